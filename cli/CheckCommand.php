@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\Scan;
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CsvReport;
+use PlainLedger\Core\Report\JsonReport;
+use PlainLedger\Core\Report\JunitReport;
+use PlainLedger\Core\Report\TextReport;
+use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Core\Specification\Specification;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** `check`: a specification beside scene settings, files or both. */
+#[AsCommand('check', 'Compares a specification with scene settings, a folder of files, or both.')]
+final class CheckCommand extends Command
+{
+    protected function configure(): void
+    {
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
+            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'scene settings, a plain-ledger/scene document')
+            ->addOption('files', null, InputOption::VALUE_REQUIRED, 'the folder that was delivered')
+            ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
+            ->setHelp('Exit code: 0 balanced, 1 unbalanced, 2 open, 3 the input could not be used.');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $writer = match ($this->text($input, 'format')) {
+            'text' => new TextReport,
+            'json' => new JsonReport,
+            'junit' => new JunitReport,
+            'csv' => new CsvReport,
+            default => throw new InvalidOptionException('--format is text, json, junit or csv.'),
+        };
+        $spec = $this->text($input, 'spec') ?? throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
+        $scenePath = $this->text($input, 'scene');
+        $folder = $this->text($input, 'files');
+        if ($scenePath === null && $folder === null) {
+            throw new InvalidOptionException('There is nothing to check: give --scene FILE, --files DIR or both.');
+        }
+        $specification = Specification::fromDocument(JsonDocument::open($spec, $spec, Specification::FORMAT));
+        $scene = $scenePath === null ? null : (new SceneJson)->fromDocument(JsonDocument::open($scenePath, $scenePath, SceneJson::FORMAT));
+        $delivery = $folder === null ? null : (new Scan(FolderListing::of($folder), Probe::standard(), $input->getOption('full') === true ? Depth::Full : Depth::Quick))->run(time());
+        $account = Account::of($specification, $scene, $delivery);
+        $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
+
+        return $account->check->verdict->exitCode();
+    }
+
+    private function text(InputInterface $input, string $option): ?string
+    {
+        $value = $input->getOption($option);
+
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\SourceGone;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** `probe`: what each file says of itself. */
+#[AsCommand('probe', 'Says what each file tells of itself; folders are walked.')]
+final class ProbeCommand extends Command
+{
+    private readonly Probe $probe;
+
+    public function __construct()
+    {
+        parent::__construct();
+        $this->probe = Probe::standard();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('paths', InputArgument::IS_ARRAY | InputArgument::REQUIRED, 'files and folders')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'one JSON object a line')
+            ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $depth = $input->getOption('full') === true ? Depth::Full : Depth::Quick;
+        $json = $input->getOption('json') === true;
+        /** @var list<string> $paths */
+        $paths = $input->getArgument('paths');
+        foreach ($paths as $path) {
+            if (! is_dir($path)) {
+                // a path that was named and cannot be read is a fault of the call
+                $this->tell($output, $path, FileSource::open($path), $depth, $json);
+
+                continue;
+            }
+            $listing = FolderListing::of($path);
+            $files = [];
+            foreach ($listing->files() as $file) {
+                $files[($file->folder === '' ? '' : "{$file->folder}/").$file->name] = $file;
+            }
+            ksort($files, SORT_STRING);
+            foreach ($files as $name => $file) {
+                $below = rtrim($path, '/').'/'.$name;
+                try {
+                    if ($file->refused !== null) {
+                        throw SourceGone::file($below, $file->refused);
+                    }
+                    $this->tell($output, $below, $listing->open($file->folder, $file->name, $file->size), $depth, $json);
+                } catch (SourceGone $gone) {
+                    $this->write($output, $below, MediaFacts::damaged(null, Damage::Unreadable, $gone->getMessage()), $file->size, $json);
+                }
+            }
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function tell(OutputInterface $output, string $path, ByteSource $source, Depth $depth, bool $json): void
+    {
+        $this->write($output, $path, $this->probe->read($source, $depth), $source->size(), $json);
+    }
+
+    private function write(OutputInterface $output, string $path, MediaFacts $facts, int $size, bool $json): void
+    {
+        $line = $json
+            ? json_encode($facts->toArray(Text::shown($path), Extension::agrees(basename($path), $facts->kind), $size), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)
+            : Text::shown($path).': '.$this->spoken($facts, $path, $size);
+        $output->writeln($line, OutputInterface::OUTPUT_RAW);
+    }
+
+    private function spoken(MediaFacts $facts, string $path, int $size): string
+    {
+        $said = array_filter([
+            $facts->kind?->spoken(),
+            Extension::agrees(basename($path), $facts->kind) === false ? 'the extension says otherwise' : null,
+            $facts->width === null ? null : "{$facts->width} × {$facts->height}",
+            $facts->pixelAspect === null || $facts->pixelAspect->isEqualTo(1) ? null : 'pixels '.Fraction::writeFull($facts->pixelAspect),
+            $facts->bitDepth === null ? null : "{$facts->bitDepth}-bit {$facts->sample}",
+            $facts->channelsText(),
+            $facts->compression,
+            $facts->frameRate === null ? null : "{$facts->frameRate->spoken()} a second",
+            $facts->camera === null ? null : "camera {$facts->camera}",
+            (string) ByteSize::of($size),
+            $facts->damage !== null ? "not whole: {$facts->damageSays}" : ($facts->complete === true ? 'whole' : null),
+        ]);
+
+        return implode(', ', $said);
+    }
+}

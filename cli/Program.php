@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+use Symfony\Component\Console\Application;
+use Symfony\Component\Console\Exception\ExceptionInterface;
+use Symfony\Component\Console\Input\ArgvInput;
+use Symfony\Component\Console\Output\ConsoleOutput;
+
+/** The console program. What cannot be used is told in one plain line on standard error, with exit code 3. */
+final readonly class Program
+{
+    public const UNUSABLE = 3;
+
+    /** @param list<string> $argv */
+    public static function main(array $argv): int
+    {
+        ini_set('memory_limit', '1G');
+        ini_set('display_errors', 'stderr');
+        // long lists of numbers and names make the engine's default limits of the pattern matcher too small
+        ini_set('pcre.backtrack_limit', '10000000');
+        $application = new Application('plain-ledger', '1.0');
+        $application->setAutoExit(false);
+        $application->setCatchExceptions(false);
+        $application->add(new ProbeCommand);
+        $application->add(new CheckCommand);
+        try {
+            return $application->run(new ArgvInput($argv), new ConsoleOutput);
+        } catch (PlainSentence|ExceptionInterface $refused) {
+            fwrite(STDERR, Text::shown(trim((string) preg_replace('~\s+~', ' ', $refused->getMessage())))."\n");
+
+            return self::UNUSABLE;
+        } catch (\Throwable $fault) {
+            fwrite(STDERR, 'Something in the program went wrong, and nothing was changed: '.Text::shown($fault->getMessage()).' ('.basename($fault->getFile()).':'.$fault->getLine().")\n");
+
+            return self::UNUSABLE;
+        }
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `camera.name` and `camera.single`. */
+final readonly class CameraRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'camera.name' || $id === 'camera.single';
+    }
+
+    /** @return list<string>|null what is set to be rendered; null where the scene does not say */
+    public static function chosen(SceneSettings $scene): ?array
+    {
+        $name = $scene->get('camera.name');
+
+        return $scene->chosenCameras ?? ($name === null ? null : ($name === '' ? [] : explode(' | ', $name)));
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $chosen = $subject->scene === null ? null : self::chosen($subject->scene);
+        if ($chosen === null || $subject->scene === null) {
+            return Cell::unknown();
+        }
+        if ($requirement->id() === 'camera.name') {
+            $all = $chosen !== [];
+            foreach ($chosen as $camera) {
+                $all = $all && self::matches($requirement, $camera);
+            }
+
+            return Cell::when($all, $chosen === [] ? 'none' : implode(' | ', $chosen));
+        }
+        $yes = $requirement->ask->single() === 'yes';
+        if (count($chosen) !== 1) {
+            return Cell::when(! $yes, $chosen === [] ? 'none' : count($chosen).' chosen');
+        }
+        $isCamera = ! in_array($chosen[0], $subject->scene->views ?? [], true)
+            && ($subject->scene->cameras === null || in_array($chosen[0], $subject->scene->cameras, true));
+
+        return Cell::when($isCamera === $yes, $isCamera ? 'yes' : "no camera: {$chosen[0]}");
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        if ($requirement->id() === 'camera.single') {
+            return null;
+        }
+
+        return FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => $facts->camera === null ? null : [$facts->camera, self::matches($requirement, $facts->camera)]);
+    }
+
+    /** Exactly, but for `*` and `?`. */
+    public static function matches(Requirement $requirement, string $camera): bool
+    {
+        foreach ($requirement->ask->values as $asked) {
+            $expression = strtr(preg_quote($asked, '~'), ['\*' => '.*', '\?' => '.']);
+            if ($asked === $camera || preg_match("~^{$expression}\$~su", $camera) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\Extra;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `delivery.extras` and `delivery.total_size`: about the delivery as a whole, so told once, with the first part. */
+final readonly class DeliveryRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'delivery.extras' || $id === 'delivery.total_size';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        if ($subject->deliveryMatch === null || $subject->delivery === null || $subject->specification->parts[0]->name !== $subject->part->name) {
+            return null;
+        }
+        if ($requirement->id() === 'delivery.total_size') {
+            $bytes = (string) $subject->delivery->totalSize();
+
+            return Cell::when($requirement->ask->admitsNumber($bytes), $bytes);
+        }
+        $count = array_sum(array_map(static fn (Extra $e): int => $e->count(), $subject->deliveryMatch->extras)) + count($subject->deliveryMatch->odd);
+
+        return Cell::when($count === 0, $count === 0 ? 'none' : Text::count($count, 'file'));
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** Asks every kind of facts among a part's whole frames once, and makes one cell of the answers. */
+final readonly class FactSurvey
+{
+    /**
+     * @param  \Closure(MediaFacts, Take): (array{string|null, bool}|null)  $ask  what is found and whether it is equal; a
+     *                                                                            found null could not be read; null where such a file cannot hold the fact
+     */
+    public static function cell(Subject $subject, \Closure $ask): ?Cell
+    {
+        $marks = [];
+        $numbers = [];
+        $counts = [];
+        $wrong = [];
+        $any = false;
+        foreach ($subject->match->passes ?? [] as $p => $pass) {
+            $relevant = $pass->relevant();
+            $all = $relevant->equals($pass->present);
+            $answers = [];
+            $bad = [];
+            foreach ($pass->frames->numbers as $i => $number) {
+                if (! $all && ! $relevant->contains($number)) {
+                    continue;
+                }
+                $any = true;
+                [$facts, $take] = [$pass->frames->facts[$i], $pass->frames->takes[$i]];
+                if (! array_key_exists($facts, $answers) || ! array_key_exists($take, $answers[$facts])) {
+                    $told = $pass->frames->factsAt($i);
+                    $answers[$facts][$take] = $told->isWhole() ? $ask($told, $pass->takes[$take]) : null;
+                }
+                $answer = $answers[$facts][$take];
+                if ($answer === null) {
+                    continue;
+                }
+                [$found, $equal] = $answer;
+                $mark = $found === null ? Mark::Unknown : ($equal ? Mark::Equal : Mark::Unequal);
+                $marks[$mark->value] = $mark;
+                if ($found !== null) {
+                    $counts[$found] = ($counts[$found] ?? 0) + 1;
+                    $numbers[$found][$p][] = $number;
+                }
+                if ($mark === Mark::Unequal) {
+                    $bad[] = $number;
+                }
+            }
+            if ($bad !== []) {
+                $wrong[$p] = FrameRange::fromNumbers($bad);
+            }
+        }
+        if ($marks === []) {
+            // files are there and none could be read
+            return $any && self::noneWhole($subject) ? Cell::unknown() : null;
+        }
+        arsort($counts);
+        $commonest = array_key_first($counts);
+        $runs = [];
+        foreach (array_slice(array_keys($counts), 1, 200) as $found) {
+            foreach ($numbers[$found] as $list) {
+                $runs[] = ['frames' => (string) FrameRange::fromNumbers($list), 'found' => (string) $found];
+            }
+        }
+
+        return Cell::of(Mark::together(...array_values($marks)), $commonest === null ? null : (string) $commonest, $runs, $wrong);
+    }
+
+    private static function noneWhole(Subject $subject): bool
+    {
+        foreach ($subject->match->passes ?? [] as $pass) {
+            if (count($pass->damaged) < $pass->frames->count()) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

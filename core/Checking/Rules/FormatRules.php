@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `format.bit_depth`, `format.sample`, `format.channels`, `format.alpha`, `format.compression`, `format.chroma`. */
+final readonly class FormatRules implements Rule
+{
+    private const IDS = ['format.bit_depth', 'format.sample', 'format.channels', 'format.alpha', 'format.compression', 'format.chroma'];
+
+    /** What keeps every bit. pxr24 rounds 32-bit floats and keeps the rest. */
+    private const LOSSLESS = ['none', 'rle', 'zip', 'zips', 'piz', 'lzw', 'deflate', 'packbits', 'htj2k256', 'htj2k32'];
+
+    public function answers(string $id): bool
+    {
+        return in_array($id, self::IDS, true);
+    }
+
+    public static function isLossless(?string $compression, ?MediaFacts $facts = null): bool
+    {
+        return in_array($compression, self::LOSSLESS, true)
+            || ($compression === 'pxr24' && $facts !== null && ! ($facts->bitDepth === 32 && $facts->sample === 'float'));
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $found = $subject->scene?->get($requirement->id());
+        if ($found === null) {
+            return Cell::unknown();
+        }
+
+        return Cell::when($this->same($requirement, $found, null, []), $found);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $passes = $subject->part->passes();
+
+        return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $passes): ?array {
+            $found = match ($requirement->id()) {
+                'format.bit_depth' => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
+                'format.sample' => $facts->sample,
+                'format.channels' => $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes)),
+                'format.alpha' => $facts->alpha === null ? null : ($facts->alpha ? 'alpha' : 'none'),
+                'format.chroma' => $facts->chroma,
+                default => $facts->compression,
+            };
+            if ($found === null && $requirement->id() === 'format.chroma' && $facts->kind?->isMovie() !== true) {
+                return null;
+            }
+
+            return [$found, $found !== null && $this->same($requirement, $found, $facts, $passes)];
+        });
+    }
+
+    /**
+     * Channels of layers that are asked as passes are the passes' matter.
+     *
+     * @param  list<string>  $channels
+     * @param  list<string>  $passes
+     * @return list<string>
+     */
+    private static function ownChannels(array $channels, array $passes): array
+    {
+        $own = array_values(array_filter($channels, static function (string $channel) use ($passes): bool {
+            $layer = strtolower(Channels::split($channel)[0]);
+
+            return $layer === '' || ! in_array($layer, array_map(strtolower(...), $passes), true);
+        }));
+
+        return $own === [] ? $channels : $own;
+    }
+
+    /** @param list<string> $passes */
+    private function same(Requirement $requirement, string $found, ?MediaFacts $facts, array $passes): bool
+    {
+        $asked = $requirement->ask->values;
+
+        return match ($requirement->id()) {
+            'format.bit_depth' => $requirement->ask->admitsNumber($found),
+            // a file that has alpha and does not say of which kind is equal to any but none
+            'format.alpha' => in_array($found, $asked, true) || ($found !== 'none' && in_array('any', $asked, true)) || ($found === 'alpha' && $asked !== ['none'])
+                || ($found === 'any' && $asked !== ['none']),
+            'format.channels' => array_map(strtolower(...), Channels::parse($found)) === array_map(strtolower(...), Channels::parse($asked[0] ?? '')),
+            'format.compression' => in_array($found, $asked, true) || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
+            default => in_array($found, $asked, true),
+        };
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `format.kind`: told by content, and the extension must agree with it. */
+final readonly class KindRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'format.kind';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $kind = $subject->scene?->get('format.kind');
+
+        return $kind === null ? Cell::unknown() : Cell::when(in_array($kind, $requirement->ask->values, true), $kind);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        if ($subject->match !== null && $subject->match->instead !== null) {
+            return Cell::of(Mark::Unequal, $subject->match->instead['kind']->value);
+        }
+
+        return FactSurvey::cell($subject, static function (MediaFacts $facts, Take $take) use ($requirement): array {
+            $kind = $facts->kind->value ?? '';
+            $extension = Extension::of($take->sequence->sampleName());
+            $agrees = $extension === '' || Extension::agrees($take->sequence->sampleName(), $facts->kind) !== false;
+
+            return [$agrees ? $kind : "{$kind} named .".strtolower($extension), $agrees && in_array($kind, $requirement->ask->values, true)];
+        });
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\NameReading;
+use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `naming.pattern` and `naming.folder`. */
+final readonly class NamingRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'naming.pattern' || $id === 'naming.folder';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        if ($requirement->id() === 'naming.folder') {
+            return $this->sceneFolder($requirement, $subject);
+        }
+        $set = $subject->scene?->get('naming.pattern');
+        if ($set === null || $set === '') {
+            return $set === '' ? Cell::when(false, 'none') : Cell::unknown();
+        }
+        foreach (self::sceneReadings($subject) as $reading) {
+            if (! $reading->fits()) {
+                return Cell::when(false, $set);
+            }
+        }
+
+        return Cell::when(true, $set);
+    }
+
+    /** The names the scene would write for its first and last expected frame, read by what is asked. @return list<NameReading> */
+    public static function sceneReadings(Subject $subject): array
+    {
+        $set = $subject->scene?->get('naming.pattern') ?? '';
+        $asked = NamePattern::parse($subject->part->single('naming.pattern') ?? '{frame}');
+        $values = $subject->specification->pieceValues($subject->part);
+        try {
+            $own = NamePattern::parse(basename(str_replace('\\', '/', $set)));
+        } catch (PatternRefused) {
+            return [$asked->read($set, $values)];
+        }
+        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
+        $extensions = array_values(array_unique([...($kind === null ? [] : [$kind->usualExtension()]), ...$values->extensions]));
+        $values = $values->withExtensions($extensions);
+        $expected = $subject->expected ?? FrameRange::of(1, 1);
+        $readings = [];
+        foreach (array_unique([$expected->first(), $expected->last()]) as $frame) {
+            $name = $own->make($values, $frame);
+            if (! str_contains(basename($name), '.') && $values->extensions !== [] && $asked->has('ext')) {
+                // many programs add the extension themselves
+                $name .= '.'.$values->extensions[0];
+            }
+            $readings[] = $asked->read($name, $values);
+        }
+
+        return $readings;
+    }
+
+    private function sceneFolder(Requirement $requirement, Subject $subject): Cell
+    {
+        $told = $subject->scene?->get('naming.folder') ?? $subject->scene?->get('output.folder');
+        if ($told === null) {
+            return Cell::unknown();
+        }
+        $values = $subject->specification->pieceValues($subject->part);
+        $pattern = NamePattern::parse($requirement->ask->single() ?? '.');
+        $asked = NamePattern::tidyFolder($pattern->make($values));
+        $found = NamePattern::tidyFolder(NamePattern::parseSceneName($told === '' ? '.' : $told)->make($values));
+        $depth = substr_count($asked, '/') + 1;
+        $tail = implode('/', array_slice(explode('/', $found), -$depth));
+
+        return Cell::when($asked === '.' || $pattern->matchesFolder($found, $values) || $pattern->matchesFolder($tail, $values), $told === '' ? 'none' : $told);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $folder = $requirement->id() === 'naming.folder';
+        $counts = [];
+        $frames = [];
+        $wrong = [];
+        foreach ($subject->match->passes ?? [] as $p => $pass) {
+            $relevant = $pass->relevant();
+            foreach ($pass->takes as $take) {
+                $own = $take->frames->and($relevant);
+                if ($own->isEmpty()) {
+                    continue;
+                }
+                $found = Text::shown($folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern());
+                $counts[$found] = ($counts[$found] ?? 0) + count($own);
+                $frames[$found] = ($frames[$found] ?? FrameRange::none())->plus($own);
+                $bad = $folder ? ($take->folderFits ? FrameRange::none() : $own) : $take->misnamed()->and($relevant);
+                if (! $bad->isEmpty()) {
+                    $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($bad);
+                }
+            }
+        }
+        if ($counts === []) {
+            return null;
+        }
+        arsort($counts);
+        $runs = [];
+        foreach (array_slice(array_keys($counts), 1, 200) as $found) {
+            $runs[] = ['frames' => (string) $frames[$found], 'found' => (string) $found];
+        }
+
+        return Cell::of($wrong === [] ? Mark::Equal : Mark::Unequal, (string) array_key_first($counts), $runs, $wrong);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `output.folder`: set, inside the project, and the one asked. */
+final readonly class OutputFolderRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'output.folder';
+    }
+
+    /** The folder relative to the project; null where it is not set or lies outside. */
+    public static function insideProject(SceneSettings $scene): ?string
+    {
+        $set = str_replace('\\', '/', $scene->get('output.folder') ?? '');
+        if ($set === '') {
+            return null;
+        }
+        $project = $scene->projectFolder === null ? null : rtrim(str_replace('\\', '/', $scene->projectFolder), '/');
+        $absolute = preg_match('~^(?:/|[A-Za-z]:|//)~', $set) === 1;
+        if ($absolute) {
+            if ($project === null || $project === '') {
+                return null;
+            }
+            if (str_starts_with($set.'/', $project.'/')) {
+                $set = substr($set, strlen($project) + 1);
+            } elseif (! str_starts_with($project, '/') && str_contains($set.'/', "/{$project}/")) {
+                // the project is named without where it lies
+                $set = substr($set.'/', strpos($set.'/', "/{$project}/") + strlen($project) + 2);
+            } else {
+                return null;
+            }
+        }
+        $parts = [];
+        foreach (explode('/', $set) as $part) {
+            if ($part === '..') {
+                if ($parts === []) {
+                    return null;
+                }
+                array_pop($parts);
+            } elseif ($part !== '' && $part !== '.') {
+                $parts[] = $part;
+            }
+        }
+
+        return $parts === [] ? '.' : implode('/', $parts);
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $set = $subject->scene?->get('output.folder');
+        if ($set === null || $subject->scene === null) {
+            return Cell::unknown();
+        }
+        if ($set === '') {
+            return Cell::when(false, 'none');
+        }
+        $inside = self::insideProject($subject->scene);
+        $values = $subject->specification->pieceValues($subject->part);
+        try {
+            $found = $inside === null ? null : NamePattern::parseSceneName($inside)->make($values);
+        } catch (PatternRefused) {
+            $found = $inside;
+        }
+
+        return Cell::when($found !== null && NamePattern::parse($requirement->ask->single() ?? '*')->matchesFolder($found, $values), $set);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+}

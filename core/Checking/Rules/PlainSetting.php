@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\AskType;
+use PlainLedger\Core\Specification\Requirement;
+
+/** Settings that are compared as they stand, by their type: scale, quality, samples, view and look, facts of the production's own. */
+final readonly class PlainSetting implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return true;
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        if (! $requirement->descriptor->inScene()) {
+            return null;
+        }
+        $found = $subject->scene?->get($requirement->id());
+        if ($found === null) {
+            return Cell::unknown();
+        }
+        if ($requirement->ask->values === [] || in_array($requirement->descriptor->type, [AskType::Whole, AskType::Size, AskType::Number, AskType::Percent], true)) {
+            try {
+                return Cell::when($requirement->ask->admitsNumber(Fraction::decimal(Fraction::parse($found), 6)), $found);
+            } catch (NotUnderstood) {
+                return Cell::when(false, $found);
+            }
+        }
+
+        return Cell::when($this->isOneOf($found, $requirement), $found);
+    }
+
+    private function isOneOf(string $found, Requirement $requirement): bool
+    {
+        foreach ($requirement->ask->values as $asked) {
+            $expression = strtr(preg_quote($asked, '~'), str_starts_with($requirement->id(), 'other.') ? ['\*' => '.*', '\?' => '.'] : []);
+            if (preg_match("~^{$expression}\$~si", $found) === 1 || $this->truth($asked) !== null && $this->truth($asked) === $this->truth($found)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function truth(string $text): ?bool
+    {
+        return match (strtolower($text)) {
+            'yes', 'on', 'true', '1' => true,
+            'no', 'off', 'false', '0' => false,
+            default => null,
+        };
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+}

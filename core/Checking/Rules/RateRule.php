@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `time.rate`: exact fractions; in frames only where a header tells one. */
+final readonly class RateRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'time.rate';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $rate = $subject->scene?->get('time.rate');
+
+        return $rate === null ? Cell::unknown() : Cell::when(in_array($rate, $requirement->ask->values, true), $rate);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+            if ($facts->frameRate === null) {
+                return $facts->kind?->isMovie() === true ? [null, false] : null;
+            }
+
+            return [(string) $facts->frameRate, in_array((string) $facts->frameRate, $requirement->ask->values, true)];
+        });
+    }
+}

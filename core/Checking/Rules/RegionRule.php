@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/**
+ * `picture.region`. Only OpenEXR tells, by a data window smaller than its display window; windows that differ from
+ * frame to frame are trimmed to what is in the picture and leave no region behind.
+ */
+final readonly class RegionRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'picture.region';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $region = $subject->scene?->get('picture.region');
+        if ($region === null) {
+            return Cell::unknown();
+        }
+
+        return Cell::when($this->same($requirement, $region, $subject->scene?->size()), $region);
+    }
+
+    private function same(Requirement $requirement, string $region, ?Resolution $size): bool
+    {
+        if (in_array($region, $requirement->ask->values, true)) {
+            return true;
+        }
+
+        // a region as large as the picture leaves nothing out
+        return in_array('full', $requirement->ask->values, true) && $size !== null && $region === "0,0,{$size->width},{$size->height}";
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $cell = FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+            if ($facts->kind !== Kind::Exr) {
+                return null;
+            }
+
+            return [$facts->region, in_array($facts->region, $requirement->ask->values, true)];
+        });
+        if ($cell !== null && $cell->isUnequal() && $requirement->ask->single() === 'full' && $this->isTrimmed($cell, $subject)) {
+            return Cell::of(Mark::Equal, 'full', [['frames' => implode(',', array_map(strval(...), $cell->wrong)), 'found' => 'trimmed to what they show']]);
+        }
+
+        return $cell;
+    }
+
+    /** Different windows in different frames: nobody set those by hand. */
+    private function isTrimmed(Cell $cell, Subject $subject): bool
+    {
+        foreach ($subject->match->passes ?? [] as $p => $pass) {
+            $wrong = $cell->wrong[$p] ?? FrameRange::none();
+            $windows = [];
+            foreach ($pass->frames->numbers as $i => $number) {
+                if ($wrong->contains($number)) {
+                    $windows[(string) $pass->frames->factsAt($i)->region] = true;
+                }
+            }
+            if (count($windows) === 1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

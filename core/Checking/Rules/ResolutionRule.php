@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `picture.resolution`: the scene's size × scale, and the files' size. */
+final readonly class ResolutionRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'picture.resolution';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $sizes = $subject->scene?->renderedSizes() ?? [];
+        foreach ($sizes as $size) {
+            if (in_array((string) $size, $requirement->ask->values, true)) {
+                return Cell::when(true, (string) $size);
+            }
+        }
+
+        return $sizes === [] ? Cell::unknown() : Cell::when(false, (string) $sizes[0]);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): array {
+            $found = $facts->width === null || $facts->height === null ? null : "{$facts->width}x{$facts->height}";
+
+            return [$found, in_array($found, $requirement->ask->values, true)];
+        });
+    }
+}

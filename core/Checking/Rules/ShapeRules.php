@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\AspectRatio;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `picture.pixel_aspect` and `picture.display_aspect`. */
+final readonly class ShapeRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'picture.pixel_aspect' || $id === 'picture.display_aspect';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $scene = $subject->scene;
+        if ($requirement->id() === 'picture.pixel_aspect') {
+            $aspect = $scene?->pixelAspect();
+
+            return $aspect === null ? Cell::unknown() : Cell::when($this->sameAspect($requirement, $aspect), Fraction::writeFull($aspect));
+        }
+        $size = $scene?->size();
+        if ($scene === null || $size === null) {
+            $told = $scene?->get('picture.display_aspect');
+
+            return $told === null ? Cell::unknown() : Cell::when(in_array($told, $requirement->ask->values, true), $told);
+        }
+        $aspect = $scene->pixelAspect() ?? BigRational::one();
+        // the size as set has the shape that is meant; scale may round it away
+        foreach ([$size, ...$scene->renderedSizes()] as $each) {
+            if ($this->hasShape($requirement, $each, $aspect)) {
+                return Cell::when(true, $this->shape($size, $aspect));
+            }
+        }
+
+        return Cell::when(false, $this->shape($size, $aspect));
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $pixels = $requirement->id() === 'picture.pixel_aspect';
+
+        return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $pixels): array {
+            $aspect = $facts->pixelAspect;
+            if ($aspect === null || $facts->width === null || $facts->height === null) {
+                return [null, false];
+            }
+            if ($pixels) {
+                return [Fraction::writeFull($aspect), $this->sameAspect($requirement, $aspect)];
+            }
+            $size = Resolution::of($facts->width, $facts->height);
+
+            return [$this->shape($size, $aspect), $this->hasShape($requirement, $size, $aspect)];
+        });
+    }
+
+    /** Floats and densities in files, and decimals typed by people, stand for a fraction to one part in a thousand. */
+    private function sameAspect(Requirement $requirement, BigRational $found): bool
+    {
+        $asked = Fraction::parse($requirement->ask->single() ?? '1');
+
+        return $found->isEqualTo($asked) || Fraction::near($found, $asked);
+    }
+
+    private function hasShape(Requirement $requirement, Resolution $size, BigRational $pixelAspect): bool
+    {
+        foreach ($requirement->ask->values as $shape) {
+            if (AspectRatio::parse($shape)->holdsFor($size, $pixelAspect)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function shape(Resolution $size, BigRational $pixelAspect): string
+    {
+        $aspect = $size->displayAspect($pixelAspect);
+        $small = $aspect->getNumerator()->isLessThanOrEqualTo(64) && $aspect->getDenominator()->isLessThanOrEqualTo(64);
+
+        return $small ? $aspect->getNumerator().':'.$aspect->getDenominator() : Fraction::decimal($aspect);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** The files handed in, as scanned at one moment. */
+final readonly class Delivery
+{
+    /**
+     * @param  list<NameGroup>  $groups
+     * @param  list<string>  $odd  paths that were listed and not looked at
+     * @param  int  $scannedAt  seconds since 1970
+     */
+    public function __construct(public array $groups, public FactsTable $facts, public array $odd, public int $scannedAt, public Depth $depth) {}
+
+    public function factsOf(NameGroup $group, int $row): MediaFacts
+    {
+        return $this->facts->get($group->factsId($row));
+    }
+
+    public function fileCount(): int
+    {
+        return array_sum(array_map(static fn (NameGroup $g): int => $g->count(), $this->groups)) + count($this->odd);
+    }
+
+    public function totalSize(): int
+    {
+        $bytes = 0;
+        foreach ($this->groups as $group) {
+            for ($row = 0; $row < $group->count(); $row++) {
+                $bytes += $group->size($row);
+            }
+        }
+
+        return $bytes;
+    }
+
+    /** @return array<string, mixed> plain values that JSON can hold */
+    public function toArray(): array
+    {
+        return [
+            'groups' => array_map(static fn (NameGroup $g): array => $g->toArray(), $this->groups),
+            'facts' => $this->facts->toArray(),
+            'odd' => array_map(base64_encode(...), $this->odd),
+            'scanned_at' => $this->scannedAt,
+            'depth' => $this->depth->value,
+        ];
+    }
+
+    /** @param array<string, mixed> $data as `toArray` made it */
+    public static function fromArray(array $data): self
+    {
+        /** @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}>, facts: list<list<mixed>>, odd: list<string>, scanned_at: int, depth: string} $data */
+        return new self(
+            array_map(NameGroup::fromArray(...), $data['groups']),
+            FactsTable::fromArray($data['facts']),
+            array_map(static fn (string $path): string => (string) base64_decode($path, true), $data['odd']),
+            $data['scanned_at'],
+            Depth::from($data['depth']),
+        );
+    }
+}

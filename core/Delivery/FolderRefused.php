@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+
+/** A folder that cannot, or may not, be looked into. */
+final class FolderRefused extends \RuntimeException implements PlainSentence
+{
+    public static function because(string $folder, string $why): self
+    {
+        return new self('The folder “'.Text::shown($folder)."” {$why}.");
+    }
+}

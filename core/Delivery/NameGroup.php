@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+/**
+ * Files of one folder whose names are the same but for their numbers. A number that is the same in all costs nothing;
+ * one that differs costs nine bytes a file, whatever the names' length.
+ */
+final class NameGroup
+{
+    /** Longer runs of digits are text: no frame number has so many. */
+    private const MOST_DIGITS = 17;
+
+    private int $count = 0;
+
+    /** @var list<string> a packed 64-bit number and a count of digits for each file, `""` while all are the first text */
+    private array $columns;
+
+    private string $sizes = '';
+
+    private string $times = '';
+
+    private string $facts = '';
+
+    /** @var array<int, string> row to why it may not be opened */
+    private array $refused = [];
+
+    /**
+     * @param  list<string>  $literals  one more than there are numbers
+     * @param  list<string>  $first  the numbers of the first file
+     */
+    private function __construct(public readonly string $folder, private readonly array $literals, private readonly array $first)
+    {
+        $this->columns = array_fill(0, count($first), '');
+    }
+
+    /** @return array{list<string>, list<string>} literals and numbers; a dash that stands after no letter or digit is a sign */
+    public static function split(string $name): array
+    {
+        // the digit of an extension (`mp4`) counts nothing
+        $extension = preg_match('~\.[A-Za-z][A-Za-z0-9]{0,4}$~', $name, $m) === 1 ? $m[0] : '';
+        $parts = preg_split('~((?:(?<![0-9A-Za-z\x80-\xFF])-)?\d+)~', substr($name, 0, strlen($name) - strlen($extension)), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [''];
+        $parts[count($parts) - 1] .= $extension;
+        $literals = [$parts[0]];
+        $numbers = [];
+        for ($i = 1, $many = count($parts); $i < $many; $i += 2) {
+            if (strlen($parts[$i]) > self::MOST_DIGITS) {
+                $literals[count($literals) - 1] .= $parts[$i].$parts[$i + 1];
+            } else {
+                $numbers[] = $parts[$i];
+                $literals[] = $parts[$i + 1];
+            }
+        }
+
+        return [$literals, $numbers];
+    }
+
+    /**
+     * @param  list<string>  $literals
+     * @param  list<string>  $numbers
+     */
+    public static function begin(string $folder, array $literals, array $numbers): self
+    {
+        return new self($folder, $literals, $numbers);
+    }
+
+    /** @param list<string> $numbers */
+    public function add(array $numbers, ListedFile $file): void
+    {
+        foreach ($numbers as $c => $text) {
+            if ($this->columns[$c] !== '' || $text !== $this->first[$c]) {
+                if ($this->columns[$c] === '') {
+                    $this->columns[$c] = str_repeat(self::pack($this->first[$c]), $this->count);
+                }
+                $this->columns[$c] .= self::pack($text);
+            }
+        }
+        $this->sizes .= pack('q', $file->size);
+        $this->times .= pack('q', $file->modified);
+        if ($file->refused !== null) {
+            $this->refused[$this->count] = $file->refused;
+        }
+        $this->count++;
+    }
+
+    private static function pack(string $text): string
+    {
+        return pack('qC', (int) $text, strlen(ltrim($text, '-')) | ($text[0] === '-' ? 128 : 0));
+    }
+
+    public function count(): int
+    {
+        return $this->count;
+    }
+
+    public function columnCount(): int
+    {
+        return count($this->first);
+    }
+
+    public function varies(int $column): bool
+    {
+        return $this->columns[$column] !== '';
+    }
+
+    /** The text of one number of one file, zeros and sign included. */
+    public function numberText(int $column, int $row): string
+    {
+        if ($this->columns[$column] === '') {
+            return $this->first[$column];
+        }
+        /** @var array{n: int, d: int} $packed */
+        $packed = unpack('qn/Cd', $this->columns[$column], 9 * $row);
+
+        return ($packed['d'] & 128 ? '-' : '').str_pad((string) abs($packed['n']), $packed['d'] & 127, '0', STR_PAD_LEFT);
+    }
+
+    public function number(int $column, int $row): int
+    {
+        if ($this->columns[$column] === '') {
+            return (int) $this->first[$column];
+        }
+        /** @var array{1: int} $packed */
+        $packed = unpack('q', $this->columns[$column], 9 * $row);
+
+        return $packed[1];
+    }
+
+    public function name(int $row): string
+    {
+        $name = $this->literals[0];
+        foreach ($this->first as $c => $text) {
+            $name .= ($this->columns[$c] === '' ? $text : $this->numberText($c, $row)).$this->literals[$c + 1];
+        }
+
+        return $name;
+    }
+
+    /** Name before and after one number, the others as in this row. @return array{string, string} */
+    public function around(int $column, int $row): array
+    {
+        $sides = [$this->literals[0], ''];
+        foreach (array_keys($this->first) as $c) {
+            $side = $c < $column ? 0 : 1;
+            $sides[$side] .= ($c === $column ? '' : $this->numberText($c, $row)).$this->literals[$c + 1];
+        }
+
+        return [$sides[0], $sides[1]];
+    }
+
+    public function size(int $row): int
+    {
+        /** @var array{1: int} $packed */
+        $packed = unpack('q', $this->sizes, 8 * $row);
+
+        return $packed[1];
+    }
+
+    public function modified(int $row): int
+    {
+        /** @var array{1: int} $packed */
+        $packed = unpack('q', $this->times, 8 * $row);
+
+        return $packed[1];
+    }
+
+    public function refused(int $row): ?string
+    {
+        return $this->refused[$row] ?? null;
+    }
+
+    /** Facts are told in the order of the rows. */
+    public function tellFacts(int $id): void
+    {
+        $this->facts .= pack('V', $id);
+    }
+
+    public function told(): int
+    {
+        return intdiv(strlen($this->facts), 4);
+    }
+
+    public function factsId(int $row): int
+    {
+        /** @var array{1: int} $packed */
+        $packed = unpack('V', $this->facts, 4 * $row);
+
+        return $packed[1];
+    }
+
+    /** @return array<string, mixed> plain values that JSON can hold */
+    public function toArray(): array
+    {
+        $text = static fn (string $raw): string => base64_encode($raw);
+
+        return [
+            'folder' => $text($this->folder),
+            'literals' => array_map($text, $this->literals),
+            'first' => $this->first,
+            'count' => $this->count,
+            'columns' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), $this->columns),
+            'sizes' => base64_encode((string) gzdeflate($this->sizes, 3)),
+            'times' => base64_encode((string) gzdeflate($this->times, 3)),
+            'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
+            'refused' => $this->refused,
+        ];
+    }
+
+    /** @param array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>} $data */
+    public static function fromArray(array $data): self
+    {
+        $raw = static fn (string $text): string => (string) base64_decode($text, true);
+        $packed = static fn (string $text): string => (string) gzinflate($raw($text));
+        $group = new self($raw($data['folder']), array_map($raw, $data['literals']), $data['first']);
+        $group->count = $data['count'];
+        $group->columns = array_map($packed, $data['columns']);
+        [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
+        $group->refused = $data['refused'];
+
+        return $group;
+    }
+}

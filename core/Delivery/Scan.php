@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\SourceGone;
+
+/**
+ * Looks through a listing: first every name, then every file. It goes on step by step, so that whoever runs it can
+ * show how far it is, stop it for good, or keep a checkpoint and let another process continue.
+ */
+final class Scan
+{
+    /** More groups than this are no sequences any more; further odd names are only counted as strays. */
+    private const MOST_GROUPS = 20_000;
+
+    private const NOBODYS = ['.ds_store', 'thumbs.db', 'desktop.ini'];
+
+    /** @var array<string, NameGroup> */
+    private array $groups = [];
+
+    /** Names beyond the last group, each ended by a zero byte. */
+    private string $odd = '';
+
+    private FactsTable $facts;
+
+    private bool $listed = false;
+
+    private int $files = 0;
+
+    private int $done = 0;
+
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick)
+    {
+        $this->facts = new FactsTable;
+    }
+
+    /**
+     * Each step looks at about so many files and yields; stop iterating to stop the scan.
+     *
+     * @return \Generator<int, ScanProgress>
+     *
+     * @throws FolderRefused
+     */
+    public function steps(int $filesAStep = 500): \Generator
+    {
+        if (! $this->listed) {
+            foreach ($this->listing->files() as $file) {
+                $this->put($file);
+                if ($this->files % $filesAStep === 0) {
+                    yield new ScanProgress(0, null, Text::shown($file->folder === '' ? $file->name : "{$file->folder}/{$file->name}"));
+                }
+            }
+            ksort($this->groups, SORT_STRING);
+            $this->listed = true;
+        }
+        foreach ($this->groups as $group) {
+            for ($row = $group->told(); $row < $group->count(); $row++) {
+                $name = $group->name($row);
+                $group->tellFacts($this->facts->intern($this->look($group, $row, $name)));
+                if (++$this->done % $filesAStep === 0) {
+                    yield new ScanProgress($this->done, $this->files, Text::shown($group->folder === '' ? $name : "{$group->folder}/{$name}"));
+                }
+            }
+        }
+    }
+
+    private function put(ListedFile $file): void
+    {
+        if (in_array(strtolower($file->name), self::NOBODYS, true) || str_starts_with($file->name, '._')) {
+            return;
+        }
+        $this->files++;
+        [$literals, $numbers] = NameGroup::split($file->name);
+        $key = $file->folder."\0".implode("\1", $literals);
+        if (! isset($this->groups[$key])) {
+            if (count($this->groups) >= self::MOST_GROUPS) {
+                $this->odd .= ($file->folder === '' ? $file->name : "{$file->folder}/{$file->name}")."\0";
+                $this->files--;
+
+                return;
+            }
+            $this->groups[$key] = NameGroup::begin($file->folder, $literals, $numbers);
+        }
+        $this->groups[$key]->add($numbers, $file);
+    }
+
+    private function look(NameGroup $group, int $row, string $name): MediaFacts
+    {
+        $refused = $group->refused($row);
+        if ($refused !== null) {
+            return MediaFacts::damaged(null, Damage::Unreadable, $refused);
+        }
+        $size = $group->size($row);
+        if ($size === 0) {
+            return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
+        }
+        try {
+            return $this->probe->read($this->listing->open($group->folder, $name, $size), $this->depth);
+        } catch (SourceGone $gone) {
+            return MediaFacts::damaged(null, Damage::Unreadable, (string) preg_replace('~^“.*” could not be read: (.*)\.$~s', '$1', $gone->getMessage()));
+        }
+    }
+
+    /**
+     * All of it, in one go.
+     *
+     * @param  int  $now  seconds since 1970: the moment of the scan
+     */
+    public function run(int $now): Delivery
+    {
+        foreach ($this->steps(1 << 30) as $_) {
+            continue;
+        }
+
+        return $this->delivery($now);
+    }
+
+    /** What was found, once every step has been taken. */
+    public function delivery(int $now): Delivery
+    {
+        $odd = $this->odd === '' ? [] : explode("\0", substr($this->odd, 0, -1));
+
+        return new Delivery(array_values($this->groups), $this->facts, $odd, $now, $this->depth);
+    }
+
+    /** @return array<string, mixed> plain values that JSON can hold */
+    public function checkpoint(): array
+    {
+        return [
+            'listed' => $this->listed, 'files' => $this->files, 'done' => $this->done,
+            'groups' => array_map(static fn (NameGroup $g): array => $g->toArray(), array_values($this->groups)),
+            'facts' => $this->facts->toArray(),
+            'odd' => base64_encode($this->odd),
+        ];
+    }
+
+    /**
+     * Goes on where a checkpoint was taken. One taken while names were still being listed starts over.
+     *
+     * @param  array<string, mixed>  $checkpoint
+     */
+    public function resume(array $checkpoint): self
+    {
+        if (($checkpoint['listed'] ?? false) !== true) {
+            return $this;
+        }
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}>} $checkpoint */
+        $this->listed = true;
+        [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
+        $this->groups = [];
+        foreach ($checkpoint['groups'] as $n => $group) {
+            $this->groups[(string) $n] = NameGroup::fromArray($group);
+        }
+        $this->facts = FactsTable::fromArray($checkpoint['facts']);
+        $this->odd = (string) base64_decode($checkpoint['odd'], true);
+
+        return $this;
+    }
+}

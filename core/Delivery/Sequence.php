@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Measure\FrameRange;
+
+/** Files that differ in one number only, written with one count of digits; or a single file without such a number. */
+final readonly class Sequence
+{
+    /**
+     * @param  int|null  $column  which number of the name counts the frames; null for a file without one
+     * @param  int  $digits  the count of digits they are filled to
+     * @param  list<int>  $numbers  ascending
+     * @param  list<int>  $rows  of the group, one for each number
+     */
+    private function __construct(public NameGroup $group, public ?int $column, public int $digits, public array $numbers, public array $rows) {}
+
+    /** @return list<self> the group's files, split where more than the number differs */
+    public static function of(NameGroup $group, ?int $column): array
+    {
+        if ($column === null) {
+            return array_map(static fn (int $row): self => new self($group, null, 0, [], [$row]), range(0, $group->count() - 1));
+        }
+        $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
+        $buckets = [];
+        for ($row = 0; $row < $group->count(); $row++) {
+            $key = '';
+            foreach ($others as $c) {
+                $key .= $group->numberText($c, $row).'/';
+            }
+            $buckets[$key][] = $row;
+        }
+        ksort($buckets, SORT_STRING);
+        $sequences = [];
+        foreach ($buckets as $rows) {
+            foreach (self::byDigits($group, $column, $rows) as $digits => $alike) {
+                $numbers = array_map(static fn (int $row): int => $group->number($column, $row), $alike);
+                array_multisort($numbers, SORT_NUMERIC, $alike);
+                // `-0` and `0`, or the like, cannot both be a frame; the first keeps the number
+                $sequences[] = new self($group, $column, max(1, $digits), $numbers, $alike);
+            }
+        }
+
+        return $sequences;
+    }
+
+    /**
+     * A number filled with zeros tells the count of digits; one that fills it by itself belongs to any count it reaches.
+     *
+     * @param  list<int>  $rows
+     * @return array<int, non-empty-list<int>> rows by digits
+     */
+    private static function byDigits(NameGroup $group, int $column, array $rows): array
+    {
+        $filled = [];
+        $natural = [];
+        foreach ($rows as $row) {
+            $text = ltrim($group->numberText($column, $row), '-');
+            if ($text[0] === '0' && strlen($text) > 1) {
+                $filled[strlen($text)][] = $row;
+            } else {
+                $natural[strlen($text)][] = $row;
+            }
+        }
+        krsort($filled);
+        $loose = [];
+        foreach ($natural as $length => $list) {
+            foreach (array_keys($filled) as $digits) {
+                if ($digits <= $length) {
+                    $filled[$digits] = [...$filled[$digits], ...$list];
+
+                    continue 2;
+                }
+            }
+            $loose[$length] = $list;
+        }
+        if ($loose !== []) {
+            $digits = count($loose) === 1 ? array_key_first($loose) : min(array_keys($loose));
+            $filled[$digits] = [...$filled[$digits] ?? [], ...array_merge(...array_values($loose))];
+        }
+
+        return $filled;
+    }
+
+    /** The number that counts the frames, as far as the names alone tell: the one with most values, the last among equals. */
+    public static function likelyColumn(NameGroup $group): ?int
+    {
+        $best = null;
+        $most = 0;
+        for ($c = 0; $c < $group->columnCount(); $c++) {
+            $seen = [];
+            for ($row = 0; $row < $group->count() && $group->varies($c); $row++) {
+                $seen[$group->number($c, $row)] = true;
+            }
+            if (max(1, count($seen)) >= $most) {
+                [$best, $most] = [$c, max(1, count($seen))];
+            }
+        }
+
+        return $best;
+    }
+
+    public function folder(): string
+    {
+        return $this->group->folder;
+    }
+
+    public function count(): int
+    {
+        return count($this->rows);
+    }
+
+    public function frames(): FrameRange
+    {
+        return FrameRange::fromNumbers($this->numbers);
+    }
+
+    /** The name with `#` for each digit of the frame number. */
+    public function pattern(): string
+    {
+        if ($this->column === null) {
+            return $this->group->name($this->rows[0]);
+        }
+        [$before, $after] = $this->group->around($this->column, $this->rows[0]);
+
+        return $before.str_repeat('#', $this->digits).$after;
+    }
+
+    /** The name in which the count of digits shows most: that of the smallest number. */
+    public function sampleName(): string
+    {
+        $least = 0;
+        foreach ($this->numbers as $at => $number) {
+            if (abs($number) < abs($this->numbers[$least])) {
+                $least = $at;
+            }
+        }
+
+        return $this->group->name($this->rows[$least]);
+    }
+
+    /** Its frames whose written number is not filled to $digits. */
+    public function notFilledTo(?int $digits): FrameRange
+    {
+        if ($digits === null || $this->column === null || $digits === $this->digits) {
+            return FrameRange::none();
+        }
+
+        return FrameRange::fromNumbers(array_filter($this->numbers, fn (int $n): bool => str_pad((string) abs($n), $digits, '0', STR_PAD_LEFT) !== str_pad((string) abs($n), $this->digits, '0', STR_PAD_LEFT)));
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Damage;
+
+/** `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that stopped. */
+final readonly class BrokenFiles implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        if (! $situation->inFiles('content.whole')) {
+            return;
+        }
+        $frames = [];
+        $evidence = [];
+        foreach ($situation->passes() as $pass) {
+            $relevant = $pass->relevant();
+            $tail = $this->stoppedTail($pass);
+            foreach ($pass->frames->numbers as $i => $number) {
+                $facts = $pass->frames->factsAt($i);
+                $id = match (true) {
+                    $facts->damage === null || ! $relevant->contains($number) || $tail->contains($number) => null,
+                    $facts->damage === Damage::Empty => 'empty-file',
+                    $facts->damage === Damage::CutShort, $facts->damage === Damage::Unrecognised && str_contains((string) $facts->damageSays, 'zeros') => 'cut-short',
+                    $facts->damage === Damage::Checksum, $facts->damage === Damage::Header => 'checksum-fails',
+                    default => 'value-differs',
+                };
+                if ($id !== null) {
+                    $frames[$id][] = $number;
+                    if (count($evidence[$id] ?? []) < 10) {
+                        $evidence[$id][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').$facts->damageSays;
+                    }
+                }
+            }
+        }
+        foreach ($frames as $id => $numbers) {
+            $which = $situation->subject->isNumbered() ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…') : 'The file';
+            $many = count($numbers) > 1;
+            yield new Finding($id, 'files', match ($id) {
+                'empty-file' => "{$which} ".($many ? 'are' : 'is').' empty.',
+                'cut-short' => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
+                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.$this->first($evidence[$id]).'.',
+                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.$this->first($evidence[$id]).'.',
+            }, $evidence[$id], ['content.whole'], render: true);
+        }
+    }
+
+    /** @param list<string> $evidence */
+    private function first(array $evidence): string
+    {
+        return Text::shown((string) preg_replace('~^frame -?\d+: ~', '', $evidence[0] ?? ''));
+    }
+
+    /** What belongs to a render that stopped is told there. */
+    private function stoppedTail(PassMatch $pass): FrameRange
+    {
+        $expected = $pass->expected;
+        $inside = $expected === null ? $pass->present : $pass->present->and($expected);
+        if ($expected === null || $inside->isEmpty() || $inside->first() !== $expected->first() || $inside->last() >= $expected->last()
+            || ! $expected->covers($pass->present) || ! $inside->equals($expected->and(FrameRange::of($expected->first(), $inside->last())))) {
+            return FrameRange::none();
+        }
+        $tail = [];
+        for ($i = $pass->frames->count() - 1; $i >= 0 && ! $pass->frames->factsAt($i)->isWhole(); $i--) {
+            $tail[] = $pass->frames->numbers[$i];
+        }
+
+        return FrameRange::fromNumbers($tail);
+    }
+}

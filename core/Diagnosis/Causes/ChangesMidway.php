@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Checking\Rules\ContentRules;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** `settings-changed-midway` and `two-takes-mixed`: a fact that is one thing in some frames and another in the rest. */
+final readonly class ChangesMidway implements CauseFamily
+{
+    /** What a fact is called, and the lines it decides. */
+    private const LINES = [
+        'size' => ['picture.resolution', 'picture.display_aspect'],
+        'pixel aspect' => ['picture.pixel_aspect', 'picture.display_aspect'],
+        'region' => ['picture.region'],
+        'format' => ['format.kind', 'format.compression', 'naming.pattern'],
+        'depth' => ['format.bit_depth', 'format.sample'],
+        'channels' => ['format.channels', 'format.alpha', 'passes'],
+        'compression' => ['format.compression'],
+        'camera' => ['camera.name'],
+        'rate' => ['time.rate'],
+    ];
+
+    public function find(Situation $situation): iterable
+    {
+        $changes = [];
+        $mixed = [];
+        foreach ($situation->passes() as $pass) {
+            foreach ($this->runs($pass) as $fact => $runs) {
+                $lines = array_filter([...self::LINES[$fact], 'content.uniform'], $situation->inFiles(...));
+                if (count($runs) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles('picture.region'))) {
+                    continue;
+                }
+                $values = array_values(array_unique(array_column($runs, 1)));
+                if (count($runs) === 2) {
+                    $changes[$runs[1][0]][$fact] = [$runs[0][1], $runs[1][1]];
+                } elseif (count($values) === 2) {
+                    $mixed[$fact] = $values;
+                }
+            }
+        }
+        foreach ($changes as $from => $facts) {
+            $says = [];
+            foreach ($facts as $fact => [$before, $after]) {
+                $says[] = "{$fact} {$before} becomes {$after}";
+            }
+            yield new Finding('settings-changed-midway', 'files', "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.', ["before {$from}: ".implode(', ', array_column($facts, 0)), "from {$from} on: ".implode(', ', array_column($facts, 1))],
+                $this->lines($facts), render: true);
+        }
+        if ($mixed !== []) {
+            $says = [];
+            foreach ($mixed as $fact => $values) {
+                $says[] = "{$fact} ".implode(' or ', $values);
+            }
+            yield new Finding('two-takes-mixed', 'files', 'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.', $says, $this->lines($mixed), render: true);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return list<string>
+     */
+    private function lines(array $facts): array
+    {
+        $lines = ['content.uniform'];
+        foreach (array_keys($facts) as $fact) {
+            $lines = [...$lines, ...self::LINES[$fact]];
+        }
+
+        return array_values(array_unique($lines));
+    }
+
+    /** @return array<string, list<array{int, string}>> for each fact, where it becomes what among the whole frames */
+    private function runs(PassMatch $pass): array
+    {
+        $table = array_map($this->facts(...), array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()));
+        if (count($table) < 2) {
+            return [];
+        }
+        $relevant = $pass->relevant();
+        $runs = [];
+        $last = [];
+        $before = null;
+        foreach ($pass->frames->numbers as $i => $number) {
+            $id = $pass->frames->facts[$i];
+            if ($id === $before || ! isset($table[$id]) || ! $relevant->contains($number)) {
+                continue;
+            }
+            $before = $id;
+            foreach ($table[$id] as $fact => $value) {
+                if (! isset($last[$fact]) || $last[$fact] !== $value) {
+                    $runs[$fact][] = [$number, $value];
+                    $last[$fact] = $value;
+                }
+            }
+        }
+
+        return $runs;
+    }
+
+    /** @return array<string, string> */
+    private function facts(MediaFacts $facts): array
+    {
+        return ContentRules::shared($facts) + [
+            'pixel aspect' => $facts->pixelAspect instanceof BigRational ? Fraction::writeFull($facts->pixelAspect) : '',
+            'region' => $facts->region ?? '',
+            'camera' => $facts->camera ?? '',
+            'rate' => (string) $facts->frameRate,
+        ];
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\FormatRules;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Remedy\Fix;
+
+/**
+ * What the files' format holds: `extension-lies`, `lossy-instead-of-lossless`, `alpha-cannot-live-here`,
+ * `alpha-not-saved`, `alpha-not-asked`, `depth-dropped`, `compression-differs`.
+ */
+final readonly class FormatHeld implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        yield from $this->extensionLies($situation);
+        yield from $this->lossy($situation);
+        yield from $this->alpha($situation);
+        yield from $this->depth($situation);
+        if ($situation->isUnequal('format.compression') && ! $situation->isUnequal('format.kind') && $this->isUniform($situation, 'format.compression')) {
+            $found = $situation->found('format.compression') ?? '';
+            $asked = $situation->entry('format.compression')->required ?? '';
+            $side = $situation->side('format.compression');
+            $first = explode(' | ', $asked)[0];
+            yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], ['format.compression'],
+                [$side === 'scene' ? Fix::set($situation->part(), 'format.compression', 'the compression', $found, $first) : Fix::encode($situation->part(), 'format.compression', 'compression', $found, $first)], true);
+        }
+    }
+
+    private function isUniform(Situation $situation, string $id): bool
+    {
+        return ! $situation->inFiles($id) || ($situation->entry($id)->files->runs ?? []) === [];
+    }
+
+    private function kind(Situation $situation): ?Kind
+    {
+        $kind = $situation->inFiles('format.kind') || $situation->passes() !== [] ? $situation->shared(static fn (MediaFacts $f): ?Kind => $f->kind) : null;
+
+        return $kind ?? Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');
+    }
+
+    /** @return iterable<Finding> */
+    private function extensionLies(Situation $situation): iterable
+    {
+        if (! $situation->inFiles('format.kind')) {
+            return;
+        }
+        $asked = $situation->entry('format.kind')->requirement->ask->values ?? [];
+        foreach ($situation->passes() as $pass) {
+            foreach ($pass->takes as $t => $take) {
+                $name = $take->sequence->sampleName();
+                $extension = Extension::of($name);
+                $at = array_search($t, $pass->frames->takes, true);
+                $kind = null;
+                for ($i = $at === false ? $pass->frames->count() : $at; $i < $pass->frames->count() && $kind === null; $i++) {
+                    $kind = $pass->frames->takes[$i] === $t && $pass->frames->factsAt($i)->isWhole() ? $pass->frames->factsAt($i)->kind : null;
+                }
+                if ($kind === null || $extension === '' || Extension::agrees($name, $kind) !== false) {
+                    continue;
+                }
+                $right = in_array($kind->value, $asked, true);
+                $to = substr($take->sequence->pattern(), 0, -strlen($extension)).$kind->usualExtension();
+                yield new Finding('extension-lies', 'files', 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
+                    [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? ['format.kind', 'naming.pattern'] : ['format.kind'],
+                    $right ? [Fix::rename($situation->part(), $take->sequence->pattern(), $to, $situation->subject->isNumbered() ? $take->frames : null)] : [], render: ! $right);
+            }
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function lossy(Situation $situation): iterable
+    {
+        $side = $situation->inFiles('format.kind') || $situation->inFiles('format.compression') ? 'files' : 'scene';
+        if (! $situation->isUnequal('format.kind', 'format.compression')) {
+            return;
+        }
+        $kind = $this->kind($situation);
+        $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get('format.compression');
+        $lossyKind = $kind === Kind::Jpeg;
+        $lossy = $lossyKind || (is_string($found) && ! FormatRules::isLossless($found) && $found !== 'lossless');
+        $asked = $situation->subject->part->find('format.compression')?->ask->values;
+        $askedKinds = $situation->subject->part->kinds();
+        $wantsLossless = $asked !== null
+            ? array_filter($asked, static fn (string $c): bool => $c !== 'lossless' && ! FormatRules::isLossless($c)) === []
+            : $askedKinds !== [] && array_filter($askedKinds, static fn (Kind $k): bool => ! in_array($k, [Kind::Png, Kind::Exr, Kind::Tiff, Kind::Tga, Kind::Bmp, Kind::Dpx], true)) === [];
+        if (! $lossy || ! $wantsLossless || ! $this->isUniform($situation, 'format.kind') || ($kind?->isMovie() ?? false)) {
+            return;
+        }
+        $what = $lossyKind ? 'JPEG' : (string) $found;
+        $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
+            ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
+            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $asked[0] ?? 'lossless');
+        yield new Finding('lossy-instead-of-lossless', $side, "The files are compressed with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
+            ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
+    }
+
+    /** @return iterable<Finding> */
+    private function alpha(Situation $situation): iterable
+    {
+        $part = $situation->part();
+        $asksAlpha = in_array($situation->subject->part->single('format.alpha'), ['straight', 'premultiplied', 'any'], true)
+            || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true);
+        foreach (['files', 'scene'] as $side) {
+            $shows = static fn (string $id): bool => $side === 'files' ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
+            if (! $shows('format.alpha') && ! $shows('format.channels')) {
+                continue;
+            }
+            if (! $this->isUniform($situation, 'format.alpha') || ! $this->isUniform($situation, 'format.channels')) {
+                continue;
+            }
+            $has = $this->hasAlpha($situation, $side);
+            // channels that differ in more than alpha are another matter
+            $channels = $situation->isUnequal('format.channels') ? $this->butAlpha($situation->found('format.channels') ?? '') === $this->butAlpha($situation->entry('format.channels')->required ?? '') : false;
+            $touches = ['format.alpha', ...($channels ? ['format.channels'] : [])];
+            if (! $situation->isUnequal(...$touches)) {
+                continue;
+            }
+            $kind = $this->kind($situation);
+            if ($asksAlpha && $has === false) {
+                if ($kind !== null && ! $kind->canHoldAlpha()) {
+                    yield new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [Fix::set($part, 'format.kind', 'the format to one with alpha; format', $kind->value, 'png or exr')], true, $side === 'files');
+                } else {
+                    yield new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."), [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches,
+                        [Fix::set($part, isset($situation->entries['format.alpha']) ? 'format.alpha' : 'format.channels', 'alpha', 'none', $situation->subject->part->single('format.alpha') ?? 'saved')], true, $side === 'files');
+                }
+            } elseif (! $asksAlpha && $has === true) {
+                yield new Finding('alpha-not-asked', $side, 'There is an alpha channel, and none is asked.', [$side === 'files' ? 'every whole file has an alpha channel' : 'the scene saves alpha'], $touches,
+                    [$side === 'files' ? Fix::encode($part, 'format.channels', 'channels', 'RGBA', 'RGB') : Fix::set($part, 'format.channels', 'the channels', 'RGBA', 'RGB')], true);
+            }
+        }
+    }
+
+    private function hasAlpha(Situation $situation, string $side): ?bool
+    {
+        if ($side === 'files') {
+            $told = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha);
+
+            return is_bool($told) ? $told : null;
+        }
+        $alpha = $situation->scene()?->get('format.alpha');
+        $channels = $situation->scene()?->get('format.channels');
+
+        return $alpha !== null ? $alpha !== 'none' : ($channels === null ? null : in_array('A', Channels::parse($channels), true));
+    }
+
+    private function butAlpha(string $channels): string
+    {
+        return Channels::write(array_values(array_diff(Channels::parse($channels), ['A'])));
+    }
+
+    /** @return iterable<Finding> */
+    private function depth(Situation $situation): iterable
+    {
+        $less = false;
+        $side = 'scene';
+        foreach (['format.bit_depth', 'format.sample'] as $id) {
+            if (! $situation->isUnequal($id) || ! $this->isUniform($situation, $id)) {
+                continue;
+            }
+            $found = $situation->found($id) ?? '';
+            $asked = $situation->entry($id)?->requirement->ask->single() ?? '';
+            $side = $situation->side($id);
+            $less = $less || ($id === 'format.bit_depth' ? (int) $found < (int) $asked : $found === 'uint' && $asked === 'float');
+        }
+        if (! $less) {
+            return;
+        }
+        $depth = static fn (?string $bits, ?string $sample): string => trim(($bits === null ? '' : "{$bits}-bit ").($sample ?? ''));
+        $found = $depth($situation->isUnequal('format.bit_depth') ? $situation->found('format.bit_depth') : null, $situation->isUnequal('format.sample') ? $situation->found('format.sample') : null);
+        $asked = $depth($situation->subject->part->single('format.bit_depth'), $situation->subject->part->single('format.sample'));
+        $id = $situation->isUnequal('format.bit_depth') ? 'format.bit_depth' : 'format.sample';
+        yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], ['format.bit_depth', 'format.sample'],
+            [Fix::set($situation->part(), $id, 'the depth', $situation->found($id), $situation->entry($id)->required ?? '')], true, $side === 'files');
+    }
+}

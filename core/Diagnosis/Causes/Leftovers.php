@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extra;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Naming\Difference;
+use PlainLedger\Core\Remedy\Fix;
+
+/** `leftovers` and, where a left-over file bears the mark of one, `copy-suffix`. */
+final readonly class Leftovers implements CauseFamily
+{
+    private const MOST_NAMED = 200;
+
+    public function find(Situation $situation): iterable
+    {
+        $match = $situation->subject->deliveryMatch;
+        if ($match === null || ! $situation->inFiles('delivery.extras')) {
+            return;
+        }
+        $copies = array_values(array_filter($match->extras, $this->isCopy(...)));
+        $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e)));
+        if ($copies !== []) {
+            yield new Finding('copy-suffix', 'files', Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), ['delivery.extras'], $this->fixes($situation, $copies));
+        }
+        if ($others !== [] || $match->odd !== []) {
+            $count = $this->count($others) + count($match->odd);
+            $named = $others === [] ? mb_strimwidth(Text::shown($match->odd[0] ?? ''), 0, 120, '…') : $this->brief($others);
+            yield new Finding('leftovers', 'files', Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), ['delivery.extras'], $this->fixes($situation, $others));
+        }
+    }
+
+    private function isCopy(Extra $extra): bool
+    {
+        foreach ($extra->reading->pieces ?? [] as $piece) {
+            if (in_array(Difference::CopySuffix, $piece->differences, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param list<Extra> $extras */
+    private function count(array $extras): int
+    {
+        return array_sum(array_map(static fn (Extra $e): int => $e->count(), $extras));
+    }
+
+    /** @param list<Extra> $extras */
+    private function brief(array $extras): string
+    {
+        $names = array_map(static fn (Extra $e): string => Text::shown($e->path()).($e->count() > 1 ? " {$e->frames}" : ''), array_slice($extras, 0, 4));
+
+        return mb_strimwidth(implode(', ', $names), 0, 240, '…').(count($extras) > 4 ? ' and more' : '');
+    }
+
+    /**
+     * @param  list<Extra>  $extras
+     * @return list<string>
+     */
+    private function paths(array $extras): array
+    {
+        return array_map(static fn (Extra $e): string => Text::shown($e->path()), array_slice($extras, 0, 20));
+    }
+
+    /**
+     * @param  list<Extra>  $extras
+     * @return list<Fix>
+     */
+    private function fixes(Situation $situation, array $extras): array
+    {
+        return array_map(static fn (Extra $e): Fix => Fix::setAside($situation->part(), $e->path(), $e->count()), array_slice($extras, 0, self::MOST_NAMED));
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\NamingRules;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\Difference;
+use PlainLedger\Core\Naming\NameReading;
+use PlainLedger\Core\Naming\PieceReading;
+use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Specification\Delivers;
+
+/** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
+final readonly class Names implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        if (! $situation->isUnequal('naming.pattern')) {
+            return;
+        }
+        if ($situation->inFiles('naming.pattern')) {
+            yield from $this->files($situation);
+        } elseif ($situation->inScene('naming.pattern')) {
+            yield from $this->scene($situation);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function files(Situation $situation): iterable
+    {
+        $byCause = [];
+        foreach ($situation->passes() as $pass) {
+            $relevant = $pass->relevant();
+            foreach ($pass->takes as $take) {
+                $frames = $take->misnamed()->and($relevant);
+                if ($frames->isEmpty() || $take->reading === null) {
+                    continue;
+                }
+                foreach ($this->pieces($take->reading, $take) as [$difference, $piece]) {
+                    $byCause[$difference->value][] = [$pass, $take, $frames, $piece];
+                }
+            }
+        }
+        foreach ($byCause as $id => $places) {
+            $fixes = [];
+            $says = [];
+            $evidence = [];
+            foreach ($places as [$pass, $take, $frames, $piece]) {
+                $fix = $this->rename($situation, $pass, $take, $frames);
+                $fixes[serialize($fix->details)] = $fix;
+                $text = $this->says(Difference::from($id), $piece, $situation);
+                $says[$text] = true;
+                $evidence[] = Text::shown($take->sequence->sampleName());
+            }
+            yield new Finding($id, 'files', implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), ['naming.pattern'], array_values($fixes));
+        }
+    }
+
+    /** @return iterable<array{Difference, PieceReading}> */
+    private function pieces(NameReading $reading, ?Take $take): iterable
+    {
+        foreach ($reading->differing() as $piece) {
+            // a wrong extension that the content contradicts is told as such
+            if ($piece->piece === 'ext' && $take !== null && $piece->differences === [Difference::Value] && $this->namesAKind($take)) {
+                continue;
+            }
+            foreach ($piece->differences as $difference) {
+                yield [$difference, $piece];
+            }
+        }
+    }
+
+    private function namesAKind(Take $take): bool
+    {
+        return Kind::fromExtension(Extension::of($take->sequence->sampleName())) !== null;
+    }
+
+    private function rename(Situation $situation, PassMatch $pass, Take $take, FrameRange $frames): Fix
+    {
+        $extension = Extension::of($take->sequence->sampleName());
+        foreach ($take->reading->pieces ?? [] as $piece) {
+            $extension = $piece->piece === 'ext' && $piece->asked !== '' ? $piece->asked : $extension;
+        }
+        $numbered = $situation->subject->isNumbered();
+        $from = $take->sequence->folder() === '' ? $take->sequence->pattern() : $take->sequence->folder().'/'.$take->sequence->pattern();
+        $to = str_replace('*', $extension, $pass->pattern);
+
+        return Fix::rename($situation->part(), $from, $take->sequence->folder() === '' ? $to : Text::shown($take->sequence->folder()).'/'.$to, $numbered ? $frames : null);
+    }
+
+    private function says(Difference $difference, PieceReading $piece, Situation $situation): string
+    {
+        $what = $piece->piece === 'frame' ? 'frame number' : $piece->piece;
+        [$found, $asked] = [Text::shown($piece->found), $piece->asked];
+
+        return match ($difference) {
+            Difference::TooFewDigits => "The {$what} has ".Text::count(strlen(ltrim($piece->found, '-')), 'digit').', and '.strlen(ltrim($asked, '-')).' are asked.',
+            Difference::TooManyDigits => "The {$what} has ".Text::count(strlen(ltrim($piece->found, '-')), 'digit').', and '.strlen(ltrim($asked, '-')).' are asked.',
+            Difference::Separator => $piece->piece === 'separator' ? ($found === '' ? "A separator “{$asked}” is missing." : "The separator is “{$found}”, and “{$asked}” is asked.") : "The separators inside “{$found}” differ from “{$asked}”.",
+            Difference::NumberPlace => 'The frame number is not where the pattern has it.',
+            Difference::Case => "“{$found}” differs from “{$asked}” in upper and lower case.",
+            Difference::Version => $this->version($piece, $situation),
+            Difference::Misspelled => "“{$found}” is not quite “{$asked}”.",
+            Difference::Dots => $piece->piece === 'extra' ? "A dot too many: “{$found}”." : "A dot stands inside “{$found}”, and “{$asked}” is asked.",
+            Difference::Spaces => $piece->piece === 'extra' ? 'A space stands in the name where none belongs.' : "A space stands inside “{$found}”, and “{$asked}” is asked.",
+            Difference::Extension => "The extension is written “{$found}”, and “{$asked}” is asked.",
+            Difference::CopySuffix => "The name carries the mark of a copy, “{$found}”.",
+            Difference::Value => $found === '' ? "The {$what} “{$asked}” is missing from the name." : ($asked === '' ? "“{$found}” stands in the name and is not asked." : "The {$what} is “{$found}”, and “{$asked}” is asked."),
+        };
+    }
+
+    /** Which version is the right one, as far as the scene's own name tells. */
+    private function version(PieceReading $piece, Situation $situation): string
+    {
+        $says = "The version is {$piece->found}, and {$piece->asked} is asked.";
+        $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get('naming.pattern') ?? '');
+        $is = static fn (string $version): bool => preg_match('~(?<!\d)0*'.preg_quote(ltrim($version, '0'), '~').'(?!\d)~', $scene) === 1;
+
+        return match (true) {
+            trim($scene) === '' => "{$says} Whether they are older files or only named so, nothing here tells.",
+            $is($piece->asked) && ! $is($piece->found) => "{$says} The scene is at {$piece->asked}, so these files are of another version: deliver the right ones.",
+            $is($piece->found) && ! $is($piece->asked) => "{$says} The scene is at {$piece->found} too.",
+            default => $says,
+        };
+    }
+
+    /** @return iterable<Finding> */
+    private function scene(Situation $situation): iterable
+    {
+        $set = $situation->scene()?->get('naming.pattern') ?? '';
+        $asked = $situation->entry('naming.pattern')->required ?? '';
+        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
+        $numbered = $situation->subject->part->delivers === Delivers::Frames;
+        $fixed = $numbered && ! str_contains($set, '{frame');
+        if ($fixed && $set !== '') {
+            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern'], $fix);
+        }
+        $seen = [];
+        foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
+            foreach ($this->pieces($reading, null) as [$difference, $piece]) {
+                $ofFrame = $piece->piece === 'frame' || ($difference === Difference::Separator && $piece->found === '');
+                if (isset($seen[$difference->value]) || ($fixed && $ofFrame)) {
+                    continue;
+                }
+                $seen[$difference->value] = true;
+                yield new Finding($difference->value, 'scene', $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], ['naming.pattern'], $fix);
+            }
+        }
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Remedy\Fix;
+
+/** `rate-of-another-standard`: 1000/1001 apart, or one standard's rate for another's. */
+final readonly class RateOfAnotherStandard implements CauseFamily
+{
+    private const STANDARD = [24, 25, 30, 48, 50, 60];
+
+    public function find(Situation $situation): iterable
+    {
+        $entry = $situation->entry('time.rate');
+        $found = $situation->found('time.rate');
+        if ($entry === null || $found === null || ! $situation->isUnequal('time.rate')) {
+            return;
+        }
+        $side = $situation->side('time.rate');
+        $asked = FrameRate::parse($entry->requirement->ask->single() ?? '24');
+        $rate = FrameRate::parse($found);
+        $pulled = $rate->isPulledFrom($asked);
+        if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
+            return;
+        }
+        $fix = $side === 'scene' ? Fix::set($situation->part(), 'time.rate', 'the frame rate', (string) $rate, (string) $asked) : Fix::retag($situation->part(), 'time.rate', 'the frame rate', (string) $rate, (string) $asked);
+        yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' ? ' The frames themselves need nothing.' : ''),
+            ["time.rate is {$rate}"], ['time.rate'], [$fix]);
+    }
+
+    private function isStandard(FrameRate $rate): bool
+    {
+        foreach (self::STANDARD as $whole) {
+            if ($rate->equals(FrameRate::of($whole)) || $rate->equals(FrameRate::of($whole * 1000, 1001))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\OutputFolderRule;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Remedy\Fix;
+
+/** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */
+final readonly class SavedElsewhere implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        $part = $situation->part();
+        $scene = $situation->scene();
+        if ($situation->inFiles('naming.folder')) {
+            $fixes = [];
+            $folders = [];
+            $values = $situation->subject->specification->pieceValues($situation->subject->part);
+            foreach ($situation->passes() as $pass) {
+                $own = $pass->pass === null ? $values : $values->with('pass', $pass->pass);
+                foreach ($pass->takes as $take) {
+                    if (! $take->folderFits) {
+                        $from = NamePattern::tidyFolder($take->sequence->folder());
+                        $folders[Text::shown($from)] = true;
+                        $to = NamePattern::tidyFolder(NamePattern::parse($situation->subject->part->single('naming.folder') ?? '.')->make($own));
+                        $fixes[] = Fix::move($part, $from, $to, $situation->subject->isNumbered() ? $take->frames : null);
+                    }
+                }
+            }
+            $names = Text::series(array_map(static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”", array_keys($folders)));
+            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “".($situation->entry('naming.folder')->required ?? '').'”.', ['found in '.implode(', ', array_keys($folders))], ['naming.folder', 'output.folder'], $fixes);
+        }
+        if ($scene !== null && $situation->inScene('output.folder') && OutputFolderRule::insideProject($scene) === null) {
+            $set = $scene->get('output.folder') ?? '';
+            $asked = $situation->entry('output.folder')->required ?? '';
+            yield new Finding('saved-elsewhere', 'scene', $set === '' ? 'The scene has no output folder: its files would go to wherever the program saves by default.' : "The scene writes to “{$set}”, outside its project.",
+                [$set === '' ? 'output.folder is empty' : "output.folder is {$set}"], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($part, 'output.folder', 'the output folder', $set, $asked)]);
+        }
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis;
+
+use PlainLedger\Core\Remedy\Fix;
+
+/** A cause that holds by its own evidence, before it is settled which entries it explains. */
+final readonly class Finding
+{
+    /**
+     * @param  string  $side  `scene` or `files`
+     * @param  list<string>  $evidence
+     * @param  list<string>  $touches  ids it would explain where they are unequal
+     * @param  list<Fix>  $fixes
+     * @param  bool  $alternative  one of several readings of the same facts: told as an `or` where an earlier one explains all it would
+     * @param  bool  $render  the frames that are wrong in what it explains must be rendered again
+     * @param  list<string>  $or  causes that the same facts allow
+     */
+    public function __construct(
+        public string $id,
+        public string $side,
+        public string $says,
+        public array $evidence,
+        public array $touches,
+        public array $fixes = [],
+        public bool $alternative = false,
+        public bool $render = false,
+        public array $or = [],
+    ) {}
+}

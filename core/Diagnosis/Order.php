@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis;
+
+/** The one list in which causes are weighed for an entry: the first that holds explains it. */
+final readonly class Order
+{
+    public const CAUSES = [
+        'nothing-delivered', 'movie-instead-of-frames', 'frames-instead-of-movie', 'pass-missing', 'still-arriving',
+        'starting-size', 'range-never-set',
+        'single-frame-mode', 'handles-left-out', 'handles-not-asked', 'step-left-on', 'range-short-of-timeline',
+        'settings-changed-midway', 'two-takes-mixed',
+        'scale-below-full', 'sides-swapped', 'smaller-preset',
+        'numbered-from-elsewhere', 'last-frame-left-out', 'pass-short', 'render-stopped', 'range-set-otherwise', 'frames-dropped',
+        'off-by-rounding', 'region-left-on', 'pixel-aspect-differs', 'wrong-shape',
+        'rate-of-another-standard', 'scene-not-saved', 'links-missing', 'draft-quality',
+        'no-camera', 'several-cameras', 'working-view-rendered', 'another-camera',
+        'extension-lies', 'lossy-instead-of-lossless', 'alpha-cannot-live-here', 'alpha-not-saved', 'alpha-not-asked', 'depth-dropped', 'compression-differs',
+        'fixed-name-overwrites', 'too-few-digits', 'too-many-digits', 'separator-differs', 'number-in-wrong-place', 'case-differs', 'wrong-version', 'value-misspelled',
+        'dots-inside', 'spaces-inside', 'extension-spelled-otherwise', 'copy-suffix', 'saved-elsewhere', 'pass-not-saved',
+        'empty-file', 'cut-short', 'checksum-fails', 'leftovers',
+        'value-differs',
+    ];
+
+    public static function place(string $id): int
+    {
+        $at = array_search($id, self::CAUSES, true);
+
+        return $at === false ? count(self::CAUSES) : $at;
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core;
+
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Text;
+
+/** One of our JSON documents: an object with a format and a version (RFC 8259). */
+final readonly class JsonDocument
+{
+    /** A settings file is a few kilobytes; this leaves room for long lists of links. */
+    public const LARGEST = 4_000_000;
+
+    private const DEEPEST = 24;
+
+    /** @param array<string, mixed> $data */
+    private function __construct(public array $data, public string $label) {}
+
+    /**
+     * @param  string  $label  how the document is called in sentences: its file name
+     *
+     * @throws JsonRefused
+     */
+    public static function open(string $path, string $label, string $format): self
+    {
+        if (is_dir($path)) {
+            throw JsonRefused::because($label, 'this is a folder, not a file.');
+        }
+        $size = @filesize($path);
+        if ($size === false || ! is_file($path)) {
+            throw JsonRefused::because($label, file_exists($path) ? 'this is not a regular file.' : 'there is no such file.');
+        }
+        if ($size > self::LARGEST) {
+            throw JsonRefused::because($label, self::tooLarge($size));
+        }
+        $text = @file_get_contents($path, length: self::LARGEST + 1);
+        if ($text === false) {
+            throw JsonRefused::because($label, 'it may not be read: permission is missing.');
+        }
+
+        return self::parse($text, $label, $format);
+    }
+
+    /** @throws JsonRefused with line and column where it is not JSON */
+    public static function parse(string $text, string $label, string $format): self
+    {
+        $label = Text::shown($label);
+        if (strlen($text) > self::LARGEST) {
+            throw JsonRefused::because($label, self::tooLarge(strlen($text)));
+        }
+        if (str_starts_with($text, "\xEF\xBB\xBF")) {
+            $text = substr($text, 3);
+        }
+        if (trim($text) === '') {
+            throw JsonRefused::because($label, 'the file is empty.');
+        }
+        $data = json_decode($text, true, self::DEEPEST, JSON_BIGINT_AS_STRING);
+        if (json_last_error() !== JSON_ERROR_NONE) {
+            throw JsonRefused::because($label, match (json_last_error()) {
+                JSON_ERROR_DEPTH => 'it is nested deeper than '.self::DEEPEST.' levels.',
+                default => JsonFault::find($text),
+            });
+        }
+        if (! is_array($data) || ($data !== [] && array_is_list($data))) {
+            throw JsonRefused::because($label, "it is not a JSON object; a document begins with {\"format\": \"{$format}\", \"version\": 1, …}.");
+        }
+        $told = $data['format'] ?? null;
+        if ($told !== $format) {
+            throw JsonRefused::because($label, $told === null
+                ? "it does not say what it is; \"format\": \"{$format}\" is missing."
+                : 'its format is “'.self::brief($told)."”, and “{$format}” is needed here.");
+        }
+        $version = $data['version'] ?? null;
+        if ($version !== 1) {
+            throw JsonRefused::because($label, $version === null
+                ? '"version": 1 is missing.'
+                : 'it is written in version '.self::brief($version).' of its format, and version 1 can be read here.');
+        }
+        $keyed = [];
+        foreach ($data as $key => $value) {
+            $keyed[(string) $key] = $value;
+        }
+
+        return new self($keyed, $label);
+    }
+
+    /**
+     * A member that must be an object where it is given.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws JsonRefused
+     */
+    public function object(string $key): array
+    {
+        return self::asObject($this->data[$key] ?? [], $this->label, "\"{$key}\"");
+    }
+
+    /** @throws JsonRefused */
+    public function text(string $key): ?string
+    {
+        $value = $this->data[$key] ?? null;
+        if ($value !== null && ! is_string($value)) {
+            throw JsonRefused::because($this->label, "\"{$key}\" must be a text, and ".self::typeOf($value).' stands there.');
+        }
+
+        return $value;
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws JsonRefused
+     */
+    public static function asObject(mixed $value, string $label, string $where): array
+    {
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            throw JsonRefused::because($label, "{$where} must be an object, and ".self::typeOf($value).' stands there.');
+        }
+        $keyed = [];
+        foreach ($value as $key => $item) {
+            $keyed[(string) $key] = $item;
+        }
+
+        return $keyed;
+    }
+
+    public static function typeOf(mixed $value): string
+    {
+        return match (true) {
+            is_string($value) => 'the text “'.self::brief($value).'”',
+            is_bool($value) => $value ? 'true' : 'false',
+            is_int($value), is_float($value) => 'the number '.self::brief($value),
+            $value === null => 'null',
+            is_array($value) && array_is_list($value) => 'a list',
+            default => 'an object',
+        };
+    }
+
+    private static function brief(mixed $value): string
+    {
+        return is_scalar($value) ? mb_strimwidth(Text::shown(is_string($value) ? $value : (string) json_encode($value)), 0, 40, '…') : self::typeOf($value);
+    }
+
+    private static function tooLarge(int $size): string
+    {
+        return 'it has '.ByteSize::of($size).', and such a document has at most '.ByteSize::of(self::LARGEST).'; this is probably another file.';
+    }
+}

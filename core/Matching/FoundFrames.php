@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** The files that answer one part and pass, by frame number; a file without a number is frame 0. */
+final readonly class FoundFrames
+{
+    /**
+     * @param  list<int>  $numbers  ascending
+     * @param  list<int>  $facts  ids in the delivery's table
+     * @param  list<int>  $sizes  bytes
+     * @param  list<int>  $times  seconds since 1970
+     * @param  list<int>  $takes  which take each is of
+     */
+    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes) {}
+
+    /** @param list<Take> $takes no two answering the same number */
+    public static function of(Delivery $delivery, array $takes): self
+    {
+        [$numbers, $facts, $sizes, $times, $from] = [[], [], [], [], []];
+        foreach ($takes as $t => $take) {
+            $sequence = $take->sequence;
+            $before = null;
+            foreach ($sequence->rows as $i => $row) {
+                $number = $sequence->numbers[$i] ?? 0;
+                if ($number === $before || ! $take->frames->contains($number)) {
+                    continue;
+                }
+                $before = $number;
+                $numbers[] = $number;
+                $facts[] = $sequence->group->factsId($row);
+                $sizes[] = $sequence->group->size($row);
+                $times[] = $sequence->group->modified($row);
+                $from[] = $t;
+            }
+        }
+        if (count($takes) > 1) {
+            array_multisort($numbers, SORT_NUMERIC, $facts, $sizes, $times, $from);
+        }
+
+        return new self($delivery, $numbers, $facts, $sizes, $times, $from);
+    }
+
+    public function count(): int
+    {
+        return count($this->numbers);
+    }
+
+    public function factsAt(int $index): MediaFacts
+    {
+        return $this->delivery->facts->get($this->facts[$index]);
+    }
+
+    /** @return array<int, MediaFacts> every kind of facts that stands here, by id */
+    public function table(): array
+    {
+        $table = [];
+        foreach (array_keys(array_flip($this->facts)) as $id) {
+            $table[$id] = $this->delivery->facts->get($id);
+        }
+
+        return $table;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Specification\Part;
+
+/** What answers one part. */
+final readonly class PartMatch
+{
+    /**
+     * @param  non-empty-list<PassMatch>  $passes
+     * @param  array{path: string, kind: Kind}|null  $instead  a movie where frames are asked, or the like
+     */
+    public function __construct(public Part $part, public array $passes, public ?array $instead) {}
+
+    public function isEmpty(): bool
+    {
+        foreach ($this->passes as $pass) {
+            if (! $pass->isEmpty()) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** What answers one pass of a part (or the part itself, where it has no passes of their own files). */
+final readonly class PassMatch
+{
+    public FrameRange $present;
+
+    public FrameRange $damaged;
+
+    /**
+     * @param  list<Take>  $takes  the best first
+     * @param  FrameRange|null  $expected  null where no range is asked
+     * @param  string  $pattern  the name asked, `#` for digits of the frame number
+     */
+    public function __construct(public ?string $pass, public array $takes, public FoundFrames $frames, public ?FrameRange $expected, public string $pattern)
+    {
+        $this->present = FrameRange::fromNumbers($frames->numbers);
+        $bad = array_map(static fn (MediaFacts $f): bool => ! $f->isWhole(), $frames->table());
+        $damaged = [];
+        if (in_array(true, $bad, true)) {
+            foreach ($frames->facts as $i => $id) {
+                if ($bad[$id]) {
+                    $damaged[] = $frames->numbers[$i];
+                }
+            }
+        }
+        $this->damaged = FrameRange::fromNumbers($damaged);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->frames->count() === 0;
+    }
+
+    public function missing(): FrameRange
+    {
+        return $this->expected?->minus($this->present) ?? FrameRange::none();
+    }
+
+    public function extra(): FrameRange
+    {
+        return $this->expected === null ? FrameRange::none() : $this->present->minus($this->expected);
+    }
+
+    /** Frames that rules look at: those expected, or all where none of them is (they are only numbered differently). */
+    public function relevant(): FrameRange
+    {
+        if ($this->expected === null) {
+            return $this->present;
+        }
+        $inside = $this->present->and($this->expected);
+
+        return $inside->isEmpty() ? $this->present : $inside;
+    }
+}

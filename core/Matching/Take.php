@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Delivery\Sequence;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Naming\NameReading;
+
+/** One sequence, or file, as far as it answers a part. */
+final readonly class Take
+{
+    /**
+     * @param  NameReading|null  $reading  null where no pattern is asked
+     * @param  FrameRange  $frames  the numbers it answers
+     */
+    public function __construct(public Sequence $sequence, public ?NameReading $reading, public bool $folderFits, public FrameRange $frames) {}
+
+    public function answering(FrameRange $frames): self
+    {
+        return new self($this->sequence, $this->reading, $this->folderFits, $frames);
+    }
+
+    /** Its frames whose names are not as asked. */
+    public function misnamed(): FrameRange
+    {
+        if ($this->reading === null || $this->reading->fits()) {
+            return FrameRange::none();
+        }
+        foreach ($this->reading->differing() as $piece) {
+            $onlyDigits = $piece->piece === 'frame' && count($piece->differences) === 1 && str_contains($piece->differences[0]->value, 'digits');
+            if (! $onlyDigits) {
+                return $this->frames;
+            }
+        }
+        $digits = null;
+        foreach ($this->reading->pieces as $piece) {
+            $digits = $piece->piece === 'frame' ? strlen($piece->asked) : $digits;
+        }
+
+        return $this->sequence->notFilledTo($digits)->and($this->frames);
+    }
+}

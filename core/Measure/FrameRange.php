@@ -1,0 +1,369 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Measure;
+
+/**
+ * A set of frame numbers. Held as the ends of its runs, first, last, first, last …, in order and never touching, so
+ * a million frames in a row cost two integers.
+ */
+final readonly class FrameRange implements \Countable, \Stringable
+{
+    private const FARTHEST = 1_000_000_000;
+
+    private const MOST_STEPPED = 2_000_000;
+
+    /** @param list<int> $ends */
+    private function __construct(private array $ends) {}
+
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
+    /** @throws NotUnderstood if it ends before it starts, its step is below 1, or it is out of bounds */
+    public static function of(int $first, int $last, int $step = 1): self
+    {
+        if ($last < $first) {
+            throw NotUnderstood::because("The range {$first} to {$last} ends before it starts.");
+        }
+        if ($step < 1) {
+            throw NotUnderstood::because("A step of {$step} goes nowhere; it is 1 or more.");
+        }
+        if (abs($first) > self::FARTHEST || abs($last) > self::FARTHEST) {
+            throw NotUnderstood::because('Frame numbers go from −1,000,000,000 to 1,000,000,000.');
+        }
+        if ($step === 1 || $first === $last) {
+            return new self([$first, $last]);
+        }
+        if (intdiv($last - $first, $step) >= self::MOST_STEPPED) {
+            throw NotUnderstood::because('A stepped range may hold 2,000,000 frames at most.');
+        }
+        $ends = [];
+        for ($n = $first; $n <= $last; $n += $step) {
+            $ends[] = $n;
+            $ends[] = $n;
+        }
+
+        return new self($ends);
+    }
+
+    /**
+     * Reads `1-100`, `1-100x2`, `1-10,15,20-30`, `-5--1`; also `1..100`, `1:100`, `1 to 100`, `1-100 step 2`, an en dash.
+     *
+     * @throws NotUnderstood
+     */
+    public static function parse(string $text): self
+    {
+        if (strlen($text) > 2_000_000) {
+            throw NotUnderstood::because('A range may be written in two million characters at most.');
+        }
+        $plain = str_replace(["\u{2013}", "\u{2212}", '..', ' to ', ' step ', ' by '], ['-', '-', ':', ':', 'x', 'x'], trim($text));
+        $plain = (string) preg_replace('~\s*([,;x:-])\s*~', '$1', $plain);
+        if ($plain === '' || $plain === 'none') {
+            return self::none();
+        }
+        $pieces = [];
+        foreach (preg_split('~[,;]|\s+~', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+            if (preg_match('~^([+-]?\d{1,10})(?:[-:]([+-]?\d{1,10})(?:[xX](\d{1,10}))?)?$~', $piece, $m) !== 1) {
+                throw NotUnderstood::as('a frame range', $text, '1-100, 1-100x2 or 1-10,15');
+            }
+            $pieces[] = self::of((int) $m[1], (int) ($m[2] ?? $m[1]), (int) ($m[3] ?? 1));
+        }
+
+        return self::union(...$pieces);
+    }
+
+    /** @param iterable<int> $numbers in any order, repeats allowed */
+    public static function fromNumbers(iterable $numbers): self
+    {
+        $sorted = is_array($numbers) ? $numbers : iterator_to_array($numbers, false);
+        sort($sorted);
+        $ends = [];
+        $at = -1;
+        foreach ($sorted as $n) {
+            if ($at > 0 && $n <= $ends[$at] + 1) {
+                $ends[$at] = $n;
+            } else {
+                $ends[] = $n;
+                $ends[] = $n;
+                $at += 2;
+            }
+        }
+
+        return new self(array_values($ends));
+    }
+
+    private static function union(self ...$sets): self
+    {
+        $runs = [];
+        foreach ($sets as $set) {
+            foreach ($set->runs() as $run) {
+                $runs[] = $run;
+            }
+        }
+        usort($runs, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $ends = [];
+        $at = -1;
+        foreach ($runs as [$first, $last]) {
+            if ($at > 0 && $first <= $ends[$at] + 1) {
+                $ends[$at] = max($ends[$at], $last);
+            } else {
+                $ends[] = $first;
+                $ends[] = $last;
+                $at += 2;
+            }
+        }
+
+        return new self(array_values($ends));
+    }
+
+    public function plus(self $other): self
+    {
+        return $other->isEmpty() ? $this : ($this->isEmpty() ? $other : self::union($this, $other));
+    }
+
+    public function minus(self $other): self
+    {
+        $ends = [];
+        $cuts = $other->ends;
+        $j = 0;
+        $many = count($cuts);
+        foreach ($this->runs() as [$first, $last]) {
+            while ($j < $many && $cuts[$j + 1] < $first) {
+                $j += 2;
+            }
+            for ($k = $j; $k < $many && $cuts[$k] <= $last; $k += 2) {
+                if ($cuts[$k] > $first) {
+                    $ends[] = $first;
+                    $ends[] = $cuts[$k] - 1;
+                }
+                $first = $cuts[$k + 1] + 1;
+            }
+            if ($first <= $last) {
+                $ends[] = $first;
+                $ends[] = $last;
+            }
+        }
+
+        return new self($ends);
+    }
+
+    public function and(self $other): self
+    {
+        return $this->minus($this->minus($other));
+    }
+
+    public function count(): int
+    {
+        $count = 0;
+        foreach ($this->runs() as [$first, $last]) {
+            $count += $last - $first + 1;
+        }
+
+        return $count;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->ends === [];
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->ends === $other->ends;
+    }
+
+    public function contains(int $number): bool
+    {
+        $low = 0;
+        $high = intdiv(count($this->ends), 2) - 1;
+        while ($low <= $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($number < $this->ends[2 * $middle]) {
+                $high = $middle - 1;
+            } elseif ($number > $this->ends[2 * $middle + 1]) {
+                $low = $middle + 1;
+            } else {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function covers(self $other): bool
+    {
+        return $other->minus($this)->isEmpty();
+    }
+
+    /** The smallest number. @throws \LogicException on an empty set */
+    public function first(): int
+    {
+        return $this->ends[0] ?? throw new \LogicException('An empty range has no first frame.');
+    }
+
+    /** The largest number. @throws \LogicException on an empty set */
+    public function last(): int
+    {
+        return $this->ends === [] ? throw new \LogicException('An empty range has no last frame.') : $this->ends[count($this->ends) - 1];
+    }
+
+    /** @return \Generator<int, array{int, int}> runs without a gap: first, last */
+    public function runs(): \Generator
+    {
+        for ($i = 0, $many = count($this->ends); $i < $many; $i += 2) {
+            yield [$this->ends[$i], $this->ends[$i + 1]];
+        }
+    }
+
+    /** @return \Generator<int, int> */
+    public function numbers(): \Generator
+    {
+        foreach ($this->runs() as [$first, $last]) {
+            for ($n = $first; $n <= $last; $n++) {
+                yield $n;
+            }
+        }
+    }
+
+    /** Whether it is one run without a gap. */
+    public function isOneRun(): bool
+    {
+        return count($this->ends) === 2;
+    }
+
+    public function runCount(): int
+    {
+        return intdiv(count($this->ends), 2);
+    }
+
+    /** From its first to its last number, without gaps. */
+    public function span(): self
+    {
+        return $this->ends === [] ? $this : new self([$this->first(), $this->last()]);
+    }
+
+    public function shifted(int $by): self
+    {
+        return new self(array_map(static fn (int $n): int => $n + $by, $this->ends));
+    }
+
+    /** With so many more frames before its first and after its last. @throws NotUnderstood if that runs out of bounds */
+    public function widened(int $head, int $tail): self
+    {
+        return $this->isEmpty() ? $this : self::union(self::of($this->first() - $head, $this->first()), $this, self::of($this->last(), $this->last() + $tail));
+    }
+
+    /** Of its numbers, those a whole number of steps after the first. */
+    public function every(int $step): self
+    {
+        if ($step === 1 || $this->isEmpty()) {
+            return $this;
+        }
+        $stepped = self::of($this->first(), $this->last(), $step);
+
+        return $this->isOneRun() ? $stepped : $stepped->and($this);
+    }
+
+    /** The distance between neighbours where it is the same throughout; null for fewer than three numbers or uneven ones. */
+    public function evenStep(): ?int
+    {
+        if ($this->isOneRun()) {
+            return $this->ends[1] - $this->ends[0] >= 2 ? 1 : null;
+        }
+        $before = null;
+        $step = null;
+        foreach ($this->runs() as [$first, $last]) {
+            if ($first !== $last || ($before !== null && $step !== null && $first - $before !== $step)) {
+                return null;
+            }
+            $step = $before === null ? $step : $first - $before;
+            $before = $first;
+        }
+
+        return $this->runCount() >= 3 ? $step : null;
+    }
+
+    /** The greatest step all its numbers keep to; null for fewer than three numbers. */
+    public function commonStep(): ?int
+    {
+        if ($this->count() < 3) {
+            return null;
+        }
+        $common = 0;
+        foreach ($this->runs() as [$first, $last]) {
+            if ($last > $first) {
+                return 1;
+            }
+            for ($a = $common, $b = $first - $this->ends[0]; $b !== 0;) {
+                [$a, $b] = [$b, $a % $b];
+            }
+            $common = $a;
+        }
+
+        return $common;
+    }
+
+    /**
+     * The shortest text that reads back as this set: runs `9-10`, a step from three frames on and only where the
+     * text gets strictly shorter. Empty for none.
+     */
+    public function __toString(): string
+    {
+        if ($this->isOneRun()) {
+            return self::written($this->ends[0], $this->ends[1]);
+        }
+        // Places where a piece may begin or end: a run of three or more can give its first or last frame to a
+        // stepped piece beside it, so it counts as three places.
+        $from = [];
+        $to = [];
+        foreach ($this->runs() as [$first, $last]) {
+            foreach ($last - $first > 1 ? [[$first, $first], [$first + 1, $last - 1], [$last, $last]] : ($last > $first ? [[$first, $first], [$last, $last]] : [[$first, $first]]) as [$a, $b]) {
+                $from[] = $a;
+                $to[] = $b;
+            }
+        }
+        $many = count($from);
+        // how far a stepped piece that starts here reaches
+        $reach = array_fill(0, $many + 1, 0);
+        for ($i = $many - 2; $i >= 0; $i--) {
+            $single = $from[$i] === $to[$i] && $from[$i + 1] === $to[$i + 1];
+            $reach[$i] = ! $single ? $i : ($reach[$i + 1] > $i + 1 && $from[$i + 2] - $from[$i + 1] === $from[$i + 1] - $from[$i] ? $reach[$i + 1] : $i + 1);
+        }
+        $cost = array_fill(0, $many + 1, 0);
+        $next = array_fill(0, $many, 0);
+        for ($i = $many - 1; $i >= 0; $i--) {
+            $best = PHP_INT_MAX;
+            for ($j = $i; $j < $many && $j < $i + 3 && $from[$j] === $from[$i] + ($j === $i ? 0 : $to[$j - 1] + 1 - $from[$i]); $j++) {
+                $length = strlen(self::written($from[$i], $to[$j])) + 1 + $cost[$j + 1];
+                if ($length <= $best) {
+                    [$best, $next[$i]] = [$length, $j];
+                }
+            }
+            foreach ([$reach[$i], $reach[$i] - 1] as $j) {
+                if ($j >= $i + 2 && $from[$i + 1] - $from[$i] > 1) {
+                    $length = strlen($from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i])) + 1 + $cost[$j + 1];
+                    if ($length < $best) {
+                        [$best, $next[$i]] = [$length, $j];
+                    }
+                }
+            }
+            $cost[$i] = $best;
+        }
+        $pieces = [];
+        for ($i = 0; $i < $many; $i = $next[$i] + 1) {
+            $j = $next[$i];
+            $stepped = $j > $i && $from[$i + 1] > $to[$i] + 1;
+            $pieces[] = $stepped ? $from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i]) : self::written($from[$i], $to[$j]);
+        }
+
+        return implode(',', $pieces);
+    }
+
+    private static function written(int $first, int $last): string
+    {
+        return $first === $last ? (string) $first : "{$first}-{$last}";
+    }
+}

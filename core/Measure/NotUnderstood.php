@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Measure;
+
+use PlainLedger\Core\PlainSentence;
+
+/** A text that was to be read as a value and could not be. */
+final class NotUnderstood extends \InvalidArgumentException implements PlainSentence
+{
+    public static function as(string $what, string $text, string $example): self
+    {
+        $shown = mb_strimwidth(Text::shown($text), 0, 60, '…');
+
+        return new self("“{$shown}” is not {$what}; write it like {$example}.");
+    }
+
+    public static function because(string $sentence): self
+    {
+        return new self($sentence);
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media;
+
+use PlainLedger\Core\Media\Readers\ExrReader;
+use PlainLedger\Core\Media\Readers\JpegReader;
+use PlainLedger\Core\Media\Readers\PngReader;
+use PlainLedger\Core\Media\Readers\Reader;
+
+/** What a file is and says of itself, by the reader of its kind. */
+final class Probe
+{
+    private const MOST_REMEMBERED = 64;
+
+    /** @var array<string, Reader> by kind */
+    private readonly array $readers;
+
+    /** @var array<string, MediaFacts> by header key: frames of one sequence mostly share their header */
+    private array $remembered = [];
+
+    public function __construct(Reader ...$readers)
+    {
+        $byKind = [];
+        foreach ($readers as $reader) {
+            $byKind[$reader->kind()->value] = $reader;
+        }
+        $this->readers = $byKind;
+    }
+
+    /** With every reader there is. */
+    public static function standard(): self
+    {
+        return new self(new PngReader, new JpegReader, new ExrReader);
+    }
+
+    /**
+     * Never throws for what stands in the file: damage is told in the facts.
+     *
+     * @throws BytesMissing|SourceGone
+     */
+    public function read(ByteSource $source, Depth $depth = Depth::Quick): MediaFacts
+    {
+        if ($source->size() === 0) {
+            return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
+        }
+        $head = $source->read(0, Signature::HEAD);
+        $kind = Signature::of($head, $source);
+        if ($kind === null) {
+            return MediaFacts::damaged(null, Damage::Unrecognised, trim($head, "\0") === '' ? 'it begins with nothing but zeros' : 'no known kind of picture or movie');
+        }
+        $reader = $this->readers[$kind->value] ?? null;
+        if ($reader === null) {
+            return new MediaFacts($kind);
+        }
+        $key = $depth === Depth::Quick ? $reader->headerKey($head) : null;
+        try {
+            if ($key !== null && isset($this->remembered[$key])) {
+                $damaged = $reader->tailDamage($source, $head);
+
+                return $damaged === null ? $this->remembered[$key] : $this->remembered[$key]->withDamage($damaged->damage, $damaged->getMessage());
+            }
+            $facts = $reader->read($source, $head, $depth);
+        } catch (Damaged $damaged) {
+            return MediaFacts::damaged($kind, $damaged->damage, $damaged->getMessage());
+        }
+        if ($key !== null && $facts->damage === null) {
+            if (count($this->remembered) >= self::MOST_REMEMBERED) {
+                $this->remembered = [];
+            }
+            $this->remembered[$key] = $facts;
+        }
+
+        return $facts;
+    }
+}

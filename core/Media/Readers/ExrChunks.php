@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\Depth;
+
+/** The offset tables of an OpenEXR file, and the chunks they point at. */
+final readonly class ExrChunks
+{
+    private const MOST_CHUNKS = 16_000_000;
+
+    private const LARGEST_UNPACKED = 512 << 20;
+
+    public function __construct(private ByteSource $source, private ExrHeader $file) {}
+
+    /** @throws Damaged */
+    public function check(Depth $depth): void
+    {
+        $size = $this->source->size();
+        $at = $this->file->end;
+        $tables = [];
+        foreach ($this->file->parts as $n => $part) {
+            $count = $part->chunks();
+            if ($count < 1 || $count > self::MOST_CHUNKS) {
+                throw Damaged::header("the header names {$count} chunks");
+            }
+            if ($at + 8 * $count > $size) {
+                throw Damaged::cutShort("the file ends inside its offset table, after {$size} bytes");
+            }
+            $tables[$n] = [$at, $count];
+            $at += 8 * $count;
+        }
+        $last = [0, 0];
+        foreach ($tables as $n => [$from, $count]) {
+            // in blocks, so that a table of millions costs no more memory than one of thousands
+            for ($i = 0; $i < $count; $i += 65536) {
+                $block = $this->source->read($from + 8 * $i, 8 * min(65536, $count - $i));
+                if (strlen($block) < 8 * min(65536, $count - $i)) {
+                    throw Damaged::cutShort("the file ends inside its offset table, after {$size} bytes");
+                }
+                /** @var array<int, int> $offsets */
+                $offsets = unpack('P*', $block) ?: [];
+                $least = min($offsets);
+                $most = max($offsets);
+                if ($least < $at || $most >= $size) {
+                    $this->badTable($offsets, $at, $size, $i);
+                }
+                if ($depth === Depth::Full) {
+                    foreach ($offsets as $offset) {
+                        $this->chunk($offset, $n, true);
+                    }
+                }
+                $last = $most > $last[0] ? [$most, $n] : $last;
+            }
+        }
+        $this->chunk($last[0], $last[1], false);
+    }
+
+    /** @param array<int, int> $offsets */
+    private function badTable(array $offsets, int $least, int $size, int $before): never
+    {
+        foreach ($offsets as $i => $offset) {
+            if ($offset === 0) {
+                throw Damaged::cutShort('the offset table is incomplete from chunk '.($before + $i).' on: the file was not finished');
+            }
+            if ($offset >= $size) {
+                throw Damaged::cutShort('chunk '.($before + $i)." begins at byte {$offset} and the file ends after {$size}");
+            }
+            if ($offset < $least) {
+                throw Damaged::header('the offset table points into the header at chunk '.($before + $i));
+            }
+        }
+        throw Damaged::header('the offset table is impossible');
+    }
+
+    /**
+     * One chunk: its lead, that all of it is inside the file, and where asked that what is deflated unpacks.
+     *
+     * @throws Damaged
+     */
+    private function chunk(int $offset, int $partNumber, bool $unpack): void
+    {
+        $part = $this->file->parts[$partNumber];
+        $lead = ($this->file->multiPart ? 4 : 0) + ($part->isTiled() ? 16 : 4);
+        $length = $lead + ($part->deep ? 24 : 4);
+        $bytes = $this->source->read($offset, $length);
+        if (strlen($bytes) < $length) {
+            throw Damaged::cutShort("the file ends inside the chunk at byte {$offset}");
+        }
+        if ($this->file->multiPart && ExrHeader::int($bytes, 0) !== $partNumber) {
+            throw Damaged::checksum("the chunk at byte {$offset} belongs to another part than its table says");
+        }
+        if (! $part->isTiled()) {
+            $y = ExrHeader::int($bytes, $lead - 4);
+            if ($y < $part->dataWindow[1] || $y > $part->dataWindow[3]) {
+                throw Damaged::checksum("the chunk at byte {$offset} begins at line {$y}, outside the picture");
+            }
+        }
+        if ($part->deep) {
+            /** @var array{table: int, data: int} $sizes */
+            $sizes = unpack('Ptable/Pdata', $bytes, $lead);
+            $packed = $sizes['table'] < 0 || $sizes['data'] < 0 ? -1 : $sizes['table'] + $sizes['data'];
+        } else {
+            $packed = ExrHeader::int($bytes, $lead);
+        }
+        if ($packed < 0) {
+            throw Damaged::checksum("the chunk at byte {$offset} names an impossible length");
+        }
+        if ($offset + $length + $packed > $this->source->size()) {
+            throw Damaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
+        }
+        if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true) && $packed > 0) {
+            $this->unpack($offset, $offset + $length, $packed, $part);
+        }
+    }
+
+    /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
+    private function unpack(int $offset, int $at, int $packed, ExrPart $part): void
+    {
+        $largest = 0;
+        foreach ($part->channels as $type) {
+            $largest += $type === 1 ? 2 : 4;
+        }
+        $largest *= $part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * $part->linesPerChunk();
+        if ($packed >= $largest || $largest > self::LARGEST_UNPACKED || $packed > self::LARGEST_UNPACKED) {
+            return;
+        }
+        $data = $this->source->read($at, $packed);
+        if (@gzuncompress($data, $largest + 1) !== false) {
+            return;
+        }
+        // a tile at the edge, the last lines or subsampled ones hold less, and may be stored as they are
+        $line = intdiv($largest, $part->isTiled() ? 1 : $part->linesPerChunk());
+        $less = $part->isTiled() || $packed % max(1, $line) === 0 || array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) !== [];
+        $deflated = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
+        if (! $less || ($deflated && $packed % max(1, $line) !== 0)) {
+            throw Damaged::checksum("the chunk at byte {$offset} does not unpack");
+        }
+    }
+}

@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** JPEG (ITU-T T.81) with JFIF density (ITU-T T.871): frame header, end mark; in full, the markers to the end. */
+final readonly class JpegReader implements Reader
+{
+    private const TAIL = 64;
+
+    private const MOST_SEGMENTS = 2000;
+
+    /** Luminance quantisation of the standard's Annex K, in zigzag order; the measure that qualities scale. */
+    private const STANDARD_LUMINANCE_SUM = 3688;
+
+    public function kind(): Kind
+    {
+        return Kind::Jpeg;
+    }
+
+    public function headerKey(string $head): ?string
+    {
+        return null;
+    }
+
+    public function tailDamage(ByteSource $source, string $head): ?Damaged
+    {
+        $size = $source->size();
+        $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
+        if (str_contains($tail, "\xFF\xD9")) {
+            return null;
+        }
+        // something after the end mark: only a walk through the markers can tell it from a file cut short
+        try {
+            return $this->walk($source) === null ? Damaged::cutShort("the end mark is missing after {$size} bytes") : null;
+        } catch (Damaged $damaged) {
+            return $damaged;
+        }
+    }
+
+    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
+    {
+        $facts = $this->header($source, $head);
+        if ($depth === Depth::Full) {
+            try {
+                $damaged = $this->walk($source) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+            } catch (Damaged $found) {
+                $damaged = $found;
+            }
+        } else {
+            $damaged = $this->tailDamage($source, $head);
+        }
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+    }
+
+    private function header(ByteSource $source, string $head): MediaFacts
+    {
+        $at = 2;
+        $density = null;
+        $header = [];
+        $adobe = null;
+        for ($i = 0; $i < self::MOST_SEGMENTS; $i++) {
+            $lead = $this->slice($source, $head, $at, 4);
+            if (strlen($lead) < 4) {
+                throw Damaged::cutShort('the file ends inside its header, after '.$source->size().' bytes');
+            }
+            if ($lead[0] !== "\xFF") {
+                throw Damaged::header("a marker is expected at byte {$at} and something else stands there");
+            }
+            $marker = ord($lead[1]);
+            if ($marker === 0xFF) {
+                $at++;
+
+                continue;
+            }
+            if ($marker === 0x01 || ($marker >= 0xD0 && $marker <= 0xD7)) {
+                $at += 2;
+
+                continue;
+            }
+            if ($marker === 0xD9 || $marker === 0xDA) {
+                throw Damaged::header('the picture begins before any frame header');
+            }
+            $length = ord($lead[2]) << 8 | ord($lead[3]);
+            if ($length < 2) {
+                throw Damaged::header("the segment at byte {$at} names a length of {$length}");
+            }
+            if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true)) {
+                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $adobe, $header);
+            }
+            $data = $this->slice($source, $head, $at + 4, min($length - 2, 1024));
+            if ($marker === 0xE0 && str_starts_with($data, "JFIF\0") && strlen($data) >= 12) {
+                $density = [ord($data[7]), ord($data[8]) << 8 | ord($data[9]), ord($data[10]) << 8 | ord($data[11])];
+            } elseif ($marker === 0xEE && str_starts_with($data, 'Adobe') && strlen($data) >= 12) {
+                $adobe = ord($data[11]);
+            } elseif ($marker === 0xDB) {
+                $header += self::quality($data);
+            } elseif ($marker === 0xE2 && str_starts_with($data, 'ICC_PROFILE')) {
+                $header['colour profile'] = 'embedded';
+            }
+            $at += 2 + $length;
+        }
+        throw Damaged::header('there is no frame header among the first '.self::MOST_SEGMENTS.' segments');
+    }
+
+    /**
+     * @param  array{int, int, int}|null  $density
+     * @param  array<string, string>  $header
+     */
+    private function frame(string $data, int $marker, ?array $density, ?int $adobe, array $header): MediaFacts
+    {
+        if (strlen($data) < 6 || strlen($data) < 6 + 3 * ord($data[5])) {
+            throw Damaged::cutShort('the file ends inside its frame header');
+        }
+        $bits = ord($data[0]);
+        [$height, $width] = [ord($data[1]) << 8 | ord($data[2]), ord($data[3]) << 8 | ord($data[4])];
+        $components = ord($data[5]);
+        if ($width === 0 || ! in_array($components, [1, 2, 3, 4], true) || $bits < 2 || $bits > 16) {
+            throw Damaged::header('the frame header names an impossible size, depth or count of components');
+        }
+        $channels = match ($components) {
+            1 => ['Y'], 2 => ['Y', 'A'], 3 => ['R', 'G', 'B'], default => ['C', 'M', 'Y', 'K'],
+        };
+        $sampling = [];
+        for ($i = 0; $i < $components; $i++) {
+            $sampling[] = [ord($data[7 + 3 * $i]) >> 4, ord($data[7 + 3 * $i]) & 15];
+        }
+        $header['process'] = match ($marker) {
+            0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', default => 'other',
+        };
+        if ($adobe !== null && $components === 4) {
+            $header['ink'] = $adobe === 2 ? 'YCCK' : 'CMYK';
+        }
+        $aspect = $density !== null && $density[1] > 0 && $density[2] > 0 ? BigRational::nd($density[2], $density[1])->simplified() : BigRational::one();
+        if ($density !== null && $density[0] > 0) {
+            $header['density'] = ($density[0] === 1 ? $density[1] : (int) round($density[1] * 2.54)).' ppi';
+        }
+
+        return new MediaFacts(
+            Kind::Jpeg, $width, $height === 0 ? null : $height, $aspect, $bits, 'uint', $channels, $components === 2,
+            'jpeg', chroma: $components === 3 ? self::chroma($sampling) : null, complete: true, header: $header,
+        );
+    }
+
+    /** @param list<array{int, int}> $sampling horizontal and vertical factors of each component */
+    private static function chroma(array $sampling): ?string
+    {
+        [[$h, $v], [$ch, $cv]] = $sampling;
+        if ($ch === 0 || $cv === 0 || $sampling[1] !== $sampling[2]) {
+            return null;
+        }
+
+        return match ([$h / $ch, $v / $cv]) {
+            [1, 1] => '4:4:4', [2, 1] => '4:2:2', [2, 2] => '4:2:0', [4, 1] => '4:1:1', [1, 2] => '4:4:0', [4, 2] => '4:1:0',
+            default => null,
+        };
+    }
+
+    /** @return array<string, string> the quality (1–100) at which the standard tables come to these, as an estimate */
+    private static function quality(string $data): array
+    {
+        if (strlen($data) < 65 || ord($data[0]) !== 0) {
+            return [];
+        }
+        $sum = 0;
+        for ($i = 1; $i <= 64; $i++) {
+            $sum += ord($data[$i]);
+        }
+        $scale = 100 * $sum / self::STANDARD_LUMINANCE_SUM;
+        $quality = $sum <= 64 ? 100 : ($scale <= 100 ? (200 - $scale) / 2 : 5000 / $scale);
+
+        return ['quality, estimated' => (string) max(1, min(100, (int) round($quality)))];
+    }
+
+    /**
+     * Follows the markers and the entropy-coded data between them.
+     *
+     * @return int|null where the end mark ends; null if the file ends before it
+     *
+     * @throws Damaged where a segment is no segment
+     */
+    private function walk(ByteSource $source): ?int
+    {
+        $size = $source->size();
+        $at = 2;
+        while ($at + 2 <= $size) {
+            $lead = $source->read($at, 4);
+            if ($lead === '' || $lead[0] !== "\xFF") {
+                throw Damaged::checksum("a marker is expected at byte {$at} and something else stands there");
+            }
+            $marker = ord($lead[1] ?? "\0");
+            if ($marker === 0xD9) {
+                return $at + 2;
+            }
+            if ($marker === 0xFF || $marker === 0x01 || ($marker >= 0xD0 && $marker <= 0xD8)) {
+                $at += $marker === 0xFF ? 1 : 2;
+
+                continue;
+            }
+            if (strlen($lead) < 4) {
+                return null;
+            }
+            $at += 2 + max(2, ord($lead[2]) << 8 | ord($lead[3]));
+            if ($marker === 0xDA) {
+                $next = $this->nextMarker($source, $at);
+                if ($next === null) {
+                    return null;
+                }
+                $at = $next;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first marker after $at that is neither a stuffed byte nor a restart. */
+    private function nextMarker(ByteSource $source, int $at): ?int
+    {
+        $step = 1 << 16;
+        for ($size = $source->size(); $at < $size; $at += $step) {
+            // one byte more, so that a marker across the seam is seen
+            $block = $source->read($at, $step + 1);
+            if (preg_match('~\xFF[^\x00\xD0-\xD7\xFF]~', $block, $m, PREG_OFFSET_CAPTURE) === 1) {
+                return $at + $m[0][1];
+            }
+        }
+
+        return null;
+    }
+
+    private function slice(ByteSource $source, string $head, int $offset, int $length): string
+    {
+        return $offset + $length <= strlen($head) ? substr($head, $offset, $length) : $source->read($offset, $length);
+    }
+}

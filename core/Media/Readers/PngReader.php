@@ -1,0 +1,277 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** PNG (ISO/IEC 15948): header, the chunks before the picture, the end mark; in full, every chunk's CRC. */
+final readonly class PngReader implements Reader
+{
+    private const END = "\0\0\0\0IEND\xAE\x42\x60\x82";
+
+    private const TAIL = 64;
+
+    /** More chunks than this before the picture are a lie. */
+    private const MOST_CHUNKS = 4000;
+
+    private const LARGEST_TEXT = 8192;
+
+    public function kind(): Kind
+    {
+        return Kind::Png;
+    }
+
+    public function headerKey(string $head): ?string
+    {
+        $at = strpos($head, 'IDAT');
+
+        return $at === false ? null : substr($head, 0, $at - 4);
+    }
+
+    public function tailDamage(ByteSource $source, string $head): ?Damaged
+    {
+        $size = $source->size();
+        $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
+        if (str_ends_with($tail, self::END)) {
+            return null;
+        }
+        // bytes after the end mark harm nobody; the chunks say where it stands
+        if (str_contains($tail, self::END) || $this->walk($source, false) !== null) {
+            return null;
+        }
+
+        return Damaged::cutShort('the end mark is missing after '.$size.' bytes');
+    }
+
+    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
+    {
+        $this->checkHeader($head);
+        $values = unpack('Nwidth/Nheight/Cdepth/Ccolour/Cpacking/Cfilter/Cinterlace', $head, 16);
+        /** @var array{width: int, height: int, depth: int, colour: int, packing: int, filter: int, interlace: int} $values */
+        $facts = $this->facts($values, $this->chunksBeforePicture($source, $head));
+        if ($depth === Depth::Full) {
+            try {
+                return $this->walk($source, true) === null
+                    ? $facts->withDamage(\PlainLedger\Core\Media\Damage::CutShort, 'the end mark is missing after '.$source->size().' bytes')
+                    : $facts;
+            } catch (Damaged $damaged) {
+                return $facts->withDamage($damaged->damage, $damaged->getMessage());
+            }
+        }
+        $damaged = $this->tailDamage($source, $head);
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+    }
+
+    private function checkHeader(string $head): void
+    {
+        if (strlen($head) < 33) {
+            throw Damaged::cutShort('the file ends inside its header, after '.strlen($head).' bytes');
+        }
+        if (substr($head, 8, 8) !== "\0\0\0\x0DIHDR") {
+            throw Damaged::header('the first chunk is not the image header');
+        }
+        if (hash('crc32b', substr($head, 12, 17), true) !== substr($head, 29, 4)) {
+            throw Damaged::checksum('the image header fails its CRC');
+        }
+        $allowed = [0 => [1, 2, 4, 8, 16], 2 => [8, 16], 3 => [1, 2, 4, 8], 4 => [8, 16], 6 => [8, 16]];
+        if (! in_array(ord($head[24]), $allowed[ord($head[25])] ?? [], true)) {
+            throw Damaged::header('the image header names a colour type and depth that PNG does not have');
+        }
+        foreach ([16, 20] as $at) {
+            if (substr($head, $at, 4) === "\0\0\0\0" || ord($head[$at]) > 0x7F) {
+                throw Damaged::header('the image header names an impossible size');
+            }
+        }
+    }
+
+    /**
+     * @return array<string, mixed> what the chunks before the picture tell: density, transparent, header, frames
+     */
+    private function chunksBeforePicture(ByteSource $source, string $head): array
+    {
+        $found = ['header' => []];
+        $at = 33;
+        for ($i = 0; $i < self::MOST_CHUNKS; $i++) {
+            $lead = $this->slice($source, $head, $at, 8);
+            if (strlen($lead) < 8) {
+                break;
+            }
+            $length = self::uint32($lead, 0);
+            $type = substr($lead, 4, 4);
+            if ($type === 'IDAT' || $type === 'IEND') {
+                break;
+            }
+            if ($length > 0x7FFFFFFF || preg_match('~^[A-Za-z]{4}$~', $type) !== 1) {
+                break;
+            }
+            $data = $length <= self::LARGEST_TEXT ? $this->slice($source, $head, $at + 8, $length) : '';
+            $found = $this->chunk($type, $data, $length, $found);
+            $at += 12 + $length;
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, mixed>  $found
+     * @return array<string, mixed>
+     */
+    private function chunk(string $type, string $data, int $length, array $found): array
+    {
+        /** @var array<string, string> $header */
+        $header = $found['header'];
+        switch (true) {
+            case $type === 'pHYs' && strlen($data) === 9:
+                [$x, $y] = [self::uint32($data, 0), self::uint32($data, 4)];
+                $found['density'] = [$x, $y];
+                if (ord($data[8]) === 1 && $x > 0) {
+                    // 39.37 pixels a metre are one an inch
+                    $header['density'] = (string) (int) round($x * 0.0254).' ppi';
+                }
+                break;
+            case $type === 'tRNS':
+                $found['transparent'] = true;
+                break;
+            case $type === 'sRGB':
+                $header['colour'] = 'sRGB';
+                break;
+            case $type === 'gAMA' && strlen($data) === 4:
+                $header['gamma'] = rtrim(rtrim(number_format(self::uint32($data, 0) / 100000, 5, '.', ''), '0'), '.');
+                break;
+            case $type === 'iCCP':
+                $header['colour profile'] = Text::shown(substr($data, 0, (int) strpos($data."\0", "\0")));
+                break;
+            case $type === 'acTL' && strlen($data) === 8:
+                $header['animation frames'] = (string) self::uint32($data, 0);
+                break;
+            case $type === 'tEXt' && $length <= self::LARGEST_TEXT && str_contains($data, "\0"):
+                [$key, $value] = explode("\0", $data, 2);
+                $header = self::text($header, $key, mb_convert_encoding($value, 'UTF-8', 'ISO-8859-1') ?: '');
+                break;
+            case $type === 'iTXt' && preg_match('~^([^\0]{1,79})\0(.)(.)[^\0]*\0[^\0]*\0(.*)$~s', $data, $m) === 1:
+                $value = $m[2] === "\1" ? (string) @gzuncompress($m[4], 1 << 16) : $m[4];
+                $header = self::text($header, $m[1], $value);
+                break;
+        }
+        $found['header'] = $header;
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, string>  $header
+     * @return array<string, string>
+     */
+    private static function text(array $header, string $key, string $value): array
+    {
+        if (count($header) < 60 && ! isset($header[Text::shown($key)])) {
+            $header[Text::shown($key)] = Text::shown(mb_strcut($value, 0, 400));
+        }
+
+        return $header;
+    }
+
+    /**
+     * @param  array{width: int, height: int, depth: int, colour: int, packing: int, filter: int, interlace: int}  $values
+     * @param  array<string, mixed>  $chunks
+     */
+    private function facts(array $values, array $chunks): MediaFacts
+    {
+        $transparent = isset($chunks['transparent']);
+        $channels = match ($values['colour']) {
+            0 => $transparent ? ['Y', 'A'] : ['Y'],
+            4 => ['Y', 'A'],
+            6 => ['R', 'G', 'B', 'A'],
+            default => $transparent ? ['R', 'G', 'B', 'A'] : ['R', 'G', 'B'],
+        };
+        /** @var array<string, string> $header */
+        $header = $chunks['header'];
+        if ($values['colour'] === 3) {
+            $header['palette'] = 'yes';
+        }
+        if ($values['interlace'] === 1) {
+            $header['interlaced storage'] = 'yes';
+        }
+        /** @var array{int, int}|null $density */
+        $density = $chunks['density'] ?? null;
+        // pixels a unit: the denser the rows, the wider each pixel
+        $aspect = $density !== null && $density[0] > 0 && $density[1] > 0 ? BigRational::nd($density[1], $density[0])->simplified() : BigRational::one();
+        $camera = null;
+        foreach ($header as $key => $value) {
+            if (strtolower($key) === 'camera' && trim($value) !== '') {
+                $camera = trim($value);
+            }
+        }
+
+        return new MediaFacts(
+            Kind::Png, $values['width'], $values['height'], $aspect, $values['depth'], 'uint', $channels,
+            in_array('A', $channels, true), 'deflate', camera: $camera, complete: true, header: $header,
+        );
+    }
+
+    /**
+     * Follows the chunks to the end mark.
+     *
+     * @param  bool  $sums  also compare every chunk's CRC
+     * @return int|null where the end mark ends; null if the file ends before it
+     *
+     * @throws Damaged where a CRC fails
+     */
+    private function walk(ByteSource $source, bool $sums): ?int
+    {
+        $size = $source->size();
+        $at = 8;
+        $pictures = 0;
+        while ($at + 12 <= $size) {
+            $lead = $source->read($at, 8);
+            if (strlen($lead) < 8) {
+                return null;
+            }
+            $length = self::uint32($lead, 0);
+            $type = substr($lead, 4, 4);
+            if ($at + 12 + $length > $size || preg_match('~^[A-Za-z]{4}$~', $type) !== 1) {
+                return null;
+            }
+            $pictures += $type === 'IDAT' ? 1 : 0;
+            if ($sums && ! $this->sumHolds($source, $at, $length, $type)) {
+                throw Damaged::checksum("the {$type} chunk at byte {$at} fails its CRC");
+            }
+            $at += 12 + $length;
+            if ($type === 'IEND') {
+                return $pictures > 0 ? $at : null;
+            }
+        }
+
+        return null;
+    }
+
+    private function sumHolds(ByteSource $source, int $at, int $length, string $type): bool
+    {
+        $sum = hash_init('crc32b');
+        hash_update($sum, $type);
+        for ($read = 0; $read < $length; $read += 1 << 18) {
+            hash_update($sum, $source->read($at + 8 + $read, min(1 << 18, $length - $read)));
+        }
+
+        return hash_final($sum, true) === $source->read($at + 8 + $length, 4);
+    }
+
+    private function slice(ByteSource $source, string $head, int $offset, int $length): string
+    {
+        return $offset + $length <= strlen($head) ? substr($head, $offset, $length) : $source->read($offset, $length);
+    }
+
+    private static function uint32(string $bytes, int $at): int
+    {
+        return ord($bytes[$at]) << 24 | ord($bytes[$at + 1]) << 16 | ord($bytes[$at + 2]) << 8 | ord($bytes[$at + 3]);
+    }
+}

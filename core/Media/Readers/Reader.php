@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+
+/**
+ * Reads one format. A reader asks for as little as it can, trusts no length, offset or count in the file, keeps no
+ * state between files, and can be run again from the start at any time.
+ */
+interface Reader
+{
+    public function kind(): Kind;
+
+    /**
+     * @param  string  $head  the file's first bytes, already read
+     *
+     * @throws Damaged where the header itself cannot be believed; a body that is not whole is told in the facts
+     */
+    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts;
+
+    /**
+     * For the quick look: the first bytes as far as they decide every fact but whether the body is whole, or null
+     * where that cannot be told so cheaply. Files with equal keys have equal facts.
+     */
+    public function headerKey(string $head): ?string;
+
+    /** For a file whose header is known already: what the quick look at its tail shows. Null where it is whole. */
+    public function tailDamage(ByteSource $source, string $head): ?Damaged;
+}

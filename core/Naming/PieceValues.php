@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Naming;
+
+use PlainLedger\Core\Measure\Resolution;
+
+/** What the pieces of a pattern stand for in one deliverable. */
+final readonly class PieceValues
+{
+    /**
+     * @param  array<string, string>  $values  by piece name, lower case
+     * @param  list<string>  $extensions  the extensions that are right, the usual one first
+     */
+    private function __construct(private array $values, public array $extensions) {}
+
+    /** @param array<string, string> $values */
+    public static function of(array $values): self
+    {
+        return new self(array_change_key_case($values), []);
+    }
+
+    public function with(string $name, string $value): self
+    {
+        return new self([strtolower($name) => $value] + $this->values, $this->extensions);
+    }
+
+    /** @param list<string> $extensions */
+    public function withExtensions(array $extensions): self
+    {
+        return new self($this->values, array_values(array_unique($extensions)));
+    }
+
+    public function value(string $name): ?string
+    {
+        return $this->values[$name] ?? null;
+    }
+
+    /** The text a piece makes in a name, or null where nothing is known. */
+    public function textOf(Piece $piece): ?string
+    {
+        if ($piece->name === 'ext') {
+            return $this->extensions[0] ?? null;
+        }
+        $value = $this->values[$piece->name ?? ''] ?? null;
+        if ($value === null || $value === '') {
+            return null;
+        }
+        if ($piece->isNumber() && preg_match('~^-?\d{1,18}$~', $value) === 1) {
+            return Piece::number((int) $value, $piece->digits);
+        }
+        if ($piece->name === 'resolution' && $piece->text === 'lines' && preg_match('~^(\d+)x(\d+)$~', $value, $m) === 1) {
+            return Resolution::of((int) $m[1], (int) $m[2])->height.'p';
+        }
+        if ($piece->name === 'date' && $piece->text !== '' && preg_match('~^(\d{4})-?(\d{2})-?(\d{2})$~', $value, $m) === 1) {
+            return strtr(strtolower($piece->text), ['yyyy' => $m[1], 'yy' => substr($m[1], 2), 'mm' => $m[2], 'dd' => $m[3]]);
+        }
+
+        return $piece->name === 'date' ? str_replace('-', '', $value) : $value;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Checking\Check;
+use PlainLedger\Core\Checking\Checker;
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\Diagnostician;
+use PlainLedger\Core\Matching\DeliveryMatch;
+use PlainLedger\Core\Matching\Matcher;
+use PlainLedger\Core\Remedy\Remedy;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\Specification;
+
+/** Everything one check comes to: its lines, their causes, the work that puts it right. Reports are written from it. */
+final readonly class Account
+{
+    /** @param list<Cause> $causes */
+    private function __construct(
+        public Specification $specification,
+        public ?SceneSettings $scene,
+        public ?Delivery $delivery,
+        public ?DeliveryMatch $match,
+        public Check $check,
+        public array $causes,
+        public Remedy $remedy,
+    ) {}
+
+    /** @throws \InvalidArgumentException if neither scene nor delivery is given */
+    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery): self
+    {
+        if ($scene === null && $delivery === null) {
+            throw new \InvalidArgumentException('A check needs scene settings, files or both.');
+        }
+        $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline);
+        $check = Checker::standard()->check($specification, $scene, $delivery, $match);
+        $causes = Diagnostician::standard()->diagnose($check);
+
+        return new self($specification, $scene, $delivery, $match, $check, $causes, Remedy::of($check, $causes));
+    }
+
+    /**
+     * The `plain-ledger/check` document, version 1.
+     *
+     * @return array<string, mixed>
+     */
+    public function toArray(): array
+    {
+        return (new CheckDocument($this))->toArray();
+    }
+}

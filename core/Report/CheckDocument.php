@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Matching\Extra;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Naming\Difference;
+use PlainLedger\Core\Naming\PieceReading;
+use PlainLedger\Core\Remedy\Fix;
+
+/** An account as the open `plain-ledger/check` document. */
+final readonly class CheckDocument
+{
+    public const FORMAT = 'plain-ledger/check';
+
+    public function __construct(private Account $account) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $check = $this->account->check;
+
+        return [
+            'format' => self::FORMAT,
+            'version' => 1,
+            'title' => $this->account->specification->title,
+            'verdict' => $check->verdict->value,
+            'depth' => ($this->account->delivery->depth ?? Depth::Quick)->value,
+            'entries' => array_map($this->entry(...), $check->entries),
+            'not_checked' => $check->notChecked,
+            'sequences' => $this->sequences(),
+            'causes' => array_map(static fn (Cause $c): array => [
+                'id' => $c->finding->id, 'part' => $c->part, 'side' => $c->finding->side, 'says' => $c->finding->says,
+                'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => $c->or,
+            ], $this->account->causes),
+            'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
+            'names' => $this->names(),
+            'movies' => $this->movies(),
+            'strays' => $this->strays(),
+            'not_understood' => [
+                ...array_map(static fn (string $key): string => "specification: {$key}", $this->account->specification->notUnderstood),
+                ...($this->account->scene->notUnderstood ?? []),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(Entry $entry): array
+    {
+        return [
+            'id' => $entry->id(),
+            'part' => $entry->part,
+            'level' => $entry->level()->value,
+            'mark' => $entry->mark->value,
+            'required' => $entry->required,
+        ] + array_filter([
+            'scene' => $entry->scene === null ? null : $this->cell($entry->scene),
+            'files' => $entry->files === null ? null : $this->cell($entry->files),
+            'why' => $entry->requirement->why,
+        ], static fn (mixed $v): bool => $v !== null) + ['set_by' => $entry->requirement->setBy->value];
+    }
+
+    /** @return array<string, mixed> */
+    private function cell(Cell $cell): array
+    {
+        return ['mark' => $cell->mark->value, 'found' => $cell->found]
+            + ($cell->runs === [] ? [] : ['runs' => $cell->runs])
+            + ($cell->stale ? ['stale' => true] : []);
+    }
+
+    /** @return list<array<string, mixed>> owed ones first, then others found */
+    private function sequences(): array
+    {
+        if ($this->account->match === null) {
+            return [];
+        }
+        $lines = [];
+        foreach ($this->account->check->subjects as $subject) {
+            foreach ($subject->match->passes ?? [] as $p => $pass) {
+                if ($subject->isNumbered()) {
+                    $lines[] = $this->owed($subject, $pass, $this->account->remedy->rerender[$subject->part->name][$p] ?? FrameRange::none());
+                }
+            }
+        }
+        foreach ($this->account->match->extras as $extra) {
+            if ($extra->count() > 1) {
+                $lines[] = [
+                    'part' => null, 'pass' => null, 'folder' => Text::shown($extra->sequence->folder()), 'pattern' => Text::shown($extra->sequence->pattern()),
+                    'expected' => '', 'present' => (string) $extra->frames, 'damaged' => '', 'missing' => '', 'extra' => (string) $extra->frames, 'rerender' => '',
+                ];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array<string, mixed> */
+    private function owed(Subject $subject, PassMatch $pass, FrameRange $rerender): array
+    {
+        $most = null;
+        foreach ($pass->takes as $take) {
+            $most = $most === null || count($take->frames) > count($most->frames) ? $take : $most;
+        }
+
+        return [
+            'part' => $subject->part->name,
+            'pass' => $pass->pass,
+            'folder' => $most === null ? '' : Text::shown($most->sequence->folder()),
+            'pattern' => $most === null ? $pass->pattern : Text::shown($most->sequence->pattern()),
+            'expected' => (string) ($pass->expected ?? $pass->present),
+            'present' => (string) $pass->present,
+            'damaged' => (string) $pass->damaged,
+            'missing' => (string) $pass->missing(),
+            'extra' => (string) $pass->extra(),
+            'rerender' => (string) $rerender,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> how the names of each take that does not fit read, piece by piece */
+    private function names(): array
+    {
+        $names = [];
+        foreach ($this->account->match->parts ?? [] as $part => $match) {
+            foreach ($match->passes as $pass) {
+                foreach (array_slice($pass->takes, 0, 50) as $take) {
+                    if ($take->reading !== null && ! $take->misnamed()->isEmpty()) {
+                        $names[] = ['part' => $part] + $this->name($take);
+                    }
+                }
+            }
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, mixed> */
+    private function name(Take $take): array
+    {
+        return [
+            'name' => Text::shown($take->sequence->sampleName()),
+            'frames' => (string) $take->misnamed(),
+            'pieces' => array_map(static fn (PieceReading $p): array => [
+                'piece' => $p->piece, 'asked' => $p->asked, 'found' => Text::shown($p->found), 'differs' => array_map(static fn (Difference $d): string => $d->value, $p->differences),
+            ], $take->reading->pieces ?? []),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function movies(): array
+    {
+        $movies = [];
+        foreach ($this->account->match->parts ?? [] as $part => $match) {
+            if ($match->instead !== null && $match->instead['kind']->isMovie()) {
+                $movies[] = ['part' => $part, 'path' => Text::shown($match->instead['path']), 'kind' => $match->instead['kind']->value];
+            }
+            foreach ($match->passes as $pass) {
+                $kind = $pass->isEmpty() ? null : $pass->frames->factsAt(0)->kind;
+                if ($kind !== null && $kind->isMovie()) {
+                    $sequence = $pass->takes[0]->sequence;
+                    $movies[] = ['part' => $part, 'path' => Text::shown(($sequence->folder() === '' ? '' : $sequence->folder().'/').$sequence->sampleName()), 'kind' => $kind->value];
+                }
+            }
+        }
+
+        return $movies;
+    }
+
+    /** @return list<string> files that belong to nothing, by path */
+    private function strays(): array
+    {
+        $single = array_filter($this->account->match->extras ?? [], static fn (Extra $e): bool => $e->count() === 1);
+        $paths = array_map(static fn (Extra $e): string => Text::shown($e->path()), $single);
+        $paths = [...$paths, ...array_map(Text::shown(...), $this->account->match->odd ?? [])];
+        sort($paths);
+
+        return array_values($paths);
+    }
+}

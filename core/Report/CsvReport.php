@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Checking\Cell;
+
+/** One line an entry, comma-separated (RFC 4180). */
+final readonly class CsvReport implements ReportWriter
+{
+    public function write(Account $account): string
+    {
+        $lines = [['part', 'id', 'requirement', 'level', 'mark', 'required', 'scene', 'scene mark', 'files', 'files mark', 'causes']];
+        foreach ($account->check->entries as $entry) {
+            $causes = [];
+            foreach ($account->causes as $cause) {
+                if ($cause->part === $entry->part && in_array($entry->id(), $cause->explains, true)) {
+                    $causes[] = $cause->finding->id;
+                }
+            }
+            $cells = static fn (?Cell $cell): array => [$cell->found ?? '', $cell === null ? '' : ($cell->stale ? 'stale' : $cell->mark->value)];
+            $lines[] = [$entry->part, $entry->id(), $entry->requirement->descriptor->label, $entry->level()->value, $entry->mark->value, $entry->required, ...$cells($entry->scene), ...$cells($entry->files), implode(' ', $causes)];
+        }
+
+        return implode('', array_map(static fn (array $line): string => implode(',', array_map(self::field(...), $line))."\r\n", $lines));
+    }
+
+    /** A value that a spreadsheet would run as a formula is kept a text by a leading apostrophe. */
+    private static function field(string $value): string
+    {
+        if ($value !== '' && (str_contains("=@\t\r", $value[0]) || (in_array($value[0], ['+', '-'], true) && preg_match('~^[+-][\d.,x-]*$~', $value) !== 1))) {
+            $value = "'{$value}";
+        }
+
+        return preg_match('~[",\r\n]~', $value) === 1 ? '"'.str_replace('"', '""', $value).'"' : $value;
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+/** Writes an account in one format. */
+interface ReportWriter
+{
+    public function write(Account $account): string;
+}

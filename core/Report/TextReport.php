@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Verdict;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Level;
+
+/** The ledger for people at a terminal: marks, values, causes, fixes; plain text, no control characters. */
+final readonly class TextReport implements ReportWriter
+{
+    private const WIDEST = 34;
+
+    public function write(Account $account): string
+    {
+        $check = $account->check;
+        $lines = [];
+        if ($account->specification->title !== '') {
+            $lines[] = $account->specification->title;
+            $lines[] = '';
+        }
+        $part = null;
+        $group = null;
+        $rows = [];
+        foreach ($check->entries as $entry) {
+            if ($part !== $entry->part && count($check->subjects) > 1) {
+                $rows[] = "\n".strtoupper($entry->part);
+                $group = null;
+            }
+            if ($group !== $entry->requirement->descriptor->group) {
+                $rows[] = "\n".$entry->requirement->descriptor->group->value;
+            }
+            [$part, $group] = [$entry->part, $entry->requirement->descriptor->group];
+            $rows[] = $this->row($entry);
+        }
+        $scene = $account->scene !== null;
+        $files = $account->delivery !== null;
+        $widths = [0, 0, 0, 0, 0];
+        foreach ($rows as $row) {
+            foreach (is_array($row) ? $row : [] as $c => $cell) {
+                $widths[$c] = max($widths[$c], min(self::WIDEST, mb_strwidth($cell)));
+            }
+        }
+        $head = ['', 'requirement', 'required', 'in the scene', 'in the files'];
+        foreach ([2, 3, 4] as $c) {
+            $widths[$c] = max($widths[$c], mb_strwidth($head[$c]));
+        }
+        $lines[] = $this->line($head, $widths, $scene, $files);
+        foreach ($rows as $row) {
+            $lines[] = is_array($row) ? $this->line($row, $widths, $scene, $files) : $row;
+        }
+        [$good, $all] = $check->balance();
+        $lines[] = '';
+        $lines[] = "{$good} of {$all} balance: ".match ($check->verdict) {
+            Verdict::Balanced => 'balanced.',
+            Verdict::Unbalanced => 'UNBALANCED.',
+            Verdict::Open => 'open, something that must be known could not be read.',
+        };
+        array_push($lines, ...$this->causes($account), ...$this->fixes($account), ...$this->rest($account));
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** @return list<string> */
+    private function row(Entry $entry): array
+    {
+        $cell = static fn (?Cell $cell): string => $cell === null ? '' : ($cell->stale ? '(stale) ' : $cell->mark->sign().' ').($cell->found ?? 'not told')
+            .($cell->runs === [] ? '' : ' and '.Text::count(count($cell->runs), 'other').(count($cell->runs) === 1 ? " ({$cell->runs[0]['found']} in {$cell->runs[0]['frames']})" : ''));
+
+        return [$entry->mark->sign(), $entry->requirement->descriptor->label.($entry->level() === Level::Should ? ' (should)' : ''), $entry->required, $cell($entry->scene), $cell($entry->files)];
+    }
+
+    /**
+     * @param  list<string>  $row
+     * @param  list<int>  $widths
+     */
+    private function line(array $row, array $widths, bool $scene, bool $files): string
+    {
+        $text = str_pad($row[0], 1 + strlen($row[0]) - mb_strwidth($row[0])).' ';
+        foreach ($row as $c => $cell) {
+            if ($c === 0 || ($c === 3 && ! $scene) || ($c === 4 && ! $files)) {
+                continue;
+            }
+            $cell = $cell === '' ? '' : $cell;
+            $text .= $cell.str_repeat(' ', max(0, $widths[$c] - mb_strwidth($cell))).'  ';
+        }
+
+        return rtrim($text);
+    }
+
+    /** @return list<string> */
+    private function causes(Account $account): array
+    {
+        $lines = $account->causes === [] ? [] : ['', 'Why'];
+        foreach ($account->causes as $n => $cause) {
+            $lines[] = '  '.($n + 1).". {$cause->finding->says}";
+            $lines[] = "     {$cause->finding->id}, seen in the {$cause->finding->side}; explains ".implode(', ', $cause->explains).($cause->or === [] ? '' : '; or '.implode(', ', $cause->or));
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function fixes(Account $account): array
+    {
+        $fixes = $account->remedy->fixes;
+        $lines = $fixes === [] ? [] : ['', 'Put right'];
+        foreach (array_slice($fixes, 0, 30) as $fix) {
+            $lines[] = "  - {$fix->says}";
+        }
+        if (count($fixes) > 30) {
+            $lines[] = '  - and '.(count($fixes) - 30).' more; --format json has them all.';
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function rest(Account $account): array
+    {
+        $lines = [];
+        $document = $account->toArray();
+        if ($account->check->notChecked !== []) {
+            array_push($lines, '', 'Not checked, since what was given does not show it: '.implode(', ', array_column($account->check->notChecked, 'id')).'.');
+        }
+        /** @var list<string> $strays */
+        $strays = $document['strays'];
+        if ($strays !== []) {
+            array_push($lines, '', 'Belongs to nothing: '.implode(', ', array_slice($strays, 0, 12)).(count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '').'.');
+        }
+        /** @var list<string> $strange */
+        $strange = $document['not_understood'];
+        if ($strange !== []) {
+            array_push($lines, '', 'Not understood: '.implode('; ', array_slice($strange, 0, 20)).'.');
+        }
+
+        return $lines;
+    }
+}

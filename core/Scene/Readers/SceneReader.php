@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene\Readers;
+
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Scene\SceneSettings;
+
+/** Reads scene settings from one format. */
+interface SceneReader
+{
+    /**
+     * @param  string  $label  how the file is called in sentences
+     *
+     * @throws PlainSentence
+     */
+    public function read(string $text, string $label): SceneSettings;
+}

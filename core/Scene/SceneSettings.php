@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Resolution;
+
+/** What a scene is set to produce. Settings it does not mention are absent, never guessed. */
+final readonly class SceneSettings
+{
+    /**
+     * @param  array<string, string>  $settings  canonical texts by id
+     * @param  list<string>|null  $chosenCameras
+     * @param  list<string>|null  $cameras  every camera of the scene
+     * @param  list<string>|null  $views  working views, which are no cameras
+     * @param  list<array{name: string, saved: bool|null}>|null  $passes
+     * @param  list<array{path: string, present: bool|null}>|null  $links
+     * @param  list<string>  $notUnderstood  keys, and values, that were not understood
+     */
+    public function __construct(
+        public ?string $file,
+        public ?bool $saved,
+        public ?string $projectFolder,
+        private array $settings,
+        public ?FrameRange $timeline,
+        public ?array $chosenCameras,
+        public ?array $cameras,
+        public ?array $views,
+        public ?array $passes,
+        public ?array $links,
+        public array $notUnderstood,
+    ) {}
+
+    public function get(string $id): ?string
+    {
+        return $this->settings[$id] ?? null;
+    }
+
+    /** The scale in percent; 100 where the scene says nothing of one. */
+    public function scale(): BigRational
+    {
+        return Fraction::parse($this->get('picture.scale') ?? '100');
+    }
+
+    /** The size set, before scale. */
+    public function size(): ?Resolution
+    {
+        $size = $this->get('picture.resolution');
+
+        return $size === null ? null : Resolution::parse($size);
+    }
+
+    /**
+     * The sizes that come out: size × scale, rounded to the nearest or down, since programs do either.
+     *
+     * @return list<Resolution>
+     */
+    public function renderedSizes(): array
+    {
+        $size = $this->size();
+
+        return $size === null ? [] : [$size->scaled($this->scale()), $size->scaled($this->scale(), RoundingMode::DOWN)];
+    }
+
+    public function pixelAspect(): ?BigRational
+    {
+        $aspect = $this->get('picture.pixel_aspect');
+
+        return $aspect === null ? null : Fraction::parse($aspect);
+    }
+
+    /** The range typed in, without step. */
+    public function listedRange(): ?FrameRange
+    {
+        $range = $this->get('time.range');
+
+        return match ($range) {
+            null => null,
+            'timeline' => $this->timeline,
+            default => FrameRange::parse($range),
+        };
+    }
+
+    public function step(): int
+    {
+        return max(1, (int) ($this->get('time.step') ?? 1));
+    }
+
+    /**
+     * The frames the scene would render, handles included: one frame, its listed range by its step, or its whole
+     * timeline. Null where it does not say enough.
+     */
+    public function frames(): ?FrameRange
+    {
+        $listed = $this->listedRange();
+
+        return match ($this->get('time.extent')) {
+            'one' => $listed === null || $listed->isEmpty() ? null : FrameRange::of($listed->first(), $listed->first()),
+            'whole' => $this->timeline?->every($this->step()),
+            default => $listed?->every($this->step()),
+        };
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+use Brick\Math\BigDecimal;
+use PlainLedger\Core\Measure\AspectRatio;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
+
+/** How a value is written, and so how it is read: each type makes one canonical text of everything people type. */
+enum AskType: string
+{
+    case Resolution = 'resolution';
+    case Percent = 'percent';
+    case Fraction = 'fraction';
+    case Aspect = 'aspect';
+    case Rate = 'rate';
+    case Range = 'range';
+    case Handles = 'handles';
+    case Whole = 'whole number';
+    case Number = 'number';
+    case Size = 'size';
+    case Kind = 'kind';
+    case Channels = 'channels';
+    case Word = 'word';
+    case Text = 'text';
+    case Pattern = 'pattern';
+    case YesNo = 'yes or no';
+    case OnOff = 'on or off';
+    case Region = 'region';
+    case Passes = 'passes';
+    case Any = 'any';
+
+    /**
+     * The canonical text of one value.
+     *
+     * @param  list<string>  $words  what a Word may be; empty for any
+     *
+     * @throws NotUnderstood|\PlainLedger\Core\Naming\PatternRefused
+     */
+    public function canonical(string $text, array $words = []): string
+    {
+        $text = trim($text);
+
+        return match ($this) {
+            self::Resolution => (string) Resolution::parse($text),
+            self::Percent => self::percent($text),
+            self::Fraction => $text === 'square' ? '1/1' : Fraction::writeFull(self::positive(Fraction::parse($text, 'a pixel aspect'), $text)),
+            self::Aspect => (string) AspectRatio::parse($text),
+            self::Rate => (string) FrameRate::parse($text),
+            self::Range => strtolower($text) === 'timeline' ? 'timeline' : self::range($text),
+            self::Handles => self::handles($text),
+            self::Whole => self::whole($text),
+            self::Number => Fraction::decimal(Fraction::parse($text, 'a number'), 6),
+            self::Size => (string) ByteSize::parse($text)->bytes,
+            self::Kind => Kind::fromWord($text)->value ?? throw NotUnderstood::as('a format known here', $text, 'png, jpeg, exr or mp4'),
+            self::Channels => Channels::write(Channels::parse($text)),
+            self::Word => self::word($text, $words),
+            self::Pattern => (string) NamePattern::parse($text),
+            self::YesNo => self::truth($text, 'yes', 'no'),
+            self::OnOff => self::truth($text, 'on', 'off'),
+            self::Region => self::region($text),
+            self::Text, self::Passes, self::Any => $text,
+        };
+    }
+
+    private static function positive(\Brick\Math\BigRational $value, string $text): \Brick\Math\BigRational
+    {
+        return $value->isGreaterThan(0) ? $value : throw NotUnderstood::as('a number above zero', $text, '1/1 or 10/11');
+    }
+
+    private static function percent(string $text): string
+    {
+        $value = Fraction::parse(rtrim($text, "% \t"), 'a percentage');
+        if ($value->isLessThanOrEqualTo(0) || $value->isGreaterThan(100_000)) {
+            throw NotUnderstood::as('a percentage', $text, '100');
+        }
+
+        return Fraction::decimal($value, 6);
+    }
+
+    private static function range(string $text): string
+    {
+        $range = FrameRange::parse($text);
+        if ($range->isEmpty()) {
+            throw NotUnderstood::as('a frame range', $text, '1001-1096');
+        }
+
+        return (string) $range;
+    }
+
+    private static function handles(string $text): string
+    {
+        if (preg_match('~^(\d{1,5})(?:\s*(?:[,+/ ]|and)\s*(\d{1,5}))?$~', $text, $m) !== 1) {
+            throw NotUnderstood::as('handles', $text, '8 or 8+8');
+        }
+
+        return (int) $m[1].'+'.(int) ($m[2] ?? $m[1]);
+    }
+
+    private static function whole(string $text): string
+    {
+        $plain = (string) preg_replace('~\s*(frames?|bits?|-bit|bit)$~i', '', $text);
+        if (preg_match('~^\d{1,12}(\.0+)?$~', $plain) !== 1) {
+            throw NotUnderstood::as('a whole number', $text, '16');
+        }
+
+        return (string) BigDecimal::of($plain)->toInt();
+    }
+
+    /** @param list<string> $words */
+    private static function word(string $text, array $words): string
+    {
+        $text = strtolower($text);
+        if ($words !== [] && ! in_array($text, $words, true)) {
+            throw NotUnderstood::as('one of '.implode(', ', $words), $text, $words[0]);
+        }
+
+        return $text;
+    }
+
+    private static function truth(string $text, string $yes, string $no): string
+    {
+        return match (strtolower($text)) {
+            'yes', 'on', 'true', '1' => $yes,
+            'no', 'off', 'false', '0', '' => $no,
+            default => throw NotUnderstood::as('yes or no', $text, $yes),
+        };
+    }
+
+    private static function region(string $text): string
+    {
+        $text = strtolower($text);
+        if (in_array($text, ['full', 'off', 'no', 'false', 'none', '0', ''], true)) {
+            return 'full';
+        }
+        if (in_array($text, ['on', 'yes', 'true', '1'], true)) {
+            return 'on';
+        }
+        if (preg_match('~^(-?\d{1,7})[,;\s]+(-?\d{1,7})[,;\s]+(\d{1,7})[,;\sx]+(\d{1,7})$~', $text, $m) !== 1) {
+            throw NotUnderstood::as('a region', $text, 'full, or x,y,width,height');
+        }
+
+        return (int) $m[1].','.(int) $m[2].','.(int) $m[3].','.(int) $m[4];
+    }
+}

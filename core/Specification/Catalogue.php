@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+use PlainLedger\Core\Specification\AskType as T;
+use PlainLedger\Core\Specification\Group as G;
+
+/** Every requirement there is, in the ledger's order. */
+final readonly class Catalogue
+{
+    private const COMPRESSIONS = ['none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw', 'deflate', 'packbits', 'jpeg', 'lossless'];
+
+    /** @param array<string, Descriptor> $descriptors */
+    private function __construct(private array $descriptors) {}
+
+    public static function standard(): self
+    {
+        $list = [
+            new Descriptor('picture.resolution', G::Picture, 'Resolution', T::Resolution, 'SFM', 'Each picture is %s pixels.', example: '1920x1080', several: true),
+            new Descriptor('picture.scale', G::Picture, 'Render scale', T::Percent, 'S', 'The scene renders at %s percent of that.', example: '100'),
+            new Descriptor('picture.pixel_aspect', G::Picture, 'Pixel aspect', T::Fraction, 'SFM', 'Pixels are %s wide to high.', example: '1/1'),
+            new Descriptor('picture.display_aspect', G::Picture, 'Shape on screen', T::Aspect, 'SFM', 'Shown on a screen the picture is %s.', example: '16:9', several: true),
+            new Descriptor('picture.region', G::Picture, 'Render region', T::Region, 'SFM', 'The whole picture is rendered, region %s.', example: 'full'),
+            new Descriptor('picture.projection', G::Picture, 'Projection', T::Word, 'SFM', 'The projection is %s.', ['flat', 'lat-long', 'lat-long stereo'], 'flat'),
+            new Descriptor('picture.scan', G::Picture, 'Scan', T::Word, 'SM', 'The picture is %s.', ['progressive', 'interlaced'], 'progressive'),
+            new Descriptor('picture.density', G::Picture, 'Density', T::Whole, 'SF', 'It says %s pixels an inch.', example: '300'),
+            new Descriptor('time.rate', G::Time, 'Frame rate', T::Rate, 'SMF', 'It runs at %s frames a second.', example: '24', several: true),
+            new Descriptor('time.range', G::Time, 'Frame range', T::Range, 'SFD', 'The frames are %s.', example: '1001-1096'),
+            new Descriptor('time.step', G::Time, 'Frame step', T::Whole, 'SF', 'Every frame counts by %s.', example: '1'),
+            new Descriptor('time.handles', G::Time, 'Handles', T::Handles, '', 'Handles of %s frames are added at head and tail.', example: '8+8'),
+            new Descriptor('time.count', G::Time, 'Frame count', T::Whole, 'SFM', 'There are %s frames.', example: '96', bounds: true),
+            new Descriptor('time.duration', G::Time, 'Duration', T::Text, 'M', 'It lasts %s.', example: '00:00:04', bounds: true),
+            new Descriptor('time.start_timecode', G::Time, 'Start timecode', T::Text, 'MF', 'Its timecode starts at %s.', example: '01:00:00:00'),
+            new Descriptor('time.speed', G::Time, 'Speed', T::Fraction, 'S', 'The animation plays at %s of its speed.', example: '1/1'),
+            new Descriptor('time.extent', G::Time, 'What is rendered', T::Word, 'S', 'The scene is told to render %s.', ['one', 'listed', 'whole'], 'listed'),
+            new Descriptor('camera.name', G::Camera, 'Camera', T::Text, 'SF', 'It is seen through %s.', example: 'cam_*', several: true),
+            new Descriptor('camera.single', G::Camera, 'One camera of the scene', T::YesNo, 'S', 'Exactly one camera of the scene is chosen: %s.', example: 'yes'),
+            new Descriptor('camera.exposure', G::Camera, 'Camera exposure', T::Word, 'S', 'The camera’s exposure is %s.', ['manual', 'auto'], 'manual'),
+            new Descriptor('scene.saved', G::Scene, 'Scene saved', T::YesNo, 'S', 'The scene is saved: %s.', example: 'yes'),
+            new Descriptor('scene.links', G::Scene, 'Linked files present', T::YesNo, 'S', 'Every linked file is present: %s.', example: 'yes'),
+            new Descriptor('render.renderer', G::Render, 'Renderer', T::Text, 'S', 'It is rendered with %s.', several: true),
+            new Descriptor('render.quality', G::Render, 'Quality', T::Word, 'S', 'The quality is %s.', ['final', 'draft'], 'final'),
+            new Descriptor('render.samples', G::Render, 'Samples', T::Whole, 'S', 'Samples are %s.', example: '128', bounds: true),
+            new Descriptor('render.motion_blur', G::Render, 'Motion blur', T::OnOff, 'S', 'Motion blur is %s.', example: 'on'),
+            new Descriptor('render.post_effects', G::Render, 'Post effects', T::OnOff, 'S', 'Post effects are %s.', example: 'off'),
+            new Descriptor('render.overlays', G::Render, 'Overlays', T::OnOff, 'S', 'Overlays are %s.', example: 'off'),
+            new Descriptor('output.folder', G::Output, 'Output folder', T::Pattern, 'S', 'The scene writes into %s, inside its project.', example: 'renders/{shot}'),
+            new Descriptor('output.overwrites', G::Output, 'Overwrites earlier files', T::YesNo, 'SD', 'Earlier files are overwritten: %s.', example: 'no'),
+            new Descriptor('format.kind', G::Format, 'Format', T::Kind, 'SFM', 'Each file is %s.', example: 'png', several: true),
+            new Descriptor('format.codec', G::Format, 'Codec', T::Text, 'SM', 'The codec is %s.', example: 'h264', several: true),
+            new Descriptor('format.bit_depth', G::Format, 'Bit depth', T::Whole, 'SFM', 'A channel has %s bits.', example: '16', several: true),
+            new Descriptor('format.sample', G::Format, 'Sample type', T::Word, 'SF', 'Samples are stored as %s.', ['uint', 'float'], 'float', several: true),
+            new Descriptor('format.channels', G::Format, 'Channels', T::Channels, 'SFM', 'The channels are %s.', example: 'RGBA'),
+            new Descriptor('format.alpha', G::Format, 'Alpha', T::Word, 'SFM', 'Alpha: %s.', ['none', 'straight', 'premultiplied', 'any'], 'straight'),
+            new Descriptor('format.compression', G::Format, 'Compression', T::Word, 'SFM', 'Compressed by %s.', self::COMPRESSIONS, 'zip', several: true),
+            new Descriptor('format.quality', G::Format, 'Compression quality', T::Whole, 'SF', 'Quality is %s.', example: '90', bounds: true),
+            new Descriptor('format.chroma', G::Format, 'Chroma', T::Word, 'SFM', 'Chroma is sampled %s.', ['4:4:4', '4:2:2', '4:2:0'], '4:2:0', several: true),
+            new Descriptor('format.bit_rate', G::Format, 'Bit rate', T::Size, 'SM', 'The bit rate is %s bits a second.', bounds: true),
+            new Descriptor('format.keyframe_interval', G::Format, 'Keyframe interval', T::Whole, 'SM', 'A keyframe stands every %s frames.', bounds: true),
+            new Descriptor('format.b_frames', G::Format, 'B-frames', T::Text, 'SM', 'B-frames in a row: %s.', bounds: true),
+            new Descriptor('format.file_size', G::Format, 'File size', T::Size, 'FM', 'A file has %s bytes.', example: '25 MB', bounds: true),
+            new Descriptor('format.index', G::Format, 'Index', T::Word, 'M', 'The index stands %s.', ['first'], 'first'),
+            new Descriptor('colour.encoding', G::Colour, 'Colour encoding', T::Text, 'SFM', 'Colour is encoded as %s.', example: 'srgb', several: true),
+            new Descriptor('colour.view', G::Colour, 'View', T::Text, 'S', 'The view is %s.', example: 'none'),
+            new Descriptor('colour.look', G::Colour, 'Look', T::Text, 'S', 'The look is %s.', example: 'none'),
+            new Descriptor('colour.exposure', G::Colour, 'Exposure', T::Number, 'S', 'Exposure is %s.', example: '0'),
+            new Descriptor('colour.gamma', G::Colour, 'Gamma', T::Number, 'S', 'Gamma is %s.', example: '1'),
+            new Descriptor('audio.presence', G::Sound, 'Sound', T::Word, 'SM', 'Sound: %s.', ['none', 'required'], 'none'),
+            new Descriptor('audio.sample_rate', G::Sound, 'Sound rate', T::Whole, 'SM', 'Sound has %s samples a second.', example: '48000'),
+            new Descriptor('audio.bit_depth', G::Sound, 'Sound depth', T::Whole, 'SM', 'Sound has %s bits.', example: '24'),
+            new Descriptor('audio.channels', G::Sound, 'Sound channels', T::Whole, 'SM', 'Sound has %s channels.', example: '2'),
+            new Descriptor('naming.pattern', G::Naming, 'File names', T::Pattern, 'SFM', 'Files are named %s.', example: '{shot}_v{version:3}.{frame:4}.{ext}'),
+            new Descriptor('naming.folder', G::Naming, 'Folder', T::Pattern, 'SD', 'They lie in the folder %s.', example: '{shot}'),
+            new Descriptor('passes', G::Naming, 'Passes', T::Passes, 'SFD', 'The passes are %s.', example: 'beauty, mist'),
+            new Descriptor('burn_in', G::Naming, 'Burn-in', T::Text, 'S', 'Burnt in: %s.', example: 'none', several: true),
+            new Descriptor('content.whole', G::Content, 'Every file whole', T::YesNo, 'FM', 'Every file is whole: %s.', example: 'yes'),
+            new Descriptor('content.uniform', G::Content, 'All frames alike', T::YesNo, 'F', 'All frames share format, size, depth, channels and compression: %s.', example: 'yes'),
+            new Descriptor('content.black', G::Content, 'Black frames', T::Any, 'F', 'Black frames: %s.', example: 'none'),
+            new Descriptor('content.frozen', G::Content, 'Frozen frames', T::Any, 'F', 'Frozen frames: %s.', example: 'none'),
+            new Descriptor('content.hold', G::Content, 'Held frames', T::Handles, 'F', 'Held at head and tail: %s frames.', example: '8+8'),
+            new Descriptor('content.loop', G::Content, 'Loops', T::YesNo, 'F', 'The last frame leads into the first: %s.', example: 'yes'),
+            new Descriptor('content.alpha_used', G::Content, 'Alpha in use', T::YesNo, 'F', 'Alpha is not opaque everywhere: %s.', example: 'yes'),
+            new Descriptor('content.reference', G::Content, 'Approved picture', T::Any, 'F', 'It agrees with the approved picture: %s.'),
+            new Descriptor('delivery.extras', G::Delivery, 'Nothing left over', T::Word, 'D', 'Files that nothing asks for: %s.', ['none'], 'none'),
+            new Descriptor('delivery.total_size', G::Delivery, 'Size in all', T::Size, 'D', 'All of it has %s bytes.', example: '4 GB', bounds: true),
+            new Descriptor('delivery.checksums', G::Delivery, 'Checksum list', T::Word, 'D', 'A checksum list is %s.', ['present'], 'present'),
+        ];
+        $byId = [];
+        foreach ($list as $descriptor) {
+            $byId[$descriptor->id] = $descriptor;
+        }
+
+        return new self($byId);
+    }
+
+    public function find(string $id): ?Descriptor
+    {
+        if (isset($this->descriptors[$id])) {
+            return $this->descriptors[$id];
+        }
+        if (preg_match('~^other\.([A-Za-z0-9_-]{1,60})$~', $id, $m) === 1) {
+            return new Descriptor($id, Group::Render, ucfirst(str_replace('_', ' ', $m[1])), AskType::Any, 'S', ucfirst(str_replace('_', ' ', $m[1])).': %s.', several: true, bounds: true);
+        }
+
+        return null;
+    }
+
+    /** Where an id stands in the ledger; unknown ones last. */
+    public function place(string $id): int
+    {
+        $at = array_search($id, array_keys($this->descriptors), true);
+        if ($at !== false) {
+            return $at;
+        }
+
+        return str_starts_with($id, 'other.') ? (int) array_search('render.overlays', array_keys($this->descriptors), true) : PHP_INT_MAX;
+    }
+
+    /** @return list<Descriptor> */
+    public function all(): array
+    {
+        return array_values($this->descriptors);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+/** What a part hands in. */
+enum Delivers: string
+{
+    case Frames = 'frames';
+    case Still = 'still';
+    case Movie = 'movie';
+    case File = 'file';
+}

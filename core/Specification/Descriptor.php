@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+/**
+ * One thing that can be asked: its id, where it can be read, how its value is written and said. Schema, types and
+ * forms are generated from these.
+ */
+final readonly class Descriptor
+{
+    /**
+     * @param  string  $sides  letters of where it is read: S scene, F frames and stills, M movie, D the delivery
+     * @param  string  $sentence  `%s` stands for the value; what the sheet says
+     * @param  list<string>  $words  what a Word may be
+     * @param  string  $example  a value as people type it
+     */
+    public function __construct(
+        public string $id,
+        public Group $group,
+        public string $label,
+        public AskType $type,
+        public string $sides,
+        public string $sentence,
+        public array $words = [],
+        public string $example = '',
+        public bool $several = false,
+        public bool $bounds = false,
+    ) {}
+
+    /** Whether the scene can tell it. */
+    public function inScene(): bool
+    {
+        return str_contains($this->sides, 'S');
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Kind;
+
+/** One part of what a deliverable owes, with its requirements resolved. */
+final readonly class Part
+{
+    /** @param array<string, Requirement> $requirements by id, in the ledger's order */
+    public function __construct(public string $name, public Delivers $delivers, public ?string $madeFrom, public array $requirements) {}
+
+    public function find(string $id): ?Requirement
+    {
+        return $this->requirements[$id] ?? null;
+    }
+
+    public function single(string $id): ?string
+    {
+        return $this->find($id)?->ask->single();
+    }
+
+    /** @return list<Kind> formats that will do; empty where none is asked */
+    public function kinds(): array
+    {
+        return array_values(array_filter(array_map(Kind::tryFrom(...), $this->find('format.kind')->ask->values ?? [])));
+    }
+
+    /** Handles asked: head and tail, frames. @return array{int, int} */
+    public function handles(): array
+    {
+        [$head, $tail] = explode('+', $this->single('time.handles') ?? '0+0');
+
+        return [(int) $head, (int) $tail];
+    }
+
+    public function step(): int
+    {
+        return max(1, (int) ($this->single('time.step') ?? 1));
+    }
+
+    /** The range as asked, without handles and step; null where none is asked or it is the animation's own and not known. */
+    public function cutRange(?FrameRange $timeline = null): ?FrameRange
+    {
+        $asked = $this->single('time.range');
+
+        return match ($asked) {
+            null => null,
+            'timeline' => $timeline,
+            default => FrameRange::parse($asked),
+        };
+    }
+
+    /** The frames to be delivered: the range widened by the handles, taken by the step. */
+    public function expected(?FrameRange $timeline = null): ?FrameRange
+    {
+        [$head, $tail] = $this->handles();
+
+        return $this->cutRange($timeline)?->widened($head, $tail)->every($this->step());
+    }
+
+    /** @return list<string> passes asked, by name */
+    public function passes(): array
+    {
+        return $this->find('passes')->ask->values ?? [];
+    }
+}

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Naming\PieceValues;
+
+/** What a deliverable must be: its layers resolved, each value knowing which layer set it. */
+final readonly class Specification
+{
+    public const FORMAT = 'plain-ledger/specification';
+
+    private const MOST_PARTS = 50;
+
+    /**
+     * @param  array<string, string>  $values  what pieces of names stand for
+     * @param  non-empty-list<Part>  $parts
+     * @param  array<string, list<string>>  $startingValues  canonical texts by id
+     * @param  list<string>  $notUnderstood  keys that are kept and not known here
+     */
+    private function __construct(public string $title, public array $values, public array $parts, public array $startingValues, public array $notUnderstood) {}
+
+    /** @throws JsonRefused|SpecificationRefused */
+    public static function fromDocument(JsonDocument $document): self
+    {
+        return self::resolve(new Layer(SetBy::Specification, $document->data, $document->label));
+    }
+
+    /**
+     * Lays layers over each other, the first lowest. A requirement set to null by a later layer is not asked any more.
+     *
+     * @throws JsonRefused|SpecificationRefused
+     */
+    public static function resolve(Layer ...$layers): self
+    {
+        $catalogue = Catalogue::standard();
+        $title = '';
+        $values = [];
+        $starting = [];
+        $unknown = [];
+        $shapes = null;
+        foreach ($layers as $layer) {
+            $title = self::text($layer, 'title') ?? $title;
+            foreach (JsonDocument::asObject($layer->data['values'] ?? [], $layer->label, '"values"') as $key => $value) {
+                if ($value !== null && ! is_scalar($value)) {
+                    throw SpecificationRefused::because($layer->label, '"values": “'.Text::shown($key).'” must be a text or a number, and '.JsonDocument::typeOf($value).' stands there.');
+                }
+                $values[strtolower($key)] = $value === null ? '' : Ask::scalar($value);
+            }
+            $starting = array_merge_recursive($starting, self::starting($layer, $catalogue));
+            $shapes = self::shapes($layer) ?? $shapes;
+            foreach (array_keys($layer->data) as $key) {
+                if (! in_array($key, ['format', 'version', 'title', 'delivers', 'values', 'require', 'parts', 'starting_values'], true)) {
+                    $unknown[] = Text::shown($key);
+                }
+            }
+        }
+        $parts = [];
+        foreach ($shapes ?? [['name' => 'frames', 'delivers' => Delivers::Frames, 'madeFrom' => null]] as $shape) {
+            $requirements = [];
+            foreach ($layers as $layer) {
+                $requirements = self::lay($requirements, $layer->data['require'] ?? [], $layer, '"require"', $catalogue, $unknown);
+                foreach (self::partList($layer) as $part) {
+                    if (($part['name'] ?? null) === $shape['name']) {
+                        $requirements = self::lay($requirements, $part['require'] ?? [], $layer, "part “{$shape['name']}”", $catalogue, $unknown);
+                    }
+                }
+            }
+            uasort($requirements, static fn (Requirement $a, Requirement $b): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()));
+            $parts[] = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements);
+        }
+
+        return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, array_map(static fn (array $list): array => array_values(array_unique($list)), $starting), array_values(array_unique($unknown)));
+    }
+
+    private static function text(Layer $layer, string $key): ?string
+    {
+        $value = $layer->data[$key] ?? null;
+        if ($value !== null && ! is_string($value)) {
+            throw SpecificationRefused::because($layer->label, "\"{$key}\" must be a text, and ".JsonDocument::typeOf($value).' stands there.');
+        }
+
+        return $value;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function partList(Layer $layer): array
+    {
+        $list = $layer->data['parts'] ?? [];
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw SpecificationRefused::because($layer->label, '"parts" must be a list, and '.JsonDocument::typeOf($list).' stands there.');
+        }
+        if (count($list) > self::MOST_PARTS) {
+            throw SpecificationRefused::because($layer->label, 'a specification has at most '.self::MOST_PARTS.' parts.');
+        }
+
+        return array_map(static fn (mixed $part): array => JsonDocument::asObject($part, $layer->label, 'a part'), $list);
+    }
+
+    /** @return non-empty-list<array{name: string, delivers: Delivers, madeFrom: string|null}>|null */
+    private static function shapes(Layer $layer): ?array
+    {
+        $delivers = static function (mixed $word, string $where) use ($layer): Delivers {
+            return (is_string($word) ? Delivers::tryFrom($word) : null)
+                ?? throw SpecificationRefused::because($layer->label, "{$where}: \"delivers\" is frames, still, movie or file, and ".JsonDocument::typeOf($word).' stands there.');
+        };
+        $parts = self::partList($layer);
+        if ($parts === []) {
+            $word = $layer->data['delivers'] ?? null;
+
+            return $word === null ? null : [['name' => $delivers($word, 'the specification')->value, 'delivers' => $delivers($word, 'the specification'), 'madeFrom' => null]];
+        }
+        $shapes = [];
+        foreach ($parts as $n => $part) {
+            $name = $part['name'] ?? null;
+            $where = 'part '.($n + 1);
+            if (! is_string($name) || trim($name) === '' || isset($shapes[$name])) {
+                throw SpecificationRefused::because($layer->label, "{$where}: each part needs a name of its own.");
+            }
+            $from = $part['made_from'] ?? null;
+            $shapes[$name] = ['name' => $name, 'delivers' => $delivers($part['delivers'] ?? null, $where), 'madeFrom' => is_string($from) ? $from : null];
+        }
+        foreach ($shapes as $shape) {
+            if ($shape['madeFrom'] !== null && ! isset($shapes[$shape['madeFrom']])) {
+                throw SpecificationRefused::because($layer->label, "part “{$shape['name']}” is made from “{$shape['madeFrom']}”, and there is no such part.");
+            }
+        }
+
+        return array_values($shapes);
+    }
+
+    /**
+     * @param  array<string, Requirement>  $requirements
+     * @param  list<string>  $unknown
+     * @return array<string, Requirement>
+     */
+    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown): array
+    {
+        foreach (JsonDocument::asObject($require, $layer->label, $where) as $id => $json) {
+            $descriptor = $catalogue->find($id);
+            if ($descriptor === null) {
+                $unknown[] = Text::shown($id);
+            } elseif ($json === null) {
+                unset($requirements[$id]);
+            } else {
+                $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
+            }
+        }
+
+        return $requirements;
+    }
+
+    /** @return array<string, list<string>> */
+    private static function starting(Layer $layer, Catalogue $catalogue): array
+    {
+        $starting = [];
+        foreach (JsonDocument::asObject($layer->data['starting_values'] ?? [], $layer->label, '"starting_values"') as $id => $list) {
+            $descriptor = $catalogue->find($id);
+            foreach (is_array($list) && array_is_list($list) ? $list : [$list] as $value) {
+                if ($descriptor !== null) {
+                    $starting[$id][] = Requirement::read($descriptor, $value, $layer->setBy, $layer->label.', "starting_values"')->required();
+                }
+            }
+        }
+
+        return $starting;
+    }
+
+    /** What the pieces of names stand for in one part: its own values, and those that follow from what is asked. */
+    public function pieceValues(Part $part): PieceValues
+    {
+        $derived = [];
+        $size = $part->single('picture.resolution');
+        if ($size !== null) {
+            $resolution = Resolution::parse($size);
+            $derived += ['resolution' => $size, 'width' => (string) $resolution->width, 'height' => (string) $resolution->height];
+        }
+        try {
+            $range = $part->expected();
+        } catch (NotUnderstood) {
+            $range = null;
+        }
+        if ($range !== null && ! $range->isEmpty()) {
+            $derived += ['first' => (string) $range->first(), 'last' => (string) $range->last()];
+        }
+        $rate = $part->single('time.rate');
+        if ($rate !== null) {
+            $derived['rate'] = \PlainLedger\Core\Measure\FrameRate::parse($rate)->spoken();
+        }
+        $camera = $part->single('camera.name');
+        if ($camera !== null && preg_match('~[*?]~', $camera) !== 1) {
+            $derived['camera'] = $camera;
+        }
+        $values = PieceValues::of(array_filter($this->values, static fn (string $v): bool => $v !== '') + $derived + ['part' => $part->name]);
+        $kinds = $part->kinds();
+
+        return $values->withExtensions(array_map(static fn (\PlainLedger\Core\Media\Kind $k): string => $k->usualExtension(), $kinds));
+    }
+
+    /** A range of frames that an untouched scene shows. @return list<FrameRange> */
+    public function startingRanges(): array
+    {
+        return array_map(FrameRange::parse(...), array_values(array_filter($this->startingValues['time.range'] ?? [], static fn (string $v): bool => $v !== 'timeline')));
+    }
+}
