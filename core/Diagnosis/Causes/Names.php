@@ -68,6 +68,13 @@ final readonly class Names implements CauseFamily
     /** @return iterable<array{Difference, PieceReading}> */
     private function pieces(NameReading $reading, ?Take $take): iterable
     {
+        if (! $reading->aligns()) {
+            // nothing of it was meant by the pattern; told as a whole
+            $asked = implode('', array_map(static fn (PieceReading $p): string => $p->asked, $reading->pieces));
+            yield [Difference::Value, new PieceReading('name', $asked, $reading->name, [Difference::Value])];
+
+            return;
+        }
         foreach ($reading->differing() as $piece) {
             // a wrong extension that the content contradicts is told as such
             if ($piece->piece === 'ext' && $take !== null && $piece->differences === [Difference::Value] && $this->namesAKind($take)) {

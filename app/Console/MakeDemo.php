@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Intake\IntakeFolder;
+use App\Ledger\CheckDesk;
+use App\Models\Deliverable;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Console\Command;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\File;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Demo\Mistakes;
+use PlainLedger\Demo\Scenario;
+use PlainLedger\Demo\StandInRenderer;
+
+/** Makes the demo: people, productions, files as the stand-in renderer writes them, and a first check of each. */
+final class MakeDemo extends Command
+{
+    protected $signature = 'ledger:demo {--only-if-empty : do nothing where there are people already}';
+
+    protected $description = 'Makes the demo data';
+
+    public function handle(CheckDesk $desk): int
+    {
+        if ($this->option('only-if-empty') && User::query()->exists()) {
+            return self::SUCCESS;
+        }
+        $people = [];
+        foreach (Scenario::people() as $person) {
+            $people[$person['handle']] = User::query()->create($person + ['password' => Scenario::PASSWORD]);
+        }
+        foreach (Scenario::productions() as $plan) {
+            $production = Production::query()->create(['code' => $plan['code'], 'name' => $plan['name'], 'kind' => $plan['kind'], 'house' => $plan['house']]);
+            foreach ($plan['members'] as $handle => $role) {
+                $production->memberships()->create(['user_id' => $people[$handle]->id, 'role' => $role]);
+            }
+            foreach ($plan['roots'] as $label => $path) {
+                $production->intakeRoots()->create(['label' => $label, 'path' => $path]);
+            }
+            $specifications = [];
+            foreach ($plan['specifications'] as $title => $data) {
+                $specification = $production->specifications()->create(['title' => $title]);
+                $specification->revise(['title' => $title] + $data, $people['odile']);
+                $specifications[$title] = $specification->id;
+            }
+            foreach ($plan['deliverables'] as $owed) {
+                $this->deliverable($production, $owed, $specifications, $people, $plan['roots'], $desk);
+                $this->output->write('.');
+            }
+        }
+        $this->newLine();
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param  array<string, mixed>  $owed
+     * @param  array<string, int>  $specifications
+     * @param  array<string, User>  $people
+     * @param  array<string, string>  $roots
+     */
+    private function deliverable(Production $production, array $owed, array $specifications, array $people, array $roots, CheckDesk $desk): void
+    {
+        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|null, render: array<string, mixed>, mistakes: Mistakes|null} $owed */
+        $owner = $people[$owed['owner']];
+        $deliverable = Deliverable::query()->create([
+            'production_id' => $production->id, 'specification_id' => $specifications[$owed['specification']], 'owner_id' => $owner->id, 'code' => $owed['code'], 'title' => $owed['title'],
+            'due_at' => Carbon::now()->startOfHour()->addHours($owed['due']), 'values' => [], 'overrides' => $owed['require'],
+        ]);
+        $deliverable->keepParts();
+        if ($owed['scene'] !== null) {
+            $content = (string) json_encode(Scenario::sceneDocument($owed['code'], $owed['scene']), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES);
+            $scene = $deliverable->scenes()->create(['user_id' => $owner->id, 'file_name' => "{$owed['code']}_light_v003.json", 'content' => $content]);
+            if ($owed['mistakes'] === null) {
+                $desk->checkScene($deliverable, $scene, $owner);
+            }
+        }
+        $folder = (string) config('ledger.intake').'/'.strtr(array_values($roots)[0], ['{shot}' => $owed['code'], '{learner}' => $owner->handle]);
+        File::ensureDirectoryExists($folder);
+        if ($owed['mistakes'] === null) {
+            return;
+        }
+        $settings = (new SceneJson)->read((string) json_encode(Scenario::sceneDocument($owed['code'], $owed['render'])), 'demo');
+        File::deleteDirectory("{$folder}/v003");
+        (new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp()))->render($settings, "{$folder}/v003", $owed['mistakes']);
+        $root = $production->intakeRoots()->firstOrFail();
+        $deliverable->load('production', 'owner');
+        $desk->checkFolder($deliverable, IntakeFolder::open($root, 'v003', $deliverable, false), Depth::Quick, $owner);
+    }
+}

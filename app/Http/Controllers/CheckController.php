@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Http\Pages\LedgerPage;
+use App\Intake\IntakeFolder;
+use App\Ledger\CheckDesk;
+use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\IntakeRoot;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Report\CsvReport;
+use PlainLedger\Core\Report\JsonReport;
+use PlainLedger\Core\Report\JunitReport;
+use PlainLedger\Core\Report\TextReport;
+
+final class CheckController
+{
+    /** What lies in an intake folder, for the small browser of folders. */
+    public function browse(Request $request, Deliverable $deliverable): JsonResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
+        $deliverable->load('production', 'owner');
+
+        return response()->json($this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? '')->contents());
+    }
+
+    private function folder(Request $request, Deliverable $deliverable, int $root, string $below): IntakeFolder
+    {
+        $found = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find($root);
+        if ($found === null) {
+            throw \PlainLedger\Core\Delivery\FolderRefused::because($below === '' ? 'chosen' : $below, 'is in no intake of this production');
+        }
+
+        return IntakeFolder::open($found, $below, $deliverable, $request->user()?->can('specify', $deliverable) ?? false);
+    }
+
+    public function store(Request $request, Deliverable $deliverable, CheckDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000'], 'depth' => ['required', 'in:quick,full']], ['root.required' => 'Choose a folder first.']);
+        $deliverable->load('production', 'owner');
+        /** @var User $by */
+        $by = $request->user();
+        try {
+            if ($deliverable->checks()->whereIn('state', ['queued', 'running'])->exists()) {
+                throw ValidationException::withMessages(['below' => 'A check of this deliverable is under way; wait for it or stop it.']);
+            }
+            $desk->checkFolder($deliverable, $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''), Depth::from($given['depth']), $by);
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['below' => $refused->getMessage()]);
+        }
+
+        return redirect()->route('frames', $deliverable->id);
+    }
+
+    public function show(Request $request, Check $check): Response|RedirectResponse
+    {
+        $deliverable = $check->deliverable()->with('owner', 'production', 'specification.latest', 'newest')->firstOrFail();
+        Gate::authorize('view', $deliverable);
+        if ($check->state !== 'done') {
+            return redirect()->route('frames', $deliverable->id);
+        }
+        /** @var User $reader */
+        $reader = $request->user();
+
+        return Inertia::render('Check', ['book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'ledger' => LedgerPage::of($check)]);
+    }
+
+    /** @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null} seconds left, as far as the pace so far tells */
+    public static function progress(Check $check): array
+    {
+        $progress = $check->progress ?? ['done' => 0, 'all' => null, 'at' => '', 'began' => time()];
+        $spent = time() - $progress['began'];
+        $left = $progress['all'] !== null && $progress['done'] > 0 && $spent >= 2 ? (int) ceil($spent * ($progress['all'] - $progress['done']) / $progress['done']) : null;
+
+        return ['id' => $check->id, 'state' => $check->state, 'done' => $progress['done'], 'all' => $progress['all'], 'at' => $progress['at'], 'left' => $left];
+    }
+
+    public function follow(Check $check): JsonResponse
+    {
+        Gate::authorize('view', $check->deliverable);
+
+        return response()->json(self::progress($check));
+    }
+
+    public function stop(Check $check): RedirectResponse
+    {
+        Gate::authorize('check', $check->deliverable);
+        Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])->update(['state' => 'stopped', 'progress' => null]);
+
+        return redirect()->route('frames', $check->deliverable_id);
+    }
+
+    public function report(Check $check, string $format, CheckDesk $desk): PlainResponse
+    {
+        $deliverable = $check->deliverable;
+        Gate::authorize('view', $deliverable);
+        abort_unless($check->state === 'done', 404);
+        [$writer, $type] = match ($format) {
+            'json' => [new JsonReport, 'application/json'],
+            'csv' => [new CsvReport, 'text/csv; charset=utf-8'],
+            'xml' => [new JunitReport, 'application/xml'],
+            'txt' => [new TextReport, 'text/plain; charset=utf-8'],
+            default => abort(404),
+        };
+
+        return response($writer->write($desk->account($check)))->header('Content-Type', $type)
+            ->header('Content-Disposition', "attachment; filename=\"{$deliverable->code}-check-{$check->id}.{$format}\"");
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Http\Pages\LedgerPage;
+use App\Http\Pages\SpecificationPage;
+use App\Intake\IntakeFolder;
+use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\Membership;
+use App\Models\Production;
+use App\Models\Specification;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Specification as Resolved;
+
+final class DeliverableController
+{
+    /** @return array<string, mixed> what every folio needs */
+    private function base(Request $request, Deliverable $deliverable): array
+    {
+        Gate::authorize('view', $deliverable);
+        /** @var User $reader */
+        $reader = $request->user();
+        $deliverable->load('owner', 'production', 'specification.latest', 'newest');
+
+        return ['book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $reader->can('specify', $deliverable)]];
+    }
+
+    public function specification(Request $request, Deliverable $deliverable): Response
+    {
+        return Inertia::render('Specification', $this->base($request, $deliverable) + ['asked' => SpecificationPage::of($deliverable)]);
+    }
+
+    public function scene(Request $request, Deliverable $deliverable): Response
+    {
+        return Inertia::render('Scene', $this->base($request, $deliverable) + $this->ledger($deliverable));
+    }
+
+    public function frames(Request $request, Deliverable $deliverable): Response
+    {
+        $base = $this->base($request, $deliverable);
+        $roots = IntakeFolder::rootsFor($deliverable, (bool) $base['may']['specify']);
+        $running = $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
+        $last = $deliverable->checks()->latest('id')->first();
+
+        return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
+            'roots' => array_map(static fn ($root): array => ['id' => $root->id, 'label' => $root->label], $roots),
+            'running' => $running === null ? null : CheckController::progress($running),
+            'fault' => $last?->state === 'failed' ? $last->fault : ($last?->state === 'stopped' ? 'The check was stopped; nothing was kept of it.' : null),
+        ]);
+    }
+
+    /** @return array{ledger: array<string, mixed>|null, past: list<array<string, mixed>>} */
+    private function ledger(Deliverable $deliverable): array
+    {
+        $newest = $deliverable->newest;
+
+        return [
+            'ledger' => $newest === null ? null : LedgerPage::of($newest),
+            'past' => $deliverable->checks()->where('state', 'done')->with('revision', 'person')->latest('id')->limit(30)
+                ->get(['id', 'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'updated_at'])
+                ->map(static fn (Check $c): array => [
+                    'id' => $c->id, 'verdict' => $c->verdict, 'holdsUp' => $c->holds_up, 'made' => $c->updated_at->format('j M, H:i'), 'revision' => $c->revision->number,
+                    'of' => $c->scene_id !== null && $c->delivery_id !== null ? 'scene and files' : ($c->scene_id !== null ? 'scene' : 'files'), 'by' => $c->person?->name,
+                ])->all(),
+        ];
+    }
+
+    public function create(Request $request, Production $production): Response
+    {
+        Gate::authorize('decide', $production);
+        /** @var User $reader */
+        $reader = $request->user();
+
+        return Inertia::render('NewDeliverable', [
+            'book' => BookPage::of($production, $reader),
+            'specifications' => $production->specifications()->orderBy('title')->get(['id', 'title'])->all(),
+            'people' => $production->memberships()->with('user')->get()->map(static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role->value])->all(),
+        ]);
+    }
+
+    public function store(Request $request, Production $production): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate([
+            'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', Rule::unique('deliverables')->where('production_id', $production->id)],
+            'title' => ['nullable', 'string', 'max:160'],
+            'specification' => ['nullable', 'integer', Rule::exists('specifications', 'id')->where('production_id', $production->id)],
+            'document' => ['nullable', 'file', 'max:4000'],
+            'newTitle' => ['nullable', 'string', 'max:160'],
+            'owner' => ['nullable', 'integer', Rule::exists('memberships', 'user_id')->where('production_id', $production->id)],
+            'due' => ['nullable', 'date'],
+            'range' => ['nullable', 'string', 'max:2000'],
+        ], [
+            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.', 'code.unique' => 'This production has a deliverable of that code already.',
+            'required' => 'This is needed.', 'due.date' => 'This is no date.',
+        ]);
+        $file = $request->file('document');
+        $document = $file === null ? null : JsonDocument::parse((string) $file->getContent(), $file->getClientOriginalName(), Resolved::FORMAT);
+        if ($document !== null) {
+            Resolved::fromDocument($document);
+        }
+        $range = isset($given['range']) ? (string) FrameRange::parse($given['range']) : '';
+        $made = DB::transaction(function () use ($production, $given, $document, $range, $request): Deliverable {
+            if (isset($given['specification'])) {
+                $specification = Specification::query()->findOrFail($given['specification']);
+            } else {
+                $title = $given['newTitle'] ?? $document?->text('title') ?? $given['code'];
+                $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);
+                $specification->revise($document->data ?? ['delivers' => 'frames', 'values' => [], 'require' => []], $request->user());
+            }
+            $deliverable = $production->deliverables()->create([
+                'specification_id' => $specification->id, 'owner_id' => $given['owner'] ?? null, 'code' => $given['code'], 'title' => $given['title'] ?? '',
+                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null, 'values' => [], 'overrides' => $range === '' ? [] : ['time.range' => $range],
+            ]);
+            $deliverable->keepParts();
+
+            return $deliverable;
+        });
+
+        return redirect()->route('specification', $made->id)->with('told', "{$made->code} is in the book.");
+    }
+}

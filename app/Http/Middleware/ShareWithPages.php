@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+
+/** What every page is given. */
+final class ShareWithPages extends Middleware
+{
+    protected $rootView = 'book';
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        $user = $request->user();
+
+        return [
+            ...parent::share($request),
+            'person' => $user instanceof User ? ['name' => $user->name] : null,
+            'told' => fn (): ?string => is_string($request->session()->get('told')) ? $request->session()->get('told') : null,
+        ];
+    }
+}

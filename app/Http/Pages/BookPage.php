@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages;
+
+use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+
+/** The open book around every page: the running head, and the index of deliverables with trouble first. */
+final readonly class BookPage
+{
+    /** @return array<string, mixed> */
+    public static function of(Production $production, User $reader): array
+    {
+        $role = $reader->roleIn($production->id);
+        $overseer = $role?->decides() ?? false;
+        $deliverables = $production->deliverables()->with('owner')
+            ->when(! $overseer, fn ($query) => $query->where('owner_id', $reader->id))
+            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up')])
+            ->orderBy('code')->get();
+        $lines = $deliverables->map(self::line(...))->all();
+        $weight = ['unbalanced' => 0, 'open' => 1, '' => 2, 'balanced' => 3];
+        usort($lines, static fn (array $a, array $b): int => [$weight[$a['verdict'] ?? ''], $a['code']] <=> [$weight[$b['verdict'] ?? ''], $b['code']]);
+
+        return [
+            'production' => ['id' => $production->id, 'code' => $production->code, 'name' => $production->name, 'kind' => $production->kind],
+            'role' => $role?->value,
+            'decides' => $overseer,
+            'index' => $lines,
+        ];
+    }
+
+    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, holdsUp: string|null} */
+    public static function line(Deliverable $deliverable): array
+    {
+        return [
+            'id' => $deliverable->id, 'code' => $deliverable->code, 'title' => $deliverable->title, 'owner' => $deliverable->owner?->name,
+            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'holdsUp' => $deliverable->newest?->holds_up,
+        ];
+    }
+
+    /** @return array{at: string, words: string, late: bool}|null */
+    public static function due(?Carbon $due): ?array
+    {
+        if ($due === null) {
+            return null;
+        }
+        $minutes = (int) floor(Carbon::now()->diffInMinutes($due));
+        $words = match (true) {
+            $minutes < 0 => self::long(-$minutes).' late',
+            default => 'in '.self::long($minutes),
+        };
+
+        return ['at' => $due->format('l j M, H:i'), 'words' => $words, 'late' => $minutes < 0];
+    }
+
+    private static function long(int $minutes): string
+    {
+        [$number, $unit] = match (true) {
+            $minutes < 60 => [$minutes, 'minute'],
+            $minutes < 48 * 60 => [intdiv($minutes, 60), 'hour'],
+            default => [intdiv($minutes, 1440), 'day'],
+        };
+
+        return "{$number} {$unit}".($number === 1 ? '' : 's');
+    }
+
+    /** @return array<string, mixed> what a deliverable's own pages have in common */
+    public static function deliverable(Deliverable $deliverable): array
+    {
+        $newest = $deliverable->newest;
+
+        return self::line($deliverable) + [
+            'specification' => $deliverable->specification->title,
+            'revision' => $deliverable->specification->latest->number,
+            'folios' => $newest instanceof Check ? self::folios($newest) : ['scene' => null, 'frames' => null],
+        ];
+    }
+
+    /** @return array{scene: string|null, frames: string|null} each folio's own mark */
+    private static function folios(Check $check): array
+    {
+        $marks = ['scene' => [], 'files' => []];
+        /** @var list<array<string, mixed>> $entries */
+        $entries = Check::query()->findOrFail($check->id)->account()['entries'];
+        foreach ($entries as $entry) {
+            foreach (['scene', 'files'] as $side) {
+                $cell = $entry[$side] ?? null;
+                if (is_array($cell) && ! isset($cell['stale']) && $entry['level'] === 'must') {
+                    $marks[$side][] = $cell['mark'];
+                }
+            }
+        }
+        $together = static fn (array $list): ?string => $list === [] ? null : (in_array('unequal', $list, true) ? 'unequal' : (in_array('unknown', $list, true) ? 'unknown' : 'equal'));
+
+        return ['scene' => $together($marks['scene']), 'frames' => $together($marks['files'])];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages;
+
+use App\Models\Check;
+use PlainLedger\Core\Specification\Catalogue;
+
+/** One check as the ledger shows it: its document, with what only the screen needs beside it. */
+final readonly class LedgerPage
+{
+    /** Longer lists are shown so far; the report files have all of it. */
+    private const MOST_SHOWN = 200;
+
+    /** @return array<string, mixed> */
+    public static function of(Check $check): array
+    {
+        $check->loadMissing('revision', 'scene', 'delivery.intakeRoot', 'person', 'deliverable.specification.latest');
+        $document = $check->account();
+        $catalogue = Catalogue::standard();
+        $labels = [];
+        foreach (is_array($document['entries']) ? $document['entries'] : [] as $entry) {
+            $descriptor = $catalogue->find($entry['id']);
+            $labels[$entry['id']] = ['label' => $descriptor->label ?? $entry['id'], 'group' => $descriptor?->group->value ?? 'Other'];
+        }
+        foreach (is_array($document['not_checked']) ? $document['not_checked'] : [] as $line) {
+            $labels[$line['id']] ??= ['label' => $catalogue->find($line['id'])->label ?? $line['id'], 'group' => ''];
+        }
+        foreach (['strays', 'fixes', 'not_understood', 'names'] as $long) {
+            $list = is_array($document[$long] ?? null) ? $document[$long] : [];
+            $document["{$long}_count"] = count($list);
+            $document[$long] = array_slice($list, 0, self::MOST_SHOWN);
+        }
+
+        return [
+            'id' => $check->id,
+            'made' => $check->updated_at->format('j M Y, H:i'),
+            'by' => $check->person?->name,
+            'revision' => $check->revision->number,
+            'current' => $check->revision->number === $check->deliverable->specification->latest->number,
+            'scene' => $check->scene === null ? null : ['name' => $check->scene->file_name, 'at' => $check->scene->created_at->format('j M, H:i')],
+            'delivery' => $check->delivery === null ? null : [
+                'root' => $check->delivery->intakeRoot?->label, 'rootId' => $check->delivery->intake_root_id, 'folder' => $check->delivery->folder, 'depth' => $check->delivery->depth,
+                'files' => $check->delivery->file_count, 'bytes' => $check->delivery->total_size, 'at' => $check->delivery->scanned_at->format('j M, H:i'),
+            ],
+            'labels' => $labels,
+            'document' => $document,
+        ];
+    }
+}

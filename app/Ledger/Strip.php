@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Report\Account;
+
+/** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
+final readonly class Strip
+{
+    private const POINTS = 240;
+
+    /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>}> */
+    public static function of(Account $account): array
+    {
+        $strips = [];
+        foreach ($account->check->subjects as $subject) {
+            foreach ($subject->match->passes ?? [] as $p => $pass) {
+                $wrong = FrameRange::none();
+                foreach ($account->check->entries as $entry) {
+                    if ($entry->part === $subject->part->name && $entry->id() !== 'time.range' && $entry->id() !== 'content.whole') {
+                        $wrong = $wrong->plus($entry->files->wrong[$p] ?? FrameRange::none());
+                    }
+                }
+                $sizes = [];
+                $count = $pass->frames->count();
+                $every = max(1, intdiv($count + self::POINTS - 1, self::POINTS));
+                for ($i = 0; $i < $count; $i += $every) {
+                    $sizes[] = [$pass->frames->numbers[$i], $pass->frames->sizes[$i]];
+                }
+                $strips[] = ['part' => $subject->part->name, 'pass' => $pass->pass, 'wrong' => (string) $wrong->minus($pass->damaged), 'sizes' => $sizes];
+            }
+        }
+
+        return $strips;
+    }
+}

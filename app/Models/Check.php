@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\Specification as Resolved;
+
+/**
+ * One comparison, kept with the very layers it was resolved from.
+ *
+ * @property int $id
+ * @property int $deliverable_id
+ * @property int $specification_revision_id
+ * @property int|null $scene_id
+ * @property int|null $delivery_id
+ * @property int|null $user_id
+ * @property string $state queued, running, done, stopped or failed
+ * @property string|null $verdict
+ * @property string|null $holds_up
+ * @property list<array{set_by: string, data: array<string, mixed>, label: string}> $layers
+ * @property array{root: int, folder: string, depth: string}|null $order
+ * @property array{done: int, all: int|null, at: string, began: int}|null $progress
+ * @property string|null $document
+ * @property string|null $fault
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property Deliverable $deliverable
+ * @property SpecificationRevision $revision
+ * @property Scene|null $scene
+ * @property Delivery|null $delivery
+ * @property User|null $person
+ */
+final class Check extends Model
+{
+    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault'];
+
+    protected $hidden = ['document', 'layers'];
+
+    protected function casts(): array
+    {
+        return ['layers' => 'array', 'order' => 'array', 'progress' => 'array'];
+    }
+
+    /** @return BelongsTo<Deliverable, $this> */
+    public function deliverable(): BelongsTo
+    {
+        return $this->belongsTo(Deliverable::class);
+    }
+
+    /** @return BelongsTo<SpecificationRevision, $this> */
+    public function revision(): BelongsTo
+    {
+        return $this->belongsTo(SpecificationRevision::class, 'specification_revision_id');
+    }
+
+    /** @return BelongsTo<Scene, $this> */
+    public function scene(): BelongsTo
+    {
+        return $this->belongsTo(Scene::class);
+    }
+
+    /** @return BelongsTo<Delivery, $this> */
+    public function delivery(): BelongsTo
+    {
+        return $this->belongsTo(Delivery::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @return array<string, mixed> the `plain-ledger/check` document */
+    public function account(): array
+    {
+        /** @var array<string, mixed> $document */
+        $document = json_decode((string) gzdecode((string) $this->document), true, 64, JSON_THROW_ON_ERROR);
+
+        return $document;
+    }
+
+    /** What was asked when it was made. */
+    public function resolved(): Resolved
+    {
+        return Resolved::resolve(...array_map(static fn (array $l): Layer => new Layer(SetBy::from($l['set_by']), $l['data'], $l['label']), $this->layers));
+    }
+
+    public function isUnderWay(): bool
+    {
+        return $this->state === 'queued' || $this->state === 'running';
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\Specification as Resolved;
+
+/**
+ * @property int $id
+ * @property int $production_id
+ * @property int $specification_id
+ * @property int|null $owner_id
+ * @property string $code
+ * @property string $title
+ * @property Carbon|null $due_at
+ * @property array<string, mixed> $values
+ * @property array<string, mixed> $overrides
+ * @property Production $production
+ * @property Specification $specification
+ * @property User|null $owner
+ * @property Check|null $newest
+ */
+final class Deliverable extends Model
+{
+    protected $fillable = ['production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides'];
+
+    protected function casts(): array
+    {
+        return ['values' => 'array', 'overrides' => 'array', 'due_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
+    }
+
+    /** @return BelongsTo<Specification, $this> */
+    public function specification(): BelongsTo
+    {
+        return $this->belongsTo(Specification::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'owner_id');
+    }
+
+    /** @return HasMany<Part, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(Part::class);
+    }
+
+    /** @return HasMany<Scene, $this> */
+    public function scenes(): HasMany
+    {
+        return $this->hasMany(Scene::class);
+    }
+
+    /** @return HasMany<Delivery, $this> */
+    public function deliveries(): HasMany
+    {
+        return $this->hasMany(Delivery::class);
+    }
+
+    /** @return HasMany<Check, $this> */
+    public function checks(): HasMany
+    {
+        return $this->hasMany(Check::class);
+    }
+
+    /** The newest check that came to an end: what the index shows. @return HasOne<Check, $this> */
+    public function newest(): HasOne
+    {
+        return $this->hasOne(Check::class)->ofMany(['id' => 'max'], fn ($query) => $query->where('state', 'done'));
+    }
+
+    /** @return list<Layer> house, specification, deliverable: each laid over the one before */
+    public function layers(SpecificationRevision $revision): array
+    {
+        // what a deliverable says of itself is there for names without being typed twice
+        $own = ['production' => $this->production->code, 'shot' => $this->code, ...($this->owner === null ? [] : ['learner' => $this->owner->handle])];
+
+        return [
+            $this->production->houseLayer(),
+            new Layer(SetBy::Specification, ['values' => $own], $this->code),
+            $revision->layer(),
+            new Layer(SetBy::Deliverable, ['values' => $this->values, 'require' => $this->overrides], $this->code),
+        ];
+    }
+
+    public function resolved(?SpecificationRevision $revision = null): Resolved
+    {
+        return Resolved::resolve(...$this->layers($revision ?? $this->specification->latest));
+    }
+
+    /** Brings the table of parts in line with what the specification has. */
+    public function keepParts(): void
+    {
+        $ids = [];
+        $resolved = $this->resolved();
+        foreach ($resolved->parts as $part) {
+            $row = $this->parts()->firstOrNew(['name' => $part->name]);
+            $row->fill(['delivers' => $part->delivers->value])->save();
+            $ids[$part->name] = $row->id;
+        }
+        foreach ($resolved->parts as $part) {
+            $this->parts()->whereKey($ids[$part->name])->update(['made_from_id' => $part->madeFrom === null ? null : $ids[$part->madeFrom]]);
+        }
+        $this->parts()->whereNotIn('id', array_values($ids))->delete();
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use PlainLedger\Core\Delivery\Delivery as Scanned;
+
+/**
+ * The files handed in as scanned at one moment; never changed.
+ *
+ * @property int $id
+ * @property int $deliverable_id
+ * @property int|null $intake_root_id
+ * @property string $folder
+ * @property string $depth
+ * @property int $file_count
+ * @property int $total_size
+ * @property Carbon $scanned_at
+ * @property string $data
+ * @property IntakeRoot|null $intakeRoot
+ */
+final class Delivery extends Model
+{
+    protected $fillable = ['deliverable_id', 'user_id', 'intake_root_id', 'folder', 'depth', 'file_count', 'total_size', 'scanned_at', 'data'];
+
+    protected $hidden = ['data'];
+
+    protected function casts(): array
+    {
+        return ['scanned_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<IntakeRoot, $this> */
+    public function intakeRoot(): BelongsTo
+    {
+        return $this->belongsTo(IntakeRoot::class);
+    }
+
+    public static function pack(Scanned $scanned): string
+    {
+        return (string) gzencode(json_encode($scanned->toArray(), JSON_THROW_ON_ERROR), 5);
+    }
+
+    public function scanned(): Scanned
+    {
+        /** @var array<string, mixed> $data */
+        $data = json_decode((string) gzdecode($this->data), true, 64, JSON_THROW_ON_ERROR);
+
+        return Scanned::fromArray($data);
+    }
+}

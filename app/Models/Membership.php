@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property int $user_id
+ * @property int $production_id
+ * @property Role $role
+ * @property User $user
+ */
+final class Membership extends Model
+{
+    protected $fillable = ['production_id', 'user_id', 'role'];
+
+    protected function casts(): array
+    {
+        return ['role' => Role::class];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

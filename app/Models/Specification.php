@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property int $id
+ * @property int $production_id
+ * @property string $title
+ * @property SpecificationRevision $latest
+ */
+final class Specification extends Model
+{
+    protected $fillable = ['production_id', 'title'];
+
+    /** @return HasMany<SpecificationRevision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(SpecificationRevision::class);
+    }
+
+    /** @return HasOne<SpecificationRevision, $this> */
+    public function latest(): HasOne
+    {
+        return $this->hasOne(SpecificationRevision::class)->ofMany('number', 'max');
+    }
+
+    /** @return HasMany<Deliverable, $this> */
+    public function deliverables(): HasMany
+    {
+        return $this->hasMany(Deliverable::class);
+    }
+
+    /**
+     * Changes what is asked. A revision that a check has used stays as it was, and a new one is begun.
+     *
+     * @param  array<string, mixed>  $data
+     */
+    public function revise(array $data, ?User $by): SpecificationRevision
+    {
+        $latest = $this->latest()->first();
+        if ($latest instanceof SpecificationRevision && $latest->used_at === null) {
+            $latest->update(['data' => $data, 'user_id' => $by?->id]);
+
+            return $latest;
+        }
+
+        return $this->revisions()->create(['number' => ($latest instanceof SpecificationRevision ? $latest->number : 0) + 1, 'data' => $data, 'user_id' => $by?->id]);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $handle
+ * @property string $password
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = ['name', 'email', 'password', 'handle'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+
+    /** @return BelongsToMany<Production, $this> */
+    public function productions(): BelongsToMany
+    {
+        return $this->belongsToMany(Production::class, 'memberships')->withPivot('role');
+    }
+
+    public function roleIn(int $production): ?Role
+    {
+        $role = Membership::query()->where('user_id', $this->id)->where('production_id', $production)->value('role');
+
+        return $role instanceof Role ? $role : null;
+    }
+}

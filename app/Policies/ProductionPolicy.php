@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Production;
+use App\Models\User;
+
+final class ProductionPolicy
+{
+    public function view(User $user, Production $production): bool
+    {
+        return $user->roleIn($production->id) !== null;
+    }
+
+    /** Everything in it is seen, and what is asked is decided. */
+    public function decide(User $user, Production $production): bool
+    {
+        return $user->roleIn($production->id)?->decides() ?? false;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SendHeaders;
+use App\Http\Middleware\ShareWithPages;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use PlainLedger\Core\PlainSentence;
+use Symfony\Component\HttpFoundation\Response;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->web(append: [ShareWithPages::class, SendHeaders::class]);
+        $middleware->redirectGuestsTo(fn () => route('sign-in'));
+        $middleware->redirectUsersTo(fn () => route('productions'));
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([PlainSentence::class]);
+        // what the core refuses is told beside the field or as the page's message, never as a fault
+        $exceptions->render(function (PlainSentence $refused, Request $request): Response {
+            return $request->expectsJson() && ! $request->header('X-Inertia')
+                ? response()->json(['message' => $refused->getMessage()], 422)
+                : back()->withErrors(['refused' => $refused->getMessage()]);
+        });
+        $exceptions->respond(function (Response $response, Throwable $e, Request $request): Response {
+            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
+                if ($response->getStatusCode() === 419) {
+                    return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
+                }
+
+                return Inertia::render('Fault', ['status' => $response->getStatusCode(), 'says' => $e instanceof AuthorizationException ? $e->getMessage() : null])
+                    ->toResponse($request)->setStatusCode($response->getStatusCode());
+            }
+
+            return $response;
+        });
+    })
+    ->create();

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // every intake root of every production lies below this folder
+    'intake' => env('LEDGER_INTAKE', base_path('intake')),
+    // folders with more files than this are checked by the queue, with progress
+    'files_at_once' => (int) env('LEDGER_FILES_AT_ONCE', 400),
+    // seconds of work in one slice of a queued scan
+    'slice' => 20,
+    'demo' => (bool) env('LEDGER_DEMO', false),
+];

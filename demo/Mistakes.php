@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Demo;
+
+use PlainLedger\Core\Measure\FrameRange;
+
+/** What goes wrong on purpose in one stand-in render. */
+final readonly class Mistakes
+{
+    /**
+     * @param  FrameRange|null  $render  the frames that are rendered, where they are others than the scene's
+     * @param  list<int>  $cutShort  frames whose files break off
+     * @param  list<int>  $empty  frames whose files are empty
+     * @param  array{int, int}|null  $size  another size
+     * @param  string|null  $name  another output name
+     * @param  list<string>|null  $channels  other channels
+     * @param  array<string, string>  $strays  files laid beside, by name
+     */
+    public function __construct(
+        public ?FrameRange $render = null,
+        public array $cutShort = [],
+        public array $empty = [],
+        public ?array $size = null,
+        public ?string $name = null,
+        public ?array $channels = null,
+        public array $strays = [],
+        public ?string $folder = null,
+    ) {}
+}
