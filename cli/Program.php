@@ -16,7 +16,7 @@ final readonly class Program
 {
     public const UNUSABLE = 3;
 
-    /** @param list<string> $argv */
+    /** @param  list<string>  $argv */
     public static function main(array $argv): int
     {
         ini_set('memory_limit', '1G');

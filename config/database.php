@@ -15,9 +15,9 @@ $sqlite = static fn (string $path): array => [
 return [
     'default' => 'ledger',
     'connections' => [
-        'ledger' => $sqlite(env('DB_DATABASE', database_path('ledger.sqlite'))),
+        'ledger' => $sqlite((string) env('DB_DATABASE', database_path('ledger.sqlite'))),
         // sessions, cache and queue, so that they never lock the ledger
-        'side' => $sqlite(env('DB_SIDE_DATABASE', database_path('side.sqlite'))),
+        'side' => $sqlite((string) env('DB_SIDE_DATABASE', database_path('side.sqlite'))),
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

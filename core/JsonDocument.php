@@ -15,7 +15,7 @@ final readonly class JsonDocument
 
     private const DEEPEST = 24;
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     private function __construct(public array $data, public string $label) {}
 
     /**

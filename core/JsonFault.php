@@ -39,6 +39,12 @@ final class JsonFault
         return "line {$line}, column ".(mb_strlen($start === false ? $before : substr($before, $start + 1)) + 1);
     }
 
+    /** The next character, or none at the end. */
+    private function peek(): string
+    {
+        return substr($this->text, $this->at, 1);
+    }
+
     private function space(): int
     {
         return $this->at += strspn($this->text, " \t\r\n", $this->at);
@@ -48,7 +54,7 @@ final class JsonFault
     private function value(): ?string
     {
         $this->space();
-        $next = $this->text[$this->at] ?? '';
+        $next = $this->peek();
         if (++$this->deep > self::DEEPEST) {
             return 'it is nested too deep';
         }
@@ -79,13 +85,13 @@ final class JsonFault
     {
         $this->at++;
         $this->space();
-        if (($this->text[$this->at] ?? '') === $close) {
+        if (($this->peek()) === $close) {
             return $this->pass(1);
         }
         while (true) {
             if ($named) {
                 $this->space();
-                $next = $this->text[$this->at] ?? '';
+                $next = $this->peek();
                 if ($next !== '"') {
                     return $next === '' ? 'the text ends inside an object; it was probably cut short' : ($next === '}' ? 'a comma stands before the closing brace' : 'a name in double quotes is expected');
                 }
@@ -94,7 +100,7 @@ final class JsonFault
                     return $fault;
                 }
                 $this->space();
-                if (($this->text[$this->at] ?? '') !== ':') {
+                if (($this->peek()) !== ':') {
                     return $this->at >= strlen($this->text) ? 'the text ends inside an object; it was probably cut short' : 'a colon is expected after the name';
                 }
                 $this->at++;
@@ -104,7 +110,7 @@ final class JsonFault
                 return $fault;
             }
             $this->space();
-            $next = $this->text[$this->at] ?? '';
+            $next = $this->peek();
             if ($next === $close) {
                 return $this->pass(1);
             }
@@ -123,7 +129,7 @@ final class JsonFault
         preg_match('~\G"(?:[^"\\\\\x00-\x1F]++|\\\\(?:["\\\\/bfnrt]|u[0-9A-Fa-f]{4}))*+~', $this->text, $m, 0, $this->at);
         $this->at += strlen($m[0] ?? '');
 
-        return match ($this->text[$this->at] ?? '') {
+        return match ($this->peek()) {
             '' => 'the text ends inside a quoted text; it was probably cut short',
             '\\' => 'a backslash in a text is written twice',
             default => 'a line ends inside a quoted text',

@@ -32,7 +32,7 @@ final readonly class ExrWriter
         private \ArrayObject $packed = new \ArrayObject,
     ) {}
 
-    /** @param iterable<list<array{int, array{float, float, float, float}}>> $lines of the whole picture */
+    /** @param  iterable<list<array{int, array{float, float, float, float}}>>  $lines of the whole picture */
     public function write(iterable $lines): string
     {
         [$left, $top, $right, $bottom] = $this->dataWindow ?? [0, 0, $this->width - 1, $this->height - 1];
@@ -180,7 +180,7 @@ final readonly class ExrWriter
         return $bytes;
     }
 
-    /** @param array{float, float, float, float} $colour */
+    /** @param  array{float, float, float, float}  $colour */
     private function value(string $channel, array $colour): string
     {
         $value = match ($channel) {

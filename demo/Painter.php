@@ -16,7 +16,7 @@ final readonly class Painter
         [31, 16, 30, 1, 1, 17, 14], [6, 8, 16, 30, 17, 17, 14], [31, 1, 2, 4, 8, 8, 8], [14, 17, 17, 14, 17, 17, 14], [14, 17, 17, 15, 1, 2, 12],
     ];
 
-    /** @param array{float, float, float} $sky red, green, blue at the horizon, 0 to 1 */
+    /** @param  array{float, float, float}  $sky red, green, blue at the horizon, 0 to 1 */
     public function __construct(private int $width, private int $height, private array $sky = [0.62, 0.70, 0.78], private bool $cutOut = false) {}
 
     /**

@@ -14,7 +14,7 @@ final readonly class PngWriter
      */
     public function __construct(private int $width, private int $height, private string $channels = 'RGB', private int $bits = 8, private ?array $density = null, private array $texts = []) {}
 
-    /** @param iterable<list<array{int, array{float, float, float, float}}>> $lines */
+    /** @param  iterable<list<array{int, array{float, float, float, float}}>>  $lines */
     public function write(iterable $lines): string
     {
         $data = '';
@@ -36,7 +36,7 @@ final readonly class PngWriter
         return $file.self::chunk('IDAT', (string) gzcompress($data, 1)).self::chunk('IEND', '');
     }
 
-    /** @param array{float, float, float, float} $colour */
+    /** @param  array{float, float, float, float}  $colour */
     private function pixel(array $colour): string
     {
         $values = $this->channels[0] === 'Y' ? [$colour[1], $colour[3]] : $colour;

@@ -18,7 +18,7 @@ use PlainLedger\Core\Scene\SceneSettings;
  */
 final readonly class StandInRenderer
 {
-    /** @param int $finished seconds since 1970: when the last file was written; the others came a minute apart before it */
+    /** @param  int  $finished seconds since 1970: when the last file was written; the others came a minute apart before it */
     public function __construct(private int $finished, private int $secondsAFrame = 60) {}
 
     /**
@@ -57,7 +57,7 @@ final readonly class StandInRenderer
         return $count + count($mistakes->strays);
     }
 
-    /** @param \ArrayObject<string, string> $packed */
+    /** @param  \ArrayObject<string, string>  $packed */
     private function file(SceneSettings $scene, Kind $kind, Resolution $size, Painter $painter, int $frame, Mistakes $mistakes, \ArrayObject $packed): string
     {
         $channels = $mistakes->channels ?? Channels::parse($scene->get('format.channels') ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));

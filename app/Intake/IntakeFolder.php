@@ -6,7 +6,6 @@ namespace App\Intake;
 
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
-use App\Models\User;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\Text;

@@ -43,7 +43,7 @@ final readonly class CheckDesk
         return $check->refresh();
     }
 
-    /** @param array{root: int, folder: string, depth: string}|null $order */
+    /** @param  array{root: int, folder: string, depth: string}|null  $order */
     private function open(Deliverable $deliverable, ?Scene $scene, User $by, ?array $order = null): Check
     {
         return DB::transaction(function () use ($deliverable, $scene, $by, $order): Check {

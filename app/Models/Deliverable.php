@@ -79,7 +79,11 @@ final class Deliverable extends Model
         return $this->hasMany(Check::class);
     }
 
-    /** The newest check that came to an end: what the index shows. @return HasOne<Check, $this> */
+    /**
+     * The newest check that came to an end: what the index shows.
+     *
+     * @return HasOne<Check, $this>
+     */
     public function newest(): HasOne
     {
         return $this->hasOne(Check::class)->ofMany(['id' => 'max'], fn ($query) => $query->where('state', 'done'));

@@ -27,7 +27,11 @@ final readonly class Check
         };
     }
 
-    /** How many lines balance, of those that are marked. @return array{int, int} */
+    /**
+     * How many lines balance, of those that are marked.
+     *
+     * @return array{int, int}
+     */
     public function balance(): array
     {
         $good = count(array_filter($this->entries, static fn (Entry $e): bool => in_array($e->mark, [Mark::Equal, Mark::Waived], true)));

@@ -35,7 +35,7 @@ final readonly class Checker
     /** Where nothing came, the first of these that is asked says so. */
     private const TELLS_NOTHING_CAME = ['time.range', 'time.count', 'format.kind', 'naming.pattern', 'content.whole', 'picture.resolution'];
 
-    /** @param list<Rule> $rules the first that answers an id is taken */
+    /** @param  list<Rule>  $rules the first that answers an id is taken */
     public function __construct(private array $rules) {}
 
     public static function standard(): self

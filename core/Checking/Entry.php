@@ -18,7 +18,11 @@ final readonly class Entry
         if ($scene === null && $files === null) {
             return null;
         }
-        $mark = $files !== null && ($files->mark !== Mark::Unknown || $scene === null) ? $files->mark : $scene->mark ?? Mark::Unknown;
+        $mark = match (true) {
+            $scene === null => $files->mark,
+            $files === null, $files->mark === Mark::Unknown => $scene->mark,
+            default => $files->mark,
+        };
         if ($files !== null && $files->mark === Mark::Equal && $scene !== null && $scene->isUnequal()) {
             $scene = $scene->asStale();
         }

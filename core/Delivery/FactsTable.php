@@ -23,7 +23,11 @@ final class FactsTable
     /** @var array<string, int> */
     private array $ids = [];
 
-    /** The last facts seen and their id: frames in a row mostly share the very same. @var array{MediaFacts|null, int} */
+    /**
+     * The last facts seen and their id: frames in a row mostly share the very same.
+     *
+     * @var array{MediaFacts|null, int}
+     */
     private array $last = [null, 0];
 
     public function intern(MediaFacts $facts): int
@@ -73,7 +77,7 @@ final class FactsTable
         return array_map($this->row(...), $this->facts);
     }
 
-    /** @param list<list<mixed>> $rows */
+    /** @param  list<list<mixed>>  $rows */
     public static function fromArray(array $rows): self
     {
         $table = new self;

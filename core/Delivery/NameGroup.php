@@ -66,7 +66,7 @@ final class NameGroup
         return new self($folder, $literals, $numbers);
     }
 
-    /** @param list<string> $numbers */
+    /** @param  list<string>  $numbers */
     public function add(array $numbers, ListedFile $file): void
     {
         foreach ($numbers as $c => $text) {
@@ -138,7 +138,11 @@ final class NameGroup
         return $name;
     }
 
-    /** Name before and after one number, the others as in this row. @return array{string, string} */
+    /**
+     * Name before and after one number, the others as in this row.
+     *
+     * @return array{string, string}
+     */
     public function around(int $column, int $row): array
     {
         $sides = [$this->literals[0], ''];
@@ -208,7 +212,7 @@ final class NameGroup
         ];
     }
 
-    /** @param array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>} $data */
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);

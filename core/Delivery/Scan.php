@@ -22,7 +22,7 @@ final class Scan
 
     private const NOBODYS = ['.ds_store', 'thumbs.db', 'desktop.ini'];
 
-    /** @var array<string, NameGroup> */
+    /** @var array<array-key, NameGroup> */
     private array $groups = [];
 
     /** Names beyond the last group, each ended by a zero byte. */

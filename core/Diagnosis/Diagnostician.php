@@ -31,7 +31,7 @@ use PlainLedger\Core\Specification\Catalogue;
  */
 final readonly class Diagnostician
 {
-    /** @param list<CauseFamily> $families */
+    /** @param  list<CauseFamily>  $families */
     public function __construct(private array $families) {}
 
     public static function standard(): self

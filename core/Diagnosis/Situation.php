@@ -13,7 +13,7 @@ use PlainLedger\Core\Scene\SceneSettings;
 /** The lines of one part and what they were made from, as causes look at them. */
 final readonly class Situation
 {
-    /** @param array<string, Entry> $entries by id */
+    /** @param  array<string, Entry>  $entries by id */
     public function __construct(public Subject $subject, public array $entries, public ?int $scannedAt) {}
 
     public function part(): string

@@ -12,7 +12,7 @@ use PlainLedger\Core\Naming\NameReading;
 /** Files of one sequence, or one file, that no part asks for. */
 final readonly class Extra
 {
-    /** @param NameReading|null $reading where it is a second file for a frame that is there: how its name reads */
+    /** @param  NameReading|null  $reading where it is a second file for a frame that is there: how its name reads */
     public function __construct(public Sequence $sequence, public FrameRange $frames, public ?Kind $kind, public ?NameReading $reading) {}
 
     public function count(): int

@@ -19,7 +19,7 @@ final readonly class FoundFrames
      */
     private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes) {}
 
-    /** @param list<Take> $takes no two answering the same number */
+    /** @param  list<Take>  $takes no two answering the same number */
     public static function of(Delivery $delivery, array $takes): self
     {
         [$numbers, $facts, $sizes, $times, $from] = [[], [], [], [], []];

@@ -34,7 +34,7 @@ final class Matcher
 
     private function __construct(private readonly Specification $specification, private readonly Delivery $delivery, private readonly ?FrameRange $timeline) {}
 
-    /** @param FrameRange|null $timeline the animation's own range, where the scene tells it */
+    /** @param  FrameRange|null  $timeline the animation's own range, where the scene tells it */
     public static function match(Specification $specification, Delivery $delivery, ?FrameRange $timeline = null): DeliveryMatch
     {
         $matcher = new self($specification, $delivery, $timeline);
@@ -94,7 +94,7 @@ final class Matcher
         }
         $candidates = [];
         foreach ($this->delivery->groups as $group) {
-            if (! $this->couldAnswer($group, $part) || $this->readings > self::MOST_READINGS) {
+            if ($this->readings > self::MOST_READINGS || ! $this->couldAnswer($group, $part)) {
                 continue;
             }
             $sample = $group->name(0);
@@ -107,9 +107,6 @@ final class Matcher
                 continue;
             }
             foreach (Sequence::of($group, $column) as $sequence) {
-                if ($this->readings > self::MOST_READINGS) {
-                    break;
-                }
                 $own = $this->readName($pattern, $sequence->sampleName(), $values, $part, $this->delivery->factsOf($group, $sequence->rows[0]));
                 if ($own->aligns() && (! $numbered || $own->digitRun !== null)) {
                     $fits = $folder === null || NamePattern::parse($folder)->matchesFolder($group->folder, $values);
@@ -202,7 +199,11 @@ final class Matcher
         return $takes;
     }
 
-    /** The sequence that answers best by what it holds, where no name says so. @return list<Take> */
+    /**
+     * The sequence that answers best by what it holds, where no name says so.
+     *
+     * @return list<Take>
+     */
     private function fallback(Part $part, ?NamePattern $pattern, PieceValues $values, bool $numbered): array
     {
         if ($part->delivers === Delivers::File) {
@@ -226,7 +227,7 @@ final class Matcher
                 $kind = $this->delivery->factsOf($group, $sequence->rows[0])->kind;
                 $own = [
                     $part->kinds() === [] || in_array($kind, $part->kinds(), true) ? 1 : 0,
-                    $expected === null || ! $numbered ? 0 : count($sequence->frames()->and($expected)),
+                    $expected === null ? 0 : count($sequence->frames()->and($expected)),
                     $sequence->count(),
                     -substr_count($sequence->folder(), '/'),
                 ];

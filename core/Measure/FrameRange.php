@@ -14,7 +14,7 @@ final readonly class FrameRange implements \Countable, \Stringable
 
     private const MOST_STEPPED = 2_000_000;
 
-    /** @param list<int> $ends */
+    /** @param  list<int>  $ends */
     private function __construct(private array $ends) {}
 
     public static function none(): self
@@ -75,7 +75,7 @@ final readonly class FrameRange implements \Countable, \Stringable
         return self::union(...$pieces);
     }
 
-    /** @param iterable<int> $numbers in any order, repeats allowed */
+    /** @param  iterable<int>  $numbers in any order, repeats allowed */
     public static function fromNumbers(iterable $numbers): self
     {
         $sorted = is_array($numbers) ? $numbers : iterator_to_array($numbers, false);
@@ -159,7 +159,7 @@ final readonly class FrameRange implements \Countable, \Stringable
     {
         $count = 0;
         foreach ($this->runs() as [$first, $last]) {
-            $count += $last - $first + 1;
+            $count += max(0, $last - $first + 1);
         }
 
         return $count;
@@ -198,13 +198,21 @@ final readonly class FrameRange implements \Countable, \Stringable
         return $other->minus($this)->isEmpty();
     }
 
-    /** The smallest number. @throws \LogicException on an empty set */
+    /**
+     * The smallest number.
+     *
+     * @throws \LogicException on an empty set
+     */
     public function first(): int
     {
         return $this->ends[0] ?? throw new \LogicException('An empty range has no first frame.');
     }
 
-    /** The largest number. @throws \LogicException on an empty set */
+    /**
+     * The largest number.
+     *
+     * @throws \LogicException on an empty set
+     */
     public function last(): int
     {
         return $this->ends === [] ? throw new \LogicException('An empty range has no last frame.') : $this->ends[count($this->ends) - 1];
@@ -250,7 +258,11 @@ final readonly class FrameRange implements \Countable, \Stringable
         return new self(array_map(static fn (int $n): int => $n + $by, $this->ends));
     }
 
-    /** With so many more frames before its first and after its last. @throws NotUnderstood if that runs out of bounds */
+    /**
+     * With so many more frames before its first and after its last.
+     *
+     * @throws NotUnderstood if that runs out of bounds
+     */
     public function widened(int $head, int $tail): self
     {
         return $this->isEmpty() ? $this : self::union(self::of($this->first() - $head, $this->first()), $this, self::of($this->last(), $this->last() + $tail));

@@ -22,7 +22,7 @@ final readonly class Text
         return (string) preg_replace_callback('/[^\x20-\x7E]/', self::escape(...), $raw);
     }
 
-    /** @param array<int|string, string> $match */
+    /** @param  array<int|string, string>  $match */
     private static function escape(array $match): string
     {
         return (string) preg_replace('/../', '\x$0', strtoupper(bin2hex($match[0])));

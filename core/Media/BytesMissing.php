@@ -10,7 +10,7 @@ namespace PlainLedger\Core\Media;
  */
 final class BytesMissing extends \RuntimeException
 {
-    /** @param list<array{int, int}> $ranges offset and length of each */
+    /** @param  list<array{int, int}>  $ranges offset and length of each */
     public function __construct(public readonly array $ranges)
     {
         parent::__construct('Bytes are needed that have not come yet.');

@@ -35,7 +35,7 @@ final readonly class Channels
         return $dot === false ? ['', $name] : [substr($name, 0, $dot), substr($name, $dot + 1)];
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     public static function write(array $names): string
     {
         $names = self::sorted($names);

@@ -12,7 +12,7 @@ final class FileSource implements ByteSource
 
     private int $at = 0;
 
-    /** @param resource $handle */
+    /** @param  resource  $handle */
     private function __construct($handle, private readonly int $size, private readonly string $path)
     {
         $this->handle = $handle;

@@ -63,7 +63,7 @@ final readonly class MediaFacts
         return $this->header === [] ? $this : $this->with(['header' => []]);
     }
 
-    /** @param array<string, mixed> $changes */
+    /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
         /** @phpstan-ignore argument.type (the keys are this class's own properties) */

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Media;
 /** A file elsewhere, of which some slices have come. */
 final readonly class SliceSource implements ByteSource
 {
-    /** @param array<int, string> $slices by offset */
+    /** @param  array<int, string>  $slices by offset */
     public function __construct(private int $size, private array $slices) {}
 
     public function size(): int

@@ -161,7 +161,7 @@ final class Alignment
         return $best;
     }
 
-    /** @param list<array{string, string, Piece}> $atoms */
+    /** @param  list<array{string, string, Piece}>  $atoms */
     private function direct(string $name, array $atoms, int $base): NameReading
     {
         $this->tokens = preg_split('~(\d+|[A-Za-z\x80-\xFF]+)~', $name, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
@@ -178,7 +178,7 @@ final class Alignment
         return $this->trace($name, $atoms, $cost);
     }
 
-    /** @param list<array{string, string, Piece}> $atoms */
+    /** @param  list<array{string, string, Piece}>  $atoms */
     private function best(array $atoms, int $i, int $j): int
     {
         if (isset($this->memo[$i][$j])) {
@@ -207,7 +207,7 @@ final class Alignment
                 [$best, $next] = [$cost, $k];
             }
         }
-        if ($j < $tokens && self::EXTRA < $best) {
+        if ($j < $tokens && $best > self::EXTRA) {
             $cost = ($this->tokens[$j] === ' ' ? 6 : self::EXTRA) + $this->best($atoms, $i, $j + 1);
             if ($cost < $best) {
                 [$best, $next, $extra] = [$cost, $j + 1, true];
@@ -277,7 +277,9 @@ final class Alignment
     /** A dash is a sign where no letter or digit stands before it. */
     private function signAllowed(int $j): bool
     {
-        return $j === 0 || ! (ctype_alnum($this->tokens[$j - 1][0]) || ord($this->tokens[$j - 1][0]) >= 0x80);
+        $before = $this->tokens[$j - 1] ?? '';
+
+        return $before === '' || ! (ctype_alnum($before[0]) || ord($before[0]) >= 0x80);
     }
 
     /**
@@ -353,7 +355,7 @@ final class Alignment
         return [strlen($text) < $digits ? Difference::TooFewDigits : Difference::TooManyDigits];
     }
 
-    /** @param list<array{string, string, Piece}> $atoms */
+    /** @param  list<array{string, string, Piece}>  $atoms */
     private function trace(string $name, array $atoms, int $cost): NameReading
     {
         $pieces = [];

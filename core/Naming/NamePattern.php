@@ -12,7 +12,7 @@ final readonly class NamePattern implements \Stringable
 {
     private const LONGEST = 500;
 
-    /** @param list<Piece> $pieces */
+    /** @param  list<Piece>  $pieces */
     private function __construct(private string $source, public array $pieces) {}
 
     /** @throws PatternRefused */
@@ -121,7 +121,11 @@ final readonly class NamePattern implements \Stringable
         return $name;
     }
 
-    /** Pieces that neither have a value here nor are the frame number: names made now would not be whole. @return list<string> */
+    /**
+     * Pieces that neither have a value here nor are the frame number: names made now would not be whole.
+     *
+     * @return list<string>
+     */
     public function unfilled(PieceValues $values): array
     {
         $open = [];

@@ -17,7 +17,7 @@ final readonly class Piece
         return new self(null, $text, null);
     }
 
-    /** @param string $after what stands after the colon, `""` for nothing */
+    /** @param  string  $after what stands after the colon, `""` for nothing */
     public static function named(string $name, string $after, string $pattern): self
     {
         $digits = preg_match('~^\d{1,2}$~', $after) === 1 ? (int) $after : null;

@@ -15,7 +15,7 @@ final readonly class PieceValues
      */
     private function __construct(private array $values, public array $extensions) {}
 
-    /** @param array<string, string> $values */
+    /** @param  array<string, string>  $values */
     public static function of(array $values): self
     {
         return new self(array_change_key_case($values), []);
@@ -26,7 +26,7 @@ final readonly class PieceValues
         return new self([strtolower($name) => $value] + $this->values, $this->extensions);
     }
 
-    /** @param list<string> $extensions */
+    /** @param  list<string>  $extensions */
     public function withExtensions(array $extensions): self
     {
         return new self($this->values, array_values(array_unique($extensions)));

@@ -32,7 +32,7 @@ final readonly class Fix
         return new self(FixKind::Render, $part, ['frames' => '', 'count' => 1], 'Render the picture again.');
     }
 
-    /** @param int $shift what is added to each number */
+    /** @param  int  $shift what is added to each number */
     public static function rename(string $part, string $from, string $to, ?FrameRange $frames, int $shift = 0): self
     {
         $from = Text::shown($from);

@@ -20,7 +20,7 @@ final readonly class Remedy
      */
     private function __construct(public array $fixes, public array $rerender) {}
 
-    /** @param list<Cause> $causes */
+    /** @param  list<Cause>  $causes */
     public static function of(Check $check, array $causes): self
     {
         $fixes = [];
@@ -50,7 +50,7 @@ final readonly class Remedy
         return new self($list, $rerender);
     }
 
-    /** @param list<Cause> $causes */
+    /** @param  list<Cause>  $causes */
     private static function waits(array $causes): bool
     {
         return array_filter($causes, static fn (Cause $c): bool => $c->finding->id === 'still-arriving') !== [];

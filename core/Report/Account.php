@@ -18,7 +18,7 @@ use PlainLedger\Core\Specification\Specification;
 /** Everything one check comes to: its lines, their causes, the work that puts it right. Reports are written from it. */
 final readonly class Account
 {
-    /** @param list<Cause> $causes */
+    /** @param  list<Cause>  $causes */
     private function __construct(
         public Specification $specification,
         public ?SceneSettings $scene,

@@ -183,6 +183,6 @@ final readonly class CheckDocument
         $paths = [...$paths, ...array_map(Text::shown(...), $this->account->match->odd ?? [])];
         sort($paths);
 
-        return array_values($paths);
+        return $paths;
     }
 }

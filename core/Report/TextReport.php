@@ -76,7 +76,7 @@ final readonly class TextReport implements ReportWriter
 
     /**
      * @param  list<string>  $row
-     * @param  list<int>  $widths
+     * @param  array<int, int>  $widths
      */
     private function line(array $row, array $widths, bool $scene, bool $files): string
     {

@@ -42,7 +42,7 @@ final readonly class Ask
             return new self(array_values(array_unique(array_map(static fn (mixed $v): string => $descriptor->type->canonical(self::scalar($v), $descriptor->words), $json))), null, null);
         }
         $text = self::scalar($json);
-        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?([\d.]+\s*[A-Za-z]*)(?:\s*(?:\.\.|–|-|to)\s*([\d.]+\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && (($m[1] ?? '') !== '' || isset($m[3]))) {
+        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?([\d.]+\s*[A-Za-z]*)(?:\s*(?:\.\.|–|-|to)\s*([\d.]+\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
             $first = $descriptor->type->canonical(trim($m[2]));
             if (isset($m[3])) {
                 return self::bounds($first, $descriptor->type->canonical(trim($m[3])));
@@ -67,7 +67,7 @@ final readonly class Ask
         return new self([$descriptor->type->canonical($text, $descriptor->words)], null, null);
     }
 
-    /** @param array<array-key, mixed> $json */
+    /** @param  array<array-key, mixed>  $json */
     private static function fromObject(Descriptor $descriptor, array $json): self
     {
         if ($descriptor->type === AskType::Handles && (isset($json['head']) || isset($json['tail']))) {

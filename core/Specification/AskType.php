@@ -117,7 +117,7 @@ enum AskType: string
         return (string) BigDecimal::of($plain)->toInt();
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     private static function word(string $text, array $words): string
     {
         $text = strtolower($text);

@@ -12,7 +12,7 @@ final readonly class Catalogue
 {
     private const COMPRESSIONS = ['none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw', 'deflate', 'packbits', 'jpeg', 'lossless'];
 
-    /** @param array<string, Descriptor> $descriptors */
+    /** @param  array<string, Descriptor>  $descriptors */
     private function __construct(private array $descriptors) {}
 
     public static function standard(): self

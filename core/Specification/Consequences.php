@@ -15,7 +15,7 @@ use PlainLedger\Core\Naming\NamePattern;
 /** What one part implies, computed from what is asked: count, running time, timecode, names, bytes. */
 final readonly class Consequences
 {
-    /** @param list<array{label: string, value: string}> $lines */
+    /** @param  list<array{label: string, value: string}>  $lines */
     private function __construct(public array $lines) {}
 
     public static function of(Specification $specification, Part $part): self

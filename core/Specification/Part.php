@@ -10,7 +10,7 @@ use PlainLedger\Core\Media\Kind;
 /** One part of what a deliverable owes, with its requirements resolved. */
 final readonly class Part
 {
-    /** @param array<string, Requirement> $requirements by id, in the ledger's order */
+    /** @param  array<string, Requirement>  $requirements by id, in the ledger's order */
     public function __construct(public string $name, public Delivers $delivers, public ?string $madeFrom, public array $requirements) {}
 
     public function find(string $id): ?Requirement
@@ -29,7 +29,11 @@ final readonly class Part
         return array_values(array_filter(array_map(Kind::tryFrom(...), $this->find('format.kind')->ask->values ?? [])));
     }
 
-    /** Handles asked: head and tail, frames. @return array{int, int} */
+    /**
+     * Handles asked: head and tail, frames.
+     *
+     * @return array{int, int}
+     */
     public function handles(): array
     {
         [$head, $tail] = explode('+', $this->single('time.handles') ?? '0+0');

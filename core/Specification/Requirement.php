@@ -54,8 +54,45 @@ final readonly class Requirement
         return (string) $this->ask;
     }
 
+    /** The requirement as a plain sentence. */
     public function sentence(): string
     {
-        return sprintf(str_replace('%s', '%1$s', $this->descriptor->sentence), $this->required());
+        $value = $this->required();
+        $said = match ("{$this->id()}={$value}") {
+            'picture.pixel_aspect=1/1' => 'Pixels are square.',
+            'picture.scale=100' => 'The scene renders at its full size.',
+            'picture.region=full' => 'The whole picture is rendered, without a region.',
+            'time.range=timeline' => 'The frames are those of the animation’s own range.',
+            'time.step=1' => 'Every frame is rendered, none skipped.',
+            'time.extent=listed' => 'The scene is told to render its listed range.',
+            'time.extent=whole' => 'The scene is told to render its whole timeline.',
+            'time.extent=one' => 'The scene is told to render one frame.',
+            'format.alpha=none' => 'There is no alpha.',
+            'format.alpha=any' => 'There is alpha, of either kind.',
+            'format.compression=lossless' => 'Compression loses nothing.',
+            'delivery.extras=none' => 'Nothing is delivered that is not asked.',
+            default => null,
+        };
+        if ($said !== null) {
+            return $said;
+        }
+        if ($this->descriptor->type === AskType::YesNo && $value === 'yes') {
+            return str_replace(': %s.', '.', $this->descriptor->sentence);
+        }
+        $spoken = match ($this->descriptor->type) {
+            AskType::Resolution => str_replace(['x', ' | '], [' × ', ' or '], $value),
+            AskType::Handles => str_replace('+', ' and ', $value),
+            AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
+            default => str_replace(' | ', ' or ', $value),
+        };
+        if ($this->ask->values === []) {
+            $spoken = match (true) {
+                $this->ask->min !== null && $this->ask->max !== null => "{$this->ask->min} to {$this->ask->max}",
+                $this->ask->min !== null => "at least {$this->ask->min}",
+                default => "at most {$this->ask->max}",
+            };
+        }
+
+        return str_replace('%s', $spoken, $this->descriptor->sentence);
     }
 }

@@ -54,7 +54,9 @@ final readonly class Specification
                 }
                 $values[strtolower($key)] = $value === null ? '' : Ask::scalar($value);
             }
-            $starting = array_merge_recursive($starting, self::starting($layer, $catalogue));
+            foreach (self::starting($layer, $catalogue) as $id => $list) {
+                $starting[$id] = array_values(array_unique([...$starting[$id] ?? [], ...$list]));
+            }
             $shapes = self::shapes($layer) ?? $shapes;
             foreach (array_keys($layer->data) as $key) {
                 if (! in_array($key, ['format', 'version', 'title', 'delivers', 'values', 'require', 'parts', 'starting_values'], true)) {
@@ -77,7 +79,7 @@ final readonly class Specification
             $parts[] = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements);
         }
 
-        return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, array_map(static fn (array $list): array => array_values(array_unique($list)), $starting), array_values(array_unique($unknown)));
+        return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, $starting, array_values(array_unique($unknown)));
     }
 
     private static function text(Layer $layer, string $key): ?string
@@ -204,7 +206,11 @@ final readonly class Specification
         return $values->withExtensions(array_map(static fn (\PlainLedger\Core\Media\Kind $k): string => $k->usualExtension(), $kinds));
     }
 
-    /** A range of frames that an untouched scene shows. @return list<FrameRange> */
+    /**
+     * A range of frames that an untouched scene shows.
+     *
+     * @return list<FrameRange>
+     */
     public function startingRanges(): array
     {
         return array_map(FrameRange::parse(...), array_values(array_filter($this->startingValues['time.range'] ?? [], static fn (string $v): bool => $v !== 'timeline')));

@@ -63,7 +63,7 @@ final class DeliverableController
         ]);
     }
 
-    /** @return array{ledger: array<string, mixed>|null, past: list<array<string, mixed>>} */
+    /** @return array{ledger: array<string, mixed>|null, past: array<int, array<string, mixed>>} */
     private function ledger(Deliverable $deliverable): array
     {
         $newest = $deliverable->newest;
@@ -116,7 +116,7 @@ final class DeliverableController
         $range = isset($given['range']) ? (string) FrameRange::parse($given['range']) : '';
         $made = DB::transaction(function () use ($production, $given, $document, $range, $request): Deliverable {
             if (isset($given['specification'])) {
-                $specification = Specification::query()->findOrFail($given['specification']);
+                $specification = Specification::query()->whereKey($given['specification'])->firstOrFail();
             } else {
                 $title = $given['newTitle'] ?? $document?->text('title') ?? $given['code'];
                 $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);

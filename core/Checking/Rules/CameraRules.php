@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Cell;
-use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -29,8 +28,9 @@ final readonly class CameraRules implements Rule
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $chosen = $subject->scene === null ? null : self::chosen($subject->scene);
-        if ($chosen === null || $subject->scene === null) {
+        $scene = $subject->scene;
+        $chosen = $scene === null ? null : self::chosen($scene);
+        if ($scene === null || $chosen === null) {
             return Cell::unknown();
         }
         if ($requirement->id() === 'camera.name') {
@@ -45,8 +45,8 @@ final readonly class CameraRules implements Rule
         if (count($chosen) !== 1) {
             return Cell::when(! $yes, $chosen === [] ? 'none' : count($chosen).' chosen');
         }
-        $isCamera = ! in_array($chosen[0], $subject->scene->views ?? [], true)
-            && ($subject->scene->cameras === null || in_array($chosen[0], $subject->scene->cameras, true));
+        $isCamera = ! in_array($chosen[0], $scene->views ?? [], true)
+            && ($scene->cameras === null || in_array($chosen[0], $scene->cameras, true));
 
         return Cell::when($isCamera === $yes, $isCamera ? 'yes' : "no camera: {$chosen[0]}");
     }

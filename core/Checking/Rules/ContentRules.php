@@ -80,7 +80,7 @@ final readonly class ContentRules implements Rule
         ];
     }
 
-    private function uniform(Subject $subject): ?Cell
+    private function uniform(Subject $subject): Cell
     {
         $differing = [];
         $first = [];

@@ -78,7 +78,7 @@ final readonly class FormatRules implements Rule
         return $own === [] ? $channels : $own;
     }
 
-    /** @param list<string> $passes */
+    /** @param  list<string>  $passes */
     private function same(Requirement $requirement, string $found, ?MediaFacts $facts, array $passes): bool
     {
         $asked = $requirement->ask->values;

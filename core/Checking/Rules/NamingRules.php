@@ -41,7 +41,11 @@ final readonly class NamingRules implements Rule
         return Cell::when(true, $set);
     }
 
-    /** The names the scene would write for its first and last expected frame, read by what is asked. @return list<NameReading> */
+    /**
+     * The names the scene would write for its first and last expected frame, read by what is asked.
+     *
+     * @return list<NameReading>
+     */
     public static function sceneReadings(Subject $subject): array
     {
         $set = $subject->scene?->get('naming.pattern') ?? '';

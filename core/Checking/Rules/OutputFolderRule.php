@@ -58,14 +58,15 @@ final readonly class OutputFolderRule implements Rule
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $set = $subject->scene?->get('output.folder');
-        if ($set === null || $subject->scene === null) {
+        $scene = $subject->scene;
+        $set = $scene?->get('output.folder');
+        if ($scene === null || $set === null) {
             return Cell::unknown();
         }
         if ($set === '') {
             return Cell::when(false, 'none');
         }
-        $inside = self::insideProject($subject->scene);
+        $inside = self::insideProject($scene);
         $values = $subject->specification->pieceValues($subject->part);
         try {
             $found = $inside === null ? null : NamePattern::parseSceneName($inside)->make($values);

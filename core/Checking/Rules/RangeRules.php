@@ -67,14 +67,15 @@ final readonly class RangeRules implements Rule
     /** Whatever it is called: it is right if the frames it gives are those expected. */
     private function sceneExtent(Requirement $requirement, Subject $subject): Cell
     {
-        $extent = $subject->scene?->get('time.extent');
-        if ($extent === null) {
+        $scene = $subject->scene;
+        $extent = $scene?->get('time.extent');
+        if ($scene === null || $extent === null) {
             return Cell::unknown();
         }
         if ($subject->expected === null) {
             return Cell::when(in_array($extent, $requirement->ask->values, true), $extent);
         }
-        $set = $subject->scene?->frames();
+        $set = $scene->frames();
         if ($set === null) {
             return $extent === 'one' ? Cell::when(count($subject->expected) === 1, $extent) : Cell::unknown();
         }

@@ -26,12 +26,10 @@ final readonly class RegionRule implements Rule
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $region = $subject->scene?->get('picture.region');
-        if ($region === null) {
-            return Cell::unknown();
-        }
+        $scene = $subject->scene;
+        $region = $scene?->get('picture.region');
 
-        return Cell::when($this->same($requirement, $region, $subject->scene?->size()), $region);
+        return $scene === null || $region === null ? Cell::unknown() : Cell::when($this->same($requirement, $region, $scene->size()), $region);
     }
 
     private function same(Requirement $requirement, string $region, ?Resolution $size): bool

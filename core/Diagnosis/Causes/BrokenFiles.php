@@ -42,18 +42,19 @@ final readonly class BrokenFiles implements CauseFamily
             }
         }
         foreach ($frames as $id => $numbers) {
+            $seen = $evidence[$id] ?? [];
             $which = $situation->subject->isNumbered() ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…') : 'The file';
             $many = count($numbers) > 1;
             yield new Finding($id, 'files', match ($id) {
                 'empty-file' => "{$which} ".($many ? 'are' : 'is').' empty.',
                 'cut-short' => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
-                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.$this->first($evidence[$id]).'.',
-                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.$this->first($evidence[$id]).'.',
-            }, $evidence[$id], ['content.whole'], render: true);
+                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.$this->first($seen).'.',
+                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.$this->first($seen).'.',
+            }, $seen, ['content.whole'], render: true);
         }
     }
 
-    /** @param list<string> $evidence */
+    /** @param  list<string>  $evidence */
     private function first(array $evidence): string
     {
         return Text::shown((string) preg_replace('~^frame -?\d+: ~', '', $evidence[0] ?? ''));

@@ -10,7 +10,6 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
 
 /** `settings-changed-midway` and `two-takes-mixed`: a fact that is one thing in some frames and another in the rest. */

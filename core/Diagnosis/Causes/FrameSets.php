@@ -232,7 +232,11 @@ final readonly class FrameSets implements CauseFamily
             .Text::count(count($expected->minus($inside)), 'frame').' '.$this->is(count($expected->minus($inside))).' missing.', $evidence, $touches, [], true);
     }
 
-    /** The damaged frames with which the sequence ends. @return list<int> ascending */
+    /**
+     * The damaged frames with which the sequence ends.
+     *
+     * @return list<int> ascending
+     */
     private function damagedTail(PassMatch $pass): array
     {
         $tail = [];
@@ -260,7 +264,11 @@ final readonly class FrameSets implements CauseFamily
         return ['frame '.min($tail).': '.($facts->damageSays ?? 'not whole')];
     }
 
-    /** Age of the newest file at the scan, and the usual gap between files, both in seconds. @return array{int|null, int} */
+    /**
+     * Age of the newest file at the scan, and the usual gap between files, both in seconds.
+     *
+     * @return array{int|null, int}
+     */
     private function pace(Situation $situation, PassMatch $pass): array
     {
         $times = $pass->frames->times;

@@ -29,7 +29,7 @@ final readonly class Leftovers implements CauseFamily
         }
         if ($others !== [] || $match->odd !== []) {
             $count = $this->count($others) + count($match->odd);
-            $named = $others === [] ? mb_strimwidth(Text::shown($match->odd[0] ?? ''), 0, 120, '…') : $this->brief($others);
+            $named = $others === [] ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…') : $this->brief($others);
             yield new Finding('leftovers', 'files', Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), ['delivery.extras'], $this->fixes($situation, $others));
         }
     }
@@ -45,13 +45,13 @@ final readonly class Leftovers implements CauseFamily
         return false;
     }
 
-    /** @param list<Extra> $extras */
+    /** @param  list<Extra>  $extras */
     private function count(array $extras): int
     {
         return array_sum(array_map(static fn (Extra $e): int => $e->count(), $extras));
     }
 
-    /** @param list<Extra> $extras */
+    /** @param  list<Extra>  $extras */
     private function brief(array $extras): string
     {
         $names = array_map(static fn (Extra $e): string => Text::shown($e->path()).($e->count() > 1 ? " {$e->frames}" : ''), array_slice($extras, 0, 4));

@@ -59,7 +59,11 @@ final readonly class PictureSize implements CauseFamily
         }
     }
 
-    /** A scale that is asked to be full and is not, whatever the files say. @return iterable<Finding> */
+    /**
+     * A scale that is asked to be full and is not, whatever the files say.
+     *
+     * @return iterable<Finding>
+     */
     private function scaleAlone(Situation $situation): iterable
     {
         if ($situation->inScene('picture.scale') && ! $situation->isUnequal('picture.resolution')) {

@@ -18,7 +18,7 @@ final readonly class ValueDiffers
 
     private const RENDER = ['picture.resolution', 'picture.display_aspect', 'picture.region', 'camera.name', 'passes', 'content.whole'];
 
-    /** @param list<string> $open ids that nothing else explains */
+    /** @param  list<string>  $open ids that nothing else explains */
     public function forEntry(Situation $situation, Entry $entry, array $open): ?Finding
     {
         $id = $entry->id();

@@ -42,8 +42,8 @@ final readonly class ExrChunks
                 if (strlen($block) < 8 * min(65536, $count - $i)) {
                     throw Damaged::cutShort("the file ends inside its offset table, after {$size} bytes");
                 }
-                /** @var array<int, int> $offsets */
-                $offsets = unpack('P*', $block) ?: [];
+                /** @var non-empty-array<int, int> $offsets */
+                $offsets = unpack('P*', $block);
                 $least = min($offsets);
                 $most = max($offsets);
                 if ($least < $at || $most >= $size) {
@@ -60,7 +60,7 @@ final readonly class ExrChunks
         $this->chunk($last[0], $last[1], false);
     }
 
-    /** @param array<int, int> $offsets */
+    /** @param  array<int, int>  $offsets */
     private function badTable(array $offsets, int $least, int $size, int $before): never
     {
         foreach ($offsets as $i => $offset) {

@@ -20,7 +20,7 @@ final readonly class ExrHeader
 
     private const LARGEST_SIDE = 1 << 24;
 
-    /** @param non-empty-list<ExrPart> $parts */
+    /** @param  non-empty-list<ExrPart>  $parts */
     private function __construct(public array $parts, public bool $multiPart, public int $end) {}
 
     /** @throws Damaged */
@@ -74,7 +74,7 @@ final readonly class ExrHeader
         }
     }
 
-    /** @param array<string, array{string, string}> $attributes */
+    /** @param  array<string, array{string, string}>  $attributes */
     private static function part(array $attributes, int $version): ExrPart
     {
         foreach (['channels', 'compression', 'dataWindow', 'displayWindow'] as $needed) {

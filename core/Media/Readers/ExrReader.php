@@ -112,7 +112,7 @@ final readonly class ExrReader implements Reader
             }
         }
         // the weakest decides: one half channel makes it a half picture
-        $type = min($types === [] ? array_values($part->channels) : $types);
+        $type = min([2, ...($types === [] ? array_values($part->channels) : $types)]);
         if ($types !== [] && in_array(1, $types, true)) {
             $type = 1;
         }

@@ -151,7 +151,7 @@ final readonly class JpegReader implements Reader
         );
     }
 
-    /** @param list<array{int, int}> $sampling horizontal and vertical factors of each component */
+    /** @param  list<array{int, int}>  $sampling horizontal and vertical factors of each component */
     private static function chroma(array $sampling): ?string
     {
         [[$h, $v], [$ch, $cv]] = $sampling;

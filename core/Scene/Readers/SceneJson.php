@@ -179,7 +179,7 @@ final readonly class SceneJson implements SceneReader
         return $links;
     }
 
-    /** @param list<string> $strange */
+    /** @param  list<string>  $strange */
     private function truth(mixed $value, string $key, array &$strange): ?bool
     {
         if ($value === null) {
@@ -194,7 +194,7 @@ final readonly class SceneJson implements SceneReader
         }
     }
 
-    /** @param list<string> $strange */
+    /** @param  list<string>  $strange */
     private function plain(mixed $value, string $key, array &$strange): ?string
     {
         if ($value !== null && ! is_string($value)) {

@@ -62,7 +62,11 @@ final class Workbench
         return (new ExrWriter($width, $height, ...$more))->write((new Painter($width, $height))->lines(1));
     }
 
-    /** Puts a file below the folder. @param int $age seconds before the moment of the scan */
+    /**
+     * Puts a file below the folder.
+     *
+     * @param  int  $age seconds before the moment of the scan
+     */
     public function put(string $path, string $bytes, int $age = 90_000): self
     {
         $full = "{$this->folder}/{$path}";
@@ -101,7 +105,7 @@ final class Workbench
         return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth))->run($now);
     }
 
-    /** @param array<string, mixed> $require */
+    /** @param  array<string, mixed>  $require */
     public static function specification(array $require, array $more = []): Specification
     {
         $data = $more + ['format' => Specification::FORMAT, 'version' => 1, 'delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'task' => 'light', 'version' => 3], 'require' => $require];
@@ -109,7 +113,7 @@ final class Workbench
         return Specification::fromDocument(JsonDocument::parse((string) json_encode($data), 'spec.json', Specification::FORMAT));
     }
 
-    /** @param array<string, mixed> $settings */
+    /** @param  array<string, mixed>  $settings */
     public static function scene(array $settings, array $scene = ['file' => 'TC_010_light_v003', 'saved' => true, 'project_folder' => 'tide_clock']): SceneSettings
     {
         return (new SceneJson)->read((string) json_encode(['format' => SceneJson::FORMAT, 'version' => 1, 'scene' => (object) $scene, 'settings' => (object) $settings]), 'scene.json');

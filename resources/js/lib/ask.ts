@@ -1,0 +1,32 @@
+/** Small questions to the server that change no page. */
+
+function token(): string {
+    const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie);
+
+    return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
+}
+
+async function answer<T>(response: Response): Promise<T> {
+    const body: unknown = await response.json().catch(() => null);
+    if (!response.ok) {
+        const message = typeof body === 'object' && body !== null && 'message' in body ? String(body.message) : '';
+        throw new Error(message !== '' ? message : `The server did not answer as expected (${response.status}). Try again.`);
+    }
+
+    return body as T;
+}
+
+export async function ask<T>(url: string, signal?: AbortSignal): Promise<T> {
+    return answer<T>(await fetch(url, { headers: { Accept: 'application/json' }, signal: signal ?? null }));
+}
+
+export async function tell<T>(url: string, data: unknown, signal?: AbortSignal): Promise<T> {
+    return answer<T>(
+        await fetch(url, {
+            method: 'POST',
+            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+            body: JSON.stringify(data),
+            signal: signal ?? null,
+        }),
+    );
+}

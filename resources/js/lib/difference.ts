@@ -1,0 +1,54 @@
+/** A found value in pieces, those that differ from what is asked picked out. */
+export interface Piece {
+    text: string;
+    differs: boolean;
+}
+
+const WORDS = /(\d+|[A-Za-z]+|[^A-Za-z0-9]+)/g;
+
+export function pickOut(asked: string, found: string): Piece[] {
+    const a = asked.match(WORDS) ?? [];
+    const b = found.match(WORDS) ?? [];
+    if (a.length !== b.length) {
+        // what stands at both ends alike is not what differs
+        let head = 0;
+        while (head < a.length && head < b.length && a[head] === b[head]) {
+            head++;
+        }
+        let tail = 0;
+        while (tail < a.length - head && tail < b.length - head && a[a.length - 1 - tail] === b[b.length - 1 - tail]) {
+            tail++;
+        }
+        const middle = b.slice(head, b.length - tail).join('');
+
+        return [
+            { text: b.slice(0, head).join(''), differs: false },
+            { text: middle === '' ? found : middle, differs: true },
+            { text: middle === '' ? '' : b.slice(b.length - tail).join(''), differs: false },
+        ].filter((piece) => piece.text !== '');
+    }
+
+    return b.map((text, at) => ({ text, differs: text !== a[at] }));
+}
+
+/** How a wrong size stands to the asked one, where a word says it. */
+export function inWords(asked: string, found: string): string | null {
+    const size = /^(\d+)x(\d+)$/;
+    const a = size.exec(asked);
+    const b = size.exec(found);
+    if (a === null || b === null) {
+        return null;
+    }
+    const across = Number(b[1]) / Number(a[1]);
+    const down = Number(b[2]) / Number(a[2]);
+    if (a[1] === b[2] && a[2] === b[1]) {
+        return 'sides exchanged';
+    }
+    for (const [ratio, word] of [[0.5, 'half'], [0.25, 'a quarter'], [0.75, 'three quarters'], [2, 'double']] as const) {
+        if (Math.abs(across - ratio) < 0.003 && Math.abs(down - ratio) < 0.003) {
+            return word;
+        }
+    }
+
+    return null;
+}

@@ -1,0 +1,47 @@
+/** Frame ranges for drawing only: the sets themselves are computed by the server. */
+
+export type Run = [first: number, last: number, step: number];
+
+/** Runs of a range text as the server writes it: `1-10,15,20-30x2`. */
+export function runs(text: string): Run[] {
+    return text
+        .split(',')
+        .map((piece) => /^(-?\d+)(?:-(-?\d+))?(?:x(\d+))?$/.exec(piece.trim()))
+        .filter((found) => found !== null)
+        .map((found) => [Number(found[1]), Number(found[2] ?? found[1]), Number(found[3] ?? 1)]);
+}
+
+export function has(set: Run[], frame: number): boolean {
+    return set.some(([first, last, step]) => frame >= first && frame <= last && (frame - first) % step === 0);
+}
+
+/** Whether any frame from $from to $to is in the set. */
+export function touches(set: Run[], from: number, to: number): boolean {
+    return set.some(([first, last, step]) => {
+        const start = Math.max(from, first);
+        const next = first + Math.ceil((start - first) / step) * step;
+
+        return next <= Math.min(to, last);
+    });
+}
+
+export function span(...sets: Run[][]): [number, number] | null {
+    const ends = sets.flat();
+    if (ends.length === 0) {
+        return null;
+    }
+
+    return [Math.min(...ends.map((run) => run[0])), Math.max(...ends.map((run) => run[1]))];
+}
+
+/** Bytes with three figures, decimal prefixes. */
+export function bytes(size: number): string {
+    const units = ['B', 'KB', 'MB', 'GB', 'TB'];
+    let at = 0;
+    while (size >= 999.5 && at < units.length - 1) {
+        size /= 1000;
+        at++;
+    }
+
+    return `${at === 0 || size >= 99.95 ? Math.round(size) : Number(size.toPrecision(3))} ${units[at] ?? ''}`;
+}

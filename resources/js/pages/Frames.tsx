@@ -1,0 +1,84 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import { bytes } from '../lib/frames';
+import { verdictInWords } from '../lib/notes';
+import { CheckProgress } from '../parts/CheckProgress';
+import { FilesFound } from '../parts/FilesFound';
+import { FolderBrowser, type Choice } from '../parts/FolderBrowser';
+import { Folios } from '../parts/Folios';
+import { LedgerSheet } from '../parts/LedgerSheet';
+import { PastChecks } from '../parts/PastChecks';
+import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
+
+export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: { id: number; label: string }[]; running: Progress | null; fault: string | null }) {
+    const [busy, setBusy] = useState(false);
+    const [refused, setRefused] = useState<string | null>(null);
+    const delivery = ledger?.delivery ?? null;
+    const [choosing, setChoosing] = useState(delivery === null);
+    const last: Choice | null = delivery?.rootId == null ? null : { root: delivery.rootId, below: delivery.folder };
+    const check = (choice: Choice, depth: 'quick' | 'full') => {
+        setBusy(true);
+        setRefused(null);
+        router.post(
+            `/deliverables/${deliverable.id}/checks`,
+            { ...choice, depth },
+            {
+                onError: (errors) => setRefused(errors.below ?? errors.root ?? errors.refused ?? 'This could not be checked.'),
+                onSuccess: () => setChoosing(false),
+                onFinish: () => setBusy(false),
+            },
+        );
+    };
+    const canRepeat = last !== null && roots.some((root) => root.id === last.root);
+
+    return (
+        <LedgerSheet
+            title={`${deliverable.code}, frames`}
+            book={book}
+            deliverable={deliverable}
+            ledger={delivery === null ? null : ledger}
+            head={
+                <>
+                    <Folios deliverable={deliverable} at="frames" />
+                    {running !== null && <CheckProgress key={running.id} running={running} />}
+                    {running === null && fault !== null && (
+                        <p role="alert" className="mx-6 mt-3 border border-red px-3 py-2 text-red">
+                            {fault}
+                        </p>
+                    )}
+                    {delivery !== null && ledger !== null && (
+                        <div className="px-6 pt-3">
+                            <p className="said">{verdictInWords(ledger.document)}</p>
+                            <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
+                                <span className="[overflow-wrap:anywhere]">
+                                    {delivery.files} files, {bytes(delivery.bytes)}, in <span className="mono">{[delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/')}</span>, looked at {delivery.at}
+                                </span>
+                                {running === null && (
+                                    <span className="flex gap-2">
+                                        {canRepeat && !choosing && (
+                                            <button type="button" className="press" disabled={busy} onClick={() => check(last, delivery.depth === 'full' ? 'full' : 'quick')}>
+                                                {busy ? 'Checking…' : 'Check again'}
+                                            </button>
+                                        )}
+                                        <button type="button" className="press" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+                                            {choosing ? 'Leave it' : 'Another folder'}
+                                        </button>
+                                    </span>
+                                )}
+                            </p>
+                            {refused !== null && !choosing && (
+                                <p role="alert" className="mt-1 text-red">
+                                    {refused}
+                                </p>
+                            )}
+                        </div>
+                    )}
+                    {delivery === null && running === null && <p className="said px-6 pt-5">No files have been looked at yet. Choose the folder they were rendered to.</p>}
+                    {choosing && running === null && <FolderBrowser deliverable={deliverable.id} roots={roots} start={last} onChoose={check} busy={busy} fault={refused} />}
+                </>
+            }
+            between={delivery === null || ledger === null ? null : <FilesFound ledger={ledger} />}
+            aside={<PastChecks past={past} current={ledger?.id ?? null} />}
+        />
+    );
+}

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import type { Ledger } from '../types/book';
+import { Breaking } from './Breaking';
+import { CopyButton } from './CopyButton';
+import { FrameStrip } from './FrameStrip';
+import { NamePieces } from './NamePieces';
+
+/** What the delivery holds, drawn: sequences as strips, names piece by piece, and what belongs to nothing. */
+export function FilesFound({ ledger }: { ledger: Ledger }) {
+    const { document } = ledger;
+    const [allStrays, setAllStrays] = useState(false);
+    const owed = document.sequences.filter((sequence) => sequence.part !== null);
+    const others = document.sequences.filter((sequence) => sequence.part === null);
+    const strays = allStrays ? document.strays : document.strays.slice(0, 6);
+
+    return (
+        <>
+            {owed.map((sequence, at) => {
+                const strip = document.strip.find((each) => each.part === sequence.part && each.pass === sequence.pass);
+
+                return (
+                    <section key={at}>
+                        {(sequence.pass !== null || owed.length > 1) && <h2 className="aside px-6 pt-3">{sequence.pass ?? sequence.part}</h2>}
+                        <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
+                        {sequence.rerender !== '' && (
+                            <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
+                                <span>To render again:</span>
+                                <span className="mono text-red">
+                                    <Breaking text={sequence.rerender.length > 160 ? `${sequence.rerender.slice(0, 160)}…` : sequence.rerender} />
+                                </span>
+                                <CopyButton text={sequence.rerender}>Copy the range</CopyButton>
+                            </p>
+                        )}
+                    </section>
+                );
+            })}
+            {document.names.length > 0 && (
+                <section className="px-6 pt-2">
+                    <h2 className="aside">Names that do not fit</h2>
+                    {document.names.slice(0, 5).map((reading, at) => (
+                        <NamePieces key={at} reading={reading} />
+                    ))}
+                    {document.names_count > 5 && <p className="text-faint">and {document.names_count - 5} more, in the report files</p>}
+                </section>
+            )}
+            {(others.length > 0 || strays.length > 0) && (
+                <section className="px-6 pt-2">
+                    <h2 className="aside">Belongs to nothing that is asked</h2>
+                    <ul className="mono text-[13px]">
+                        {others.map((sequence, at) => (
+                            <li key={at}>
+                                <Breaking text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`} /> <span className="text-faint">{sequence.present}</span>
+                            </li>
+                        ))}
+                        {strays.map((stray) => (
+                            <li key={stray}>
+                                <Breaking text={stray} />
+                            </li>
+                        ))}
+                    </ul>
+                    {document.strays.length > 6 && (
+                        <button type="button" className="plain-link" onClick={() => setAllStrays(!allStrays)}>
+                            {allStrays ? 'fewer' : `${document.strays_count - 6} more`}
+                        </button>
+                    )}
+                    {allStrays && document.strays_count > document.strays.length && <p className="text-faint">The report files have all {document.strays_count}.</p>}
+                </section>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,119 @@
+import { useEffect, useRef, useState } from 'react';
+import { ask } from '../lib/ask';
+
+interface Contents {
+    below: string;
+    folders: string[];
+    files: number;
+    sample: string[];
+    more: boolean;
+}
+
+export interface Choice {
+    root: number;
+    below: string;
+}
+
+/** A small browser of the folders below the intake roots this person may see. */
+export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault }: { deliverable: number; roots: { id: number; label: string }[]; start: Choice | null; onChoose: (choice: Choice, depth: 'quick' | 'full') => void; busy: boolean; fault: string | null }) {
+    const [at, setAt] = useState<Choice | null>(start !== null && roots.some((root) => root.id === start.root) ? start : roots[0] === undefined ? null : { root: roots[0].id, below: '' });
+    const [found, setFound] = useState<{ contents: Contents | null; trouble: string | null }>({ contents: null, trouble: null });
+    const [full, setFull] = useState(false);
+    const list = useRef<HTMLDivElement>(null);
+
+    useEffect(() => {
+        if (at === null) {
+            return;
+        }
+        const stop = new AbortController();
+        ask<Contents>(`/deliverables/${deliverable}/intake?root=${at.root}&below=${encodeURIComponent(at.below)}`, stop.signal).then(
+            (contents) => setFound({ contents, trouble: null }),
+            (trouble: unknown) => {
+                if (!stop.signal.aborted) {
+                    setFound({ contents: null, trouble: trouble instanceof Error ? trouble.message : 'This folder could not be read.' });
+                }
+            },
+        );
+
+        return () => stop.abort();
+    }, [at, deliverable]);
+
+    if (at === null) {
+        return <p className="px-6 py-4 text-faint">This production has no intake folder that is open to you. Ask its coordinator.</p>;
+    }
+    const go = (below: string) => {
+        setAt({ ...at, below });
+        list.current?.focus();
+    };
+    const crumbs = at.below === '' ? [] : at.below.split('/');
+    const root = roots.find((each) => each.id === at.root);
+
+    return (
+        <div className="mx-6 my-3 border border-edge">
+            <div className="flex flex-wrap items-center gap-x-2 border-b border-rule px-3 py-1.5">
+                {roots.length > 1 ? (
+                    <select aria-label="Intake" className="line-field w-auto!" value={at.root} onChange={(event) => setAt({ root: Number(event.target.value), below: '' })}>
+                        {roots.map((each) => (
+                            <option key={each.id} value={each.id}>
+                                {each.label}
+                            </option>
+                        ))}
+                    </select>
+                ) : (
+                    <button type="button" className="plain-link" onClick={() => go('')}>
+                        {root?.label}
+                    </button>
+                )}
+                {crumbs.map((crumb, n) => (
+                    <span key={n} className="[overflow-wrap:anywhere]">
+                        / <button type="button" className="plain-link mono" onClick={() => go(crumbs.slice(0, n + 1).join('/'))}>{crumb}</button>
+                    </span>
+                ))}
+            </div>
+            <div ref={list} tabIndex={-1} className="scroll max-h-44 min-h-16 px-3 py-1.5" aria-live="polite">
+                {found.trouble !== null ? (
+                    <p className="text-red" role="alert">
+                        {found.trouble}
+                    </p>
+                ) : found.contents === null ? (
+                    <p className="text-faint">Reading the folder…</p>
+                ) : (
+                    <>
+                        {found.contents.folders.length > 0 && (
+                            <ul>
+                                {found.contents.folders.map((folder) => (
+                                    <li key={folder}>
+                                        <button type="button" className="mono cursor-pointer py-0.5 text-left text-link [overflow-wrap:anywhere] hover:underline" onClick={() => go(at.below === '' ? folder : `${at.below}/${folder}`)}>
+                                            {folder}/
+                                        </button>
+                                    </li>
+                                ))}
+                            </ul>
+                        )}
+                        {found.contents.more && <p className="text-faint">More folders than are shown here.</p>}
+                        <p className="text-faint">
+                            {found.contents.files === 0 ? (found.contents.folders.length === 0 ? 'This folder is empty.' : 'No files beside these folders.') : `${found.contents.files} ${found.contents.files === 1 ? 'file' : 'files'}: `}
+                            <span className="mono [overflow-wrap:anywhere]">{found.contents.sample.join(', ')}</span>
+                            {found.contents.files > found.contents.sample.length && ' …'}
+                        </p>
+                    </>
+                )}
+            </div>
+            <div className="flex flex-wrap items-center gap-4 border-t border-rule px-3 py-2">
+                <button type="button" className="press strong" disabled={busy || found.contents === null} onClick={() => onChoose(at, full ? 'full' : 'quick')}>
+                    {busy ? 'Checking…' : 'Check this folder'}
+                </button>
+                <label className="flex items-center gap-1.5">
+                    <input type="checkbox" checked={full} onChange={(event) => setFull(event.target.checked)} />
+                    read every byte
+                </label>
+                <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
+            </div>
+            {fault !== null && (
+                <p role="alert" className="border-t border-rule px-3 py-2 text-red">
+                    {fault}
+                </p>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,33 @@
+import { Link } from '@inertiajs/react';
+import type { Deliverable, Mark } from '../types/book';
+import { MarkSign } from './MarkSign';
+
+export type Folio = 'specification' | 'scene' | 'frames';
+
+/** Head of a deliverable's pages, and its folios in the order of the work. */
+export function Folios({ deliverable, at }: { deliverable: Deliverable; at: Folio | null }) {
+    const folios: [Folio, string, Mark | null][] = [
+        ['specification', 'Specification', null],
+        ['scene', 'Scene', deliverable.folios.scene],
+        ['frames', 'Frames', deliverable.folios.frames],
+    ];
+
+    return (
+        <>
+            <h1 className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4">
+                <span className="title text-[24px] [overflow-wrap:anywhere]">{deliverable.code}</span>
+                <span className="aside text-[17px]">
+                    {[deliverable.title, deliverable.owner, deliverable.due === null ? null : `due ${deliverable.due.at}`].filter((said) => said !== null && said !== '').join(' · ')}
+                </span>
+            </h1>
+            <nav aria-label="Folios" className="mx-6 mt-2 flex gap-6 border-b border-ink">
+                {folios.map(([folio, name, mark]) => (
+                    <Link key={folio} href={`/deliverables/${deliverable.id}/${folio}`} aria-current={folio === at ? 'page' : undefined} className={`-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}>
+                        {mark !== null && <MarkSign mark={mark} />}
+                        {name}
+                    </Link>
+                ))}
+            </nav>
+        </>
+    );
+}

@@ -1,0 +1,107 @@
+import type { Cause, Fix, Ledger } from '../types/book';
+import { Breaking } from './Breaking';
+import { CopyButton } from './CopyButton';
+import { Shape } from './Shape';
+
+const KINDS: Record<string, string> = { wait: 'Wait', set: 'Set', rename: 'Rename', move: 'Move', retag: 'Write anew', encode: 'Save again', render: 'Render', 'set-aside': 'Set aside' };
+
+function CauseNote({ cause, number, ledger, touched, onTouch }: { cause: Cause; number: number; ledger: Ledger; touched: boolean; onTouch: (note: number | null) => void }) {
+    return (
+        <li id={`note-${number}`} tabIndex={-1} className={`note ${touched ? 'bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : ''}`} onMouseEnter={() => onTouch(number)} onMouseLeave={() => onTouch(null)}>
+            <p>
+                <span className="note-number mr-2 align-[1px]">{number}</span>
+                <Breaking text={cause.says} />
+            </p>
+            <p className="mt-1 font-sans text-[12.5px] text-faint">
+                seen in the {cause.side}; explains {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
+                {cause.or.length > 0 && `; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
+            </p>
+            {cause.evidence.length > 0 && (
+                <details className="mt-1 font-sans text-[12.5px] text-faint">
+                    <summary className="cursor-pointer">Evidence</summary>
+                    <ul className="ml-3 list-disc">
+                        {cause.evidence.map((evidence, at) => (
+                            <li key={at}>
+                                <Breaking text={evidence} />
+                            </li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+        </li>
+    );
+}
+
+function FixLine({ fix }: { fix: Fix }) {
+    return (
+        <li className="border-t border-rule py-1.5 first:border-0">
+            <Breaking text={fix.says} />
+            {fix.kind === 'render' && fix.frames !== undefined && fix.frames !== '' && (
+                <span className="mt-1.5 block">
+                    <CopyButton text={fix.frames}>Copy the range</CopyButton>
+                </span>
+            )}
+        </li>
+    );
+}
+
+/** Causes and fixes, beside the lines they speak of. */
+export function LedgerMargin({ ledger, touched, onTouch }: { ledger: Ledger; touched: number | null; onTouch: (note: number | null) => void }) {
+    const { document } = ledger;
+    const size = document.entries.find((entry) => entry.id === 'picture.resolution');
+    const found = size?.files?.mark === 'unequal' ? size.files.found : size?.scene?.mark === 'unequal' ? size.scene.found : null;
+    const order = Object.keys(KINDS);
+    const fixes = [...document.fixes].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+
+    return (
+        <>
+            {document.causes.length === 0 ? (
+                <p className="aside">{document.verdict === 'balanced' ? 'Every line balances.' : 'Nothing is unequal; what could not be read keeps it open.'}</p>
+            ) : (
+                <>
+                    <h2 className="aside pb-1">Why</h2>
+                    <ol>
+                        {document.causes.map((cause, at) => (
+                            <CauseNote key={at} cause={cause} number={at + 1} ledger={ledger} touched={touched === at + 1} onTouch={onTouch} />
+                        ))}
+                    </ol>
+                </>
+            )}
+            {size !== undefined && found !== null && size.mark === 'unequal' && <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />}
+            {fixes.length > 0 && (
+                <section className="mt-2">
+                    <h2 className="aside pb-1">Put right</h2>
+                    <ul className="note">
+                        {fixes.slice(0, 12).map((fix, at) => (
+                            <FixLine key={at} fix={fix} />
+                        ))}
+                    </ul>
+                    {document.fixes_count > 12 && <p className="text-faint">and {document.fixes_count - 12} more, in the report files</p>}
+                </section>
+            )}
+            <section className="mt-2">
+                <h2 className="aside pb-1">This check</h2>
+                <p className="note font-sans! text-[13px]!">
+                    {ledger.made}
+                    {ledger.by !== null && `, by ${ledger.by}`}
+                    <br />
+                    specification revision {ledger.revision}
+                    {!ledger.current && <span className="text-ochre"> (there is a newer one: check again)</span>}
+                    {ledger.delivery !== null && (
+                        <>
+                            <br />
+                            {document.depth === 'full' ? 'every byte was read' : 'head and tail of each file were read'}
+                        </>
+                    )}
+                    <br />
+                    Report:{' '}
+                    {(['txt', 'json', 'csv', 'xml'] as const).map((format) => (
+                        <a key={format} className="plain-link mr-2" href={`/checks/${ledger.id}/report.${format}`} download>
+                            {format === 'xml' ? 'JUnit' : format === 'txt' ? 'text' : format.toUpperCase()}
+                        </a>
+                    ))}
+                </p>
+            </section>
+        </>
+    );
+}

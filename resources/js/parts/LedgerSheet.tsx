@@ -1,0 +1,33 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { notesOf } from '../lib/notes';
+import type { Book as BookData, Deliverable, Ledger } from '../types/book';
+import { Book } from './Book';
+import { LedgerMargin } from './LedgerMargin';
+import { LedgerTable } from './LedgerTable';
+import { Tie } from './Tie';
+
+/** A sheet with its ledger, and the margin beside it. */
+export function LedgerSheet({ title, book, deliverable, ledger, head, between, foot, aside }: { title: string; book: BookData; deliverable: Deliverable; ledger: Ledger | null; head: ReactNode; between?: ReactNode; foot?: ReactNode; aside?: ReactNode }) {
+    const [touched, setTouched] = useState<number | null>(null);
+    const numbers = useMemo(() => (ledger === null ? new Map<string, number[]>() : notesOf(ledger.document)), [ledger]);
+
+    return (
+        <Book
+            title={title}
+            book={book}
+            deliverable={deliverable}
+            margin={
+                <>
+                    {ledger !== null && <LedgerMargin ledger={ledger} touched={touched} onTouch={setTouched} />}
+                    {aside}
+                </>
+            }
+        >
+            {head}
+            {between}
+            {ledger !== null && <LedgerTable ledger={ledger} numbers={numbers} touched={touched} onTouch={setTouched} />}
+            {foot}
+            <Tie note={touched} />
+        </Book>
+    );
+}

@@ -1,0 +1,239 @@
+import { Fragment, useState } from 'react';
+import { inWords, pickOut } from '../lib/difference';
+import type { Cell, Entry, Ledger } from '../types/book';
+import { Breaking } from './Breaking';
+import { MarkSign } from './MarkSign';
+
+const LONG = 24;
+
+/** Found values in their own ink, what differs picked out. */
+function CellText({ cell, required }: { cell: Cell; required: string }) {
+    if (cell.found === null) {
+        return <span className="text-faint">not told</span>;
+    }
+    if (cell.stale === true) {
+        return <span className="mono text-faint">{cell.found}</span>;
+    }
+    if (cell.mark !== 'unequal') {
+        return (
+            <span className="mono">
+                <Breaking text={cell.found} />
+            </span>
+        );
+    }
+    const word = inWords(required, cell.found);
+
+    return (
+        <span className="found-wrong">
+            <span className="mono">
+                {pickOut(required, cell.found).map((piece, at) => (piece.differs ? <em key={at}><Breaking text={piece.text} /></em> : <Breaking key={at} text={piece.text} />))}
+            </span>
+            {word !== null && <span className="aside ml-2 text-red!">{word}</span>}
+        </span>
+    );
+}
+
+function MarkedCell({ cell, required, given }: { cell: Cell | undefined; required: string; given: boolean }) {
+    if (cell === undefined) {
+        return given ? null : <span className="sr-only">not given</span>;
+    }
+
+    return (
+        <span className="grid grid-cols-[18px_1fr] gap-x-1">
+            <span>{cell.stale === true ? <span className="text-faint" aria-label="changed since">·</span> : <MarkSign mark={cell.mark} />}</span>
+            <span>
+                <CellText cell={cell} required={required} />
+                {cell.stale === true && <span className="aside block text-[12.5px]">changed since; the files are right</span>}
+            </span>
+        </span>
+    );
+}
+
+function Runs({ cell }: { cell: Cell | undefined }) {
+    const runs = cell?.runs ?? [];
+
+    return runs.length === 0 ? null : (
+        <span className="block text-[12.5px] text-faint">
+            {runs.slice(0, 4).map((run, at) => (
+                <span key={at} className="block">
+                    <span className="mono">{run.found}</span>
+                    {run.frames !== '' && (
+                        <>
+                            {' '}
+                            in <span className="mono"><Breaking text={run.frames} /></span>
+                        </>
+                    )}
+                </span>
+            ))}
+            {runs.length > 4 && `and ${runs.length - 4} more`}
+        </span>
+    );
+}
+
+/** Required, scene and files side by side, one requirement a line; causes by the numbers of their notes. */
+export function LedgerTable({ ledger, numbers, touched, onTouch }: { ledger: Ledger; numbers: Map<string, number[]>; touched: number | null; onTouch: (note: number | null) => void }) {
+    const [onlyTrouble, setOnlyTrouble] = useState(false);
+    const [folded, setFolded] = useState<Set<string>>(new Set());
+    const { document, labels } = ledger;
+    const parts = [...new Set(document.entries.map((entry) => entry.part))];
+    const shown = onlyTrouble ? document.entries.filter((entry) => entry.mark !== 'equal') : document.entries;
+    const good = (side: 'mark' | 'scene' | 'files') => {
+        const marks = document.entries.map((entry) => (side === 'mark' ? entry.mark : entry[side]?.stale === true ? undefined : entry[side]?.mark)).filter((mark) => mark !== undefined);
+
+        return `${marks.filter((mark) => mark === 'equal' || mark === 'waived').length} of ${marks.length}`;
+    };
+    const groups = (part: string): [string, Entry[]][] => {
+        const found = new Map<string, Entry[]>();
+        for (const entry of shown.filter((each) => each.part === part)) {
+            const group = labels[entry.id]?.group ?? '';
+            found.set(group, [...(found.get(group) ?? []), entry]);
+        }
+
+        return [...found];
+    };
+    const fold = (key: string) =>
+        setFolded((before) => {
+            const after = new Set(before);
+            if (!after.delete(key)) {
+                after.add(key);
+            }
+
+            return after;
+        });
+
+    return (
+        <div className="px-6 pb-8">
+            <div className="flex items-baseline gap-4 pt-3 pb-1" role="group" aria-label="Which lines">
+                {[false, true].map((trouble) => (
+                    <button key={String(trouble)} type="button" aria-pressed={onlyTrouble === trouble} onClick={() => setOnlyTrouble(trouble)} className={onlyTrouble === trouble ? 'border-b-2 border-ink font-semibold' : 'cursor-pointer text-faint hover:text-ink'}>
+                        {trouble ? 'Only what does not balance' : 'Everything'}
+                    </button>
+                ))}
+            </div>
+            <table className="ledger">
+                <colgroup>
+                    <col style={{ width: '23%' }} />
+                    <col style={{ width: '25%' }} />
+                    <col style={{ width: '26%' }} />
+                    <col style={{ width: '26%' }} />
+                </colgroup>
+                <thead>
+                    <tr>
+                        <th scope="col">requirement</th>
+                        <th scope="col" className="column">required</th>
+                        <th scope="col" className="column">
+                            in the scene
+                            {ledger.scene === null && <span className="text-[12.5px]">, not given</span>}
+                        </th>
+                        <th scope="col" className="column">
+                            in the files
+                            {ledger.delivery === null && <span className="text-[12.5px]">, not given</span>}
+                        </th>
+                    </tr>
+                </thead>
+                {parts.map((part) => (
+                    <Fragment key={part}>
+                        {groups(part).map(([group, entries]) => {
+                            const key = `${part}/${group}`;
+                            const balances = entries.every((entry) => entry.mark === 'equal');
+                            const closed = folded.has(key);
+
+                            return (
+                                <tbody key={key}>
+                                    <tr className="group">
+                                        <th scope="rowgroup" colSpan={4}>
+                                            {balances ? (
+                                                <button type="button" className="title cursor-pointer" aria-expanded={!closed} onClick={() => fold(key)}>
+                                                    {group}
+                                                    {parts.length > 1 && <span className="aside"> of {part}</span>}
+                                                    {closed && <span className="aside font-normal"> · {entries.length} balance</span>}
+                                                </button>
+                                            ) : (
+                                                <span className="title">
+                                                    {group}
+                                                    {parts.length > 1 && <span className="aside"> of {part}</span>}
+                                                </span>
+                                            )}
+                                        </th>
+                                    </tr>
+                                    {!closed &&
+                                        entries.map((entry) => {
+                                            const notes = numbers.get(`${entry.part}/${entry.id}`) ?? [];
+                                            const long = [entry.required, entry.scene?.found, entry.files?.found].some((text) => (text ?? '').length > LONG);
+                                            const on = touched !== null && notes.includes(touched);
+
+                                            return (
+                                                <Fragment key={entry.id}>
+                                                    <tr data-notes={notes.join(' ')} className={on ? 'touched' : ''} onMouseEnter={() => onTouch(notes[0] ?? null)} onMouseLeave={() => onTouch(null)}>
+                                                        <th scope="row">
+                                                            {labels[entry.id]?.label ?? entry.id}
+                                                            {entry.level === 'should' && <span className="aside"> should</span>}
+                                                            {notes.map((note) => (
+                                                                <a key={note} href={`#note-${note}`} className="note-number ml-1.5" aria-label={`note ${note}`} onFocus={() => onTouch(note)} onBlur={() => onTouch(null)}>
+                                                                    {note}
+                                                                </a>
+                                                            ))}
+                                                            {entry.why !== undefined && <span className="aside block text-[12.5px]">{entry.why}</span>}
+                                                        </th>
+                                                        <td className="column mono">{long ? <span className="text-faint">below</span> : entry.required}</td>
+                                                        {(['scene', 'files'] as const).map((side) => (
+                                                            <td key={side} className="column">
+                                                                {long ? entry[side] !== undefined && <MarkSign mark={entry[side].mark} /> : <MarkedCell cell={entry[side]} required={entry.required} given={side === 'scene' ? ledger.scene !== null : ledger.delivery !== null} />}
+                                                                {!long && <Runs cell={entry[side]} />}
+                                                            </td>
+                                                        ))}
+                                                    </tr>
+                                                    {long && (
+                                                        <tr className={on ? 'touched' : ''}>
+                                                            <td colSpan={4} className="pl-6!">
+                                                                <dl className="grid grid-cols-[80px_1fr] gap-x-2">
+                                                                    <dt className="aside">required</dt>
+                                                                    <dd className="mono">
+                                                                        <Breaking text={entry.required} />
+                                                                    </dd>
+                                                                    {(['scene', 'files'] as const).map(
+                                                                        (side) =>
+                                                                            entry[side] !== undefined && (
+                                                                                <Fragment key={side}>
+                                                                                    <dt className="aside">{side}</dt>
+                                                                                    <dd>
+                                                                                        {entry.id === 'naming.pattern' && entry[side].found !== null ? (
+                                                                                            <span className={`mono ${entry[side].mark === 'unequal' && entry[side].stale !== true ? 'found-wrong' : ''}`}>
+                                                                                                <Breaking text={entry[side].found} />
+                                                                                            </span>
+                                                                                        ) : (
+                                                                                            <CellText cell={entry[side]} required={entry.required} />
+                                                                                        )}
+                                                                                        <Runs cell={entry[side]} />
+                                                                                    </dd>
+                                                                                </Fragment>
+                                                                            ),
+                                                                    )}
+                                                                </dl>
+                                                            </td>
+                                                        </tr>
+                                                    )}
+                                                </Fragment>
+                                            );
+                                        })}
+                                </tbody>
+                            );
+                        })}
+                    </Fragment>
+                ))}
+                <tfoot>
+                    <tr>
+                        <td colSpan={2}>{good('mark')} balance</td>
+                        <td className="column">{ledger.scene === null ? '' : good('scene')}</td>
+                        <td className="column">{ledger.delivery === null ? '' : good('files')}</td>
+                    </tr>
+                </tfoot>
+            </table>
+            {document.not_checked.length > 0 && (
+                <p className="aside pt-3">
+                    Not checked, since what was given does not show it: {document.not_checked.map((line) => labels[line.id]?.label.toLowerCase() ?? line.id).join(', ')}.
+                </p>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,173 @@
+/** What pages are given, as the server builds it. */
+
+export type Mark = 'equal' | 'unequal' | 'waived' | 'unknown';
+
+export type Verdict = 'balanced' | 'unbalanced' | 'open';
+
+export interface Due {
+    at: string;
+    words: string;
+    late: boolean;
+}
+
+export interface IndexLine {
+    id: number;
+    code: string;
+    title: string;
+    owner: string | null;
+    due: Due | null;
+    verdict: Verdict | null;
+    holdsUp: string | null;
+}
+
+export interface Book {
+    production: { id: number; code: string; name: string; kind: string };
+    role: string | null;
+    decides: boolean;
+    index: IndexLine[];
+}
+
+export interface Deliverable extends IndexLine {
+    specification: string;
+    revision: number;
+    folios: { scene: Mark | null; frames: Mark | null };
+}
+
+export interface Cell {
+    mark: Mark;
+    found: string | null;
+    runs?: { frames: string; found: string }[];
+    stale?: boolean;
+}
+
+export interface Entry {
+    id: string;
+    part: string;
+    level: 'must' | 'should';
+    mark: Mark;
+    required: string;
+    scene?: Cell;
+    files?: Cell;
+    why?: string;
+    set_by: string;
+}
+
+export interface Cause {
+    id: string;
+    part: string;
+    side: 'scene' | 'files';
+    says: string;
+    evidence: string[];
+    explains: string[];
+    or: string[];
+}
+
+export interface Fix {
+    kind: string;
+    part: string;
+    says: string;
+    frames?: string;
+    count?: number;
+    from?: string;
+    to?: string;
+}
+
+export interface Sequence {
+    part: string | null;
+    pass: string | null;
+    folder: string;
+    pattern: string;
+    expected: string;
+    present: string;
+    damaged: string;
+    missing: string;
+    extra: string;
+    rerender: string;
+}
+
+export interface NameReading {
+    part: string;
+    name: string;
+    frames: string;
+    pieces: { piece: string; asked: string; found: string; differs: string[] }[];
+}
+
+export interface CheckDocument {
+    title: string;
+    verdict: Verdict;
+    depth: 'quick' | 'full';
+    entries: Entry[];
+    not_checked: { id: string; part: string }[];
+    sequences: Sequence[];
+    causes: Cause[];
+    fixes: Fix[];
+    fixes_count: number;
+    names: NameReading[];
+    names_count: number;
+    movies: { part: string; path: string; kind: string }[];
+    strays: string[];
+    strays_count: number;
+    not_understood: string[];
+    not_understood_count: number;
+    strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][] }[];
+}
+
+export interface Ledger {
+    id: number;
+    made: string;
+    by: string | null;
+    revision: number;
+    current: boolean;
+    scene: { name: string; at: string } | null;
+    delivery: { root: string | null; rootId: number | null; folder: string; depth: string; files: number; bytes: number; at: string } | null;
+    labels: Record<string, { label: string; group: string }>;
+    document: CheckDocument;
+}
+
+export interface PastCheck {
+    id: number;
+    verdict: Verdict;
+    holdsUp: string;
+    made: string;
+    revision: number;
+    of: string;
+    by: string | null;
+}
+
+export interface Progress {
+    id: number;
+    state: string;
+    done: number;
+    all: number | null;
+    at: string;
+    left: number | null;
+}
+
+export interface AskedLine {
+    id: string;
+    label: string;
+    group: string;
+    value: string;
+    level: 'must' | 'should';
+    why: string | null;
+    setBy: 'house' | 'specification' | 'deliverable';
+    sentence: string;
+    example: string;
+}
+
+export interface AskedPart {
+    name: string;
+    delivers: string;
+    madeFrom: string | null;
+    prose: string;
+    lines: AskedLine[];
+    consequences: { label: string; value: string }[];
+}
+
+export interface Asked {
+    parts: AskedPart[];
+    values: Record<string, string>;
+    offered: { id: string; label: string; group: string; example: string }[];
+    notUnderstood: string[];
+    usedBy: number;
+}

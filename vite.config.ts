@@ -1,0 +1,10 @@
+import inertia from '@inertiajs/vite';
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import laravel from 'laravel-vite-plugin';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+    plugins: [laravel({ input: ['resources/js/app.tsx'] }), inertia({ ssr: false }), react(), tailwindcss()],
+    build: { chunkSizeWarningLimit: 900 },
+});
