@@ -31,7 +31,6 @@ enum Kind: string
         return self::tryFrom($word) ?? match ($word) {
             'openexr' => self::Exr,
             'targa' => self::Tga,
-            'quicktime' => self::Mov,
             'matroska' => self::Mkv,
             default => self::fromExtension($word),
         };
@@ -95,7 +94,6 @@ enum Kind: string
         return match ($this) {
             self::Exr => 'OpenEXR',
             self::Webp => 'WebP',
-            self::Mov => 'QuickTime',
             self::Mkv => 'Matroska',
             self::Webm => 'WebM',
             default => strtoupper($this->value),

@@ -56,15 +56,19 @@ final readonly class SceneSettings
     }
 
     /**
-     * The sizes that come out: size × scale, rounded to the nearest or down, since programs do either.
+     * The sizes that come out: size × scale, each side rounded to the nearest or down, since programs do either.
      *
-     * @return list<Resolution>
+     * @return list<Resolution> the nearest first
      */
     public function renderedSizes(): array
     {
         $size = $this->size();
+        if ($size === null) {
+            return [];
+        }
+        [$near, $down] = [$size->scaled($this->scale()), $size->scaled($this->scale(), RoundingMode::DOWN)];
 
-        return $size === null ? [] : [$size->scaled($this->scale()), $size->scaled($this->scale(), RoundingMode::DOWN)];
+        return [$near, $down, Resolution::of($near->width, $down->height), Resolution::of($down->width, $near->height)];
     }
 
     public function pixelAspect(): ?BigRational

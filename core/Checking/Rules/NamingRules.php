@@ -13,6 +13,7 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Naming\Piece;
 use PlainLedger\Core\Specification\Requirement;
 
 /** `naming.pattern` and `naming.folder`. */
@@ -31,6 +32,9 @@ final readonly class NamingRules implements Rule
         $set = $subject->scene?->get('naming.pattern');
         if ($set === null || $set === '') {
             return $set === '' ? Cell::when(false, 'none') : Cell::unknown();
+        }
+        if (self::lacksNumber($subject)) {
+            return Cell::when(false, $set);
         }
         foreach (self::sceneReadings($subject) as $reading) {
             if (! $reading->fits()) {
@@ -63,6 +67,10 @@ final readonly class NamingRules implements Rule
         $readings = [];
         foreach (array_unique([$expected->first(), $expected->last()]) as $frame) {
             $name = $own->make($values, $frame);
+            if (self::lacksNumber($subject)) {
+                // the missing number is told by itself; the rest is read as if it were there
+                $name = (string) preg_replace('~(?=\.[A-Za-z]\w*$|$)~', self::numberAsAsked($asked, $frame), $name, 1);
+            }
             if (! str_contains(basename($name), '.') && $values->extensions !== [] && $asked->has('ext')) {
                 // many programs add the extension themselves
                 $name .= '.'.$values->extensions[0];
@@ -71,6 +79,25 @@ final readonly class NamingRules implements Rule
         }
 
         return $readings;
+    }
+
+    /** Frames are asked with a number, and the scene's name has none. */
+    public static function lacksNumber(Subject $subject): bool
+    {
+        return str_contains($subject->part->single('naming.pattern') ?? '', '{frame') && ! str_contains($subject->scene?->get('naming.pattern') ?? '', '{frame');
+    }
+
+    private static function numberAsAsked(NamePattern $asked, int $frame): string
+    {
+        $before = '';
+        foreach ($asked->pieces as $piece) {
+            if ($piece->isFrame()) {
+                return (preg_match('~[^A-Za-z0-9]+$~', $before, $m) === 1 ? $m[0] : '').Piece::number($frame, $piece->digits);
+            }
+            $before = $piece->name === null ? $piece->text : '';
+        }
+
+        return '';
     }
 
     private function sceneFolder(Requirement $requirement, Subject $subject): Cell

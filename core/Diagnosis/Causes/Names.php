@@ -17,7 +17,6 @@ use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
 use PlainLedger\Core\Remedy\Fix;
-use PlainLedger\Core\Specification\Delivers;
 
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class Names implements CauseFamily
@@ -146,16 +145,13 @@ final readonly class Names implements CauseFamily
         $set = $situation->scene()?->get('naming.pattern') ?? '';
         $asked = $situation->entry('naming.pattern')->required ?? '';
         $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
-        $numbered = $situation->subject->part->delivers === Delivers::Frames;
-        $fixed = $numbered && ! str_contains($set, '{frame');
-        if ($fixed && $set !== '') {
+        if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
             yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern'], $fix);
         }
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
             foreach ($this->pieces($reading, null) as [$difference, $piece]) {
-                $ofFrame = $piece->piece === 'frame' || ($difference === Difference::Separator && $piece->found === '');
-                if (isset($seen[$difference->value]) || ($fixed && $ofFrame)) {
+                if (isset($seen[$difference->value])) {
                     continue;
                 }
                 $seen[$difference->value] = true;

@@ -67,7 +67,7 @@ final readonly class JpegReader implements Reader
         $at = 2;
         $density = null;
         $header = [];
-        $adobe = null;
+        $transform = null;
         for ($i = 0; $i < self::MOST_SEGMENTS; $i++) {
             $lead = $this->slice($source, $head, $at, 4);
             if (strlen($lead) < 4) {
@@ -95,13 +95,13 @@ final readonly class JpegReader implements Reader
                 throw Damaged::header("the segment at byte {$at} names a length of {$length}");
             }
             if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true)) {
-                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $adobe, $header);
+                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $transform, $header);
             }
             $data = $this->slice($source, $head, $at + 4, min($length - 2, 1024));
             if ($marker === 0xE0 && str_starts_with($data, "JFIF\0") && strlen($data) >= 12) {
                 $density = [ord($data[7]), ord($data[8]) << 8 | ord($data[9]), ord($data[10]) << 8 | ord($data[11])];
-            } elseif ($marker === 0xEE && str_starts_with($data, 'Adobe') && strlen($data) >= 12) {
-                $adobe = ord($data[11]);
+            } elseif ($marker === 0xEE && str_starts_with($data, "\x41\x64\x6F\x62\x65") && strlen($data) >= 12) {
+                $transform = ord($data[11]);
             } elseif ($marker === 0xDB) {
                 $header += self::quality($data);
             } elseif ($marker === 0xE2 && str_starts_with($data, 'ICC_PROFILE')) {
@@ -116,7 +116,7 @@ final readonly class JpegReader implements Reader
      * @param  array{int, int, int}|null  $density
      * @param  array<string, string>  $header
      */
-    private function frame(string $data, int $marker, ?array $density, ?int $adobe, array $header): MediaFacts
+    private function frame(string $data, int $marker, ?array $density, ?int $transform, array $header): MediaFacts
     {
         if (strlen($data) < 6 || strlen($data) < 6 + 3 * ord($data[5])) {
             throw Damaged::cutShort('the file ends inside its frame header');
@@ -137,8 +137,8 @@ final readonly class JpegReader implements Reader
         $header['process'] = match ($marker) {
             0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', default => 'other',
         };
-        if ($adobe !== null && $components === 4) {
-            $header['ink'] = $adobe === 2 ? 'YCCK' : 'CMYK';
+        if ($transform !== null && $components === 4) {
+            $header['ink'] = $transform === 2 ? 'YCCK' : 'CMYK';
         }
         $aspect = $density !== null && $density[1] > 0 && $density[2] > 0 ? BigRational::nd($density[2], $density[1])->simplified() : BigRational::one();
         if ($density !== null && $density[0] > 0) {
