@@ -29,4 +29,10 @@ final readonly class Finding
         public bool $render = false,
         public array $or = [],
     ) {}
+
+    /** The same, explaining one line more. */
+    public function touching(string $id): self
+    {
+        return new self($this->id, $this->side, $this->says, $this->evidence, [...$this->touches, $id], $this->fixes, $this->alternative, $this->render, $this->or);
+    }
 }

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Media;
 /** Channel names: reading them as people write them, and writing them short. */
 final readonly class Channels
 {
-    private const ORDER = ['R' => 0, 'G' => 1, 'B' => 2, 'Y' => 3, 'RY' => 4, 'BY' => 5, 'A' => 6, 'Z' => 7];
+    private const ORDER = ['C' => -2, 'M' => -1, 'K' => 8, 'R' => 0, 'G' => 1, 'B' => 2, 'Y' => 3, 'RY' => 4, 'BY' => 5, 'A' => 6, 'Z' => 7];
 
     /**
      * Sorted by layer (the unnamed one first), within a layer R G B A, then the rest by name.

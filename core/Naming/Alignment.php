@@ -12,7 +12,7 @@ final class Alignment
 {
     private const MISSING_SEPARATOR = 12;
 
-    private const MISSING = 30;
+    private const MISSING = 40;
 
     private const ANOTHER = 50;
 

@@ -47,6 +47,10 @@ final readonly class PieceValues
         if ($value === null || $value === '') {
             return null;
         }
+        // a version typed as `v003` is version 3
+        if ($piece->digits !== null && preg_match('~^[vV](\d{1,18})$~', $value, $m) === 1) {
+            $value = $m[1];
+        }
         if ($piece->isNumber() && preg_match('~^-?\d{1,18}$~', $value) === 1) {
             return Piece::number((int) $value, $piece->digits);
         }

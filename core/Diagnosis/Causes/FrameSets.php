@@ -36,7 +36,10 @@ final readonly class FrameSets implements CauseFamily
         if ($situation->inFiles('time.range') || $situation->inFiles('time.step') || $situation->inFiles('time.count')) {
             foreach ($situation->passes() as $pass) {
                 if ($situation->subject->match?->instead === null && ! $pass->isEmpty() && $pass->expected !== null) {
-                    yield from $this->fromFiles($situation, $pass, $pass->expected, $scene);
+                    foreach ($this->fromFiles($situation, $pass, $pass->expected, $scene) as $finding) {
+                        // where passes are files of their own, the same frames decide whether they are complete
+                        yield $pass->pass === null ? $finding : $finding->touching('passes');
+                    }
                 }
             }
         } elseif ($scene !== null && ! $one && ! $scene->equals($expected)) {
@@ -112,7 +115,7 @@ final readonly class FrameSets implements CauseFamily
             return;
         }
         if ($this->isShort($situation, $pass)) {
-            yield new Finding('pass-short', 'files', "The pass {$pass->pass} has ".Text::count(count($present), 'frame').', fewer than the others.', $seen, ['passes', ...self::TOUCHES]);
+            yield new Finding('pass-short', 'files', "The pass {$pass->pass} has ".Text::count(count($present), 'frame').', fewer than the others.', $seen, self::TOUCHES);
         }
         if ($this->isStarting($situation, $present)) {
             yield new Finding('range-never-set', 'files', "The range was never set: the frames{$of} are {$present}, which is what an untouched scene shows.", [...$seen, "{$present} is listed as a starting value"], self::TOUCHES, $setRange, true);

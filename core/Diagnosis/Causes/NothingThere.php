@@ -28,7 +28,7 @@ final readonly class NothingThere implements CauseFamily
             $path = Text::shown($subject->match->instead['path']);
             $spoken = $subject->match->instead['kind']->spoken();
             yield $wantsMovie
-                ? new Finding('frames-instead-of-movie', 'files', "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$spoken}"], self::ABOUT_FILES, [Fix::encode($situation->part(), 'format.kind', 'as a', $spoken, $subject->part->single('format.kind') ?? 'movie')])
+                ? new Finding('frames-instead-of-movie', 'files', "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$spoken}"], self::ABOUT_FILES, [Fix::encode($situation->part(), 'format.kind', 'format', $subject->match->instead['kind']->value, $subject->part->single('format.kind') ?? 'mp4')])
                 : new Finding('movie-instead-of-frames', 'files', "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$spoken}"], self::ABOUT_FILES, [Fix::set($situation->part(), 'format.kind', 'the format', $subject->match->instead['kind']->value, $subject->part->single('format.kind') ?? 'frames')], render: true);
         }
         $kind = Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');

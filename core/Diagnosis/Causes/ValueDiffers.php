@@ -32,13 +32,32 @@ final readonly class ValueDiffers
         $plain = lcfirst($label);
         $fix = match (true) {
             $side === 'scene' => [Fix::set($situation->part(), $id, $plain, $found, $entry->required)],
-            in_array($id, ['time.range', 'time.count', 'delivery.extras', 'content.whole', 'naming.pattern', 'content.uniform'], true) => [],
+            $id === 'time.range' => $this->beyond($situation),
+            in_array($id, ['time.count', 'time.step', 'delivery.extras', 'content.whole', 'naming.pattern', 'content.uniform'], true) => [],
             in_array($id, ['picture.pixel_aspect', 'time.rate'], true) => [Fix::retag($situation->part(), $id, $plain, $found, $entry->required)],
             $this->needsRender($id, $entry, $found) => [Fix::set($situation->part(), $id, $plain, $found, $entry->required)],
             default => [Fix::encode($situation->part(), $id, $plain, $found, $entry->required)],
         };
 
         return new Finding('value-differs', $side, "{$label} is {$found}, and {$entry->required} is asked.", ["{$id} is {$found}"], $touches, $fix, render: $side === 'files' && $this->needsRender($id, $entry, $found));
+    }
+
+    /**
+     * Frames that nobody asked for, to be set aside.
+     *
+     * @return list<Fix>
+     */
+    private function beyond(Situation $situation): array
+    {
+        $fixes = [];
+        foreach ($situation->passes() as $pass) {
+            $extra = $pass->extra();
+            if (! $extra->isEmpty() && $pass->takes !== []) {
+                $fixes[] = Fix::setAside($situation->part(), "{$pass->takes[0]->sequence->pattern()} {$extra}", count($extra));
+            }
+        }
+
+        return $fixes;
     }
 
     private function needsRender(string $id, Entry $entry, string $found): bool

@@ -34,7 +34,7 @@ final readonly class ExrChunks
             $tables[$n] = [$at, $count];
             $at += 8 * $count;
         }
-        $last = [0, 0];
+        $last = [0, 0, 0];
         foreach ($tables as $n => [$from, $count]) {
             // in blocks, so that a table of millions costs no more memory than one of thousands
             for ($i = 0; $i < $count; $i += 65536) {
@@ -50,14 +50,14 @@ final readonly class ExrChunks
                     $this->badTable($offsets, $at, $size, $i);
                 }
                 if ($depth === Depth::Full) {
-                    foreach ($offsets as $offset) {
-                        $this->chunk($offset, $n, true);
+                    foreach ($offsets as $k => $offset) {
+                        $this->chunk($offset, $n, $i + $k - 1, true);
                     }
                 }
-                $last = $most > $last[0] ? [$most, $n] : $last;
+                $last = $most > $last[0] ? [$most, $n, $i + (int) array_search($most, $offsets, true) - 1] : $last;
             }
         }
-        $this->chunk($last[0], $last[1], false);
+        $this->chunk($last[0], $last[1], $last[2], false);
     }
 
     /** @param  array<int, int>  $offsets */
@@ -80,9 +80,11 @@ final readonly class ExrChunks
     /**
      * One chunk: its lead, that all of it is inside the file, and where asked that what is deflated unpacks.
      *
+     * @param  int  $number  its place in the table, which goes down the picture whatever the order of writing
+     *
      * @throws Damaged
      */
-    private function chunk(int $offset, int $partNumber, bool $unpack): void
+    private function chunk(int $offset, int $partNumber, int $number, bool $unpack): void
     {
         $part = $this->file->parts[$partNumber];
         $lead = ($this->file->multiPart ? 4 : 0) + ($part->isTiled() ? 16 : 4);
@@ -96,8 +98,10 @@ final readonly class ExrChunks
         }
         if (! $part->isTiled()) {
             $y = ExrHeader::int($bytes, $lead - 4);
-            if ($y < $part->dataWindow[1] || $y > $part->dataWindow[3]) {
-                throw Damaged::checksum("the chunk at byte {$offset} begins at line {$y}, outside the picture");
+            $due = $part->dataWindow[1] + $number * $part->linesPerChunk();
+            if ($y !== $due) {
+                throw trim($bytes, "\0") === '' ? Damaged::cutShort("nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}")
+                    : Damaged::checksum("the chunk at byte {$offset} begins at line {$y} and not at {$due}");
             }
         }
         if ($part->deep) {
@@ -106,6 +110,9 @@ final readonly class ExrChunks
             $packed = $sizes['table'] < 0 || $sizes['data'] < 0 ? -1 : $sizes['table'] + $sizes['data'];
         } else {
             $packed = ExrHeader::int($bytes, $lead);
+        }
+        if ($packed === 0 && ! $part->deep) {
+            throw Damaged::cutShort("the chunk at byte {$offset} is empty: the file was not finished");
         }
         if ($packed < 0) {
             throw Damaged::checksum("the chunk at byte {$offset} names an impossible length");
