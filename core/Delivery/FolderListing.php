@@ -12,8 +12,6 @@ final readonly class FolderListing implements Listing
 {
     private const DEEPEST = 40;
 
-    private const MOST_FILES = 5_000_000;
-
     private function __construct(private string $root) {}
 
     /** @throws FolderRefused */
@@ -35,13 +33,7 @@ final readonly class FolderListing implements Listing
 
     public function files(): iterable
     {
-        $count = 0;
-        foreach ($this->walk('', 0) as $file) {
-            if (++$count > self::MOST_FILES) {
-                throw FolderRefused::because($this->root, 'holds more than '.number_format(self::MOST_FILES).' files; check a folder further down');
-            }
-            yield $file;
-        }
+        return $this->walk('', 0);
     }
 
     /** @return \Generator<int, ListedFile> */

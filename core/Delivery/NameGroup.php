@@ -15,8 +15,11 @@ final class NameGroup
 
     private int $count = 0;
 
-    /** @var list<string> a packed 64-bit number and a count of digits for each file, `""` while all are the first text */
+    /** @var list<string> packed 64-bit numbers, one a file; `""` while all are the first text */
     private array $columns;
+
+    /** @var list<string> beside each number a byte: its count of digits, and 128 for a minus sign */
+    private array $digits;
 
     private string $sizes = '';
 
@@ -34,6 +37,7 @@ final class NameGroup
     private function __construct(public readonly string $folder, private readonly array $literals, private readonly array $first)
     {
         $this->columns = array_fill(0, count($first), '');
+        $this->digits = $this->columns;
     }
 
     /** @return array{list<string>, list<string>} literals and numbers; a dash that stands after no letter or digit is a sign */
@@ -72,9 +76,11 @@ final class NameGroup
         foreach ($numbers as $c => $text) {
             if ($this->columns[$c] !== '' || $text !== $this->first[$c]) {
                 if ($this->columns[$c] === '') {
-                    $this->columns[$c] = str_repeat(self::pack($this->first[$c]), $this->count);
+                    $this->columns[$c] = str_repeat(pack('q', (int) $this->first[$c]), $this->count);
+                    $this->digits[$c] = str_repeat(self::digitsByte($this->first[$c]), $this->count);
                 }
-                $this->columns[$c] .= self::pack($text);
+                $this->columns[$c] .= pack('q', (int) $text);
+                $this->digits[$c] .= self::digitsByte($text);
             }
         }
         $this->sizes .= pack('q', $file->size);
@@ -85,9 +91,9 @@ final class NameGroup
         $this->count++;
     }
 
-    private static function pack(string $text): string
+    private static function digitsByte(string $text): string
     {
-        return pack('qC', (int) $text, strlen(ltrim($text, '-')) | ($text[0] === '-' ? 128 : 0));
+        return $text[0] === '-' ? chr((strlen($text) - 1) | 128) : chr(strlen($text));
     }
 
     public function count(): int
@@ -111,10 +117,11 @@ final class NameGroup
         if ($this->columns[$column] === '') {
             return $this->first[$column];
         }
-        /** @var array{n: int, d: int} $packed */
-        $packed = unpack('qn/Cd', $this->columns[$column], 9 * $row);
+        /** @var array{1: int} $packed */
+        $packed = unpack('q', $this->columns[$column], 8 * $row);
+        $digits = ord($this->digits[$column][$row]);
 
-        return ($packed['d'] & 128 ? '-' : '').str_pad((string) abs($packed['n']), $packed['d'] & 127, '0', STR_PAD_LEFT);
+        return ($digits & 128 ? '-' : '').str_pad((string) abs($packed[1]), $digits & 127, '0', STR_PAD_LEFT);
     }
 
     public function number(int $column, int $row): int
@@ -123,9 +130,73 @@ final class NameGroup
             return (int) $this->first[$column];
         }
         /** @var array{1: int} $packed */
-        $packed = unpack('q', $this->columns[$column], 9 * $row);
+        $packed = unpack('q', $this->columns[$column], 8 * $row);
 
         return $packed[1];
+    }
+
+    /**
+     * One number of every file, by row.
+     *
+     * @return list<int>
+     */
+    public function numbers(int $column): array
+    {
+        return $this->columns[$column] === '' ? array_fill(0, $this->count, (int) $this->first[$column]) : self::unpacked('q*', $this->columns[$column]);
+    }
+
+    /** How many digits every file writes this number with; null where they differ. */
+    public function sharedDigits(int $column): ?int
+    {
+        $lengths = $this->columns[$column] === '' ? strlen(ltrim($this->first[$column], '-')) : count_chars($this->digits[$column], 1);
+        if (is_int($lengths)) {
+            return $lengths;
+        }
+        $plain = [];
+        foreach (array_keys($lengths) as $byte) {
+            $plain[$byte & 127] = true;
+        }
+
+        return count($plain) === 1 ? array_key_first($plain) : null;
+    }
+
+    /**
+     * Sizes in bytes, by row.
+     *
+     * @return list<int>
+     */
+    public function sizes(): array
+    {
+        return self::unpacked('q*', $this->sizes);
+    }
+
+    /**
+     * Seconds since 1970, by row.
+     *
+     * @return list<int>
+     */
+    public function times(): array
+    {
+        return self::unpacked('q*', $this->times);
+    }
+
+    /**
+     * Ids of facts, by row.
+     *
+     * @return list<int>
+     */
+    public function factsIds(): array
+    {
+        return self::unpacked('V*', $this->facts);
+    }
+
+    /** @return list<int> */
+    private static function unpacked(string $format, string $packed): array
+    {
+        /** @var array<int, int> $values */
+        $values = $packed === '' ? [] : unpack($format, $packed);
+
+        return array_values($values);
     }
 
     public function name(int $row): string
@@ -205,6 +276,7 @@ final class NameGroup
             'first' => $this->first,
             'count' => $this->count,
             'columns' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), $this->columns),
+            'digits' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), $this->digits),
             'sizes' => base64_encode((string) gzdeflate($this->sizes, 3)),
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
@@ -212,7 +284,7 @@ final class NameGroup
         ];
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}  $data */
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -220,6 +292,7 @@ final class NameGroup
         $group = new self($raw($data['folder']), array_map($raw, $data['literals']), $data['first']);
         $group->count = $data['count'];
         $group->columns = array_map($packed, $data['columns']);
+        $group->digits = array_map($packed, $data['digits']);
         [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
         $group->refused = $data['refused'];
 

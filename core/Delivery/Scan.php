@@ -20,7 +20,9 @@ final class Scan
     /** More groups than this are no sequences any more; further odd names are only counted as strays. */
     private const MOST_GROUPS = 20_000;
 
-    private const NOBODYS = ['.ds_store', 'thumbs.db', 'desktop.ini'];
+    private const MOST_FILES = 5_000_000;
+
+    private const NOBODYS = ['.ds_store' => 1, 'thumbs.db' => 1, 'desktop.ini' => 1];
 
     /** @var array<array-key, NameGroup> */
     private array $groups = [];
@@ -53,6 +55,9 @@ final class Scan
         if (! $this->listed) {
             foreach ($this->listing->files() as $file) {
                 $this->put($file);
+                if ($this->files > self::MOST_FILES) {
+                    throw FolderRefused::because($file->folder, 'lies in a delivery of more than '.number_format(self::MOST_FILES).' files; check a folder further down');
+                }
                 if ($this->files % $filesAStep === 0) {
                     yield new ScanProgress(0, null, Text::shown($file->folder === '' ? $file->name : "{$file->folder}/{$file->name}"));
                 }
@@ -73,7 +78,7 @@ final class Scan
 
     private function put(ListedFile $file): void
     {
-        if (in_array(strtolower($file->name), self::NOBODYS, true) || str_starts_with($file->name, '._')) {
+        if (isset(self::NOBODYS[strtolower($file->name)]) || str_starts_with($file->name, '._')) {
             return;
         }
         $this->files++;
@@ -151,7 +156,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];

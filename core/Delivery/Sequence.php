@@ -9,13 +9,18 @@ use PlainLedger\Core\Measure\FrameRange;
 /** Files that differ in one number only, written with one count of digits; or a single file without such a number. */
 final readonly class Sequence
 {
+    public FrameRange $frames;
+
     /**
      * @param  int|null  $column  which number of the name counts the frames; null for a file without one
      * @param  int  $digits  the count of digits they are filled to
      * @param  list<int>  $numbers  ascending
      * @param  list<int>  $rows  of the group, one for each number
      */
-    private function __construct(public NameGroup $group, public ?int $column, public int $digits, public array $numbers, public array $rows) {}
+    private function __construct(public NameGroup $group, public ?int $column, public int $digits, public array $numbers, public array $rows)
+    {
+        $this->frames = FrameRange::fromNumbers($numbers);
+    }
 
     /** @return list<self> the group's files, split where more than the number differs */
     public static function of(NameGroup $group, ?int $column): array
@@ -23,7 +28,12 @@ final readonly class Sequence
         if ($column === null) {
             return array_map(static fn (int $row): self => new self($group, null, 0, [], [$row]), range(0, $group->count() - 1));
         }
+        $numbers = $group->numbers($column);
         $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
+        $shared = $group->sharedDigits($column);
+        if ($others === [] && $shared !== null) {
+            return [self::sorted($group, $column, $shared, $numbers, array_keys($numbers))];
+        }
         $buckets = [];
         for ($row = 0; $row < $group->count(); $row++) {
             $key = '';
@@ -36,14 +46,22 @@ final readonly class Sequence
         $sequences = [];
         foreach ($buckets as $rows) {
             foreach (self::byDigits($group, $column, $rows) as $digits => $alike) {
-                $numbers = array_map(static fn (int $row): int => $group->number($column, $row), $alike);
-                array_multisort($numbers, SORT_NUMERIC, $alike);
-                // `-0` and `0`, or the like, cannot both be a frame; the first keeps the number
-                $sequences[] = new self($group, $column, max(1, $digits), $numbers, $alike);
+                $sequences[] = self::sorted($group, $column, $digits, array_map(static fn (int $row): int => $numbers[$row], $alike), $alike);
             }
         }
 
         return $sequences;
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     * @param  list<int>  $rows
+     */
+    private static function sorted(NameGroup $group, int $column, int $digits, array $numbers, array $rows): self
+    {
+        array_multisort($numbers, SORT_NUMERIC, $rows);
+
+        return new self($group, $column, max(1, $digits), $numbers, $rows);
     }
 
     /**
@@ -112,11 +130,6 @@ final readonly class Sequence
         return count($this->rows);
     }
 
-    public function frames(): FrameRange
-    {
-        return FrameRange::fromNumbers($this->numbers);
-    }
-
     /** The name with `#` for each digit of the frame number. */
     public function pattern(): string
     {
@@ -132,7 +145,8 @@ final readonly class Sequence
     public function sampleName(): string
     {
         $least = 0;
-        foreach ($this->numbers as $at => $number) {
+        // ascending: only negative numbers are smaller further on
+        foreach (($this->numbers[0] ?? 0) < 0 ? $this->numbers : [] as $at => $number) {
             if (abs($number) < abs($this->numbers[$least])) {
                 $least = $at;
             }

@@ -92,31 +92,18 @@ final readonly class Situation
         $any = false;
         foreach ($this->passes() as $pass) {
             $relevant = $pass->relevant();
-            foreach ($pass->frames->table() as $id => $facts) {
-                if (! $facts->isWhole()) {
+            foreach ($pass->frames->alike as $alike) {
+                if (! $alike->facts->isWhole() || $alike->frames->and($relevant)->isEmpty()) {
                     continue;
                 }
-                $own = $ask($facts);
-                if ($any && $own !== $answer && $this->isRelevant($pass, $relevant, $id)) {
+                $own = $ask($alike->facts);
+                if ($any && $own !== $answer) {
                     return null;
                 }
-                if (! $any && $this->isRelevant($pass, $relevant, $id)) {
-                    [$answer, $any] = [$own, true];
-                }
+                [$answer, $any] = [$own, true];
             }
         }
 
         return $answer;
-    }
-
-    private function isRelevant(PassMatch $pass, \PlainLedger\Core\Measure\FrameRange $relevant, int $id): bool
-    {
-        foreach ($pass->frames->facts as $i => $facts) {
-            if ($facts === $id && $relevant->contains($pass->frames->numbers[$i])) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
 
 /** The files that answer one part and pass, by frame number; a file without a number is frame 0. */
 final readonly class FoundFrames
 {
+    /** @var list<AlikeFrames> the frames by what their files say and which take they are of */
+    public array $alike;
+
     /**
      * @param  list<int>  $numbers  ascending
      * @param  list<int>  $facts  ids in the delivery's table
@@ -17,7 +21,20 @@ final readonly class FoundFrames
      * @param  list<int>  $times  seconds since 1970
      * @param  list<int>  $takes  which take each is of
      */
-    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes) {}
+    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes)
+    {
+        $groups = [];
+        foreach ($facts as $i => $id) {
+            $groups[$id][$takes[$i]][] = $numbers[$i];
+        }
+        $alike = [];
+        foreach ($groups as $id => $byTake) {
+            foreach ($byTake as $take => $list) {
+                $alike[] = new AlikeFrames($id, $delivery->facts->get($id), $take, FrameRange::fromNumbers($list));
+            }
+        }
+        $this->alike = $alike;
+    }
 
     /** @param  list<Take>  $takes no two answering the same number */
     public static function of(Delivery $delivery, array $takes): self
@@ -25,17 +42,19 @@ final readonly class FoundFrames
         [$numbers, $facts, $sizes, $times, $from] = [[], [], [], [], []];
         foreach ($takes as $t => $take) {
             $sequence = $take->sequence;
+            [$ids, $lengths, $modified] = [$sequence->group->factsIds(), $sequence->group->sizes(), $sequence->group->times()];
+            $all = count($take->frames) === count($sequence->rows);
             $before = null;
             foreach ($sequence->rows as $i => $row) {
                 $number = $sequence->numbers[$i] ?? 0;
-                if ($number === $before || ! $take->frames->contains($number)) {
+                if ($number === $before || ! ($all || $take->frames->contains($number))) {
                     continue;
                 }
                 $before = $number;
                 $numbers[] = $number;
-                $facts[] = $sequence->group->factsId($row);
-                $sizes[] = $sequence->group->size($row);
-                $times[] = $sequence->group->modified($row);
+                $facts[] = $ids[$row];
+                $sizes[] = $lengths[$row];
+                $times[] = $modified[$row];
                 $from[] = $t;
             }
         }

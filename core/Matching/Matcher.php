@@ -32,6 +32,9 @@ final class Matcher
     /** @var array<string, FrameRange|true> claimed numbers by group, column and first row; true for a whole file */
     private array $claimed = [];
 
+    /** @var array<string, list<Sequence>> by group and column: what has been split once */
+    private array $sequences = [];
+
     private function __construct(private readonly Specification $specification, private readonly Delivery $delivery, private readonly ?FrameRange $timeline) {}
 
     /** @param  FrameRange|null  $timeline the animation's own range, where the scene tells it */
@@ -77,6 +80,12 @@ final class Matcher
         return new PartMatch($part, $passes, null);
     }
 
+    /** @return list<Sequence> */
+    private function sequences(NameGroup $group, ?int $column): array
+    {
+        return $this->sequences[spl_object_id($group).':'.($column ?? '')] ??= Sequence::of($group, $column);
+    }
+
     private function isNothing(PassMatch $pass): bool
     {
         return $pass->takes === [];
@@ -106,11 +115,11 @@ final class Matcher
             if ($numbered && ($column === null || $column >= $group->columnCount())) {
                 continue;
             }
-            foreach (Sequence::of($group, $column) as $sequence) {
+            foreach ($this->sequences($group, $column) as $sequence) {
                 $own = $this->readName($pattern, $sequence->sampleName(), $values, $part, $this->delivery->factsOf($group, $sequence->rows[0]));
                 if ($own->aligns() && (! $numbered || $own->digitRun !== null)) {
                     $fits = $folder === null || NamePattern::parse($folder)->matchesFolder($group->folder, $values);
-                    $candidates[] = new Take($sequence, $own, $fits, $sequence->frames());
+                    $candidates[] = new Take($sequence, $own, $fits, $sequence->frames);
                 }
             }
         }
@@ -220,14 +229,14 @@ final class Matcher
             if ($numbered && $column === null) {
                 continue;
             }
-            foreach (Sequence::of($group, $column) as $sequence) {
+            foreach ($this->sequences($group, $column) as $sequence) {
                 if (isset($this->claimed[$this->key($sequence)])) {
                     continue;
                 }
                 $kind = $this->delivery->factsOf($group, $sequence->rows[0])->kind;
                 $own = [
                     $part->kinds() === [] || in_array($kind, $part->kinds(), true) ? 1 : 0,
-                    $expected === null ? 0 : count($sequence->frames()->and($expected)),
+                    $expected === null ? 0 : count($sequence->frames->and($expected)),
                     $sequence->count(),
                     -substr_count($sequence->folder(), '/'),
                 ];
@@ -245,7 +254,7 @@ final class Matcher
         $reading = $pattern === null ? null : $this->readName($pattern, $best->sampleName(), $values, $part, $this->delivery->factsOf($best->group, $best->rows[0]));
         $folder = $part->single('naming.folder');
         $fits = $folder === null || NamePattern::parse($folder)->matchesFolder($best->folder(), $values);
-        $frames = $numbered ? $best->frames() : FrameRange::of(0, 0);
+        $frames = $numbered ? $best->frames : FrameRange::of(0, 0);
         $this->claimed[$this->key($best)] = $numbered ? $frames : true;
 
         return [new Take($best, $reading, $fits, $frames)];
@@ -270,7 +279,7 @@ final class Matcher
                 if ($kind === null || ($wantsMovie ? ! $kind->isPicture() || $group->count() < 2 : ! $kind->isMovie())) {
                     continue;
                 }
-                foreach (Sequence::of($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
+                foreach ($this->sequences($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
                     if (! isset($this->claimed[$this->key($sequence)]) && ! isset($taken[$this->key($sequence)])) {
                         $taken[$this->key($sequence)] = true;
                         $parts[$name] = new PartMatch($match->part, $match->passes, ['path' => ($group->folder === '' ? '' : $group->folder.'/').$sequence->pattern(), 'kind' => $kind]);
@@ -302,14 +311,14 @@ final class Matcher
         foreach ($this->delivery->groups as $group) {
             $id = spl_object_id($group);
             $column = array_key_exists($id, $columns) ? $columns[$id] : ($group->count() > 1 ? Sequence::likelyColumn($group) : null);
-            foreach (Sequence::of($group, $column) as $sequence) {
+            foreach ($this->sequences($group, $column) as $sequence) {
                 $key = $this->key($sequence);
                 $claimed = $this->claimed[$key] ?? null;
                 $facts = $this->delivery->factsOf($group, $sequence->rows[0]);
                 if ($claimed === true || isset($taken[$key]) || ($checksums && in_array(strtolower(Extension::of($group->name($sequence->rows[0]))), ['sha256', 'md5', 'mhl', 'sha1', 'txt'], true) && $facts->kind === null)) {
                     continue;
                 }
-                $left = $column === null ? FrameRange::of(0, 0) : $sequence->frames()->minus($claimed ?? FrameRange::none());
+                $left = $column === null ? FrameRange::of(0, 0) : $sequence->frames->minus($claimed ?? FrameRange::none());
                 if (! $left->isEmpty()) {
                     $extras[] = new Extra($sequence, $left, $facts->kind, $this->secondReading($sequence, $facts));
                 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\MediaFacts;
 
 /** What answers one pass of a part (or the part itself, where it has no passes of their own files). */
 final readonly class PassMatch
@@ -22,16 +21,11 @@ final readonly class PassMatch
     public function __construct(public ?string $pass, public array $takes, public FoundFrames $frames, public ?FrameRange $expected, public string $pattern)
     {
         $this->present = FrameRange::fromNumbers($frames->numbers);
-        $bad = array_map(static fn (MediaFacts $f): bool => ! $f->isWhole(), $frames->table());
-        $damaged = [];
-        if (in_array(true, $bad, true)) {
-            foreach ($frames->facts as $i => $id) {
-                if ($bad[$id]) {
-                    $damaged[] = $frames->numbers[$i];
-                }
-            }
+        $damaged = FrameRange::none();
+        foreach ($frames->alike as $alike) {
+            $damaged = $alike->facts->isWhole() ? $damaged : $damaged->plus($alike->frames);
         }
-        $this->damaged = FrameRange::fromNumbers($damaged);
+        $this->damaged = $damaged;
     }
 
     public function isEmpty(): bool

@@ -50,6 +50,8 @@ final class FileSource implements ByteSource
         if ($offset !== $this->at && fseek($this->handle, $offset) !== 0) {
             throw SourceGone::file($this->path, 'it broke off while being read');
         }
+        // never more than there is, so that a whole read is one call
+        $length = min($length, $this->size - $offset);
         $bytes = '';
         while ($length > 0) {
             $more = @fread($this->handle, min($length, 1 << 20));

@@ -40,19 +40,16 @@ final readonly class ContentRules implements Rule
         $unread = false;
         foreach ($subject->match->passes ?? [] as $p => $pass) {
             $relevant = $pass->relevant();
-            $bad = [];
             $kinds = $subject->part->kinds();
-            foreach ($pass->frames->numbers as $i => $number) {
-                $facts = $pass->frames->factsAt($i);
-                if ($facts->damage !== null && $relevant->contains($number)) {
-                    $byDamage[$facts->damage->value][] = $number;
-                    $bad[] = $number;
+            foreach ($pass->frames->alike as $alike) {
+                $facts = $alike->facts;
+                $own = $alike->frames->and($relevant);
+                if ($facts->damage !== null && ! $own->isEmpty()) {
+                    $byDamage[$facts->damage->value][$p] = ($byDamage[$facts->damage->value][$p] ?? FrameRange::none())->plus($own);
+                    $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
                 } elseif ($facts->damage === null && $facts->complete === null && ($kinds === [] || in_array($facts->kind, $kinds, true))) {
                     $unread = true;
                 }
-            }
-            if ($bad !== []) {
-                $wrong[$p] = FrameRange::fromNumbers($bad);
             }
         }
         if ($wrong === []) {
@@ -60,9 +57,11 @@ final readonly class ContentRules implements Rule
         }
         $runs = [];
         $said = [];
-        foreach ($byDamage as $damage => $numbers) {
-            $runs[] = ['frames' => $subject->isNumbered() ? (string) FrameRange::fromNumbers($numbers) : '', 'found' => $damage];
-            $said[] = count($numbers).' '.$damage;
+        foreach ($byDamage as $damage => $sets) {
+            foreach ($sets as $set) {
+                $runs[] = ['frames' => $subject->isNumbered() ? (string) $set : '', 'found' => $damage];
+            }
+            $said[] = array_sum(array_map(count(...), $sets)).' '.$damage;
         }
 
         return Cell::of(Mark::Unequal, implode(', ', $said), $runs, $wrong);

@@ -21,26 +21,19 @@ final readonly class FactSurvey
     public static function cell(Subject $subject, \Closure $ask): ?Cell
     {
         $marks = [];
-        $numbers = [];
+        $frames = [];
         $counts = [];
         $wrong = [];
         $any = false;
         foreach ($subject->match->passes ?? [] as $p => $pass) {
             $relevant = $pass->relevant();
-            $all = $relevant->equals($pass->present);
-            $answers = [];
-            $bad = [];
-            foreach ($pass->frames->numbers as $i => $number) {
-                if (! $all && ! $relevant->contains($number)) {
+            foreach ($pass->frames->alike as $alike) {
+                $own = $alike->frames->and($relevant);
+                if ($own->isEmpty()) {
                     continue;
                 }
                 $any = true;
-                [$facts, $take] = [$pass->frames->facts[$i], $pass->frames->takes[$i]];
-                if (! array_key_exists($facts, $answers) || ! array_key_exists($take, $answers[$facts])) {
-                    $told = $pass->frames->factsAt($i);
-                    $answers[$facts][$take] = $told->isWhole() ? $ask($told, $pass->takes[$take]) : null;
-                }
-                $answer = $answers[$facts][$take];
+                $answer = $alike->facts->isWhole() ? $ask($alike->facts, $pass->takes[$alike->take]) : null;
                 if ($answer === null) {
                     continue;
                 }
@@ -48,15 +41,12 @@ final readonly class FactSurvey
                 $mark = $found === null ? Mark::Unknown : ($equal ? Mark::Equal : Mark::Unequal);
                 $marks[$mark->value] = $mark;
                 if ($found !== null) {
-                    $counts[$found] = ($counts[$found] ?? 0) + 1;
-                    $numbers[$found][$p][] = $number;
+                    $counts[$found] = ($counts[$found] ?? 0) + count($own);
+                    $frames[$found][$p] = ($frames[$found][$p] ?? FrameRange::none())->plus($own);
                 }
                 if ($mark === Mark::Unequal) {
-                    $bad[] = $number;
+                    $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
                 }
-            }
-            if ($bad !== []) {
-                $wrong[$p] = FrameRange::fromNumbers($bad);
             }
         }
         if ($marks === []) {
@@ -67,8 +57,8 @@ final readonly class FactSurvey
         $commonest = array_key_first($counts);
         $runs = [];
         foreach (array_slice(array_keys($counts), 1, 200) as $found) {
-            foreach ($numbers[$found] as $list) {
-                $runs[] = ['frames' => (string) FrameRange::fromNumbers($list), 'found' => (string) $found];
+            foreach ($frames[$found] as $set) {
+                $runs[] = ['frames' => (string) $set, 'found' => (string) $found];
             }
         }
 
