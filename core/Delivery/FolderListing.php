@@ -87,7 +87,7 @@ final readonly class FolderListing implements Listing
         $target = @realpath($path);
         $refused = match (true) {
             $target === false => 'it is a link that leads nowhere',
-            ! str_starts_with($target, "{$this->root}/") => 'it is a link that leads out of the folder, and is not followed',
+            $target !== $this->root && ! str_starts_with($target, "{$this->root}/") => 'it is a link that leads out of the folder, and is not followed',
             ! is_file($target) => 'it is a link to a folder, and is not followed',
             default => null,
         };

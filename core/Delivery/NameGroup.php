@@ -15,10 +15,10 @@ final class NameGroup
 
     private int $count = 0;
 
-    /** @var list<string> packed 64-bit numbers, one a file; `""` while all are the first text */
+    /** @var array<int, string> packed 64-bit numbers, one a file; `""` while all are the first text */
     private array $columns;
 
-    /** @var list<string> beside each number a byte: its count of digits, and 128 for a minus sign */
+    /** @var array<int, string> beside each number a byte: its count of digits, and 128 for a minus sign */
     private array $digits;
 
     private string $sizes = '';
@@ -275,8 +275,8 @@ final class NameGroup
             'literals' => array_map($text, $this->literals),
             'first' => $this->first,
             'count' => $this->count,
-            'columns' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), $this->columns),
-            'digits' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), $this->digits),
+            'columns' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), array_values($this->columns)),
+            'digits' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), array_values($this->digits)),
             'sizes' => base64_encode((string) gzdeflate($this->sizes, 3)),
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),

@@ -310,7 +310,9 @@ final class Matcher
         $extras = [];
         foreach ($this->delivery->groups as $group) {
             $id = spl_object_id($group);
-            $column = array_key_exists($id, $columns) ? $columns[$id] : ($group->count() > 1 ? Sequence::likelyColumn($group) : null);
+            // only pictures make sequences; notes and logs are single files however they are numbered
+            $pictures = $group->count() > 1 && ($this->delivery->factsOf($group, 0)->kind?->isPicture() ?? false);
+            $column = array_key_exists($id, $columns) ? $columns[$id] : ($pictures ? Sequence::likelyColumn($group) : null);
             foreach ($this->sequences($group, $column) as $sequence) {
                 $key = $this->key($sequence);
                 $claimed = $this->claimed[$key] ?? null;

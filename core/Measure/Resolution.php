@@ -10,7 +10,8 @@ use Brick\Math\RoundingMode;
 /** A picture's size in whole pixels. */
 final readonly class Resolution implements \Stringable
 {
-    private const LARGEST = 1_000_000;
+    /** Longer sides than this are no picture's. */
+    public const LARGEST = 1_000_000;
 
     private function __construct(public int $width, public int $height) {}
 

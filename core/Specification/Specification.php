@@ -10,6 +10,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PieceValues;
 
 /** What a deliverable must be: its layers resolved, each value knowing which layer set it. */
@@ -76,10 +77,28 @@ final readonly class Specification
                 }
             }
             uasort($requirements, static fn (Requirement $a, Requirement $b): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()));
-            $parts[] = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements);
+            $part = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements);
+            self::numbersHaveTheirPlace($part, $layers[count($layers) - 1]->label);
+            $parts[] = $part;
         }
 
         return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, $starting, array_values(array_unique($unknown)));
+    }
+
+    /** Frames cannot be named without their number, and a movie has none. */
+    private static function numbersHaveTheirPlace(Part $part, string $label): void
+    {
+        $pattern = $part->single('naming.pattern');
+        if ($pattern === null || $part->delivers === Delivers::File || $part->delivers === Delivers::Still) {
+            return;
+        }
+        $has = NamePattern::parse($pattern)->has('frame');
+        if ($part->delivers === Delivers::Frames && ! $has) {
+            throw SpecificationRefused::because($label, "“naming.pattern”: the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
+        }
+        if ($part->delivers === Delivers::Movie && $has) {
+            throw SpecificationRefused::because($label, "“naming.pattern”: the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
+        }
     }
 
     private static function text(Layer $layer, string $key): ?string

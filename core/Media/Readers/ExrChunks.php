@@ -120,7 +120,7 @@ final readonly class ExrChunks
         if ($offset + $length + $packed > $this->source->size()) {
             throw Damaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
         }
-        if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true) && $packed > 0) {
+        if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true)) {
             $this->unpack($offset, $offset + $length, $packed, $part);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
+use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
@@ -17,8 +18,6 @@ final readonly class ExrHeader
     private const MOST_PARTS = 512;
 
     private const MOST_CHANNELS = 4096;
-
-    private const LARGEST_SIDE = 1 << 24;
 
     /** @param  non-empty-list<ExrPart>  $parts */
     private function __construct(public array $parts, public bool $multiPart, public int $end) {}
@@ -155,7 +154,7 @@ final readonly class ExrHeader
             throw Damaged::header("the {$what} breaks off");
         }
         $box = [self::int($bytes, 0), self::int($bytes, 4), self::int($bytes, 8), self::int($bytes, 12)];
-        if ($box[2] < $box[0] || $box[3] < $box[1] || $box[2] - $box[0] >= self::LARGEST_SIDE || $box[3] - $box[1] >= self::LARGEST_SIDE) {
+        if ($box[2] < $box[0] || $box[3] < $box[1] || $box[2] - $box[0] >= Resolution::LARGEST || $box[3] - $box[1] >= Resolution::LARGEST) {
             throw Damaged::header("the {$what} is impossible");
         }
 

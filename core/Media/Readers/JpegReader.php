@@ -18,6 +18,9 @@ final readonly class JpegReader implements Reader
 
     private const MOST_SEGMENTS = 2000;
 
+    /** How far the quick look searches for an end mark that is not at the end, in bytes. */
+    private const QUICK_REACH = 32 << 20;
+
     /** Luminance quantisation of the standard's Annex K, in zigzag order; the measure that qualities scale. */
     private const STANDARD_LUMINANCE_SUM = 3688;
 
@@ -40,7 +43,7 @@ final readonly class JpegReader implements Reader
         }
         // something after the end mark: only a walk through the markers can tell it from a file cut short
         try {
-            return $this->walk($source) === null ? Damaged::cutShort("the end mark is missing after {$size} bytes") : null;
+            return $this->walk($source, self::QUICK_REACH) === null ? Damaged::cutShort("the end mark is missing after {$size} bytes") : null;
         } catch (Damaged $damaged) {
             return $damaged;
         }
@@ -188,9 +191,9 @@ final readonly class JpegReader implements Reader
      *
      * @throws Damaged where a segment is no segment
      */
-    private function walk(ByteSource $source): ?int
+    private function walk(ByteSource $source, int $reach = PHP_INT_MAX): ?int
     {
-        $size = $source->size();
+        $size = min($source->size(), $reach);
         $at = 2;
         while ($at + 2 <= $size) {
             $lead = $source->read($at, 4);
@@ -211,7 +214,7 @@ final readonly class JpegReader implements Reader
             }
             $at += 2 + max(2, ord($lead[2]) << 8 | ord($lead[3]));
             if ($marker === 0xDA) {
-                $next = $this->nextMarker($source, $at);
+                $next = $this->nextMarker($source, $at, $size);
                 if ($next === null) {
                     return null;
                 }
@@ -223,10 +226,10 @@ final readonly class JpegReader implements Reader
     }
 
     /** The first marker after $at that is neither a stuffed byte nor a restart. */
-    private function nextMarker(ByteSource $source, int $at): ?int
+    private function nextMarker(ByteSource $source, int $at, int $end): ?int
     {
         $step = 1 << 16;
-        for ($size = $source->size(); $at < $size; $at += $step) {
+        for (; $at < $end; $at += $step) {
             // one byte more, so that a marker across the seam is seen
             $block = $source->read($at, $step + 1);
             if (preg_match('~\xFF[^\x00\xD0-\xD7\xFF]~', $block, $m, PREG_OFFSET_CAPTURE) === 1) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media\Readers;
 
 use Brick\Math\BigRational;
+use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
@@ -18,6 +19,9 @@ final readonly class PngReader implements Reader
     private const END = "\0\0\0\0IEND\xAE\x42\x60\x82";
 
     private const TAIL = 64;
+
+    /** The quick look follows so many chunks at most where the end mark is not at the end. */
+    private const MOST_STEPS = 100_000;
 
     /** More chunks than this before the picture are a lie. */
     private const MOST_CHUNKS = 4000;
@@ -87,8 +91,9 @@ final readonly class PngReader implements Reader
             throw Damaged::header('the image header names a colour type and depth that PNG does not have');
         }
         foreach ([16, 20] as $at) {
-            if (substr($head, $at, 4) === "\0\0\0\0" || ord($head[$at]) > 0x7F) {
-                throw Damaged::header('the image header names an impossible size');
+            $side = self::uint32($head, $at);
+            if ($side < 1 || $side > Resolution::LARGEST) {
+                throw Damaged::header("the image header names an impossible size, a side of {$side} pixels");
             }
         }
     }
@@ -231,7 +236,7 @@ final readonly class PngReader implements Reader
         $size = $source->size();
         $at = 8;
         $pictures = 0;
-        while ($at + 12 <= $size) {
+        for ($chunks = 0; $at + 12 <= $size && ($sums || $chunks < self::MOST_STEPS); $chunks++) {
             $lead = $source->read($at, 8);
             if (strlen($lead) < 8) {
                 return null;
