@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Inertia\Inertia;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -20,8 +21,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // also for pages that say what went wrong before a route was found
+        Inertia::setRootView('book');
         Model::shouldBeStrict(! $this->app->isProduction());
-        Model::preventAccessingMissingAttributes();
         // five tries a minute for one name from one address, and thirty from one address whatever the name
         RateLimiter::for('sign-in', static function (Request $request): array {
             $limited = static fn () => back()->withErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
