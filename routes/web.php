@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
-    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sign-in', [SignInController::class, 'store']);
 });
 
 Route::middleware(['auth', 'throttle:work'])->group(function (): void {

@@ -90,6 +90,6 @@ final class MakeDemo extends Command
         (new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp()))->render($settings, "{$folder}/v003", $owed['mistakes']);
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
-        $desk->checkFolder($deliverable, IntakeFolder::open($root, 'v003', $deliverable, false), Depth::Quick, $owner);
+        $desk->checkFolder($deliverable, IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false), Depth::Quick, $owner);
     }
 }

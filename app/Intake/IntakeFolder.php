@@ -21,46 +21,56 @@ final readonly class IntakeFolder
     private function __construct(public IntakeRoot $root, public string $below, private string $path) {}
 
     /**
-     * Where one root begins for this person and deliverable: `{learner}` and `{shot}` filled for those who see only
-     * their own, left open (the folder above them) for those who oversee all. Null where they may see nothing of it.
+     * The part of a root this person may see: `{learner}` and `{shot}` filled for those who see only their own, the
+     * folder above them all for those who oversee. Null where they may see nothing of it.
      */
-    private static function start(IntakeRoot $root, Deliverable $deliverable, bool $overseer): ?string
+    private static function part(IntakeRoot $root, Deliverable $deliverable, bool $overseer): ?string
     {
-        $path = $root->path;
-        $owner = $deliverable->owner;
-        $filled = strtr($path, ['{shot}' => $deliverable->code, '{learner}' => $owner->handle ?? '']);
         if ($overseer) {
-            return explode('{', $path, 2)[0];
+            return self::base($root);
         }
+        $owner = $deliverable->owner;
+        $filled = strtr($root->path, ['{shot}' => $deliverable->code, '{learner}' => $owner->handle ?? '']);
 
-        return $filled === $path || ($owner === null && str_contains($path, '{learner}')) ? null : $filled;
+        return $filled === $root->path || ($owner === null && str_contains($root->path, '{learner}')) ? null : $filled;
     }
 
-    /** @throws FolderRefused */
+    /** The folder that every path of a root is told from, whoever tells it: all before the first place to be filled. */
+    private static function base(IntakeRoot $root): string
+    {
+        $before = explode('{', $root->path, 2);
+
+        return count($before) === 1 ? $root->path : substr($before[0], 0, (int) strrpos('/'.$before[0], '/'));
+    }
+
+    /**
+     * @param  string  $below  from the root's base on; empty for all this person may see
+     *
+     * @throws FolderRefused
+     */
     public static function open(IntakeRoot $root, string $below, Deliverable $deliverable, bool $overseer): self
     {
-        $start = self::start($root, $deliverable, $overseer);
+        $part = self::part($root, $deliverable, $overseer);
         $intake = realpath((string) config('ledger.intake'));
-        if ($start === null || $intake === false) {
+        if ($part === null || $intake === false) {
             throw FolderRefused::because($root->label, 'is not open to you');
-        }
-        $top = realpath($intake.'/'.trim($start, '/'));
-        if ($top === false || ! self::within($top, $intake)) {
-            throw FolderRefused::because($root->label, 'is not there; ask whoever runs this ledger');
         }
         if (str_contains($below, "\0") || strlen($below) > 1000) {
             throw FolderRefused::because($below, 'is no folder here');
         }
+        $base = realpath($intake.'/'.self::base($root));
+        $top = realpath($intake.'/'.$part);
         // one wording for what lies outside and what is not there: nothing is told of folders elsewhere
-        $path = realpath($top.'/'.$below);
-        if ($path === false || ! self::within($path, $top) || ! is_dir($path)) {
-            throw FolderRefused::because($below === '' ? $root->label : $below, 'is not in this intake');
+        $named = $below === '' ? $root->label : $below;
+        $path = $base === false || $top === false ? false : ($below === '' ? $top : realpath($base.'/'.$below));
+        if ($base === false || $top === false || $path === false || ! self::within($base, $intake) || ! self::within($top, $base) || ! self::within($path, $top) || ! is_dir($path)) {
+            throw FolderRefused::because($named, 'is not in this intake');
         }
         if (! is_readable($path)) {
-            throw FolderRefused::because($below === '' ? $root->label : $below, 'may not be read: permission is missing');
+            throw FolderRefused::because($named, 'may not be read: permission is missing');
         }
 
-        return new self($root, ltrim(substr($path, strlen($top)), '/'), $path);
+        return new self($root, ltrim(substr($path, strlen($base)), '/'), $path);
     }
 
     private static function within(string $path, string $top): bool
@@ -71,7 +81,7 @@ final readonly class IntakeFolder
     /** @return list<IntakeRoot> those this person may look into */
     public static function rootsFor(Deliverable $deliverable, bool $overseer): array
     {
-        return array_values(array_filter($deliverable->production->intakeRoots()->orderBy('id')->get()->all(), static fn (IntakeRoot $r): bool => self::start($r, $deliverable, $overseer) !== null));
+        return array_values(array_filter($deliverable->production->intakeRoots()->orderBy('id')->get()->all(), static fn (IntakeRoot $r): bool => self::part($r, $deliverable, $overseer) !== null));
     }
 
     public function listing(): FolderListing

@@ -15,7 +15,7 @@ use Tests\Feature\Support\LedgerTestCase;
 
 final class CheckingTest extends LedgerTestCase
 {
-    private function checkFolder(string $below = 'v1', string $depth = 'quick'): Check
+    private function checkFolder(string $below = 'TC_010/v1', string $depth = 'quick'): Check
     {
         $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => $below, 'depth' => $depth])->assertRedirect("/deliverables/{$this->deliverable->id}/frames")->assertSessionHasNoErrors();
 
@@ -102,7 +102,7 @@ final class CheckingTest extends LedgerTestCase
         Queue::assertPushed(ScanSlice::class);
         self::assertSame('queued', $check->state);
         $this->getJson("/checks/{$check->id}/progress")->assertJson(['state' => 'queued', 'done' => 0]);
-        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'v1', 'depth' => 'quick'])->assertSessionHasErrors('below');
+        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'])->assertSessionHasErrors('below');
 
         $this->post("/checks/{$check->id}/stop");
         (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));
@@ -115,7 +115,7 @@ final class CheckingTest extends LedgerTestCase
         $this->intake->frames('tide/TC_010/many/TC_010.%04d.png', '1-900', Workbench::png());
         config(['ledger.files_at_once' => 3, 'ledger.slice' => 0, 'queue.default' => 'database']);
         Queue::fake();
-        $check = $this->checkFolder('many');
+        $check = $this->checkFolder('TC_010/many');
         $slices = 0;
         while ($check->refresh()->isUnderWay() && $slices < 30) {
             $slices++;

@@ -38,7 +38,7 @@ final class WhoMayTest extends LedgerTestCase
     #[DataProvider('routes')]
     public function test_each_route_lets_in_whom_it_should(string $method, string $path, array $expected, array $data = []): void
     {
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'v1', 'depth' => 'quick']);
+        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
         $check = Check::query()->firstOrFail();
         $path = strtr($path, ['/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}", '/C' => "/{$check->id}", 'root=R' => 'root='.$this->root()]);
         $data = array_map(fn (mixed $v): mixed => $v === 'R' ? $this->root() : $v, $data);

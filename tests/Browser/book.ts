@@ -1,0 +1,37 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** Short ways through the book, shared by the tests. */
+
+export async function signIn(page: Page, email = 'odile@harbour.example'): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByLabel('Address').fill(email);
+    await page.getByLabel('Password').fill('tide-clock');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+}
+
+/** Opens a deliverable's folio by its code, as a reader would: by the index. */
+export async function open(page: Page, code: string, folio: 'Specification' | 'Scene' | 'Frames' = 'Frames'): Promise<void> {
+    await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
+    const link = page.getByRole('navigation', { name: 'Folios' }).getByText(folio, { exact: true });
+    // a visit to where one is already would draw the page anew under the test's hands
+    if ((await link.getAttribute('aria-current')) !== 'page') {
+        await link.click();
+    }
+    await expect(page.getByRole('navigation', { name: 'Folios' }).locator('[aria-current=page]')).toContainText(folio);
+}
+
+export async function production(page: Page, name: string): Promise<void> {
+    await page.goto('/');
+    await page.getByRole('link', { name }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+}
+
+/** No violation that axe calls serious or critical. */
+export async function accessible(page: Page, where: string): Promise<void> {
+    const found = await new AxeBuilder({ page }).analyze();
+    const serious = found.violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
+    expect(serious.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).slice(0, 3).join(' | ')}`)).toEqual([]);
+}
