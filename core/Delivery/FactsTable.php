@@ -39,7 +39,7 @@ final class FactsTable
             $facts = MediaFacts::damaged($facts->kind, $facts->damage, $facts->damage->value);
         }
         $plain = $facts->withoutHeader();
-        $key = (string) json_encode($this->row($plain), JSON_INVALID_UTF8_SUBSTITUTE);
+        $key = self::key($this->row($plain));
         if (! isset($this->ids[$key])) {
             $this->ids[$key] = count($this->facts);
             $this->facts[] = $plain;
@@ -47,6 +47,12 @@ final class FactsTable
         $this->last = [$facts, $this->ids[$key]];
 
         return $this->ids[$key];
+    }
+
+    /** @param  list<mixed>  $row */
+    private static function key(array $row): string
+    {
+        return (string) json_encode($row, JSON_INVALID_UTF8_SUBSTITUTE);
     }
 
     public function get(int $id): MediaFacts
@@ -84,6 +90,7 @@ final class FactsTable
         foreach ($rows as $row) {
             /** @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>} $row */
             [$kind, $width, $height, $aspect, $bits, $sample, $channels, $alpha, $compression, $rate, $frames, $codec, $chroma, $region, $camera, $layers, $audio, $complete, $damage, $says, $tracks] = $row;
+            $table->ids[self::key($row)] ??= count($table->facts);
             $table->facts[] = new MediaFacts(
                 $kind === null ? null : Kind::from($kind), $width, $height, $aspect === null ? null : Fraction::parse($aspect), $bits, $sample,
                 $channels, $alpha, $compression, $rate === null ? null : FrameRate::parse($rate), $frames, $codec, $chroma, $region, $camera,

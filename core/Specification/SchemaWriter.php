@@ -26,7 +26,7 @@ final readonly class SchemaWriter
 
         return [
             '$schema' => self::DRAFT,
-            '$id' => 'plain-ledger/specification/1',
+            '$id' => 'urn:plain-ledger:specification:1',
             'title' => 'What a deliverable must be',
             'type' => 'object',
             'required' => ['format', 'version'],
@@ -65,7 +65,7 @@ final readonly class SchemaWriter
 
         return [
             '$schema' => self::DRAFT,
-            '$id' => 'plain-ledger/scene/1',
+            '$id' => 'urn:plain-ledger:scene:1',
             'title' => 'What a scene is set to produce',
             'type' => 'object',
             'required' => ['format', 'version'],

@@ -121,30 +121,30 @@ final readonly class ExrChunks
             throw Damaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
         }
         if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true)) {
-            $this->unpack($offset, $offset + $length, $packed, $part);
+            $this->unpack($offset, $offset + $length, $packed, $part, $number);
         }
     }
 
     /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
-    private function unpack(int $offset, int $at, int $packed, ExrPart $part): void
+    private function unpack(int $offset, int $at, int $packed, ExrPart $part, int $number): void
     {
-        $largest = 0;
+        $pixel = 0;
         foreach ($part->channels as $type) {
-            $largest += $type === 1 ? 2 : 4;
+            $pixel += $type === 1 ? 2 : 4;
         }
-        $largest *= $part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * $part->linesPerChunk();
-        if ($packed >= $largest || $largest > self::LARGEST_UNPACKED || $packed > self::LARGEST_UNPACKED) {
+        $lines = min($part->linesPerChunk(), $part->height() - $number * $part->linesPerChunk());
+        $raw = $pixel * ($part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * max(1, $lines));
+        // a tile at the edge, and a channel that is not sampled everywhere, hold less than this
+        $exact = ! $part->isTiled() && array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) === [];
+        if ($packed >= $raw || $raw > self::LARGEST_UNPACKED) {
             return;
         }
         $data = $this->source->read($at, $packed);
-        if (@gzuncompress($data, $largest + 1) !== false) {
+        if (@gzuncompress($data, $raw + 1) !== false) {
             return;
         }
-        // a tile at the edge, the last lines or subsampled ones hold less, and may be stored as they are
-        $line = intdiv($largest, $part->isTiled() ? 1 : $part->linesPerChunk());
-        $less = $part->isTiled() || $packed % max(1, $line) === 0 || array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) !== [];
         $deflated = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
-        if (! $less || ($deflated && $packed % max(1, $line) !== 0)) {
+        if ($exact || $deflated) {
             throw Damaged::checksum("the chunk at byte {$offset} does not unpack");
         }
     }

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Cli;
+
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Support\Workbench;
+
+/** The console program as people and machines call it. */
+final class CommandLineTest extends TestCase
+{
+    private Workbench $bench;
+
+    protected function setUp(): void
+    {
+        $this->bench = new Workbench;
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @return array{int, string, string} exit code, output, errors
+     */
+    private function run_(array $arguments): array
+    {
+        $process = proc_open([PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $this->bench->folder);
+        self::assertIsResource($process);
+        $output = (string) stream_get_contents($pipes[1]);
+        $errors = (string) stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $output, $errors];
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function specification(array $more = []): string
+    {
+        $this->bench->put('spec.json', (string) json_encode($more + [
+            'format' => 'plain-ledger/specification', 'version' => 1, 'title' => 'Tide Clock, lit frames', 'delivers' => 'frames', 'values' => ['shot' => 'TC_010'],
+            'require' => ['picture.resolution' => '64x36', 'time.rate' => '24', 'time.range' => '1-6', 'format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'content.whole' => 'yes', 'render.samples' => ['min' => 128, 'level' => 'should']],
+        ]));
+
+        return 'spec.json';
+    }
+
+    public function test_balanced_is_0(): void
+    {
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png());
+        [$code, $output, $errors] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd']);
+
+        self::assertSame([0, ''], [$code, $errors]);
+        self::assertStringContainsString('5 of 5 balance: balanced.', $output);
+        self::assertStringContainsString('Not checked, since what was given does not show it: time.rate, render.samples.', $output);
+    }
+
+    public function test_unbalanced_is_1_and_says_why_and_what_to_do(): void
+    {
+        $this->bench->frames('d/TC_010.%04d.png', '1-4', Workbench::png())->put('d/notes.txt', 'x');
+        [$code, $output] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd']);
+
+        self::assertSame(1, $code);
+        self::assertStringContainsString('The render stopped after frame 4: 2 frames are missing.', $output);
+        self::assertStringContainsString('render-stopped, seen in the files; explains time.range', $output);
+        self::assertStringContainsString('Render 5-6, 2 frames.', $output);
+        self::assertStringContainsString('Belongs to nothing: notes.txt.', $output);
+    }
+
+    public function test_open_is_2(): void
+    {
+        $this->bench->put('scene.json', '{"format": "plain-ledger/scene", "version": 1, "settings": {"picture.resolution": "64x36", "strange.key": 4}}');
+        [$code, $output] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'scene.json']);
+
+        self::assertSame(2, $code);
+        self::assertStringContainsString('Not understood: strange.key.', $output);
+    }
+
+    /** @return iterable<string, array{list<string>, string, array<string, string>}> */
+    public static function unusable(): iterable
+    {
+        yield 'nothing to check' => [['check', '--spec', 'spec.json'], 'nothing to check', []];
+        yield 'no specification' => [['check', '--files', '.'], '--spec FILE is needed', []];
+        yield 'a missing file' => [['check', '--spec', 'nowhere.json', '--files', '.'], 'nowhere.json: there is no such file.', []];
+        yield 'a folder for a file' => [['check', '--spec', '.', '--files', '.'], 'this is a folder', []];
+        yield 'a missing folder' => [['check', '--spec', 'spec.json', '--files', 'nowhere'], 'nowhere', []];
+        yield 'broken JSON' => [['check', '--spec', 'bad.json', '--files', '.'], 'bad.json: line 2, column 7:', ['bad.json' => "{\"a\": 1,\n \"b\": }"]];
+        yield 'cut short' => [['check', '--spec', 'bad.json', '--files', '.'], 'cut short', ['bad.json' => '{"format": "plain-led']];
+        yield 'another format' => [['check', '--spec', 'bad.json', '--files', '.'], 'its format is “a/b”', ['bad.json' => '{"format": "a/b", "version": 1}']];
+        yield 'another version' => [['check', '--spec', 'bad.json', '--files', '.'], 'version 2', ['bad.json' => '{"format": "plain-ledger/specification", "version": 2}']];
+        yield 'wrong types' => [['check', '--spec', 'bad.json', '--files', '.'], '"require" must be an object', ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": 3}']];
+        yield 'a wrong value' => [['check', '--spec', 'bad.json', '--files', '.'], '“time.range”', ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": {"time.range": "9-1"}}']];
+        yield 'a scene that is none' => [['check', '--spec', 'spec.json', '--scene', 'bad.json'], 'bad.json: the file is empty.', ['bad.json' => ' ']];
+        yield 'an unknown format' => [['check', '--spec', 'spec.json', '--files', '.', '--format', 'yaml'], '--format is', []];
+        yield 'an unknown option' => [['check', '--what'], 'does not exist', []];
+        yield 'an unknown command' => [['chekc'], 'not defined', []];
+        yield 'nothing to probe' => [['probe', 'nowhere.png'], 'nowhere.png', []];
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, string>  $files
+     */
+    #[DataProvider('unusable')]
+    public function test_what_cannot_be_used_is_3_with_one_plain_line(array $arguments, string $says, array $files): void
+    {
+        $this->specification();
+        foreach ($files as $name => $content) {
+            $this->bench->put($name, $content);
+        }
+        [$code, $output, $errors] = $this->run_($arguments);
+
+        self::assertSame([3, ''], [$code, $output]);
+        self::assertStringContainsString($says, $errors);
+        self::assertSame(1, substr_count($errors, "\n"), $errors);
+        self::assertStringNotContainsString('#0', $errors);
+        self::assertStringNotContainsString('.php', $errors);
+    }
+
+    public function test_a_file_of_fifty_megabytes_is_turned_away_at_once(): void
+    {
+        $this->specification();
+        $handle = fopen("{$this->bench->folder}/huge.json", 'wb');
+        self::assertIsResource($handle);
+        ftruncate($handle, 50_000_000);
+        fclose($handle);
+        [$code, , $errors] = $this->run_(['check', '--spec', 'huge.json', '--files', '.']);
+
+        self::assertSame(3, $code);
+        self::assertStringContainsString('it has 50 MB', $errors);
+    }
+
+    public function test_json_is_the_open_document_and_validates(): void
+    {
+        $this->bench->frames('d/TC-010.%03d.png', '1-4', Workbench::png(32, 18))->put('d/notes.txt', 'x')->put('d/TC-010.005.png', '');
+        $this->bench->put('scene.json', (string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'scene' => ['saved' => false], 'settings' => ['picture.resolution' => '64x36', 'picture.scale' => 50, 'time.rate' => 24]]));
+        [$code, $output] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'scene.json', '--files', 'd', '--format', 'json']);
+        $document = json_decode($output);
+
+        self::assertSame(1, $code);
+        $result = (new Validator)->validate($document, (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/check.schema.json'));
+        self::assertTrue($result->isValid(), (string) $result->error());
+        self::assertSame('unbalanced', $document->verdict);
+        self::assertSame(['1-6', '1-5', '5', '6', '', '1-6'], [$document->sequences[0]->expected, $document->sequences[0]->present, $document->sequences[0]->damaged, $document->sequences[0]->missing, $document->sequences[0]->extra, $document->sequences[0]->rerender]);
+        self::assertContains('rename', array_column($document->fixes, 'kind'));
+        self::assertSame(['notes.txt'], $document->strays);
+    }
+
+    public function test_junit_and_csv(): void
+    {
+        $this->bench->frames('d/TC_010.%04d.png', '1-4', Workbench::png());
+        [, $xml] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd', '--format', 'junit']);
+        $suites = simplexml_load_string($xml);
+        self::assertNotFalse($suites);
+        self::assertSame(['5', '1', '0'], [(string) $suites->testsuite['tests'], (string) $suites->testsuite['failures'], (string) $suites->testsuite['errors']]);
+        self::assertStringContainsString('required 1-6, found 1-4', $xml);
+
+        [, $csv] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd', '--format', 'csv']);
+        $rows = array_map(static fn (string $line): array => str_getcsv($line), array_filter(explode("\r\n", $csv)));
+        self::assertSame(['frames', 'time.range', 'Frame range', 'must', 'unequal', '1-6', '', '', '1-4', 'unequal', 'render-stopped'], $rows[2]);
+    }
+
+    public function test_full_reads_every_byte(): void
+    {
+        $png = Workbench::png();
+        $broken = substr_replace($png, 'X', intdiv(strlen($png), 2), 1);
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', $png)->put('d/TC_010.0003.png', $broken);
+        $call = ['check', '--spec', $this->specification(), '--files', 'd', '--format', 'json'];
+
+        self::assertSame('balanced', json_decode($this->run_($call)[1])->verdict);
+        $full = json_decode($this->run_([...$call, '--full'])[1]);
+        self::assertSame(['full', 'unbalanced', '3'], [$full->depth, $full->verdict, $full->sequences[0]->damaged]);
+        self::assertSame('checksum-fails', $full->causes[0]->id);
+    }
+
+    public function test_probe_prints_one_object_a_line_with_every_fact(): void
+    {
+        $this->bench->put('a/one.png', Workbench::png(density: [1000, 1100]))->put('a/b/two.exr', Workbench::exr())->put('a/empty.png', '')->put("a/odd\nname.txt", 'x');
+        [$code, $output, $errors] = $this->run_(['probe', '--json', 'a']);
+        $lines = array_map(static fn (string $line): array => (array) json_decode($line, true), array_filter(explode("\n", $output)));
+
+        self::assertSame([0, ''], [$code, $errors]);
+        self::assertSame(['a/b/two.exr', 'a/empty.png', 'a/odd\x0Aname.txt', 'a/one.png'], array_column($lines, 'path'));
+        self::assertSame([
+            'path', 'kind', 'extension_agrees', 'bytes', 'width', 'height', 'pixel_aspect', 'bit_depth', 'sample', 'channels', 'alpha', 'compression', 'frame_rate', 'frame_count', 'duration', 'codec', 'chroma',
+            'keyframe_interval_max', 'b_frames', 'audio', 'complete', 'damage', 'header',
+        ], array_keys($lines[0]));
+        self::assertSame(['11/10', true, null], [$lines[3]['pixel_aspect'], $lines[3]['complete'], $lines[3]['damage']]);
+        self::assertSame([null, false, 'the file is empty'], [$lines[1]['kind'], $lines[1]['complete'], $lines[1]['damage']]);
+
+        [, $text] = $this->run_(['probe', 'a/one.png']);
+        self::assertStringStartsWith('a/one.png: PNG, 64 × 36, pixels 11/10, 8-bit uint, RGB, deflate', $text);
+    }
+
+    public function test_no_framework_and_no_database_is_loaded(): void
+    {
+        $code = 'require $argv[1]; ob_start(); $c = PlainLedger\Cli\Program::main(["x", "check", "--spec", "spec.json", "--files", "d"]); ob_end_clean(); foreach (get_included_files() as $f) { if (preg_match("~/vendor/(laravel|inertiajs|illuminate|doctrine)/~", $f)) { echo $f, "\n"; } }';
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png());
+        $this->specification();
+        // files that Composer loads for everybody are no framework
+        $output = (string) shell_exec('cd '.escapeshellarg($this->bench->folder).' && '.escapeshellarg(PHP_BINARY).' -r '.escapeshellarg($code).' '.escapeshellarg(dirname(__DIR__, 3).'/vendor/autoload.php').' 2>&1');
+        $loaded = array_filter(explode("\n", $output), static fn (string $f): bool => str_starts_with($f, '/') && preg_match('~(helpers|functions)\.php$~', $f) !== 1);
+
+        self::assertSame([], array_values($loaded));
+    }
+}
