@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\DeliverableController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\ProductionController;
 use App\Http\Controllers\RequirementController;
 use App\Http\Controllers\SceneController;
@@ -37,5 +38,6 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::get('/checks/{check}', [CheckController::class, 'show'])->whereNumber('check')->name('check');
     Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->whereNumber('check')->name('check.progress');
     Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->whereNumber('check')->name('check.stop');
+    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->whereNumber('check')->where('frame', '-?\d{1,10}')->name('check.picture');
     Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->whereNumber('check')->name('check.report');
 });

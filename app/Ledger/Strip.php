@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Decoders\GdDecoder;
 use PlainLedger\Core\Report\Account;
 
 /** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
@@ -12,7 +14,7 @@ final readonly class Strip
 {
     private const POINTS = 240;
 
-    /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>}> */
+    /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>, pictures: list<int>}> */
     public static function of(Account $account): array
     {
         $strips = [];
@@ -30,10 +32,29 @@ final readonly class Strip
                 for ($i = 0; $i < $count; $i += $every) {
                     $sizes[] = [$pass->frames->numbers[$i], $pass->frames->sizes[$i]];
                 }
-                $strips[] = ['part' => $subject->part->name, 'pass' => $pass->pass, 'wrong' => (string) $wrong->minus($pass->damaged), 'sizes' => $sizes];
+                $strips[] = ['part' => $subject->part->name, 'pass' => $pass->pass, 'wrong' => (string) $wrong->minus($pass->damaged), 'sizes' => $sizes, 'pictures' => self::pictures($pass)];
             }
         }
 
         return $strips;
+    }
+
+    /**
+     * Frames worth a look: first, middle and last of those that can be decoded.
+     *
+     * @return list<int>
+     */
+    private static function pictures(PassMatch $pass): array
+    {
+        $decoder = new GdDecoder;
+        $whole = FrameRange::none();
+        foreach ($pass->frames->alike as $alike) {
+            if ($alike->facts->isWhole() && $alike->facts->kind !== null && $decoder->decodes($alike->facts->kind)) {
+                $whole = $whole->plus($alike->frames);
+            }
+        }
+        $numbers = iterator_to_array($whole->numbers(), false);
+
+        return $numbers === [] ? [] : array_values(array_unique([$numbers[0], $numbers[intdiv(count($numbers), 2)], $numbers[count($numbers) - 1]]));
     }
 }

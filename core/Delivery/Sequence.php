@@ -164,4 +164,12 @@ final readonly class Sequence
 
         return FrameRange::fromNumbers(array_filter($this->numbers, fn (int $n): bool => str_pad((string) abs($n), $digits, '0', STR_PAD_LEFT) !== str_pad((string) abs($n), $this->digits, '0', STR_PAD_LEFT)));
     }
+
+    /** Which row of the group holds one number; null where none does. */
+    public function rowOf(int $number): ?int
+    {
+        $at = array_search($number, $this->numbers, true);
+
+        return $at === false ? null : $this->rows[$at];
+    }
 }

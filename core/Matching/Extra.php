@@ -23,15 +23,8 @@ final readonly class Extra
     /** Its path below the delivery's root, `#` for digits of the number where it is several files; raw bytes. */
     public function path(): string
     {
-        $name = $this->count() > 1 || $this->sequence->column === null ? $this->sequence->pattern() : $this->sequence->group->name($this->rowOf($this->frames->first()));
+        $name = $this->count() > 1 || $this->sequence->column === null ? $this->sequence->pattern() : $this->sequence->group->name($this->sequence->rowOf($this->frames->first()) ?? $this->sequence->rows[0]);
 
         return $this->sequence->folder() === '' ? $name : $this->sequence->folder().'/'.$name;
-    }
-
-    private function rowOf(int $number): int
-    {
-        $at = array_search($number, $this->sequence->numbers, true);
-
-        return $this->sequence->rows[$at === false ? 0 : $at];
     }
 }

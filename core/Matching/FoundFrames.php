@@ -85,4 +85,12 @@ final readonly class FoundFrames
 
         return $table;
     }
+
+    /** Where one frame stands here; null where it does not. */
+    public function place(int $number): ?int
+    {
+        $at = array_search($number, $this->numbers, true);
+
+        return $at === false ? null : $at;
+    }
 }

@@ -30,6 +30,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'checking a folder' => ['post', '/deliverables/D/checks', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302], ['root' => 'R', 'below' => '', 'depth' => 'quick']];
         yield 'a past check' => ['get', '/checks/C', $all];
         yield 'its progress' => ['get', '/checks/C/progress', $all];
+        yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
         yield 'stopping it' => ['post', '/checks/C/stop', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
     }
@@ -59,7 +60,7 @@ final class WhoMayTest extends LedgerTestCase
 
     public function test_every_route_of_the_application_stands_in_this_test(): void
     {
-        $known = array_map(static fn (array $r): string => strtoupper($r[0]).' '.strtr(explode('?', $r[1])[0], ['/productions/P' => '/productions/{production}', '/deliverables/D' => '/deliverables/{deliverable}', '/checks/C' => '/checks/{check}', 'report.json' => 'report.{format}']), iterator_to_array(self::routes()));
+        $known = array_map(static fn (array $r): string => strtoupper($r[0]).' '.strtr(explode('?', $r[1])[0], ['/productions/P' => '/productions/{production}', '/deliverables/D' => '/deliverables/{deliverable}', '/checks/C' => '/checks/{check}', 'report.json' => 'report.{format}', 'pictures/frames/1001' => 'pictures/{part}/{frame}']), iterator_to_array(self::routes()));
         $known = [...array_values($known), 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up', 'GET /deliverables/{deliverable}'];
         $there = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {

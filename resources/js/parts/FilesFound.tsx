@@ -4,6 +4,7 @@ import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
 import { FrameStrip } from './FrameStrip';
 import { NamePieces } from './NamePieces';
+import { Thumbnail } from './Thumbnail';
 
 /** What the delivery holds, drawn: sequences as strips, names piece by piece, and what belongs to nothing. */
 export function FilesFound({ ledger }: { ledger: Ledger }) {
@@ -22,6 +23,15 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     <section key={at}>
                         {(sequence.pass !== null || owed.length > 1) && <h2 className="aside px-6 pt-3">{sequence.pass ?? sequence.part}</h2>}
                         <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
+                        {(strip?.pictures ?? []).length > 0 && sequence.part !== null && (
+                            <ul className="flex gap-3 px-6 pb-2">
+                                {strip?.pictures?.map((frame) => (
+                                    <li key={frame}>
+                                        <Thumbnail check={ledger.id} part={sequence.part ?? ''} frame={frame} />
+                                    </li>
+                                ))}
+                            </ul>
+                        )}
                         {sequence.rerender !== '' && (
                             <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
                                 <span>To render again:</span>

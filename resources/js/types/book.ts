@@ -109,7 +109,7 @@ export interface CheckDocument {
     strays_count: number;
     not_understood: string[];
     not_understood_count: number;
-    strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][] }[];
+    strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][]; pictures?: number[] }[];
 }
 
 export interface Ledger {

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Intake\IntakeFolder;
+use App\Models\Check;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use PlainLedger\Core\Matching\Matcher;
+use PlainLedger\Core\Media\Decoders\GdDecoder;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\PlainSentence;
+
+/** Small pictures of single frames, decoded from the files as they are now. */
+final class PictureController
+{
+    private const LONGEST = 320;
+
+    public function show(Request $request, Check $check, string $part, int $frame): Response
+    {
+        $check->load('deliverable.production', 'deliverable.owner', 'delivery.intakeRoot', 'scene');
+        Gate::authorize('view', $check->deliverable);
+        $delivery = $check->delivery;
+        abort_unless($delivery?->intakeRoot !== null, 404);
+        $match = Matcher::match($check->resolved(), $delivery->scanned(), $check->scene?->settings()->timeline)->parts[$part] ?? abort(404);
+        $overseer = $request->user()?->can('specify', $check->deliverable) ?? false;
+        foreach ($match->passes as $pass) {
+            $at = $pass->frames->place($frame);
+            if ($at === null) {
+                continue;
+            }
+            $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;
+            $row = $sequence->rowOf($frame) ?? abort(404);
+            try {
+                $listing = IntakeFolder::open($delivery->intakeRoot, $delivery->folder, $check->deliverable, $overseer)->listing();
+                $source = $listing->open($sequence->folder(), $sequence->group->name($row), $sequence->group->size($row));
+                // what lies there now may be another file than the one that was checked
+                $png = (new GdDecoder)->decode($source, Probe::standard()->read($source))->thumbnail(self::LONGEST);
+            } catch (PlainSentence) {
+                abort(404);
+            }
+
+            return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
+        }
+        abort(404);
+    }
+}

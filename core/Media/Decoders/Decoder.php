@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Decoders;
+
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Pixels;
+
+/** Turns the bytes of a picture into pixels. */
+interface Decoder
+{
+    public function decodes(Kind $kind): bool;
+
+    /**
+     * @param  MediaFacts  $facts  of these very bytes; its size is believed before anything is unpacked
+     *
+     * @throws PixelsRefused
+     */
+    public function decode(ByteSource $source, MediaFacts $facts): Pixels;
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Decoders;
+
+use PlainLedger\Core\Media\Pixels;
+
+/** Pixels that gd holds. */
+final readonly class GdPixels implements Pixels
+{
+    public function __construct(private \GdImage $image) {}
+
+    public function width(): int
+    {
+        return imagesx($this->image);
+    }
+
+    public function height(): int
+    {
+        return imagesy($this->image);
+    }
+
+    public function at(int $x, int $y): array
+    {
+        if ($x < 0 || $y < 0 || $x >= $this->width() || $y >= $this->height()) {
+            throw new \OutOfRangeException("There is no pixel {$x},{$y}.");
+        }
+        $colour = (int) imagecolorat($this->image, $x, $y);
+
+        // gd keeps alpha in seven bits, and turned about
+        return [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255, (int) round(255 - ($colour >> 24 & 127) * 255 / 127)];
+    }
+
+    public function thumbnail(int $longest): string
+    {
+        $scale = min(1, $longest / max($this->width(), $this->height()));
+        [$width, $height] = [max(1, (int) round($this->width() * $scale)), max(1, (int) round($this->height() * $scale))];
+        $small = imagecreatetruecolor($width, $height);
+        if ($small === false) {
+            throw PixelsRefused::because('there is no memory for it');
+        }
+        imagealphablending($small, false);
+        imagesavealpha($small, true);
+        imagecopyresampled($small, $this->image, 0, 0, 0, 0, $width, $height, $this->width(), $this->height());
+        ob_start();
+        imagepng($small, null, 6);
+
+        return (string) ob_get_clean();
+    }
+}

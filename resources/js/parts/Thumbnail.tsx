@@ -1,0 +1,17 @@
+import { useState } from 'react';
+
+/** A small picture of one frame; where the file is gone by now, only its number. */
+export function Thumbnail({ check, part, frame }: { check: number; part: string; frame: number }) {
+    const [gone, setGone] = useState(false);
+
+    return (
+        <figure className="w-[150px]">
+            {gone ? (
+                <p className="border border-rule px-2 py-4 text-center text-[12.5px] text-faint">no longer there</p>
+            ) : (
+                <img src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}`} alt={`Frame ${frame}`} loading="lazy" className="max-h-[100px] max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]" onError={() => setGone(true)} />
+            )}
+            <figcaption className="mono text-[12px] text-faint">{frame}</figcaption>
+        </figure>
+    );
+}
