@@ -22,7 +22,8 @@ final readonly class Strip
             foreach ($subject->match->passes ?? [] as $p => $pass) {
                 $wrong = FrameRange::none();
                 foreach ($account->check->entries as $entry) {
-                    if ($entry->part === $subject->part->name && $entry->id() !== 'time.range' && $entry->id() !== 'content.whole') {
+                    // a wrong name or place says nothing of the picture, and has its own drawing
+                    if ($entry->part === $subject->part->name && ! in_array($entry->id(), ['time.range', 'content.whole', 'naming.pattern', 'naming.folder'], true)) {
                         $wrong = $wrong->plus($entry->files->wrong[$p] ?? FrameRange::none());
                     }
                 }

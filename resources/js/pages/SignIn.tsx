@@ -43,7 +43,6 @@ export default function SignIn({ demo }: { demo: boolean }) {
             <p className="mt-6 flex gap-5 text-faint">
                 <span><MarkSign mark="equal" /> equal</span>
                 <span><MarkSign mark="unequal" /> unequal</span>
-                <span><MarkSign mark="waived" /> waived</span>
                 <span><MarkSign mark="unknown" /> not readable</span>
             </p>
         </main>

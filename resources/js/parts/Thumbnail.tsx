@@ -7,9 +7,9 @@ export function Thumbnail({ check, part, frame }: { check: number; part: string;
     return (
         <figure className="w-[150px]">
             {gone ? (
-                <p className="border border-rule px-2 py-4 text-center text-[12.5px] text-faint">no longer there</p>
+                <p className="border border-rule h-[84px] px-2 pt-7 text-center text-[12.5px] text-faint">no longer there</p>
             ) : (
-                <img src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}`} alt={`Frame ${frame}`} loading="lazy" className="max-h-[100px] max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]" onError={() => setGone(true)} />
+                <img src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}`} alt={`Frame ${frame}`} loading="lazy" className="h-[84px] w-auto max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]" onError={() => setGone(true)} />
             )}
             <figcaption className="mono text-[12px] text-faint">{frame}</figcaption>
         </figure>
