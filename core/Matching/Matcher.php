@@ -24,8 +24,8 @@ use PlainLedger\Core\Specification\Specification;
  */
 final class Matcher
 {
-    /** Odd names are read by the pattern up to so many groups; reading takes about a millisecond each. */
-    private const MOST_READINGS = 1500;
+    /** Odd names are read by the pattern up to so many groups; reading takes some milliseconds each. */
+    private const MOST_READINGS = 600;
 
     private int $readings = 0;
 
@@ -336,7 +336,7 @@ final class Matcher
         $best = null;
         foreach ($this->specification->parts as $part) {
             $source = $part->single('naming.pattern');
-            if ($source !== null && $this->couldAnswer($sequence->group, $part) && $this->readings <= 2 * self::MOST_READINGS) {
+            if ($source !== null && $this->couldAnswer($sequence->group, $part) && $this->readings <= self::MOST_READINGS + 200) {
                 $values = $this->specification->pieceValues($part);
                 foreach ($part->passes() === [] ? [null] : $part->passes() as $pass) {
                     $reading = $this->readName(NamePattern::parse($source), $sequence->sampleName(), $pass === null ? $values : $values->with('pass', $pass), $part, $facts);

@@ -24,7 +24,12 @@ final class Alignment
 
     private const COPIED = 8;
 
+    /** A name that far from the pattern is not read again with its number elsewhere. */
+    private const HOPELESS = 150;
+
     private const LONGEST_NAME = 255;
+
+    private const MOST_TOKENS = 48;
 
     /** @var array<int, array<int, array{int, int, bool}>> cost, next token, whether this token is extra */
     private array $memo = [];
@@ -81,6 +86,10 @@ final class Alignment
     public function read(string $name): NameReading
     {
         $name = substr($name, 0, self::LONGEST_NAME);
+        if (preg_match_all('~\d+|[A-Za-z\x80-\xFF]+|.~s', $name) > self::MOST_TOKENS) {
+            // nobody meant this by a pattern, and laying it against one would take long
+            return new NameReading($name, [new PieceReading('extra', '', $name, [Difference::Value])], 10 * self::MISSING_FRAME, null);
+        }
         $best = $this->direct($name, $this->atoms, 0);
         if ($best->fits()) {
             return $best;
@@ -88,7 +97,7 @@ final class Alignment
         [$stripped, $suffix] = self::withoutCopySuffix($name);
         foreach ($suffix === '' ? [[$name, '', 0]] : [[$stripped, $suffix, self::COPIED], [$name, '', 0]] as [$plain, $copy, $cost]) {
             $reading = $copy === '' ? $best : $this->direct($plain, $this->atoms, 0);
-            $moved = $reading->fits() ? null : $this->moved($plain);
+            $moved = $reading->fits() || $reading->cost > self::HOPELESS ? null : $this->moved($plain);
             if ($moved !== null && $moved->cost < $reading->cost) {
                 $reading = $moved;
             }

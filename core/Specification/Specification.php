@@ -172,6 +172,11 @@ final readonly class Specification
                 unset($requirements[$id]);
             } else {
                 $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
+                foreach ($id === 'passes' && is_array($json) ? $json : [] as $pass) {
+                    if (is_array($pass) && isset($pass['require'])) {
+                        $unknown[] = 'passes: requirements of a pass of its own ('.Text::shown(Ask::scalar($pass['name'] ?? '')).')';
+                    }
+                }
             }
         }
 

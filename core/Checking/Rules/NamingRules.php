@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
@@ -71,7 +72,7 @@ final readonly class NamingRules implements Rule
                 // the missing number is told by itself; the rest is read as if it were there
                 $name = (string) preg_replace('~(?=\.[A-Za-z]\w*$|$)~', self::numberAsAsked($asked, $frame), $name, 1);
             }
-            if (! str_contains(basename($name), '.') && $values->extensions !== [] && $asked->has('ext')) {
+            if (Extension::of($name) === '' && $values->extensions !== [] && $asked->has('ext')) {
                 // many programs add the extension themselves
                 $name .= '.'.$values->extensions[0];
             }

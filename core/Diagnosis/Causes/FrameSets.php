@@ -83,7 +83,7 @@ final readonly class FrameSets implements CauseFamily
             yield new Finding('range-short-of-timeline', 'scene', "The scene renders {$set} and leaves out part of its own animation, {$timeline}.", [...$seen, "its timeline is {$timeline}"], self::TOUCHES, $fix, true);
         }
         $shift = $this->shift($set, $expected);
-        if ($shift !== null) {
+        if ($shift !== null && ! ($listed !== null && $this->isStarting($situation, $listed))) {
             yield new Finding('numbered-from-elsewhere', 'scene', "As many frames as asked, numbered from elsewhere: {$set} instead of {$expected}.", $seen, self::TOUCHES, $fix, true);
         }
         if ($this->oneEndMissing($set, $expected) !== null) {
@@ -134,7 +134,7 @@ final readonly class FrameSets implements CauseFamily
             yield new Finding('range-short-of-timeline', 'scene', "The scene renders {$scene} and leaves out part of its own animation, {$timeline}.", [...$seen, "its timeline is {$timeline}"], self::TOUCHES, $setRange, true);
         }
         $shift = $this->shift($present, $expected);
-        if ($shift !== null) {
+        if ($shift !== null && ! $this->isStarting($situation, $present)) {
             yield from $this->numbered($situation, $pass, $shift, $scene, $seen);
         }
         $end = $this->oneEndMissing($present, $expected);
