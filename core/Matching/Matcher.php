@@ -102,8 +102,11 @@ final class Matcher
             return [];
         }
         $candidates = [];
-        foreach ($this->delivery->groups as $group) {
-            if ($this->readings > self::MOST_READINGS || ! $this->couldAnswer($group, $part)) {
+        // the largest first, so that a flood of odd names never keeps the frames from being read
+        $groups = $this->delivery->groups;
+        usort($groups, static fn (NameGroup $a, NameGroup $b): int => $b->count() <=> $a->count());
+        foreach ($groups as $group) {
+            if ($this->hasReadEnough() || ! $this->couldAnswer($group, $part)) {
                 continue;
             }
             $sample = $group->name(0);
@@ -116,6 +119,9 @@ final class Matcher
                 continue;
             }
             foreach ($this->sequences($group, $column) as $sequence) {
+                if ($this->hasReadEnough()) {
+                    break;
+                }
                 $own = $this->readName($pattern, $sequence->sampleName(), $values, $part, $this->delivery->factsOf($group, $sequence->rows[0]));
                 if ($own->aligns() && (! $numbered || $own->digitRun !== null)) {
                     $fits = $folder === null || NamePattern::parse($folder)->matchesFolder($group->folder, $values);
@@ -127,6 +133,11 @@ final class Matcher
             <=> [$b->reading->cost ?? 0, ! $b->folderFits, -$b->sequence->count(), substr_count($b->sequence->folder(), '/'), $b->sequence->folder(), $b->sequence->pattern()]);
 
         return $candidates;
+    }
+
+    private function hasReadEnough(): bool
+    {
+        return $this->readings > self::MOST_READINGS;
     }
 
     /** A group whose first name is of another take may hold names that do align. */
@@ -221,6 +232,7 @@ final class Matcher
         $expected = $numbered ? $part->expected($this->timeline) : null;
         $best = null;
         $score = [];
+        $alone = $this->delivery->fileCount() === 1;
         foreach ($this->delivery->groups as $group) {
             if (! $this->couldAnswer($group, $part)) {
                 continue;
@@ -240,7 +252,7 @@ final class Matcher
                     $sequence->count(),
                     -substr_count($sequence->folder(), '/'),
                 ];
-                if ($numbered && $sequence->count() < 2 && ($expected === null || count($expected) > 1) && $this->delivery->fileCount() > 1) {
+                if ($numbered && $sequence->count() < 2 && ($expected === null || count($expected) > 1) && ! $alone) {
                     continue;
                 }
                 if ($own > $score) {
