@@ -135,6 +135,7 @@ final class Matcher
         return $candidates;
     }
 
+    /** @phpstan-impure */
     private function hasReadEnough(): bool
     {
         return $this->readings > self::MOST_READINGS;
