@@ -106,7 +106,7 @@ final class Matcher
         $groups = $this->delivery->groups;
         usort($groups, static fn (NameGroup $a, NameGroup $b): int => $b->count() <=> $a->count());
         foreach ($groups as $group) {
-            if ($this->hasReadEnough() || ! $this->couldAnswer($group, $part)) {
+            if ($this->readings > self::MOST_READINGS || ! $this->couldAnswer($group, $part)) {
                 continue;
             }
             $sample = $group->name(0);
@@ -118,10 +118,7 @@ final class Matcher
             if ($numbered && ($column === null || $column >= $group->columnCount())) {
                 continue;
             }
-            foreach ($this->sequences($group, $column) as $sequence) {
-                if ($this->hasReadEnough()) {
-                    break;
-                }
+            foreach (array_slice($this->sequences($group, $column), 0, max(1, self::MOST_READINGS - $this->readings)) as $sequence) {
                 $own = $this->readName($pattern, $sequence->sampleName(), $values, $part, $this->delivery->factsOf($group, $sequence->rows[0]));
                 if ($own->aligns() && (! $numbered || $own->digitRun !== null)) {
                     $fits = $folder === null || NamePattern::parse($folder)->matchesFolder($group->folder, $values);
@@ -133,12 +130,6 @@ final class Matcher
             <=> [$b->reading->cost ?? 0, ! $b->folderFits, -$b->sequence->count(), substr_count($b->sequence->folder(), '/'), $b->sequence->folder(), $b->sequence->pattern()]);
 
         return $candidates;
-    }
-
-    /** @phpstan-impure */
-    private function hasReadEnough(): bool
-    {
-        return $this->readings > self::MOST_READINGS;
     }
 
     /** A group whose first name is of another take may hold names that do align. */
