@@ -234,7 +234,7 @@ final class Matcher
                 continue;
             }
             foreach ($this->sequences($group, $column) as $sequence) {
-                if (isset($this->claimed[$this->key($sequence)])) {
+                if (isset($this->claimed[$this->key($sequence)]) || (! $numbered && $this->isTaken($group))) {
                     continue;
                 }
                 $kind = $this->delivery->factsOf($group, $sequence->rows[0])->kind;
@@ -350,6 +350,18 @@ final class Matcher
         }
 
         return $best;
+    }
+
+    /** Whether any part has taken files of the group already. */
+    private function isTaken(NameGroup $group): bool
+    {
+        foreach (array_keys($this->claimed) as $key) {
+            if (str_starts_with($key, spl_object_id($group).':')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function key(Sequence $sequence): string

@@ -273,7 +273,8 @@ final class Alignment
                 return ((int) $found === (int) $asked ? 0 : 11) + (strlen($found) === strlen($asked) ? 0 : 7);
         }
         if ($found === '') {
-            return $kind === 'word' ? 20 : self::MISSING;
+            // a short literal, such as the v of a version, is easily left out; a whole word is not
+            return $kind === 'word' && strlen($asked) < 3 ? 15 : self::MISSING;
         }
         $differences = $this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3);
         if ($differences === null) {

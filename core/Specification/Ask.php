@@ -42,7 +42,7 @@ final readonly class Ask
             return new self(array_values(array_unique(array_map(static fn (mixed $v): string => $descriptor->type->canonical(self::scalar($v), $descriptor->words), $json))), null, null);
         }
         $text = self::scalar($json);
-        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?([\d.]+\s*[A-Za-z]*)(?:\s*(?:\.\.|–|-|to)\s*([\d.]+\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
+        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
             $first = $descriptor->type->canonical(trim($m[2]));
             if (isset($m[3])) {
                 return self::bounds($first, $descriptor->type->canonical(trim($m[3])));
