@@ -261,7 +261,7 @@ final class Alignment
                     return 0;
                 }
 
-                return ! ctype_alnum($found) ? null : ($this->extensionAlike($found, $asked) ? 5 : 16);
+                return ! ctype_alnum($found) ? null : ($this->extensionAlike($found, $asked) ? 5 : 20);
             case 'number':
                 if ($found === '') {
                     return self::MISSING;
