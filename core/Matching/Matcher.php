@@ -154,6 +154,10 @@ final class Matcher
     private function extensions(Part $part, MediaFacts $facts, string $name): array
     {
         $asked = array_map(static fn (Kind $k): string => $k->usualExtension(), $part->kinds());
+        if ($part->delivers === Delivers::File) {
+            // a companion file's extension stands in its pattern
+            return $asked;
+        }
         if ($facts->kind === null) {
             return $asked === [] ? [strtolower(Extension::of($name))] : $asked;
         }

@@ -195,10 +195,13 @@ final class Alignment
         }
         $tokens = count($this->tokens);
         if ($i === count($atoms)) {
-            $left = $tokens - $j;
-            $this->memo[$i][$j] = [$left * self::EXTRA, $j, false];
+            $left = 0;
+            for ($k = $j; $k < $tokens; $k++) {
+                $left += $this->extra($k);
+            }
+            $this->memo[$i][$j] = [$left, $j, false];
 
-            return $left * self::EXTRA;
+            return $left;
         }
         [$best, $next, $extra] = [PHP_INT_MAX, $j, false];
         [$kind, $text] = $atoms[$i];
@@ -217,7 +220,7 @@ final class Alignment
             }
         }
         if ($j < $tokens && $best > self::EXTRA) {
-            $cost = ($this->tokens[$j] === ' ' ? 6 : self::EXTRA) + $this->best($atoms, $i, $j + 1);
+            $cost = $this->extra($j) + $this->best($atoms, $i, $j + 1);
             if ($cost < $best) {
                 [$best, $next, $extra] = [$cost, $j + 1, true];
             }
@@ -225,6 +228,12 @@ final class Alignment
         $this->memo[$i][$j] = [$best, $next, $extra];
 
         return $best;
+    }
+
+    /** What a token costs that belongs to no piece: little for a space, much for a number, which makes it another file. */
+    private function extra(int $j): int
+    {
+        return $this->tokens[$j] === ' ' ? 6 : (ctype_digit($this->tokens[$j]) ? 2 * self::EXTRA : self::EXTRA);
     }
 
     /**
