@@ -1,5 +1,7 @@
 /** What pages are given, as the server builds it. */
 
+import type { Group, RequirementId } from './requirements';
+
 export type Mark = 'equal' | 'unequal' | 'waived' | 'unknown';
 
 export type Verdict = 'balanced' | 'unbalanced' | 'open';
@@ -41,7 +43,7 @@ export interface Cell {
 }
 
 export interface Entry {
-    id: string;
+    id: RequirementId;
     part: string;
     level: 'must' | 'should';
     mark: Mark;
@@ -144,9 +146,9 @@ export interface Progress {
 }
 
 export interface AskedLine {
-    id: string;
+    id: RequirementId;
     label: string;
-    group: string;
+    group: Group;
     value: string;
     level: 'must' | 'should';
     why: string | null;
@@ -167,7 +169,7 @@ export interface AskedPart {
 export interface Asked {
     parts: AskedPart[];
     values: Record<string, string>;
-    offered: { id: string; label: string; group: string; example: string }[];
+    offered: { id: RequirementId; label: string; group: Group; example: string }[];
     notUnderstood: string[];
     usedBy: number;
 }
