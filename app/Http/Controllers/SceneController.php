@@ -26,10 +26,13 @@ final class SceneController
         if (! $file instanceof \Illuminate\Http\UploadedFile) {
             throw ValidationException::withMessages(['settings' => 'Drop a settings file here, or choose one.']);
         }
-        if (! $file->isValid()) {
-            throw ValidationException::withMessages(['settings' => 'The file did not arrive whole; a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).'.']);
-        }
         $name = mb_substr(Text::shown($file->getClientOriginalName()), 0, 200);
+        if (! $file->isValid()) {
+            $why = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true)
+                ? 'it is far too large; a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).', so this is probably another file.'
+                : 'it did not arrive whole; try once more.';
+            throw ValidationException::withMessages(['settings' => "{$name}: {$why}"]);
+        }
         if ($file->getSize() > JsonDocument::LARGEST) {
             throw ValidationException::withMessages(['settings' => "{$name}: it has ".ByteSize::of((int) $file->getSize()).', and a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).'; this is probably another file.']);
         }
