@@ -143,7 +143,12 @@ final readonly class JpegReader implements Reader
         if ($transform !== null && $components === 4) {
             $header['ink'] = $transform === 2 ? 'YCCK' : 'CMYK';
         }
-        $aspect = $density !== null && $density[1] > 0 && $density[2] > 0 ? BigRational::nd($density[2], $density[1])->simplified() : BigRational::one();
+        $aspect = BigRational::one();
+        if ($density !== null && $density[1] > 0 && $density[2] > 0) {
+            // without a unit the two are the pixel aspect itself, as encoders write it; with one they are densities,
+            // and the denser the rows, the wider each pixel (ITU-T T.871, 10.1)
+            $aspect = ($density[0] === 0 ? BigRational::nd($density[1], $density[2]) : BigRational::nd($density[2], $density[1]))->simplified();
+        }
         if ($density !== null && $density[0] > 0) {
             $header['density'] = ($density[0] === 1 ? $density[1] : (int) round($density[1] * 2.54)).' ppi';
         }

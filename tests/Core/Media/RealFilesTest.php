@@ -46,6 +46,8 @@ final class RealFilesTest extends TestCase
         yield 'grey.jpg' => [self::ENCODERS, $jpeg + ['channels' => ['Y'], 'chroma' => null]];
         yield 'cmyk.jpg' => [self::ENCODERS, $jpeg + ['channels' => ['C', 'M', 'Y', 'K']]];
         yield 'mjpeg.jpg' => [self::ENCODERS, $jpeg];
+        yield 'sar-10-11.jpg' => [self::ENCODERS, ['pixel_aspect' => '10/11'] + $jpeg];
+        yield 'dpi-300-330.jpg' => [self::ENCODERS, ['pixel_aspect' => '11/10'] + $jpeg];
 
         $exr = ['kind' => 'exr', 'width' => 66, 'height' => 38, 'pixel_aspect' => '1/1', 'sample' => 'float', 'frame_rate' => '24', 'channels' => $rgb];
         yield 'float-none.exr' => [self::ENCODERS, $exr + ['bit_depth' => 32, 'compression' => 'none']];
