@@ -7,6 +7,9 @@ namespace PlainLedger\Core\Media;
 /** Channel names: reading them as people write them, and writing them short. */
 final readonly class Channels
 {
+    /** Names of one letter that may stand together without commas. */
+    private const LETTERS = 'RGBAYZCMK';
+
     private const ORDER = ['C' => -2, 'M' => -1, 'K' => 8, 'R' => 0, 'G' => 1, 'B' => 2, 'Y' => 3, 'RY' => 4, 'BY' => 5, 'A' => 6, 'Z' => 7];
 
     /**
@@ -40,7 +43,7 @@ final readonly class Channels
     {
         $names = self::sorted($names);
         foreach ($names as $name) {
-            if (strlen($name) !== 1) {
+            if (strlen($name) !== 1 || ! str_contains(self::LETTERS, $name)) {
                 return implode(',', $names);
             }
         }
@@ -56,9 +59,10 @@ final readonly class Channels
     public static function parse(string $text): array
     {
         $names = preg_split('~[\s,;|+]+~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        if (count($names) === 1 && preg_match('~^[RGBAYZCMK]{1,5}$~i', $names[0]) === 1) {
-            $names = str_split(strtoupper($names[0]));
+        if (count($names) === 1 && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1) {
+            $names = str_split($names[0]);
         }
+        $names = array_map(static fn (string $n): string => strlen($n) === 1 && stripos(self::LETTERS, $n) !== false ? strtoupper($n) : $n, $names);
 
         return self::sorted(array_values(array_unique($names)));
     }

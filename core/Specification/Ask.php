@@ -29,7 +29,7 @@ final readonly class Ask
             return self::fromObject($descriptor, $json);
         }
         if ($descriptor->type === AskType::Channels && is_array($json)) {
-            return new self([$descriptor->type->canonical(implode(',', array_map(self::scalar(...), $json)))], null, null);
+            return new self([self::one($descriptor, implode(',', array_map(self::scalar(...), $json)))], null, null);
         }
         if ($descriptor->type === AskType::Passes) {
             return self::passes($json);
@@ -39,7 +39,7 @@ final readonly class Ask
                 throw NotUnderstood::because('the list of values is empty.');
             }
 
-            return new self(array_values(array_unique(array_map(static fn (mixed $v): string => $descriptor->type->canonical(self::scalar($v), $descriptor->words), $json))), null, null);
+            return new self(array_values(array_unique(array_map(static fn (mixed $v): string => self::one($descriptor, self::scalar($v)), $json))), null, null);
         }
         $text = self::scalar($json);
         if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
@@ -58,13 +58,21 @@ final readonly class Ask
                 throw NotUnderstood::because('the value is empty.');
             }
 
-            return new self(array_values(array_unique(array_map(static fn (string $v): string => $descriptor->type->canonical($v, $descriptor->words), $pieces))), null, null);
-        }
-        if ($text === '' && ! in_array($descriptor->type, [AskType::YesNo, AskType::OnOff], true)) {
-            throw NotUnderstood::because('the value is empty.');
+            return new self(array_values(array_unique(array_map(static fn (string $v): string => self::one($descriptor, $v), $pieces))), null, null);
         }
 
-        return new self([$descriptor->type->canonical($text, $descriptor->words)], null, null);
+        return new self([self::one($descriptor, $text)], null, null);
+    }
+
+    /** The canonical text of one value, which is never empty but where nothing typed means no. */
+    private static function one(Descriptor $descriptor, string $text): string
+    {
+        if (trim($text) === '' && ! in_array($descriptor->type, [AskType::YesNo, AskType::OnOff], true)) {
+            throw NotUnderstood::because('the value is empty.');
+        }
+        $canonical = $descriptor->type->canonical($text, $descriptor->words);
+
+        return $canonical !== '' ? $canonical : throw NotUnderstood::because('the value is empty.');
     }
 
     /** @param  array<array-key, mixed>  $json */
@@ -76,7 +84,7 @@ final readonly class Ask
         if (array_key_exists('value', $json)) {
             return self::read($descriptor, $json['value']);
         }
-        if (isset($json['min']) || isset($json['max'])) {
+        if ($descriptor->bounds && (isset($json['min']) || isset($json['max']))) {
             $bound = static fn (string $key): ?string => isset($json[$key]) ? (in_array($descriptor->type, [AskType::Any, AskType::Text], true) ? AskType::Number : $descriptor->type)->canonical(self::scalar($json[$key])) : null;
 
             return self::bounds($bound('min'), $bound('max'));
@@ -84,7 +92,7 @@ final readonly class Ask
         if (in_array($descriptor->type, [AskType::Any], true)) {
             return new self([(string) json_encode($json, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], null, null);
         }
-        throw NotUnderstood::because('an object here has "value", "min" or "max".');
+        throw NotUnderstood::because($descriptor->bounds ? 'an object here has "value", "min" or "max".' : 'an object here has "value".');
     }
 
     private static function bounds(?string $min, ?string $max): self

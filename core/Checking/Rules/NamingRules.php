@@ -110,7 +110,11 @@ final readonly class NamingRules implements Rule
         $values = $subject->specification->pieceValues($subject->part);
         $pattern = NamePattern::parse($requirement->ask->single() ?? '.');
         $asked = NamePattern::tidyFolder($pattern->make($values));
-        $found = NamePattern::tidyFolder(NamePattern::parseSceneName($told === '' ? '.' : $told)->make($values));
+        try {
+            $found = NamePattern::tidyFolder(NamePattern::parseSceneName($told === '' ? '.' : $told)->make($values));
+        } catch (PatternRefused) {
+            $found = NamePattern::tidyFolder($told);
+        }
         $depth = substr_count($asked, '/') + 1;
         $tail = implode('/', array_slice(explode('/', $found), -$depth));
 
