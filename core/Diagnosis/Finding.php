@@ -30,6 +30,12 @@ final readonly class Finding
         public array $or = [],
     ) {}
 
+    /** The same, as a mistake of its own beside whatever else explains its lines. */
+    public function independent(): self
+    {
+        return new self($this->id, $this->side, $this->says, $this->evidence, $this->touches, $this->fixes, false, $this->render, $this->or);
+    }
+
     /** The same, explaining one line more. */
     public function touching(string $id): self
     {

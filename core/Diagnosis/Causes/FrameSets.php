@@ -77,6 +77,10 @@ final readonly class FrameSets implements CauseFamily
         yield from $this->handles($situation, $set, $expected, 'scene', $fix, $seen);
         if ($step !== $situation->subject->part->step() && ! $whole && $listed !== null) {
             yield $this->sceneStep($situation);
+            if (! $listed->equals($expected->span()) && ! $this->isStarting($situation, $listed)) {
+                // beside the step the range itself is wrong: a mistake of its own
+                yield new Finding('range-set-otherwise', 'scene', "The range is set to {$listed}, and {$expected->span()} is asked.", ["time.range is {$listed}"], ['time.range'], $fix);
+            }
         }
         $timeline = $settings?->timeline;
         if ($timeline !== null && $timeline->equals($expected) && ! $set->covers($timeline) && $step === $situation->subject->part->step()) {

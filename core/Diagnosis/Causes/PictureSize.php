@@ -86,20 +86,23 @@ final readonly class PictureSize implements CauseFamily
         $set = Fix::set($part, 'picture.resolution', 'the size', (string) $size, (string) $target);
         $render = $situation->inFiles('picture.resolution');
         $percent = Fraction::decimal($scale);
+        $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
+        // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
+        $either = $full || $right;
         if ($this->isStarting($situation, $size)) {
-            yield new Finding('starting-size', 'scene', "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], [...self::TOUCHES, 'picture.scale'],
-                $full ? [$set] : [$set, Fix::set($part, 'picture.scale', 'the scale', $percent, '100')], true, $render);
+            yield new Finding('starting-size', 'scene', "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set], $either, $render);
         }
         if (! $full) {
-            $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
             yield new Finding('scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
                 ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, 'picture.scale'],
-                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100'), ...($right ? [] : [$set])], true, $render);
+                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100'), ...($right ? [] : [$set])], $either, $render);
             if ($right) {
                 return;
             }
         }
-        yield from $this->bySize($situation, $size, $target, 'scene', [$set], $render, $full);
+        foreach ($this->bySize($situation, $size, $target, 'scene', [$set], $render, true) as $finding) {
+            yield $either || $this->isStarting($situation, $size) ? $finding : $finding->independent();
+        }
     }
 
     /** @return iterable<Finding> */

@@ -100,6 +100,10 @@ final class CausesInScenesTest extends TestCase
         yield 'output folder climbs out' => [['output.folder' => '../renders/TC_010'], ['saved-elsewhere' => ['output.folder']], ['output.folder']];
         yield 'output folder, another' => [['output.folder' => 'out'], ['value-differs' => ['output.folder']], ['output.folder']];
         yield 'absolute and inside' => [['output.folder' => '/work/tide_clock/renders/TC_010'], [], []];
+        yield 'scale and size, each wrong' => [['picture.scale' => 50, 'picture.resolution' => '1024x429'], ['scale-below-full' => ['picture.resolution', 'picture.scale'], 'smaller-preset' => ['picture.resolution']], ['picture.scale', 'picture.resolution']];
+        yield 'never set, and scaled' => [['picture.scale' => 50, 'picture.resolution' => '400x300'], ['scale-below-full' => ['picture.resolution', 'picture.scale'], 'starting-size' => ['picture.resolution']], ['picture.scale', 'picture.resolution'],
+            [], ['starting_values' => ['picture.resolution' => ['400x300']]]];
+        yield 'step and range, each wrong' => [['time.step' => 2, 'time.range' => '1001-1050'], ['step-left-on' => ['time.range', 'time.step', 'time.extent'], 'range-set-otherwise' => ['time.range']], ['time.step', 'time.range']];
         yield 'three at once' => [['picture.scale' => 50, 'camera.chosen' => ['working'], 'time.range' => '1001-1050'],
             ['scale-below-full' => ['picture.resolution', 'picture.scale'], 'range-set-otherwise' => ['time.range', 'time.extent'], 'working-view-rendered' => ['camera.name', 'camera.single']], ['picture.scale', 'time.range', 'camera.chosen']];
     }

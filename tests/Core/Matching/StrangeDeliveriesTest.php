@@ -20,12 +20,12 @@ use Tests\Core\Support\Workbench;
 /** Deliveries thrown together at random: what must hold of every account, whatever was handed in. */
 final class StrangeDeliveriesTest extends TestCase
 {
-    /** @param array<string, string> $files path to bytes */
+    /** @param  array<string, string>  $files path to bytes */
     private static function listing(array $files): Listing
     {
         return new class($files) implements Listing
         {
-            /** @param array<string, string> $files */
+            /** @param  array<string, string>  $files */
             public function __construct(private readonly array $files) {}
 
             public function files(): iterable
