@@ -23,6 +23,7 @@ use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
 use PlainLedger\Core\Diagnosis\Causes\SceneState;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Group;
 
 /**
  * Settles which causes explain which unequal entries. For one entry the first cause of the order that holds explains
@@ -50,10 +51,12 @@ final readonly class Diagnostician
             $causes = [...$causes, ...$this->part($check, $subject)];
         }
         $catalogue = Catalogue::standard();
-        $group = static fn (Cause $c): int => min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]);
+        $groups = Group::cases();
+        $group = static fn (Cause $c): int => min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]);
+        $place = static fn (Cause $c): int => min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]);
         $parts = array_map(static fn (Subject $s): string => $s->part->name, $check->subjects);
-        usort($causes, static fn (Cause $a, Cause $b): int => [-count($a->explains), array_search($a->part, $parts, true), $group($a), Order::place($a->finding->id)]
-            <=> [-count($b->explains), array_search($b->part, $parts, true), $group($b), Order::place($b->finding->id)]);
+        usort($causes, static fn (Cause $a, Cause $b): int => [-count($a->explains), array_search($a->part, $parts, true), $group($a), Order::place($a->finding->id), $place($a)]
+            <=> [-count($b->explains), array_search($b->part, $parts, true), $group($b), Order::place($b->finding->id), $place($b)]);
 
         return $causes;
     }

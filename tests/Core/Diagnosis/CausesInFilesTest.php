@@ -95,6 +95,10 @@ final class CausesInFilesTest extends TestCase
             ['format.kind' => 'exr', 'format.bit_depth' => 16, 'format.channels' => 'RGBA', 'format.compression' => 'zip', 'time.rate' => 24]];
         yield 'extension lies, content right' => [static fn (Workbench $b) => $b->frames('TC_010_light_v003.%04d.jpg', '1001-1010', $png), ['extension-lies' => ['format.kind', 'naming.pattern']], ''];
         yield 'a movie instead' => [static fn (Workbench $b) => $b->put('TC_010_light_v003.mp4', "\0\0\0\x20ftypisom\0\0\2\0isomiso2avc1mp41".str_repeat("\0", 64)), ['movie-instead-of-frames' => ['time.range', 'format.kind']], '1001-1010'];
+        yield 'another format altogether: what was lost stands first' => [
+            $all, ['depth-dropped' => ['format.bit_depth', 'format.sample'], 'value-differs' => ['format.kind', 'format.compression']], '1001-1010',
+            ['format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.compression' => 'zip'],
+        ];
         yield 'three digits' => [static fn (Workbench $b) => $b->frames('TC_010_light_v003.%03d.png', '1-10', $png), ['too-few-digits' => ['naming.pattern']], '', ['time.range' => '1-10']];
         yield 'five digits' => [static fn (Workbench $b) => $b->frames('TC_010_light_v003.%05d.png', '1001-1010', $png), ['too-many-digits' => ['naming.pattern']], ''];
         yield 'no zeros at all' => [static fn (Workbench $b) => $b->frames('TC_010_light_v003.%d.png', '1-12', $png), ['too-few-digits' => ['naming.pattern']], '', ['time.range' => '1-12']];
