@@ -8,7 +8,9 @@ export default defineConfig({
     // one ledger, one after another: tests change what is asked
     workers: 1,
     fullyParallel: false,
-    timeout: 40_000,
+    // generous, since a busy machine is no fault
+    timeout: 120_000,
+    expect: { timeout: 15_000 },
     reporter: 'list',
     outputDir: 'test-results',
     use: {

@@ -103,7 +103,7 @@ test('by keyboard alone: sign in, find, open, read, go round the regions', async
 });
 
 test('no page has a serious fault of access, by day or by night', async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(300_000);
     await page.goto('/sign-in');
     await accessible(page, 'sign-in');
     await signIn(page);

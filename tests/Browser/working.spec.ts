@@ -65,7 +65,7 @@ test('a folder is chosen in the intake and checked by the queue, with progress',
     await page.getByRole('button', { name: 'v003/' }).click();
     await expect(page.getByRole('main').getByText(/96 files: wren_vane_0001/)).toBeVisible();
     await page.getByRole('button', { name: 'Check this folder' }).click();
-    await expect(page.getByRole('main')).toContainText('Hand-in/wren/v003', { timeout: 30_000 });
+    await expect(page.getByRole('main')).toContainText('Hand-in/wren/v003', { timeout: 60_000 });
     // another learner's names: the frames are there, and are not hers
     await expect(page.getByRole('main')).toContainText('Names that do not fit');
 });
