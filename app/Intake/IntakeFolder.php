@@ -84,6 +84,19 @@ final readonly class IntakeFolder
         return array_values(array_filter($deliverable->production->intakeRoots()->orderBy('id')->get()->all(), static fn (IntakeRoot $r): bool => self::part($r, $deliverable, $overseer) !== null));
     }
 
+    /** Where a deliverable's own files are expected below a root's base; empty where that folder has not been made. */
+    public static function expected(IntakeRoot $root, Deliverable $deliverable, bool $overseer): string
+    {
+        try {
+            $own = self::open($root, '', $deliverable, false);
+
+            // the overseer's way there must be open as well
+            return self::open($root, $own->below, $deliverable, $overseer)->below;
+        } catch (FolderRefused) {
+            return '';
+        }
+    }
+
     public function listing(): FolderListing
     {
         return FolderListing::of($this->path);

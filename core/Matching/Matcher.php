@@ -112,7 +112,8 @@ final class Matcher
             $sample = $group->name(0);
             $reading = $this->readName($pattern, $sample, $values, $part, $this->delivery->factsOf($group, 0));
             $column = $numbered ? $reading->digitRun : null;
-            if (! $reading->aligns() && $group->columnCount() < 2 && ! $this->alignsOtherwise($group)) {
+            // a group whose first name is of another take may hold names that do align
+            if (! $reading->aligns() && $group->columnCount() < 2 && $group->count() === 1) {
                 continue;
             }
             if ($numbered && ($column === null || $column >= $group->columnCount())) {
@@ -130,12 +131,6 @@ final class Matcher
             <=> [$b->reading->cost ?? 0, ! $b->folderFits, -$b->sequence->count(), substr_count($b->sequence->folder(), '/'), $b->sequence->folder(), $b->sequence->pattern()]);
 
         return $candidates;
-    }
-
-    /** A group whose first name is of another take may hold names that do align. */
-    private function alignsOtherwise(NameGroup $group): bool
-    {
-        return $group->count() > 1;
     }
 
     private function readName(NamePattern $pattern, string $name, PieceValues $values, Part $part, MediaFacts $facts): NameReading

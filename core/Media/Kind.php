@@ -83,11 +83,6 @@ enum Kind: string
         return ! in_array($this, [self::Jpeg, self::Wav, self::Mp4], true);
     }
 
-    public function canHoldFloat(): bool
-    {
-        return in_array($this, [self::Exr, self::Tiff, self::Dpx], true);
-    }
-
     /** How people write it in a sentence. */
     public function spoken(): string
     {

@@ -121,23 +121,6 @@ final readonly class NamePattern implements \Stringable
         return $name;
     }
 
-    /**
-     * Pieces that neither have a value here nor are the frame number: names made now would not be whole.
-     *
-     * @return list<string>
-     */
-    public function unfilled(PieceValues $values): array
-    {
-        $open = [];
-        foreach ($this->pieces as $piece) {
-            if ($piece->name !== null && ! $piece->isFrame() && $values->textOf($piece) === null) {
-                $open[] = $piece->name;
-            }
-        }
-
-        return $open;
-    }
-
     /** How a name reads by this pattern, piece by piece. */
     public function read(string $name, PieceValues $values): NameReading
     {

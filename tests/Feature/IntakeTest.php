@@ -28,6 +28,16 @@ final class IntakeTest extends LedgerTestCase
         $this->browse('', $this->coordinator)->assertOk()->assertJson(['folders' => ['TC_010', 'TC_020']]);
     }
 
+    public function test_the_browser_of_folders_opens_where_the_files_are_expected(): void
+    {
+        foreach ([$this->artist, $this->coordinator] as $who) {
+            $this->actingAs($who);
+            self::assertSame('TC_010', $this->page("/deliverables/{$this->deliverable->id}/frames")['roots'][0]['own']);
+        }
+        $this->deliverable->update(['code' => 'TC_099']);
+        self::assertSame('', $this->page("/deliverables/{$this->deliverable->id}/frames")['roots'][0]['own']);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function outside(): iterable
     {

@@ -57,7 +57,9 @@ final class DeliverableController
         $last = $deliverable->checks()->latest('id')->first();
 
         return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
-            'roots' => array_map(static fn ($root): array => ['id' => $root->id, 'label' => $root->label], $roots),
+            'roots' => array_map(static fn ($root): array => [
+                'id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, (bool) $base['may']['specify']),
+            ], $roots),
             'running' => $running === null ? null : CheckController::progress($running),
             'fault' => $last?->state === 'failed' ? $last->fault : ($last?->state === 'stopped' ? 'The check was stopped; nothing was kept of it.' : null),
         ]);

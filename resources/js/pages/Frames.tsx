@@ -10,7 +10,7 @@ import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
-export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: { id: number; label: string }[]; running: Progress | null; fault: string | null }) {
+export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: { id: number; label: string; own: string }[]; running: Progress | null; fault: string | null }) {
     const [busy, setBusy] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
     const delivery = ledger?.delivery ?? null;

@@ -57,7 +57,7 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
     }, [book, deliverable]);
 
     return (
-        <div className="book" style={margin === undefined ? { gridTemplateColumns: '232px minmax(0, 1fr)' } : undefined}>
+        <div className="book" style={book === null ? { gridTemplateColumns: 'minmax(0, 1fr)' } : margin === undefined ? { gridTemplateColumns: '232px minmax(0, 1fr)' } : undefined}>
             <Head title={title} />
             <header className="book-head flex items-baseline gap-3 px-5 py-2" data-region="head" tabIndex={-1}>
                 <a href="#sheet" className="sr-only focus:not-sr-only">
@@ -110,9 +110,11 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                     </button>
                 </span>
             </header>
-            <nav className="scroll min-h-0" aria-label="Index of deliverables" data-region="index" tabIndex={-1}>
-                {book !== null && <Index book={book} current={deliverable?.id ?? null} filter={filter} />}
-            </nav>
+            {book !== null && (
+                <nav className="scroll min-h-0" aria-label="Index of deliverables" data-region="index" tabIndex={-1}>
+                    <Index book={book} current={deliverable?.id ?? null} filter={filter} />
+                </nav>
+            )}
             <main className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
                 {told != null && (
                     <p role="status" className="aside border-b border-rule px-6 py-1.5">

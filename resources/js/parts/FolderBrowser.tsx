@@ -15,8 +15,8 @@ export interface Choice {
 }
 
 /** A small browser of the folders below the intake roots this person may see. */
-export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault }: { deliverable: number; roots: { id: number; label: string }[]; start: Choice | null; onChoose: (choice: Choice, depth: 'quick' | 'full') => void; busy: boolean; fault: string | null }) {
-    const [at, setAt] = useState<Choice | null>(start !== null && roots.some((root) => root.id === start.root) ? start : roots[0] === undefined ? null : { root: roots[0].id, below: '' });
+export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault }: { deliverable: number; roots: { id: number; label: string; own: string }[]; start: Choice | null; onChoose: (choice: Choice, depth: 'quick' | 'full') => void; busy: boolean; fault: string | null }) {
+    const [at, setAt] = useState<Choice | null>(start !== null && roots.some((root) => root.id === start.root) ? start : roots[0] === undefined ? null : { root: roots[0].id, below: roots[0].own });
     const [found, setFound] = useState<{ contents: Contents | null; trouble: string | null }>({ contents: null, trouble: null });
     const [full, setFull] = useState(false);
     const list = useRef<HTMLDivElement>(null);

@@ -30,7 +30,6 @@ final class NamePatternTest extends TestCase
         self::assertSame('{stage}/TC_010', $make('{stage}/{shot}'));
         self::assertSame('a{b}c7', $make('a{{b}}c{frame}'));
         self::assertSame('v003', NamePattern::parse('v{version:3}')->make(PieceValues::of(['version' => 'v003'])));
-        self::assertSame(['stage'], NamePattern::parse('{stage}_{shot}.{frame}')->unfilled(self::values()));
     }
 
     public function test_made_names_read_back_as_fitting(): void
