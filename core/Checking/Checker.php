@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking;
 
+use PlainLedger\Core\Checking\Rules\BurnInRule;
 use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Checking\Rules\ContentRules;
 use PlainLedger\Core\Checking\Rules\DeliveryRules;
+use PlainLedger\Core\Checking\Rules\FileSizeRule;
 use PlainLedger\Core\Checking\Rules\FormatRules;
+use PlainLedger\Core\Checking\Rules\HeaderRules;
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Checking\Rules\PassesRule;
 use PlainLedger\Core\Checking\Rules\PlainSetting;
+use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Checking\Rules\RangeRules;
 use PlainLedger\Core\Checking\Rules\RateRule;
 use PlainLedger\Core\Checking\Rules\RegionRule;
@@ -42,7 +46,7 @@ final readonly class Checker
     {
         return new self([
             new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new CameraRules, new SceneStateRules,
-            new OutputFolderRule, new KindRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new DeliveryRules, new PlainSetting,
+            new OutputFolderRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new DeliveryRules, new PlainSetting,
         ]);
     }
 
@@ -54,21 +58,34 @@ final readonly class Checker
         $entries = [];
         $notChecked = [];
         $subjects = [];
+        $passSubjects = [];
         foreach ($specification->parts as $part) {
             $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null);
             $subjects[] = $subject;
             $nothing = $this->tellsNothingCame($subject);
             foreach ($part->requirements as $requirement) {
-                $entry = $this->entry($requirement, $subject, in_array($requirement->id(), $nothing, true));
+                $entry = $this->entry($requirement, $subject->without($requirement->id()), in_array($requirement->id(), $nothing, true));
                 if ($entry !== null) {
                     $entries[] = $entry;
                 } elseif (! $this->isTold($requirement, $subject)) {
                     $notChecked[] = ['id' => $requirement->id(), 'part' => $part->name];
                 }
             }
+            foreach ($part->ofPasses as $pass => $requirements) {
+                $own = $subject->nothingDelivered() ? null : $subject->ofPass((string) $pass);
+                foreach ($requirements as $requirement) {
+                    $entry = $own === null || $own->nothingDelivered() ? null : $this->entry($requirement, $own, false);
+                    if ($entry !== null) {
+                        $entries[] = $entry;
+                    } else {
+                        $notChecked[] = ['id' => $requirement->id(), 'part' => $part->name, 'pass' => (string) $pass];
+                    }
+                }
+                $passSubjects = [...$passSubjects, ...($own === null ? [] : [$own])];
+            }
         }
 
-        return new Check($entries, $notChecked, $subjects);
+        return new Check($entries, $notChecked, $subjects, $passSubjects);
     }
 
     private function entry(Requirement $requirement, Subject $subject, bool $tellsNothingCame): ?Entry
@@ -85,7 +102,7 @@ final readonly class Checker
         };
         $required = $requirement->id() === 'time.range' && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
 
-        return Entry::of($requirement, $subject->part->name, $required, $scene, $files);
+        return Entry::of($requirement, $subject->part->name, $required, $scene, $files, $subject->pass);
     }
 
     /** @return list<string> */

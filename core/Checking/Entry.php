@@ -10,10 +10,14 @@ use PlainLedger\Core\Specification\Requirement;
 /** One line of the ledger: what is required, and what the scene and the files show. */
 final readonly class Entry
 {
-    private function __construct(public Requirement $requirement, public string $part, public string $required, public Mark $mark, public ?Cell $scene, public ?Cell $files) {}
+    private function __construct(public Requirement $requirement, public string $part, public string $required, public Mark $mark, public ?Cell $scene, public ?Cell $files, public ?string $pass) {}
 
-    /** Where both sides have a cell the files decide, unless they could not be read. Null where neither has one. */
-    public static function of(Requirement $requirement, string $part, string $required, ?Cell $scene, ?Cell $files): ?self
+    /**
+     * Where both sides have a cell the files decide, unless they could not be read. Null where neither has one.
+     *
+     * @param  string|null  $pass  where it is asked of one pass alone
+     */
+    public static function of(Requirement $requirement, string $part, string $required, ?Cell $scene, ?Cell $files, ?string $pass = null): ?self
     {
         if ($scene === null && $files === null) {
             return null;
@@ -27,7 +31,7 @@ final readonly class Entry
             $scene = $scene->asStale();
         }
 
-        return new self($requirement, $part, $required, $mark, $scene, $files);
+        return new self($requirement, $part, $required, $mark, $scene, $files, $pass);
     }
 
     public function id(): string

@@ -17,6 +17,7 @@ use PlainLedger\Core\Diagnosis\Causes\Leftovers;
 use PlainLedger\Core\Diagnosis\Causes\Names;
 use PlainLedger\Core\Diagnosis\Causes\NothingThere;
 use PlainLedger\Core\Diagnosis\Causes\PictureSize;
+use PlainLedger\Core\Diagnosis\Causes\Projection;
 use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
 use PlainLedger\Core\Diagnosis\Causes\RegionAndPixels;
 use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
@@ -38,7 +39,7 @@ final readonly class Diagnostician
     public static function standard(): self
     {
         return new self([
-            new NothingThere, new PictureSize, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new CameraChosen, new SceneState,
+            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new CameraChosen, new SceneState,
             new FormatHeld, new Names, new SavedElsewhere, new BrokenFiles, new ChangesMidway, new Leftovers,
         ]);
     }
@@ -47,7 +48,7 @@ final readonly class Diagnostician
     public function diagnose(Check $check): array
     {
         $causes = [];
-        foreach ($check->subjects as $subject) {
+        foreach ([...$check->subjects, ...$check->passSubjects] as $subject) {
             $causes = [...$causes, ...$this->part($check, $subject)];
         }
         $catalogue = Catalogue::standard();
@@ -66,7 +67,7 @@ final readonly class Diagnostician
     {
         $entries = [];
         foreach ($check->entries as $entry) {
-            if ($entry->part === $subject->part->name) {
+            if ($entry->part === $subject->part->name && $entry->pass === $subject->pass) {
                 $entries[$entry->id()] = $entry;
             }
         }
@@ -93,7 +94,7 @@ final readonly class Diagnostician
             }
         }
 
-        return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $subject->part->name, $c->explains, $c->or), $settled);
+        return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $subject->part->name, $c->explains, $c->or, $subject->pass), $settled);
     }
 
     /**

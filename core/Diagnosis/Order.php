@@ -14,7 +14,7 @@ final readonly class Order
         'settings-changed-midway', 'two-takes-mixed',
         'scale-below-full', 'sides-swapped', 'smaller-preset',
         'numbered-from-elsewhere', 'last-frame-left-out', 'pass-short', 'render-stopped', 'range-set-otherwise', 'frames-dropped',
-        'off-by-rounding', 'region-left-on', 'pixel-aspect-differs', 'wrong-shape',
+        'off-by-rounding', 'region-left-on', 'pixel-aspect-differs', 'not-two-to-one', 'spherical-not-tagged', 'wrong-shape',
         'rate-of-another-standard', 'scene-not-saved', 'links-missing', 'draft-quality',
         'no-camera', 'several-cameras', 'working-view-rendered', 'another-camera',
         'extension-lies', 'lossy-instead-of-lossless', 'alpha-cannot-live-here', 'alpha-not-saved', 'alpha-not-asked', 'depth-dropped', 'compression-differs',

@@ -72,7 +72,7 @@ final readonly class Situation
         return $this->entry($id)?->requirement->descriptor->label ?? $id;
     }
 
-    /** @return list<PassMatch> */
+    /** @return array<int, PassMatch> by their place */
     public function passes(): array
     {
         return $this->subject->match->passes ?? [];
@@ -90,7 +90,7 @@ final readonly class Situation
     {
         $answer = null;
         $any = false;
-        foreach ($this->passes() as $pass) {
+        foreach ($this->ofOneKind() as $pass) {
             $relevant = $pass->relevant();
             foreach ($pass->frames->alike as $alike) {
                 if (! $alike->facts->isWhole() || $alike->frames->and($relevant)->isEmpty()) {
@@ -105,5 +105,18 @@ final readonly class Situation
         }
 
         return $answer;
+    }
+
+    /**
+     * Passes of which no more is asked than of the others, where there are any.
+     *
+     * @return array<int, PassMatch>
+     */
+    private function ofOneKind(): array
+    {
+        $apart = $this->subject->part->ofPasses;
+        $plain = array_filter($this->passes(), static fn (PassMatch $p): bool => ! isset($apart[$p->pass ?? '']));
+
+        return $plain === [] ? $this->passes() : $plain;
     }
 }

@@ -53,19 +53,19 @@ final class Matcher
 
     private function part(Part $part): PartMatch
     {
-        $source = $part->single('naming.pattern');
-        $pattern = $source === null ? null : NamePattern::parse($source);
-        $folder = $part->single('naming.folder');
+        $whole = $part;
         $values = $this->specification->pieceValues($part);
-        $names = [null];
-        $asked = $part->passes();
-        if ($asked !== [] && (($pattern !== null && $pattern->has('pass')) || ($folder !== null && str_contains($folder, '{pass')))) {
-            $names = $asked;
-        }
-        $numbered = $part->delivers === Delivers::Frames || ($pattern !== null && $pattern->has('frame'));
+        $names = $part->passesByFiles() ? $part->passes() : [null];
         $passes = [];
+        $pattern = null;
+        $numbered = false;
         foreach ($names as $pass) {
-            $own = $pass === null ? $values : $values->with('pass', $pass);
+            $part = $whole->ofPass($pass);
+            $source = $part->single('naming.pattern');
+            $pattern = $source === null ? null : NamePattern::parse($source);
+            $folder = $part->single('naming.folder');
+            $numbered = $part->delivers === Delivers::Frames || ($pattern !== null && $pattern->has('frame'));
+            $own = $pass === null ? $values : ($part === $whole ? $values : $this->specification->pieceValues($part))->with('pass', $pass);
             $candidates = $this->candidates($part, $pattern, $folder, $own, $numbered);
             $takes = $this->claim($candidates, $numbered);
             $expected = $numbered ? $part->expected($this->timeline) : null;
@@ -77,7 +77,7 @@ final class Matcher
             $passes = [new PassMatch(null, $takes, FoundFrames::of($this->delivery, $takes), $passes[0]->expected, $passes[0]->pattern)];
         }
 
-        return new PartMatch($part, $passes, null);
+        return new PartMatch($whole, $passes, null);
     }
 
     /** @return list<Sequence> */
@@ -338,10 +338,10 @@ final class Matcher
     {
         $best = null;
         foreach ($this->specification->parts as $part) {
-            $source = $part->single('naming.pattern');
-            if ($source !== null && $this->couldAnswer($sequence->group, $part) && $this->readings <= self::MOST_READINGS + 200) {
+            if ($part->single('naming.pattern') !== null && $this->couldAnswer($sequence->group, $part) && $this->readings <= self::MOST_READINGS + 200) {
                 $values = $this->specification->pieceValues($part);
                 foreach ($part->passes() === [] ? [null] : $part->passes() as $pass) {
+                    $source = $part->ofPass($pass)->single('naming.pattern') ?? '';
                     $reading = $this->readName(NamePattern::parse($source), $sequence->sampleName(), $pass === null ? $values : $values->with('pass', $pass), $part, $facts);
                     $best = $reading->aligns() && ($best === null || $reading->cost < $best->cost) ? $reading : $best;
                 }

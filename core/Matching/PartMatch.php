@@ -11,7 +11,7 @@ use PlainLedger\Core\Specification\Part;
 final readonly class PartMatch
 {
     /**
-     * @param  non-empty-list<PassMatch>  $passes
+     * @param  array<int, PassMatch>  $passes  by their place
      * @param  array{path: string, kind: Kind}|null  $instead  a movie where frames are asked, or the like
      */
     public function __construct(public Part $part, public array $passes, public ?array $instead) {}

@@ -21,6 +21,10 @@ final readonly class MediaFacts
      * @param  array<string, mixed>|null  $audio  sample_rate, channels, bit_depth, codec
      * @param  array<string, string>  $header  other named facts worth showing
      * @param  array<string, mixed>  $tracks  room for tracks and time tables of movies
+     * @param  int|null  $density  pixels an inch, across
+     * @param  string|null  $colour  the encoding as requirements name it; null where the file says nothing that names one
+     * @param  string|null  $projection  as the file is tagged: `lat-long`, `cube`
+     * @param  int|null  $quality  1 to 100, estimated
      */
     public function __construct(
         public ?Kind $kind,
@@ -45,6 +49,10 @@ final readonly class MediaFacts
         public ?string $damageSays = null,
         public array $header = [],
         public array $tracks = [],
+        public ?int $density = null,
+        public ?string $colour = null,
+        public ?string $projection = null,
+        public ?int $quality = null,
     ) {}
 
     public static function damaged(?Kind $kind, Damage $damage, string $says): self

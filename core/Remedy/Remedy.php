@@ -71,7 +71,7 @@ final readonly class Remedy
                 $shift = $pass->expected->first() - $pass->present->first();
             }
             foreach ($cause->finding->render ? $cause->explains : [] as $id) {
-                $wrong = $wrong->plus(self::entry($check, $subject, $id)?->files->wrong[$place] ?? FrameRange::none());
+                $wrong = $wrong->plus(self::entry($check, $cause, $id)?->files->wrong[$place] ?? FrameRange::none());
             }
         }
         if ($pass->expected === null) {
@@ -84,10 +84,10 @@ final readonly class Remedy
         return $pass->missing()->plus($wrong)->and($pass->expected);
     }
 
-    private static function entry(Check $check, Subject $subject, string $id): ?Entry
+    private static function entry(Check $check, Cause $cause, string $id): ?Entry
     {
         foreach ($check->entries as $entry) {
-            if ($entry->id() === $id && $entry->part === $subject->part->name) {
+            if ($entry->id() === $id && $entry->part === $cause->part && $entry->pass === $cause->pass) {
                 return $entry;
             }
         }

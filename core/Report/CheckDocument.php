@@ -42,7 +42,7 @@ final readonly class CheckDocument
             'causes' => array_map(static fn (Cause $c): array => [
                 'id' => $c->finding->id, 'part' => $c->part, 'side' => $c->finding->side, 'says' => $c->finding->says,
                 'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => $c->or,
-            ], $this->account->causes),
+            ] + ($c->pass === null ? [] : ['pass' => $c->pass]), $this->account->causes),
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),
             'movies' => $this->movies(),
@@ -64,6 +64,7 @@ final readonly class CheckDocument
             'mark' => $entry->mark->value,
             'required' => $entry->required,
         ] + array_filter([
+            'pass' => $entry->pass,
             'scene' => $entry->scene === null ? null : $this->cell($entry->scene),
             'files' => $entry->files === null ? null : $this->cell($entry->files),
             'why' => $entry->requirement->why,

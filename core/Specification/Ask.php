@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Specification;
 
 use Brick\Math\BigDecimal;
 use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Measure\Duration;
+use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\PatternRefused;
 
@@ -14,9 +16,11 @@ final readonly class Ask
 {
     /**
      * @param  list<string>  $values  canonical texts of the descriptor's type; one of them will do (for passes: all)
-     * @param  string|null  $min  a canonical number, likewise $max
+     * @param  string|null  $min  a canonical number (or duration), likewise $max
+     * @param  array<string, array<string, mixed>>  $own  of passes: what is asked of one alone, by its name, still as it was written
+     * @param  string|null  $threshold  of black frames: the mean luminance that is still black, as a fraction of white
      */
-    private function __construct(public array $values, public ?string $min, public ?string $max) {}
+    private function __construct(public array $values, public ?string $min, public ?string $max, public array $own = [], public ?string $threshold = null) {}
 
     /**
      * @param  mixed  $json  a scalar, a list, or an object with value, min, max, head, tail
@@ -41,17 +45,27 @@ final readonly class Ask
 
             return new self(array_values(array_unique(array_map(static fn (mixed $v): string => self::one($descriptor, self::scalar($v)), $json))), null, null);
         }
-        $text = self::scalar($json);
-        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
-            $first = $descriptor->type->canonical(trim($m[2]));
+        $text = trim(self::scalar($json));
+        if ($descriptor->type === AskType::Black && preg_match('~^(.*?)[,;]?\s*threshold\s+(\S+)$~i', $text, $m) === 1) {
+            return self::black($descriptor, ['value' => $m[1], 'threshold' => $m[2]]);
+        }
+        if ($descriptor->type === AskType::Frozen) {
+            return self::frozen($descriptor, $text);
+        }
+        if ($descriptor->type === AskType::Duration) {
+            return self::duration($text);
+        }
+        $text = $descriptor->bounds ? (string) preg_replace('~^between\s+(.+?)\s+and\s+(.+)$~i', '$1 to $2', $text) : $text;
+        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
+            $first = self::one($descriptor, trim($m[2]));
             if (isset($m[3])) {
-                return self::bounds($first, $descriptor->type->canonical(trim($m[3])));
+                return self::bounds($first, self::one($descriptor, trim($m[3])));
             }
 
-            return in_array($m[1], ['>=', '≥', 'at least', 'min'], true) ? self::bounds($first, null) : self::bounds(null, $first);
+            return in_array($m[1], ['>=', '≥', 'at least', 'no less than', 'not below', 'from', 'min'], true) ? self::bounds($first, null) : self::bounds(null, $first);
         }
         // free text and sizes may hold commas and words of their own
-        $between = in_array($descriptor->type, [AskType::Text, AskType::Any, AskType::Resolution], true) ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
+        $between = $descriptor->type->isFreeText() || $descriptor->type === AskType::Resolution ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
         if ($descriptor->several && preg_match($between, $text) === 1) {
             $pieces = preg_split($between, $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
             if ($pieces === []) {
@@ -71,8 +85,49 @@ final readonly class Ask
             throw NotUnderstood::because('the value is empty.');
         }
         $canonical = $descriptor->type->canonical($text, $descriptor->words);
+        if ($canonical === '') {
+            throw NotUnderstood::because('the value is empty.');
+        }
+        if (preg_match('~^\d+$~', $canonical) === 1 && (($descriptor->least !== null && (int) $canonical < $descriptor->least) || ($descriptor->most !== null && (int) $canonical > $descriptor->most))) {
+            throw NotUnderstood::because("{$canonical} is not possible: it is from {$descriptor->least} to {$descriptor->most}.");
+        }
 
-        return $canonical !== '' ? $canonical : throw NotUnderstood::because('the value is empty.');
+        return $canonical;
+    }
+
+    /** `none`, frames that may stand still, or how many in a row may be alike. */
+    private static function frozen(Descriptor $descriptor, string $text): self
+    {
+        if (preg_match('~^(?:<=|≤|at most|up to|max|no more than)?\s*(\d{1,9})(?:\s*frames?)?$~iu', $text, $m) === 1) {
+            return new self([], null, (string) max(1, (int) $m[1]));
+        }
+
+        return new self([self::one($descriptor, $text)], null, null);
+    }
+
+    private static function duration(string $text): self
+    {
+        $time = static fn (string $one): string => AskType::Duration->canonical(trim($one));
+        if (preg_match('~^(?:between\s+)?(.+?)\s*(?:\.\.|–|\bto\b|\band\b)\s*(.+)$~iu', $text, $m) === 1) {
+            return self::times($time($m[1]), $time($m[2]));
+        }
+        if (preg_match('~^(>=|≥|at least|min)\s*(.+)$~iu', $text, $m) === 1) {
+            return new self([], $time($m[2]), null);
+        }
+        if (preg_match('~^(<=|≤|at most|up to|no more than|max)\s*(.+)$~iu', $text, $m) === 1) {
+            return new self([], null, $time($m[2]));
+        }
+
+        return new self([$time($text)], null, null);
+    }
+
+    private static function times(?string $min, ?string $max): self
+    {
+        if ($min !== null && $max !== null && Duration::parse($min)->isLongerThan(Duration::parse($max))) {
+            throw NotUnderstood::because("the shortest time, {$min}, is above the longest, {$max}.");
+        }
+
+        return new self([], $min, $max);
     }
 
     /** @param  array<array-key, mixed>  $json */
@@ -81,11 +136,25 @@ final readonly class Ask
         if ($descriptor->type === AskType::Handles && (isset($json['head']) || isset($json['tail']))) {
             return new self([AskType::Handles->canonical(self::scalar($json['head'] ?? 0).'+'.self::scalar($json['tail'] ?? 0))], null, null);
         }
+        if ($descriptor->type === AskType::Black) {
+            return self::black($descriptor, $json);
+        }
+        if ($descriptor->type === AskType::Passes && ! array_key_exists('value', $json) && isset($json['name'])) {
+            return self::passes([$json]);
+        }
         if (array_key_exists('value', $json)) {
             return self::read($descriptor, $json['value']);
         }
+        if ($descriptor->type === AskType::Duration && (isset($json['min']) || isset($json['max']))) {
+            $time = static fn (string $key): ?string => isset($json[$key]) ? AskType::Duration->canonical(self::scalar($json[$key])) : null;
+
+            return self::times($time('min'), $time('max'));
+        }
+        if ($descriptor->type === AskType::Frozen && isset($json['max'])) {
+            return self::frozen($descriptor, self::scalar($json['max']));
+        }
         if ($descriptor->bounds && (isset($json['min']) || isset($json['max']))) {
-            $bound = static fn (string $key): ?string => isset($json[$key]) ? (in_array($descriptor->type, [AskType::Any, AskType::Text], true) ? AskType::Number : $descriptor->type)->canonical(self::scalar($json[$key])) : null;
+            $bound = static fn (string $key): ?string => isset($json[$key]) ? self::bound($descriptor, self::scalar($json[$key])) : null;
 
             return self::bounds($bound('min'), $bound('max'));
         }
@@ -93,6 +162,29 @@ final readonly class Ask
             return new self([(string) json_encode($json, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], null, null);
         }
         throw NotUnderstood::because($descriptor->bounds ? 'an object here has "value", "min" or "max".' : 'an object here has "value".');
+    }
+
+    private static function bound(Descriptor $descriptor, string $text): string
+    {
+        $number = $descriptor->type->isFreeText();
+        $canonical = $number ? AskType::Number->canonical($text) : self::one($descriptor, $text);
+
+        return $canonical === 'none' ? '0' : $canonical;
+    }
+
+    /** @param  array<array-key, mixed>  $json with value (or allowed) and threshold */
+    private static function black(Descriptor $descriptor, array $json): self
+    {
+        $ask = self::read($descriptor, $json['value'] ?? $json['allowed'] ?? 'none');
+        if (! isset($json['threshold'])) {
+            return $ask;
+        }
+        $threshold = Fraction::parse(rtrim(self::scalar($json['threshold'])), 'a threshold');
+        if ($threshold->isLessThan(0) || $threshold->isGreaterThanOrEqualTo(1)) {
+            throw NotUnderstood::because('the threshold of black is a fraction of white, from 0 to below 1, like 1/255 or 0.01.');
+        }
+
+        return new self($ask->values, null, null, threshold: Fraction::write($threshold));
     }
 
     private static function bounds(?string $min, ?string $max): self
@@ -108,18 +200,27 @@ final readonly class Ask
     {
         $list = is_array($json) ? $json : (preg_split('~\s*[,|]\s*~', self::scalar($json), -1, PREG_SPLIT_NO_EMPTY) ?: []);
         $names = [];
+        $own = [];
         foreach ($list as $pass) {
-            $name = is_array($pass) ? self::scalar($pass['name'] ?? null) : self::scalar($pass);
-            if (trim($name) === '') {
+            $name = trim(is_array($pass) ? self::scalar($pass['name'] ?? '') : self::scalar($pass));
+            if ($name === '') {
                 throw NotUnderstood::because('a pass needs a name.');
             }
-            $names[] = trim($name);
+            $names[] = $name;
+            if (is_array($pass) && isset($pass['require'])) {
+                if (! is_array($pass['require']) || ($pass['require'] !== [] && array_is_list($pass['require']))) {
+                    throw NotUnderstood::because("what is asked of the pass “{$name}” alone must be an object, and ".JsonDocument::typeOf($pass['require']).' stands there.');
+                }
+                /** @var array<string, mixed> $require */
+                $require = $pass['require'];
+                $own[$name] = $require;
+            }
         }
         if ($names === []) {
             throw NotUnderstood::because('the list of passes is empty.');
         }
 
-        return new self(array_values(array_unique($names)), null, null);
+        return new self(array_values(array_unique($names)), null, null, array_filter($own, static fn (array $r): bool => $r !== []));
     }
 
     /** A scalar as people would have typed it: 23.976 stays 23.976. */
@@ -144,6 +245,7 @@ final readonly class Ask
     public function __toString(): string
     {
         return match (true) {
+            $this->threshold !== null => implode(' | ', $this->values).", threshold {$this->threshold}",
             $this->values !== [] => implode(' | ', $this->values),
             $this->min !== null && $this->max !== null => "{$this->min}..{$this->max}",
             $this->min !== null => ">= {$this->min}",

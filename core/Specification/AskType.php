@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Specification;
 use Brick\Math\BigDecimal;
 use PlainLedger\Core\Measure\AspectRatio;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
@@ -39,6 +40,14 @@ enum AskType: string
     case Region = 'region';
     case Passes = 'passes';
     case Any = 'any';
+    case Duration = 'duration';
+    case Timecode = 'timecode';
+    case Codec = 'codec';
+    case NoneOrCount = 'none or a count';
+    case Encoding = 'colour encoding';
+    case Camera = 'camera';
+    case Black = 'none or frames';
+    case Frozen = 'none, frames or a length';
 
     /**
      * The canonical text of one value.
@@ -57,7 +66,7 @@ enum AskType: string
             self::Fraction => $text === 'square' ? '1/1' : Fraction::writeFull(self::positive(Fraction::parse($text, 'a pixel aspect'), $text)),
             self::Aspect => (string) AspectRatio::parse($text),
             self::Rate => (string) FrameRate::parse($text),
-            self::Range => strtolower($text) === 'timeline' ? 'timeline' : self::range($text),
+            self::Range => self::isOwnRange($text) ? 'timeline' : self::range($text),
             self::Handles => self::handles($text),
             self::Whole => self::whole($text),
             self::Number => Fraction::decimal(Fraction::parse($text, 'a number'), 6),
@@ -69,7 +78,68 @@ enum AskType: string
             self::YesNo => self::truth($text, 'yes', 'no'),
             self::OnOff => self::truth($text, 'on', 'off'),
             self::Region => self::region($text),
+            self::Duration => (string) Duration::parse($text),
+            self::Timecode => self::timecode($text),
+            self::Codec => self::codec($text),
+            self::NoneOrCount => in_array(strtolower($text), ['none', 'no', 'off', '0'], true) ? 'none' : self::whole($text),
+            self::Encoding => self::encoding($text),
+            // any camera will do, as long as it is one of the scene's
+            self::Camera => preg_match('~^any\s+(?:scene\s+)?camera(?:s)?(?:\s+(?:of|in)\s+(?:the|its)\s+scene)?$~i', $text) === 1 ? '*' : $text,
+            self::Black, self::Frozen => preg_match('~^(?:none|no|off|0*)$~i', $text) === 1 ? 'none' : self::range($text),
             self::Text, self::Passes, self::Any => $text,
+        };
+    }
+
+    /** Whether it is text as people write it, in which commas and words of their own may stand. */
+    public function isFreeText(): bool
+    {
+        return in_array($this, [self::Text, self::Any, self::Camera], true);
+    }
+
+    private static function isOwnRange(string $text): bool
+    {
+        return preg_match('~^(?:the\s+)?(?:(?:whole|full|entire)\s+)?(?:timeline|animation|(?:animation(?:’s|\'s)?\s+|scene(?:’s|\'s)?\s+|its\s+)?own(?:\s+range)?)$~iu', $text) === 1;
+    }
+
+    /** `01:00:00:00`; before the frames `;` for drop-frame, which `.` and `,` stand for too. */
+    private static function timecode(string $text): string
+    {
+        if (preg_match('~^(\d{1,2}):(\d{2}):(\d{2})([:;.,])(\d{2,3})$~', $text, $m) !== 1 || (int) $m[1] > 23 || (int) $m[2] > 59 || (int) $m[3] > 59) {
+            throw NotUnderstood::as('a timecode', $text, '01:00:00:00, or 01:00:00;00 for drop-frame');
+        }
+
+        return sprintf('%02d:%s:%s%s%s', (int) $m[1], $m[2], $m[3], $m[4] === ':' ? ':' : ';', $m[5]);
+    }
+
+    /** One word for the several that are written for one codec. */
+    private static function codec(string $text): string
+    {
+        $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
+
+        return match (true) {
+            in_array($word, ['h264', 'avc', 'avc1', 'x264', 'mpeg4avc', 'h264avc'], true) => 'h264',
+            in_array($word, ['h265', 'hevc', 'x265', 'hvc1', 'hev1'], true) => 'hevc',
+            str_starts_with($word, 'prores') => $word === 'prores' ? 'prores' : 'prores '.substr($word, 6),
+            in_array($word, ['motionjpeg', 'mjpg'], true) => 'mjpeg',
+            $word === 'av01' => 'av1',
+            in_array($word, ['rle', 'qtrle'], true) => 'animation',
+            in_array($word, ['uncompressed', 'rawvideo'], true) => 'raw',
+            default => $word,
+        };
+    }
+
+    /** One word for the several that are written for one encoding of colour; others as typed, in lower case. */
+    private static function encoding(string $text): string
+    {
+        $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
+
+        return match (true) {
+            in_array($word, ['srgb', 'srgbtexture', 'iec6196621'], true) => 'srgb',
+            in_array($word, ['rec709', 'bt709', 'itu709', 'iturbt709', 'r709'], true) => 'rec709',
+            in_array($word, ['rec2020', 'bt2020', 'iturbt2020'], true) => 'rec2020',
+            in_array($word, ['linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref'], true) => 'linear',
+            in_array($word, ['p3', 'displayp3', 'dcip3'], true) => $word === 'dcip3' ? 'dci-p3' : 'display-p3',
+            default => strtolower($text),
         };
     }
 

@@ -15,6 +15,8 @@ final readonly class Descriptor
      * @param  string  $sentence  `%s` stands for the value; what the sheet says
      * @param  list<string>  $words  what a Word may be
      * @param  string  $example  a value as people type it
+     * @param  int|null  $least  numbers below it are no answer, likewise above $most
+     * @param  string  $also  usual words for it, by which people look for it
      */
     public function __construct(
         public string $id,
@@ -27,6 +29,9 @@ final readonly class Descriptor
         public string $example = '',
         public bool $several = false,
         public bool $bounds = false,
+        public ?int $least = null,
+        public ?int $most = null,
+        public string $also = '',
     ) {}
 
     /** Whether the scene can tell it. */

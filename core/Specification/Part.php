@@ -10,8 +10,19 @@ use PlainLedger\Core\Media\Kind;
 /** One part of what a deliverable owes, with its requirements resolved. */
 final readonly class Part
 {
-    /** @param  array<string, Requirement>  $requirements by id, in the ledger's order */
-    public function __construct(public string $name, public Delivers $delivers, public ?string $madeFrom, public array $requirements) {}
+    /**
+     * @param  array<string, Requirement>  $requirements  by id, in the ledger's order
+     * @param  array<string, array<string, Requirement>>  $ofPasses  what is asked of one pass alone, by pass and id
+     */
+    public function __construct(public string $name, public Delivers $delivers, public ?string $madeFrom, public array $requirements, public array $ofPasses = []) {}
+
+    /** The part as one pass of it has to be: its own requirements laid over those of all. */
+    public function ofPass(?string $pass): self
+    {
+        $own = $this->ofPasses[$pass ?? ''] ?? [];
+
+        return $own === [] ? $this : new self($this->name, $this->delivers, $this->madeFrom, $own + $this->requirements);
+    }
 
     public function find(string $id): ?Requirement
     {
@@ -70,5 +81,28 @@ final readonly class Part
     public function passes(): array
     {
         return $this->find('passes')->ask->values ?? [];
+    }
+
+    /** Whether each pass comes in files of its own, since a pattern names it. */
+    public function passesByFiles(): bool
+    {
+        if ($this->passes() === []) {
+            return false;
+        }
+        foreach ([$this->requirements, ...array_values($this->ofPasses)] as $requirements) {
+            foreach (['naming.pattern', 'naming.folder'] as $id) {
+                if (str_contains((string) ($requirements[$id] ?? null)?->ask->single(), '{pass')) {
+                    return true;
+                }
+            }
+        }
+        // or each has a pattern of its own
+        foreach ($this->ofPasses as $own) {
+            if (isset($own['naming.pattern']) || isset($own['naming.folder'])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -77,7 +77,7 @@ final readonly class Specification
                 }
             }
             uasort($requirements, static fn (Requirement $a, Requirement $b): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()));
-            $part = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements);
+            $part = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements, self::ofPasses($requirements['passes'] ?? null, $layers[count($layers) - 1]->label, $catalogue, $unknown));
             self::numbersHaveTheirPlace($part, $layers[count($layers) - 1]->label);
             $parts[] = $part;
         }
@@ -172,15 +172,33 @@ final readonly class Specification
                 unset($requirements[$id]);
             } else {
                 $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
-                foreach ($id === 'passes' && is_array($json) ? $json : [] as $pass) {
-                    if (is_array($pass) && isset($pass['require'])) {
-                        $unknown[] = 'passes: requirements of a pass of its own ('.Text::shown(Ask::scalar($pass['name'] ?? '')).')';
-                    }
-                }
             }
         }
 
         return $requirements;
+    }
+
+    /**
+     * What is asked of one pass alone. What files of a pass cannot show is told as not understood.
+     *
+     * @param  list<string>  $unknown
+     * @return array<string, array<string, Requirement>>
+     */
+    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown): array
+    {
+        $all = [];
+        foreach ($passes->ask->own ?? [] as $pass => $require) {
+            foreach ($require as $id => $json) {
+                $descriptor = $catalogue->find($id);
+                if ($descriptor === null || preg_match('~[FD]~', $descriptor->sides) !== 1 || $id === 'passes' || str_starts_with($id, 'delivery.')) {
+                    $unknown[] = 'passes: '.Text::shown("{$pass}, {$id}");
+                } elseif ($json !== null) {
+                    $all[$pass][$id] = Requirement::read($descriptor, $json, $passes->setBy ?? SetBy::Specification, "{$label}, pass “{$pass}”");
+                }
+            }
+        }
+
+        return $all;
     }
 
     /** @return array<string, list<string>> */

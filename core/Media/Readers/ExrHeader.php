@@ -117,7 +117,17 @@ final readonly class ExrHeader
             isset($attributes['name']) ? Text::shown($attributes['name'][1]) : null,
             $fps !== null && $fps[0] > 0 && $fps[1] > 0 ? $fps : null,
             $texts,
+            self::density($attributes['xDensity'][1] ?? ''),
+            isset($attributes['envmap']) ? (ord($attributes['envmap'][1][0] ?? "\0") === 0 ? 'lat-long' : 'cube') : null,
         );
+    }
+
+    /** Pixels an inch, stored as a float. */
+    private static function density(string $bytes): ?int
+    {
+        $value = strlen($bytes) === 4 ? unpack('g', $bytes)[1] ?? 0.0 : 0.0;
+
+        return is_float($value) && is_finite($value) && $value >= 1 && $value < 1e6 ? (int) round($value) : null;
     }
 
     /** @return array{array<string, int>, array<string, array{int, int}>} */

@@ -33,6 +33,8 @@ final readonly class ExrPart
         public ?string $name,
         public ?array $frameRate,
         public array $texts,
+        public ?int $density = null,
+        public ?string $projection = null,
     ) {}
 
     public function compressionName(): string

@@ -95,6 +95,9 @@ final readonly class ExrReader implements Reader
             layers: array_map(strval(...), array_keys($layers)),
             complete: true,
             header: $header,
+            density: $part->density,
+            colour: ColourWords::inTexts($part->texts),
+            projection: $part->projection,
         );
     }
 

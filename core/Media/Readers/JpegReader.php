@@ -71,6 +71,7 @@ final readonly class JpegReader implements Reader
         $density = null;
         $header = [];
         $transform = null;
+        [$ppi, $colour, $projection] = [null, null, null];
         for ($i = 0; $i < self::MOST_SEGMENTS; $i++) {
             $lead = $this->slice($source, $head, $at, 4);
             if (strlen($lead) < 4) {
@@ -98,9 +99,9 @@ final readonly class JpegReader implements Reader
                 throw Damaged::header("the segment at byte {$at} names a length of {$length}");
             }
             if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true)) {
-                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $transform, $header);
+                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $transform, $header, $ppi, $colour, $projection);
             }
-            $data = $this->slice($source, $head, $at + 4, min($length - 2, 1024));
+            $data = $this->slice($source, $head, $at + 4, min($length - 2, 4096));
             if ($marker === 0xE0 && str_starts_with($data, "JFIF\0") && strlen($data) >= 12) {
                 $density = [ord($data[7]), ord($data[8]) << 8 | ord($data[9]), ord($data[10]) << 8 | ord($data[11])];
             } elseif ($marker === 0xEE && str_starts_with($data, "\x41\x64\x6F\x62\x65") && strlen($data) >= 12) {
@@ -109,6 +110,13 @@ final readonly class JpegReader implements Reader
                 $header += self::quality($data);
             } elseif ($marker === 0xE2 && str_starts_with($data, 'ICC_PROFILE')) {
                 $header['colour profile'] = 'embedded';
+                $colour = ColourWords::fromProfile('', substr($data, 14)) ?? $colour;
+            } elseif ($marker === 0xE1 && str_starts_with($data, "Exif\0\0")) {
+                [$exifDensity, $exifColour] = Exif::read(substr($data, 6));
+                $ppi = $exifDensity ?? $ppi;
+                $colour ??= $exifColour;
+            } elseif ($marker === 0xE1) {
+                $projection ??= ProjectionTag::in($data);
             }
             $at += 2 + $length;
         }
@@ -119,7 +127,7 @@ final readonly class JpegReader implements Reader
      * @param  array{int, int, int}|null  $density
      * @param  array<string, string>  $header
      */
-    private function frame(string $data, int $marker, ?array $density, ?int $transform, array $header): MediaFacts
+    private function frame(string $data, int $marker, ?array $density, ?int $transform, array $header, ?int $ppi, ?string $colour, ?string $projection): MediaFacts
     {
         if (strlen($data) < 6 || strlen($data) < 6 + 3 * ord($data[5])) {
             throw Damaged::cutShort('the file ends inside its frame header');
@@ -150,12 +158,14 @@ final readonly class JpegReader implements Reader
             $aspect = ($density[0] === 0 ? BigRational::nd($density[1], $density[2]) : BigRational::nd($density[2], $density[1]))->simplified();
         }
         if ($density !== null && $density[0] > 0) {
-            $header['density'] = ($density[0] === 1 ? $density[1] : (int) round($density[1] * 2.54)).' ppi';
+            $ppi = $density[0] === 1 ? $density[1] : intdiv($density[1] * 254 + 50, 100);
+            $header['density'] = "{$ppi} ppi";
         }
 
         return new MediaFacts(
             Kind::Jpeg, $width, $height === 0 ? null : $height, $aspect, $bits, 'uint', $channels, $components === 2,
             'jpeg', chroma: $components === 3 ? self::chroma($sampling) : null, complete: true, header: $header,
+            density: $ppi, colour: $colour, projection: $projection, quality: isset($header['quality, estimated']) ? (int) $header['quality, estimated'] : null,
         );
     }
 

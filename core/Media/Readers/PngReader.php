@@ -140,7 +140,8 @@ final readonly class PngReader implements Reader
                 $found['density'] = [$x, $y];
                 if (ord($data[8]) === 1 && $x > 0) {
                     // 39.37 pixels a metre are one an inch
-                    $header['density'] = (string) (int) round($x * 0.0254).' ppi';
+                    $found['ppi'] = intdiv($x * 254 + 5000, 10_000);
+                    $header['density'] = "{$found['ppi']} ppi";
                 }
                 break;
             case $type === 'tRNS':
@@ -148,12 +149,23 @@ final readonly class PngReader implements Reader
                 break;
             case $type === 'sRGB':
                 $header['colour'] = 'sRGB';
+                $found['colour'] = 'srgb';
+                break;
+            case $type === 'cICP' && strlen($data) === 4:
+                // code points of ITU-T H.273: colour primaries and transfer characteristics
+                $header['colour code points'] = ord($data[0]).'/'.ord($data[1]);
+                $found['colour'] = ColourWords::fromCodePoints(ord($data[0]), ord($data[1])) ?? $found['colour'] ?? null;
                 break;
             case $type === 'gAMA' && strlen($data) === 4:
                 $header['gamma'] = rtrim(rtrim(number_format(self::uint32($data, 0) / 100000, 5, '.', ''), '0'), '.');
+                // a gamma alone names an encoding only where it is that of sRGB as PNG writes it, or none at all
+                $found['gamma'] = match (self::uint32($data, 0)) {
+                    45455 => 'srgb', 100_000 => 'linear', default => null,
+                };
                 break;
             case $type === 'iCCP':
                 $header['colour profile'] = Text::shown(substr($data, 0, (int) strpos($data."\0", "\0")));
+                $found['profile'] = ColourWords::fromProfile($header['colour profile'], str_contains($data, "\0") ? (string) @gzuncompress(substr($data, strpos($data, "\0") + 2), 1 << 20) : '');
                 break;
             case $type === 'acTL' && strlen($data) === 8:
                 $header['animation frames'] = (string) self::uint32($data, 0);
@@ -217,9 +229,14 @@ final readonly class PngReader implements Reader
             }
         }
 
+        // an embedded profile stands above a gamma; code points and the sRGB mark above both
+        $colour = $chunks['colour'] ?? (array_key_exists('profile', $chunks) ? $chunks['profile'] : $chunks['gamma'] ?? null);
+        $colour = is_string($colour) ? $colour : null;
+
         return new MediaFacts(
             Kind::Png, $values['width'], $values['height'], $aspect, $values['depth'], 'uint', $channels,
             in_array('A', $channels, true), 'deflate', camera: $camera, complete: true, header: $header,
+            density: is_int($chunks['ppi'] ?? null) ? $chunks['ppi'] : null, colour: $colour, projection: ProjectionTag::inTexts($header),
         );
     }
 

@@ -107,7 +107,7 @@ final readonly class SceneJson implements SceneReader
 
             return \PlainLedger\Core\Media\Kind::fromWord($text)->value ?? strtolower($text);
         }
-        if ($type === AskType::Passes || $type === AskType::Any || $type === AskType::Text) {
+        if ($type === AskType::Passes || $type->isFreeText()) {
             return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Ask::scalar($value));
         }
 

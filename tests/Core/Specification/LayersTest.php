@@ -47,9 +47,9 @@ final class LayersTest extends TestCase
 
     public function test_unknown_keys_are_kept_and_told(): void
     {
-        $resolved = Workbench::specification(['time.rate' => 24, 'weather.fog' => 2, 'passes' => [['name' => 'mist', 'require' => ['format.bit_depth' => 32]]]], ['mood' => 'grey', 'delivers' => 'frames']);
+        $resolved = Workbench::specification(['time.rate' => 24, 'weather.fog' => 2, 'passes' => [['name' => 'mist', 'require' => ['format.bit_depth' => 32, 'render.samples' => 4, 'no.such' => 1]]]], ['mood' => 'grey', 'delivers' => 'frames']);
 
-        self::assertSame(['mood', 'weather.fog', 'passes: requirements of a pass of its own (mist)'], $resolved->notUnderstood);
+        self::assertSame(['mood', 'weather.fog', 'passes: mist, render.samples', 'passes: mist, no.such'], $resolved->notUnderstood);
     }
 
     public function test_what_cannot_be_resolved_is_refused_with_the_place(): void

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `format.file_size`: each file within the cap. What is found is the largest. */
+final readonly class FileSizeRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'format.file_size';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $largest = null;
+        $wrong = [];
+        $worst = null;
+        foreach ($subject->match->passes ?? [] as $p => $pass) {
+            $over = [];
+            foreach ($pass->frames->sizes as $i => $size) {
+                if (! $pass->relevant()->contains($pass->frames->numbers[$i])) {
+                    continue;
+                }
+                $largest = max($largest ?? 0, $size);
+                if (! $requirement->ask->admitsNumber((string) $size)) {
+                    $over[] = $pass->frames->numbers[$i];
+                    $worst = max($worst ?? 0, $size);
+                }
+            }
+            if ($over !== []) {
+                $wrong[$p] = FrameRange::fromNumbers($over);
+            }
+        }
+        if ($largest === null) {
+            return null;
+        }
+        $runs = [];
+        foreach ($subject->isNumbered() ? $wrong : [] as $frames) {
+            $runs[] = ['frames' => (string) $frames, 'found' => 'not within'];
+        }
+
+        return Cell::of($wrong === [] ? Mark::Equal : Mark::Unequal, (string) ($worst ?? $largest), $runs, $wrong);
+    }
+}

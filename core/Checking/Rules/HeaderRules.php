@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `picture.density`, `format.quality` and `colour.encoding`: facts that a header may tell and often does not. */
+final readonly class HeaderRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return in_array($id, ['picture.density', 'format.quality', 'colour.encoding'], true);
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $found = $subject->scene?->get($requirement->id());
+        if ($found === null) {
+            return Cell::unknown();
+        }
+        if ($requirement->id() === 'colour.encoding') {
+            return Cell::when(in_array($found, $requirement->ask->values, true), $found);
+        }
+
+        return Cell::when($requirement->ask->admitsNumber($found), $found);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
+            'picture.density' => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->ask->admitsNumber((string) $facts->density)],
+            // only a lossy picture has a quality
+            'format.quality' => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->ask->admitsNumber((string) $facts->quality)]),
+            default => self::encoding($requirement, $facts),
+        });
+
+        return $cell;
+    }
+
+    /** @return array{string|null, bool} */
+    private static function encoding(Requirement $requirement, MediaFacts $facts): array
+    {
+        // samples stored as floats are linear where nothing else is said
+        $found = $facts->colour ?? ($facts->sample === 'float' ? 'linear' : null);
+        $told = $found !== null && $facts->colour === null ? 'linear, since it is float and says nothing else' : $found;
+
+        return [$told, $found !== null && in_array($found, $requirement->ask->values, true)];
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\Requirement;
+
+/**
+ * `picture.projection`. A lat-long picture is twice as wide as high, a stereo one for each eye, which stand above or
+ * beside each other. OpenEXR has an attribute that says so; other pictures need no mark, and theirs is believed where
+ * they have one.
+ */
+final readonly class ProjectionRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'picture.projection';
+    }
+
+    /** Whether a size is that of the projection. */
+    public static function hasShape(string $projection, int $width, int $height): bool
+    {
+        return match ($projection) {
+            'lat-long' => $width === 2 * $height,
+            'lat-long stereo' => $width === $height || $width === 4 * $height,
+            default => true,
+        };
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $scene = $subject->scene;
+        $found = $scene?->get('picture.projection');
+        if ($scene === null || $found === null) {
+            return Cell::unknown();
+        }
+        $size = $scene->size();
+        $asked = $requirement->ask->single() ?? 'flat';
+        if ($found === $asked && $size !== null && ! self::hasShape($asked, $size->width, $size->height)) {
+            return Cell::when(false, "{$found} at {$size}");
+        }
+
+        return Cell::when($found === $asked, $found);
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $asked = $requirement->ask->single() ?? 'flat';
+
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($asked): array {
+            if ($facts->width === null || $facts->height === null) {
+                return [null, false];
+            }
+            $tag = $facts->projection ?? 'flat';
+            if ($asked === 'flat') {
+                return [$tag, $tag === 'flat'];
+            }
+            if (! self::hasShape($asked, $facts->width, $facts->height)) {
+                return ["{$facts->width}x{$facts->height}", false];
+            }
+            if ($facts->projection === null) {
+                return $facts->kind === Kind::Exr ? ['not tagged', false] : ["{$asked} by its shape", true];
+            }
+
+            return [$tag, $tag === 'lat-long'];
+        });
+    }
+}
