@@ -85,7 +85,7 @@ enum AskType: string
             self::Encoding => self::encoding($text),
             // any camera will do, as long as it is one of the scene's
             self::Camera => preg_match('~^any\s+(?:scene\s+)?camera(?:s)?(?:\s+(?:of|in)\s+(?:the|its)\s+scene)?$~i', $text) === 1 ? '*' : $text,
-            self::Black, self::Frozen => preg_match('~^(?:none|no|off|0*)$~i', $text) === 1 ? 'none' : self::range($text),
+            self::Black, self::Frozen => preg_match('~^(?:none|no|off|)$~i', $text) === 1 ? 'none' : self::range($text),
             self::Text, self::Passes, self::Any => $text,
         };
     }
