@@ -102,7 +102,12 @@ final readonly class Ask
             return new self([], null, (string) max(1, (int) $m[1]));
         }
 
-        return new self([self::one($descriptor, $text)], null, null);
+        $frames = self::one($descriptor, $text);
+        if (preg_match('~^-?\d+$~', $frames) === 1) {
+            throw NotUnderstood::because('one frame alone does not stand still; a range of frames, or a count of frames in a row, is expected.');
+        }
+
+        return new self([$frames], null, null);
     }
 
     private static function duration(string $text): self
