@@ -28,6 +28,7 @@ final readonly class Program
         $application->setCatchExceptions(false);
         $application->add(new ProbeCommand);
         $application->add(new CheckCommand);
+        $application->add(new ProofreadCommand);
         try {
             return $application->run(new ArgvInput($argv), new ConsoleOutput);
         } catch (PlainSentence|ExceptionInterface $refused) {

@@ -41,7 +41,7 @@ final readonly class AspectRatio implements \Stringable
      * Whether pictures of this size and pixel aspect have the shape. A decimal holds to its written places. A ratio
      * holds if the width is the exact width for this height, rounded to a whole or an even number, or the height
      * that of the width. Standard-definition pictures 720 wide count by their clean width of 704
-     * (ITU-R BT.601 sampling, where 720 samples overscan the 704 of the active picture).
+     * (ITU-R BT.601 sampling, where 720 samples overscan the 704 of the active picture), and 486 lines by the 480 of it.
      */
     public function holdsFor(Resolution $size, BigRational $pixelAspect): bool
     {
@@ -50,7 +50,7 @@ final readonly class AspectRatio implements \Stringable
         }
 
         return $size->width === 720 && in_array($size->height, [480, 486, 576], true)
-            && $this->fits(704, $size->height, $pixelAspect);
+            && ($this->fits(704, $size->height, $pixelAspect) || $this->fits(704, $size->height === 486 ? 480 : $size->height, $pixelAspect));
     }
 
     private function fits(int $width, int $height, BigRational $pixelAspect): bool
@@ -70,5 +70,13 @@ final readonly class AspectRatio implements \Stringable
         }
 
         return false;
+    }
+
+    /** The named shape that a picture has to its rounding, as it is written; null where it has none of them. */
+    public static function nearestNamed(Resolution $size, BigRational $pixelAspect): ?string
+    {
+        $nearest = NamedShape::nearest($size, $pixelAspect);
+
+        return $nearest->shape()->holdsFor($size, $pixelAspect) ? $nearest->value : null;
     }
 }

@@ -56,10 +56,14 @@ final readonly class Ask
             return self::duration($text);
         }
         $text = $descriptor->bounds ? (string) preg_replace('~^between\s+(.+?)\s+and\s+(.+)$~i', '$1 to $2', $text) : $text;
-        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
+        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
             $first = self::one($descriptor, trim($m[2]));
             if (isset($m[3])) {
                 return self::bounds($first, self::one($descriptor, trim($m[3])));
+            }
+
+            if ($first === 'none') {
+                return new self(['none'], null, null);
             }
 
             return in_array($m[1], ['>=', '≥', 'at least', 'no less than', 'not below', 'from', 'min'], true) ? self::bounds($first, null) : self::bounds(null, $first);
@@ -75,7 +79,12 @@ final readonly class Ask
             return new self(array_values(array_unique(array_map(static fn (string $v): string => self::one($descriptor, $v), $pieces))), null, null);
         }
 
-        return new self([self::one($descriptor, $text)], null, null);
+        $one = self::one($descriptor, $text);
+        if ($descriptor->plain !== null && preg_match('~^\d+$~', $one) === 1) {
+            return $descriptor->plain === 'min' ? new self([], $one, null) : new self([], null, $one);
+        }
+
+        return new self([$one], null, null);
     }
 
     /** The canonical text of one value, which is never empty but where nothing typed means no. */

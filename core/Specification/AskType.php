@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Specification;
 
 use Brick\Math\BigDecimal;
 use PlainLedger\Core\Measure\AspectRatio;
+use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\Fraction;
@@ -46,6 +47,7 @@ enum AskType: string
     case NoneOrCount = 'none or a count';
     case Encoding = 'colour encoding';
     case Camera = 'camera';
+    case BitRate = 'bit rate';
     case Black = 'none or frames';
     case Frozen = 'none, frames or a length';
 
@@ -71,6 +73,7 @@ enum AskType: string
             self::Whole => self::whole($text),
             self::Number => Fraction::decimal(Fraction::parse($text, 'a number'), 6),
             self::Size => (string) ByteSize::parse($text)->bytes,
+            self::BitRate => (string) BitRate::parse($text)->bits,
             self::Kind => Kind::fromWord($text)->value ?? throw NotUnderstood::as('a format known here', $text, 'png, jpeg, exr or mp4'),
             self::Channels => Channels::write(Channels::parse($text)),
             self::Word => self::word($text, $words),

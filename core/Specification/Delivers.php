@@ -11,4 +11,9 @@ enum Delivers: string
     case Still = 'still';
     case Movie = 'movie';
     case File = 'file';
+
+    public function isMovie(): bool
+    {
+        return $this === self::Movie;
+    }
 }

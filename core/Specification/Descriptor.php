@@ -16,6 +16,7 @@ final readonly class Descriptor
      * @param  list<string>  $words  what a Word may be
      * @param  string  $example  a value as people type it
      * @param  int|null  $least  numbers below it are no answer, likewise above $most
+     * @param  string|null  $plain  what a number written without a word means: `min`, `max`; null for just that number
      * @param  string  $also  usual words for it, by which people look for it
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class Descriptor
         public ?int $least = null,
         public ?int $most = null,
         public string $also = '',
+        public ?string $plain = null,
     ) {}
 
     /** Whether the scene can tell it. */

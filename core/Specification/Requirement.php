@@ -32,14 +32,14 @@ final readonly class Requirement
             $told = $json['level'] ?? 'must';
             $level = is_string($told) ? Level::tryFrom(strtolower($told)) : null;
             if ($level === null) {
-                throw SpecificationRefused::because($where, "“{$descriptor->id}”: the level is “must” or “should”.");
+                throw SpecificationRefused::requirement($where, $descriptor->id, 'the level is “must” or “should”.');
             }
             $why = is_string($json['why'] ?? null) ? Text::shown($json['why']) : null;
         }
         try {
             return new self($descriptor, Ask::read($descriptor, $json), $level, $why, $setBy);
         } catch (NotUnderstood|PatternRefused $refused) {
-            throw SpecificationRefused::because($where, "“{$descriptor->id}”: {$refused->getMessage()}");
+            throw SpecificationRefused::requirement($where, $descriptor->id, $refused->getMessage());
         }
     }
 

@@ -41,6 +41,30 @@ final readonly class Specification
      */
     public static function resolve(Layer ...$layers): self
     {
+        $specification = self::lieOver(array_values($layers), null);
+        foreach ($specification->parts as $part) {
+            self::numbersHaveTheirPlace($part, $layers[array_key_last($layers)]->label);
+        }
+
+        return $specification;
+    }
+
+    /**
+     * The same for the proofreader: what cannot be understood of single requirements is kept as a finding, and the rest
+     * is read as if it were not asked.
+     *
+     * @throws JsonRefused|SpecificationRefused where its structure is not that of a specification
+     */
+    public static function draft(Layer ...$layers): Draft
+    {
+        $faults = new Faults;
+
+        return new Draft(self::lieOver(array_values($layers), $faults), $faults->list());
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function lieOver(array $layers, ?Faults $faults): self
+    {
         $catalogue = Catalogue::standard();
         $title = '';
         $values = [];
@@ -69,17 +93,15 @@ final readonly class Specification
         foreach ($shapes ?? [['name' => 'frames', 'delivers' => Delivers::Frames, 'madeFrom' => null]] as $shape) {
             $requirements = [];
             foreach ($layers as $layer) {
-                $requirements = self::lay($requirements, $layer->data['require'] ?? [], $layer, '"require"', $catalogue, $unknown);
+                $requirements = self::lay($requirements, $layer->data['require'] ?? [], $layer, '"require"', $catalogue, $unknown, $faults, $shape['name']);
                 foreach (self::partList($layer) as $part) {
                     if (($part['name'] ?? null) === $shape['name']) {
-                        $requirements = self::lay($requirements, $part['require'] ?? [], $layer, "part “{$shape['name']}”", $catalogue, $unknown);
+                        $requirements = self::lay($requirements, $part['require'] ?? [], $layer, "part “{$shape['name']}”", $catalogue, $unknown, $faults, $shape['name']);
                     }
                 }
             }
             uasort($requirements, static fn (Requirement $a, Requirement $b): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()));
-            $part = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements, self::ofPasses($requirements['passes'] ?? null, $layers[count($layers) - 1]->label, $catalogue, $unknown));
-            self::numbersHaveTheirPlace($part, $layers[count($layers) - 1]->label);
-            $parts[] = $part;
+            $parts[] = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements, self::ofPasses($requirements['passes'] ?? null, $layers[count($layers) - 1]->label, $catalogue, $unknown, $faults, $shape['name']));
         }
 
         return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, $starting, array_values(array_unique($unknown)));
@@ -94,10 +116,10 @@ final readonly class Specification
         }
         $has = NamePattern::parse($pattern)->has('frame');
         if ($part->delivers === Delivers::Frames && ! $has) {
-            throw SpecificationRefused::because($label, "“naming.pattern”: the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
+            throw SpecificationRefused::requirement($label, 'naming.pattern', "the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
         }
         if ($part->delivers === Delivers::Movie && $has) {
-            throw SpecificationRefused::because($label, "“naming.pattern”: the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
+            throw SpecificationRefused::requirement($label, 'naming.pattern', "the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
         }
     }
 
@@ -149,6 +171,9 @@ final readonly class Specification
             $shapes[$name] = ['name' => $name, 'delivers' => $delivers($part['delivers'] ?? null, $where), 'madeFrom' => is_string($from) ? $from : null];
         }
         foreach ($shapes as $shape) {
+            if ($shape['madeFrom'] === $shape['name']) {
+                throw SpecificationRefused::because($layer->label, "part “{$shape['name']}” is made from itself.");
+            }
             if ($shape['madeFrom'] !== null && ! isset($shapes[$shape['madeFrom']])) {
                 throw SpecificationRefused::because($layer->label, "part “{$shape['name']}” is made from “{$shape['madeFrom']}”, and there is no such part.");
             }
@@ -162,7 +187,7 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, Requirement>
      */
-    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown): array
+    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown, ?Faults $faults, string $part): array
     {
         foreach (JsonDocument::asObject($require, $layer->label, $where) as $id => $json) {
             $descriptor = $catalogue->find($id);
@@ -171,7 +196,12 @@ final readonly class Specification
             } elseif ($json === null) {
                 unset($requirements[$id]);
             } else {
-                $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
+                try {
+                    $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
+                } catch (SpecificationRefused $refused) {
+                    unset($requirements[$id]);
+                    ($faults ?? throw $refused)->add($id, $part, $refused->plain);
+                }
             }
         }
 
@@ -184,7 +214,7 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, array<string, Requirement>>
      */
-    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown): array
+    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown, ?Faults $faults, string $part): array
     {
         $all = [];
         foreach ($passes->ask->own ?? [] as $pass => $require) {
@@ -193,7 +223,11 @@ final readonly class Specification
                 if ($descriptor === null || preg_match('~[FD]~', $descriptor->sides) !== 1 || $id === 'passes' || str_starts_with($id, 'delivery.')) {
                     $unknown[] = 'passes: '.Text::shown("{$pass}, {$id}");
                 } elseif ($json !== null) {
-                    $all[$pass][$id] = Requirement::read($descriptor, $json, $passes->setBy ?? SetBy::Specification, "{$label}, pass “{$pass}”");
+                    try {
+                        $all[$pass][$id] = Requirement::read($descriptor, $json, $passes->setBy ?? SetBy::Specification, "{$label}, pass “{$pass}”");
+                    } catch (SpecificationRefused $refused) {
+                        ($faults ?? throw $refused)->add($id, $part, "pass “{$pass}”: {$refused->plain}");
+                    }
                 }
             }
         }
@@ -215,6 +249,17 @@ final readonly class Specification
         }
 
         return $starting;
+    }
+
+    public function part(string $name): ?Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->name === $name) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 
     /** What the pieces of names stand for in one part: its own values, and those that follow from what is asked. */

@@ -9,8 +9,20 @@ use PlainLedger\Core\PlainSentence;
 /** A specification, or one of its requirements, that cannot be used. */
 final class SpecificationRefused extends \RuntimeException implements PlainSentence
 {
+    /** @param  string  $plain  what is wrong, without where */
+    private function __construct(string $message, public readonly string $plain, public readonly ?string $requirement)
+    {
+        parent::__construct($message);
+    }
+
     public static function because(string $where, string $why): self
     {
-        return new self("{$where}: {$why}");
+        return new self("{$where}: {$why}", $why, null);
+    }
+
+    /** One requirement's value cannot be understood. */
+    public static function requirement(string $where, string $id, string $why): self
+    {
+        return new self("{$where}: “{$id}”: {$why}", $why, $id);
     }
 }

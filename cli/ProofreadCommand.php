@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Draft;
+use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\Proofreader;
+use PlainLedger\Core\Specification\Proofs\Quarrel;
+use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\Specification;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** `proofread`: specifications against themselves, and several against each other. */
+#[AsCommand('proofread', 'Reads a specification against itself: what in it cannot all be met.')]
+final class ProofreadCommand extends Command
+{
+    protected function configure(): void
+    {
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'the specification; given several times, they are also compared with each other')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'as one JSON object')
+            ->setHelp('Exit code: 0 nothing contradicts itself, 1 something does, 3 the input could not be used.');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        /** @var list<string> $paths */
+        $paths = $input->getOption('spec');
+        if ($paths === []) {
+            throw new InvalidOptionException('--spec FILE is needed: the specification to read.');
+        }
+        $drafts = [];
+        foreach ($paths as $path) {
+            $drafts[Text::shown($path)] = $this->draft($path);
+        }
+        $found = Proofreader::standard()->readAll($drafts);
+        $many = count($drafts) > 1;
+        if ($input->getOption('json') === true) {
+            $findings = [];
+            foreach ($found as $path => $quarrels) {
+                foreach ($quarrels as $quarrel) {
+                    $findings[] = ($many ? ['specification' => $path] : []) + $quarrel->toArray();
+                }
+            }
+            $output->writeln(json_encode(['findings' => $findings], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        } else {
+            $output->write($this->text($drafts, $found), false, OutputInterface::OUTPUT_RAW);
+        }
+
+        return $found === [] ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function draft(string $path): Draft
+    {
+        $document = JsonDocument::open($path, $path, Specification::FORMAT);
+
+        return Specification::draft(new Layer(SetBy::Specification, $document->data, $document->label));
+    }
+
+    /**
+     * @param  array<string, Draft>  $drafts
+     * @param  array<string, list<Quarrel>>  $found
+     */
+    private function text(array $drafts, array $found): string
+    {
+        $text = '';
+        foreach ($drafts as $path => $draft) {
+            $text .= count($drafts) > 1 ? "{$path}\n" : '';
+            foreach ($found[$path] ?? [] as $quarrel) {
+                $part = count($draft->specification->parts) > 1 ? " ({$quarrel->part})" : '';
+                $text .= implode(', ', $quarrel->requirements)."{$part}\n    {$quarrel->says}\n";
+                foreach ($quarrel->offers as $offer) {
+                    $text .= "    - {$offer->says}\n";
+                }
+            }
+            foreach ($draft->specification->notUnderstood as $key) {
+                $text .= "not understood, and kept: {$key}\n";
+            }
+            $text .= ($found[$path] ?? []) === [] ? "Nothing contradicts itself.\n" : '';
+        }
+
+        return $text;
+    }
+}

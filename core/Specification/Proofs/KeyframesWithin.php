@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification\Proofs;
+
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\Specification;
+
+/** A keyframe interval longer than the movie. */
+final readonly class KeyframesWithin implements Proof
+{
+    public function read(Specification $specification, Part $part): iterable
+    {
+        $ask = $part->find('format.keyframe_interval')?->ask;
+        $interval = $ask === null ? null : $ask->single() ?? $ask->max ?? $ask->min;
+        $most = PartLength::mostFrames($specification, $part);
+        if ($interval === null || $most === null || (int) $interval <= $most[0] || $most[0] < 1) {
+            return;
+        }
+        $rate = PartLength::rate($part);
+        $usual = min($most[0], $rate === null ? $most[0] : 2 * $rate->nominalWhole());
+        yield Quarrel::between(['format.keyframe_interval', ...$most[1]], $part->name, "Keyframes may be {$interval} frames apart, and all of it has ".Text::count($most[0], 'frame').'.',
+            Offer::set('format.keyframe_interval', (string) $usual, "Ask for a keyframe every {$usual} frames."), Offer::drop('format.keyframe_interval', 'Ask for no keyframe interval.'));
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification\Proofs;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Measure\Duration;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\Specification;
+
+/** How long a part is, from whatever says so. */
+final readonly class PartLength
+{
+    /** The frames expected; null where they are not asked, or not known before the scene is. */
+    public static function expected(Part $part): ?FrameRange
+    {
+        try {
+            return $part->expected();
+        } catch (NotUnderstood) {
+            return null;
+        }
+    }
+
+    /**
+     * Frames, and the ids they follow from: its own range or count, else those of the part it is made from.
+     *
+     * @return array{int, list<string>}|null the least where a span is asked
+     */
+    public static function leastFrames(Specification $specification, Part $part): ?array
+    {
+        $count = $part->find('time.count')?->ask;
+        $least = $count === null ? null : $count->single() ?? $count->min;
+        if ($least !== null) {
+            return [(int) $least, ['time.count']];
+        }
+        $expected = self::expected($part);
+        if ($expected !== null) {
+            return [count($expected), ['time.range']];
+        }
+        [$time, $rate] = [$part->find('time.duration')?->ask, self::rate($part)];
+        $least = $time === null ? null : $time->single() ?? $time->min;
+        if ($least !== null && $rate !== null) {
+            return [Duration::parse($least)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), ['time.duration', 'time.rate']];
+        }
+        $from = $specification->part($part->madeFrom ?? '');
+
+        return $from === null || $from->name === $part->name || $from->madeFrom !== null ? null : self::leastFrames($specification, $from);
+    }
+
+    /** @return array{int, list<string>}|null the most frames it may have */
+    public static function mostFrames(Specification $specification, Part $part): ?array
+    {
+        $count = $part->find('time.count')?->ask;
+        if ($count !== null && $count->single() === null) {
+            return $count->max === null ? null : [(int) $count->max, ['time.count']];
+        }
+        $time = $part->find('time.duration')?->ask;
+        if ($count === null && self::expected($part) === null && $time !== null && $time->single() === null) {
+            $rate = self::rate($part);
+
+            return $time->max === null || $rate === null ? null : [Duration::parse($time->max)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), ['time.duration', 'time.rate']];
+        }
+
+        return self::leastFrames($specification, $part);
+    }
+
+    /**
+     * The shortest it may last, in seconds, and the ids that follows from.
+     *
+     * @return array{BigRational, list<string>}|null
+     */
+    public static function leastSeconds(Specification $specification, Part $part): ?array
+    {
+        $rate = self::rate($part);
+        $time = $part->find('time.duration')?->ask;
+        $least = $time === null ? null : $time->single() ?? $time->min;
+        if ($least !== null) {
+            return [Duration::parse($least)->seconds($rate), ['time.duration']];
+        }
+        $frames = self::leastFrames($specification, $part);
+
+        return $frames === null || $rate === null ? null : [BigRational::of($frames[0])->dividedBy($rate->value), [...$frames[1], 'time.rate']];
+    }
+
+    /** The rate, where one alone is asked. */
+    public static function rate(Part $part): ?FrameRate
+    {
+        $rates = $part->find('time.rate')->ask->values ?? [];
+
+        return count($rates) === 1 ? FrameRate::parse($rates[0]) : null;
+    }
+}
