@@ -29,6 +29,7 @@ final readonly class Program
         $application->add(new ProbeCommand);
         $application->add(new CheckCommand);
         $application->add(new ProofreadCommand);
+        $application->add(new SheetCommand);
         try {
             return $application->run(new ArgvInput($argv), new ConsoleOutput);
         } catch (PlainSentence|ExceptionInterface $refused) {

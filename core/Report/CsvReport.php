@@ -23,16 +23,6 @@ final readonly class CsvReport implements ReportWriter
             $lines[] = [$entry->part, $entry->id(), $entry->requirement->descriptor->label, $entry->level()->value, $entry->mark->value, $entry->required, ...$cells($entry->scene), ...$cells($entry->files), implode(' ', $causes)];
         }
 
-        return implode('', array_map(static fn (array $line): string => implode(',', array_map(self::field(...), $line))."\r\n", $lines));
-    }
-
-    /** A value that a spreadsheet would run as a formula is kept a text by a leading apostrophe. */
-    private static function field(string $value): string
-    {
-        if ($value !== '' && (str_contains("=@\t\r", $value[0]) || (in_array($value[0], ['+', '-'], true) && preg_match('~^[+-][\d.,x-]*$~', $value) !== 1))) {
-            $value = "'{$value}";
-        }
-
-        return preg_match('~[",\r\n]~', $value) === 1 ? '"'.str_replace('"', '""', $value).'"' : $value;
+        return Csv::of($lines);
     }
 }

@@ -57,7 +57,9 @@ final readonly class Ask
         }
         $text = $descriptor->bounds ? (string) preg_replace('~^between\s+(.+?)\s+and\s+(.+)$~i', '$1 to $2', $text) : $text;
         if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
-            $first = self::one($descriptor, trim($m[2]));
+            // “5 to 8 Mbit/s”: the unit is written once
+            $unit = isset($m[3]) && preg_match('~[A-Za-z]~', $m[2]) !== 1 && preg_match('~[A-Za-z/]+\s*$~', $m[3], $u) === 1 ? ' '.trim($u[0]) : '';
+            $first = self::one($descriptor, trim($m[2]).$unit);
             if (isset($m[3])) {
                 return self::bounds($first, self::one($descriptor, trim($m[3])));
             }

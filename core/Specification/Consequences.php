@@ -4,83 +4,178 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
+use Brick\Math\BigRational;
+use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Measure\Letterbox;
+use PlainLedger\Core\Measure\NamedShape;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Measure\Timecode;
 use PlainLedger\Core\Media\Channels;
-use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\ExampleNames;
+use PlainLedger\Core\Specification\Proofs\PartLength;
 
-/** What one part implies, computed from what is asked: count, running time, timecode, names, bytes. */
+/** What one part implies, computed from what is asked: count, running time, timecode, shape, names, bytes. */
 final readonly class Consequences
 {
-    /** @param  list<array{label: string, value: string}>  $lines */
-    private function __construct(public array $lines) {}
+    /**
+     * @param  list<array{label: string, value: string}>  $lines
+     * @param  array{width: int, height: int, aspect: string, spoken: string}|null  $shape  as it is shown: pixels made square
+     * @param  array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}|null  $ruler
+     */
+    private function __construct(public array $lines, public ?array $shape, public ?array $ruler, public ?ExampleNames $names) {}
 
     public static function of(Specification $specification, Part $part): self
     {
+        $expected = PartLength::expected($part);
+        $expected = $expected === null || $expected->isEmpty() ? null : $expected;
+        $rate = PartLength::rate($part);
+        $sizes = $part->find('picture.resolution')->ask->values ?? [];
+        $resolution = $sizes === [] ? null : Resolution::parse($sizes[0]);
+        $pixels = Fraction::parse($part->single('picture.pixel_aspect') ?? '1');
+        $names = ExampleNames::of($specification, $part);
+        $lines = [
+            ...self::time($specification, $part, $expected, $rate),
+            ...($resolution === null ? [] : self::shape($resolution, $pixels)),
+            ...self::bytes($specification, $part, $resolution, $expected, $rate),
+            ...self::digits($part, $expected),
+        ];
+
+        return new self($lines, $resolution === null ? null : self::outline($resolution, $pixels), self::ruler($part, $expected), $names);
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function time(Specification $specification, Part $part, ?FrameRange $expected, ?FrameRate $rate): array
+    {
         $lines = [];
-        $say = static function (string $label, string|int $value) use (&$lines): void {
-            $lines[] = ['label' => $label, 'value' => (string) $value];
-        };
-        try {
-            $expected = $part->expected();
-        } catch (NotUnderstood) {
-            $expected = null;
+        $frames = $expected === null ? PartLength::leastFrames($specification, $part)[0] ?? null : count($expected);
+        if ($frames !== null) {
+            $lines[] = self::line('frames', (string) $frames);
         }
-        $cut = $part->cutRange();
-        $asked = $part->single('time.rate');
-        $rate = $asked === null ? null : FrameRate::parse($asked);
-        $size = $part->single('picture.resolution');
-        $resolution = $size === null ? null : Resolution::parse($size);
+        if ($expected !== null && $part->handles() !== [0, 0]) {
+            $lines[] = self::line('of them in the cut', (string) count($part->cutRange() ?? $expected));
+            $lines[] = self::line('delivered range', (string) $expected);
+        }
+        if ($rate === null) {
+            return $lines;
+        }
+        if ($frames !== null) {
+            $lines[] = self::line('running time', $rate->runningTime($frames));
+        }
         if ($expected !== null) {
-            $say('frames', count($expected));
-            if ($cut !== null && ! $cut->equals($expected)) {
-                $say('of them in the cut', count($cut));
-            }
-            if ($rate !== null) {
-                $say('running time', $rate->runningTime(count($expected)));
-                $start = $part->single('time.start_timecode');
-                try {
-                    $from = $start === null ? Timecode::fromFrames($expected->first(), $rate) : Timecode::parse($start, $rate);
-                    $say('timecode, first frame', (string) $from);
-                    $say('timecode, last frame', (string) $from->plus($expected->last() - $expected->first()));
-                } catch (NotUnderstood) {
-                    // a timecode that cannot be is the proofreader's matter
-                }
-            }
+            $lines = [...$lines, ...self::timecodes($part, $expected, $rate)];
         }
-        if ($resolution !== null) {
-            $bits = $part->single('format.bit_depth');
-            $channels = $part->single('format.channels');
-            if ($bits !== null && $channels !== null) {
-                // bits a pixel, rounded up to whole bytes a picture
-                $bytes = intdiv($resolution->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
-                $say('one frame, unpacked', (string) ByteSize::of($bytes));
-                if ($expected !== null) {
-                    $say('all frames, unpacked', (string) ByteSize::of($bytes * count($expected)));
-                }
-            }
-        }
-        $source = $part->single('naming.pattern');
-        if ($source !== null) {
-            $pattern = NamePattern::parse($source);
-            $values = $specification->pieceValues($part);
-            $passes = $part->passes();
-            if ($pattern->has('pass') && $passes !== []) {
-                $values = $values->with('pass', $passes[0]);
-            }
-            if ($expected !== null && $pattern->has('frame')) {
-                $most = max(strlen((string) abs($expected->first())), strlen((string) abs($expected->last())));
-                $say('digits needed', $most.' of '.($pattern->piece('frame')->digits ?? 1));
-                $say('first file', $pattern->make($values, $expected->first()));
-                $say('last file', $pattern->make($values, $expected->last()));
-            } else {
-                $say('file', $pattern->make($values));
-            }
+        if ($part->delivers->isMovie()) {
+            $lines[] = self::line('keyframe every 2 s', (2 * $rate->nominalWhole()).' frames');
         }
 
-        return new self($lines);
+        return $lines;
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function timecodes(Part $part, FrameRange $expected, FrameRate $rate): array
+    {
+        $start = $part->single('time.start_timecode');
+        $length = $expected->last() - $expected->first();
+        $lines = [];
+        try {
+            if ($start !== null) {
+                $from = Timecode::parse($start, $rate);
+
+                return [self::line('timecode', "{$from} – {$from->plus($length)}")];
+            }
+            foreach ($rate->hasDropFrame() ? [false, true] : [false] as $drop) {
+                $from = Timecode::fromFrames($expected->first(), $rate, $drop);
+                $lines[] = self::line($rate->hasDropFrame() ? ($drop ? 'timecode, drop-frame' : 'timecode, non-drop') : 'timecode', "{$from} – {$from->plus($length)}");
+            }
+        } catch (NotUnderstood) {
+            // a timecode that cannot be is the proofreader's matter
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function shape(Resolution $size, BigRational $pixels): array
+    {
+        $aspect = $size->displayAspect($pixels);
+        $named = NamedShape::nearest($size, $pixels);
+        $exact = $named->shape()->holdsFor($size, $pixels);
+        $lines = [self::line('shape on screen', Fraction::decimal($aspect).' to 1, '.($exact ? $named->spoken() : "nearest {$named->value}"))];
+        $box = Letterbox::of($aspect, Resolution::of(1920, 1080));
+        if ($named !== NamedShape::Wide || ! $exact) {
+            $lines[] = self::line('in 1920 × 1080', $box->spoken());
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function bytes(Specification $specification, Part $part, ?Resolution $size, ?FrameRange $expected, ?FrameRate $rate): array
+    {
+        $lines = [];
+        $bits = $part->single('format.bit_depth');
+        $channels = $part->single('format.channels');
+        if ($size !== null && $bits !== null && $channels !== null) {
+            // bits a picture, rounded up to whole bytes
+            $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
+            $passes = max(1, count($part->passes()));
+            $lines[] = self::line('one frame, unpacked', (string) ByteSize::of($bytes));
+            if ($expected !== null) {
+                $lines[] = self::line('all frames, unpacked', ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''));
+            }
+        }
+        $cap = $part->find('format.file_size')->ask->max ?? null;
+        $length = PartLength::leastSeconds($specification, $part);
+        if ($cap !== null && $length !== null && $part->delivers->isMovie()) {
+            $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
+            $lines[] = self::line('bit rate that fits '.ByteSize::of((int) $cap), $fits === null ? 'none' : (string) $fits);
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function digits(Part $part, ?FrameRange $expected): array
+    {
+        $source = $part->single('naming.pattern');
+        $piece = $source === null ? null : \PlainLedger\Core\Naming\NamePattern::parse($source)->piece('frame');
+        if ($piece === null || $expected === null) {
+            return [];
+        }
+        $most = strlen((string) max(abs($expected->first()), abs($expected->last())));
+
+        return [self::line('digits needed', $most.' of '.($piece->digits ?? 1))];
+    }
+
+    /** @return array{label: string, value: string} */
+    private static function line(string $label, string $value): array
+    {
+        return ['label' => $label, 'value' => $value];
+    }
+
+    /** @return array{width: int, height: int, aspect: string, spoken: string} */
+    private static function outline(Resolution $size, BigRational $pixels): array
+    {
+        $named = NamedShape::nearest($size, $pixels);
+        $width = BigRational::of($size->width)->multipliedBy($pixels)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt();
+
+        return ['width' => max(1, $width), 'height' => $size->height, 'aspect' => Fraction::decimal($size->displayAspect($pixels)), 'spoken' => ($named->shape()->holdsFor($size, $pixels) ? '' : 'near ').$named->value];
+    }
+
+    /** @return array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}|null */
+    private static function ruler(Part $part, ?FrameRange $expected): ?array
+    {
+        $cut = $part->cutRange();
+        if ($expected === null || $cut === null || $cut->isEmpty()) {
+            return null;
+        }
+        [$head, $tail] = $part->handles();
+
+        return ['cut' => [$cut->first(), $cut->last()], 'delivered' => [$expected->first(), $expected->last()], 'head' => $head, 'tail' => $tail];
     }
 }

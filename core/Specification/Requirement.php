@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
+use PlainLedger\Core\Measure\BitRate;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\PatternRefused;
 
 /** One thing asked, resolved: its value, how much it weighs, why, and which layer set it. */
@@ -71,6 +75,17 @@ final readonly class Requirement
             'format.alpha=any' => 'There is alpha, of either kind.',
             'format.compression=lossless' => 'Compression loses nothing.',
             'delivery.extras=none' => 'Nothing is delivered that is not asked.',
+            'camera.name=*' => 'It is seen through a camera of the scene, whichever.',
+            'content.black=none' => 'No frame is black.',
+            'content.frozen=none' => 'No two frames in a row are the same picture.',
+            'colour.view=none' => 'No view is applied.',
+            'colour.look=none' => 'No look is applied.',
+            'burn_in=none' => 'Nothing is burnt into the picture.',
+            'audio.presence=none' => 'There is no sound.',
+            'audio.presence=required' => 'There is sound.',
+            'output.overwrites=no' => 'No earlier file is overwritten.',
+            'format.b_frames=none' => 'There are no B-frames.',
+            'delivery.checksums=present' => 'A checksum list lies beside the files and agrees with them.',
             default => null,
         };
         if ($said !== null) {
@@ -79,20 +94,35 @@ final readonly class Requirement
         if ($this->descriptor->type === AskType::YesNo && $value === 'yes') {
             return str_replace(': %s.', '.', $this->descriptor->sentence);
         }
-        $spoken = match ($this->descriptor->type) {
-            AskType::Resolution => str_replace(['x', ' | '], [' × ', ' or '], $value),
-            AskType::Handles => str_replace('+', ' and ', $value),
-            AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
-            default => str_replace(' | ', ' or ', $value),
-        };
+        // a list of passes, and of what is burnt in, is all of them
+        $all = $this->descriptor->type === AskType::Passes || $this->id() === 'burn_in';
+        $spoken = Text::series(array_map($this->spoken(...), $this->ask->values), $all ? 'and' : 'or');
         if ($this->ask->values === []) {
+            [$min, $max] = [$this->ask->min === null ? null : $this->spoken($this->ask->min), $this->ask->max === null ? null : $this->spoken($this->ask->max)];
             $spoken = match (true) {
-                $this->ask->min !== null && $this->ask->max !== null => "{$this->ask->min} to {$this->ask->max}",
-                $this->ask->min !== null => "at least {$this->ask->min}",
-                default => "at most {$this->ask->max}",
+                $min !== null && $max !== null => "{$min} to {$max}",
+                $min !== null => "at least {$min}",
+                default => "at most {$max}",
             };
+        } elseif ($this->ask->threshold !== null) {
+            $spoken .= ", where black is a mean of at most {$this->ask->threshold} of white";
         }
 
         return str_replace('%s', $spoken, $this->descriptor->sentence);
+    }
+
+    /** One value as it would be read out. */
+    private function spoken(string $value): string
+    {
+        return match ($this->descriptor->type) {
+            AskType::Resolution => str_replace('x', ' × ', $value),
+            AskType::Handles => str_replace('+', ' and ', $value),
+            AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
+            AskType::Kind => Kind::tryFrom($value)?->spoken() ?? $value,
+            AskType::Rate => FrameRate::parse($value)->spoken().(str_contains($value, '/') ? " ({$value})" : ''),
+            AskType::Size => (string) ByteSize::of((int) $value),
+            AskType::BitRate => (string) BitRate::parse($value),
+            default => $value,
+        };
     }
 }

@@ -36,7 +36,8 @@ final readonly class CameraRules implements Rule
         if ($requirement->id() === 'camera.name') {
             $all = $chosen !== [];
             foreach ($chosen as $camera) {
-                $all = $all && self::matches($requirement, $camera);
+                // whichever camera is asked, a working view is none
+                $all = $all && self::matches($requirement, $camera) && ($requirement->ask->values !== ['*'] || self::isCamera($scene, $camera));
             }
 
             return Cell::when($all, $chosen === [] ? 'none' : implode(' | ', $chosen));
@@ -45,10 +46,14 @@ final readonly class CameraRules implements Rule
         if (count($chosen) !== 1) {
             return Cell::when(! $yes, $chosen === [] ? 'none' : count($chosen).' chosen');
         }
-        $isCamera = ! in_array($chosen[0], $scene->views ?? [], true)
-            && ($scene->cameras === null || in_array($chosen[0], $scene->cameras, true));
+        $isCamera = self::isCamera($scene, $chosen[0]);
 
         return Cell::when($isCamera === $yes, $isCamera ? 'yes' : "no camera: {$chosen[0]}");
+    }
+
+    private static function isCamera(SceneSettings $scene, string $name): bool
+    {
+        return ! in_array($name, $scene->views ?? [], true) && ($scene->cameras === null || in_array($name, $scene->cameras, true));
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

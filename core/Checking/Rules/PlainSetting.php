@@ -28,9 +28,9 @@ final readonly class PlainSetting implements Rule
         if ($found === null) {
             return Cell::unknown();
         }
-        if ($requirement->ask->values === [] || in_array($requirement->descriptor->type, [AskType::Whole, AskType::Size, AskType::Number, AskType::Percent], true)) {
+        if ($requirement->ask->values === [] || in_array($requirement->descriptor->type, [AskType::Whole, AskType::Size, AskType::Number, AskType::Percent, AskType::BitRate], true)) {
             try {
-                return Cell::when($requirement->ask->admitsNumber(Fraction::decimal(Fraction::parse($found), 6)), $found);
+                return Cell::when($requirement->ask->admitsNumber(Fraction::decimal(Fraction::parse(strtolower($found) === 'none' ? '0' : $found), 6)), $found);
             } catch (NotUnderstood) {
                 return Cell::when(false, $found);
             }

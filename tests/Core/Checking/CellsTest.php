@@ -65,6 +65,29 @@ final class CellsTest extends TestCase
         yield 'name with its folder' => ['naming.pattern', 'x.{frame:4}.{ext}', ['naming.pattern' => 'out/x.%04d.exr', 'format.kind' => 'exr'], 'equal', 'out/x.{frame:4}.exr'];
         yield 'folder' => ['naming.folder', 'renders/x', ['output.folder' => '/anywhere/renders/x'], 'equal', '/anywhere/renders/x'];
         yield 'any folder is its own root' => ['naming.folder', '.', ['output.folder' => 'somewhere'], 'equal', 'somewhere'];
+        yield 'any camera of the scene' => ['camera.name', 'any camera of the scene', ['camera.chosen' => ['cam_wide'], 'camera.all' => ['cam_quay', 'cam_wide']], 'equal', 'cam_wide'];
+        yield 'any camera, and a working view' => ['camera.name', 'any camera', ['camera.chosen' => ['top'], 'camera.views' => ['top']], 'unequal', 'top'];
+        yield 'samples asked plainly are a least' => ['render.samples', 128, ['render.samples' => 256], 'equal', '256'];
+        yield 'a keyframe interval asked plainly is a most' => ['format.keyframe_interval', 48, ['format.keyframe_interval' => 24], 'equal', '24'];
+        yield 'keyframes too far apart' => ['format.keyframe_interval', 48, ['format.keyframe_interval' => 250], 'unequal', '250'];
+        yield 'no B-frames within two' => ['format.b_frames', 2, ['format.b_frames' => 0], 'equal', 'none'];
+        yield 'B-frames where none are asked' => ['format.b_frames', 'none', ['format.b_frames' => 3], 'unequal', '3'];
+        yield 'bit rate in another unit' => ['format.bit_rate', ['max' => '8 Mbit/s'], ['format.bit_rate' => '7500k'], 'equal', '7500000'];
+        yield 'codec by another word' => ['format.codec', 'H.264', ['format.codec' => 'avc'], 'equal', 'h264'];
+        yield 'encoding by another word' => ['colour.encoding', 'Rec. 709', ['colour.encoding' => 'bt709'], 'equal', 'rec709'];
+        yield 'another encoding' => ['colour.encoding', 'linear', ['colour.encoding' => 'sRGB'], 'unequal', 'srgb'];
+        yield 'density' => ['picture.density', '300', ['picture.density' => 72], 'unequal', '72'];
+        yield 'burn-in in another order' => ['burn_in', ['frame', 'shot'], ['burn_in' => ['Shot', 'frame']], 'equal', 'Shot | frame'];
+        yield 'burn-in short of one' => ['burn_in', 'frame, shot', ['burn_in' => 'frame'], 'unequal', 'frame'];
+        yield 'burn-in where none is asked' => ['burn_in', 'none', ['burn_in' => ['frame']], 'unequal', 'frame'];
+        yield 'no burn-in' => ['burn_in', 'none', ['burn_in' => []], 'equal', 'none'];
+        yield 'lat-long' => ['picture.projection', 'lat-long', ['picture.projection' => 'lat-long', 'picture.resolution' => '64x32'], 'equal', 'lat-long'];
+        yield 'lat-long that is not two to one' => ['picture.projection', 'lat-long', ['picture.projection' => 'lat-long', 'picture.resolution' => '64x36'], 'unequal', 'lat-long at 64x36'];
+        yield 'flat for lat-long' => ['picture.projection', 'lat-long', ['picture.projection' => 'flat', 'picture.resolution' => '64x32'], 'unequal', 'flat'];
+        yield 'sound' => ['audio.sample_rate', '48000', ['audio.sample_rate' => 44100], 'unequal', '44100'];
+        yield 'exposure of the view' => ['colour.exposure', 0, ['colour.exposure' => 0.0], 'equal', '0'];
+        yield 'speed' => ['time.speed', '1/1', ['time.speed' => '1.0'], 'equal', '1/1'];
+        yield 'quality at least' => ['format.quality', 90, ['format.quality' => 95], 'equal', '95'];
         yield 'colour view' => ['colour.view', 'none', ['colour.view' => 'None'], 'equal', 'None'];
     }
 
@@ -109,6 +132,22 @@ final class CellsTest extends TestCase
         yield 'not uniform' => ['content.uniform', 'yes', ['a1.png' => $png, 'a2.png' => $png, 'a3.png' => Workbench::png(32, 18)], 'unequal', '64x36'];
         yield 'nothing left over' => ['delivery.extras', 'none', ['a1.png' => $png], 'equal', 'none'];
         yield 'size in all' => ['delivery.total_size', ['max' => '1 KB'], ['a1.png' => str_pad($png, 2000, "\0")], 'unequal', '2000'];
+        $fixture = static fn (string $name): string => (string) file_get_contents(__DIR__."/../../fixtures/encoders/{$name}");
+        yield 'density of a PNG' => ['picture.density', 300, ['a1.png' => $fixture('density.png')], 'equal', '300'];
+        yield 'density of a JPEG' => ['picture.density', 72, ['a1.jpg' => $fixture('dpi-300-330.jpg')], 'unequal', '300'];
+        yield 'density untold' => ['picture.density', 72, ['a1.png' => $png], 'unknown', null];
+        yield 'quality of a JPEG' => ['format.quality', 90, ['a1.jpg' => $fixture('q90-420.jpg')], 'equal', '90'];
+        yield 'quality too low' => ['format.quality', 90, ['a1.jpg' => $fixture('q75-444.jpg')], 'unequal', '75'];
+        yield 'encoding told by a PNG' => ['colour.encoding', 'srgb', ['a1.png' => $fixture('density.png')], 'equal', 'srgb'];
+        yield 'encoding untold' => ['colour.encoding', 'srgb', ['a1.png' => $png], 'unknown', null];
+        yield 'encoding of a float file that says nothing' => ['colour.encoding', 'linear', ['a1.exr' => Workbench::exr()], 'equal', 'linear, since it is float and says nothing else'];
+        yield 'encoding of a float file that says another' => ['colour.encoding', 'linear', ['a1.exr' => Workbench::exr(texts: ['colorSpace' => 'Rec.709'])], 'unequal', 'rec709'];
+        yield 'lat-long by its shape' => ['picture.projection', 'lat-long', ['a1.png' => Workbench::png(64, 32)], 'equal', 'lat-long by its shape'];
+        yield 'lat-long and not two to one' => ['picture.projection', 'lat-long', ['a1.png' => Workbench::png(64, 36)], 'unequal', '64x36'];
+        yield 'lat-long and not tagged' => ['picture.projection', 'lat-long', ['a1.exr' => Workbench::exr(64, 32)], 'unequal', 'not tagged'];
+        yield 'flat' => ['picture.projection', 'flat', ['a1.png' => $png], 'equal', 'flat'];
+        yield 'file size within' => ['format.file_size', '1 KB', ['a1.png' => str_pad($png, 999, "\0")], 'equal', '999'];
+        yield 'file size, the largest of those above' => ['format.file_size', ['max' => '1 KB'], ['a1.png' => str_pad($png, 1500, "\0"), 'a2.png' => $png, 'a3.png' => str_pad($png, 1200, "\0")], 'unequal', '1500'];
         yield 'step' => ['time.step', 2, ['a1.png' => $png, 'a3.png' => $png, 'a5.png' => $png], 'equal', '2'];
     }
 
@@ -183,5 +222,42 @@ final class CellsTest extends TestCase
 
         $should = Account::of(Workbench::specification(['time.rate' => ['value' => 24, 'level' => 'should']]), Workbench::scene(['time.rate' => 25]), null)->toArray();
         self::assertSame('open', $should['verdict']);
+    }
+
+    public function test_a_pass_may_be_asked_otherwise_than_the_rest(): void
+    {
+        $bench = (new Workbench)->frames('a_beauty.%04d.png', '1-3', Workbench::png())->frames('a_mist.%04d.png', '1-3', Workbench::png(channels: 'Y', bits: 16));
+        $asked = static fn (array $own): array => ['format.kind' => 'png', 'format.channels' => 'RGB', 'format.bit_depth' => 8, 'time.range' => '1-3', 'naming.pattern' => 'a_{pass}.{frame:4}.{ext}', 'passes' => ['beauty', ['name' => 'mist', 'require' => $own]]];
+        $balanced = $bench->check(Workbench::specification($asked(['format.channels' => 'Y', 'format.bit_depth' => 16])));
+        self::assertSame(['balanced', []], [$balanced['verdict'], $balanced['causes']]);
+        $own = array_values(array_filter($balanced['entries'], static fn (array $e): bool => isset($e['pass'])));
+        self::assertSame([['format.channels', 'mist', 'Y', 'Y'], ['format.bit_depth', 'mist', '16', '16']], array_map(static fn (array $e): array => [$e['id'], $e['pass'], $e['required'], $e['files']['found']], $own));
+        self::assertSame('RGB', array_column(array_filter($balanced['entries'], static fn (array $e): bool => ! isset($e['pass'])), null, 'id')['format.channels']['files']['found']);
+
+        $wrong = $bench->check(Workbench::specification($asked(['format.channels' => 'Y', 'format.bit_depth' => 8])));
+        self::assertSame('unbalanced', $wrong['verdict']);
+        self::assertSame([['value-differs', 'mist', ['format.bit_depth']]], array_map(static fn (array $c): array => [$c['id'], $c['pass'], $c['explains']], $wrong['causes']));
+
+        $rest = $bench->check(Workbench::specification(['format.bit_depth' => 16] + $asked(['format.channels' => 'Y', 'format.bit_depth' => 16])));
+        self::assertSame(['1-3', ''], array_column($rest['sequences'], 'rerender'));
+        self::assertSame('depth-dropped', $rest['causes'][0]['id']);
+    }
+
+    public function test_a_pass_may_have_a_name_and_a_range_of_its_own(): void
+    {
+        $bench = (new Workbench)->frames('a.%04d.png', '1-3', Workbench::png())->put('a_mask.png', Workbench::png())->frames('matte/a_m.%02d.png', '1-2', Workbench::png());
+        $bench->without('a_mask.png');
+        $document = $bench->check(Workbench::specification(['time.range' => '1-3', 'format.kind' => 'png', 'naming.pattern' => 'a.{frame:4}.{ext}', 'delivery.extras' => 'none', 'passes' => ['beauty', ['name' => 'mask', 'require' => ['time.range' => '1-2', 'naming.pattern' => 'a_m.{frame:2}.{ext}', 'naming.folder' => 'matte']]]]));
+
+        self::assertSame('balanced', $document['verdict'], (string) json_encode($document, JSON_PRETTY_PRINT));
+        self::assertSame([['beauty', '1-3'], ['mask', '1-2']], array_map(static fn (array $s): array => [$s['pass'], $s['present']], $document['sequences']));
+    }
+
+    public function test_not_two_to_one_and_not_tagged_have_causes(): void
+    {
+        $first = static fn (string $bytes, string $name): string => (new Workbench)->put($name, $bytes)->check(Workbench::specification(['picture.projection' => 'lat-long', 'picture.resolution' => '64x32']))['causes'][0]['id'];
+
+        self::assertSame('not-two-to-one', $first(Workbench::png(64, 30), 'a1.png'));
+        self::assertSame('spherical-not-tagged', $first(Workbench::exr(64, 32), 'a1.exr'));
     }
 }

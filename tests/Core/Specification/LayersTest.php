@@ -83,7 +83,7 @@ final class LayersTest extends TestCase
             ['time.count', '90 to 150', '90..150'], ['time.count', '90..150', '90..150'], ['time.count', ['min' => 90], '>= 90'], ['time.count', '<= 4', '<= 4'], ['time.count', 96, '96'],
             ['format.compression', 'zip or zips', 'zip | zips'], ['format.compression', ['zip', 'zip'], 'zip'], ['format.bit_depth', '16 bit', '16'], ['format.kind', '.jpg, tif', 'jpeg | tiff'],
             ['time.handles', ['head' => 8, 'tail' => 4], '8+4'], ['time.handles', 8, '8+8'], ['time.range', '1,2,3', '1-3'], ['time.range', 'Timeline', 'timeline'],
-            ['picture.scale', '100 %', '100'], ['camera.single', true, 'yes'], ['picture.region', 'off', 'full'], ['camera.name', 'a | b', 'a | b'], ['format.file_size', '25 MB', '<= 25000000'], ['format.file_size', 'up to 25 MB', '<= 25000000'], ['render.samples', 128, '>= 128'], ['format.keyframe_interval', 48, '<= 48'], ['format.b_frames', 0, 'none'], ['format.b_frames', 2, '<= 2'], ['format.bit_rate', '8 Mbit/s', '8000000'], ['time.count', 'between 90 and 150 frames', '90..150'], ['time.duration', '1 min 30 s', '00:01:30'], ['time.duration', ['min' => 3, 'max' => '0:05'], '00:00:03..00:00:05'], ['time.duration', 'at most 90 s', '<= 00:01:30'], ['time.start_timecode', '1:00:00.02', '01:00:00;02'], ['format.codec', 'AVC', 'h264'], ['colour.encoding', 'Rec. 709', 'rec709'], ['camera.name', 'any camera of the scene', '*'], ['time.range', 'the animation’s own range', 'timeline'], ['content.black', ['value' => '1-3', 'threshold' => '0.02'], '1-3, threshold 1/50'], ['content.frozen', '3 frames', '<= 3'], ['content.frozen', '10-12', '10-12'],
+            ['picture.scale', '100 %', '100'], ['camera.single', true, 'yes'], ['picture.region', 'off', 'full'], ['camera.name', 'a | b', 'a | b'], ['format.file_size', '25 MB', '<= 25000000'], ['format.file_size', 'up to 25 MB', '<= 25000000'], ['render.samples', 128, '>= 128'], ['format.keyframe_interval', 48, '<= 48'], ['format.b_frames', 0, 'none'], ['format.b_frames', 2, '<= 2'], ['format.bit_rate', '8 Mbit/s', '8000000'], ['format.bit_rate', '5 to 8 Mbps', '5000000..8000000'], ['format.file_size', '10-25 MB', '10000000..25000000'], ['time.count', 'between 90 and 150 frames', '90..150'], ['time.duration', '1 min 30 s', '00:01:30'], ['time.duration', ['min' => 3, 'max' => '0:05'], '00:00:03..00:00:05'], ['time.duration', 'at most 90 s', '<= 00:01:30'], ['time.start_timecode', '1:00:00.02', '01:00:00;02'], ['format.codec', 'AVC', 'h264'], ['colour.encoding', 'Rec. 709', 'rec709'], ['camera.name', 'any camera of the scene', '*'], ['time.range', 'the animation’s own range', 'timeline'], ['content.black', ['value' => '1-3', 'threshold' => '0.02'], '1-3, threshold 1/50'], ['content.frozen', '3 frames', '<= 3'], ['content.frozen', '10-12', '10-12'],
             ['passes', ['mist', ['name' => 'beauty']], 'mist | beauty'], ['passes', 'mist, beauty', 'mist | beauty'],
         ] as [$id, $written, $required]) {
             self::assertSame($required, Workbench::specification([$id => $written])->parts[0]->find($id)?->required(), $id);
@@ -113,9 +113,10 @@ final class LayersTest extends TestCase
         $lines = array_column(Consequences::of($specification, $specification->parts[0])->lines, 'value', 'label');
 
         self::assertSame([
-            'frames' => '250', 'running time' => '8 s 10 f', 'timecode, first frame' => '01:00:00;00', 'timecode, last frame' => '01:00:08;09', 'one frame, unpacked' => '2.76 MB',
-            'all frames, unpacked' => '691 MB', 'digits needed' => '3 of 2', 'first file' => 'TC_010_01.png', 'last file' => 'TC_010_250.png',
+            'frames' => '250', 'running time' => '8 s 10 f', 'timecode' => '01:00:00;00 – 01:00:08;09', 'shape on screen' => '1.778 to 1, 16:9, high definition', 'one frame, unpacked' => '2.76 MB',
+            'all frames, unpacked' => '691 MB', 'digits needed' => '3 of 2',
         ], $lines);
+        self::assertSame(['TC_010_01.png', 'TC_010_125.png', 'TC_010_250.png'], Consequences::of($specification, $specification->parts[0])->names?->sets[0]['names']);
     }
 
     public function test_json_faults_say_line_and_column(): void

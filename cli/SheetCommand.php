@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Report\Sheet\RequirementsCsv;
+use PlainLedger\Core\Report\Sheet\SheetHtml;
+use PlainLedger\Core\Report\Sheet\SheetMarkdown;
+use PlainLedger\Core\Report\Sheet\SheetText;
+use PlainLedger\Core\Report\Sheet\SheetUsda;
+use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Specification\SpecificationDocument;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** `sheet`: what is asked, for people and for programs. */
+#[AsCommand('sheet', 'Writes a specification as a plain-language sheet, or as a file that other programs load.')]
+final class SheetCommand extends Command
+{
+    protected function configure(): void
+    {
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, usda, csv or json', 'text');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $path = $input->getOption('spec');
+        if (! is_string($path) || $path === '') {
+            throw new InvalidOptionException('--spec FILE is needed: the specification to write.');
+        }
+        $format = $input->getOption('format');
+        $write = match ($format) {
+            'text' => (new SheetText)->write(...),
+            'markdown', 'md' => (new SheetMarkdown)->write(...),
+            'html' => (new SheetHtml)->write(...),
+            'usda' => (new SheetUsda)->write(...),
+            'csv' => (new RequirementsCsv)->write(...),
+            'json' => static fn (Specification $s): string => json_encode(SpecificationDocument::of($s), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
+            default => throw new InvalidOptionException('--format is text, markdown, html, usda, csv or json.'),
+        };
+        $output->write($write(Specification::fromDocument(JsonDocument::open($path, $path, Specification::FORMAT))), false, OutputInterface::OUTPUT_RAW);
+
+        return self::SUCCESS;
+    }
+}
