@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Shotlist;
+
+/** Rows of text as they came, whatever file they stood in. */
+final readonly class Table
+{
+    public const MOST_ROWS = 10_000;
+
+    public const MOST_COLUMNS = 200;
+
+    /**
+     * @param  list<string>  $headings
+     * @param  list<list<string>>  $rows  each as long as the headings
+     * @param  list<int>  $lines  where each row stood, counted from 1
+     */
+    private function __construct(public array $headings, public array $rows, public array $lines) {}
+
+    /**
+     * Finds the row of headings among the first, lays a second row of them over it where cells were merged, and leaves
+     * out rows with nothing in them.
+     *
+     * @param  list<list<mixed>>  $cells
+     *
+     * @throws ListRefused
+     */
+    public static function of(array $cells, string $label): self
+    {
+        $head = self::headingRow($cells) ?? throw ListRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
+        $headings = array_map(self::text(...), array_slice($cells[$head], 0, self::MOST_COLUMNS));
+        $second = array_map(self::text(...), array_slice($cells[$head + 1] ?? [], 0, self::MOST_COLUMNS));
+        $start = $head + 1;
+        if (self::isSecondRow($headings, $second)) {
+            $before = '';
+            foreach ($second as $c => $word) {
+                $before = ($headings[$c] ?? '') !== '' ? $headings[$c] : $before;
+                // a merged cell stands above several: the word below it says which
+                $headings[$c] = $word === '' ? $headings[$c] ?? '' : (Column::guess($word) !== null ? $word : trim("{$before} {$word}"));
+            }
+            $start++;
+        }
+        $headings = array_values($headings);
+        $rows = [];
+        $lines = [];
+        for ($i = $start, $many = count($cells); $i < $many; $i++) {
+            $row = array_map(self::text(...), array_slice($cells[$i], 0, count($headings)));
+            if (implode('', $row) === '') {
+                continue;
+            }
+            if (count($rows) >= self::MOST_ROWS) {
+                throw ListRefused::because($label, 'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.');
+            }
+            $rows[] = array_pad($row, count($headings), '');
+            $lines[] = $i + 1;
+        }
+        if ($rows === []) {
+            throw ListRefused::because($label, 'below the headings there are no rows.');
+        }
+
+        return new self($headings, $rows, $lines);
+    }
+
+    /** @param  list<list<mixed>>  $cells */
+    private static function headingRow(array $cells): ?int
+    {
+        $best = null;
+        $most = 0;
+        foreach (array_slice($cells, 0, 20) as $i => $row) {
+            $known = array_filter($row, static fn (mixed $cell): bool => Column::guess(self::text($cell)) !== null);
+            if (count($known) > $most) {
+                [$best, $most] = [$i, count($known)];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<string>  $first
+     * @param  list<string>  $second
+     */
+    private static function isSecondRow(array $first, array $second): bool
+    {
+        $own = array_filter($second, static fn (string $word): bool => $word !== '');
+        $known = array_filter($own, static fn (string $word): bool => Column::guess($word) !== null);
+
+        // words below empty headings, and nothing that could be a value
+        return $known !== [] && count($known) === count($own) && array_filter(array_keys($own), static fn (int $c): bool => ($first[$c] ?? '') === '') !== [];
+    }
+
+    private static function text(mixed $cell): string
+    {
+        $text = match (true) {
+            is_string($cell) => $cell,
+            is_int($cell) => (string) $cell,
+            is_float($cell) => $cell === floor($cell) && abs($cell) < 1e15 ? number_format($cell, 0, '.', '') : (string) json_encode($cell),
+            is_bool($cell) => $cell ? 'yes' : 'no',
+            default => '',
+        };
+
+        return mb_strcut(trim((string) preg_replace('~[\x00-\x1F\x7F\x{00A0}]+~u', ' ', $text)), 0, 4000);
+    }
+}
