@@ -52,6 +52,9 @@ final readonly class FrameRate implements \Stringable
             return $value;
         }
         $whole = $value->multipliedBy(BigRational::nd(1001, 1000))->toScale(0, RoundingMode::HALF_UP);
+        if ($whole->isZero()) {
+            return $value;
+        }
         $pulled = $whole->toBigRational()->multipliedBy(BigRational::nd(1000, 1001));
         $off = $value->minus($pulled)->abs();
         // half a unit of the last place; one in a million where more was written than a float holds
