@@ -9,5 +9,7 @@ return [
     'files_at_once' => (int) env('LEDGER_FILES_AT_ONCE', 400),
     // seconds of work in one slice of a queued scan
     'slice' => 20,
+    // where the writer of PDF keeps what it has measured of its fonts
+    'fonts' => storage_path('framework/cache/data'),
     'demo' => (bool) env('LEDGER_DEMO', false),
 ];

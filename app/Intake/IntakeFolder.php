@@ -73,6 +73,16 @@ final readonly class IntakeFolder
         return new self($root, ltrim(substr($path, strlen($base)), '/'), $path);
     }
 
+    /**
+     * The same for those who oversee a production, without any one deliverable.
+     *
+     * @throws FolderRefused
+     */
+    public static function ofProduction(IntakeRoot $root, string $below): self
+    {
+        return self::open($root, $below, new Deliverable, true);
+    }
+
     private static function within(string $path, string $top): bool
     {
         return $path === $top || str_starts_with($path, rtrim($top, '/').'/');

@@ -43,6 +43,15 @@ final readonly class CheckDesk
         return $check->refresh();
     }
 
+    /** The same scene settings and files as another check, by what is asked now. Files are not read again. */
+    public function again(Check $old, User $by): Check
+    {
+        $check = $this->open($old->deliverable, $old->scene, $by);
+        $this->close($check, $old->delivery);
+
+        return $check;
+    }
+
     /** @param  array{root: int, folder: string, depth: string}|null  $order */
     private function open(Deliverable $deliverable, ?Scene $scene, User $by, ?array $order = null): Check
     {

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
@@ -99,8 +100,24 @@ final class Deliverable extends Model
             $this->production->houseLayer(),
             new Layer(SetBy::Specification, ['values' => $own], $this->code),
             $revision->layer(),
-            new Layer(SetBy::Deliverable, ['values' => $this->values, 'require' => $this->overrides], $this->code),
+            new Layer(SetBy::Deliverable, $this->ownLayer(), $this->code),
         ];
+    }
+
+    /** @return array<string, mixed> its values and overrides, those of single parts apart */
+    public function ownLayer(): array
+    {
+        $overrides = $this->overrides;
+        $byPart = is_array($overrides['parts'] ?? null) ? $overrides['parts'] : [];
+        unset($overrides['parts']);
+
+        return ['values' => $this->values, 'require' => $overrides] + ($byPart === [] ? [] : ['parts' => array_map(static fn (string $name, mixed $require): array => ['name' => $name, 'require' => $require], array_map(strval(...), array_keys($byPart)), array_values($byPart))]);
+    }
+
+    /** As far as it can be understood: pages show it also where something cannot be met. */
+    public function draft(): Draft
+    {
+        return Resolved::draft(...$this->layers($this->specification->latest));
     }
 
     public function resolved(?SpecificationRevision $revision = null): Resolved
@@ -112,7 +129,7 @@ final class Deliverable extends Model
     public function keepParts(): void
     {
         $ids = [];
-        $resolved = $this->resolved();
+        $resolved = $this->draft()->specification;
         foreach ($resolved->parts as $part) {
             $row = $this->parts()->firstOrNew(['name' => $part->name]);
             $row->fill(['delivers' => $part->delivers->value])->save();

@@ -49,6 +49,12 @@ final class Production extends Model
         return $this->hasMany(Membership::class);
     }
 
+    /** @return HasMany<Preset, $this> */
+    public function presets(): HasMany
+    {
+        return $this->hasMany(Preset::class);
+    }
+
     public function houseLayer(): Layer
     {
         return new Layer(SetBy::House, $this->house, 'house requirements');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $production_id
  * @property string $title
  * @property SpecificationRevision $latest
+ * @property Production $production
  */
 final class Specification extends Model
 {
@@ -28,6 +30,12 @@ final class Specification extends Model
     public function latest(): HasOne
     {
         return $this->hasOne(SpecificationRevision::class)->ofMany('number', 'max');
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 
     /** @return HasMany<Deliverable, $this> */

@@ -24,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
         // also for pages that say what went wrong before a route was found
         Inertia::setRootView('book');
         Model::shouldBeStrict(! $this->app->isProduction());
+        RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by((string) ($request->user()->id ?? $request->ip())));
         RateLimiter::for('work', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()->id ?? $request->ip())));
     }
 }

@@ -155,6 +155,10 @@ final readonly class Specification
                 ?? throw SpecificationRefused::because($layer->label, "{$where}: \"delivers\" is frames, still, movie or file, and ".JsonDocument::typeOf($word).' stands there.');
         };
         $parts = self::partList($layer);
+        if ($layer->setBy === SetBy::Deliverable) {
+            // which parts there are is the specification's matter; here some of them are only asked otherwise
+            return null;
+        }
         if ($parts === []) {
             $word = $layer->data['delivers'] ?? null;
 
@@ -249,6 +253,11 @@ final readonly class Specification
         }
 
         return $starting;
+    }
+
+    public function titled(string $title): self
+    {
+        return new self(Text::shown($title), $this->values, $this->parts, $this->startingValues, $this->notUnderstood);
     }
 
     public function part(string $name): ?Part

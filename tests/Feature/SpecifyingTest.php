@@ -76,9 +76,11 @@ final class SpecifyingTest extends LedgerTestCase
     public function test_consequences_follow_from_what_is_asked(): void
     {
         $this->change(['id' => 'time.handles', 'value' => '8']);
-        $lines = array_column($this->page("/deliverables/{$this->deliverable->id}/specification")['asked']['parts'][0]['consequences'], 'value', 'label');
+        $part = $this->page("/deliverables/{$this->deliverable->id}/specification")['asked']['parts'][0];
+        $lines = array_column($part['consequences'], 'value', 'label');
 
-        self::assertSame(['26', '10', '1 s 2 f', 'TC_010.0993.png', 'TC_010.1018.png'], [$lines['frames'], $lines['of them in the cut'], $lines['running time'], $lines['first file'], $lines['last file']]);
+        self::assertSame(['26', '10', '1 s 2 f'], [$lines['frames'], $lines['of them in the cut'], $lines['running time']]);
+        self::assertSame(['TC_010.0993.png', 'TC_010.1018.png'], [$part['names']['sets'][0]['names'][0], $part['names']['sets'][0]['names'][2]]);
     }
 
     public function test_a_new_deliverable_with_a_specification_of_its_own(): void

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Ledger\ChangeDesk;
+use App\Ledger\Target;
 use App\Models\Check;
+use App\Models\SheetLink;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\Support\LedgerTestCase;
@@ -25,6 +28,37 @@ final class WhoMayTest extends LedgerTestCase
         yield 'frames' => ['get', '/deliverables/D/frames', $all];
         yield 'changing what is asked' => ['patch', '/deliverables/D/requirements', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 403, 'coordinator' => 302], ['id' => 'time.rate', 'value' => '25', 'level' => 'must', 'scope' => 'deliverable']];
         yield 'understanding a value' => ['post', '/deliverables/D/understand', ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 200], ['id' => 'time.rate', 'value' => '25']];
+        $decides = static fn (int $yes): array => ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 403, 'coordinator' => $yes];
+        yield 'the calculator' => ['get', '/calculator', ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200]];
+        yield 'calculating' => ['post', '/calculate', ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200], ['word' => 'scales', 'given' => []]];
+        yield 'house requirements' => ['get', '/productions/P/house', $decides(200)];
+        yield 'changing house requirements' => ['patch', '/productions/P/house', $decides(302), ['id' => 'time.rate', 'value' => '25', 'level' => 'must']];
+        yield 'understanding a house value' => ['post', '/productions/P/understand', $decides(200), ['id' => 'time.rate', 'value' => '25']];
+        yield 'a list' => ['get', '/productions/P/list', $decides(200)];
+        yield 'reading a list' => ['post', '/productions/P/list/read', $decides(200), ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n"]];
+        yield 'writing a list' => ['post', '/productions/P/list', $decides(302), ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n", 'seal' => 'x']];
+        yield 'the deliverables as a list' => ['get', '/productions/P/deliverables.csv', $decides(200)];
+        yield 'many together' => ['get', '/productions/P/together', $decides(200)];
+        yield 'looking at many together' => ['post', '/productions/P/together/read', $decides(200), ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must']];
+        yield 'changing many together' => ['post', '/productions/P/together', $decides(302), ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must']];
+        yield 'proofreading a production' => ['get', '/productions/P/proof', $decides(200)];
+        yield 'browsing for a reference' => ['get', '/productions/P/reference?root=R', $decides(200)];
+        yield 'making a specification from files' => ['post', '/productions/P/reference', $decides(200), ['root' => 'R', 'below' => 'TC_010/v1']];
+        yield 'keeping a preset' => ['post', '/productions/P/presets', $decides(302), ['title' => 'Ours', 'specification' => 'S']];
+        yield 'renaming a preset' => ['patch', '/presets/Q', $decides(302), ['title' => 'Theirs']];
+        yield 'a preset taken away' => ['delete', '/presets/Q', $decides(302)];
+        yield 'revisions' => ['get', '/specifications/S', $decides(200)];
+        yield 'renaming a specification' => ['patch', '/specifications/S', $decides(302), ['title' => 'Lit']];
+        yield 'its parts' => ['post', '/specifications/S/parts', $decides(302), ['does' => 'add', 'name' => 'preview', 'delivers' => 'movie']];
+        yield 'checking again' => ['post', '/specifications/S/recheck', $decides(302)];
+        yield 'a value of names' => ['patch', '/deliverables/D/values', $decides(302), ['name' => 'version', 'value' => '3']];
+        yield 'being there' => ['post', '/deliverables/D/presence', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200]];
+        yield 'handing out' => ['get', '/deliverables/D/hand-out', $all];
+        yield 'the sheet' => ['get', '/deliverables/D/sheet.html', $all];
+        yield 'sharing the sheet' => ['post', '/deliverables/D/sheets', $decides(302), ['days' => 7]];
+        yield 'a sheet by its link' => ['get', '/sheets/L', ['stranger' => 403, 'artist' => 403, 'coordinator' => 403]];
+        yield 'a link taken back' => ['delete', '/sheets/L', $decides(302)];
+        yield 'a change taken back' => ['post', '/changes/X/undo', $decides(302)];
         yield 'browsing the intake' => ['get', '/deliverables/D/intake?root=R', $all];
         yield 'dropping a scene' => ['post', '/deliverables/D/scene', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
         yield 'checking a folder' => ['post', '/deliverables/D/checks', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302], ['root' => 'R', 'below' => '', 'depth' => 'quick']];
@@ -41,8 +75,13 @@ final class WhoMayTest extends LedgerTestCase
     {
         $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
         $check = Check::query()->firstOrFail();
-        $path = strtr($path, ['/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}", '/C' => "/{$check->id}", 'root=R' => 'root='.$this->root()]);
-        $data = array_map(fn (mixed $v): mixed => $v === 'R' ? $this->root() : $v, $data);
+        $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
+        $link = SheetLink::query()->create(['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()]);
+        $change = app(ChangeDesk::class)->change(Target::deliverable($this->deliverable), '', 'render.samples', '"4"', $this->coordinator);
+        $path = strtr($path, ['/S' => "/{$this->deliverable->specification_id}", '/Q' => "/{$preset->id}", '/L' => "/{$link->id}", '/X' => "/{$change?->id}", '/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}", '/C' => "/{$check->id}", 'root=R' => 'root='.$this->root()]);
+        $data = array_map(fn (mixed $v): mixed => match ($v) {
+            'R' => $this->root(), 'S' => $this->deliverable->specification_id, ['D'] => [$this->deliverable->id], default => $v,
+        }, $data);
 
         foreach ($expected as $who => $status) {
             auth()->logout();
@@ -60,7 +99,7 @@ final class WhoMayTest extends LedgerTestCase
 
     public function test_every_route_of_the_application_stands_in_this_test(): void
     {
-        $known = array_map(static fn (array $r): string => strtoupper($r[0]).' '.strtr(explode('?', $r[1])[0], ['/productions/P' => '/productions/{production}', '/deliverables/D' => '/deliverables/{deliverable}', '/checks/C' => '/checks/{check}', 'report.json' => 'report.{format}', 'pictures/frames/1001' => 'pictures/{part}/{frame}']), iterator_to_array(self::routes()));
+        $known = array_map(static fn (array $r): string => strtoupper($r[0]).' '.strtr(explode('?', $r[1])[0], ['/specifications/S' => '/specifications/{specification}', '/presets/Q' => '/presets/{preset}', '/sheets/L' => '/sheets/{link}', '/changes/X/undo' => '/changes/{change}/{way}', 'deliverables.csv' => 'deliverables.{format}', 'sheet.html' => 'sheet.{format}', '/productions/P' => '/productions/{production}', '/deliverables/D' => '/deliverables/{deliverable}', '/checks/C' => '/checks/{check}', 'report.json' => 'report.{format}', 'pictures/frames/1001' => 'pictures/{part}/{frame}']), iterator_to_array(self::routes()));
         $known = [...array_values($known), 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up', 'GET /deliverables/{deliverable}'];
         $there = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {

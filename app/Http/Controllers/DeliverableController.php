@@ -8,6 +8,7 @@ use App\Http\Pages\BookPage;
 use App\Http\Pages\LedgerPage;
 use App\Http\Pages\SpecificationPage;
 use App\Intake\IntakeFolder;
+use App\Ledger\Beginnings;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Membership;
@@ -22,9 +23,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Specification\Specification as Resolved;
 
 final class DeliverableController
 {
@@ -90,6 +89,9 @@ final class DeliverableController
         return Inertia::render('NewDeliverable', [
             'book' => BookPage::of($production, $reader),
             'specifications' => $production->specifications()->orderBy('title')->get(['id', 'title'])->all(),
+            'presets' => Beginnings::offered($production),
+            'others' => Beginnings::elsewhere($production, $reader),
+            'roots' => $production->intakeRoots()->orderBy('id')->get()->map(static fn ($r): array => ['id' => $r->id, 'label' => $r->label])->all(),
             'people' => $production->memberships()->with('user')->get()->map(static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role->value])->all(),
         ]);
     }
@@ -101,7 +103,6 @@ final class DeliverableController
             'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', Rule::unique('deliverables')->where('production_id', $production->id)],
             'title' => ['nullable', 'string', 'max:160'],
             'specification' => ['nullable', 'integer', Rule::exists('specifications', 'id')->where('production_id', $production->id)],
-            'document' => ['nullable', 'file', 'max:4000'],
             'newTitle' => ['nullable', 'string', 'max:160'],
             'owner' => ['nullable', 'integer', Rule::exists('memberships', 'user_id')->where('production_id', $production->id)],
             'due' => ['nullable', 'date'],
@@ -110,19 +111,15 @@ final class DeliverableController
             'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.', 'code.unique' => 'This production has a deliverable of that code already.',
             'required' => 'This is needed.', 'due.date' => 'This is no date.',
         ]);
-        $file = $request->file('document');
-        $document = $file === null ? null : JsonDocument::parse((string) $file->getContent(), $file->getClientOriginalName(), Resolved::FORMAT);
-        if ($document !== null) {
-            Resolved::fromDocument($document);
-        }
+        $document = Beginnings::document($production, $request);
         $range = isset($given['range']) ? (string) FrameRange::parse($given['range']) : '';
         $made = DB::transaction(function () use ($production, $given, $document, $range, $request): Deliverable {
             if (isset($given['specification'])) {
                 $specification = Specification::query()->whereKey($given['specification'])->firstOrFail();
             } else {
-                $title = $given['newTitle'] ?? $document?->text('title') ?? $given['code'];
+                $title = $given['newTitle'] ?? (is_string($document['title'] ?? null) && $document['title'] !== '' ? $document['title'] : $given['code']);
                 $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);
-                $specification->revise($document->data ?? ['delivers' => 'frames', 'values' => [], 'require' => []], $request->user());
+                $specification->revise($document, $request->user());
             }
             $deliverable = $production->deliverables()->create([
                 'specification_id' => $specification->id, 'owner_id' => $given['owner'] ?? null, 'code' => $given['code'], 'title' => $given['title'] ?? '',

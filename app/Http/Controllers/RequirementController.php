@@ -5,101 +5,170 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Pages\SpecificationPage;
+use App\Ledger\ChangeDesk;
+use App\Ledger\Target;
+use App\Models\Change;
 use App\Models\Deliverable;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Specification\SpecificationDocument;
 
-/** Changes what is asked, one line at a time, for one deliverable or for all that share its specification. */
+/** Changing what is asked of one deliverable, in whichever layer. */
 final class RequirementController
 {
-    public function update(Request $request, Deliverable $deliverable): RedirectResponse
+    /** Seconds after which somebody who said nothing is not there any more. */
+    private const PRESENT = 30;
+
+    public function update(Request $request, Deliverable $deliverable, ChangeDesk $desk): RedirectResponse
     {
         Gate::authorize('specify', $deliverable);
         $given = $request->validate([
             'id' => ['required', 'string', 'max:80'],
+            'part' => ['nullable', 'string', 'max:80'],
             'value' => ['nullable', 'string', 'max:4000'],
             'level' => ['required', 'in:must,should'],
             'why' => ['nullable', 'string', 'max:300'],
-            'scope' => ['required', 'in:deliverable,specification'],
+            'scope' => ['required', 'in:deliverable,specification,house'],
             'drop' => ['boolean'],
+            'seen' => ['nullable', 'string', 'max:20'],
         ]);
+        $deliverable->load('production', 'owner', 'specification.latest');
         $id = $given['id'];
-        $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $new = $given['drop'] ?? false ? null : array_filter(['value' => $given['value'] ?? '', 'level' => $given['level'], 'why' => $given['why'] ?? null], static fn (mixed $v): bool => $v !== null);
+        /** @var User $by */
+        $by = $request->user();
+        $target = SpecificationPage::targets($deliverable)[$given['scope']];
+        $several = count($deliverable->draft()->specification->parts) > 1;
+        $part = $given['scope'] === 'house' ? '' : $target->partFor($given['part'] ?? '', $id, $several && ($given['part'] ?? '') !== '');
         try {
-            if ($new !== null) {
-                Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
-            }
-            DB::transaction(function () use ($deliverable, $given, $id, $new, $request): void {
-                $deliverable->load('production', 'owner', 'specification.latest');
-                if ($given['scope'] === 'deliverable') {
-                    $overrides = $deliverable->overrides;
-                    if ($new === null && array_key_exists($id, $overrides)) {
-                        // what this deliverable set is taken back, and what lies below holds again
-                        unset($overrides[$id]);
-                    } else {
-                        $overrides[$id] = $new;
+            $change = DB::transaction(function () use ($deliverable, $given, $id, $target, $part, $desk, $by): ?Change {
+                $json = $given['drop'] ?? false
+                    // what this layer set is taken back, and what lies below holds again; else it is asked here no more
+                    ? ($target->read($part, $id) !== null ? null : 'null')
+                    : self::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null, $target->read($part, $id));
+                $change = $desk->change($target, $part, $id, $json, $by, $given['seen'] ?? null);
+                if ($given['scope'] !== 'deliverable' && ! ($given['drop'] ?? false)) {
+                    // who changes it for all does not mean to except this one
+                    $own = Target::deliverable($deliverable);
+                    foreach (['', $given['part'] ?? ''] as $place) {
+                        if ($own->read($place, $id) !== null) {
+                            $desk->change($own, $place, $id, null, $by);
+                        }
                     }
-                    $deliverable->update(['overrides' => $overrides]);
-                } else {
-                    $data = $deliverable->specification->latest->data;
-                    $require = is_array($data['require'] ?? null) ? $data['require'] : [];
-                    if ($new === null && array_key_exists($id, $require)) {
-                        unset($require[$id]);
-                    } else {
-                        $require[$id] = $new;
-                    }
-                    $deliverable->specification->revise(['require' => $require] + $data, $request->user());
-                    $overrides = $deliverable->overrides;
-                    unset($overrides[$id]);
-                    $deliverable->update(['overrides' => $overrides]);
                 }
-                $deliverable->load('specification.latest');
-                $this->mustResolve($deliverable);
+                $deliverable->refresh()->load('production', 'owner', 'specification.latest');
+                foreach ($deliverable->resolved()->parts as $each) {
+                    // widened by handles it may run out of bounds
+                    $each->expected();
+                }
                 $deliverable->keepParts();
+
+                return $change;
             });
         } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['value' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
+            throw ValidationException::withMessages(['value' => (string) preg_replace('~^[^“:]*: “[^”]*”: ~u', '', $refused->getMessage())]);
         }
 
-        return back();
+        return back()->with('change', $change?->id);
     }
 
-    private function mustResolve(Deliverable $deliverable): Resolved
+    /** What is kept of what was typed: the value alone, where nothing more is said of it. */
+    public static function json(string $id, string $value, string $level, ?string $why, ?string $before): string
     {
-        $resolved = $deliverable->resolved();
-        foreach ($resolved->parts as $part) {
-            // widened by handles it may run out of bounds
-            $part->expected();
+        $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
+        $new = $level === 'must' && $why === null ? $value : array_filter(['value' => $value, 'level' => $level, 'why' => $why], is_string(...));
+        $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
+        $ask = SpecificationDocument::ask($requirement);
+        if ($id === 'passes' && $before !== null) {
+            // what single passes are asked alone stays with those that are still there
+            $old = json_decode($before, true);
+            $list = is_array($old) && array_key_exists('value', $old) ? $old['value'] : $old;
+            $own = is_array($list) ? array_column(array_filter($list, static fn (mixed $p): bool => is_array($p) && isset($p['name'], $p['require'])), null, 'name') : [];
+            $ask = array_map(static fn (string $name): mixed => $own[$name] ?? $name, $requirement->ask->values);
+            $ask = $level === 'must' && $why === null ? $ask : ['value' => $ask] + array_filter(['level' => $level, 'why' => $why], is_string(...));
         }
 
-        return $resolved;
+        return json_encode($ask, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
-    /** How a typed value is understood, before it is kept. */
+    /** How a typed value is understood, and what would follow from it, before it is kept. */
     public function understand(Request $request, Deliverable $deliverable): JsonResponse
     {
         Gate::authorize('specify', $deliverable);
-        $given = $request->validate(['id' => ['required', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']]);
+        $given = $request->validate(['id' => ['required', 'string', 'max:80'], 'part' => ['nullable', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']]);
         $descriptor = Catalogue::standard()->find($given['id']);
         if ($descriptor === null) {
             return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
         }
+        $deliverable->load('production', 'owner', 'specification.latest');
         try {
             $line = SpecificationPage::line(Requirement::read($descriptor, $given['value'] ?? '', SetBy::Deliverable, 'Here'));
+            $layers = $deliverable->layers($deliverable->specification->latest);
+            $own = ['require' => [$given['id'] => $given['value']]];
+            $part = $given['part'] ?? '';
+            $draft = Resolved::draft(...[...$layers, new Layer(SetBy::Deliverable, $part === '' ? $own : ['parts' => [['name' => $part] + $own]], 'Here')]);
+            $quarrels = Proofreader::standard()->read($draft);
+            $parts = array_map(static fn ($p): array => SpecificationPage::part($draft, $p, $quarrels), $draft->specification->parts);
 
-            return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
+            return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null, 'parts' => $parts]);
         } catch (PlainSentence $refused) {
             return response()->json(['says' => null, 'fault' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
         }
+    }
+
+    /** A value that pieces of names stand for. */
+    public function value(Request $request, Deliverable $deliverable, ChangeDesk $desk): RedirectResponse
+    {
+        Gate::authorize('specify', $deliverable);
+        $given = $request->validate(['name' => ['required', 'string', 'regex:~^[a-z][a-z0-9_]{0,39}$~'], 'value' => ['nullable', 'string', 'max:120', 'not_regex:~[\x00-\x1F/\\\\]~']], ['name.regex' => 'A piece is called by lower-case letters, digits and underscores.', 'value.not_regex' => 'A value holds no slash and no control character.']);
+        /** @var User $by */
+        $by = $request->user();
+        $value = trim($given['value'] ?? '');
+        $change = $desk->change(Target::deliverable($deliverable), '', "values.{$given['name']}", $value === '' ? null : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+
+        return back()->with('change', $change?->id);
+    }
+
+    /** Takes a change back, or makes it again. */
+    public function turn(Request $request, Change $change, string $way, ChangeDesk $desk): RedirectResponse
+    {
+        $deliverable = $change->deliverable_id === null ? null : Deliverable::query()->findOrFail($change->deliverable_id);
+        $deliverable === null ? Gate::authorize('decide', \App\Models\Production::query()->findOrFail($change->production_id)) : Gate::authorize('specify', $deliverable);
+        /** @var User $by */
+        $by = $request->user();
+        $desk->turn($change, $way === 'undo', $by);
+
+        return back()->with('turned', ['id' => $change->id, 'way' => $way]);
+    }
+
+    /** Says that somebody looks at what is asked, and hears who else does and whether it has changed. */
+    public function presence(Request $request, Deliverable $deliverable): JsonResponse
+    {
+        Gate::authorize('view', $deliverable);
+        /** @var User $reader */
+        $reader = $request->user();
+        $deliverable->load('production', 'specification.latest');
+        $key = "presence:{$deliverable->specification_id}";
+        $now = time();
+        $there = Cache::get($key);
+        /** @var array<int, array{string, int}> $there */
+        $there = array_filter(is_array($there) ? $there : [], static fn (array $each): bool => $each[1] > $now - self::PRESENT);
+        $there[$reader->id] = [$reader->name, $now];
+        Cache::put($key, $there, self::PRESENT * 2);
+        unset($there[$reader->id]);
+
+        return response()->json(['others' => array_column($there, 0), 'state' => SpecificationPage::state($deliverable)]);
     }
 }

@@ -21,6 +21,8 @@ final class ShareWithPages extends Middleware
         return [
             ...parent::share($request),
             'person' => $user instanceof User ? ['name' => $user->name] : null,
+            'change' => fn (): ?int => is_int($request->session()->get('change')) ? $request->session()->get('change') : null,
+            'turned' => fn (): mixed => $request->session()->get('turned'),
             'told' => fn (): ?string => is_string($request->session()->get('told')) ? $request->session()->get('told') : null,
         ];
     }

@@ -14,13 +14,19 @@ use PlainLedger\Core\Specification\Specification;
 /** The sheet as one HTML page that needs nothing beside it, made to be printed on A4. */
 final readonly class SheetHtml implements SheetWriter
 {
-    /** @param  string  $foot  a line below everything: where it comes from and when */
-    public function __construct(private string $foot = '') {}
+    /**
+     * @param  string  $foot  a line below everything: where it comes from and when
+     * @param  list<string>  $unsettled  what in it contradicts itself, so that nobody works by it unawares
+     */
+    public function __construct(private string $foot = '', private array $unsettled = []) {}
 
     public function write(Specification $specification): string
     {
         $title = self::e(SheetText::title($specification));
         $body = "<h1>{$title}</h1>";
+        if ($this->unsettled !== []) {
+            $body .= '<p class="unsettled">Not settled yet: '.self::e(implode(' ', $this->unsettled)).'</p>';
+        }
         foreach ($specification->parts as $part) {
             $body .= $this->part($specification, $part, count($specification->parts) > 1);
         }
@@ -44,6 +50,8 @@ td.words, th.words, td.value { border-left: 0.5px solid #dad4c5; }
 code, pre { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-size: 8.3pt; margin: 0; white-space: pre-wrap; overflow-wrap: anywhere; }
 .beside { border-collapse: separate; border-spacing: 0; margin-top: 2.5mm; }
 .beside > tbody > tr > td { border: 0; padding: 0 5mm 0 0; }
+@media print { body { background: none; } }
+.unsettled { color: #a8261d; border: 1px solid #a8261d; padding: 1mm 2mm; }
 .aside { font-style: italic; color: #58615f; }
 .foot { font-size: 8pt; color: #58615f; margin: 3mm 0 0; border-top: 0.5px solid #dad4c5; padding-top: 1mm; }
 dl { margin: 0; } dt { float: left; clear: left; color: #58615f; padding-right: 2mm; } dd { margin: 0; text-align: right; }

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Models\Deliverable;
+use App\Models\SheetLink;
+use App\Models\User;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\URL;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\Report\Sheet\RequirementsCsv;
+use PlainLedger\Core\Report\Sheet\SheetHtml;
+use PlainLedger\Core\Report\Sheet\SheetMarkdown;
+use PlainLedger\Core\Report\Sheet\SheetText;
+use PlainLedger\Core\Report\Sheet\SheetUsda;
+use PlainLedger\Core\Specification\Draft;
+use PlainLedger\Core\Specification\Proofreader;
+use PlainLedger\Core\Specification\Proofs\Quarrel;
+use PlainLedger\Core\Specification\Prose;
+use PlainLedger\Core\Specification\SpecificationDocument;
+
+/** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
+final class SheetController
+{
+    public function show(Request $request, Deliverable $deliverable): Response
+    {
+        Gate::authorize('view', $deliverable);
+        /** @var User $reader */
+        $reader = $request->user();
+        $deliverable->load('owner', 'production', 'specification.latest', 'newest');
+        $draft = $deliverable->draft();
+        $may = $reader->can('specify', $deliverable);
+
+        return Inertia::render('HandOut', [
+            'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $may],
+            'prose' => array_map(static fn ($p): array => ['part' => $p->name, 'says' => Prose::of($p)], $draft->specification->parts),
+            'quarrels' => self::quarrels($draft),
+            'links' => ! $may ? [] : SheetLink::query()->where('deliverable_id', $deliverable->id)->latest('id')->limit(50)->get()->map(static fn (SheetLink $l): array => [
+                'id' => $l->id, 'path' => $l->isOpen() ? $l->path() : null, 'expires' => $l->expires_at->format('j M Y, H:i'), 'state' => $l->revoked_at !== null ? 'taken back' : ($l->isOpen() ? 'open' : 'expired'), 'opened' => $l->opened,
+            ])->all(),
+        ]);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function quarrels(Draft $draft): array
+    {
+        return array_map(static fn (Quarrel $q): array => $q->toArray(), Proofreader::standard()->read($draft));
+    }
+
+    public function file(Deliverable $deliverable, string $format): PlainResponse
+    {
+        Gate::authorize('view', $deliverable);
+        $deliverable->load('owner', 'production', 'specification.latest');
+
+        return $this->written($deliverable, $format);
+    }
+
+    private function written(Deliverable $deliverable, string $format): PlainResponse
+    {
+        $draft = $deliverable->draft();
+        $specification = $draft->specification->titled("{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"));
+        $unsettled = array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft));
+        $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$deliverable->specification->latest->number}; written ".Carbon::now()->format('j M Y, H:i').'.';
+        $html = fn (): string => (new SheetHtml($foot, $unsettled))->write($specification);
+        [$body, $type, $inline] = match ($format) {
+            'html' => [$html(), 'text/html; charset=utf-8', true],
+            'pdf' => [$this->pdf($html()), 'application/pdf', true],
+            'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8', false],
+            'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
+            'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],
+            'usda' => [(new SheetUsda)->write($specification), 'text/plain; charset=utf-8', false],
+            'json' => [json_encode(SpecificationDocument::of($specification), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n", 'application/json', false],
+            default => abort(404),
+        };
+
+        return response($body)->header('Content-Type', $type)->header('Content-Disposition', ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"");
+    }
+
+    private function pdf(string $html): string
+    {
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setIsPhpEnabled(false);
+        $options->setDefaultFont('DejaVu Serif');
+        $options->setFontCache((string) config('ledger.fonts'));
+        $options->setTempDir(sys_get_temp_dir());
+        $pdf = new Dompdf($options);
+        $pdf->setPaper('A4');
+        $pdf->loadHtml($html, 'UTF-8');
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+
+    public function share(Request $request, Deliverable $deliverable): RedirectResponse
+    {
+        Gate::authorize('specify', $deliverable);
+        $given = $request->validate(['days' => ['required', 'integer', 'min:1', 'max:365'], 'anyway' => ['boolean']], ['days.*' => 'A link lasts from 1 to 365 days.']);
+        $deliverable->load('owner', 'production', 'specification.latest');
+        if (! ($given['anyway'] ?? false) && self::quarrels($deliverable->draft()) !== []) {
+            throw ValidationException::withMessages(['days' => 'What is asked contradicts itself. Settle it first, or say that it is to be handed out all the same.']);
+        }
+        SheetLink::query()->create(['deliverable_id' => $deliverable->id, 'user_id' => $request->user()?->id, 'expires_at' => Carbon::now()->addDays((int) $given['days'])]);
+
+        return back();
+    }
+
+    public function revoke(SheetLink $link): RedirectResponse
+    {
+        Gate::authorize('specify', $link->deliverable);
+        $link->update(['revoked_at' => Carbon::now()]);
+
+        return back();
+    }
+
+    /** For somebody without a sign-in: the sheet as it is now, and nothing else. */
+    public function open(Request $request, int $link, string $format = 'html'): PlainResponse
+    {
+        $found = SheetLink::query()->find($link);
+        if (! $request->hasValidRelativeSignature() || $found === null || ! $found->isOpen()) {
+            $why = $found?->revoked_at !== null && URL::hasCorrectSignature($request, false) ? 'It was taken back.' : (URL::hasCorrectSignature($request, false) ? 'Its time is over.' : 'It is not one of ours, or was not copied whole.');
+
+            return response()->view('sheet-closed', ['why' => $why], 403)->header('X-Robots-Tag', 'noindex');
+        }
+        $found->increment('opened');
+        $deliverable = $found->deliverable()->with('owner', 'production', 'specification.latest')->firstOrFail();
+
+        return $this->written($deliverable, 'html')->header('X-Robots-Tag', 'noindex')->header('Cache-Control', 'no-store');
+    }
+}
