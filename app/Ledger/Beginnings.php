@@ -38,8 +38,8 @@ final readonly class Beginnings
     {
         $productions = $reader->productions()->get()->filter(static fn (Production $p): bool => $reader->roleIn($p->id)?->decides() ?? false);
 
-        return Specification::query()->whereIn('production_id', $productions->pluck('id'))->with('production')->orderByDesc('updated_at')->limit(200)->get()
-            ->map(static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title, 'production' => $s->production_id === $here->id ? '' : $s->production->name])->values()->all();
+        return array_values(Specification::query()->whereIn('production_id', $productions->pluck('id'))->with('production')->orderByDesc('updated_at')->limit(200)->get()
+            ->map(static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title, 'production' => $s->production_id === $here->id ? '' : $s->production->name])->all());
     }
 
     /**

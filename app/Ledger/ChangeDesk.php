@@ -18,12 +18,13 @@ final readonly class ChangeDesk
     /**
      * @param  string|null  $json  what is asked from now on; null: this layer says nothing of it any more
      * @param  string|null  $seen  the token of what stood there when the change was begun; null where it does not matter
+     * @param  Change|null  $follows  the change it is made with, and is to be taken back with
      *
      * @throws ValidationException where somebody else has changed it meanwhile
      */
-    public function change(Target $target, string $part, string $key, ?string $json, User $by, ?string $seen = null): ?Change
+    public function change(Target $target, string $part, string $key, ?string $json, User $by, ?string $seen = null, ?Change $follows = null): ?Change
     {
-        return DB::transaction(function () use ($target, $part, $key, $json, $by, $seen): ?Change {
+        return DB::transaction(function () use ($target, $part, $key, $json, $by, $seen, $follows): ?Change {
             $before = $target->read($part, $key);
             if ($before === $json) {
                 return null;
@@ -34,7 +35,7 @@ final readonly class ChangeDesk
             }
             $target->write($part, $key, $json, $by);
 
-            return Change::query()->create($target->ids() + ['user_id' => $by->id, 'layer' => $target->layer->value, 'part' => $part, 'key' => $key, 'before' => $before, 'after' => $json]);
+            return Change::query()->create($target->ids() + ['user_id' => $by->id, 'layer' => $target->layer->value, 'part' => $part, 'key' => $key, 'before' => $before, 'after' => $json, 'follows_id' => $follows?->id]);
         });
     }
 
@@ -58,6 +59,9 @@ final readonly class ChangeDesk
             }
             $target->write($change->part, $change->key, $to, $by);
             $change->update(['undone' => $undo]);
+            foreach (Change::query()->where('follows_id', $change->id)->where('undone', ! $undo)->orderBy('id', $undo ? 'desc' : 'asc')->get() as $follower) {
+                $this->turn($follower, $undo, $by);
+            }
         });
     }
 

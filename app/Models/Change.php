@@ -21,12 +21,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $before
  * @property string|null $after
  * @property bool $undone
+ * @property int|null $follows_id  the change it was made with, and is taken back with
  * @property \Illuminate\Support\Carbon $created_at
  * @property User|null $person
  */
 final class Change extends Model
 {
-    protected $fillable = ['production_id', 'specification_id', 'deliverable_id', 'user_id', 'layer', 'part', 'key', 'before', 'after', 'undone'];
+    protected $fillable = ['production_id', 'specification_id', 'deliverable_id', 'user_id', 'layer', 'part', 'key', 'before', 'after', 'undone', 'follows_id'];
 
     protected function casts(): array
     {

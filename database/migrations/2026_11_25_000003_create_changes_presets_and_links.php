@@ -24,6 +24,8 @@ return new class extends Migration
             $table->text('before')->nullable();
             $table->text('after')->nullable();
             $table->boolean('undone')->default(false);
+            // made together with another, and taken back with it
+            $table->foreignId('follows_id')->nullable()->constrained('changes')->nullOnDelete();
             $table->timestamps();
             $table->index(['production_id', 'id']);
         });

@@ -64,7 +64,8 @@ final class RequirementController
                     $own = Target::deliverable($deliverable);
                     foreach (['', $given['part'] ?? ''] as $place) {
                         if ($own->read($place, $id) !== null) {
-                            $desk->change($own, $place, $id, null, $by);
+                            $removed = $desk->change($own, $place, $id, null, $by, follows: $change);
+                            $change ??= $removed;
                         }
                     }
                 }

@@ -38,6 +38,7 @@ final readonly class SpecificationPage
             'offered' => self::offered(),
             'notUnderstood' => $draft->specification->notUnderstood,
             'usedBy' => $deliverable->specification->deliverables()->count(),
+            'specification' => $deliverable->specification_id,
             'state' => self::state($deliverable),
         ];
     }

@@ -145,6 +145,9 @@ export interface Progress {
     left: number | null;
 }
 
+export type Layer = 'house' | 'specification' | 'deliverable';
+
+/** A requirement as it stands, what each layer says of it, and the marks by which another's change is noticed. */
 export interface AskedLine {
     id: RequirementId;
     label: string;
@@ -152,24 +155,93 @@ export interface AskedLine {
     value: string;
     level: 'must' | 'should';
     why: string | null;
-    setBy: 'house' | 'specification' | 'deliverable';
+    setBy: Layer;
     sentence: string;
     example: string;
+    words: string[];
+    layers: Partial<Record<Layer, string | null>>;
+    tokens: Partial<Record<Layer, string>>;
 }
 
-export interface AskedPart {
+/** What one layer asks and a higher one asks no more. */
+export interface DroppedLine {
+    id: RequirementId;
+    label: string;
+    by: Layer;
+    from: Layer;
+    value: string;
+    tokens: Partial<Record<Layer, string>>;
+}
+
+export interface Offer {
+    requirement: RequirementId;
+    value: string | null;
+    says: string;
+}
+
+/** Requirements that cannot all be met, with the smallest changes that end it. */
+export interface Quarrel {
+    requirements: RequirementId[];
+    part: string;
+    says: string;
+    offers: Offer[];
+}
+
+export interface Ruler {
+    cut: [number, number];
+    delivered: [number, number];
+    head: number;
+    tail: number;
+}
+
+export interface ShapeShown {
+    width: number;
+    height: number;
+    aspect: string;
+    spoken: string;
+}
+
+/** What follows from what is asked of a part. */
+export interface Implied {
     name: string;
     delivers: string;
     madeFrom: string | null;
     prose: string;
-    lines: AskedLine[];
     consequences: { label: string; value: string }[];
+    shape: ShapeShown | null;
+    ruler: Ruler | null;
+    names: { sets: { pass: string | null; folder: string; names: string[] }[]; tree: string[] } | null;
+    notes: string[];
+    quarrels: Quarrel[];
+}
+
+export interface AskedPart extends Implied {
+    lines: AskedLine[];
+    dropped: DroppedLine[];
+}
+
+export interface Offered {
+    id: RequirementId;
+    label: string;
+    group: Group;
+    example: string;
+    also: string;
+    words: string[];
+}
+
+export interface State {
+    token: string;
+    by: string | null;
+    at: string | null;
 }
 
 export interface Asked {
     parts: AskedPart[];
     values: Record<string, string>;
-    offered: { id: RequirementId; label: string; group: Group; example: string }[];
+    own: Record<string, string> | [];
+    offered: Offered[];
     notUnderstood: string[];
     usedBy: number;
+    specification: number;
+    state: State;
 }
