@@ -40,7 +40,7 @@ final class DeliverableController
 
     public function specification(Request $request, Deliverable $deliverable): Response
     {
-        return Inertia::render('Specification', $this->base($request, $deliverable) + ['asked' => SpecificationPage::of($deliverable)]);
+        return Inertia::render('Specification', $this->base($request, $deliverable) + ['asked' => SpecificationPage::of($deliverable), 'sums' => CalculatorController::offered()]);
     }
 
     public function scene(Request $request, Deliverable $deliverable): Response

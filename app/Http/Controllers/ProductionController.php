@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Pages\BookPage;
+use App\Models\Preset;
 use App\Models\Production;
+use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -41,6 +43,18 @@ final class ProductionController
         /** @var User $reader */
         $reader = $request->user();
 
-        return Inertia::render('Production', ['book' => BookPage::of($production, $reader)]);
+        $book = BookPage::of($production, $reader);
+
+        return Inertia::render('Production', ['book' => $book] + ($book['decides'] === true ? self::specifications($production) : ['specifications' => [], 'presets' => []]));
+    }
+
+    /** @return array{specifications: list<array<string, mixed>>, presets: list<array<string, mixed>>} */
+    private static function specifications(Production $production): array
+    {
+        return [
+            'specifications' => array_values($production->specifications()->with('latest')->withCount('deliverables')->orderBy('title')->get()
+                ->map(static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title, 'revision' => $s->latest->number, 'deliverables' => (int) $s->getAttribute('deliverables_count')])->all()),
+            'presets' => array_values($production->presets()->orderBy('title')->get()->map(static fn (Preset $p): array => ['id' => $p->id, 'title' => $p->title])->all()),
+        ];
     }
 }

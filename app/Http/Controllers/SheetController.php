@@ -27,7 +27,6 @@ use PlainLedger\Core\Report\Sheet\SheetUsda;
 use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
-use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\SpecificationDocument;
 
 /** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
@@ -44,7 +43,6 @@ final class SheetController
 
         return Inertia::render('HandOut', [
             'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $may],
-            'prose' => array_map(static fn ($p): array => ['part' => $p->name, 'says' => Prose::of($p)], $draft->specification->parts),
             'quarrels' => self::quarrels($draft),
             'links' => ! $may ? [] : SheetLink::query()->where('deliverable_id', $deliverable->id)->latest('id')->limit(50)->get()->map(static fn (SheetLink $l): array => [
                 'id' => $l->id, 'path' => $l->isOpen() ? $l->path() : null, 'expires' => $l->expires_at->format('j M Y, H:i'), 'state' => $l->revoked_at !== null ? 'taken back' : ($l->isOpen() ? 'open' : 'expired'), 'opened' => $l->opened,

@@ -15,9 +15,11 @@ final class SendHeaders
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'; object-src 'none'");
+        // the sheet alone stands within a page of our own
+        $within = $request->routeIs('sheet') ? "'self'" : "'none'";
+        $response->headers->set('Content-Security-Policy', "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; frame-ancestors {$within}; base-uri 'self'; form-action 'self'; object-src 'none'");
         $response->headers->set('X-Content-Type-Options', 'nosniff');
-        $response->headers->set('X-Frame-Options', 'DENY');
+        $response->headers->set('X-Frame-Options', $within === "'self'" ? 'SAMEORIGIN' : 'DENY');
         $response->headers->set('Referrer-Policy', 'same-origin');
 
         return $response;

@@ -30,3 +30,15 @@ export async function tell<T>(url: string, data: unknown, signal?: AbortSignal):
         }),
     );
 }
+
+/** The same with a file among the fields. */
+export async function tellForm<T>(url: string, data: Record<string, string | Blob | null>, signal?: AbortSignal): Promise<T> {
+    const form = new FormData();
+    for (const [key, value] of Object.entries(data)) {
+        if (value !== null) {
+            form.append(key, value);
+        }
+    }
+
+    return answer<T>(await fetch(url, { method: 'POST', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: form, signal: signal ?? null }));
+}

@@ -12,6 +12,7 @@ import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/bo
 
 export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: { id: number; label: string; own: string }[]; running: Progress | null; fault: string | null }) {
     const [busy, setBusy] = useState(false);
+    const [full, setFull] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
     const delivery = ledger?.delivery ?? null;
     const [choosing, setChoosing] = useState(delivery === null);
@@ -74,7 +75,22 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                         </div>
                     )}
                     {delivery === null && running === null && <p className="said px-6 pt-5">No files have been looked at yet. Choose the folder they were rendered to.</p>}
-                    {choosing && running === null && <FolderBrowser deliverable={deliverable.id} roots={roots} start={last} onChoose={check} busy={busy} fault={refused} />}
+                    {choosing && running === null && (
+                        <FolderBrowser browse={`/deliverables/${deliverable.id}/intake`} roots={roots} start={last} fault={refused}>
+                            {(at, ready) => (
+                                <>
+                                    <button type="button" className="press strong" disabled={busy || !ready} onClick={() => check(at, full ? 'full' : 'quick')}>
+                                        {busy ? 'Checking…' : 'Check this folder'}
+                                    </button>
+                                    <label className="flex items-center gap-1.5">
+                                        <input type="checkbox" checked={full} onChange={(event) => setFull(event.target.checked)} />
+                                        read every byte
+                                    </label>
+                                    <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
+                                </>
+                            )}
+                        </FolderBrowser>
+                    )}
                 </>
             }
             between={delivery === null || ledger === null ? null : <FilesFound ledger={ledger} />}

@@ -1,6 +1,9 @@
 import { useForm } from '@inertiajs/react';
-import type { FormEvent, ReactNode } from 'react';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { tell } from '../lib/ask';
 import { Book } from '../parts/Book';
+import { Breaking } from '../parts/Breaking';
+import { FolderBrowser, type Choice } from '../parts/FolderBrowser';
 import type { Book as BookData } from '../types/book';
 
 interface Fields {
@@ -8,6 +11,9 @@ interface Fields {
     title: string;
     specification: string;
     newTitle: string;
+    begin: string;
+    root: string;
+    below: string;
     document: File | null;
     owner: string;
     due: string;
@@ -32,8 +38,58 @@ function Line({ id, label, fault, help, children }: { id: string; label: string;
     );
 }
 
-export default function NewDeliverable({ book, specifications, people }: { book: BookData; specifications: { id: number; title: string }[]; people: { id: number; name: string; role: string }[] }) {
-    const form = useForm<Fields>({ code: '', title: '', specification: specifications[0] === undefined ? '' : String(specifications[0].id), newTitle: '', document: null, owner: '', due: '', range: '' });
+interface Proposed {
+    parts: { name: string; prose: string; lines: { label: string; value: string }[] }[];
+}
+
+interface Props {
+    book: BookData;
+    specifications: { id: number; title: string }[];
+    presets: { word: string; group: string; title: string }[];
+    others: { id: number; title: string; production: string }[];
+    roots: { id: number; label: string }[];
+    people: { id: number; name: string; role: string }[];
+}
+
+/** Where a new specification begins. */
+const BEGINNINGS = [
+    ['preset', 'a preset'],
+    ['copy', 'another specification'],
+    ['files', 'files that are right'],
+    ['document', 'a document'],
+    ['', 'nothing'],
+] as const;
+
+export default function NewDeliverable({ book, specifications, presets, others, roots, people }: Props) {
+    const form = useForm<Fields>({ code: '', title: '', specification: specifications[0] === undefined ? '' : String(specifications[0].id), newTitle: '', begin: presets[0]?.word ?? '', root: '', below: '', document: null, owner: '', due: '', range: '' });
+    const [way, setWay] = useState<(typeof BEGINNINGS)[number][0]>('preset');
+    const [proposed, setProposed] = useState<{ at: Choice; found: Proposed } | null>(null);
+    const [trouble, setTrouble] = useState<string | null>(null);
+    const [reading, setReading] = useState(false);
+    const groups = [...new Set(presets.map((preset) => preset.group))];
+    const turnTo = (next: (typeof BEGINNINGS)[number][0]) => {
+        setWay(next);
+        setProposed(null);
+        setTrouble(null);
+        form.setData((was) => ({ ...was, document: null, begin: next === 'preset' ? (presets[0]?.word ?? '') : next === 'copy' ? (others[0] === undefined ? '' : `copy:${others[0].id}`) : '' }));
+    };
+    const propose = (at: Choice) => {
+        setReading(true);
+        setTrouble(null);
+        tell<Proposed>(`/productions/${book.production.id}/reference`, { ...at, code: form.data.code })
+            .then(
+                (found) => {
+                    setProposed({ at, found });
+                    form.setData((was) => ({ ...was, begin: 'files', root: String(at.root), below: at.below }));
+                },
+                (fault: unknown) => {
+                    setProposed(null);
+                    form.setData((was) => ({ ...was, begin: '' }));
+                    setTrouble(fault instanceof Error ? fault.message : 'These files could not be read.');
+                },
+            )
+            .finally(() => setReading(false));
+    };
     const set = (key: keyof Fields & string) => (event: { target: { value: string } }) => form.setData(key, event.target.value);
     const submit = (event: FormEvent) => {
         event.preventDefault();
@@ -64,11 +120,96 @@ export default function NewDeliverable({ book, specifications, people }: { book:
                 {form.data.specification === '' && (
                     <>
                         <Line id="newTitle" label="Its title" fault={faults.newTitle}>
-                            <input id="newTitle" className="line-field" value={form.data.newTitle} onChange={set('newTitle')} />
+                            <input id="newTitle" className="line-field" value={form.data.newTitle} placeholder="as what it begins from" onChange={set('newTitle')} />
                         </Line>
-                        <Line id="document" label="From a file" fault={faults.document} help="Optional: a plain-ledger/specification document. Without one it begins empty.">
-                            <input id="document" type="file" accept=".json,application/json" className="file-input file-input-sm" onChange={(event) => form.setData('document', event.target.files?.[0] ?? null)} />
-                        </Line>
+                        <div className="border-b border-rule py-2">
+                            <fieldset className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4">
+                                <legend className="float-left">It begins from</legend>
+                                <div className="flex flex-wrap gap-x-4">
+                                    {BEGINNINGS.filter(([word]) => (word !== 'copy' || others.length > 0) && (word !== 'files' || roots.length > 0)).map(([word, label]) => (
+                                        <label key={word} className="flex items-baseline gap-1.5">
+                                            <input type="radio" name="way" checked={way === word} onChange={() => turnTo(word)} />
+                                            {label}
+                                        </label>
+                                    ))}
+                                </div>
+                            </fieldset>
+                            {faults.begin !== undefined && (
+                                <p role="alert" className="text-[13px] text-red">
+                                    {faults.begin}
+                                </p>
+                            )}
+                        </div>
+                        {way === 'preset' && (
+                            <Line id="begin" label="Preset" help="Everything in it can be changed afterwards.">
+                                <select id="begin" className="line-field" value={form.data.begin} onChange={set('begin')}>
+                                    {groups.map((group) => (
+                                        <optgroup key={group} label={group}>
+                                            {presets
+                                                .filter((preset) => preset.group === group)
+                                                .map((preset) => (
+                                                    <option key={preset.word} value={preset.word}>
+                                                        {preset.title}
+                                                    </option>
+                                                ))}
+                                        </optgroup>
+                                    ))}
+                                </select>
+                            </Line>
+                        )}
+                        {way === 'copy' && (
+                            <Line id="begin" label="Specification" help="It is copied; the two go their own ways from then on.">
+                                <select id="begin" className="line-field" value={form.data.begin} onChange={set('begin')}>
+                                    {others.map((other) => (
+                                        <option key={other.id} value={`copy:${other.id}`}>
+                                            {other.title}
+                                            {other.production !== '' && ` (${other.production})`}
+                                        </option>
+                                    ))}
+                                </select>
+                            </Line>
+                        )}
+                        {way === 'document' && (
+                            <Line id="document" label="Document" fault={faults.document} help="A plain-ledger/specification document, as it is handed out here.">
+                                <input id="document" type="file" accept=".json,application/json" className="file-input file-input-sm" onChange={(event) => form.setData('document', event.target.files?.[0] ?? null)} />
+                            </Line>
+                        )}
+                        {way === 'files' && (
+                            <div className="-mx-6">
+                                <FolderBrowser browse={`/productions/${book.production.id}/reference`} roots={roots.map((root) => ({ ...root, own: '' }))} start={null} fault={trouble}>
+                                    {(at, ready) => (
+                                        <>
+                                            <button type="button" className="press" disabled={!ready || reading} onClick={() => propose(at)}>
+                                                {reading ? 'Reading…' : 'Read these files'}
+                                            </button>
+                                            <span className="text-[13px] text-faint">What they all fulfil becomes what is asked. Put the code above first: it is looked for in the names.</span>
+                                        </>
+                                    )}
+                                </FolderBrowser>
+                                {proposed?.found.parts.map((part) => (
+                                    <section key={part.name} className="px-6 pb-3" aria-label={`What the files fulfil: ${part.name}`}>
+                                        <p className="said">
+                                            <Breaking text={part.prose} />
+                                        </p>
+                                        <details>
+                                            <summary className="cursor-pointer text-faint">
+                                                {part.lines.length} requirements of {part.name}
+                                            </summary>
+                                            <dl>
+                                                {part.lines.map((line) => (
+                                                    <div key={line.label} className="flex justify-between gap-4 border-b border-rule py-0.5">
+                                                        <dt>{line.label}</dt>
+                                                        <dd className="mono text-right">
+                                                            <Breaking text={line.value} />
+                                                        </dd>
+                                                    </div>
+                                                ))}
+                                            </dl>
+                                        </details>
+                                    </section>
+                                ))}
+                            </div>
+                        )}
                     </>
                 )}
                 <Line id="range" label="Frame range" fault={faults.range ?? faults.refused} help="Like 1001-1096. It can be set later.">
@@ -88,7 +229,7 @@ export default function NewDeliverable({ book, specifications, people }: { book:
                     <input id="due" type="datetime-local" className="line-field w-56!" value={form.data.due} onChange={set('due')} />
                 </Line>
                 <p className="pt-4">
-                    <button className="press strong" disabled={form.processing}>
+                    <button className="press strong" disabled={form.processing || (form.data.specification === '' && way === 'files' && form.data.begin !== 'files')}>
                         Add it
                     </button>
                 </p>

@@ -1,15 +1,43 @@
-import { useState } from 'react';
-import { AskedLineRow, NewLine, type Scope } from '../parts/AskedLine';
+import { Link, usePage } from '@inertiajs/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { usePresence } from '../lib/presence';
+import { blocks } from '../lib/pattern';
+import { useTurning } from '../lib/turning';
+import { AskedRow } from '../parts/asking/AskedRow';
+import { Editor, type Place } from '../parts/asking/Editor';
+import { Finder } from '../parts/asking/Finder';
+import { Implications } from '../parts/asking/Implications';
+import { Parts } from '../parts/asking/Parts';
+import { PieceValues } from '../parts/asking/PieceValues';
+import { QuarrelNotes } from '../parts/asking/QuarrelNotes';
+import { SavedBar } from '../parts/asking/SavedBar';
+import { WhoSetWhat } from '../parts/asking/WhoSetWhat';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
+import { MarginSum } from '../parts/calculator/MarginSum';
+import type { Calculation } from '../parts/calculator/Sum';
 import { Folios } from '../parts/Folios';
-import { RangeRuler } from '../parts/RangeRuler';
-import type { Asked, Book as BookData, Deliverable } from '../types/book';
+import { Tie } from '../parts/Tie';
+import type { Asked, AskedPart, Book as BookData, Deliverable, DroppedLine, Implied, Layer, Offer, Offered, Quarrel } from '../types/book';
 
-/** What is asked, as sentences beside values, edited in place; what follows from it stands in the margin. */
-export default function Specification({ book, deliverable, asked, may }: { book: BookData; deliverable: Deliverable; asked: Asked; may: { specify: boolean } }) {
-    const [scope, setScope] = useState<Scope>('deliverable');
-    const first = asked.parts[0];
+/** What is asked, as sentences beside values, edited in place; what follows from it stands in the margin as it is typed. */
+export default function Specification({ book, deliverable, asked, may, sums }: { book: BookData; deliverable: Deliverable; asked: Asked; may: { specify: boolean }; sums: Calculation[] }) {
+    const { person } = usePage<{ person: { name: string } | null; [key: string]: unknown }>().props;
+    const [scope, setScope] = useState<Layer>('deliverable');
+    const [typed, setTyped] = useState<Implied[] | null>(null);
+    const [note, setNote] = useState<number | null>(null);
+    const turning = useTurning(`deliverable-${deliverable.id}`);
+    const presence = usePresence(deliverable.id, asked.state, person?.name);
+    const shown: Implied[] = typed ?? asked.parts;
+    const several = asked.parts.length > 1;
+    const labels = useMemo(() => Object.fromEntries(asked.offered.map((each) => [each.id, each.label])), [asked.offered]);
+    const quarrels = shown.flatMap((part) => part.quarrels).map((quarrel, at) => ({ quarrel, number: at + 1 }));
+    const place = (part: string): Place => ({ understand: `/deliverables/${deliverable.id}/understand`, keep: `/deliverables/${deliverable.id}/requirements`, part: several ? part : null, scope });
+    const take = (quarrel: Quarrel, offer: Offer) => {
+        const line = asked.parts.find((part) => part.name === quarrel.part)?.lines.find((each) => each.id === offer.requirement);
+        turning.send('patch', `/deliverables/${deliverable.id}/requirements`, { id: offer.requirement, part: several ? quarrel.part : null, value: offer.value, level: line?.level ?? 'must', why: line?.why ?? null, scope, drop: offer.value === null, seen: line?.tokens[scope] ?? null });
+    };
+    const needed = shown.flatMap((part) => asked.parts.find((each) => each.name === part.name)?.lines.filter((line) => line.id === 'naming.pattern' || line.id === 'naming.folder') ?? []).flatMap((line) => blocks(line.value).flatMap((block) => (block.kind === 'piece' && !MADE.includes(block.name) ? [block.name] : [])));
 
     return (
         <Book
@@ -18,47 +46,34 @@ export default function Specification({ book, deliverable, asked, may }: { book:
             deliverable={deliverable}
             margin={
                 <>
-                    {asked.parts.map((part) => (
-                        <section key={part.name} className="mb-4">
-                            <h2 className="aside pb-1">What this comes to{asked.parts.length > 1 && `: ${part.name}`}</h2>
-                            {part.consequences.length === 0 ? (
-                                <p className="note">Ask for a range, a rate, a size or names, and what follows from them stands here.</p>
-                            ) : (
-                                <dl className="border-t border-ink">
-                                    {part.consequences.map((line) => (
-                                        <div key={line.label} className="flex flex-wrap justify-between gap-x-3 border-b border-rule py-1">
-                                            <dt className="text-[13px] text-faint">{line.label}</dt>
-                                            <dd className="mono text-right text-[13px]">
-                                                <Breaking text={line.value} />
-                                            </dd>
-                                        </div>
-                                    ))}
-                                </dl>
-                            )}
-                            <RangeRuler lines={part.lines} />
-                        </section>
+                    <QuarrelNotes quarrels={quarrels} labels={labels} onTouch={setNote} onTake={may.specify && typed === null ? take : null} />
+                    {shown.map((part) => (
+                        <Implications key={part.name} part={part} several={several} typed={typed !== null} />
                     ))}
-                    <section>
-                        <h2 className="aside pb-1">Pieces of names</h2>
-                        <dl className="border-t border-ink">
-                            {Object.entries(asked.values).map(([piece, value]) => (
-                                <div key={piece} className="flex justify-between gap-3 border-b border-rule py-1">
-                                    <dt className="mono text-[13px] text-faint">{`{${piece}}`}</dt>
-                                    <dd className="mono text-right text-[13px]">
-                                        <Breaking text={value} />
-                                    </dd>
-                                </div>
-                            ))}
-                        </dl>
-                    </section>
+                    <PieceValues values={asked.values} own={Array.isArray(asked.own) ? {} : asked.own} needed={needed} keep={`/deliverables/${deliverable.id}/values`} turning={turning} editable={may.specify} />
+                    <WhoSetWhat parts={asked.parts} />
+                    <MarginSum sums={sums} parts={asked.parts} />
                 </>
             }
         >
             <Folios deliverable={deliverable} at="specification" />
-            <div className="px-6 pt-3">
-                <p className="text-[13px] text-faint">
-                    {deliverable.specification}, revision {deliverable.revision}
-                    {asked.usedBy > 1 && `, shared by ${asked.usedBy} deliverables`}
+            <div className="px-6 pt-2">
+                <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+                    <span className="text-[13px] text-faint">
+                        {may.specify ? (
+                            <Link href={`/specifications/${asked.specification}`} className="plain-link">
+                                {deliverable.specification}, revision {deliverable.revision}
+                            </Link>
+                        ) : (
+                            `${deliverable.specification}, revision ${deliverable.revision}`
+                        )}
+                        {asked.usedBy > 1 && `, shared by ${asked.usedBy} deliverables`}
+                        {' · '}
+                        <Link href={`/deliverables/${deliverable.id}/hand-out`} className="plain-link">
+                            Hand it out
+                        </Link>
+                    </span>
+                    {may.specify && <SavedBar turning={turning} />}
                 </p>
                 {may.specify ? (
                     <fieldset className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[13px]">
@@ -67,6 +82,7 @@ export default function Specification({ book, deliverable, asked, may }: { book:
                             [
                                 ['deliverable', `${deliverable.code} only`],
                                 ['specification', asked.usedBy > 1 ? `all ${asked.usedBy} that share it` : 'its specification'],
+                                ['house', 'the whole house'],
                             ] as const
                         ).map(([value, label]) => (
                             <label key={value} className="flex items-baseline gap-1.5">
@@ -76,7 +92,12 @@ export default function Specification({ book, deliverable, asked, may }: { book:
                         ))}
                     </fieldset>
                 ) : (
-                    <p className="aside text-[13px]">Only a coordinator changes what is asked.</p>
+                    <p className="aside text-[13px]">Only a coordinator or an instructor changes what is asked.</p>
+                )}
+                {(presence.others.length > 0 || presence.changed !== null) && may.specify && (
+                    <p role="status" className="mt-1 text-[13px] text-ochre">
+                        {presence.changed} {presence.others.length > 0 && `${presence.others.join(' and ')} ${presence.others.length === 1 ? 'has' : 'have'} this open as well.`}
+                    </p>
                 )}
                 {asked.notUnderstood.length > 0 && (
                     <p className="mt-1 text-ochre">
@@ -84,51 +105,157 @@ export default function Specification({ book, deliverable, asked, may }: { book:
                     </p>
                 )}
             </div>
-            {asked.parts.map((part) => {
-                const groups = [...new Set(part.lines.map((line) => line.group))];
-
-                return (
-                    <section key={part.name} className="px-6 pb-6">
-                        {asked.parts.length > 1 && (
-                            <h2 className="title pt-4 text-[18px]">
-                                {part.name}
-                                {part.madeFrom !== null && <span className="aside font-normal"> made from {part.madeFrom}</span>}
-                            </h2>
-                        )}
-                        <p className="said py-3">{part.prose}</p>
-                        {part.lines.length === 0 && <p className="text-faint">Nothing is asked yet. {may.specify && 'Ask for something below.'}</p>}
-                        <table className="ledger">
-                            <colgroup>
-                                <col style={{ width: '24%' }} />
-                                <col style={{ width: '32%' }} />
-                                <col style={{ width: '44%' }} />
-                            </colgroup>
-                            <thead>
-                                <tr>
-                                    <th scope="col">requirement</th>
-                                    <th scope="col" className="column">required</th>
-                                    <th scope="col" className="column">in words, and who set it</th>
-                                </tr>
-                            </thead>
-                            {groups.map((group) => (
-                                <tbody key={group}>
-                                    <tr className="group">
-                                        <th scope="rowgroup" colSpan={3} className="title">
-                                            {group}
-                                        </th>
-                                    </tr>
-                                    {part.lines
-                                        .filter((line) => line.group === group)
-                                        .map((line) => (
-                                            <AskedLineRow key={line.id} line={line} deliverable={deliverable.id} scope={scope} editable={may.specify} />
-                                        ))}
-                                </tbody>
-                            ))}
-                        </table>
-                    </section>
-                );
-            })}
-            {may.specify && first !== undefined && asked.offered.length > 0 && <NewLine offered={asked.offered} deliverable={deliverable.id} scope={scope} />}
+            {asked.parts.map((part) => (
+                <PartSheet key={part.name} part={part} prose={shown.find((each) => each.name === part.name)?.prose ?? part.prose} several={several} offered={asked.offered} place={place(part.name)} layer={scope} editable={may.specify} quarrels={quarrels} note={note} turning={turning} onImply={setTyped} />
+            ))}
+            {may.specify && <Parts parts={asked.parts} specification={asked.specification} usedBy={asked.usedBy} />}
+            <Tie note={note} />
         </Book>
+    );
+}
+
+/** Pieces whose value comes from the frame, the pass or the format, not from a value given here. */
+const MADE = ['frame', 'pass', 'ext', 'first', 'last', 'width', 'height'];
+
+interface PartProps {
+    part: AskedPart;
+    prose: string;
+    several: boolean;
+    offered: Offered[];
+    place: Place;
+    layer: Layer;
+    editable: boolean;
+    quarrels: { quarrel: Quarrel; number: number }[];
+    note: number | null;
+    turning: ReturnType<typeof useTurning>;
+    onImply: (parts: Implied[] | null) => void;
+}
+
+function PartSheet({ part, prose, several, offered, place, layer, editable, quarrels, note, turning, onImply }: PartProps) {
+    const [more, setMore] = useState<Offered | null>(null);
+    const finder = useRef<HTMLInputElement>(null);
+    const groups = [...new Set(part.lines.map((line) => line.group))];
+    const notesOf = (id: string) => quarrels.filter(({ quarrel }) => quarrel.part === part.name && quarrel.requirements.some((each) => each === id)).map(({ number }) => number);
+    const asked = new Set(part.lines.map((line) => line.id as string));
+    const askAgain = (line: DroppedLine) => turning.send('patch', place.keep, { id: line.id, part: place.part, level: 'must', scope: line.by, drop: true, seen: line.tokens[line.by] ?? null });
+
+    useEffect(() => {
+        const press = (event: KeyboardEvent) => {
+            const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+            if (event.key === 'a' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey && localStorage.getItem('shortcuts') !== 'off') {
+                event.preventDefault();
+                finder.current?.focus();
+            }
+        };
+        document.addEventListener('keydown', press);
+
+        return () => document.removeEventListener('keydown', press);
+    }, []);
+
+    return (
+        <section className="px-6 pb-6" aria-label={several ? part.name : 'What is asked'}>
+            {several && (
+                <h2 className="title pt-4 text-[18px]">
+                    {part.name}
+                    {part.madeFrom !== null && <span className="aside font-normal"> made from {part.madeFrom}</span>}
+                </h2>
+            )}
+            <p className="said py-3">
+                <Breaking text={prose} />
+            </p>
+            {editable && (
+                <div className="pb-3">
+                    <Finder
+                        label={several ? `Ask more of ${part.name}` : 'Ask for more'}
+                        offered={offered.filter((each) => !asked.has(each.id))}
+                        field={finder}
+                        onTake={setMore}
+                    />
+                    {more !== null && (
+                        <div className="mt-2 max-w-[640px] border border-edge px-3 py-2">
+                            <p className="font-semibold">
+                                {more.label} <span className="aside font-normal">{more.group}</span>
+                            </p>
+                            <Editor
+                                key={more.id}
+                                id={more.id}
+                                label={more.label}
+                                start=""
+                                level="must"
+                                why=""
+                                example={more.example}
+                                words={more.words}
+                                place={place}
+                                seen={null}
+                                turning={turning}
+                                mayDrop={false}
+                                onDone={() => {
+                                    setMore(null);
+                                    requestAnimationFrame(() => {
+                                        if (document.activeElement === document.body || document.activeElement === null) {
+                                            finder.current?.focus();
+                                        }
+                                    });
+                                }}
+                                onImply={onImply}
+                            />
+                        </div>
+                    )}
+                </div>
+            )}
+            {part.lines.length === 0 ? (
+                <p className="text-faint">Nothing is asked yet.</p>
+            ) : (
+                <table className="ledger">
+                    <colgroup>
+                        <col style={{ width: '24%' }} />
+                        <col style={{ width: '32%' }} />
+                        <col style={{ width: '44%' }} />
+                    </colgroup>
+                    <thead>
+                        <tr>
+                            <th scope="col">requirement</th>
+                            <th scope="col" className="column">required</th>
+                            <th scope="col" className="column">in words, and who set it</th>
+                        </tr>
+                    </thead>
+                    {groups.map((group) => (
+                        <tbody key={group}>
+                            <tr className="group">
+                                <th scope="rowgroup" colSpan={3} className="title">
+                                    {group}
+                                </th>
+                            </tr>
+                            {part.lines
+                                .filter((line) => line.group === group)
+                                .map((line) => {
+                                    const notes = notesOf(line.id);
+
+                                    return <AskedRow key={line.id} line={line} place={place} layer={layer} editable={editable} notes={notes} touched={note !== null && notes.includes(note)} turning={turning} onImply={onImply} />;
+                                })}
+                        </tbody>
+                    ))}
+                </table>
+            )}
+            {part.dropped.length > 0 && (
+                <p className="pt-2 text-[13px] text-faint">
+                    Asked no more here:{' '}
+                    {part.dropped.map((line, at) => (
+                        <span key={line.id}>
+                            {at > 0 && '; '}
+                            {line.label.toLowerCase()} <span className="mono">{line.value}</span> of {line.from === 'house' ? 'the house' : 'its specification'}
+                            {editable && (
+                                <>
+                                    {' '}
+                                    <button type="button" className="plain-link" onClick={() => askAgain(line)}>
+                                        ask again
+                                    </button>
+                                </>
+                            )}
+                        </span>
+                    ))}
+                </p>
+            )}
+        </section>
     );
 }

@@ -83,9 +83,14 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                     </>
                 )}
                 <span className="ml-auto flex items-baseline gap-4 whitespace-nowrap">
-                    {book !== null && (
+                    {person !== null && (
                         <Link href="/" className="plain-link">
                             All productions
+                        </Link>
+                    )}
+                    {person !== null && (
+                        <Link href="/calculator" className="plain-link">
+                            Calculator
                         </Link>
                     )}
                     <button

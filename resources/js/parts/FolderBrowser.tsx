@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ask } from '../lib/ask';
 
 interface Contents {
@@ -14,11 +14,10 @@ export interface Choice {
     below: string;
 }
 
-/** A small browser of the folders below the intake roots this person may see. */
-export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault }: { deliverable: number; roots: { id: number; label: string; own: string }[]; start: Choice | null; onChoose: (choice: Choice, depth: 'quick' | 'full') => void; busy: boolean; fault: string | null }) {
+/** A small browser of the folders below the intake roots this person may see; what is done with the folder stands below it. */
+export function FolderBrowser({ browse, roots, start, fault, children }: { browse: string; roots: { id: number; label: string; own: string }[]; start: Choice | null; fault: string | null; children: (at: Choice, ready: boolean) => ReactNode }) {
     const [at, setAt] = useState<Choice | null>(start !== null && roots.some((root) => root.id === start.root) ? start : roots[0] === undefined ? null : { root: roots[0].id, below: roots[0].own });
     const [found, setFound] = useState<{ contents: Contents | null; trouble: string | null }>({ contents: null, trouble: null });
-    const [full, setFull] = useState(false);
     const list = useRef<HTMLDivElement>(null);
 
     useEffect(() => {
@@ -26,7 +25,7 @@ export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault
             return;
         }
         const stop = new AbortController();
-        ask<Contents>(`/deliverables/${deliverable}/intake?root=${at.root}&below=${encodeURIComponent(at.below)}`, stop.signal).then(
+        ask<Contents>(`${browse}?root=${at.root}&below=${encodeURIComponent(at.below)}`, stop.signal).then(
             (contents) => setFound({ contents, trouble: null }),
             (trouble: unknown) => {
                 if (!stop.signal.aborted) {
@@ -36,7 +35,7 @@ export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault
         );
 
         return () => stop.abort();
-    }, [at, deliverable]);
+    }, [at, browse]);
 
     if (at === null) {
         return <p className="px-6 py-4 text-faint">This production has no intake folder that is open to you. Ask its coordinator.</p>;
@@ -99,16 +98,7 @@ export function FolderBrowser({ deliverable, roots, start, onChoose, busy, fault
                     </>
                 )}
             </div>
-            <div className="flex flex-wrap items-center gap-4 border-t border-rule px-3 py-2">
-                <button type="button" className="press strong" disabled={busy || found.contents === null} onClick={() => onChoose(at, full ? 'full' : 'quick')}>
-                    {busy ? 'Checking…' : 'Check this folder'}
-                </button>
-                <label className="flex items-center gap-1.5">
-                    <input type="checkbox" checked={full} onChange={(event) => setFull(event.target.checked)} />
-                    read every byte
-                </label>
-                <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
-            </div>
+            <div className="flex flex-wrap items-center gap-4 border-t border-rule px-3 py-2">{children(at, found.contents !== null)}</div>
             {fault !== null && (
                 <p role="alert" className="border-t border-rule px-3 py-2 text-red">
                     {fault}

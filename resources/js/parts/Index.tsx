@@ -51,9 +51,12 @@ export function Index({ book, current, filter }: { book: Book; current: number |
                 </ul>
             )}
             {book.decides && (
-                <p className="px-4 pt-3">
+                <p className="flex flex-wrap gap-x-3 px-4 pt-3">
                     <Link href={`/productions/${book.production.id}/deliverables/new`} className="plain-link">
                         Add a deliverable
+                    </Link>
+                    <Link href={`/productions/${book.production.id}/list`} className="plain-link">
+                        Add many
                     </Link>
                 </p>
             )}

@@ -9,6 +9,8 @@ const KEYS: [string, string][] = [
     ['/', 'find in the index'],
     ['n  p', 'next and previous deliverable'],
     ['1  2  3', 'specification, scene, frames'],
+    ['a', 'on a specification: ask for more'],
+    ['Ctrl Z  Ctrl Y', 'on a specification: take back, make again (always on)'],
     ['?', 'this list'],
 ];
 
@@ -25,7 +27,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
             <h2 id="keys-title" className="title mb-3 text-[18px]">
                 Keys
             </h2>
-            <dl className="grid grid-cols-[80px_1fr] gap-y-1.5">
+            <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
                 {KEYS.map(([key, does]) => (
                     <div key={key} className="contents">
                         <dt className="mono">{key}</dt>

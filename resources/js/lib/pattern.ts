@@ -1,0 +1,84 @@
+/** A name pattern as blocks that can be moved; whether it can be used is the server's word. */
+
+export type Block = { kind: 'text'; text: string } | { kind: 'piece'; name: string; after: string };
+
+export interface KnownPiece {
+    name: string;
+    after: string;
+    says: string;
+}
+
+export const PIECES: KnownPiece[] = [
+    { name: 'production', after: '', says: 'code of the production' },
+    { name: 'sequence', after: '', says: 'sequence the shot is in' },
+    { name: 'shot', after: '', says: 'code of the deliverable' },
+    { name: 'task', after: '', says: 'task' },
+    { name: 'pass', after: '', says: 'pass' },
+    { name: 'camera', after: '', says: 'camera' },
+    { name: 'version', after: '3', says: 'version' },
+    { name: 'frame', after: '4', says: 'frame number' },
+    { name: 'learner', after: '', says: 'whose work it is' },
+    { name: 'ext', after: '', says: 'extension of the format' },
+];
+
+export const SEPARATORS = ['_', '.', '-', '/'];
+
+/** Pieces that are numbers and may be filled with zeros. */
+export function isNumber(block: Block): boolean {
+    return block.kind === 'piece' && (/^\d*$/.test(block.after) || block.after === '') && ['frame', 'version', 'first', 'last', 'width', 'height', 'take'].includes(block.name);
+}
+
+/** Text with a brace that is not closed stays text, so that nothing typed is lost. */
+export function blocks(pattern: string): Block[] {
+    const found: Block[] = [];
+    let text = '';
+    const close = () => {
+        if (text !== '') {
+            found.push({ kind: 'text', text });
+            text = '';
+        }
+    };
+    for (const part of pattern.split(/(\{\{|\}\}|\{[^{}]*\})/)) {
+        const piece = /^\{\s*([A-Za-z][A-Za-z0-9_ ]*?)\s*(?::\s*([A-Za-z0-9]*))?\s*\}$/.exec(part);
+        if (part === '{{' || part === '}}') {
+            text += part.charAt(0);
+        } else if (piece?.[1] !== undefined) {
+            close();
+            found.push({ kind: 'piece', name: piece[1].toLowerCase(), after: piece[2] ?? '' });
+        } else {
+            text += part;
+        }
+    }
+    close();
+
+    return found;
+}
+
+export function written(list: Block[]): string {
+    return list.map((block) => (block.kind === 'text' ? block.text.replaceAll('{', '{{').replaceAll('}', '}}') : block.after === '' ? `{${block.name}}` : `{${block.name}:${block.after}}`)).join('');
+}
+
+/** Text next to text is one text. */
+export function joined(list: Block[]): Block[] {
+    return list.reduce<Block[]>((done, block) => {
+        const last = done[done.length - 1];
+        if (block.kind === 'text' && block.text === '') {
+            return done;
+        }
+        if (last?.kind === 'text' && block.kind === 'text') {
+            return [...done.slice(0, -1), { kind: 'text', text: last.text + block.text }];
+        }
+
+        return [...done, block];
+    }, []);
+}
+
+export function moved(list: Block[], from: number, to: number): Block[] {
+    const block = list[from];
+    if (block === undefined || to < 0 || to >= list.length) {
+        return list;
+    }
+    const rest = list.filter((_, at) => at !== from);
+
+    return [...rest.slice(0, to), block, ...rest.slice(to)];
+}

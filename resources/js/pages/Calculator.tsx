@@ -1,0 +1,28 @@
+import { Book } from '../parts/Book';
+import { Sum, type Calculation } from '../parts/calculator/Sum';
+
+/** The sums people do at the desk, one below the other, each with its formula. */
+export default function Calculator({ calculations }: { calculations: Calculation[] }) {
+    return (
+        <Book title="Calculator" book={null}>
+            <div className="mx-auto max-w-[980px] px-6 py-4">
+                <h1 className="title text-[24px]">Calculator</h1>
+                <nav aria-label="Sums" className="flex flex-wrap gap-x-4 border-b border-ink py-2 text-[13px]">
+                    {calculations.map((each) => (
+                        <a key={each.word} href={`#${each.word}`} className="plain-link">
+                            {each.title}
+                        </a>
+                    ))}
+                </nav>
+                {calculations.map((each) => (
+                    <section key={each.word} id={each.word} className="pt-5 pb-2" aria-labelledby={`${each.word}-title`}>
+                        <h2 id={`${each.word}-title`} className="title border-b border-edge pb-1 text-[18px]">
+                            {each.title}
+                        </h2>
+                        <Sum calculation={each} />
+                    </section>
+                ))}
+            </div>
+        </Book>
+    );
+}

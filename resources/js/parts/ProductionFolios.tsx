@@ -1,0 +1,34 @@
+import { Link } from '@inertiajs/react';
+import type { Book } from '../types/book';
+
+export type ProductionFolio = '' | '/house' | '/list' | '/together';
+
+const FOLIOS: [ProductionFolio, string][] = [
+    ['', 'Deliverables'],
+    ['/house', 'House requirements'],
+    ['/list', 'From a list'],
+    ['/together', 'Many together'],
+];
+
+/** Head of a production's pages, and its folios for those who decide. */
+export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio | null }) {
+    return (
+        <>
+            <h1 className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4">
+                <span className="title text-[24px] [overflow-wrap:anywhere]">{book.production.name}</span>
+                <span className="aside text-[17px]">
+                    {book.production.code}, {book.production.kind}
+                </span>
+            </h1>
+            {book.decides && (
+                <nav aria-label="Folios" className="mx-6 mt-2 flex flex-wrap gap-x-6 border-b border-ink">
+                    {FOLIOS.map(([folio, name]) => (
+                        <Link key={folio} href={`/productions/${book.production.id}${folio}`} aria-current={folio === at ? 'page' : undefined} className={`-mb-px border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}>
+                            {name}
+                        </Link>
+                    ))}
+                </nav>
+            )}
+        </>
+    );
+}

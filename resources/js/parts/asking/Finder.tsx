@@ -1,0 +1,121 @@
+import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
+import type { Offered } from '../../types/book';
+
+const MOST = 12;
+
+/** How well an entry fits: its own words first, then any usual word for it. */
+function fit(each: Offered, text: string): number {
+    const [label, also] = [each.label.toLowerCase(), each.also.toLowerCase()];
+    if (label.startsWith(text)) {
+        return 0;
+    }
+    if (label.split(/\s/).some((word) => word.startsWith(text))) {
+        return 1;
+    }
+    if (also.split(/[\s,]+/).some((word) => word.startsWith(text)) || also.includes(text)) {
+        return 2;
+    }
+    const all = `${label} ${also} ${each.id} ${each.group.toLowerCase()} ${each.words.join(' ').toLowerCase()}`;
+
+    return text.split(/\s+/).every((word) => all.includes(word)) ? 3 : 9;
+}
+
+/** Finds a requirement by any usual word for it. Down and up go along, Enter takes one. */
+export function Finder({ offered, label, onTake, field }: { offered: Offered[]; label: string; onTake: (taken: Offered) => void; field?: Ref<HTMLInputElement> }) {
+    const [text, setText] = useState('');
+    const [at, setAt] = useState(0);
+    const [open, setOpen] = useState(false);
+    const list = useRef<HTMLUListElement>(null);
+    const name = useId();
+    const wanted = text.trim().toLowerCase();
+    const fitting = offered
+        .map((each, place) => ({ each, place, fit: wanted === '' ? 0 : fit(each, wanted) }))
+        .filter((one) => one.fit < 9)
+        .sort((a, b) => a.fit - b.fit || a.place - b.place);
+    const shown = wanted === '' ? fitting : fitting.slice(0, MOST);
+    const chosen = shown[Math.min(at, shown.length - 1)];
+
+    const take = (taken: Offered | undefined) => {
+        if (taken !== undefined) {
+            setText('');
+            setOpen(false);
+            setAt(0);
+            onTake(taken);
+        }
+    };
+    const press = (event: KeyboardEvent<HTMLInputElement>) => {
+        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            setOpen(true);
+            const to = open ? Math.max(0, Math.min(shown.length - 1, at + (event.key === 'ArrowDown' ? 1 : -1))) : at;
+            setAt(to);
+            list.current?.children[to]?.scrollIntoView({ block: 'nearest' });
+        } else if (event.key === 'Enter') {
+            event.preventDefault();
+            if (open) {
+                take(chosen?.each);
+            }
+        } else if (event.key === 'Escape') {
+            event.stopPropagation();
+            setOpen(false);
+            setText('');
+        }
+    };
+
+    return (
+        <div className="relative max-w-[440px]">
+            <label htmlFor={name} className="aside block text-[13px]">
+                {label}
+            </label>
+            <input
+                id={name}
+                ref={field}
+                role="combobox"
+                aria-expanded={open}
+                aria-controls={`${name}-list`}
+                aria-autocomplete="list"
+                aria-activedescendant={open && chosen !== undefined ? `${name}-${chosen.each.id}` : undefined}
+                className="line-field"
+                value={text}
+                placeholder="type any word for it: fps, padding, handles, codec"
+                autoComplete="off"
+                spellCheck={false}
+                onChange={(event) => {
+                    setText(event.target.value);
+                    setAt(0);
+                    setOpen(true);
+                }}
+                onClick={() => setOpen(true)}
+                onBlur={() => setOpen(false)}
+                onKeyDown={press}
+            />
+            {open && (
+                <ul ref={list} id={`${name}-list`} role="listbox" aria-label={label} className="scroll absolute inset-x-0 top-full z-30 max-h-72 border border-edge bg-sheet">
+                    {shown.length === 0 && (
+                        <li role="option" aria-selected="false" aria-disabled="true" className="px-2 py-1.5 text-faint">
+                            Nothing is known here by “{text}”. A fact of your own is asked as other.name.
+                        </li>
+                    )}
+                    {shown.map(({ each }, n) => (
+                        <li
+                            key={each.id}
+                            id={`${name}-${each.id}`}
+                            role="option"
+                            aria-selected={n === at}
+                            className={`grid cursor-pointer grid-cols-[1fr_auto] gap-x-3 px-2 py-1 ${n === at ? 'bg-[color-mix(in_oklab,var(--color-primary)_14%,var(--color-sheet))]' : ''}`}
+                            onMouseDown={(event) => {
+                                event.preventDefault();
+                                take(each);
+                            }}
+                        >
+                            <span>
+                                {each.label} <span className="text-[12.5px] text-faint">{each.group}</span>
+                            </span>
+                            <span className="mono text-[12.5px] text-faint">{each.example.length > 30 ? `${each.example.slice(0, 28)}…` : each.example}</span>
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </div>
+    );
+}
