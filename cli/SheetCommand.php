@@ -12,6 +12,7 @@ use PlainLedger\Core\Report\Sheet\SheetText;
 use PlainLedger\Core\Report\Sheet\SheetUsda;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Printing\SheetPdf;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -26,7 +27,7 @@ final class SheetCommand extends Command
     protected function configure(): void
     {
         $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, usda, csv or json', 'text');
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, pdf, usda, csv or json', 'text');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -40,13 +41,22 @@ final class SheetCommand extends Command
             'text' => (new SheetText)->write(...),
             'markdown', 'md' => (new SheetMarkdown)->write(...),
             'html' => (new SheetHtml)->write(...),
+            'pdf' => self::pdf(...),
             'usda' => (new SheetUsda)->write(...),
             'csv' => (new RequirementsCsv)->write(...),
             'json' => static fn (Specification $s): string => json_encode(SpecificationDocument::of($s), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
-            default => throw new InvalidOptionException('--format is text, markdown, html, usda, csv or json.'),
+            default => throw new InvalidOptionException('--format is text, markdown, html, pdf, usda, csv or json.'),
         };
         $output->write($write(Specification::fromDocument(JsonDocument::open($path, $path, Specification::FORMAT))), false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
+    }
+
+    private static function pdf(Specification $specification): string
+    {
+        $cache = sys_get_temp_dir().'/plain-ledger-fonts';
+        is_dir($cache) || mkdir($cache, 0o700, true);
+
+        return (new SheetPdf($cache))->write(static fn (int $size): string => (new SheetHtml('', [], $size))->write($specification));
     }
 }

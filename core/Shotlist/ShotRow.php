@@ -66,10 +66,10 @@ final readonly class ShotRow
             $faults[] = $code === '' ? 'it has no code.' : '“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.';
         }
         $overrides = [];
-        $asks = array_filter(['time.range' => $take('range', static fn (): ?string => self::range($told)), 'time.handles' => self::handles($told), 'camera.name' => $told['camera'] ?? null, 'time.rate' => $told['rate'] ?? null], is_string(...));
+        $asks = array_filter(['time.range' => $take('frame range', static fn (): ?string => self::range($told)), 'time.handles' => self::handles($told), 'camera.name' => $told['camera'] ?? null, 'time.rate' => $told['rate'] ?? null], is_string(...));
         foreach ($asks + array_filter($told, static fn (string $word): bool => str_contains($word, '.') || in_array($word, ['passes', 'burn_in'], true), ARRAY_FILTER_USE_KEY) as $id => $text) {
             $descriptor = Catalogue::standard()->find((string) $id);
-            $canonical = $descriptor === null ? null : $take((string) $id, static fn (): string => (string) Ask::read($descriptor, $text));
+            $canonical = $descriptor === null ? null : $take(lcfirst($descriptor->label), static fn (): string => (string) Ask::read($descriptor, $text));
             if (is_string($canonical)) {
                 $overrides[(string) $id] = $canonical;
             }

@@ -29,7 +29,7 @@ final readonly class Catalogue
             new Descriptor('time.rate', G::Time, 'Frame rate', T::Rate, 'SMF', 'It runs at %s frames a second.', example: '24', several: true, also: 'fps, frames per second, speed, 23.976, 25, ntsc, pal'),
             new Descriptor('time.range', G::Time, 'Frame range', T::Range, 'SFD', 'The frames are %s.', example: '1001-1096', also: 'frames, start, end, first, last, in, out, timeline'),
             new Descriptor('time.step', G::Time, 'Frame step', T::Whole, 'SF', 'One frame in %s is rendered.', example: '1', least: 1, most: 1000000, also: 'every nth frame, stride, by, increment'),
-            new Descriptor('time.handles', G::Time, 'Handles', T::Handles, '', 'Handles of %s frames are added at head and tail.', example: '8+8', also: 'head, tail, pre-roll, post-roll, padding'),
+            new Descriptor('time.handles', G::Time, 'Handles', T::Handles, '', 'Handles of %s frames are added at head and tail.', example: '8+8', also: 'head, tail, pre-roll, post-roll'),
             new Descriptor('time.count', G::Time, 'Frame count', T::Whole, 'SFM', 'There are %s frames.', example: '96', bounds: true, least: 1, most: 100000000, also: 'number of frames, length, how many'),
             new Descriptor('time.duration', G::Time, 'Duration', T::Duration, 'M', 'It lasts %s.', example: '00:00:04', bounds: true, also: 'length, running time, seconds, minutes'),
             new Descriptor('time.start_timecode', G::Time, 'Start timecode', T::Timecode, 'MF', 'Its timecode starts at %s.', example: '01:00:00:00', also: 'tc, smpte, drop-frame, start time'),

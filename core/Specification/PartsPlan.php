@@ -80,6 +80,13 @@ final readonly class PartsPlan
         if ($to === '' || in_array($to, array_column($parts, 'name'), true)) {
             throw SpecificationRefused::because('The part', $to === '' ? 'it needs a name.' : "there is one called “{$to}” already.");
         }
+        $data = $this->data;
+        if ($parts === []) {
+            // a specification of one part has no list of them: now it needs one, since the name is its own
+            $word = is_string($data['delivers'] ?? null) ? $data['delivers'] : 'frames';
+            $parts = [['name' => $word, 'delivers' => $word, 'require' => []]];
+            unset($data['delivers']);
+        }
         foreach ($parts as $i => $part) {
             if (($part['name'] ?? null) === $from) {
                 $parts[$i]['name'] = $to;
@@ -89,6 +96,6 @@ final readonly class PartsPlan
             }
         }
 
-        return new self(['parts' => $parts] + $this->data);
+        return new self(['parts' => $parts] + $data);
     }
 }

@@ -8,6 +8,7 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NamePattern;
@@ -148,6 +149,8 @@ final readonly class Proposal
         $require['naming.pattern'] = self::pattern($name, $sequences[0], $kind, $delivers, $values);
         if ($word !== null) {
             $require['passes'] = $word[2];
+        } else {
+            $require = [...$require, ...self::layers($whole)];
         }
         if ($sequences[0]->folder() !== '') {
             $require['naming.folder'] = strtr($sequences[0]->folder(), ['{' => '{{', '}' => '}}']);
@@ -190,6 +193,29 @@ final readonly class Proposal
         }
 
         return $require;
+    }
+
+    /**
+     * Layers are passes of their own, and the channels those of the picture they are beside.
+     *
+     * @param  list<MediaFacts>  $whole
+     * @return array<string, mixed> empty where the files have no layers, or not the same
+     */
+    private static function layers(array $whole): array
+    {
+        $layers = $whole[0]->layers ?? [];
+        foreach ($whole as $facts) {
+            if ($facts->layers !== $layers || $facts->channels !== $whole[0]->channels) {
+                return [];
+            }
+        }
+        if ($layers === [] || array_filter($layers, static fn (string $l): bool => preg_match('~^[A-Za-z][\w -]*$~', $l) !== 1) !== []) {
+            return [];
+        }
+        $plain = array_values(array_filter($whole[0]->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === ''));
+        $pictured = array_intersect(['R', 'G', 'B', 'Y'], $plain) !== [];
+
+        return ['passes' => [...($pictured ? ['beauty'] : []), ...$layers]] + ($plain === [] ? [] : ['format.channels' => Channels::write($plain)]);
     }
 
     /**

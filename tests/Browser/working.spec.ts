@@ -3,43 +3,6 @@ import { open, production, signIn } from './book';
 
 const scene = (settings: object) => Buffer.from(JSON.stringify({ format: 'plain-ledger/scene', version: 1, scene: { file: 'TC_040', saved: true }, settings }));
 
-test('a requirement is edited in place, understood as it is typed, and taken back', async ({ page }) => {
-    await signIn(page);
-    await production(page, 'The Tide Clock');
-    await open(page, 'TC_030', 'Specification');
-    await page.getByRole('button', { name: /^Frame rate: 24. Change/ }).click();
-    const field = page.getByLabel('Frame rate', { exact: true });
-    await field.fill('29.97');
-    await expect(page.getByText('read as 30000/1001')).toBeVisible();
-    await field.fill('fast');
-    await expect(page.getByText(/is not a frame rate/)).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Keep' })).toBeDisabled();
-    await field.fill('23.976');
-    await expect(page.getByText('read as 24000/1001')).toBeVisible();
-    await page.keyboard.press('Enter');
-    const row = page.getByRole('row', { name: /^Frame rate/ });
-    await expect(row).toContainText('24000/1001');
-    await expect(row).toContainText('this deliverable');
-    await row.getByRole('button', { name: 'take back' }).click();
-    await expect(row).toContainText('house');
-    await expect(row.getByRole('button', { name: /24. Change/ })).toBeVisible();
-});
-
-test('something more is asked for, and no more', async ({ page }) => {
-    await signIn(page);
-    await production(page, 'The Tide Clock');
-    await open(page, 'TC_030', 'Specification');
-    await page.getByLabel('Ask for something else').selectOption('time.handles');
-    await page.getByLabel('Handles', { exact: true }).fill('8');
-    await expect(page.getByText('read as 8+8')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByRole('row', { name: /^Handles/ })).toContainText('8+8');
-    await expect(page.getByRole('complementary')).toContainText('112');
-    await page.getByRole('button', { name: /^Handles.*Change/ }).click();
-    await page.getByRole('button', { name: 'ask no more' }).click();
-    await expect(page.getByRole('row', { name: /^Handles/ })).toBeHidden();
-});
-
 test('a settings file is dropped; what it means and what was not understood is told', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');

@@ -8,8 +8,6 @@ use App\Http\Pages\BookPage;
 use App\Models\Deliverable;
 use App\Models\SheetLink;
 use App\Models\User;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -28,6 +26,7 @@ use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Printing\SheetPdf;
 
 /** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
 final class SheetController
@@ -70,10 +69,10 @@ final class SheetController
         $specification = $draft->specification->titled("{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"));
         $unsettled = array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft));
         $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$deliverable->specification->latest->number}; written ".Carbon::now()->format('j M Y, H:i').'.';
-        $html = fn (): string => (new SheetHtml($foot, $unsettled))->write($specification);
+        $html = static fn (int $size = SheetHtml::SIZES[0]): string => (new SheetHtml($foot, $unsettled, $size))->write($specification);
         [$body, $type, $inline] = match ($format) {
             'html' => [$html(), 'text/html; charset=utf-8', true],
-            'pdf' => [$this->pdf($html()), 'application/pdf', true],
+            'pdf' => [(new SheetPdf((string) config('ledger.fonts')))->write($html), 'application/pdf', true],
             'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8', false],
             'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
             'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],
@@ -83,22 +82,6 @@ final class SheetController
         };
 
         return response($body)->header('Content-Type', $type)->header('Content-Disposition', ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"");
-    }
-
-    private function pdf(string $html): string
-    {
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setIsPhpEnabled(false);
-        $options->setDefaultFont('DejaVu Serif');
-        $options->setFontCache((string) config('ledger.fonts'));
-        $options->setTempDir(sys_get_temp_dir());
-        $pdf = new Dompdf($options);
-        $pdf->setPaper('A4');
-        $pdf->loadHtml($html, 'UTF-8');
-        $pdf->render();
-
-        return (string) $pdf->output();
     }
 
     public function share(Request $request, Deliverable $deliverable): RedirectResponse

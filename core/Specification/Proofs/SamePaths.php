@@ -77,13 +77,13 @@ final readonly class SamePaths
     {
         $ids = ['naming.pattern', ...($part->find('naming.folder') === null ? [] : ['naming.folder']), ...($pass !== null && $otherPass !== null && $called === $other && $part->name === $otherPart->name ? ['passes'] : [])];
         $who = $called === $other
-            ? ($part->name === $otherPart->name ? "the passes “{$otherPass}” and “{$pass}”" : "the parts “{$otherPart->name}” and “{$part->name}”")
+            ? ($part->name === $otherPart->name ? "The passes “{$otherPass}” and “{$pass}”" : "The parts “{$otherPart->name}” and “{$part->name}”")
             : "{$other} and {$called}";
         $missing = $called !== $other && ! str_contains((string) $part->single('naming.pattern'), '{shot}') ? [Offer::set('naming.pattern', '{shot}_'.$part->single('naming.pattern'), 'Begin the names with {shot}.')] : [];
         if ($called === $other && $part->name !== $otherPart->name) {
             $missing = [Offer::set('naming.pattern', (string) preg_replace('~(?=[._-]?\{frame)|(?=\.\{ext\})~', '_{part}', (string) $part->single('naming.pattern'), 1), 'Put {part} into the name.')];
         }
 
-        return Quarrel::between($ids, $part->name, ucfirst($who)." would write the same path, {$path}.", ...$missing);
+        return Quarrel::between($ids, $part->name, "{$who} would write the same path, {$path}.", ...$missing);
     }
 }

@@ -102,7 +102,10 @@ export default function FromList({ book, specifications, columns, learners }: Pr
         }
         try {
             if (/\.xlsx$/i.test(taken.name)) {
-                setSheets((await readWorkbook(taken)).filter((each) => each.cells.length > 0));
+                const found = (await readWorkbook(taken)).filter((each) => each.cells.length > 0);
+                setSheets(found);
+                // the longest is the list, as a rule
+                setSheet(found.reduce((best, each, at) => (each.cells.length > (found[best]?.cells.length ?? 0) ? at : best), 0));
             }
             setFile(taken);
         } catch (trouble) {

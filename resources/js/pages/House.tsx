@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { useFocusBack } from '../lib/focus';
 import { useTurning } from '../lib/turning';
 import { AskedRow } from '../parts/asking/AskedRow';
 import { Editor, type Place } from '../parts/asking/Editor';
@@ -20,12 +21,15 @@ interface Starting {
 export default function House({ book, lines, starting, offered, faults }: { book: BookData; lines: AskedLine[]; starting: Starting[]; offered: Offered[]; faults: Quarrel[] }) {
     const turning = useTurning(`house-${book.production.id}`);
     const [more, setMore] = useState<Offered | null>(null);
+    const [open, setOpen] = useState<string | null>(null);
     const [first, setFirst] = useState<Offered | null>(null);
     const finder = useRef<HTMLInputElement>(null);
     const place: Place = { understand: `/productions/${book.production.id}/understand`, keep: `/productions/${book.production.id}/house`, part: null, scope: 'house' };
+    useFocusBack(more !== null, finder);
     const groups = [...new Set(lines.map((line) => line.group))];
-    const asked = new Set(lines.map((line) => line.id as string));
-    const shown = new Set(starting.map((line) => line.id));
+    const [openStarting, setOpenStarting] = useState<string | null>(null);
+    const asked: Partial<Record<string, string>> = Object.fromEntries(lines.map((line) => [line.id, line.value]));
+    const shown: Partial<Record<string, string>> = Object.fromEntries(starting.map((line) => [line.id, line.values.join(' | ')]));
 
     return (
         <Book title={`${book.production.name}, house requirements`} book={book}>
@@ -41,7 +45,7 @@ export default function House({ book, lines, starting, offered, faults }: { book
                     </p>
                 ))}
                 <div className="py-3">
-                    <Finder label="Ask for more" offered={offered.filter((each) => !asked.has(each.id))} field={finder} onTake={setMore} />
+                    <Finder label="Ask for more" offered={offered} asked={asked} field={finder} onTake={(taken) => (asked[taken.id] === undefined ? setMore(taken) : setOpen(taken.id))} />
                     {more !== null && (
                         <div className="mt-2 max-w-[640px] border border-edge px-3 py-2">
                             <p className="font-semibold">{more.label}</p>
@@ -75,7 +79,7 @@ export default function House({ book, lines, starting, offered, faults }: { book
                                 {lines
                                     .filter((line) => line.group === group)
                                     .map((line) => (
-                                        <AskedRow key={line.id} line={line} place={place} layer="house" editable notes={[]} touched={false} turning={turning} onImply={() => undefined} />
+                                        <AskedRow key={line.id} line={line} place={place} layer="house" editable notes={[]} touched={false} saysWho={false} editing={open === line.id} onEdit={(editing) => setOpen(editing ? line.id : null)} turning={turning} onImply={() => undefined} />
                                     ))}
                             </tbody>
                         ))}
@@ -83,7 +87,7 @@ export default function House({ book, lines, starting, offered, faults }: { book
                 )}
                 <h2 className="title mt-8 border-b border-edge pb-1 text-[18px]">Starting values</h2>
                 <p className="max-w-[70ch] py-2 text-faint">What a scene shows that nobody has touched yet. A setting that still has its starting value is told as forgotten, rather than as chosen. Several are written with a bar between them: 1920x1080 | 1280x720.</p>
-                <Finder label="Add a starting value" offered={offered.filter((each) => !shown.has(each.id))} onTake={setFirst} />
+                <Finder label="Add a starting value" offered={offered} asked={shown} onTake={(taken) => (shown[taken.id] === undefined ? setFirst(taken) : setOpenStarting(taken.id))} />
                 {first !== null && (
                     <div className="my-2 max-w-[640px] border border-edge px-3 py-2">
                         <p className="font-semibold">{first.label}</p>
@@ -110,7 +114,7 @@ export default function House({ book, lines, starting, offered, faults }: { book
                         </thead>
                         <tbody>
                             {starting.map((line) => (
-                                <StartingRow key={line.id} line={line} keep={place.keep} turning={turning} example={offered.find((each) => each.id === line.id)?.example ?? ''} />
+                                <StartingRow key={line.id} line={line} editing={openStarting === line.id} onEdit={(editing) => setOpenStarting(editing ? line.id : null)} keep={place.keep} turning={turning} example={offered.find((each) => each.id === line.id)?.example ?? ''} />
                             ))}
                         </tbody>
                     </table>
@@ -120,8 +124,7 @@ export default function House({ book, lines, starting, offered, faults }: { book
     );
 }
 
-function StartingRow({ line, keep, turning, example }: { line: Starting; keep: string; turning: ReturnType<typeof useTurning>; example: string }) {
-    const [editing, setEditing] = useState(false);
+function StartingRow({ line, editing, onEdit, keep, turning, example }: { line: Starting; editing: boolean; onEdit: (editing: boolean) => void; keep: string; turning: ReturnType<typeof useTurning>; example: string }) {
     const value = line.values.join(' | ');
 
     return (
@@ -129,9 +132,9 @@ function StartingRow({ line, keep, turning, example }: { line: Starting; keep: s
             <th scope="row">{line.label}</th>
             <td className="column">
                 {editing ? (
-                    <StartingField id={line.id} label={line.label} start={value} token={line.token} example={example} keep={keep} turning={turning} onDone={() => setEditing(false)} />
+                    <StartingField id={line.id} label={line.label} start={value} token={line.token} example={example} keep={keep} turning={turning} onDone={() => onEdit(false)} />
                 ) : (
-                    <button type="button" className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${line.label}: ${value}. Change`} onClick={() => setEditing(true)}>
+                    <button type="button" className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${line.label}: ${value}. Change`} onClick={() => onEdit(true)}>
                         <Breaking text={value} />
                     </button>
                 )}
@@ -182,6 +185,7 @@ function StartingField({ id, label, start, token, example, keep, turning, onDone
                 className="line-field mono"
                 value={value}
                 placeholder={`like ${example}`}
+                onFocus={(event) => event.target.select()}
                 onChange={(event) => setValue(event.target.value)}
                 onBlur={send}
                 onKeyDown={(event) => {

@@ -1,5 +1,6 @@
 import { Link, usePage } from '@inertiajs/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useFocusBack } from '../lib/focus';
 import { usePresence } from '../lib/presence';
 import { blocks } from '../lib/pattern';
 import { useTurning } from '../lib/turning';
@@ -133,10 +134,23 @@ interface PartProps {
 
 function PartSheet({ part, prose, several, offered, place, layer, editable, quarrels, note, turning, onImply }: PartProps) {
     const [more, setMore] = useState<Offered | null>(null);
+    const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
     const finder = useRef<HTMLInputElement>(null);
+    useFocusBack(more !== null, finder);
     const groups = [...new Set(part.lines.map((line) => line.group))];
     const notesOf = (id: string) => quarrels.filter(({ quarrel }) => quarrel.part === part.name && quarrel.requirements.some((each) => each === id)).map(({ number }) => number);
-    const asked = new Set(part.lines.map((line) => line.id as string));
+    const asked = Object.fromEntries(part.lines.map((line) => [line.id, line.value]));
+    const edit = (id: string, editing: boolean) =>
+        setOpen((was) => {
+            const next = new Set(was);
+            if (editing) {
+                next.add(id);
+            } else {
+                next.delete(id);
+            }
+
+            return next;
+        });
     const askAgain = (line: DroppedLine) => turning.send('patch', place.keep, { id: line.id, part: place.part, level: 'must', scope: line.by, drop: true, seen: line.tokens[line.by] ?? null });
 
     useEffect(() => {
@@ -167,9 +181,17 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                 <div className="pb-3">
                     <Finder
                         label={several ? `Ask more of ${part.name}` : 'Ask for more'}
-                        offered={offered.filter((each) => !asked.has(each.id))}
+                        offered={offered}
+                        asked={asked}
                         field={finder}
-                        onTake={setMore}
+                        onTake={(taken) => {
+                            // what is asked already is edited where it stands
+                            if (asked[taken.id] === undefined) {
+                                setMore(taken);
+                            } else {
+                                edit(taken.id, true);
+                            }
+                        }}
                     />
                     {more !== null && (
                         <div className="mt-2 max-w-[640px] border border-edge px-3 py-2">
@@ -189,14 +211,7 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                                 seen={null}
                                 turning={turning}
                                 mayDrop={false}
-                                onDone={() => {
-                                    setMore(null);
-                                    requestAnimationFrame(() => {
-                                        if (document.activeElement === document.body || document.activeElement === null) {
-                                            finder.current?.focus();
-                                        }
-                                    });
-                                }}
+                                onDone={() => setMore(null)}
                                 onImply={onImply}
                             />
                         </div>
@@ -231,7 +246,7 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                                 .map((line) => {
                                     const notes = notesOf(line.id);
 
-                                    return <AskedRow key={line.id} line={line} place={place} layer={layer} editable={editable} notes={notes} touched={note !== null && notes.includes(note)} turning={turning} onImply={onImply} />;
+                                    return <AskedRow key={line.id} line={line} place={place} layer={layer} editable={editable} notes={notes} touched={note !== null && notes.includes(note)} editing={open.has(line.id)} onEdit={(editing) => edit(line.id, editing)} turning={turning} onImply={onImply} />;
                                 })}
                         </tbody>
                     ))}

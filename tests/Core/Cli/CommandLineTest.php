@@ -191,6 +191,85 @@ final class CommandLineTest extends TestCase
         self::assertStringStartsWith('a/one.png: PNG, 64 × 36, pixels 11/10, 8-bit uint, RGB, deflate', $text);
     }
 
+    public function test_proofread_is_0_where_all_agrees_and_1_where_not(): void
+    {
+        [$code, $output, $errors] = $this->run_(['proofread', '--spec', $this->specification()]);
+        self::assertSame([0, "Nothing contradicts itself.\n", ''], [$code, $output, $errors]);
+
+        [$code, $output] = $this->run_(['proofread', '--spec', $this->specification(['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight', 'fog.amount' => 2]])]);
+        self::assertSame(1, $code);
+        self::assertStringContainsString("format.alpha, format.kind\n", $output);
+        self::assertStringContainsString('    - ', $output);
+        self::assertStringContainsString('not understood, and kept: fog.amount', $output);
+    }
+
+    public function test_proofread_as_json_names_the_requirements_and_the_changes(): void
+    {
+        [$code, $output] = $this->run_(['proofread', '--json', '--spec', $this->specification(['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight']])]);
+        $found = json_decode($output, true);
+
+        self::assertSame(1, $code);
+        self::assertSame(['findings'], array_keys($found));
+        self::assertSame(['requirements', 'part', 'says', 'offers'], array_keys($found['findings'][0]));
+        self::assertEqualsCanonicalizing(['format.kind', 'format.alpha'], $found['findings'][0]['requirements']);
+        self::assertSame(['{"findings":[]}', 0], [trim($this->run_(['proofread', '--json', '--spec', $this->specification()])[1]), $this->run_(['proofread', '--json', '--spec', $this->specification()])[0]]);
+    }
+
+    public function test_proofread_compares_several_with_each_other(): void
+    {
+        $one = (string) file_get_contents($this->bench->folder.'/'.$this->specification());
+        $this->bench->put('one.json', $one)->put('two.json', $one)->put('three.json', str_replace('TC_010', 'TC_020', $one));
+        [$code, $output] = $this->run_(['proofread', '--spec', 'one.json', '--spec', 'two.json']);
+        self::assertSame(1, $code);
+        self::assertStringContainsString('one.json and two.json would write the same path, TC_010.####.png.', $output);
+        self::assertSame(0, $this->run_(['proofread', '--spec', 'one.json', '--spec', 'three.json'])[0]);
+    }
+
+    public function test_a_specification_that_cannot_be_read_is_3(): void
+    {
+        $this->bench->put('broken.json', '{"format": "plain-ledger/specification",')->put('scene.json', '{"format": "plain-ledger/scene", "version": 1}')->put('absurd.json', (string) json_encode(['format' => 'plain-ledger/specification', 'version' => 1, 'parts' => 7]));
+        foreach ([['proofread', '--spec', 'broken.json'], ['proofread', '--spec', 'scene.json'], ['proofread', '--spec', 'absurd.json'], ['proofread', '--spec', 'nowhere.json'], ['proofread'], ['sheet', '--spec', 'broken.json'], ['sheet'], ['sheet', '--spec', $this->specification(), '--format', 'poem']] as $call) {
+            [$code, , $errors] = $this->run_($call);
+            self::assertSame(3, $code, implode(' ', $call));
+            self::assertNotSame('', $errors, implode(' ', $call));
+            self::assertStringNotContainsString('Stack trace', $errors);
+        }
+    }
+
+    public function test_the_sheet_in_every_form(): void
+    {
+        $spec = $this->specification();
+        $starts = ['text' => 'Tide Clock, lit frames', 'markdown' => '# Tide Clock, lit frames', 'html' => '<!DOCTYPE html>', 'usda' => '#usda 1.0', 'pdf' => '%PDF-', 'csv' => 'part,pass,id,requirement', 'json' => '{'];
+        foreach ($starts as $format => $start) {
+            [$code, $output, $errors] = $this->run_(['sheet', '--spec', $spec, '--format', $format]);
+            self::assertSame([0, ''], [$code, $errors], $format);
+            self::assertStringStartsWith($start, $output, $format);
+        }
+        self::assertSame($this->run_(['sheet', '--spec', $spec])[1], $this->run_(['sheet', '--spec', $spec, '--format', 'text'])[1]);
+    }
+
+    public function test_the_document_it_writes_is_read_again_and_holds_to_its_schema(): void
+    {
+        $written = $this->run_(['sheet', '--spec', $this->specification(), '--format', 'json'])[1];
+        $result = (new Validator)->validate(json_decode($written), (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/specification.schema.json'));
+        self::assertTrue($result->isValid(), (string) $result->error());
+        $this->bench->put('again.json', $written);
+        self::assertSame($written, $this->run_(['sheet', '--spec', 'again.json', '--format', 'json'])[1]);
+    }
+
+    public function test_a_specification_of_5000_facts_and_a_large_number_of_frames_is_no_trouble(): void
+    {
+        $require = ['time.range' => '1-1000000', 'naming.pattern' => '{shot}.{frame:7}.{ext}', 'format.kind' => 'png'];
+        for ($n = 0; $n < 5000; $n++) {
+            $require["other.fact_{$n}"] = "value {$n}";
+        }
+        $spec = $this->specification(['require' => $require]);
+        self::assertSame(0, $this->run_(['proofread', '--spec', $spec])[0]);
+        [$code, $output] = $this->run_(['sheet', '--spec', $spec, '--format', 'csv']);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('other.fact_4999', $output);
+    }
+
     public function test_no_framework_and_no_database_is_loaded(): void
     {
         $code = 'require $argv[1]; ob_start(); $c = PlainLedger\Cli\Program::main(["x", "check", "--spec", "spec.json", "--files", "d"]); ob_end_clean(); foreach (get_included_files() as $f) { if (preg_match("~/vendor/(laravel|inertiajs|illuminate|doctrine)/~", $f)) { echo $f, "\n"; } }';

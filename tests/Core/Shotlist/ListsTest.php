@@ -89,11 +89,11 @@ final class ListsTest extends TestCase
         yield 'one end alone' => ["shot,first\nA,1\n", 'only one end'];
         yield 'no frames' => ["shot,first,count\nA,1,0\n", 'is none'];
         yield 'no number' => ["shot,first,last\nA,one,2\n", 'frame number'];
-        yield 'absurd' => ["shot,range\nA,1-1000000000000\n", 'time.range'];
+        yield 'absurd' => ["shot,range\nA,1-1000000000000\n", 'frame range: '];
         yield 'no date' => ["shot,due\nA,soon\n", 'due'];
         yield 'two dates' => ["shot,due\nA,1/2/2026\n", 'could be two days'];
-        yield 'handles' => ["shot,handles\nA,many\n", 'time.handles'];
-        yield 'a size of nothing' => ["shot,resolution\nA,0x0\n", 'picture.resolution'];
+        yield 'handles' => ["shot,handles\nA,many\n", 'handles: '];
+        yield 'a size of nothing' => ["shot,resolution\nA,0x0\n", 'resolution: '];
     }
 
     #[DataProvider('faulty')]

@@ -54,6 +54,9 @@ final class BeginningsTest extends TestCase
         yield 'passes in a folder' => [static fn (Workbench $b): mixed => $b->frames('out/quay_beauty_%03d.exr', '1-4', Workbench::exr(rate: [24, 1]))->frames('out/quay_mist_%03d.exr', '1-4', Workbench::exr(rate: [24, 1])), [
             'time.rate' => '24', 'time.range' => '1-4', 'passes' => ['beauty', 'mist'], 'naming.pattern' => 'quay_{pass}_{frame:3}.{ext}', 'naming.folder' => 'out', 'format.kind' => 'exr', 'picture.region' => 'full', 'format.sample' => 'float',
         ], null];
+        yield 'passes as layers of every file' => [static fn (Workbench $b): mixed => $b->frames('quay.%04d.exr', '1-4', Workbench::exr(channels: ['R', 'G', 'B', 'A', 'mist.Y', 'shadow.Y'])), [
+            'passes' => ['beauty', 'mist', 'shadow'], 'format.channels' => 'RGBA', 'naming.pattern' => 'quay.{frame:4}.{ext}',
+        ], null];
         yield 'frames that differ in depth' => [static fn (Workbench $b): mixed => $b->frames('a.%02d.png', '1-4', Workbench::png())->frames('a.%02d.png', '3-4', Workbench::png(bits: 16)), ['naming.pattern' => 'a.{frame:2}.{ext}', 'picture.resolution' => '64x36', 'format.bit_depth' => null], null];
         yield 'a still' => [static fn (Workbench $b): mixed => $b->put('poster.png', Workbench::png(channels: 'RGBA')), ['naming.pattern' => 'poster.{ext}', 'format.channels' => 'RGBA', 'time.range' => null], null];
         yield 'an extension spelled in full' => [static fn (Workbench $b): mixed => $b->frames('a.%04d.jpeg', '1-3', (string) file_get_contents(__DIR__.'/../../fixtures/encoders/q90-420.jpg')), ['naming.pattern' => 'a.{frame:4}.jpeg', 'format.chroma' => '4:2:0'], null];

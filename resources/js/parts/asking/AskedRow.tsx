@@ -1,4 +1,5 @@
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
+import { useFocusBack } from '../../lib/focus';
 import { below, SET_BY } from '../../lib/layers';
 import type { Turning } from '../../lib/turning';
 import type { AskedLine, Implied, Layer } from '../../types/book';
@@ -14,24 +15,19 @@ interface Props {
     /** numbers of the notes that speak of this line */
     notes: number[];
     touched: boolean;
+    /** where only one layer is shown, it need not be named on every line */
+    saysWho?: boolean;
+    editing: boolean;
+    onEdit: (editing: boolean) => void;
     turning: Turning;
     onImply: (parts: Implied[] | null) => void;
 }
 
 /** One requirement: its value, its sentence, who set it and instead of what. */
-export function AskedRow({ line, place, layer, editable, notes, touched, turning, onImply }: Props) {
-    const [editing, setEditing] = useState(false);
+export function AskedRow({ line, place, layer, editable, notes, touched, saysWho = true, editing, onEdit, turning, onImply }: Props) {
     const button = useRef<HTMLButtonElement>(null);
     const lower = below(line);
-    const done = () => {
-        setEditing(false);
-        requestAnimationFrame(() => {
-            // the focus comes back, unless it has gone somewhere of its own
-            if (document.activeElement === document.body || document.activeElement === null) {
-                button.current?.focus();
-            }
-        });
-    };
+    useFocusBack(editing, button);
     const takeBack = () => turning.send('patch', place.keep, { id: line.id, part: place.part, level: line.level, scope: line.setBy, drop: true, seen: line.tokens[line.setBy] ?? null });
 
     return (
@@ -47,13 +43,13 @@ export function AskedRow({ line, place, layer, editable, notes, touched, turning
             </th>
             {editing ? (
                 <td className="column" colSpan={2}>
-                    <Editor id={line.id} label={line.label} start={line.value} level={line.level} why={line.why ?? ''} example={line.example} words={line.words} place={place} seen={line.tokens[layer] ?? null} turning={turning} mayDrop onDone={done} onImply={onImply} />
+                    <Editor id={line.id} label={line.label} start={line.value} level={line.level} why={line.why ?? ''} example={line.example} words={line.words} place={place} seen={line.tokens[layer] ?? null} turning={turning} mayDrop onDone={() => onEdit(false)} onImply={onImply} />
                 </td>
             ) : (
                 <>
                     <td className="column">
                         {editable ? (
-                            <button ref={button} type="button" className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${line.label}: ${line.value}. Change`} onClick={() => setEditing(true)}>
+                            <button ref={button} type="button" className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${line.label}: ${line.value}. Change`} onClick={() => onEdit(true)}>
                                 <Breaking text={line.value} />
                             </button>
                         ) : (
@@ -66,7 +62,7 @@ export function AskedRow({ line, place, layer, editable, notes, touched, turning
                         <Breaking text={line.sentence} />
                         {line.why !== null && <span className="aside"> ({line.why})</span>}
                         <span className="aside block text-[12.5px]">
-                            {SET_BY[line.setBy]}
+                            {saysWho && SET_BY[line.setBy]}
                             {lower !== null && (
                                 <>
                                     , instead of{' '}

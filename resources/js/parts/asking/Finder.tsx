@@ -6,7 +6,7 @@ const MOST = 12;
 /** How well an entry fits: its own words first, then any usual word for it. */
 function fit(each: Offered, text: string): number {
     const [label, also] = [each.label.toLowerCase(), each.also.toLowerCase()];
-    if (label.startsWith(text)) {
+    if (label.startsWith(text) || also.split(/,\s*/).includes(text)) {
         return 0;
     }
     if (label.split(/\s/).some((word) => word.startsWith(text))) {
@@ -20,8 +20,12 @@ function fit(each: Offered, text: string): number {
     return text.split(/\s+/).every((word) => all.includes(word)) ? 3 : 9;
 }
 
+function short(text: string): string {
+    return text.length > 30 ? `${text.slice(0, 28)}…` : text;
+}
+
 /** Finds a requirement by any usual word for it. Down and up go along, Enter takes one. */
-export function Finder({ offered, label, onTake, field }: { offered: Offered[]; label: string; onTake: (taken: Offered) => void; field?: Ref<HTMLInputElement> }) {
+export function Finder({ offered, label, asked, onTake, field }: { offered: Offered[]; label: string; asked?: Partial<Record<string, string>>; onTake: (taken: Offered) => void; field?: Ref<HTMLInputElement> }) {
     const [text, setText] = useState('');
     const [at, setAt] = useState(0);
     const [open, setOpen] = useState(false);
@@ -29,6 +33,8 @@ export function Finder({ offered, label, onTake, field }: { offered: Offered[]; 
     const name = useId();
     const wanted = text.trim().toLowerCase();
     const fitting = offered
+        // while nothing is typed, only what is not asked yet is offered
+        .filter((each) => wanted !== '' || asked?.[each.id] === undefined)
         .map((each, place) => ({ each, place, fit: wanted === '' ? 0 : fit(each, wanted) }))
         .filter((one) => one.fit < 9)
         .sort((a, b) => a.fit - b.fit || a.place - b.place);
@@ -111,7 +117,10 @@ export function Finder({ offered, label, onTake, field }: { offered: Offered[]; 
                             <span>
                                 {each.label} <span className="text-[12.5px] text-faint">{each.group}</span>
                             </span>
-                            <span className="mono text-[12.5px] text-faint">{each.example.length > 30 ? `${each.example.slice(0, 28)}…` : each.example}</span>
+                            <span className="text-[12.5px] text-faint">
+                                {asked?.[each.id] !== undefined && 'now: '}
+                                <span className="mono">{short(asked?.[each.id] ?? each.example)}</span>
+                            </span>
                         </li>
                     ))}
                 </ul>

@@ -9,7 +9,7 @@ export function Implications({ part, several, typed }: { part: Implied; several:
         <section className="mb-5" aria-label={`What ${several ? part.name : 'this'} comes to`}>
             <h2 className="aside pb-1">
                 What this comes to{several && `: ${part.name}`}
-                {typed && <span className="text-ochre"> as typed, not kept yet</span>}
+                {typed && <span className="text-ochre"> as typed</span>}
             </h2>
             {part.consequences.length === 0 ? (
                 <p className="note">Ask for a range, a rate, a size or names, and what follows from them stands here.</p>
