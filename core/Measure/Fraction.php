@@ -15,18 +15,18 @@ final readonly class Fraction
     /**
      * @throws NotUnderstood unless it is a whole number, a decimal, or two of them with `/` or `:` between
      */
-    public static function parse(string $text, string $what = 'a fraction'): BigRational
+    public static function parse(string $text, string $what = 'a fraction', string $example = '10/11 or 1.5'): BigRational
     {
         $plain = trim(str_replace(["\u{00A0}", "\u{2044}", ' '], ['', '/', ''], $text));
         if (strlen($plain) > 40 || preg_match('~^([+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d{1,2})?)(?:[/:](\d+(?:\.\d+)?))?$~', $plain, $m) !== 1) {
-            throw NotUnderstood::as($what, $text, '10/11 or 1.5');
+            throw NotUnderstood::as($what, $text, $example);
         }
         try {
             $top = BigDecimal::of($m[1])->toBigRational();
 
             return isset($m[2]) ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified() : $top->simplified();
         } catch (MathException) {
-            throw NotUnderstood::as($what, $text, '10/11 or 1.5');
+            throw NotUnderstood::as($what, $text, $example);
         }
     }
 

@@ -24,7 +24,7 @@ final readonly class FrameRate implements \Stringable
     public static function parse(string $text): self
     {
         $plain = trim((string) preg_replace('~\s*(fps|frames? (a|per) second|f/s|p|hz)\s*$~i', '', trim($text)));
-        $value = Fraction::parse($plain, 'a frame rate');
+        $value = Fraction::parse($plain, 'a frame rate', '24, 23.976 or 24000/1001');
         if ($value->isLessThanOrEqualTo(0) || $value->isGreaterThan(100_000)) {
             throw NotUnderstood::as('a frame rate', $text, '24, 23.976 or 24000/1001');
         }

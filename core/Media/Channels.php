@@ -10,6 +10,12 @@ final readonly class Channels
     /** Names of one letter that may stand together without commas. */
     private const LETTERS = 'RGBAYZCMK';
 
+    /** What is usually written for several channels, or for one by its word. */
+    private const USUAL = [
+        'rgb' => ['R', 'G', 'B'], 'rgba' => ['R', 'G', 'B', 'A'], 'bgr' => ['R', 'G', 'B'], 'bgra' => ['R', 'G', 'B', 'A'], 'argb' => ['R', 'G', 'B', 'A'], 'rgbz' => ['R', 'G', 'B', 'Z'], 'rgbaz' => ['R', 'G', 'B', 'A', 'Z'], 'ya' => ['Y', 'A'],
+        'alpha' => ['A'], 'depth' => ['Z'], 'grey' => ['Y'], 'gray' => ['Y'], 'greyscale' => ['Y'], 'grayscale' => ['Y'], 'luminance' => ['Y'], 'monochrome' => ['Y'],
+    ];
+
     private const ORDER = ['C' => -2, 'M' => -1, 'K' => 8, 'R' => 0, 'G' => 1, 'B' => 2, 'Y' => 3, 'RY' => 4, 'BY' => 5, 'A' => 6, 'Z' => 7];
 
     /**
@@ -62,6 +68,8 @@ final readonly class Channels
         if (count($names) === 1 && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1) {
             $names = str_split($names[0]);
         }
+        // `RGB A`, `rgb + alpha`, `grey`: the usual sets and words, beside others too
+        $names = array_merge(...array_map(static fn (string $n): array => self::USUAL[strtolower($n)] ?? [$n], $names));
         $names = array_map(static fn (string $n): string => strlen($n) === 1 && stripos(self::LETTERS, $n) !== false ? strtoupper($n) : $n, $names);
 
         return self::sorted(array_values(array_unique($names)));

@@ -55,7 +55,7 @@ final readonly class Ask
         if ($descriptor->type === AskType::Duration) {
             return self::duration($text);
         }
-        $text = $descriptor->bounds ? (string) preg_replace('~^between\s+(.+?)\s+and\s+(.+)$~i', '$1 to $2', $text) : $text;
+        $text = $descriptor->bounds ? self::usualBounds($descriptor, $text) : $text;
         if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
             // “5 to 8 Mbit/s”: the unit is written once
             $unit = isset($m[3]) && preg_match('~[A-Za-z]~', $m[2]) !== 1 && preg_match('~[A-Za-z/]+\s*$~', $m[3], $u) === 1 ? ' '.trim($u[0]) : '';
@@ -71,7 +71,7 @@ final readonly class Ask
             return in_array($m[1], ['>=', '≥', 'at least', 'no less than', 'not below', 'from', 'min'], true) ? self::bounds($first, null) : self::bounds(null, $first);
         }
         // free text and sizes may hold commas and words of their own
-        $between = $descriptor->type->isFreeText() || $descriptor->type === AskType::Resolution ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
+        $between = ($descriptor->type->isFreeText() && $descriptor->id !== 'burn_in') || $descriptor->type === AskType::Resolution ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
         if ($descriptor->several && preg_match($between, $text) === 1) {
             $pieces = preg_split($between, $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
             if ($pieces === []) {
@@ -89,13 +89,24 @@ final readonly class Ask
         return new self([$one], null, null);
     }
 
+    /** `between 90 and 150`, `90+`, and of whole numbers `more than 90`, `under 150`, as bounds are written. */
+    private static function usualBounds(Descriptor $descriptor, string $text): string
+    {
+        $text = (string) preg_replace(['~^between\s+(.+?)\s+and\s+(.+)$~i', '~^(\d+(?:\.\d+)?)\s*\+$~', '~^(\d+(?:\.\d+)?)\s+or\s+more$~i', '~^(\d+(?:\.\d+)?)\s+or\s+(?:less|fewer)$~i'], ['$1 to $2', '>= $1', '>= $1', '<= $1'], $text);
+        if ($descriptor->type === AskType::Whole && preg_match('~^(>|<|more than|over|above|fewer than|less than|under|below)\s*(\d{1,12})$~i', $text, $m) === 1) {
+            return in_array(strtolower($m[1]), ['>', 'more than', 'over', 'above'], true) ? '>= '.((int) $m[2] + 1) : '<= '.max(0, (int) $m[2] - 1);
+        }
+
+        return $text;
+    }
+
     /** The canonical text of one value, which is never empty but where nothing typed means no. */
     private static function one(Descriptor $descriptor, string $text): string
     {
         if (trim($text) === '' && ! in_array($descriptor->type, [AskType::YesNo, AskType::OnOff], true)) {
             throw NotUnderstood::because('the value is empty.');
         }
-        $canonical = $descriptor->type->canonical($text, $descriptor->words);
+        $canonical = $descriptor->canonical($text);
         if ($canonical === '') {
             throw NotUnderstood::because('the value is empty.');
         }
@@ -195,7 +206,9 @@ final readonly class Ask
         if (! isset($json['threshold'])) {
             return $ask;
         }
-        $threshold = Fraction::parse(rtrim(self::scalar($json['threshold'])), 'a threshold');
+        $given = trim(self::scalar($json['threshold']));
+        $threshold = Fraction::parse(rtrim($given, "% \t"), 'a threshold', '1/255, 0.01 or 1%');
+        $threshold = str_ends_with($given, '%') ? $threshold->dividedBy(100)->simplified() : $threshold;
         if ($threshold->isLessThan(0) || $threshold->isGreaterThanOrEqualTo(1)) {
             throw NotUnderstood::because('the threshold of black is a fraction of white, from 0 to below 1, like 1/255 or 0.01.');
         }

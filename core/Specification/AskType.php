@@ -14,6 +14,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
@@ -55,23 +56,24 @@ enum AskType: string
      * The canonical text of one value.
      *
      * @param  list<string>  $words  what a Word may be; empty for any
+     * @param  string  $example  a value as people type it, for whoever typed another
      *
      * @throws NotUnderstood|\PlainLedger\Core\Naming\PatternRefused
      */
-    public function canonical(string $text, array $words = []): string
+    public function canonical(string $text, array $words = [], string $example = ''): string
     {
         $text = trim($text);
 
         return match ($this) {
             self::Resolution => (string) Resolution::parse($text),
             self::Percent => self::percent($text),
-            self::Fraction => $text === 'square' ? '1/1' : Fraction::writeFull(self::positive(Fraction::parse($text, 'a pixel aspect'), $text)),
+            self::Fraction => strtolower($text) === 'square' ? '1/1' : Fraction::writeFull(self::positive(Fraction::parse($text), $text)),
             self::Aspect => (string) AspectRatio::parse($text),
             self::Rate => (string) FrameRate::parse($text),
             self::Range => self::isOwnRange($text) ? 'timeline' : self::range($text),
             self::Handles => self::handles($text),
-            self::Whole => self::whole($text),
-            self::Number => Fraction::decimal(Fraction::parse($text, 'a number'), 6),
+            self::Whole => self::whole($text, $example),
+            self::Number => Fraction::decimal(Fraction::parse($text, 'a number', $example === '' ? '1.5' : $example), 6),
             self::Size => (string) ByteSize::parse($text)->bytes,
             self::BitRate => (string) BitRate::parse($text)->bits,
             self::Kind => Kind::fromWord($text)->value ?? throw NotUnderstood::as('a format known here', $text, 'png, jpeg, exr or mp4'),
@@ -84,7 +86,7 @@ enum AskType: string
             self::Duration => (string) Duration::parse($text),
             self::Timecode => self::timecode($text),
             self::Codec => self::codec($text),
-            self::NoneOrCount => in_array(strtolower($text), ['none', 'no', 'off', '0'], true) ? 'none' : self::whole($text),
+            self::NoneOrCount => in_array(strtolower($text), ['none', 'no', 'off', '0'], true) ? 'none' : self::whole($text, $example),
             self::Encoding => self::encoding($text),
             // any camera will do, as long as it is one of the scene's
             self::Camera => preg_match('~^any\s+(?:scene\s+)?camera(?:s)?(?:\s+(?:of|in)\s+(?:the|its)\s+scene)?$~i', $text) === 1 ? '*' : $text,
@@ -180,11 +182,11 @@ enum AskType: string
         return (int) $m[1].'+'.(int) ($m[2] ?? $m[1]);
     }
 
-    private static function whole(string $text): string
+    private static function whole(string $text, string $example): string
     {
         $plain = (string) preg_replace('~\s*(frames?|bits?|-bit|bit)$~i', '', $text);
         if (preg_match('~^\d{1,12}(\.0+)?$~', $plain) !== 1) {
-            throw NotUnderstood::as('a whole number', $text, '16');
+            throw NotUnderstood::as('a whole number', $text, preg_match('~^\d+$~', $example) === 1 ? $example : '16');
         }
 
         return (string) BigDecimal::of($plain)->toInt();
@@ -195,7 +197,7 @@ enum AskType: string
     {
         $text = strtolower($text);
         if ($words !== [] && ! in_array($text, $words, true)) {
-            throw NotUnderstood::as('one of '.implode(', ', $words), $text, $words[0]);
+            throw NotUnderstood::because('“'.mb_strimwidth(Text::shown($text), 0, 60, '…').'” is not one of '.implode(', ', $words).'.');
         }
 
         return $text;

@@ -36,7 +36,7 @@ final readonly class Catalogue
             new Descriptor('time.speed', G::Time, 'Speed', T::Fraction, 'S', 'The animation plays at %s of its speed.', example: '1/1', also: 'time stretch, remap, slow motion'),
             new Descriptor('time.extent', G::Time, 'What is rendered', T::Word, 'S', 'The scene is told to render %s.', ['one', 'listed', 'whole'], 'listed', also: 'single frame, animation, what to render'),
             new Descriptor('camera.name', G::Camera, 'Camera', T::Camera, 'SF', 'It is seen through %s.', example: 'cam_*', several: true, also: 'view, lens, shot camera'),
-            new Descriptor('camera.single', G::Camera, 'One camera of the scene', T::YesNo, 'S', 'Exactly one camera of the scene is chosen: %s.', example: 'yes', also: 'one camera, renderable camera, working view'),
+            new Descriptor('camera.single', G::Camera, 'One camera of the scene', T::YesNo, 'S', 'Exactly one camera of the scene is chosen: %s.', example: 'yes', also: 'one camera, camera that renders, working view'),
             new Descriptor('camera.exposure', G::Camera, 'Camera exposure', T::Word, 'S', 'The camera’s exposure is %s.', ['manual', 'auto'], 'manual', also: 'auto exposure, aperture, brightness'),
             new Descriptor('scene.saved', G::Scene, 'Scene saved', T::YesNo, 'S', 'The scene is saved: %s.', example: 'yes', also: 'unsaved changes, save'),
             new Descriptor('scene.links', G::Scene, 'Linked files present', T::YesNo, 'S', 'Every linked file is present: %s.', example: 'yes', also: 'textures, references, missing files, caches, assets'),

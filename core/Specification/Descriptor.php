@@ -36,6 +36,16 @@ final readonly class Descriptor
         public ?string $plain = null,
     ) {}
 
+    /**
+     * The one text that everything people write for the same value becomes.
+     *
+     * @throws \PlainLedger\Core\Measure\NotUnderstood|\PlainLedger\Core\Naming\PatternRefused
+     */
+    public function canonical(string $text): string
+    {
+        return $this->type->canonical(Spellings::usual($this->id, $text), $this->words, $this->example);
+    }
+
     /** Whether the scene can tell it. */
     public function inScene(): bool
     {

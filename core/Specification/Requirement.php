@@ -65,6 +65,8 @@ final readonly class Requirement
         $said = match ("{$this->id()}={$value}") {
             'picture.pixel_aspect=1/1' => 'Pixels are square.',
             'picture.scale=100' => 'The scene renders at its full size.',
+            'naming.folder=.' => 'They lie at the root of the delivery.',
+            'picture.region=on' => 'Only a region of the picture is rendered.',
             'picture.region=full' => 'The whole picture is rendered, without a region.',
             'time.range=timeline' => 'The frames are those of the animation’s own range.',
             'time.step=1' => 'Every frame is rendered, none skipped.',
@@ -94,6 +96,9 @@ final readonly class Requirement
         if ($this->descriptor->type === AskType::YesNo && $value === 'yes') {
             return str_replace(': %s.', '.', $this->descriptor->sentence);
         }
+        if ($this->descriptor->type === AskType::Region) {
+            return "Only the region {$value} is rendered: left, top, width and height.";
+        }
         // a list of passes, and of what is burnt in, is all of them
         $all = $this->descriptor->type === AskType::Passes || $this->id() === 'burn_in';
         $spoken = Text::series(array_map($this->spoken(...), $this->ask->values), $all ? 'and' : 'or');
@@ -108,7 +113,9 @@ final readonly class Requirement
             $spoken .= ", where black is a mean of at most {$this->ask->threshold} of white";
         }
 
-        return str_replace('%s', $spoken, $this->descriptor->sentence);
+        $sentence = $this->descriptor->type === AskType::Passes && count($this->ask->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
+
+        return str_replace('%s', $spoken, $sentence);
     }
 
     /** One value as it would be read out. */

@@ -21,6 +21,8 @@ export async function open(page: Page, code: string, folio: 'Specification' | 'S
         await link.click();
     }
     await expect(page.getByRole('navigation', { name: 'Folios' }).locator('[aria-current=page]')).toContainText(folio);
+    // a hand is never as fast as this one: the visit is over before anything is dropped on the page
+    await page.waitForLoadState('networkidle');
 }
 
 export async function production(page: Page, name: string): Promise<void> {

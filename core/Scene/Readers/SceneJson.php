@@ -16,6 +16,7 @@ use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\AskType;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Descriptor;
+use PlainLedger\Core\Specification\Spellings;
 
 /** The `plain-ledger/scene` document, version 1. */
 final readonly class SceneJson implements SceneReader
@@ -100,7 +101,10 @@ final readonly class SceneJson implements SceneReader
         }
         if ($type === AskType::Word && $descriptor->id !== 'time.extent') {
             // a word not on our list is a value all the same, it will just not be equal
-            return strtolower(trim(Ask::scalar($value)));
+            $word = strtolower(trim(Spellings::usual($descriptor->id, Ask::scalar($value))));
+
+            // that there is alpha does not say of which kind it is
+            return $descriptor->id === 'format.alpha' && $word === 'any' ? 'alpha' : $word;
         }
         if ($type === AskType::Kind) {
             $text = trim(Ask::scalar($value));
@@ -111,7 +115,7 @@ final readonly class SceneJson implements SceneReader
             return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Ask::scalar($value));
         }
 
-        return $type->canonical(Ask::scalar($value), $descriptor->words);
+        return $descriptor->canonical(Ask::scalar($value));
     }
 
     /**

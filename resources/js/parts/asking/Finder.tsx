@@ -20,6 +20,13 @@ function fit(each: Offered, text: string): number {
     return text.split(/\s+/).every((word) => all.includes(word)) ? 3 : 9;
 }
 
+/** A fact of the production's own, by the words that were typed. */
+function ownFact(text: string): Offered | null {
+    const name = text.trim().toLowerCase().replace(/^other\./, '').replaceAll(/[^a-z0-9_-]+/g, '_').replaceAll(/^_+|_+$/g, '').slice(0, 60);
+
+    return name === '' ? null : { id: `other.${name}`, label: `${name.charAt(0).toUpperCase()}${name.slice(1).replaceAll('_', ' ')}`, group: 'Render', example: 'a fact of your own', also: '', words: [] };
+}
+
 function short(text: string): string {
     return text.length > 30 ? `${text.slice(0, 28)}…` : text;
 }
@@ -38,7 +45,8 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
         .map((each, place) => ({ each, place, fit: wanted === '' ? 0 : fit(each, wanted) }))
         .filter((one) => one.fit < 9)
         .sort((a, b) => a.fit - b.fit || a.place - b.place);
-    const shown = wanted === '' ? fitting : fitting.slice(0, MOST);
+    const own = ownFact(text);
+    const shown = [...(wanted === '' ? fitting : fitting.slice(0, MOST)), ...(own === null ? [] : [{ each: own, place: -1, fit: 9 }])];
     const chosen = shown[Math.min(at, shown.length - 1)];
 
     const take = (taken: Offered | undefined) => {
@@ -77,7 +85,7 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
                 id={name}
                 ref={field}
                 role="combobox"
-                aria-expanded={open}
+                aria-expanded={open && shown.length > 0}
                 aria-controls={`${name}-list`}
                 aria-autocomplete="list"
                 aria-activedescendant={open && chosen !== undefined ? `${name}-${chosen.each.id}` : undefined}
@@ -95,13 +103,8 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
                 onBlur={() => setOpen(false)}
                 onKeyDown={press}
             />
-            {open && (
+            {open && shown.length > 0 && (
                 <ul ref={list} id={`${name}-list`} role="listbox" aria-label={label} className="scroll absolute inset-x-0 top-full z-30 max-h-72 border border-edge bg-sheet">
-                    {shown.length === 0 && (
-                        <li role="option" aria-selected="false" aria-disabled="true" className="px-2 py-1.5 text-faint">
-                            Nothing is known here by “{text}”. A fact of your own is asked as other.name.
-                        </li>
-                    )}
                     {shown.map(({ each }, n) => (
                         <li
                             key={each.id}
@@ -115,7 +118,7 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
                             }}
                         >
                             <span>
-                                {each.label} <span className="text-[12.5px] text-faint">{each.group}</span>
+                                {each.label} <span className="text-[12.5px] text-faint">{each.id.startsWith('other.') ? each.id : each.group}</span>
                             </span>
                             <span className="text-[12.5px] text-faint">
                                 {asked?.[each.id] !== undefined && 'now: '}
