@@ -65,7 +65,7 @@ final readonly class Channels
     public static function parse(string $text): array
     {
         $names = preg_split('~[\s,;|+]+~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        if (count($names) === 1 && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1) {
+        if (count($names) === 1 && ! isset(self::USUAL[strtolower($names[0])]) && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1) {
             $names = str_split($names[0]);
         }
         // `RGB A`, `rgb + alpha`, `grey`: the usual sets and words, beside others too

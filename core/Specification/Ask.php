@@ -19,8 +19,22 @@ final readonly class Ask
      * @param  string|null  $min  a canonical number (or duration), likewise $max
      * @param  array<string, array<string, mixed>>  $own  of passes: what is asked of one alone, by its name, still as it was written
      * @param  string|null  $threshold  of black frames: the mean luminance that is still black, as a fraction of white
+     * @param  bool  $number  of a fact of their own: asked as a number, not as the text of one
      */
-    private function __construct(public array $values, public ?string $min, public ?string $max, public array $own = [], public ?string $threshold = null) {}
+    private function __construct(public array $values, public ?string $min, public ?string $max, public array $own = [], public ?string $threshold = null, public bool $number = false) {}
+
+    /**
+     * What somebody typed into one field: a fact of their own that is plainly a number is one. `4.10` stays text,
+     * since it may be a version.
+     */
+    public static function typed(Descriptor $descriptor, string $text): string|int|float
+    {
+        if ($descriptor->type !== AskType::Any || preg_match('~^\s*-?(?:0|[1-9]\d{0,11})(?:\.\d{0,6}[1-9])?\s*$~D', $text) !== 1) {
+            return $text;
+        }
+
+        return str_contains($text, '.') ? (float) $text : (int) $text;
+    }
 
     /**
      * @param  mixed  $json  a scalar, a list, or an object with value, min, max, head, tail
@@ -43,7 +57,12 @@ final readonly class Ask
                 throw NotUnderstood::because('the list of values is empty.');
             }
 
-            return new self(array_values(array_unique(array_map(static fn (mixed $v): string => self::one($descriptor, self::scalar($v)), $json))), null, null);
+            $values = array_values(array_unique(array_map(static fn (mixed $v): string => self::one($descriptor, self::scalar($v)), $json)));
+
+            return new self($values, null, null, number: $descriptor->type === AskType::Any && array_filter($json, self::isNumber(...)) === $json);
+        }
+        if ($descriptor->type === AskType::Any && self::isNumber($json)) {
+            return new self([self::scalar($json)], null, null, number: true);
         }
         $text = trim(self::scalar($json));
         if ($descriptor->type === AskType::Black && preg_match('~^(.*?)[,;]?\s*threshold\s+(\S+)$~i', $text, $m) === 1) {
@@ -250,6 +269,11 @@ final readonly class Ask
         }
 
         return new self(array_values(array_unique($names)), null, null, array_filter($own, static fn (array $r): bool => $r !== []));
+    }
+
+    private static function isNumber(mixed $json): bool
+    {
+        return is_int($json) || (is_float($json) && is_finite($json));
     }
 
     /** A scalar as people would have typed it: 23.976 stays 23.976. */

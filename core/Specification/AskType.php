@@ -206,8 +206,8 @@ enum AskType: string
     private static function truth(string $text, string $yes, string $no): string
     {
         return match (strtolower($text)) {
-            'yes', 'on', 'true', '1' => $yes,
-            'no', 'off', 'false', '0', '' => $no,
+            'yes', 'on', 'true', '1', 'enabled' => $yes,
+            'no', 'off', 'false', '0', 'disabled', '' => $no,
             default => throw NotUnderstood::as('yes or no', $text, $yes),
         };
     }
@@ -215,10 +215,10 @@ enum AskType: string
     private static function region(string $text): string
     {
         $text = strtolower($text);
-        if (in_array($text, ['full', 'off', 'no', 'false', 'none', '0', ''], true)) {
+        if (in_array($text, ['full', 'off', 'no', 'false', 'none', '0', 'disabled', ''], true)) {
             return 'full';
         }
-        if (in_array($text, ['on', 'yes', 'true', '1'], true)) {
+        if (in_array($text, ['on', 'yes', 'true', '1', 'enabled'], true)) {
             return 'on';
         }
         if (preg_match('~^(-?\d{1,7})[,;\s]+(-?\d{1,7})[,;\s]+(\d{1,7})[,;\sx]+(\d{1,7})$~', $text, $m) !== 1) {

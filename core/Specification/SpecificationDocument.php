@@ -39,7 +39,7 @@ final readonly class SpecificationDocument
             $type === AskType::Black && $ask->threshold !== null => ['value' => $ask->single(), 'threshold' => $ask->threshold],
             $ask->values === [] => array_filter(['min' => self::number($requirement, $ask->min), 'max' => self::number($requirement, $ask->max)], static fn (mixed $v): bool => $v !== null),
             $type === AskType::Passes => array_map(static fn (string $name): mixed => isset($ask->own[$name]) ? ['name' => $name, 'require' => $ask->own[$name]] : $name, $ask->values),
-            count($ask->values) > 1 => array_map(static fn (string $v): int|string => self::number($requirement, $v) ?? $v, $ask->values),
+            count($ask->values) > 1 => array_map(static fn (string $v): int|float|string => self::number($requirement, $v) ?? $v, $ask->values),
             default => self::number($requirement, $ask->single()),
         };
         if ($more === []) {
@@ -49,8 +49,11 @@ final readonly class SpecificationDocument
         return is_array($value) && ! array_is_list($value) ? $value + $more : ['value' => $value] + $more;
     }
 
-    private static function number(Requirement $requirement, ?string $text): int|string|null
+    private static function number(Requirement $requirement, ?string $text): int|float|string|null
     {
+        if ($requirement->ask->number && is_numeric($text)) {
+            return preg_match('~^-?\d{1,15}$~', $text) === 1 ? (int) $text : (float) $text;
+        }
         $plain = in_array($requirement->descriptor->type, [AskType::Whole, AskType::Percent, AskType::Size, AskType::BitRate], true);
 
         return $text !== null && $plain && preg_match('~^\d{1,15}$~', $text) === 1 ? (int) $text : $text;

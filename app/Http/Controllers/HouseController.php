@@ -90,7 +90,7 @@ final class HouseController
             if ($descriptor === null) {
                 return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
             }
-            $line = SpecificationPage::line(Requirement::read($descriptor, $given['value'] ?? '', SetBy::House, 'Here'));
+            $line = SpecificationPage::line(Requirement::read($descriptor, Ask::typed($descriptor, $given['value'] ?? ''), SetBy::House, 'Here'));
 
             return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
         } catch (PlainSentence $refused) {

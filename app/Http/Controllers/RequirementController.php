@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
@@ -89,7 +90,8 @@ final class RequirementController
     public static function json(string $id, string $value, string $level, ?string $why, ?string $before): string
     {
         $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $new = $level === 'must' && $why === null ? $value : array_filter(['value' => $value, 'level' => $level, 'why' => $why], is_string(...));
+        $typed = Ask::typed($descriptor, $value);
+        $new = $level === 'must' && $why === null ? $typed : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
         $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
         $ask = SpecificationDocument::ask($requirement);
         if ($id === 'passes' && $before !== null) {
@@ -115,9 +117,9 @@ final class RequirementController
         }
         $deliverable->load('production', 'owner', 'specification.latest');
         try {
-            $line = SpecificationPage::line(Requirement::read($descriptor, $given['value'] ?? '', SetBy::Deliverable, 'Here'));
+            $line = SpecificationPage::line(Requirement::read($descriptor, Ask::typed($descriptor, $given['value'] ?? ''), SetBy::Deliverable, 'Here'));
             $layers = $deliverable->layers($deliverable->specification->latest);
-            $own = ['require' => [$given['id'] => $given['value']]];
+            $own = ['require' => [$given['id'] => Ask::typed($descriptor, $given['value'] ?? '')]];
             $part = $given['part'] ?? '';
             $draft = Resolved::draft(...[...$layers, new Layer(SetBy::Deliverable, $part === '' ? $own : ['parts' => [['name' => $part] + $own]], 'Here')]);
             $quarrels = Proofreader::standard()->read($draft);

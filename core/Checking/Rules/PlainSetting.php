@@ -28,7 +28,7 @@ final readonly class PlainSetting implements Rule
         if ($found === null) {
             return Cell::unknown();
         }
-        if ($requirement->ask->values === [] || in_array($requirement->descriptor->type, [AskType::Whole, AskType::Size, AskType::Number, AskType::Percent, AskType::BitRate], true)) {
+        if ($requirement->ask->values === [] || $requirement->ask->number || in_array($requirement->descriptor->type, [AskType::Whole, AskType::Size, AskType::Number, AskType::Percent, AskType::BitRate], true)) {
             try {
                 return Cell::when($requirement->ask->admitsNumber(Fraction::decimal(Fraction::parse(strtolower($found) === 'none' ? '0' : $found), 6)), $found);
             } catch (NotUnderstood) {
@@ -54,8 +54,8 @@ final readonly class PlainSetting implements Rule
     private function truth(string $text): ?bool
     {
         return match (strtolower($text)) {
-            'yes', 'on', 'true', '1' => true,
-            'no', 'off', 'false', '0' => false,
+            'yes', 'on', 'true', '1', 'enabled' => true,
+            'no', 'off', 'false', '0', 'disabled' => false,
             default => null,
         };
     }

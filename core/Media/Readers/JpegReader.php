@@ -146,7 +146,7 @@ final readonly class JpegReader implements Reader
             $sampling[] = [ord($data[7 + 3 * $i]) >> 4, ord($data[7 + 3 * $i]) & 15];
         }
         $header['process'] = match ($marker) {
-            0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', default => 'other',
+            0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', 0xC9 => 'arithmetic', 0xCA => 'arithmetic, progressive', default => 'other',
         };
         if ($transform !== null && $components === 4) {
             $header['ink'] = $transform === 2 ? 'YCCK' : 'CMYK';

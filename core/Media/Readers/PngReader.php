@@ -28,6 +28,8 @@ final readonly class PngReader implements Reader
 
     private const LARGEST_TEXT = 8192;
 
+    private const LARGEST_PACKET = 65_536;
+
     public function kind(): Kind
     {
         return Kind::Png;
@@ -99,7 +101,7 @@ final readonly class PngReader implements Reader
     }
 
     /**
-     * @return array<string, mixed> what the chunks before the picture tell: density, transparent, header, frames
+     * @return array<string, mixed> what the chunks before the picture tell: density, transparent, header, frames, colour, projection
      */
     private function chunksBeforePicture(ByteSource $source, string $head): array
     {
@@ -118,7 +120,7 @@ final readonly class PngReader implements Reader
             if ($length > 0x7FFFFFFF || preg_match('~^[A-Za-z]{4}$~', $type) !== 1) {
                 break;
             }
-            $data = $length <= self::LARGEST_TEXT ? $this->slice($source, $head, $at + 8, $length) : '';
+            $data = $length <= ($type === 'iTXt' ? self::LARGEST_PACKET : self::LARGEST_TEXT) ? $this->slice($source, $head, $at + 8, $length) : '';
             $found = $this->chunk($type, $data, $length, $found);
             $at += 12 + $length;
         }
@@ -176,7 +178,12 @@ final readonly class PngReader implements Reader
                 break;
             case $type === 'iTXt' && preg_match('~^([^\0]{1,79})\0(.)(.)[^\0]*\0[^\0]*\0(.*)$~s', $data, $m) === 1:
                 $value = $m[2] === "\1" ? (string) @gzuncompress($m[4], 1 << 16) : $m[4];
-                $header = self::text($header, $m[1], $value);
+                if (str_ends_with(strtolower($m[1]), '.xmp')) {
+                    // a packet of many facts, long and unreadable as a whole
+                    $found['projection'] = ProjectionTag::in($value) ?? $found['projection'] ?? null;
+                } else {
+                    $header = self::text($header, $m[1], $value);
+                }
                 break;
         }
         $found['header'] = $header;
@@ -236,7 +243,7 @@ final readonly class PngReader implements Reader
         return new MediaFacts(
             Kind::Png, $values['width'], $values['height'], $aspect, $values['depth'], 'uint', $channels,
             in_array('A', $channels, true), 'deflate', camera: $camera, complete: true, header: $header,
-            density: is_int($chunks['ppi'] ?? null) ? $chunks['ppi'] : null, colour: $colour, projection: ProjectionTag::inTexts($header),
+            density: is_int($chunks['ppi'] ?? null) ? $chunks['ppi'] : null, colour: $colour, projection: is_string($chunks['projection'] ?? null) ? $chunks['projection'] : ProjectionTag::inTexts($header),
         );
     }
 

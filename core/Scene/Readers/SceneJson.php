@@ -62,7 +62,10 @@ final readonly class SceneJson implements SceneReader
                 } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'], true)) {
                     $lists[$key] = $value;
                 } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === 'time.handles')) {
-                    $settings[$key] = $this->setting($descriptor, $value);
+                    $setting = $this->setting($descriptor, $value);
+                    if ($setting !== null) {
+                        $settings[$key] = $setting;
+                    }
                 } else {
                     $strange[] = Text::shown($key);
                 }
@@ -86,10 +89,23 @@ final readonly class SceneJson implements SceneReader
         );
     }
 
-    /** @throws NotUnderstood|PatternRefused */
-    private function setting(Descriptor $descriptor, mixed $value): string
+    /**
+     * The canonical text; null where the field is there and empty, so that nothing is told.
+     *
+     * @throws NotUnderstood|PatternRefused
+     */
+    private function setting(Descriptor $descriptor, mixed $value): ?string
     {
         $type = $descriptor->type;
+        // two numbers where one text of two is usual
+        if (is_array($value) && array_is_list($value) && count($value) === 2 && is_int($value[0]) && is_int($value[1])) {
+            $value = match ($type) {
+                AskType::Resolution => "{$value[0]}x{$value[1]}", AskType::Range => "{$value[0]}-{$value[1]}", default => $value,
+            };
+        }
+        if ($type !== AskType::Pattern && is_string($value) && trim($value) === '') {
+            return null;
+        }
         if ($type === AskType::Pattern) {
             $text = trim(Ask::scalar($value));
 
