@@ -25,6 +25,7 @@ final readonly class ChangeDesk
     public function change(Target $target, string $part, string $key, ?string $json, User $by, ?string $seen = null, ?Change $follows = null): ?Change
     {
         return DB::transaction(function () use ($target, $part, $key, $json, $by, $seen, $follows): ?Change {
+            $target->reload();
             $before = $target->read($part, $key);
             if ($before === $json) {
                 return null;

@@ -11,9 +11,12 @@ use App\Models\User;
 use PlainLedger\Core\Specification\SetBy;
 
 /** The layer that a change is made in: the house's, a specification's, or a deliverable's own. */
-final readonly class Target
+final class Target
 {
-    private function __construct(public SetBy $layer, private Production|Specification|Deliverable $model) {}
+    /** @var array<string, mixed>|null the layer as it was read last */
+    private ?array $read = null;
+
+    private function __construct(public readonly SetBy $layer, private readonly Production|Specification|Deliverable $model) {}
 
     public static function house(Production $production): self
     {
@@ -38,6 +41,18 @@ final readonly class Target
             'specification_id' => $this->model instanceof Specification ? $this->model->id : null,
             'deliverable_id' => $this->model instanceof Deliverable ? $this->model->id : null,
         ];
+    }
+
+    /** Reads the layer anew, so that within a transaction nothing is decided by what stood there before it. */
+    public function reload(): void
+    {
+        if ($this->model instanceof Specification) {
+            $this->model->unsetRelation('latest');
+        } else {
+            // what it is related to stays as it was loaded
+            $this->model->setRawAttributes($this->model->newQuery()->whereKey($this->model->getKey())->firstOrFail()->getAttributes(), true);
+        }
+        $this->read = null;
     }
 
     /** What stands at a place of the layer, as JSON; null where nothing does. */
@@ -78,15 +93,16 @@ final readonly class Target
             $this->model instanceof Specification => $this->model->revise($data, $by),
             default => $this->model->update(['overrides' => $data['overrides'], 'values' => $data['values']]),
         };
-        $this->model->refresh();
+        $this->model->unsetRelation('latest');
+        $this->read = null;
     }
 
     /** @return array<string, mixed> */
     private function data(): array
     {
-        return match (true) {
+        return $this->read ??= match (true) {
             $this->model instanceof Production => $this->model->house,
-            $this->model instanceof Specification => $this->model->latest()->firstOrFail()->data,
+            $this->model instanceof Specification => $this->model->latest->data,
             default => ['overrides' => $this->model->overrides, 'values' => $this->model->values],
         };
     }

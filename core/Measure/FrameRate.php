@@ -99,13 +99,34 @@ final readonly class FrameRate implements \Stringable
         return $ratio->isEqualTo(BigRational::nd(1000, 1001)) || $ratio->isEqualTo(BigRational::nd(1001, 1000));
     }
 
-    /** Whole seconds and frames of so many frames, the seconds counted at the nominal rate: 250 at 29.97 are 8 s and 10 frames. */
+    /**
+     * Whole seconds and frames of so many frames, the seconds counted at the nominal rate: 250 at 24 are 10 s and 10
+     * frames. A rate that is not whole runs behind the clock, so that its time is told too, to the millisecond.
+     */
     public function runningTime(int $frames): string
     {
         $base = $this->nominalWhole();
         [$seconds, $rest] = [intdiv($frames, $base), $frames % $base];
-        $text = $seconds >= 60 ? intdiv($seconds, 60).' min '.($seconds % 60).' s' : "{$seconds} s";
+        $text = match (true) {
+            $rest === 0 => self::clock($seconds),
+            $seconds === 0 => "{$rest} f",
+            default => self::clock($seconds)." {$rest} f",
+        };
+        if ((string) $this === (string) $base) {
+            return $text;
+        }
+        $exact = BigRational::of($frames)->dividedBy($this->value)->toScale(3, RoundingMode::HALF_UP);
+        $whole = $exact->toScale(0, RoundingMode::DOWN);
+        $behind = rtrim(rtrim(substr((string) $exact->minus($whole), 1), '0'), '.');
 
-        return $rest === 0 ? $text : "{$text} {$rest} f";
+        return "{$text}, ".preg_replace('~(\d+) s$~', "\${1}{$behind} s", self::clock($whole->toInt(), $behind !== '')).' by the clock';
+    }
+
+    /** `45 s`, `1 min`, `2 h 3 min 4 s` */
+    private static function clock(int $seconds, bool $always = false): string
+    {
+        $parts = array_filter([intdiv($seconds, 3600) === 0 ? null : intdiv($seconds, 3600).' h', intdiv($seconds, 60) % 60 === 0 ? null : (intdiv($seconds, 60) % 60).' min', $seconds % 60 === 0 && $seconds > 0 && ! $always ? null : ($seconds % 60).' s']);
+
+        return implode(' ', $parts);
     }
 }

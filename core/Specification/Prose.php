@@ -25,8 +25,8 @@ final readonly class Prose
         } catch (NotUnderstood) {
             $expected = null;
         }
-        $asked = $part->single('time.rate');
-        $rate = $asked === null ? null : FrameRate::parse($asked);
+        $rates = array_map(FrameRate::parse(...), $part->find('time.rate')->ask->values ?? []);
+        $speed = $rates === [] ? '' : ' at '.Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or').' a second';
         $what = match ($part->delivers) {
             Delivers::Frames => 'frames',
             Delivers::Still => 'A single picture',
@@ -36,28 +36,28 @@ final readonly class Prose
         if ($expected === null) {
             $open = $part->single('time.range') === 'timeline' ? ', the animation’s own range' : '';
 
-            return ucfirst($what).$open.($rate === null ? '' : " at {$rate->spoken()} a second").'.';
+            return ucfirst($what).$open.$speed.'.';
         }
         $says = Text::count(count($expected), 'frame').($expected->isOneRun() ? ", {$expected->first()} to {$expected->last()}" : ", {$expected}");
-        if ($rate !== null) {
-            $whole = count($expected) % $rate->nominalWhole() === 0 && (string) $rate === (string) $rate->nominalWhole();
-            $says .= ", at {$rate->spoken()} a second: ".($whole ? 'exactly ' : '').$rate->runningTime(count($expected));
+        if (count($rates) === 1) {
+            $whole = count($expected) % $rates[0]->nominalWhole() === 0 && (string) $rates[0] === (string) $rates[0]->nominalWhole();
+            $speed .= ': '.($whole ? 'exactly ' : '').$rates[0]->runningTime(count($expected));
         }
 
-        return "{$says}.";
+        return $says.($speed === '' ? '' : ",{$speed}").'.';
     }
 
     private static function picture(Part $part): string
     {
         $says = [];
-        $size = $part->single('picture.resolution');
-        if ($size !== null) {
+        $sizes = $part->find('picture.resolution')->ask->values ?? [];
+        if ($sizes !== []) {
             $square = in_array($part->single('picture.pixel_aspect'), ['1/1', null], true);
-            $says[] = Resolution::parse($size)->spoken().($part->find('picture.pixel_aspect') === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single('picture.pixel_aspect')));
+            $says[] = Text::series(array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes), 'or').($part->find('picture.pixel_aspect') === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single('picture.pixel_aspect')));
         }
-        $camera = $part->find('camera.name')?->required();
-        if ($camera !== null) {
-            $says[] = "seen through {$camera}";
+        $cameras = $part->find('camera.name')->ask->values ?? [];
+        if ($cameras !== []) {
+            $says[] = 'seen through '.($cameras === ['*'] ? 'any camera of the scene' : Text::series($cameras, 'or'));
         }
         $kind = self::format($part);
         if ($kind !== '') {
@@ -70,11 +70,17 @@ final readonly class Prose
     private static function format(Part $part): string
     {
         $kinds = $part->kinds();
-        $bits = $part->single('format.bit_depth');
-        $details = array_filter([$bits === null ? null : "{$bits}-bit", $part->single('format.sample') === 'float' ? 'float' : null, $part->single('format.channels')]);
+        $bits = $part->find('format.bit_depth')->ask->values ?? [];
+        $channels = $part->single('format.channels');
+        // “8- or 16-bit”
+        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->find('format.sample')->ask->values ?? []) === ['float'] ? 'float' : null, $channels]);
         $compression = $part->find('format.compression')?->ask->values ?? [];
         $says = $kinds === [] ? '' : Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or');
-        $says .= $details === [] ? '' : ($says === '' ? '' : ' of ').implode(' ', $details);
+        $codecs = $part->find('format.codec')->ask->values ?? [];
+        $says .= $codecs === [] ? '' : ($says === '' ? 'coded as ' : ', coded as ').Text::series($codecs, 'or');
+        if ($details !== []) {
+            $says = $says !== '' && $channels !== null ? "{$says} of ".implode(' ', $details) : trim(implode(' ', $details)." {$says}");
+        }
 
         return $says.($compression === [] ? '' : ', '.Text::series($compression, 'or'));
     }

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Pages\SpecificationPage;
+use App\Ledger\ChangeDesk;
+use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Illuminate\Validation\ValidationException;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** What is asked, in its layers: who set it, taken back, made again, never over somebody else's. */
@@ -75,6 +80,44 @@ final class LayersTest extends LedgerTestCase
         $this->actingAs($this->coordinator);
 
         return $this->lines();
+    }
+
+    /** Two who began before either was done: neither change is lost, though each is written with its whole layer. */
+    public function test_changes_made_at_the_same_time_all_stand(): void
+    {
+        $desk = app(ChangeDesk::class);
+        foreach (['deliverable', 'specification', 'house'] as $layer) {
+            $target = static fn (Deliverable $d): Target => SpecificationPage::targets($d)[$layer];
+            $first = $target(Deliverable::query()->findOrFail($this->deliverable->id));
+            $second = $target(Deliverable::query()->findOrFail($this->deliverable->id));
+            // both have looked
+            self::assertSame($first->token('', 'render.samples'), $second->token('', 'render.samples'));
+            $desk->change($first, '', 'render.samples', '128', $this->coordinator);
+            $desk->change($second, '', 'render.quality', '"final"', $this->artist);
+            $third = $target(Deliverable::query()->findOrFail($this->deliverable->id));
+            self::assertSame(['128', '"final"'], [$third->read('', 'render.samples'), $third->read('', 'render.quality')], $layer);
+            // and one made to the very same line is noticed, though it was not there when the second looked
+            try {
+                $desk->change($second, '', 'render.samples', '64', $this->artist, 'none');
+                self::fail($layer);
+            } catch (ValidationException $refused) {
+                self::assertSame(['conflict'], array_keys($refused->errors()));
+            }
+        }
+    }
+
+    public function test_a_page_asks_the_database_as_little_for_many_lines_as_for_few(): void
+    {
+        $count = function (): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->actingAs($this->coordinator)->get("/deliverables/{$this->deliverable->id}/specification")->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $few = $count();
+        $this->deliverable->specification->revise(['delivers' => 'frames', 'require' => array_combine(array_map(static fn (int $i): string => "other.fact_{$i}", range(1, 200)), array_fill(0, 200, 1))], $this->coordinator);
+        self::assertSame($few, $count());
     }
 
     public function test_people_who_look_at_the_same_hear_of_each_other(): void

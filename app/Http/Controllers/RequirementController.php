@@ -55,6 +55,7 @@ final class RequirementController
         $part = $given['scope'] === 'house' ? '' : $target->partFor($given['part'] ?? '', $id, $several && ($given['part'] ?? '') !== '');
         try {
             $change = DB::transaction(function () use ($deliverable, $given, $id, $target, $part, $desk, $by): ?Change {
+                $target->reload();
                 $json = $given['drop'] ?? false
                     // what this layer set is taken back, and what lies below holds again; else it is asked here no more
                     ? ($target->read($part, $id) !== null ? null : 'null')

@@ -63,9 +63,9 @@ final class MeasuresTest extends TestCase
 
     public function test_running_time(): void
     {
-        self::assertSame('8 s 10 f', FrameRate::parse('29.97')->runningTime(250));
+        self::assertSame('8 s 10 f, 8.342 s by the clock', FrameRate::parse('29.97')->runningTime(250));
         self::assertSame('4 s', FrameRate::parse('24')->runningTime(96));
-        self::assertSame('1 min 0 s 1 f', FrameRate::parse('25')->runningTime(1501));
+        self::assertSame('1 min 1 f', FrameRate::parse('25')->runningTime(1501));
     }
 
     /** @return iterable<array{string, string, int}> rate, timecode, frames */

@@ -113,7 +113,7 @@ final class LayersTest extends TestCase
         $lines = array_column(Consequences::of($specification, $specification->parts[0])->lines, 'value', 'label');
 
         self::assertSame([
-            'frames' => '250', 'running time' => '8 s 10 f', 'timecode' => '01:00:00;00 – 01:00:08;09', 'shape on screen' => '1.778 to 1, 16:9, high definition', 'one frame, unpacked' => '2.76 MB',
+            'frames' => '250', 'running time' => '8 s 10 f, 8.342 s by the clock', 'timecode' => '01:00:00;00 – 01:00:08;09', 'shape on screen' => '1.778 to 1, 16:9, high definition', 'one frame, unpacked' => '2.76 MB',
             'all frames, unpacked' => '691 MB', 'digits needed' => '3 of 2',
         ], $lines);
         self::assertSame(['TC_010_01.png', 'TC_010_125.png', 'TC_010_250.png'], Consequences::of($specification, $specification->parts[0])->names?->sets[0]['names']);
