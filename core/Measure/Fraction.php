@@ -77,6 +77,9 @@ final readonly class Fraction
         if (! is_finite($value) || abs($value) > 1e15) {
             return BigRational::zero();
         }
+        if (floor($value) === $value) {
+            return BigRational::of((int) $value);
+        }
         $exact = BigDecimal::of(sprintf('%.17e', $value))->toBigRational();
         $tolerance = $exact->abs()->dividedBy(2 ** min($bits - 2, 50));
         $rest = $exact;

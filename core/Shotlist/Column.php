@@ -79,8 +79,16 @@ final readonly class Column implements \Stringable
             $columns[] = $column === null || isset($taken[$column->word]) ? null : $column;
             $taken[$column->word ?? ''] = true;
         }
+        if (! isset($taken['code']) && array_intersect_key($taken, ['range' => 1, 'first' => 1, 'last' => 1]) !== []) {
+            // a list of frames is a list of shots, and the name in it is theirs
+            foreach ($columns as $c => $column) {
+                if ($column?->word === 'owner' && strtolower(trim($headings[$c])) === 'name') {
+                    $columns[$c] = new self('code');
+                }
+            }
+        }
 
-        return $columns;
+        return array_values($columns);
     }
 
     /** @return list<string> the words that are no requirement */

@@ -34,6 +34,9 @@ final class Timeline
     /** @var array<string, true> */
     private array $notes = [];
 
+    /** @var array<string, FrameRate|null> */
+    private array $rates = [];
+
     /**
      * @return array{list<ShotRow>, list<string>} rows, and what was not understood
      *
@@ -105,12 +108,12 @@ final class Timeline
 
                 return;
             }
-            $this->track($item, self::narrowed($item, $seen), $depth);
+            $this->track($item, $this->narrowed($item, $seen), $depth);
         } elseif ($schema === 'Stack') {
             foreach (is_array($item['children'] ?? null) ? $item['children'] : [] as $child) {
                 $child = self::object($child);
                 if ($child !== null) {
-                    $this->item($child, self::narrowed($item, $seen), $head, $tail, $depth + 1);
+                    $this->item($child, $this->narrowed($item, $seen), $head, $tail, $depth + 1);
                 }
             }
         } elseif (! in_array($schema, ['Gap', 'Transition', 'Filler'], true)) {
@@ -140,21 +143,23 @@ final class Timeline
             $own = null;
             if ($seen !== null) {
                 $from = self::later($at, $seen[0]);
-                $to = self::earlier($at->plus($long), $seen[1]);
+                $end = $at->plus($long)->simplified();
+                $to = self::earlier($end, $seen[1]);
                 if ($from->isGreaterThanOrEqualTo($to)) {
-                    $at = $at->plus($long);
+                    $at = $end;
 
                     continue;
                 }
                 $start = $this->startOf($child);
-                $own = [$start->plus($from->minus($at)), $start->plus($to->minus($at))];
+                $own = [$start->plus($from)->minus($at)->simplified(), $start->plus($to)->minus($at)->simplified()];
             }
             // a transition overlaps the one before it by its in offset and the one after it by its out offset, so
             // that the next needs as much before its start as the first, and the first as much after its end
             $before = $i > 0 && self::schema($children[$i - 1]) === 'Transition' ? $this->offset($children[$i - 1], 'in_offset', $child) : 0;
             $after = isset($children[$i + 1]) && self::schema($children[$i + 1]) === 'Transition' ? $this->offset($children[$i + 1], 'out_offset', $child) : 0;
             $this->item($child, $own, $before, $after, $depth + 1);
-            $at = $at->plus($long);
+            // unreduced, the sums of thousands of clips would grow without end
+            $at = $at->plus($long)->simplified();
         }
     }
 
@@ -166,8 +171,8 @@ final class Timeline
     {
         $name = trim(is_string($clip['name'] ?? null) ? $clip['name'] : '');
         $media = $this->media($clip);
-        $available = $media === null ? null : self::range($media['available_range'] ?? null);
-        $range = self::range($clip['source_range'] ?? null) ?? $available;
+        $available = $media === null ? null : $this->range($media['available_range'] ?? null);
+        $range = $this->range($clip['source_range'] ?? null) ?? $available;
         if ($range === null) {
             $this->notes['“'.Text::shown(mb_strimwidth($name, 0, 60, '…')).'” says nothing of its length, and its media is missing.'] = true;
 
@@ -227,16 +232,16 @@ final class Timeline
      */
     private function duration(array $item, int $depth): ?BigRational
     {
-        $own = self::range($item['source_range'] ?? null);
+        $own = $this->range($item['source_range'] ?? null);
         if ($own !== null) {
-            return $own[1]->minus($own[0]);
+            return $own[1]->minus($own[0])->simplified();
         }
         $schema = self::schema($item);
         if ($schema === 'Clip') {
             $media = $this->media($item);
-            $available = $media === null ? null : self::range($media['available_range'] ?? null);
+            $available = $media === null ? null : $this->range($media['available_range'] ?? null);
 
-            return $available === null ? null : $available[1]->minus($available[0]);
+            return $available === null ? null : $available[1]->minus($available[0])->simplified();
         }
         if ($depth > self::DEEPEST || ! in_array($schema, ['Stack', 'Track', 'Sequence'], true) || ++$this->nodes > self::MOST_NODES) {
             return null;
@@ -256,7 +261,7 @@ final class Timeline
         }
         $whole = array_shift($all);
         foreach ($all as $long) {
-            $whole = $schema === 'Stack' ? self::later($whole, $long) : $whole->plus($long);
+            $whole = $schema === 'Stack' ? self::later($whole, $long) : $whole->plus($long)->simplified();
         }
 
         return $whole;
@@ -269,10 +274,10 @@ final class Timeline
      */
     private function startOf(array $item): BigRational
     {
-        $own = self::range($item['source_range'] ?? null);
+        $own = $this->range($item['source_range'] ?? null);
         if ($own === null && self::schema($item) === 'Clip') {
             $media = $this->media($item);
-            $own = $media === null ? null : self::range($media['available_range'] ?? null);
+            $own = $media === null ? null : $this->range($media['available_range'] ?? null);
         }
 
         return $own[0] ?? BigRational::zero();
@@ -285,9 +290,9 @@ final class Timeline
      * @param  array{BigRational, BigRational}|null  $seen
      * @return array{BigRational, BigRational}|null
      */
-    private static function narrowed(array $item, ?array $seen): ?array
+    private function narrowed(array $item, ?array $seen): ?array
     {
-        $own = self::range($item['source_range'] ?? null);
+        $own = $this->range($item['source_range'] ?? null);
         if ($own === null || $seen === null) {
             return $own === null ? $seen : [$own[0], $own[1]];
         }
@@ -301,11 +306,11 @@ final class Timeline
      */
     private function offset(array $transition, string $key, array $beside): int
     {
-        $time = self::time($transition[$key] ?? null);
+        $time = $this->time($transition[$key] ?? null);
         if ($time === null) {
             return 0;
         }
-        $rate = self::range($beside['source_range'] ?? null)[2] ?? $time[1];
+        $rate = $this->range($beside['source_range'] ?? null)[2] ?? $time[1];
 
         return max(0, min(100_000, $time[0]->multipliedBy($rate->value)->toScale(0, RoundingMode::HALF_UP)->toInt()));
     }
@@ -324,20 +329,30 @@ final class Timeline
     }
 
     /** @return array{BigRational, BigRational, FrameRate}|null from, to (exclusive), both in seconds, and the rate */
-    private static function range(mixed $data): ?array
+    private function range(mixed $data): ?array
     {
         $data = self::object($data);
-        $start = $data === null ? null : self::time($data['start_time'] ?? null);
-        $long = $data === null ? null : self::time($data['duration'] ?? null);
+        $start = $data === null ? null : $this->time($data['start_time'] ?? null);
+        $long = $data === null ? null : $this->time($data['duration'] ?? null);
         if ($start === null || $long === null || $long[0]->isNegative()) {
             return null;
         }
 
-        return [$start[0], $start[0]->plus($long[0]), $start[1]];
+        return [$start[0], $start[0]->plus($long[0])->simplified(), $start[1]];
+    }
+
+    /** Every clip names its rate several times over, and a float takes long to read exactly. */
+    private function rate(float $told): ?FrameRate
+    {
+        if (count($this->rates) > 200) {
+            $this->rates = [];
+        }
+
+        return $this->rates[(string) $told] ??= FrameRate::fromFloat($told);
     }
 
     /** @return array{BigRational, FrameRate}|null seconds and the rate they were counted at */
-    private static function time(mixed $data): ?array
+    private function time(mixed $data): ?array
     {
         $data = self::object($data);
         $value = $data['value'] ?? null;
@@ -345,13 +360,13 @@ final class Timeline
         if ((! is_int($value) && ! is_float($value)) || (! is_int($told) && ! is_float($told))) {
             return null;
         }
-        $rate = FrameRate::fromFloat((float) $told);
+        $rate = $this->rate((float) $told);
         if ($rate === null || ! is_finite((float) $value) || abs((float) $value) > 1e12) {
             return null;
         }
         $exact = is_int($value) ? BigRational::of($value) : Fraction::fromFloat($value, 53);
 
-        return [$exact->dividedBy($rate->value), $rate];
+        return [$exact->dividedBy($rate->value)->simplified(), $rate];
     }
 
     private static function later(BigRational $a, BigRational $b): BigRational

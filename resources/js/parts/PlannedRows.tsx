@@ -149,7 +149,7 @@ function Columns({ plan, columns, matched, onMatch }: { plan: Plan; columns: { w
                         {(plan.headings ?? []).map((heading, at) => (
                             <th key={at} scope="col" className="border-b border-ink px-2 py-1 text-left align-bottom font-normal">
                                 <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
-                                <select aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`} className={`line-field w-36! ${now[at] === '' ? 'text-faint' : ''}`} value={now[at] ?? ''} onChange={(event) => onMatch(now.map((word, n) => (n === at ? event.target.value : word)))}>
+                                <select aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`} className={`line-field w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`} value={now[at] ?? ''} onChange={(event) => onMatch(now.map((word, n) => (n === at ? event.target.value : word)))}>
                                     <option value="">left out</option>
                                     <option value={`value:${slug(heading)}`}>{`piece {${slug(heading)}}`}</option>
                                     {now[at] !== undefined && now[at] !== '' && now[at] !== `value:${slug(heading)}` && !columns.some((each) => each.word === now[at]) && <option value={now[at]}>{now[at]}</option>}

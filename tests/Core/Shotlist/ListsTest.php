@@ -58,6 +58,8 @@ final class ListsTest extends TestCase
         yield 'handles apart' => ["shot,range,head,tail\nA,1001-1096,8,4\n", $asked + ['time.handles' => '8+4']];
         yield 'rate' => ["shot,range,fps\nA,1001-1096,23.98\n", $asked + ['time.rate' => '24000/1001']];
         yield 'commas in quotes' => ["shot,title,range\n\"A\",\"fog, at dawn; \"\"grey\"\"\",1001-1096\n", $asked];
+        yield 'names of shots' => ["Name,First,Last\nA,1001,1096\n", $asked];
+        yield 'a name beside a code is its owner’s' => ["Shot,Name,Range\nA,Ansel,1001-1096\n", $asked];
         yield 'negative frames' => ["shot,first,last\nA,-5,10\n", ['time.range' => '-5-10']];
     }
 

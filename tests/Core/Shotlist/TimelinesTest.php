@@ -146,6 +146,20 @@ final class TimelinesTest extends TestCase
         Timeline::read($text, 'cut.otio');
     }
 
+    /** One after another at a rate that is not whole: sums of so many fractions stay small. */
+    public function test_a_long_track_is_cut_where_it_is(): void
+    {
+        $clips = [];
+        for ($i = 0; $i < 1500; $i++) {
+            $clips[] = self::clip(sprintf('S_%04d', $i), self::range(1001, 24 + $i % 5, 23.976));
+        }
+        [$asked] = self::read(['OTIO_SCHEMA' => 'Stack.1', 'source_range' => self::range(12, 38_970, 23.976), 'children' => [self::track($clips)]]);
+
+        self::assertCount(1500, $asked);
+        // the first loses its first twelve frames, the last (28 long, the track 39,000) its last eighteen
+        self::assertSame(['1013-1024', '1001-1025', '1001-1010'], [$asked['S_0000']['time.range'], $asked['S_0001']['time.range'], $asked['S_1499']['time.range']]);
+    }
+
     public function test_many_clips_in_many_levels_end(): void
     {
         // each level holds the one below it ten times: a million clips, if all of them were followed

@@ -63,7 +63,8 @@ export function AskedRow({ line, place, layer, editable, notes, touched, saysWho
                         {line.why !== null && <span className="aside"> ({line.why})</span>}
                         <span className="aside block text-[12.5px]">
                             {saysWho && SET_BY[line.setBy]}
-                            {lower !== null && (
+                            {lower !== null && lower.value === line.value && <>, the same as {lower.by === 'house' ? 'the house' : 'its specification'}</>}
+                            {lower !== null && lower.value !== line.value && (
                                 <>
                                     , instead of{' '}
                                     <span className="mono not-italic">
