@@ -88,7 +88,7 @@ final readonly class Column implements \Stringable
             }
         }
 
-        return array_values($columns);
+        return $columns;
     }
 
     /** @return list<string> the words that are no requirement */

@@ -34,7 +34,7 @@ final class Timeline
     /** @var array<string, true> */
     private array $notes = [];
 
-    /** @var array<string, FrameRate|null> */
+    /** @var array<array-key, FrameRate|null> */
     private array $rates = [];
 
     /**

@@ -38,17 +38,37 @@ final readonly class LengthsAgree implements Proof
     {
         $ask = $part->find('time.duration')?->ask;
         $rate = PartLength::rate($part);
-        $expected = PartLength::expected($part);
-        if ($ask === null || $rate === null || $expected === null) {
+        $frames = self::frames($specification, $part);
+        if ($ask === null || $rate === null || $frames === null) {
             return;
         }
-        $lasts = BigRational::of(count($expected))->dividedBy($rate->value);
+        [$least, $most, $id] = $frames;
         $frame = BigRational::one()->dividedBy($rate->value);
         $seconds = static fn (?string $text): ?BigRational => $text === null ? null : Duration::parse($text)->seconds($rate);
+        $lasts = static fn (int $many): BigRational => BigRational::of($many)->dividedBy($rate->value);
         $low = $seconds($ask->single() ?? $ask->min);
         $high = $seconds($ask->single() ?? $ask->max);
-        if (($low !== null && $lasts->isLessThan($low->minus($frame))) || ($high !== null && $lasts->isGreaterThan($high->plus($frame)))) {
-            yield Quarrel::between(['time.duration', 'time.range', 'time.rate'], $part->name, count($expected)." frames at {$rate->spoken()} a second last {$rate->runningTime(count($expected))}, and {$ask} is asked.", Offer::drop('time.duration', 'Leave the duration to the range.'));
+        $short = $low !== null && $most !== null && $lasts($most)->isLessThan($low->minus($frame));
+        if (! $short && ($high === null || ! $lasts($least)->isGreaterThan($high->plus($frame)))) {
+            return;
         }
+        $many = $least === $most ? Text::count($least, 'frame') : ($short ? "at most {$most} frames" : "at least {$least} frames");
+        yield Quarrel::between(['time.duration', $id, 'time.rate'], $part->name, ucfirst($many)." at {$rate->spoken()} a second last ".$rate->runningTime($short ? (int) $most : $least).", and {$ask} is asked.", Offer::drop('time.duration', 'Leave the duration to the '.($id === 'time.range' ? 'range' : 'count').'.'));
+    }
+
+    /** @return array{int, int|null, string}|null least and most frames, and the id they are asked by */
+    private static function frames(Specification $specification, Part $part): ?array
+    {
+        $expected = PartLength::expected($part);
+        $count = $part->find('time.count')?->ask;
+        if ($expected === null && $count !== null) {
+            $most = $count->single() ?? $count->max;
+
+            return [(int) ($count->single() ?? $count->min ?? 0), $most === null ? null : (int) $most, 'time.count'];
+        }
+        $from = $specification->part($part->madeFrom ?? '');
+        $expected ??= $from === null || $from->name === $part->name ? null : PartLength::expected($from);
+
+        return $expected === null ? null : [count($expected), count($expected), 'time.range'];
     }
 }

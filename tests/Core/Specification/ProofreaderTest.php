@@ -91,6 +91,9 @@ final class ProofreaderTest extends TestCase
         yield 'a count that the range contradicts' => [['time.range' => '1001-1096', 'time.count' => 100], ['time.count', 'time.range']];
         yield 'a count without the handles' => [['time.range' => '1001-1096', 'time.handles' => 8, 'time.count' => 96], ['time.count', 'time.handles', 'time.range']];
         yield 'a duration that the range contradicts' => [['time.range' => '1-240', 'time.rate' => 24, 'time.duration' => '12 s'], ['time.duration', 'time.range', 'time.rate']];
+        yield 'a duration that the count contradicts' => [['time.count' => ['min' => 100, 'max' => 110], 'time.rate' => 24, 'time.duration' => '5 s'], ['time.count', 'time.duration', 'time.rate'], $movie];
+        yield 'a duration shorter than the least count' => [['time.count' => ['min' => 100], 'time.rate' => 25, 'time.duration' => ['max' => '3 s']], ['time.count', 'time.duration', 'time.rate'], $movie];
+        yield 'a whole delivery that the rate breaks' => [['time.range' => '1-2400', 'time.rate' => 24, 'format.bit_rate' => '50 Mbit/s', 'delivery.total_size' => '10 MB'], ['delivery.total_size', 'format.bit_rate', 'time.range', 'time.rate'], $movie];
         yield 'one frame of many' => [['time.range' => '1-96', 'time.extent' => 'one'], ['time.extent', 'time.range']];
         yield 'more held than there is' => [['time.range' => '1-10', 'content.hold' => '8+8'], ['content.hold', 'time.range']];
         yield 'frames as a movie' => [['format.kind' => 'mp4'], ['format.kind']];
@@ -229,6 +232,11 @@ final class ProofreaderTest extends TestCase
         yield 'a count within' => [['time.range' => '1-100', 'time.count' => 'between 90 and 150']];
         yield 'a count of the animation’s own' => [['time.range' => 'timeline', 'time.count' => ['min' => 90, 'max' => 150]]];
         yield 'a duration that agrees' => [['time.range' => '1-240', 'time.rate' => 24, 'time.duration' => '10 s']];
+        yield 'a duration within the count' => [['time.count' => ['min' => 100, 'max' => 120], 'time.rate' => 24, 'time.duration' => '5 s'], $movie];
+        yield 'a duration beside a least count' => [['time.count' => ['min' => 100], 'time.rate' => 24, 'time.duration' => ['min' => '3 s', 'max' => '10 s']], $movie];
+        yield 'a duration and a count at a rate not said' => [['time.count' => 10, 'time.duration' => '5 s'], $movie];
+        yield 'a whole delivery with room' => [['time.range' => '1-240', 'time.rate' => 24, 'format.bit_rate' => '8 Mbit/s', 'delivery.total_size' => '12 MB'], $movie];
+        yield 'frames beside a whole size' => [['time.range' => '1-240', 'delivery.total_size' => '1 MB', 'picture.resolution' => '3840x2160']];
         yield 'a duration at 29.97' => [['time.range' => '1-300', 'time.rate' => '29.97', 'time.duration' => ['min' => '9 s', 'max' => '00:00:11']]];
         yield 'the last second to the frame' => [['time.range' => '1-250', 'time.rate' => 25, 'time.duration' => '00:00:10:00']];
         yield 'a listed extent' => [['time.range' => '1-96', 'time.extent' => 'listed', 'time.step' => 2]];
@@ -271,6 +279,16 @@ final class ProofreaderTest extends TestCase
         $quarrels = Proofreader::standard()->read(self::draft($data + ['parts' => $parts]));
         self::assertEqualsCanonicalizing([['format.file_size', 'format.bit_rate', 'time.range', 'time.rate'], ['format.keyframe_interval', 'time.range']], array_map(static fn (Quarrel $q): array => $q->requirements, $quarrels));
         self::assertSame(['preview', 'preview'], array_map(static fn (Quarrel $q): string => $q->part, $quarrels));
+    }
+
+    public function test_a_movie_lasts_as_long_as_its_frames(): void
+    {
+        $parts = static fn (string $duration): array => ['require' => ['time.rate' => 24], 'parts' => [
+            ['name' => 'frames', 'delivers' => 'frames', 'require' => ['time.range' => '1-96']],
+            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => ['time.duration' => $duration]],
+        ]];
+        self::assertSame([], Proofreader::standard()->read(self::draft($parts('4 s'))));
+        self::assertSame([['preview', '96 frames at 24 a second last 4 s, and 00:00:05 is asked.']], array_map(static fn (Quarrel $q): array => [$q->part, $q->says], Proofreader::standard()->read(self::draft($parts('5 s')))));
     }
 
     public function test_two_parts_of_one_path(): void
