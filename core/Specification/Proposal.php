@@ -174,7 +174,7 @@ final readonly class Proposal
             'picture.pixel_aspect' => static fn (MediaFacts $f): ?string => $f->pixelAspect === null ? null : Fraction::writeFull($f->pixelAspect),
             'picture.region' => static fn (MediaFacts $f): ?string => $f->region === 'full' ? 'full' : null,
             'picture.density' => static fn (MediaFacts $f): ?int => $f->density,
-            'picture.projection' => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long' ? 'lat-long' : null,
+            'picture.projection' => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long' && $f->height !== null && $f->width === 2 * $f->height ? 'lat-long' : null,
             'time.rate' => static fn (MediaFacts $f): ?string => $f->frameRate === null ? null : (string) $f->frameRate,
             'camera.name' => static fn (MediaFacts $f): ?string => $f->camera !== null && preg_match('~[*?|]~', $f->camera) !== 1 ? $f->camera : null,
             'format.bit_depth' => static fn (MediaFacts $f): ?int => $f->bitDepth,

@@ -133,7 +133,7 @@ final class SettingsTest extends TestCase
         'format.keyframe_interval' => [['48', 49, '49']],
         'format.b_frames' => [['none', 1, '1'], ['2', 3, '3']],
         'colour.encoding' => [['srgb', 'linear', 'linear'], ['rec709', 'sRGB', 'srgb']],
-        'colour.view' => [['none', 'Filmic', 'Filmic']],
+        'colour.view' => [['none', 'Soft curve', 'Soft curve']],
         'colour.look' => [['none', 'High contrast', 'High contrast']],
         'colour.exposure' => [['0', 0.5, '0.5'], ['0', '-1', '-1']],
         'colour.gamma' => [['1', 2.2, '2.2']],
