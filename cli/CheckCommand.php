@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
+use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\JsonDocument;
@@ -54,7 +55,7 @@ final class CheckCommand extends Command
         }
         $specification = Specification::fromDocument(JsonDocument::open($spec, $spec, Specification::FORMAT));
         $scene = $scenePath === null ? null : (new SceneJson)->fromDocument(JsonDocument::open($scenePath, $scenePath, SceneJson::FORMAT));
-        $delivery = $folder === null ? null : (new Scan(FolderListing::of($folder), Probe::standard(), $input->getOption('full') === true ? Depth::Full : Depth::Quick))->run(time());
+        $delivery = $folder === null ? null : (new Scan(FolderListing::of($folder), Probe::standard(), $input->getOption('full') === true ? Depth::Full : Depth::Quick, PixelRules::looker($specification)))->run(time());
         $account = Account::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 

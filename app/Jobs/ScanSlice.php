@@ -11,6 +11,7 @@ use App\Models\IntakeRoot;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Storage;
+use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanProgress;
 use PlainLedger\Core\Media\Depth;
@@ -41,7 +42,7 @@ final class ScanSlice implements ShouldQueue
                 throw \PlainLedger\Core\Delivery\FolderRefused::because($check->order['folder'], 'is not there any more');
             }
             $listing = IntakeFolder::open($root, $check->order['folder'], $check->deliverable, $overseer)->listing();
-            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']));
+            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), PixelRules::looker($check->deliverable->resolved()));
             $spool = $this->spool();
             if ($spool !== null) {
                 $scan->resume($spool);

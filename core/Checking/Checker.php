@@ -15,6 +15,7 @@ use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Checking\Rules\PassesRule;
+use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Checking\Rules\PlainSetting;
 use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Checking\Rules\RangeRules;
@@ -24,6 +25,7 @@ use PlainLedger\Core\Checking\Rules\ResolutionRule;
 use PlainLedger\Core\Checking\Rules\Rule;
 use PlainLedger\Core\Checking\Rules\SceneStateRules;
 use PlainLedger\Core\Checking\Rules\ShapeRules;
+use PlainLedger\Core\Checking\Rules\StillnessRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Matching\DeliveryMatch;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -46,7 +48,7 @@ final readonly class Checker
     {
         return new self([
             new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new CameraRules, new SceneStateRules,
-            new OutputFolderRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new DeliveryRules, new PlainSetting,
+            new OutputFolderRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules, new StillnessRules, new DeliveryRules, new PlainSetting,
         ]);
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Media\Look;
+
 /**
  * Files of one folder whose names are the same but for their numbers. A number that is the same in all costs nothing;
  * one that differs costs nine bytes a file, whatever the names' length.
@@ -26,6 +28,11 @@ final class NameGroup
     private string $times = '';
 
     private string $facts = '';
+
+    /** Packed looks, all of one length; empty where pixels were not asked for. */
+    private string $looks = '';
+
+    private int $lookLength = 0;
 
     /** @var array<int, string> row to why it may not be opened */
     private array $refused = [];
@@ -252,6 +259,19 @@ final class NameGroup
         $this->facts .= pack('V', $id);
     }
 
+    /** With the facts of the same row, where pixels are looked at. */
+    public function tellLook(string $packed): void
+    {
+        $this->lookLength = strlen($packed);
+        $this->looks .= $packed;
+    }
+
+    /** Null where it could not be looked at, or was not asked to be. */
+    public function look(int $row): ?Look
+    {
+        return $this->lookLength === 0 ? null : Look::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
+    }
+
     public function told(): int
     {
         return intdiv(strlen($this->facts), 4);
@@ -281,10 +301,10 @@ final class NameGroup
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
             'refused' => $this->refused,
-        ];
+        ] + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}  $data */
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -295,6 +315,7 @@ final class NameGroup
         $group->digits = array_map($packed, $data['digits']);
         [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
         $group->refused = $data['refused'];
+        [$group->looks, $group->lookLength] = isset($data['looks']) ? [$packed($data['looks']), $data['look_length'] ?? 0] : ['', 0];
 
         return $group;
     }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Delivery;
 
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Look;
+use PlainLedger\Core\Media\Looker;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SourceGone;
@@ -38,7 +41,7 @@ final class Scan
 
     private int $done = 0;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick)
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null)
     {
         $this->facts = new FactsTable;
     }
@@ -68,8 +71,13 @@ final class Scan
         foreach ($this->groups as $group) {
             for ($row = $group->told(); $row < $group->count(); $row++) {
                 $name = $group->name($row);
-                $group->tellFacts($this->facts->intern($this->look($group, $row, $name)));
-                if (++$this->done % $filesAStep === 0) {
+                $facts = $this->probed($group, $row, $name);
+                $group->tellFacts($this->facts->intern($facts));
+                if ($this->looker !== null) {
+                    $group->tellLook($this->looker->packed($this->looked($group, $row, $name, $facts)));
+                }
+                // pixels take their time
+                if (++$this->done % ($this->looker === null ? $filesAStep : min(4, $filesAStep)) === 0) {
                     yield new ScanProgress($this->done, $this->files, Text::shown($group->folder === '' ? $name : "{$group->folder}/{$name}"));
                 }
             }
@@ -96,7 +104,7 @@ final class Scan
         $this->groups[$key]->add($numbers, $file);
     }
 
-    private function look(NameGroup $group, int $row, string $name): MediaFacts
+    private function probed(NameGroup $group, int $row, string $name): MediaFacts
     {
         $refused = $group->refused($row);
         if ($refused !== null) {
@@ -110,6 +118,15 @@ final class Scan
             return $this->probe->read($this->listing->open($group->folder, $name, $size), $this->depth);
         } catch (SourceGone $gone) {
             return MediaFacts::damaged(null, Damage::Unreadable, (string) preg_replace('~^“.*” could not be read: (.*)\.$~s', '$1', $gone->getMessage()));
+        }
+    }
+
+    private function looked(NameGroup $group, int $row, string $name, MediaFacts $facts): ?Look
+    {
+        try {
+            return $this->looker?->look($this->listing->open($group->folder, $name, $group->size($row)), $facts);
+        } catch (BytesMissing|SourceGone) {
+            return null;
         }
     }
 
@@ -156,7 +173,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];

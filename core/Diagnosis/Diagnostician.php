@@ -17,6 +17,7 @@ use PlainLedger\Core\Diagnosis\Causes\Leftovers;
 use PlainLedger\Core\Diagnosis\Causes\Names;
 use PlainLedger\Core\Diagnosis\Causes\NothingThere;
 use PlainLedger\Core\Diagnosis\Causes\PictureSize;
+use PlainLedger\Core\Diagnosis\Causes\PixelsSeen;
 use PlainLedger\Core\Diagnosis\Causes\Projection;
 use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
 use PlainLedger\Core\Diagnosis\Causes\RegionAndPixels;
@@ -40,7 +41,7 @@ final readonly class Diagnostician
     {
         return new self([
             new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new CameraChosen, new SceneState,
-            new FormatHeld, new Names, new SavedElsewhere, new BrokenFiles, new ChangesMidway, new Leftovers,
+            new FormatHeld, new Names, new SavedElsewhere, new BrokenFiles, new PixelsSeen, new ChangesMidway, new Leftovers,
         ]);
     }
 

@@ -17,10 +17,10 @@ final readonly class Order
         'off-by-rounding', 'region-left-on', 'pixel-aspect-differs', 'not-two-to-one', 'spherical-not-tagged', 'wrong-shape',
         'rate-of-another-standard', 'scene-not-saved', 'links-missing', 'draft-quality',
         'no-camera', 'several-cameras', 'working-view-rendered', 'another-camera',
-        'extension-lies', 'lossy-instead-of-lossless', 'alpha-cannot-live-here', 'alpha-not-saved', 'alpha-not-asked', 'depth-dropped', 'compression-differs',
+        'extension-lies', 'lossy-instead-of-lossless', 'alpha-cannot-live-here', 'alpha-not-saved', 'alpha-all-opaque', 'alpha-not-asked', 'depth-dropped', 'compression-differs',
         'fixed-name-overwrites', 'too-few-digits', 'too-many-digits', 'separator-differs', 'number-in-wrong-place', 'case-differs', 'wrong-version', 'value-misspelled',
         'dots-inside', 'spaces-inside', 'extension-spelled-otherwise', 'copy-suffix', 'saved-elsewhere', 'pass-not-saved',
-        'empty-file', 'cut-short', 'checksum-fails', 'leftovers',
+        'empty-file', 'cut-short', 'checksum-fails', 'black-frames', 'frozen-frames', 'leftovers',
         'value-differs',
     ];
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\MediaFacts;
 
 /** The files that answer one part and pass, by frame number; a file without a number is frame 0. */
@@ -20,8 +22,10 @@ final readonly class FoundFrames
      * @param  list<int>  $sizes  bytes
      * @param  list<int>  $times  seconds since 1970
      * @param  list<int>  $takes  which take each is of
+     * @param  list<int>  $rows  where each stands in its group
+     * @param  list<NameGroup>  $groups  of each take
      */
-    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes)
+    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes, private array $rows, private array $groups)
     {
         $groups = [];
         foreach ($facts as $i => $id) {
@@ -39,7 +43,7 @@ final readonly class FoundFrames
     /** @param  list<Take>  $takes no two answering the same number */
     public static function of(Delivery $delivery, array $takes): self
     {
-        [$numbers, $facts, $sizes, $times, $from] = [[], [], [], [], []];
+        [$numbers, $facts, $sizes, $times, $from, $rows] = [[], [], [], [], [], []];
         foreach ($takes as $t => $take) {
             $sequence = $take->sequence;
             [$ids, $lengths, $modified] = [$sequence->group->factsIds(), $sequence->group->sizes(), $sequence->group->times()];
@@ -56,13 +60,14 @@ final readonly class FoundFrames
                 $sizes[] = $lengths[$row];
                 $times[] = $modified[$row];
                 $from[] = $t;
+                $rows[] = $row;
             }
         }
         if (count($takes) > 1) {
-            array_multisort($numbers, SORT_NUMERIC, $facts, $sizes, $times, $from);
+            array_multisort($numbers, SORT_NUMERIC, $facts, $sizes, $times, $from, $rows);
         }
 
-        return new self($delivery, $numbers, $facts, $sizes, $times, $from);
+        return new self($delivery, $numbers, $facts, $sizes, $times, $from, $rows, array_map(static fn (Take $t): NameGroup => $t->sequence->group, $takes));
     }
 
     public function count(): int
@@ -73,6 +78,12 @@ final readonly class FoundFrames
     public function factsAt(int $index): MediaFacts
     {
         return $this->delivery->facts->get($this->facts[$index]);
+    }
+
+    /** What its pixels come to; null where they could not be looked at. */
+    public function lookAt(int $index): ?Look
+    {
+        return $this->groups[$this->takes[$index]]->look($this->rows[$index]);
     }
 
     /** @return array<int, MediaFacts> every kind of facts that stands here, by id */

@@ -260,6 +260,24 @@ final readonly class Specification
         return new self(Text::shown($title), $this->values, $this->parts, $this->startingValues, $this->notUnderstood);
     }
 
+    /**
+     * Whether any part, or any pass of one, is asked one of these.
+     *
+     * @param  list<string>  $ids
+     */
+    public function asksAny(array $ids): bool
+    {
+        foreach ($this->parts as $part) {
+            foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
+                if (array_intersect($ids, array_keys($requirements)) !== []) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     public function part(string $name): ?Part
     {
         foreach ($this->parts as $part) {

@@ -108,10 +108,11 @@ final readonly class FormatHeld implements CauseFamily
     {
         $part = $situation->part();
         $asksAlpha = in_array($situation->subject->part->single('format.alpha'), ['straight', 'premultiplied', 'any'], true)
-            || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true);
+            || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true)
+            || $situation->subject->part->single('content.alpha_used') === 'yes';
         foreach (['files', 'scene'] as $side) {
             $shows = static fn (string $id): bool => $side === 'files' ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
-            if (! $shows('format.alpha') && ! $shows('format.channels')) {
+            if (! $shows('format.alpha') && ! $shows('format.channels') && ! $shows('content.alpha_used')) {
                 continue;
             }
             if (! $this->isUniform($situation, 'format.alpha') || ! $this->isUniform($situation, 'format.channels')) {
@@ -120,7 +121,7 @@ final readonly class FormatHeld implements CauseFamily
             $has = $this->hasAlpha($situation, $side);
             // channels that differ in more than alpha are another matter
             $channels = $situation->isUnequal('format.channels') ? $this->butAlpha($situation->found('format.channels') ?? '') === $this->butAlpha($situation->entry('format.channels')->required ?? '') : false;
-            $touches = ['format.alpha', ...($channels ? ['format.channels'] : [])];
+            $touches = ['format.alpha', ...($channels ? ['format.channels'] : []), 'content.alpha_used'];
             if (! $situation->isUnequal(...$touches)) {
                 continue;
             }

@@ -32,6 +32,47 @@ final readonly class GdPixels implements Pixels
         return [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255, (int) round(255 - ($colour >> 24 & 127) * 255 / 127)];
     }
 
+    public function lines(int $many, ?int $ground = null): iterable
+    {
+        for ($y = 0; $y < $this->height(); $y += $many) {
+            $height = min($many, $this->height() - $y);
+            $strip = imagecreatetruecolor(max(1, $this->width()), max(1, $height));
+            if ($strip === false) {
+                throw PixelsRefused::because('there is no memory for it');
+            }
+            imagealphablending($strip, $ground !== null);
+            imagefilledrectangle($strip, 0, 0, $this->width(), $height, ($ground ?? 0) * 0x010101);
+            imagecopy($strip, $this->image, 0, 0, 0, $y, $this->width(), $height);
+            yield self::raw($strip);
+        }
+    }
+
+    public function sample(int $side): string
+    {
+        $small = imagecreatetruecolor($side, $side);
+        if ($small === false) {
+            throw PixelsRefused::because('there is no memory for it');
+        }
+        imagealphablending($small, false);
+        imagecopyresampled($small, $this->image, 0, 0, 0, 0, $side, $side, $this->width(), $this->height());
+
+        return self::raw($small);
+    }
+
+    /** What gd holds, by way of a bitmap that is not packed: lines of whole four bytes behind a header of 54. */
+    private static function raw(\GdImage $image): string
+    {
+        ob_start();
+        imagebmp($image, null, false);
+        $bytes = substr((string) ob_get_clean(), 54);
+        $line = 3 * imagesx($image);
+        if ($line % 4 === 0) {
+            return $bytes;
+        }
+
+        return implode('', array_map(static fn (string $padded): string => substr($padded, 0, $line), str_split($bytes, $line + 4 - $line % 4)));
+    }
+
     public function thumbnail(int $longest): string
     {
         $scale = min(1, $longest / max($this->width(), $this->height()));

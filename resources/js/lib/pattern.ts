@@ -10,13 +10,16 @@ export interface KnownPiece {
 
 export const PIECES: KnownPiece[] = [
     { name: 'production', after: '', says: 'code of the production' },
-    { name: 'sequence', after: '', says: 'sequence the shot is in' },
     { name: 'shot', after: '', says: 'code of the deliverable' },
     { name: 'task', after: '', says: 'task' },
+    { name: 'part', after: '', says: 'part of the specification' },
     { name: 'pass', after: '', says: 'pass' },
     { name: 'camera', after: '', says: 'camera' },
     { name: 'version', after: '3', says: 'version' },
     { name: 'frame', after: '4', says: 'frame number' },
+    { name: 'resolution', after: '', says: 'width x height' },
+    { name: 'rate', after: '', says: 'frames a second' },
+    { name: 'date', after: '', says: 'day it is delivered, 20261124' },
     { name: 'learner', after: '', says: 'whose work it is' },
     { name: 'ext', after: '', says: 'extension of the format' },
 ];

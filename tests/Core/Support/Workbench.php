@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Support;
 
+use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
@@ -100,9 +101,9 @@ final class Workbench
         return $this;
     }
 
-    public function scan(Depth $depth = Depth::Quick, int $now = self::NOW): Delivery
+    public function scan(Depth $depth = Depth::Quick, int $now = self::NOW, ?Specification $looksFor = null): Delivery
     {
-        return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth))->run($now);
+        return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth, $looksFor === null ? null : PixelRules::looker($looksFor)))->run($now);
     }
 
     /** @param  array<string, mixed>  $require */
@@ -122,6 +123,6 @@ final class Workbench
     /** @return array<string, mixed> the check document */
     public function check(Specification $specification, ?SceneSettings $scene = null, Depth $depth = Depth::Quick, int $now = self::NOW): array
     {
-        return Account::of($specification, $scene, $this->scan($depth, $now))->toArray();
+        return Account::of($specification, $scene, $this->scan($depth, $now, $specification))->toArray();
     }
 }

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `content.frozen`, `content.hold` and `content.loop`: what pictures show beside those before and after them. */
+final readonly class StillnessRules implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return in_array($id, ['content.frozen', 'content.hold', 'content.loop'], true);
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $pass = $subject->part->delivers->isMovie() ? null : ColourPass::of($subject);
+        if ($pass === null) {
+            return null;
+        }
+
+        return match ($requirement->id()) {
+            'content.frozen' => $this->frozen($requirement, $pass, $subject),
+            'content.hold' => $this->hold($requirement, $pass),
+            default => $this->loop($requirement, $pass, $subject),
+        };
+    }
+
+    private static function step(Subject $subject): int
+    {
+        return max(1, (int) ($subject->part->single('time.step') ?? 1));
+    }
+
+    /**
+     * Runs of frames in a row whose pixels are the same, of two frames at least.
+     *
+     * @return list<non-empty-list<int>>
+     */
+    private static function runs(ColourPass $pass, int $step): array
+    {
+        $runs = [];
+        $run = [];
+        $before = null;
+        foreach ($pass->looks as $frame => $look) {
+            $last = $run[count($run) - 1] ?? null;
+            if ($look !== null && $last !== null && $frame - $last === $step && $before?->print === $look->print) {
+                $run[] = $frame;
+            } else {
+                $runs[] = $run;
+                $run = $look === null ? [] : [$frame];
+            }
+            $before = $look;
+        }
+        $runs[] = $run;
+
+        return array_values(array_filter($runs, static fn (array $r): bool => count($r) > 1));
+    }
+
+    /** Frames that are to be held at head and tail are not frozen. */
+    private function frozen(Requirement $requirement, ColourPass $pass, Subject $subject): Cell
+    {
+        $value = $requirement->ask->single();
+        $most = $requirement->ask->max === null ? 1 : max(1, (int) $requirement->ask->max);
+        $allowed = ($value === null || $value === 'none' ? FrameRange::none() : FrameRange::parse($value))->plus(self::held($subject, $pass));
+        $still = [];
+        foreach (self::runs($pass, self::step($subject)) as $run) {
+            // what is left of a run where some of it may stand still
+            $left = array_values(array_filter($run, static fn (int $frame): bool => ! $allowed->contains($frame)));
+            if (count($left) > $most) {
+                $still = [...$still, ...$left];
+            }
+        }
+        if ($still !== []) {
+            $wrong = FrameRange::fromNumbers($still);
+
+            return Cell::of(Mark::Unequal, (string) $wrong, [], [$pass->place => $wrong]);
+        }
+
+        return $pass->hasUnseen() ? Cell::unknown() : Cell::of(Mark::Equal, 'none');
+    }
+
+    private static function held(Subject $subject, ColourPass $pass): FrameRange
+    {
+        $hold = $subject->part->single('content.hold');
+        if ($hold === null) {
+            return FrameRange::none();
+        }
+        [$head, $tail] = array_map(intval(...), explode('+', $hold));
+        $frames = array_keys($pass->looks);
+
+        return FrameRange::fromNumbers([...array_slice($frames, 0, $head), ...($tail === 0 ? [] : array_slice($frames, -$tail))]);
+    }
+
+    private function hold(Requirement $requirement, ColourPass $pass): Cell
+    {
+        [$head, $tail] = array_map(intval(...), explode('+', $requirement->ask->single() ?? '0+0'));
+        $frames = array_keys($pass->looks);
+        $prints = array_map(static fn ($look): ?string => $look?->print, array_values($pass->looks));
+        $found = [self::still($prints), self::still(array_reverse($prints))];
+        $short = [$found[0] < min($head, count($frames)) && $head > 1, $found[1] < min($tail, count($frames)) && $tail > 1];
+        $text = min($found[0], max($head, 1)).'+'.min($found[1], max($tail, 1));
+        if (! $short[0] && ! $short[1]) {
+            return Cell::of(Mark::Equal, "{$head}+{$tail}");
+        }
+        $wrong = [...($short[0] ? array_slice($frames, $found[0], $head - $found[0]) : []), ...($short[1] ? array_slice($frames, -$tail, $tail - $found[1]) : [])];
+        $unseen = array_filter($wrong, static fn (int $frame): bool => $pass->looks[$frame] === null) !== [];
+
+        return $unseen ? Cell::unknown() : Cell::of(Mark::Unequal, $text, [], [$pass->place => FrameRange::fromNumbers($wrong)]);
+    }
+
+    /**
+     * How many of them are the same from the first on.
+     *
+     * @param  list<string|null>  $prints
+     */
+    private static function still(array $prints): int
+    {
+        $many = 0;
+        foreach ($prints as $print) {
+            if ($print === null || $print !== $prints[0]) {
+                break;
+            }
+            $many++;
+        }
+
+        return $many;
+    }
+
+    /** From the last to the first it is no further than the furthest two neighbours are. */
+    private function loop(Requirement $requirement, ColourPass $pass, Subject $subject): Cell
+    {
+        $looks = array_values($pass->looks);
+        $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
+        if (count($looks) < 3 || $pass->hasUnseen() || ! $missing->isEmpty()) {
+            return Cell::unknown();
+        }
+        $most = 0;
+        for ($i = 1, $many = count($looks); $i < $many; $i++) {
+            $apart = $looks[$i] === null || $looks[$i - 1] === null ? null : $looks[$i - 1]->apart($looks[$i]);
+            if ($apart === null) {
+                return Cell::unknown();
+            }
+            $most = max($most, $apart);
+        }
+        [$first, $last] = [$looks[0], $looks[count($looks) - 1]];
+        $around = $first === null ? null : $last?->apart($first);
+        if ($around === null) {
+            return Cell::unknown();
+        }
+        $found = $around <= $most ? 'yes' : 'no';
+
+        return Cell::of($requirement->ask->single() === $found ? Mark::Equal : Mark::Unequal, $found);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media;
+
+use Brick\Math\BigRational;
+
+/** What the pixels of one picture come to; kept packed, one a file. */
+final readonly class Look
+{
+    /** Bytes of one without its sample. */
+    public const PACKED = 34;
+
+    /** Weights of blue, green and red in luminance, in ten-thousandths (ITU-R BT.709, 3.2). */
+    public const WEIGHTS = [722, 7152, 2126];
+
+    private const WHITE = 255 * 10_000;
+
+    /** Pixels a side of the sample by which pictures are compared. */
+    public const SAMPLE_SIDE = 16;
+
+    /**
+     * @param  string  $print  sixteen bytes that two pictures share where all their pixels are the same
+     * @param  int  $light  luminance of all pixels together, in 1/2,550,000 of white each
+     * @param  bool|null  $seenThrough  whether any pixel is not opaque; null where the picture has no alpha
+     * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
+     */
+    public function __construct(public string $print, public int $light, public int $pixels, public ?bool $seenThrough, public string $sample = '') {}
+
+    /** Mean luminance as a fraction of white: 0 is black. */
+    public function meanLight(): BigRational
+    {
+        return BigRational::nd($this->light, self::WHITE * max(1, $this->pixels));
+    }
+
+    /** How far two samples are apart, summed over their bytes; null where either has none. */
+    public function apart(self $other): ?int
+    {
+        if ($this->sample === '' || strlen($this->sample) !== strlen($other->sample)) {
+            return null;
+        }
+        $sum = 0;
+        for ($i = 0, $many = strlen($this->sample); $i < $many; $i++) {
+            $sum += abs(ord($this->sample[$i]) - ord($other->sample[$i]));
+        }
+
+        return $sum;
+    }
+
+    public function packed(): string
+    {
+        return chr(1).$this->print.pack('qq', $this->light, $this->pixels).chr(match ($this->seenThrough) {
+            null => 0, false => 1, true => 2,
+        }).$this->sample;
+    }
+
+    /** The packed form of a picture that could not be looked at. */
+    public static function none(int $sample): string
+    {
+        return str_repeat("\0", self::PACKED + $sample);
+    }
+
+    /** Null for the packed form of none. */
+    public static function unpacked(string $packed): ?self
+    {
+        if (strlen($packed) < self::PACKED || $packed[0] === "\0") {
+            return null;
+        }
+        /** @var array{light: int, pixels: int} $numbers */
+        $numbers = unpack('qlight/qpixels', $packed, 17);
+
+        return new self(substr($packed, 1, 16), $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[33])] ?? null, substr($packed, self::PACKED));
+    }
+}

@@ -1,0 +1,160 @@
+import { expect, test } from '@playwright/test';
+import { inWords, pickOut } from '../../resources/js/lib/difference';
+import { bytes, has, runs, span, touches } from '../../resources/js/lib/frames';
+import { below } from '../../resources/js/lib/layers';
+import { notesOf, verdictInWords } from '../../resources/js/lib/notes';
+import { blocks, isNumber, joined, moved, PIECES, written } from '../../resources/js/lib/pattern';
+import type { AskedLine, CheckDocument } from '../../resources/js/types/book';
+
+/** What the pages reckon themselves, without a page. */
+
+const PATTERNS = [
+    '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+    '{shot}.{frame}.{ext}',
+    'plain text',
+    '',
+    '{{braces}}_{shot}',
+    '{date:yymmdd}_{resolution:lines}',
+    '{pass}{pass}',
+    'ä_{shot}_ö',
+    '{a thing of ours}.{ext}',
+];
+
+test.describe('a pattern as blocks', () => {
+    for (const pattern of PATTERNS) {
+        test(`“${pattern}” is the same when written again`, () => {
+            expect(written(blocks(pattern))).toBe(pattern);
+        });
+    }
+
+    test('pieces and the text between them', () => {
+        expect(blocks('{shot}_v{version:3}.{ext}')).toEqual([
+            { kind: 'piece', name: 'shot', after: '' },
+            { kind: 'text', text: '_v' },
+            { kind: 'piece', name: 'version', after: '3' },
+            { kind: 'text', text: '.' },
+            { kind: 'piece', name: 'ext', after: '' },
+        ]);
+        expect(blocks('{ Shot }{FRAME: 4 }')).toEqual([
+            { kind: 'piece', name: 'shot', after: '' },
+            { kind: 'piece', name: 'frame', after: '4' },
+        ]);
+    });
+
+    test('nothing typed is lost, closed or not', () => {
+        for (const [typed, text] of [['{shot', '{shot'], ['shot}', 'shot}'], ['{', '{'], ['{}', '{}'], ['{1x}', '{1x}'], ['a{b{c}d', 'a{b']] as const) {
+            const first = blocks(typed)[0];
+            expect(first?.kind === 'text' ? first.text : first?.name, typed).toBe(text);
+        }
+        expect(blocks('{{shot}}')).toEqual([{ kind: 'text', text: '{shot}' }]);
+    });
+
+    test('blocks move, and stay where there is no further', () => {
+        const list = blocks('{shot}_{pass}');
+        expect(written(moved(list, 2, 0))).toBe('{pass}{shot}_');
+        expect(written(moved(list, 0, 2))).toBe('_{pass}{shot}');
+        expect(moved(list, 0, -1)).toBe(list);
+        expect(moved(list, 2, 3)).toBe(list);
+        expect(moved(list, 9, 0)).toBe(list);
+    });
+
+    test('text beside text is one', () => {
+        expect(joined([{ kind: 'text', text: 'a' }, { kind: 'text', text: '' }, { kind: 'text', text: 'b' }, { kind: 'piece', name: 'shot', after: '' }, { kind: 'text', text: '' }])).toEqual([
+            { kind: 'text', text: 'ab' },
+            { kind: 'piece', name: 'shot', after: '' },
+        ]);
+    });
+
+    test('what can be filled with zeros', () => {
+        const numbers = PIECES.filter((piece) => isNumber({ kind: 'piece', ...piece })).map((piece) => piece.name);
+        expect(numbers).toEqual(['version', 'frame']);
+        expect(isNumber({ kind: 'piece', name: 'date', after: 'yymmdd' })).toBe(false);
+        expect(isNumber({ kind: 'text', text: '4' })).toBe(false);
+    });
+});
+
+test.describe('what differs', () => {
+    for (const [asked, found, marked] of [
+        ['1920x1080', '1920x1081', ['1081']],
+        ['1920x1080', '1920x1080', []],
+        ['zip | zips', 'zip | piz', ['piz']],
+        ['TC_010_light_v003', 'TC_010_lihgt_v003', ['lihgt']],
+        ['1001-1096', '1001-1046', ['1046']],
+        ['1001-1096', '1001-1040,1050', ['1040,1050']],
+        ['RGBA', 'RGB', ['RGB']],
+        ['24', '', []],
+        ['1-9x2', '1-9', ['1-9']],
+    ] as const) {
+        test(`${found === '' ? 'nothing' : found} for ${asked}`, () => {
+            const pieces = pickOut(asked, found);
+            expect(pieces.map((piece) => piece.text).join('')).toBe(found);
+            expect(pieces.filter((piece) => piece.differs).map((piece) => piece.text)).toEqual(marked);
+        });
+    }
+
+    test('sizes in words', () => {
+        expect(inWords('1920x1080', '960x540')).toBe('half');
+        expect(inWords('1920x1080', '480x270')).toBe('a quarter');
+        expect(inWords('2048x858', '1536x643')).toBe('three quarters');
+        expect(inWords('1920x1080', '1080x1920')).toBe('sides exchanged');
+        expect(inWords('960x540', '1920x1080')).toBe('double');
+        expect(inWords('1920x1080', '1280x720')).toBeNull();
+        expect(inWords('1920x1080', '960x1080')).toBeNull();
+        expect(inWords('24', '25')).toBeNull();
+    });
+});
+
+test.describe('frames', () => {
+    test('ranges are read as the server writes them', () => {
+        expect(runs('1-10,15,20-30x2')).toEqual([[1, 10, 1], [15, 15, 1], [20, 30, 2]]);
+        expect(runs('-5-5')).toEqual([[-5, 5, 1]]);
+        expect(runs('-10--5x5')).toEqual([[-10, -5, 5]]);
+        expect(runs('')).toEqual([]);
+    });
+
+    test('what is in a set, and what touches it', () => {
+        const set = runs('1-9x4,20');
+        expect([0, 1, 2, 5, 9, 10, 13, 20].filter((frame) => has(set, frame))).toEqual([1, 5, 9, 20]);
+        expect(touches(set, 2, 4)).toBe(false);
+        expect(touches(set, 2, 5)).toBe(true);
+        expect(touches(set, -10, 0)).toBe(false);
+        expect(touches(set, 10, 19)).toBe(false);
+        expect(touches(set, 10, 99)).toBe(true);
+        for (let from = -2; from < 24; from++) {
+            for (let to = from; to < 24; to++) {
+                const any = Array.from({ length: to - from + 1 }, (_, n) => from + n).some((frame) => has(set, frame));
+                expect(touches(set, from, to), `${from} to ${to}`).toBe(any);
+            }
+        }
+    });
+
+    test('from the first to the last of several', () => {
+        expect(span(runs('1001-1096'), runs('990,1100'))).toEqual([990, 1100]);
+        expect(span([], [])).toBeNull();
+    });
+
+    test('bytes in three figures', () => {
+        expect([0, 999, 1000, 1234, 14_057_472, 99_950_000, 663_552_000, 999_600_000, 4_048_551_936, 2e15].map(bytes)).toEqual(['0 B', '999 B', '1 KB', '1.23 KB', '14.1 MB', '100 MB', '664 MB', '1 GB', '4.05 GB', '2000 TB']);
+    });
+});
+
+test.describe('words beside lines', () => {
+    const line = (setBy: AskedLine['setBy'], layers: AskedLine['layers']) => ({ setBy, layers }) as AskedLine;
+
+    test('what lies below the layer that set a line', () => {
+        expect(below(line('deliverable', { house: '24', specification: '25', deliverable: '30' }))).toEqual({ by: 'specification', value: '25' });
+        expect(below(line('deliverable', { house: '24', deliverable: '30' }))).toEqual({ by: 'house', value: '24' });
+        expect(below(line('specification', { specification: '25' }))).toBeNull();
+        // asked no more by the specification, and asked again
+        expect(below(line('deliverable', { house: '24', specification: null, deliverable: '30' }))).toEqual({ by: 'specification', value: null });
+        expect(below(line('house', { house: '24' }))).toBeNull();
+    });
+
+    test('each line knows the notes that speak of it', () => {
+        const document = { verdict: 'unbalanced', causes: [{ part: 'frames', says: 'One.', explains: ['a', 'b'] }, { part: 'frames', says: 'Two.', explains: ['b'] }, { part: 'movie', says: 'Three.', explains: ['a'] }] } as unknown as CheckDocument;
+        expect([...notesOf(document)]).toEqual([['frames/a', [1]], ['frames/b', [1, 2]], ['movie/a', [3]]]);
+        expect(verdictInWords(document)).toBe('One. Two. And 1 more cause.');
+        expect(verdictInWords({ verdict: 'balanced', causes: [] } as unknown as CheckDocument)).toMatch(/^It balances/);
+        expect(verdictInWords({ verdict: 'open', causes: [] } as unknown as CheckDocument)).toMatch(/could not be read/);
+    });
+});
