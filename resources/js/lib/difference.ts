@@ -20,11 +20,15 @@ export function pickOut(asked: string, found: string): Piece[] {
             tail++;
         }
         const middle = b.slice(head, b.length - tail).join('');
+        if (middle === '') {
+            // something is missing, and nothing that stands there is wrong: all of it is shown as another
+            return [{ text: found, differs: true }].filter((piece) => piece.text !== '');
+        }
 
         return [
             { text: b.slice(0, head).join(''), differs: false },
-            { text: middle === '' ? found : middle, differs: true },
-            { text: middle === '' ? '' : b.slice(b.length - tail).join(''), differs: false },
+            { text: middle, differs: true },
+            { text: b.slice(b.length - tail).join(''), differs: false },
         ].filter((piece) => piece.text !== '');
     }
 
