@@ -6,7 +6,7 @@ namespace App\Ledger;
 
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Decoders\GdDecoder;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Report\Account;
 
 /** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
@@ -47,10 +47,10 @@ final readonly class Strip
      */
     private static function pictures(PassMatch $pass): array
     {
-        $decoder = new GdDecoder;
+        $decoder = PictureDecoder::standard();
         $whole = FrameRange::none();
         foreach ($pass->frames->alike as $alike) {
-            if ($alike->facts->isWhole() && $alike->facts->kind !== null && $decoder->decodes($alike->facts->kind)) {
+            if ($decoder->shows($alike->facts)) {
                 $whole = $whole->plus($alike->frames);
             }
         }

@@ -22,16 +22,16 @@ final readonly class Look
 
     /**
      * @param  string  $print  sixteen bytes that two pictures share where all their pixels are the same
-     * @param  int  $light  luminance of all pixels together, in 1/2,550,000 of white each
+     * @param  int|null  $light  luminance of all pixels together, in 1/2,550,000 of white each; null where they are packed in a way that is not unpacked here
      * @param  bool|null  $seenThrough  whether any pixel is not opaque; null where the picture has no alpha
      * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
      */
-    public function __construct(public string $print, public int $light, public int $pixels, public ?bool $seenThrough, public string $sample = '') {}
+    public function __construct(public string $print, public ?int $light, public int $pixels, public ?bool $seenThrough, public string $sample = '') {}
 
     /** Mean luminance as a fraction of white: 0 is black. */
-    public function meanLight(): BigRational
+    public function meanLight(): ?BigRational
     {
-        return BigRational::nd($this->light, self::WHITE * max(1, $this->pixels));
+        return $this->light === null ? null : BigRational::nd($this->light, self::WHITE * max(1, $this->pixels));
     }
 
     /** How far two samples are apart, summed over their bytes; null where either has none. */
@@ -50,7 +50,7 @@ final readonly class Look
 
     public function packed(): string
     {
-        return chr(1).$this->print.pack('qq', $this->light, $this->pixels).chr(match ($this->seenThrough) {
+        return chr($this->light === null ? 2 : 1).$this->print.pack('qq', $this->light ?? 0, $this->pixels).chr(match ($this->seenThrough) {
             null => 0, false => 1, true => 2,
         }).$this->sample;
     }
@@ -70,6 +70,6 @@ final readonly class Look
         /** @var array{light: int, pixels: int} $numbers */
         $numbers = unpack('qlight/qpixels', $packed, 17);
 
-        return new self(substr($packed, 1, 16), $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[33])] ?? null, substr($packed, self::PACKED));
+        return new self(substr($packed, 1, 16), $packed[0] === "\2" ? null : $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[33])] ?? null, substr($packed, self::PACKED));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media;
 
 use PlainLedger\Core\Media\Decoders\Decoder;
-use PlainLedger\Core\Media\Decoders\GdDecoder;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Decoders\PixelsRefused;
 
 /** Decodes pictures and looks at all their pixels, for the few requirements that ask what is in them. */
@@ -15,14 +15,13 @@ final readonly class Looker
     private const LINES = 128;
 
     /**
-     * @param  list<Decoder>  $decoders
      * @param  bool  $samples  whether pictures will be compared with each other
      */
-    public function __construct(private array $decoders, private bool $samples) {}
+    public function __construct(private Decoder $decoder, private bool $samples) {}
 
     public static function standard(bool $samples): self
     {
-        return new self([new GdDecoder], $samples);
+        return new self(PictureDecoder::standard(), $samples);
     }
 
     /** Bytes of a packed look. */
@@ -43,20 +42,15 @@ final readonly class Looker
      */
     public function look(ByteSource $source, MediaFacts $facts): ?Look
     {
-        if ($facts->kind === null || ! $facts->isWhole() || $facts->width === null) {
+        if ($facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
             return null;
         }
-        foreach ($this->decoders as $decoder) {
-            if ($decoder->decodes($facts->kind)) {
-                try {
-                    return $this->at($decoder->decode($source, $facts), $facts);
-                } catch (PixelsRefused) {
-                    return null;
-                }
-            }
+        $apart = $this->decoder->tellsApart($source, $facts);
+        try {
+            return $this->at($this->decoder->decode($source, $facts), $facts, $apart ?? '');
+        } catch (PixelsRefused) {
+            return $apart === null ? null : new Look($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
         }
-
-        return null;
     }
 
     /** Packed, of the same length for every file. */
@@ -65,7 +59,7 @@ final readonly class Looker
         return $look === null ? Look::none($this->sampleLength()) : $look->packed();
     }
 
-    private function at(Pixels $pixels, MediaFacts $facts): Look
+    private function at(Pixels $pixels, MediaFacts $facts, string $apart): Look
     {
         $print = hash_init('xxh128');
         $sums = [0, 0, 0];
@@ -90,7 +84,9 @@ final readonly class Looker
         $grounds = $facts->alpha === true ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)] : [];
         $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
 
-        return new Look($seenThrough === true ? hash('xxh128', $plain.implode('', $grounds), true) : $plain, $light, $pixels->width() * $pixels->height(), $seenThrough, $this->samples ? $pixels->sample(Look::SAMPLE_SIDE) : '');
+        $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
+
+        return new Look($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->samples ? $pixels->sample(Look::SAMPLE_SIDE) : '');
     }
 
     private function onGround(Pixels $pixels, int $ground): string

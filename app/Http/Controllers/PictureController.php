@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use PlainLedger\Core\Matching\Matcher;
-use PlainLedger\Core\Media\Decoders\GdDecoder;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\PlainSentence;
 
@@ -38,7 +38,7 @@ final class PictureController
                 $listing = IntakeFolder::open($delivery->intakeRoot, $delivery->folder, $check->deliverable, $overseer)->listing();
                 $source = $listing->open($sequence->folder(), $sequence->group->name($row), $sequence->group->size($row));
                 // what lies there now may be another file than the one that was checked
-                $png = (new GdDecoder)->decode($source, Probe::standard()->read($source))->thumbnail(self::LONGEST);
+                $png = PictureDecoder::standard()->decode($source, Probe::standard()->read($source))->thumbnail(self::LONGEST);
             } catch (PlainSentence) {
                 abort(404);
             }

@@ -49,9 +49,15 @@ final readonly class ColourPass
         return $looks;
     }
 
-    /** Whether the pixels of any of them could not be read. */
+    /** Whether the pixels of any of them could not be told from others. */
     public function hasUnseen(): bool
     {
         return in_array(null, $this->looks, true);
+    }
+
+    /** Whether the colours of any of them could not be read. */
+    public function hasUndecoded(): bool
+    {
+        return array_filter($this->looks, static fn (?Look $look): bool => $look?->light === null) !== [];
     }
 }

@@ -56,7 +56,7 @@ final readonly class PixelRules implements Rule
         $allowed = $allowed === null || $allowed === 'none' ? FrameRange::none() : FrameRange::parse($allowed);
         $black = [];
         foreach ($pass->looks as $frame => $look) {
-            if ($look !== null && $look->meanLight()->isLessThanOrEqualTo($threshold)) {
+            if ($look?->meanLight()?->isLessThanOrEqualTo($threshold) ?? false) {
                 $black[] = $frame;
             }
         }
@@ -68,7 +68,7 @@ final readonly class PixelRules implements Rule
             return Cell::of(Mark::Unequal, $shown, [], [$pass->place => $wrong]);
         }
 
-        return $pass->hasUnseen() ? Cell::unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
+        return $pass->hasUndecoded() ? Cell::unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
     }
 
     /** Opaque pictures are right among others that are not: a whole frame may be covered. */
@@ -78,7 +78,7 @@ final readonly class PixelRules implements Rule
         foreach ($pass->looks as $look) {
             $used = $used || ($look->seenThrough ?? false);
         }
-        if (! $used && $pass->hasUnseen()) {
+        if (! $used && $pass->hasUndecoded()) {
             return Cell::unknown();
         }
         $found = $used ? 'yes' : 'no';

@@ -142,7 +142,7 @@ final readonly class StillnessRules implements Rule
     {
         $looks = array_values($pass->looks);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
-        if (count($looks) < 3 || $pass->hasUnseen() || ! $missing->isEmpty()) {
+        if (count($looks) < 3 || $pass->hasUndecoded() || ! $missing->isEmpty()) {
             return Cell::unknown();
         }
         $most = 0;

@@ -34,8 +34,9 @@ final readonly class PixelsSeen implements CauseFamily
         $looks = ColourPass::of($situation->subject)->looks ?? [];
         $evidence = [];
         foreach ($frames->numbers() as $number) {
-            if (count($evidence) < 10 && isset($looks[$number])) {
-                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($looks[$number]->meanLight(), 4).' of white';
+            $light = ($looks[$number] ?? null)?->meanLight();
+            if (count($evidence) < 10 && $light !== null) {
+                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($light, 4).' of white';
             }
         }
         yield new Finding('black-frames', 'files', $this->which($situation, $frames, 'is black', 'are black').' Look at lights, exposure and camera.', $evidence, ['content.black'], render: true);

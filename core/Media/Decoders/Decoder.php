@@ -20,4 +20,11 @@ interface Decoder
      * @throws PixelsRefused
      */
     public function decode(ByteSource $source, MediaFacts $facts): Pixels;
+
+    /**
+     * Sixteen bytes that tell pictures apart where eight bits a channel do not; null where those do.
+     *
+     * @throws \PlainLedger\Core\Media\BytesMissing|\PlainLedger\Core\Media\SourceGone
+     */
+    public function tellsApart(ByteSource $source, MediaFacts $facts): ?string;
 }

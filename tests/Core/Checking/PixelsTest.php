@@ -224,12 +224,28 @@ final class PixelsTest extends TestCase
 
     public function test_what_cannot_be_decoded_here_is_not_passed(): void
     {
-        $exr = self::bench([1 => Workbench::exr(), 2 => Workbench::exr()], 'exr')->check(self::specification(['content.black' => 'none', 'content.alpha_used' => 'yes']));
+        $piz = (string) file_get_contents(__DIR__.'/../../fixtures/encoders/half-piz.exr');
+        $exr = self::bench([1 => $piz, 2 => $piz], 'exr')->check(self::specification(['content.black' => 'none', 'content.alpha_used' => 'yes']));
         self::assertSame(['open', [null, null]], [$exr['verdict'], array_column(array_column(self::lines($exr), 'files'), 'found')]);
+        // that two are the same is told by their packed bytes
+        self::assertSame('1-2', self::lines(self::bench([1 => $piz, 2 => $piz], 'exr')->check(self::specification(['content.frozen' => 'none'])))[0]['files']['found']);
         // one that breaks off tells of its damage, and the others of their pixels
         $moving = self::moving();
         $broken = self::bench([3 => substr($moving[3], 0, 60)] + $moving)->check(self::specification(['content.black' => 'none', 'content.whole' => 'yes']));
         self::assertSame(['unequal', 'equal'], array_column(self::lines($broken), 'mark'));
+    }
+
+    public function test_float_pictures(): void
+    {
+        // thirty-six lines of light, each frame otherwise
+        $bench = new Workbench;
+        foreach (range(1, 4) as $frame) {
+            $bench->put(sprintf('a.%04d.exr', $frame), (new \PlainLedger\Demo\ExrWriter(64, 36))->write((new \PlainLedger\Demo\Painter(64, 36))->lines($frame)));
+        }
+        $asked = self::specification(['content.black' => 'none', 'content.frozen' => 'none', 'content.loop' => 'yes']);
+        self::assertSame(['equal', 'equal'], array_slice(array_column(self::lines($bench->check($asked)), 'mark'), 0, 2));
+        $bench->put('a.0003.exr', (string) file_get_contents("{$bench->folder}/a.0002.exr"));
+        self::assertSame('2-3', array_column(self::lines($bench->check($asked)), 'files', 'id')['content.frozen']['found']);
     }
 
     public function test_only_the_colour_pass_is_looked_at(): void

@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Decoders;
+
+use PlainLedger\Core\Media\BytesMissing;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Readers\ExrHeader;
+use PlainLedger\Core\Media\Readers\ExrPart;
+use PlainLedger\Core\Media\Signature;
+
+/**
+ * OpenEXR scanlines, unpacked or packed by run lengths or deflate, half or float (OpenEXR file layout; the
+ * reordering and differences of its ZIP and RLE). Light is brought to eight bits as a screen shows it, by the curve of
+ * sRGB (IEC 61966-2-1), so that a dark picture is no black one.
+ */
+final class ExrDecoder implements Decoder
+{
+    private const MOST_PIXELS = 12_000_000;
+
+    private const LARGEST_CHUNK = 64 << 20;
+
+    /** @var array<string, list<string>> a byte for each sixteen bits, by what they stand for */
+    private array $tables = [];
+
+    public function decodes(Kind $kind): bool
+    {
+        return $kind === Kind::Exr;
+    }
+
+    /** Its packed pixels themselves: whoever packs the same picture twice gets the same bytes. */
+    public function tellsApart(ByteSource $source, MediaFacts $facts): ?string
+    {
+        try {
+            $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
+        } catch (Damaged) {
+            return null;
+        }
+        $at = $file->end;
+        foreach ($file->parts as $part) {
+            $at += 8 * $part->chunks();
+        }
+        $print = hash_init('xxh128');
+        for ($size = $source->size(); $at < $size; $at += 1 << 20) {
+            hash_update($print, $source->read($at, 1 << 20));
+        }
+
+        return hash_final($print, true);
+    }
+
+    public function decode(ByteSource $source, MediaFacts $facts): ExrPixels
+    {
+        try {
+            $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
+        } catch (Damaged) {
+            throw PixelsRefused::because('its header is broken');
+        }
+        $part = $file->parts[0];
+        $this->refuseOthers($file, $part);
+        [$width, $height] = [$part->width(), $part->height()];
+        // in words of sixteen bits, where each channel begins in a line
+        $at = 0;
+        $places = [];
+        foreach ($part->channels as $name => $type) {
+            $places[$name] = [$at, $type === 1 ? 'half' : 'float'];
+            $at += $width * ($type === 1 ? 1 : 2);
+        }
+        $grey = $places['Y'] ?? null;
+        $colour = isset($places['R'], $places['G'], $places['B']) ? [$places['B'], $places['G'], $places['R']] : ($grey === null ? null : [$grey, $grey, $grey]);
+        if ($colour === null) {
+            throw PixelsRefused::because('it has no colour channels of its own');
+        }
+        $alpha = $places['A'] ?? null;
+        $lines = [];
+        $through = [];
+        for ($chunk = 0, $many = $part->chunks(); $chunk < $many; $chunk++) {
+            $first = $chunk * $part->linesPerChunk();
+            $count = min($part->linesPerChunk(), $height - $first);
+            $words = $this->words($source, $file->end + 8 * $chunk, $part->compression, 2 * $at * $count);
+            for ($line = 0; $line < $count; $line++) {
+                $lines[] = $this->line($words, $line * $at, $width, $colour);
+                if ($alpha !== null) {
+                    $through[] = $this->coverage($words, $line * $at, $width, $alpha);
+                }
+            }
+        }
+
+        return new ExrPixels($width, $height, $lines, $through);
+    }
+
+    private function refuseOthers(ExrHeader $file, ExrPart $part): void
+    {
+        $why = match (true) {
+            $file->multiPart || $part->isTiled() || $part->deep => 'it is tiled, deep, or of several parts',
+            $part->compression > 3 => "what is packed by {$part->compressionName()} is not unpacked here",
+            array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) !== [] => 'its channels are not all of one size',
+            in_array(0, $part->channels, true) => 'it holds whole numbers',
+            $part->width() * $part->height() > self::MOST_PIXELS => 'it is too large',
+            default => null,
+        };
+        if ($why !== null) {
+            throw PixelsRefused::because($why);
+        }
+    }
+
+    /**
+     * @param  int  $raw  bytes it unpacks to
+     * @return array<int, int> sixteen bits each, from 0
+     */
+    private function words(ByteSource $source, int $entry, int $compression, int $raw): array
+    {
+        try {
+            /** @var array{1: int} $offset */
+            $offset = unpack('P', str_pad($source->read($entry, 8), 8, "\0"));
+            $packed = ExrHeader::int(str_pad($source->read($offset[1], 8), 8, "\0"), 4);
+            if ($raw > self::LARGEST_CHUNK || $packed < 1 || $packed > $raw) {
+                throw PixelsRefused::because('a chunk is of an impossible length');
+            }
+            $data = $source->read($offset[1] + 8, $packed);
+        } catch (BytesMissing) {
+            throw PixelsRefused::because('its data breaks off');
+        }
+        if ($compression !== 0 && $packed < $raw) {
+            $unpacked = $compression === 1 ? self::runs($data, $raw) : @gzuncompress($data, $raw + 1);
+            if ($unpacked === false || strlen($unpacked) !== $raw) {
+                throw PixelsRefused::because('its data is broken');
+            }
+
+            return self::straightened($unpacked);
+        }
+        if (strlen($data) !== $raw) {
+            throw PixelsRefused::because('its data breaks off');
+        }
+        /** @var array<int, int> $words */
+        $words = unpack('v*', $data);
+
+        return array_values($words);
+    }
+
+    /**
+     * Undoes the differences, and puts the two halves back between each other.
+     *
+     * @return list<int>
+     */
+    private static function straightened(string $data): array
+    {
+        /** @var array<int, int> $bytes */
+        $bytes = unpack('C*', $data);
+        $many = count($bytes);
+        $before = $bytes[1];
+        for ($i = 2; $i <= $many; $i++) {
+            $bytes[$i] = $before = ($before + $bytes[$i] - 128) & 255;
+        }
+        $half = $many >> 1;
+        $words = [];
+        for ($i = 1; $i <= $half; $i++) {
+            $words[] = $bytes[$i] | $bytes[$i + $half] << 8;
+        }
+
+        return $words;
+    }
+
+    /** A count below zero: so many bytes as they are; else the next byte so many times and once more. */
+    private static function runs(string $data, int $raw): string|false
+    {
+        $out = '';
+        for ($i = 0, $many = strlen($data); $i + 1 < $many;) {
+            $count = ord($data[$i]);
+            if ($count > 127) {
+                $out .= substr($data, $i + 1, 256 - $count);
+                $i += 257 - $count;
+            } else {
+                $out .= str_repeat($data[$i + 1], $count + 1);
+                $i += 2;
+            }
+            if (strlen($out) > $raw) {
+                return false;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * One channel of one line, for its table.
+     *
+     * @param  array<int, int>  $words
+     * @param  array{int, string}  $place
+     * @return list<int>
+     */
+    private static function values(array $words, int $from, int $width, array $place): array
+    {
+        [$at, $type] = $place;
+        if ($type === 'half') {
+            return array_slice($words, $from + $at, $width);
+        }
+        $values = [];
+        for ($i = $from + $at, $end = $i + 2 * $width; $i < $end; $i += 2) {
+            // the upper sixteen bits, rounded by the lower
+            $values[] = min(65535, $words[$i + 1] + ($words[$i] >> 15));
+        }
+
+        return $values;
+    }
+
+    /**
+     * @param  array<int, int>  $words
+     * @param  array{array{int, string}, array{int, string}, array{int, string}}  $colour  blue, green, red
+     */
+    private function line(array $words, int $from, int $width, array $colour): string
+    {
+        [$blue, $green, $red] = array_map(fn (array $place): array => $this->table($place[1]), $colour);
+        [$b, $g, $r] = array_map(static fn (array $place): array => self::values($words, $from, $width, $place), $colour);
+        $line = '';
+        foreach ($b as $x => $value) {
+            $line .= $blue[$value].$green[$g[$x]].$red[$r[$x]];
+        }
+
+        return $line;
+    }
+
+    /**
+     * @param  array<int, int>  $words
+     * @param  array{int, string}  $alpha
+     */
+    private function coverage(array $words, int $from, int $width, array $alpha): string
+    {
+        $table = $this->table("{$alpha[1]} alpha");
+        $line = '';
+        foreach (self::values($words, $from, $width, $alpha) as $value) {
+            $line .= $table[$value];
+        }
+
+        return $line;
+    }
+
+    /** @return list<string> of a half, or of the upper sixteen bits of a float */
+    private function table(string $of): array
+    {
+        if (isset($this->tables[$of])) {
+            return $this->tables[$of];
+        }
+        $table = [];
+        for ($bits = 0; $bits < 65536; $bits++) {
+            $value = str_starts_with($of, 'half') ? self::half($bits) : self::upperFloat($bits);
+            $table[] = chr((int) round(255 * (str_ends_with($of, 'alpha') ? $value : self::shown($value))));
+        }
+
+        return $this->tables[$of] = $table;
+    }
+
+    /** From 0 to 1; what is no number is nothing. */
+    private static function clamped(float $value): float
+    {
+        return is_nan($value) ? 0.0 : max(0.0, min(1.0, $value));
+    }
+
+    private static function shown(float $light): float
+    {
+        return $light <= 0.0031308 ? 12.92 * $light : 1.055 * $light ** (1 / 2.4) - 0.055;
+    }
+
+    private static function half(int $bits): float
+    {
+        $exponent = $bits >> 10 & 31;
+        $fraction = $bits & 1023;
+        $value = match ($exponent) {
+            0 => $fraction * 2 ** -24, 31 => $fraction === 0 ? INF : NAN, default => (1024 + $fraction) * 2 ** ($exponent - 25),
+        };
+
+        return self::clamped($bits & 0x8000 ? -$value : $value);
+    }
+
+    private static function upperFloat(int $bits): float
+    {
+        /** @var array{1: float} $float */
+        $float = unpack('g', pack('V', $bits << 16));
+
+        return self::clamped($float[1]);
+    }
+}
