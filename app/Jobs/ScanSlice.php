@@ -42,7 +42,7 @@ final class ScanSlice implements ShouldQueue
                 throw \PlainLedger\Core\Delivery\FolderRefused::because($check->order['folder'], 'is not there any more');
             }
             $listing = IntakeFolder::open($root, $check->order['folder'], $check->deliverable, $overseer)->listing();
-            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), PixelRules::looker($check->deliverable->resolved()));
+            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), PixelRules::looker($check->resolved()));
             $spool = $this->spool();
             if ($spool !== null) {
                 $scan->resume($spool);

@@ -13,6 +13,7 @@ use App\Models\Scene;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Report\Account;
@@ -37,17 +38,28 @@ final readonly class CheckDesk
     {
         $scene = $deliverable->scenes()->latest('id')->first();
         $check = $this->open($deliverable, $scene, $by, ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value]);
-        $small = $depth === Depth::Quick && $folder->holdsAtMost((int) config('ledger.files_at_once'));
+        // pixels take their time, however few the files are
+        $small = $depth === Depth::Quick && PixelRules::looker($check->resolved()) === null && $folder->holdsAtMost((int) config('ledger.files_at_once'));
         $small ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);
 
         return $check->refresh();
     }
 
-    /** The same scene settings and files as another check, by what is asked now. Files are not read again. */
+    /**
+     * The same scene settings and files as another check, by what is asked now. Files are not read again, unless what is
+     * in their pictures is asked by now and nobody has looked.
+     */
     public function again(Check $old, User $by): Check
     {
+        $delivery = $old->delivery;
+        if ($delivery?->intake_root_id !== null && PixelRules::looker($old->deliverable->resolved()) !== null && ! $delivery->scanned()->wasLookedAt()) {
+            $check = $this->open($old->deliverable, $old->scene, $by, ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth]);
+            ScanSlice::dispatch($check->id);
+
+            return $check->refresh();
+        }
         $check = $this->open($old->deliverable, $old->scene, $by);
-        $this->close($check, $old->delivery);
+        $this->close($check, $delivery);
 
         return $check;
     }

@@ -22,6 +22,12 @@ final readonly class Delivery
         return $this->facts->get($group->factsId($row));
     }
 
+    /** Whether pixels were looked at when it was scanned. */
+    public function wasLookedAt(): bool
+    {
+        return array_filter($this->groups, static fn (NameGroup $g): bool => $g->wasLookedAt()) !== [];
+    }
+
     public function fileCount(): int
     {
         return array_sum(array_map(static fn (NameGroup $g): int => $g->count(), $this->groups)) + count($this->odd);

@@ -266,6 +266,11 @@ final class NameGroup
         $this->looks .= $packed;
     }
 
+    public function wasLookedAt(): bool
+    {
+        return $this->lookLength > 0;
+    }
+
     /** Null where it could not be looked at, or was not asked to be. */
     public function look(int $row): ?Look
     {

@@ -96,11 +96,15 @@ final class SpecificationController
         /** @var User $by */
         $by = $request->user();
         $done = 0;
+        $reading = 0;
         foreach (RevisionsPage::outOfDate($specification) as $check) {
-            $desk->again($check, $by);
-            $done++;
+            $desk->again($check, $by)->isUnderWay() ? $reading++ : $done++;
         }
+        $told = [
+            ...($done === 0 ? [] : ["{$done} ".($done === 1 ? 'deliverable was' : 'deliverables were').' checked again, from the files as they were last read.']),
+            ...($reading === 0 ? [] : ["{$reading} ".($reading === 1 ? 'is' : 'are').' being looked at, for what is in the pictures.']),
+        ];
 
-        return back()->with('told', $done === 0 ? 'Every check is of what is asked now.' : "{$done} ".($done === 1 ? 'deliverable was' : 'deliverables were').' checked again, from the files as they were last read.');
+        return back()->with('told', $told === [] ? 'Every check is of what is asked now.' : implode(' ', $told));
     }
 }
