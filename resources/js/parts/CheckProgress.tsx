@@ -41,7 +41,7 @@ export function CheckProgress({ running }: { running: Progress }) {
                     Stop
                 </button>
             </p>
-            <progress className="mt-1 h-1.5 w-full" value={now.all === null ? undefined : now.done} max={now.all ?? 1} aria-label="Files read" />
+            <progress className="mt-1 h-1.5 w-full accent-primary" value={now.all === null ? undefined : now.done} max={now.all ?? 1} aria-label="Files read" />
             <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{lost ? 'The server does not answer just now.' : now.at}</p>
         </section>
     );
