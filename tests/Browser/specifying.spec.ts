@@ -181,6 +181,25 @@ test('a name pattern is built of blocks by keyboard', async ({ page }) => {
     await expect(row(page, /^File names/)).toContainText('{task}');
 });
 
+test('whoever leaves while a change is on its way leaves after it', async ({ page }) => {
+    await specification(page, 'TC_030');
+    await page.route('**/requirements', async (route) => {
+        await new Promise((done) => setTimeout(done, 1500));
+        await route.continue();
+    });
+    await row(page, /^Frame step/).getByRole('button', { name: /Change/ }).click();
+    await page.getByLabel('Frame step', { exact: true }).fill('2');
+    await expect(page.getByText('read as 2')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await page.getByRole('link', { name: 'Hand it out' }).click();
+    await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible();
+    await page.getByRole('link', { name: 'Back to what is asked' }).click();
+    await expect(row(page, /^Frame step/).getByRole('button', { name: /: 2\. Change/ })).toBeVisible();
+    await row(page, /^Frame step/).getByRole('button', { name: 'take back' }).click();
+    await expect(row(page, /^Frame step/).getByRole('button', { name: /: 1\. Change/ })).toBeVisible();
+    await page.unroute('**/requirements');
+});
+
 test('two people at the same specification: told of each other, and nothing is written over', async ({ page, browser }) => {
     await specification(page, 'TC_020');
     await row(page, /^Frame rate/).getByRole('button', { name: /Change/ }).click();

@@ -24,6 +24,38 @@ function listen(listener: () => void): () => void {
     return () => listeners.delete(listener);
 }
 
+/** How many changes are on their way. Leaving the page would break them off, so that a visit waits for them. */
+let underWay = 0;
+let waiting: string | null = null;
+
+router.on('before', (event) => {
+    const visit = event.detail.visit;
+    if (underWay > 0 && visit.method === 'get' && !visit.async && !visit.prefetch) {
+        waiting = visit.url.href;
+
+        return false;
+    }
+
+    return undefined;
+});
+
+if (typeof window !== 'undefined') {
+    window.addEventListener('beforeunload', (event) => {
+        if (underWay > 0) {
+            event.preventDefault();
+        }
+    });
+}
+
+function arrived(): void {
+    underWay = Math.max(0, underWay - 1);
+    if (underWay === 0 && waiting !== null) {
+        const next = waiting;
+        waiting = null;
+        router.visit(next);
+    }
+}
+
 function clock(): string {
     return new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
@@ -49,10 +81,12 @@ export function useTurning(key: string): Turning {
     const send = useCallback<Turning['send']>(
         (method, url, data, done) => {
             put(key, (was) => ({ ...was, state: { kind: 'keeping', says: 'Keeping…' } }));
+            underWay++;
             router.visit(url, {
                 ...WORK,
                 method,
                 data,
+                onFinish: arrived,
                 onSuccess: (page) => {
                     const change = page.props.change;
                     put(key, (was) => ({
@@ -63,10 +97,13 @@ export function useTurning(key: string): Turning {
                     done?.kept?.();
                 },
                 onError: (errors) => {
+                    // what was typed is still in its field
+                    waiting = null;
                     put(key, (was) => ({ ...was, state: { kind: 'refused', says: 'Not kept' } }));
                     done?.refused?.(errors as Errors);
                 },
                 onNetworkError: () => {
+                    waiting = null;
                     put(key, (was) => ({ ...was, state: { kind: 'refused', says: 'Not kept: the server cannot be reached' } }));
                     done?.refused?.({ value: 'The server cannot be reached. What you typed is still here; try again.' });
 
@@ -85,11 +122,13 @@ export function useTurning(key: string): Turning {
             }
             const other = way === 'undo' ? 'redo' : 'undo';
             put(key, (was) => ({ ...was, state: { kind: 'keeping', says: 'Keeping…' } }));
+            underWay++;
             router.post(
                 `/changes/${change}/${way}`,
                 {},
                 {
                     ...WORK,
+                    onFinish: arrived,
                     onSuccess: () => put(key, (was) => ({ ...was, [way]: was[way].slice(0, -1), [other]: [...was[other], change], state: { kind: 'kept', says: way === 'undo' ? `Taken back at ${clock()}` : `Made again at ${clock()}` } })),
                     // it was changed again meanwhile, by whomever: it cannot be turned any more
                     onError: () => put(key, (was) => ({ ...was, [way]: was[way].slice(0, -1), state: { kind: 'refused', says: 'Not taken back' } })),
