@@ -25,6 +25,16 @@ final readonly class JsonDocument
      */
     public static function open(string $path, string $label, string $format): self
     {
+        return self::parse(self::textOf($path, $label), $label, $format);
+    }
+
+    /**
+     * The text of a file of settings, as far as it may be one.
+     *
+     * @throws JsonRefused
+     */
+    public static function textOf(string $path, string $label): string
+    {
         if (is_dir($path)) {
             throw JsonRefused::because($label, 'this is a folder, not a file.');
         }
@@ -40,7 +50,7 @@ final readonly class JsonDocument
             throw JsonRefused::because($label, 'it may not be read: permission is missing.');
         }
 
-        return self::parse($text, $label, $format);
+        return $text;
     }
 
     /** @throws JsonRefused with line and column where it is not JSON */

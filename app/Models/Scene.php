@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /**
@@ -22,6 +22,6 @@ final class Scene extends Model
 
     public function settings(): SceneSettings
     {
-        return (new SceneJson)->read($this->content, $this->file_name);
+        return (new AnyScene)->read($this->content, $this->file_name);
     }
 }

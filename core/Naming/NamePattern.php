@@ -70,8 +70,18 @@ final readonly class NamePattern implements \Stringable
     {
         $source = str_replace('\\', '/', trim($source));
         if (! str_contains($source, '{frame')) {
-            $escaped = $source;
-            $source = (string) preg_replace_callback('~%0?(\d{0,2})d|#+~', static fn (array $m): string => $m[0][0] === '#' ? '{frame:'.strlen($m[0]).'}' : (($m[1] ?? '') === '' ? '{frame}' : '{frame:'.(int) $m[1].'}'), $escaped, 1);
+            $best = null;
+            preg_match_all('~%0?(\d{0,2})d|#+~', $source, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+            foreach ($found as $each) {
+                // a lone # may be a letter of the name; the longest run counts frames, of equals the last
+                $weight = $each[0][0][0] === '#' ? strlen($each[0][0]) : 100;
+                $best = $best === null || $weight >= $best[0] ? [$weight, $each] : $best;
+            }
+            if ($best !== null) {
+                [$text, $at] = $best[1][0];
+                $digits = $text[0] === '#' ? strlen($text) : (int) ($best[1][1][0] ?? 0);
+                $source = substr_replace($source, $digits === 0 ? '{frame}' : "{frame:{$digits}}", $at, strlen($text));
+            }
         }
 
         return self::parse($source);

@@ -15,7 +15,7 @@ use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\PlainSentence;
-use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Core\Scene\Readers\AnyScene;
 
 final class SceneController
 {
@@ -38,7 +38,7 @@ final class SceneController
         }
         $content = (string) $file->getContent();
         try {
-            (new SceneJson)->read($content, $name);
+            (new AnyScene)->read($content, $name);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['settings' => $refused->getMessage()]);
         }

@@ -39,7 +39,7 @@ function DropPlace({ deliverable, first }: { deliverable: number; first: boolean
                 <label className="sr-only" htmlFor="settings">
                     Settings file
                 </label>
-                <input id="settings" ref={field} type="file" accept=".json,application/json" className="sr-only" tabIndex={-1} onChange={(event) => send(event.target.files?.[0])} />
+                <input id="settings" ref={field} type="file" accept=".json,.usda,.usd,.txt,.ini,.cfg,application/json,text/plain" className="sr-only" tabIndex={-1} onChange={(event) => send(event.target.files?.[0])} />
                 <button type="button" className="press" disabled={form.processing} onClick={() => field.current?.click()}>
                     {form.processing ? 'Reading…' : 'Choose a file'}
                 </button>
@@ -94,7 +94,8 @@ export default function Scene({ book, deliverable, ledger, past }: { book: Book;
                     <div className="said max-w-[62ch] px-6 pt-5">
                         <p>No settings are known of this scene yet. They are compared with what is asked before anything is rendered: the size and its scale, the range, the rate, the camera, the format, the output name.</p>
                         <p className="mt-2 text-[15px] text-faint">
-                            A settings file is a small JSON document, <span className="mono">plain-ledger/scene</span>.
+                            A settings file is a <span className="mono">plain-ledger/scene</span> document, a scene or its render settings as USD text, or a line for each setting, such as{' '}
+                            <span className="mono">resolution = 1920x1080</span>.
                         </p>
                     </div>
                 )

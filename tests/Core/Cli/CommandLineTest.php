@@ -54,6 +54,20 @@ final class CommandLineTest extends TestCase
         self::assertStringContainsString('Not checked, since what was given does not show it: time.rate, render.samples.', $output);
     }
 
+    public function test_a_scene_in_other_forms(): void
+    {
+        $usd = "#usda 1.0\n(framesPerSecond = 24 startTimeCode = 1 endTimeCode = 6)\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel products = </r/p> def RenderProduct \"p\" { token productName = \"TC_010.####.png\" } }\n";
+        $text = "size = 64x36\nfps = 24\nframes = 1-6\noutput = TC_010.####.png\n";
+        foreach (['scene.usda' => $usd, 'scene.txt' => $text] as $name => $content) {
+            $this->bench->put($name, $content);
+            [$code, $output, $errors] = $this->run_(['check', '--spec', $this->specification(['require' => ['picture.resolution' => '64x36', 'time.rate' => '24', 'time.range' => '1-6', 'format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}']]), '--scene', $name]);
+            self::assertSame([0, ''], [$code, $errors], "{$name}: {$output}");
+        }
+        [$code, , $errors] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'nowhere.usda']);
+        self::assertSame(3, $code);
+        self::assertStringContainsString('there is no such file', $errors);
+    }
+
     public function test_unbalanced_is_1_and_says_why_and_what_to_do(): void
     {
         $this->bench->frames('d/TC_010.%04d.png', '1-4', Workbench::png())->put('d/notes.txt', 'x');

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Catalogue;
+
+/** Settings under whatever names people and programs give them, brought under the ids of requirements. */
+final readonly class FieldNames
+{
+    /** By field, its usual names in small letters and digits. A field without a dot is a part of one. */
+    private const USUAL = [
+        'picture.resolution' => ['resolution', 'size', 'imagesize', 'picturesize', 'framesize', 'outputsize', 'renderresolution', 'renderersize', 'dimensions'],
+        'width' => ['width', 'imagewidth', 'outputwidth', 'resx', 'xres', 'resolutionx', 'xresolution', 'resolutionwidth', 'sizex'],
+        'height' => ['height', 'imageheight', 'outputheight', 'resy', 'yres', 'resolutiony', 'yresolution', 'resolutionheight', 'sizey'],
+        'picture.scale' => ['scale', 'renderscale', 'resolutionscale', 'resolutionpercentage', 'resolutionpercent', 'percentage', 'percent', 'sizepercent'],
+        'picture.pixel_aspect' => ['pixelaspect', 'pixelaspectratio', 'par', 'pixelratio', 'sampleaspect', 'sampleaspectratio'],
+        'picture.region' => ['region', 'renderregion', 'crop', 'cropregion', 'border', 'renderborder', 'regionofinterest'],
+        'picture.projection' => ['projection', 'cameraprojection'],
+        'picture.scan' => ['scan', 'fields', 'interlacing'],
+        'picture.density' => ['density', 'dpi', 'ppi'],
+        'time.rate' => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
+        'time.range' => ['range', 'framerange', 'frames', 'renderrange', 'outputrange'],
+        'first' => ['first', 'firstframe', 'start', 'startframe', 'framestart', 'renderstart', 'in', 'from'],
+        'last' => ['last', 'lastframe', 'end', 'endframe', 'frameend', 'renderend', 'out', 'to'],
+        'time.step' => ['step', 'framestep', 'stepby', 'everynth', 'everynthframe', 'increment', 'by'],
+        'time.timeline' => ['timeline', 'timelinerange', 'animationrange', 'playbackrange', 'scenerange'],
+        'time.extent' => ['extent', 'whatisrendered', 'whattorender', 'renderwhat', 'timeoutput'],
+        'time.handles' => ['handles'],
+        'time.speed' => ['speed', 'timescale', 'timestretch'],
+        'camera.chosen' => ['camera', 'cam', 'rendercamera', 'activecamera', 'cameraname', 'chosencamera', 'shotcamera'],
+        'camera.all' => ['cameras', 'allcameras', 'scenecameras'],
+        'camera.views' => ['views', 'workingviews'],
+        'camera.exposure' => ['cameraexposure', 'exposuremode', 'autoexposure'],
+        'scene.file' => ['scene', 'scenefile', 'scenename'],
+        'scene.saved' => ['saved', 'scenesaved', 'issaved'],
+        'scene.unsaved' => ['unsaved', 'unsavedchanges', 'modified', 'ismodified', 'dirty'],
+        'scene.project_folder' => ['project', 'projectfolder', 'projectroot', 'projectpath', 'projectdirectory'],
+        'render.renderer' => ['renderer', 'engine', 'renderengine', 'renderername'],
+        'render.quality' => ['quality', 'renderquality', 'renderpreset'],
+        'render.samples' => ['samples', 'rendersamples', 'aasamples', 'samplecount', 'samplesperpixel', 'maxsamples', 'spp'],
+        'render.motion_blur' => ['motionblur', 'usemotionblur'],
+        'render.post_effects' => ['posteffects', 'post', 'postprocessing', 'effects'],
+        'render.overlays' => ['overlays', 'showoverlays', 'guides', 'grid', 'helpers'],
+        'path' => ['output', 'outputpath', 'path', 'filepath', 'renderpath', 'outputfile', 'outputfilename', 'renderoutput', 'savepath'],
+        'output.folder' => ['folder', 'outputfolder', 'outputdirectory', 'outputdir', 'directory', 'renderfolder', 'outdir'],
+        'naming.pattern' => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'fileprefix', 'basename'],
+        'format.kind' => ['format', 'fileformat', 'imageformat', 'outputformat', 'filetype', 'extension', 'ext', 'container'],
+        'format.codec' => ['codec', 'videocodec', 'encoder'],
+        'format.bit_depth' => ['bitdepth', 'depth', 'bits', 'bitsperchannel', 'colordepth', 'colourdepth'],
+        'format.sample' => ['sampletype', 'datatype', 'pixeltype'],
+        'format.channels' => ['channels', 'colormode', 'colourmode'],
+        'format.alpha' => ['alpha', 'alphachannel', 'savealpha', 'alphamode', 'transparency'],
+        'format.compression' => ['compression', 'exrcompression', 'tiffcompression', 'compressiontype'],
+        'format.quality' => ['jpegquality', 'jpgquality', 'compressionquality', 'imagequality'],
+        'format.chroma' => ['chroma', 'chromasubsampling', 'subsampling'],
+        'format.bit_rate' => ['bitrate', 'videobitrate', 'datarate'],
+        'format.keyframe_interval' => ['keyframeinterval', 'keyframedistance', 'gop', 'gopsize'],
+        'format.b_frames' => ['bframes', 'maxbframes'],
+        'colour.encoding' => ['colorspace', 'colourspace', 'outputcolorspace', 'outputcolourspace', 'colorencoding', 'colourencoding', 'transfer'],
+        'colour.view' => ['view', 'viewtransform', 'displaytransform'],
+        'colour.look' => ['look', 'colorlook', 'colourlook'],
+        'colour.exposure' => ['exposure', 'viewexposure'],
+        'colour.gamma' => ['gamma', 'viewgamma'],
+        'audio.presence' => ['audio', 'sound', 'includeaudio'],
+        'audio.sample_rate' => ['audiosamplerate', 'audiorate', 'samplerate', 'soundrate'],
+        'audio.bit_depth' => ['audiobitdepth', 'audiobits', 'sounddepth'],
+        'audio.channels' => ['audiochannels', 'soundchannels'],
+        'passes' => ['passes', 'renderpasses', 'layers', 'renderlayers', 'aovs'],
+        'burn_in' => ['burnin', 'burnins', 'stamp', 'slate'],
+    ];
+
+    /** Fields that are lists of names. */
+    private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes'];
+
+    /** The field a name stands for; null where none is known. */
+    public static function of(string $name): ?string
+    {
+        $id = strtolower(trim($name));
+        if (isset(self::USUAL[$id]) || Catalogue::standard()->find($id) !== null) {
+            return $id;
+        }
+        // of `render/output.width` and `render.output.width` the last piece may be told alone
+        foreach ([$name, (string) preg_replace('~^.*[./:]~', '', $name)] as $each) {
+            $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $each));
+            foreach (self::USUAL as $field => $words) {
+                if (in_array($plain, $words, true)) {
+                    return $field;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<array{string, string}>  $told  names and values, in their order; of one told twice the last counts
+     * @param  list<string>  $strange  what was not understood before
+     */
+    public static function understood(array $told, array $strange = []): ToldSettings
+    {
+        $fields = [];
+        foreach ($told as [$name, $value]) {
+            $field = self::of($name);
+            $value = trim($value);
+            if ($field === null) {
+                $strange[] = Text::shown(mb_strimwidth($name, 0, 80, '…'));
+            } elseif ($value !== '' || $field === 'output.folder' || $field === 'path') {
+                // one name for two settings: a number is that of a compression
+                $field = $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
+                $fields[$field] = [$name, $value];
+            }
+        }
+        $values = array_map(static fn (array $f): string => $f[1], $fields);
+        $scene = array_filter(['file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
+        if (isset($values['scene.unsaved']) && ! isset($scene['saved'])) {
+            $scene['saved'] = in_array(strtolower($values['scene.unsaved']), ['no', 'false', 'off', '0', 'none', ''], true) ? 'yes' : 'no';
+        }
+        $settings = [];
+        foreach ($values as $field => $value) {
+            if (in_array($field, self::LISTS, true)) {
+                $settings[$field] = self::names($field, $value);
+            } elseif ($field === 'picture.scale') {
+                $settings[$field] = self::percent($value, $fields[$field][0]);
+            } elseif (! in_array($field, ['width', 'height', 'first', 'last', 'path', 'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder'], true)) {
+                $settings[$field] = $value;
+            }
+        }
+
+        return new ToldSettings($scene, $settings + self::together($values), $strange);
+    }
+
+    /**
+     * What is told in two fields, or two things in one.
+     *
+     * @param  array<string, string>  $values
+     * @return array<string, string>
+     */
+    private static function together(array $values): array
+    {
+        $settings = [];
+        if (isset($values['width'], $values['height'])) {
+            $settings['picture.resolution'] = "{$values['width']}x{$values['height']}";
+        }
+        if (isset($values['first'], $values['last'])) {
+            $settings['time.range'] = (float) $values['first'] === (float) $values['last'] ? self::frame($values['first']) : self::frame($values['first']).'-'.self::frame($values['last']);
+        }
+        if (isset($values['path'])) {
+            $path = strtr($values['path'], '\\', '/');
+            $slash = strrpos($path, '/');
+            $settings += ['output.folder' => $slash === false ? '' : substr($path, 0, max(1, $slash))];
+            $name = $slash === false ? $path : substr($path, $slash + 1);
+            $settings += $name === '' ? [] : ['naming.pattern' => $name];
+            if (preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $name, $m) === 1) {
+                $settings += ['format.kind' => $m[1]];
+            }
+        }
+
+        return $settings;
+    }
+
+    /** `1001.0` is frame 1001. */
+    private static function frame(string $text): string
+    {
+        return (string) preg_replace('~^(-?\d+)\.0+$~', '$1', $text);
+    }
+
+    /** A half is written as 0.5, and as 50 with or without its sign. */
+    private static function percent(string $value, string $name): string
+    {
+        if (preg_match('~^(?:0?\.\d+|0|1(?:\.0*)?)$~', $value) === 1 && stripos($name, 'percent') === false) {
+            return (string) \Brick\Math\BigDecimal::of($value)->multipliedBy(100)->stripTrailingZeros();
+        }
+
+        return $value;
+    }
+
+    /** @return list<string|array{name: string, saved: string}> */
+    private static function names(string $field, string $value): array
+    {
+        $names = preg_split('~\s*[,;|]\s*~', trim($value, "[]() \t"), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $names = array_map(static fn (string $name): string => trim($name, "\"' "), $names);
+
+        return $field !== 'passes' ? $names : array_map(static fn (string $name): string|array => preg_match('~^(.+?)\s*[=:]\s*(yes|no|on|off|true|false|1|0|enabled|disabled)$~i', $name, $m) === 1 ? ['name' => $m[1], 'saved' => $m[2]] : $name, $names);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene\Readers;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\SceneSettings;
+
+/** Settings a line each: `key = value`, `key: value`, `key` and a tab; sections in brackets; lines of remarks. */
+final readonly class KeyValueText implements SceneReader
+{
+    private const MOST_LINES = 50_000;
+
+    public function read(string $text, string $label): SceneSettings
+    {
+        $told = [];
+        $strange = [];
+        $section = '';
+        $lines = preg_split('~\R~u', $text) ?: [];
+        if (count($lines) > self::MOST_LINES || strlen($text) > JsonDocument::LARGEST) {
+            throw JsonRefused::because(Text::shown($label), 'it has far more lines than a scene has settings.');
+        }
+        foreach ($lines as $number => $line) {
+            $line = trim($line);
+            if ($line === '' || preg_match('~^(?:#|;|//|--|\*)~', $line) === 1) {
+                continue;
+            }
+            if (preg_match('~^\[([^\[\]]{1,80})\]$~', $line, $m) === 1) {
+                $section = trim($m[1]);
+            } elseif (preg_match('~^([^=:\t]{1,120}?)\s*(?:=|:(?![\\\\/])|\t)\s*(.*)$~su', $line, $m) === 1) {
+                $told[] = [$this->name($section, trim($m[1], " \t\"'")), $this->value($m[2])];
+            } elseif (count($strange) < 50) {
+                $strange[] = 'line '.($number + 1).': '.Text::shown(mb_strimwidth($line, 0, 60, '…'));
+            }
+        }
+        $known = array_filter($told, static fn (array $t): bool => FieldNames::of($t[0]) !== null);
+        if ($known === []) {
+            throw JsonRefused::because(Text::shown($label), 'no setting in it is known here. A settings file has a line for each, such as “resolution = 1920x1080”.');
+        }
+
+        return FieldNames::understood($told, $strange)->understood();
+    }
+
+    /** A name that means nothing by itself may mean something with its section. */
+    private function name(string $section, string $name): string
+    {
+        return $section === '' || FieldNames::of($name) !== null ? $name : "{$section}.{$name}";
+    }
+
+    /** Without the quotes around it, and without the comma that some write behind each line. */
+    private function value(string $text): string
+    {
+        $text = trim($text);
+        if (preg_match('~^(["\'])(.*)\1[,;]?$~s', $text, $m) === 1) {
+            return $m[2];
+        }
+
+        return rtrim(trim((string) preg_replace('~\s+(?:#|//).*$~s', '', $text)), ',;');
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Specification\Ask;
+use PlainLedger\Core\Specification\AskType;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Descriptor;
+use PlainLedger\Core\Specification\Spellings;
+
+/** Settings under the ids of requirements, with values as whoever wrote them wrote them. */
+final readonly class ToldSettings
+{
+    private const LONGEST_LIST = 10_000;
+
+    /**
+     * @param  array<string, mixed>  $scene  file, saved and project_folder
+     * @param  array<string, mixed>  $settings  by id
+     * @param  list<string>  $strange  what was not understood before
+     */
+    public function __construct(private array $scene, private array $settings, private array $strange = []) {}
+
+    /** Each value by its type; what is no value of its type is told as not understood. */
+    public function understood(): SceneSettings
+    {
+        $scene = $this->scene;
+        $given = $this->settings;
+        $strange = $this->strange;
+        $catalogue = Catalogue::standard();
+        $settings = [];
+        $lists = [];
+        $timeline = null;
+        foreach ($given as $key => $value) {
+            if ($value === null) {
+                continue;
+            }
+            try {
+                if ($key === 'time.timeline') {
+                    $timeline = FrameRange::parse(Ask::scalar($value));
+                } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'], true)) {
+                    $lists[$key] = $value;
+                } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === 'time.handles')) {
+                    $setting = $this->setting($descriptor, $value);
+                    if ($setting !== null) {
+                        $settings[$key] = $setting;
+                    }
+                } else {
+                    $strange[] = Text::shown($key);
+                }
+            } catch (NotUnderstood|PatternRefused $refused) {
+                $strange[] = Text::shown($key).': '.$refused->getMessage();
+            }
+        }
+        $names = fn (string $key): ?array => isset($lists[$key]) ? $this->names($lists[$key], $key, $strange) : null;
+        $chosen = $names('camera.chosen');
+        $all = $names('camera.all');
+        $views = $names('camera.views');
+        $passes = isset($lists['passes']) ? $this->passes($lists['passes'], $strange) : null;
+        $links = isset($lists['scene.links']) ? $this->links($lists['scene.links'], $strange) : null;
+        $saved = $this->truth($scene['saved'] ?? $settings['scene.saved'] ?? null, 'scene.saved', $strange);
+
+        return new SceneSettings(
+            $this->plain($scene['file'] ?? null, 'scene.file', $strange),
+            $saved,
+            $this->plain($scene['project_folder'] ?? null, 'scene.project_folder', $strange),
+            $settings, $timeline, $chosen, $all, $views, $passes, $links, $strange,
+        );
+    }
+
+    /**
+     * The canonical text; null where the field is there and empty, so that nothing is told.
+     *
+     * @throws NotUnderstood|PatternRefused
+     */
+    private function setting(Descriptor $descriptor, mixed $value): ?string
+    {
+        $type = $descriptor->type;
+        // two numbers where one text of two is usual
+        if (is_array($value) && array_is_list($value) && count($value) === 2 && is_int($value[0]) && is_int($value[1])) {
+            $value = match ($type) {
+                AskType::Resolution => "{$value[0]}x{$value[1]}", AskType::Range => "{$value[0]}-{$value[1]}", default => $value,
+            };
+        }
+        if ($type !== AskType::Pattern && is_string($value) && trim($value) === '') {
+            return null;
+        }
+        if ($type === AskType::Pattern) {
+            $text = trim(Ask::scalar($value));
+
+            // an empty folder is an answer too: none is set
+            return $text === '' ? '' : ($descriptor->id === 'naming.pattern' ? (string) NamePattern::parseSceneName($text) : $text);
+        }
+        if ($type === AskType::Channels || $type === AskType::Handles) {
+            return (string) Ask::read($descriptor, $value);
+        }
+        if ($type === AskType::Word && $descriptor->id !== 'time.extent') {
+            // a word not on our list is a value all the same, it will just not be equal
+            $word = strtolower(trim(Spellings::usual($descriptor->id, Ask::scalar($value))));
+
+            // that there is alpha does not say of which kind it is
+            return $descriptor->id === 'format.alpha' && $word === 'any' ? 'alpha' : $word;
+        }
+        if ($type === AskType::Kind) {
+            $text = trim(Ask::scalar($value));
+
+            return \PlainLedger\Core\Media\Kind::fromWord($text)->value ?? strtolower($text);
+        }
+        if ($type === AskType::Passes || $type->isFreeText()) {
+            return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Ask::scalar($value));
+        }
+
+        return $descriptor->canonical(Ask::scalar($value));
+    }
+
+    /**
+     * @param  list<string>  $strange
+     * @return list<string>|null
+     */
+    private function names(mixed $value, string $key, array &$strange): ?array
+    {
+        $list = is_array($value) && array_is_list($value) ? $value : [$value];
+        $names = [];
+        foreach (array_slice($list, 0, self::LONGEST_LIST) as $item) {
+            if (is_array($item)) {
+                $item = $item['name'] ?? null;
+            }
+            if (! is_string($item) && ! is_int($item)) {
+                $strange[] = "{$key}: a list of names is expected, and ".JsonDocument::typeOf($item).' stands there.';
+
+                return null;
+            }
+            if (trim((string) $item) !== '') {
+                $names[] = (string) $item;
+            }
+        }
+
+        return array_values(array_unique($names));
+    }
+
+    /**
+     * @param  list<string>  $strange
+     * @return list<array{name: string, saved: bool|null}>|null
+     */
+    private function passes(mixed $value, array &$strange): ?array
+    {
+        $passes = [];
+        foreach (is_array($value) && array_is_list($value) ? array_slice($value, 0, self::LONGEST_LIST) : [$value] as $item) {
+            $name = is_array($item) ? $item['name'] ?? null : $item;
+            if (! is_string($name)) {
+                $strange[] = 'passes: a list of passes with names is expected, and '.JsonDocument::typeOf($item).' stands there.';
+
+                return null;
+            }
+            $passes[] = ['name' => $name, 'saved' => is_array($item) ? $this->truth($item['saved'] ?? null, 'passes', $strange) : null];
+        }
+
+        return $passes;
+    }
+
+    /**
+     * @param  list<string>  $strange
+     * @return list<array{path: string, present: bool|null}>|null
+     */
+    private function links(mixed $value, array &$strange): ?array
+    {
+        $links = [];
+        foreach (is_array($value) && array_is_list($value) ? array_slice($value, 0, self::LONGEST_LIST) : [$value] as $item) {
+            $path = is_array($item) ? $item['path'] ?? null : null;
+            if (! is_array($item) || ! is_string($path)) {
+                $strange[] = 'scene.links: a list of paths, each with "present", is expected, and '.JsonDocument::typeOf($item).' stands there.';
+
+                return null;
+            }
+            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, 'scene.links', $strange)];
+        }
+
+        return $links;
+    }
+
+    /** @param  list<string>  $strange */
+    private function truth(mixed $value, string $key, array &$strange): ?bool
+    {
+        if ($value === null) {
+            return null;
+        }
+        try {
+            return AskType::YesNo->canonical(Ask::scalar($value)) === 'yes';
+        } catch (NotUnderstood $refused) {
+            $strange[] = "{$key}: {$refused->getMessage()}";
+
+            return null;
+        }
+    }
+
+    /** @param  list<string>  $strange */
+    private function plain(mixed $value, string $key, array &$strange): ?string
+    {
+        if ($value !== null && ! is_string($value)) {
+            $strange[] = "{$key}: a text is expected, and ".JsonDocument::typeOf($value).' stands there.';
+
+            return null;
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Scene;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\SceneSettings;
+use Tests\Core\Support\Workbench;
+
+/** Settings a line each, under the names that people and programs give them. */
+final class KeyValueTextTest extends TestCase
+{
+    private static function read(string $text): SceneSettings
+    {
+        return (new AnyScene)->read($text, 'settings.txt');
+    }
+
+    public function test_a_whole_scene(): void
+    {
+        $scene = self::read(<<<'TXT'
+            ; written by the night shift
+            [render]
+            Width = 2048
+            Height = 858
+            Resolution Percentage: 50
+            pixel aspect = 1.0
+            FPS = 23.976
+            Frame Start = 1001
+            Frame End = 1096.0
+            Step = 1
+            Renderer = "Lumen"
+            Samples = 128   # enough for fog
+            Motion Blur = Yes
+            [output]
+            path = renders/TC_010/TC_010_light_v003.####.exr
+            Bit Depth = 16
+            Color Space = Linear
+            Compression = ZIP
+            [scene]
+            Camera = cam_quay
+            cameras = [cam_quay, "cam_wide"]
+            passes = beauty, mist=off, shadow: on
+            Unsaved Changes = no
+            Project = /shows/tide_clock
+            mood = gloomy
+            TXT);
+
+        self::assertSame(
+            ['2048x858', '50', '1/1', '24000/1001', '1001-1096', '1', 'Lumen', '128', 'on', 'renders/TC_010', 'TC_010_light_v003.{frame:4}.exr', 'exr', '16', 'linear', 'zip'],
+            array_map($scene->get(...), ['picture.resolution', 'picture.scale', 'picture.pixel_aspect', 'time.rate', 'time.range', 'time.step', 'render.renderer', 'render.samples', 'render.motion_blur', 'output.folder', 'naming.pattern', 'format.kind', 'format.bit_depth', 'colour.encoding', 'format.compression']),
+        );
+        self::assertSame([true, '/shows/tide_clock', ['cam_quay'], ['cam_quay', 'cam_wide']], [$scene->saved, $scene->projectFolder, $scene->chosenCameras, $scene->cameras]);
+        self::assertSame([['name' => 'beauty', 'saved' => null], ['name' => 'mist', 'saved' => false], ['name' => 'shadow', 'saved' => true]], $scene->passes);
+        self::assertSame(['scene.mood'], $scene->notUnderstood);
+    }
+
+    /** @return iterable<string, array{string, string, string|null}> lines, id, value */
+    public static function lines(): iterable
+    {
+        yield 'an id' => ['picture.resolution = 1920x1080', 'picture.resolution', '1920x1080'];
+        yield 'with a colon' => ['resolution: 1920 x 1080', 'picture.resolution', '1920x1080'];
+        yield 'with a tab' => ["resolution\t1920x1080", 'picture.resolution', '1920x1080'];
+        yield 'quoted on both sides' => ['"resolution": "1920x1080",', 'picture.resolution', '1920x1080'];
+        yield 'in small steps' => ["res_x=1920\nres_y=1080", 'picture.resolution', '1920x1080'];
+        yield 'width alone' => ['width = 1920', 'picture.resolution', null];
+        yield 'a piece of a longer name' => ["render.image.width = 64\nrender.image.height = 36", 'picture.resolution', '64x36'];
+        yield 'a factor' => ['scale = 0.5', 'picture.scale', '50'];
+        yield 'a whole factor' => ['scale = 1', 'picture.scale', '100'];
+        yield 'one percent is one percent' => ['scale percentage = 1', 'picture.scale', null];
+        yield 'percent by its name' => ['resolution percentage = 1', 'picture.scale', '1'];
+        yield 'percent by its sign' => ['scale = 75 %', 'picture.scale', '75'];
+        yield 'in and out' => ["in = 1001\nout = 1096", 'time.range', '1001-1096'];
+        yield 'one frame' => ["start = 7\nend = 7", 'time.range', '7'];
+        yield 'backwards' => ["start = 9\nend = 1", 'time.range', null];
+        yield 'quality in words' => ['quality = Final', 'render.quality', 'final'];
+        yield 'quality in numbers' => ['quality = 95', 'format.quality', '95'];
+        yield 'a drive' => ['output = C:\\renders\\shot\\beauty_%04d.png', 'output.folder', 'C:/renders/shot'];
+        yield 'a name alone' => ['file name = beauty_####', 'naming.pattern', 'beauty_{frame:4}'];
+        yield 'no folder set' => ['output = ', 'output.folder', ''];
+        yield 'told twice' => ["fps = 24\nfps = 25", 'time.rate', '25'];
+        yield 'the last line without an end' => ["# remark\n\nfps=30", 'time.rate', '30'];
+        yield 'old line ends' => ["fps=30\rstep=2\r", 'time.step', '2'];
+        yield 'a value with an equals sign' => ['view = a=b', 'colour.view', 'a=b'];
+        yield 'a hash that is no remark' => ['name = a#b_####.png', 'naming.pattern', 'a#b_{frame:4}.png'];
+        yield 'a value that means nothing' => ['fps = fast', 'time.rate', null];
+    }
+
+    #[DataProvider('lines')]
+    public function test_a_line(string $lines, string $id, ?string $value): void
+    {
+        // beside something that is understood in any case
+        self::assertSame($value, self::read("overlays = off\n{$lines}")->get($id));
+    }
+
+    public function test_what_is_not_understood_is_listed(): void
+    {
+        $scene = self::read("fps = 24\nfog density = 3\nresolution = big\njust words\n[weather]\nwind = 4\n");
+        self::assertSame(['line 4: just words', 'fog density', 'weather.wind'], array_slice($scene->notUnderstood, 0, 3));
+        self::assertStringStartsWith('picture.resolution: “big”', $scene->notUnderstood[3]);
+    }
+
+    public function test_whatever_the_encoding(): void
+    {
+        $text = "camera = cam_mühle\nfps = 25\n";
+        foreach ([$text, "\xEF\xBB\xBF{$text}", "\xFF\xFE".mb_convert_encoding($text, 'UTF-16LE', 'UTF-8'), "\xFE\xFF".mb_convert_encoding($text, 'UTF-16BE', 'UTF-8'), mb_convert_encoding($text, 'Windows-1252', 'UTF-8')] as $bytes) {
+            self::assertSame([['cam_mühle'], '25'], [self::read($bytes)->chosenCameras, self::read($bytes)->get('time.rate')]);
+        }
+    }
+
+    public function test_a_check_is_the_same_as_of_a_document(): void
+    {
+        $specification = Workbench::specification(['picture.resolution' => '1920x1080', 'time.rate' => 24, 'time.range' => '1-96', 'camera.name' => 'cam_quay', 'format.kind' => 'png', 'render.motion_blur' => 'on']);
+        $text = self::read("size = 1920 x 1080\nscale = 0.5\nfps = 25\nframes = 1-96\ncamera = cam_quay\nformat = PNG\nmotion blur = off\nproject = x");
+        $json = Workbench::scene(['picture.resolution' => '1920x1080', 'picture.scale' => 50, 'time.rate' => 25, 'time.range' => '1-96', 'camera.chosen' => ['cam_quay'], 'format.kind' => 'png', 'render.motion_blur' => false], ['project_folder' => 'x']);
+        $of = static fn (SceneSettings $s): array => array_diff_key(Account::of($specification, $s, null)->toArray(), ['scene' => 1]);
+
+        self::assertSame($of($json)['causes'], $of($text)['causes']);
+        self::assertSame(['scale-below-full', 'rate-of-another-standard', 'value-differs'], array_column($of($text)['causes'], 'id'));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'prose' => ['Dear all, please find attached the frames.', 'no setting in it is known'];
+        yield 'names nobody knows' => ["a = 1\nb = 2", 'no setting in it is known'];
+        yield 'bytes' => ["\x01\x00\x02".str_repeat("\0", 90), 'no text'];
+        yield 'a million lines' => [str_repeat("fps = 24\n", 60_000), 'far more lines'];
+        yield 'nothing' => ['', 'empty'];
+        yield 'spaces' => ["  \n ", 'empty'];
+    }
+
+    #[DataProvider('refused')]
+    public function test_what_is_no_settings_file_is_refused(string $text, string $says): void
+    {
+        $this->expectException(JsonRefused::class);
+        $this->expectExceptionMessage($says);
+        self::read($text);
+    }
+
+    public function test_usual_names_stand_for_one_field_each(): void
+    {
+        foreach ([['Frame Rate', 'time.rate'], ['FRAMES_PER_SECOND', 'time.rate'], ['renderSettings/pixelAspectRatio', 'picture.pixel_aspect'], ['image-format', 'format.kind'], ['time.rate', 'time.rate'], ['other.fog', 'other.fog'], ['Total Weight', null], ['', null]] as [$name, $field]) {
+            self::assertSame($field, FieldNames::of($name), $name);
+        }
+    }
+}
