@@ -7,12 +7,16 @@ namespace App\Ledger;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Report\Account;
 
 /** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
 final readonly class Strip
 {
     private const POINTS = 240;
+
+    /** A float picture of more takes seconds to decode: one of them is enough. */
+    private const QUICK_PIXELS = 500_000;
 
     /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>, pictures: list<int>}> */
     public static function of(Account $account): array
@@ -41,7 +45,7 @@ final readonly class Strip
     }
 
     /**
-     * Frames worth a look: first, middle and last of those that can be decoded.
+     * Frames worth a look: first, middle and last of those that can be decoded, or the middle one alone.
      *
      * @return list<int>
      */
@@ -49,12 +53,18 @@ final readonly class Strip
     {
         $decoder = PictureDecoder::standard();
         $whole = FrameRange::none();
+        $heavy = false;
         foreach ($pass->frames->alike as $alike) {
             if ($decoder->shows($alike->facts)) {
                 $whole = $whole->plus($alike->frames);
+                $heavy = $heavy || ($alike->facts->kind === Kind::Exr && ($alike->facts->width ?? 0) * ($alike->facts->height ?? 0) > self::QUICK_PIXELS);
             }
         }
         $numbers = iterator_to_array($whole->numbers(), false);
+
+        if ($heavy && $numbers !== []) {
+            return [$numbers[intdiv(count($numbers), 2)]];
+        }
 
         return $numbers === [] ? [] : array_values(array_unique([$numbers[0], $numbers[intdiv(count($numbers), 2)], $numbers[count($numbers) - 1]]));
     }

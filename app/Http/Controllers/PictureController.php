@@ -8,6 +8,7 @@ use App\Intake\IntakeFolder;
 use App\Models\Check;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 use PlainLedger\Core\Matching\Matcher;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
@@ -18,6 +19,9 @@ use PlainLedger\Core\PlainSentence;
 final class PictureController
 {
     private const LONGEST = 320;
+
+    /** Days that a picture is kept, once it was decoded. */
+    private const KEPT = 14;
 
     public function show(Request $request, Check $check, string $part, int $frame): Response
     {
@@ -38,7 +42,9 @@ final class PictureController
                 $listing = IntakeFolder::open($delivery->intakeRoot, $delivery->folder, $check->deliverable, $overseer)->listing();
                 $source = $listing->open($sequence->folder(), $sequence->group->name($row), $sequence->group->size($row));
                 // what lies there now may be another file than the one that was checked
-                $png = PictureDecoder::standard()->decode($source, Probe::standard()->read($source))->thumbnail(self::LONGEST);
+                $facts = Probe::standard()->read($source);
+                $key = "picture:{$delivery->id}:{$part}:{$frame}:".hash('xxh128', $source->read(0, 4096).$source->size().$source->read(max(0, $source->size() - 4096), 4096));
+                $png = (string) base64_decode(Cache::remember($key, now()->addDays(self::KEPT), static fn (): string => base64_encode(PictureDecoder::standard()->decode($source, $facts)->thumbnail(self::LONGEST))), true);
             } catch (PlainSentence) {
                 abort(404);
             }
