@@ -14,9 +14,7 @@ final readonly class Looker
     /** Lines that are looked at together, so that a large picture is never there twice. */
     private const LINES = 128;
 
-    /**
-     * @param  bool  $samples  whether pictures will be compared with each other
-     */
+    /** @param  bool  $samples  whether pictures will be compared with each other */
     public function __construct(private Decoder $decoder, private bool $samples) {}
 
     public static function standard(bool $samples): self
@@ -24,12 +22,7 @@ final readonly class Looker
         return new self(PictureDecoder::standard(), $samples);
     }
 
-    /** Bytes of a packed look. */
-    public function length(): int
-    {
-        return Look::PACKED + $this->sampleLength();
-    }
-
+    /** In bytes. */
     private function sampleLength(): int
     {
         return $this->samples ? 3 * Look::SAMPLE_SIDE ** 2 : 0;
@@ -53,7 +46,7 @@ final readonly class Looker
         }
     }
 
-    /** Packed, of the same length for every file. */
+    /** Packed, of the same length in bytes for every file. */
     public function packed(?Look $look): string
     {
         return $look === null ? Look::none($this->sampleLength()) : $look->packed();
@@ -83,7 +76,6 @@ final readonly class Looker
         // what is opaque looks the same on any ground
         $grounds = $facts->alpha === true ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)] : [];
         $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
-
         $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
 
         return new Look($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->samples ? $pixels->sample(Look::SAMPLE_SIDE) : '');

@@ -19,10 +19,10 @@ final readonly class ColourPass
      */
     private function __construct(public int $place, public array $looks) {}
 
-    /** Null where it has no whole file. */
+    /** Null where it has no whole picture: a movie's are not looked at one by one. */
     public static function of(Subject $subject): ?self
     {
-        $passes = $subject->match->passes ?? [];
+        $passes = $subject->part->delivers->isMovie() ? [] : $subject->match->passes ?? [];
         $place = array_key_first($passes);
         foreach ($passes as $p => $pass) {
             if (in_array(strtolower($pass->pass ?? ''), self::NAMES, true)) {

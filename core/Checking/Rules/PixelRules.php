@@ -41,7 +41,7 @@ final readonly class PixelRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = $subject->part->delivers->isMovie() ? null : ColourPass::of($subject);
+        $pass = ColourPass::of($subject);
         if ($pass === null) {
             return null;
         }

@@ -25,7 +25,7 @@ final readonly class StillnessRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = $subject->part->delivers->isMovie() ? null : ColourPass::of($subject);
+        $pass = ColourPass::of($subject);
         if ($pass === null) {
             return null;
         }
