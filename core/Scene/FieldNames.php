@@ -145,12 +145,14 @@ final readonly class FieldNames
             $settings['picture.resolution'] = "{$values['width']}x{$values['height']}";
         }
         if (isset($values['first'], $values['last'])) {
-            $settings['time.range'] = (float) $values['first'] === (float) $values['last'] ? self::frame($values['first']) : self::frame($values['first']).'-'.self::frame($values['last']);
+            [$first, $last] = [self::frame($values['first']), self::frame($values['last'])];
+            $settings['time.range'] = $first === $last ? $first : "{$first}-{$last}";
         }
         if (isset($values['path'])) {
             $path = strtr($values['path'], '\\', '/');
             $slash = strrpos($path, '/');
-            $settings += ['output.folder' => $slash === false ? '' : substr($path, 0, max(1, $slash))];
+            // no path is an answer: none is set; a name alone tells nothing of its folder
+            $settings += $slash === false && $path !== '' ? [] : ['output.folder' => substr($path, 0, max(1, (int) $slash))];
             $name = $slash === false ? $path : substr($path, $slash + 1);
             $settings += $name === '' ? [] : ['naming.pattern' => $name];
             if (preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $name, $m) === 1) {

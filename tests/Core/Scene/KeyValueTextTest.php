@@ -82,6 +82,8 @@ final class KeyValueTextTest extends TestCase
         yield 'quality in numbers' => ['quality = 95', 'format.quality', '95'];
         yield 'a drive' => ['output = C:\\renders\\shot\\beauty_%04d.png', 'output.folder', 'C:/renders/shot'];
         yield 'a name alone' => ['file name = beauty_####', 'naming.pattern', 'beauty_{frame:4}'];
+        yield 'a name alone tells no folder' => ['output = beauty_####.png', 'output.folder', null];
+        yield 'from the root' => ['output = /beauty_####.png', 'output.folder', '/'];
         yield 'no folder set' => ['output = ', 'output.folder', ''];
         yield 'told twice' => ["fps = 24\nfps = 25", 'time.rate', '25'];
         yield 'the last line without an end' => ["# remark\n\nfps=30", 'time.rate', '30'];
