@@ -13,7 +13,7 @@ final readonly class JsonDocument
     /** A settings file is a few kilobytes; this leaves room for long lists of links. */
     public const LARGEST = 4_000_000;
 
-    private const DEEPEST = 24;
+    public const DEEPEST = 24;
 
     /** @param  array<string, mixed>  $data */
     private function __construct(public array $data, public string $label) {}

@@ -40,6 +40,12 @@ final readonly class Cell
         return new self($this->mark, $this->found, $this->runs, $this->wrong, true);
     }
 
+    /** An unequal cell that is accepted; any other stays as it is. */
+    public function asWaived(): self
+    {
+        return $this->isUnequal() && ! $this->stale ? new self(Mark::Waived, $this->found, $this->runs, $this->wrong) : $this;
+    }
+
     public function isUnequal(): bool
     {
         return $this->mark === Mark::Unequal;

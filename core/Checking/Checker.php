@@ -14,6 +14,7 @@ use PlainLedger\Core\Checking\Rules\HeaderRules;
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
+use PlainLedger\Core\Checking\Rules\OverwritesRule;
 use PlainLedger\Core\Checking\Rules\PassesRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Checking\Rules\PlainSetting;
@@ -48,21 +49,23 @@ final readonly class Checker
     {
         return new self([
             new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new CameraRules, new SceneStateRules,
-            new OutputFolderRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules, new StillnessRules, new DeliveryRules, new PlainSetting,
+            new OutputFolderRule, new OverwritesRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules, new StillnessRules, new DeliveryRules, new PlainSetting,
         ]);
     }
 
     /**
      * @param  DeliveryMatch|null  $match  of this very delivery
+     * @param  list<Waiver>  $waivers  unequal lines that are accepted as they are
+     * @param  EarlierFiles|null  $earlier  what the scene must not write over
      */
-    public function check(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, ?DeliveryMatch $match): Check
+    public function check(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, ?DeliveryMatch $match, array $waivers = [], ?EarlierFiles $earlier = null): Check
     {
         $entries = [];
         $notChecked = [];
         $subjects = [];
         $passSubjects = [];
         foreach ($specification->parts as $part) {
-            $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null);
+            $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier);
             $subjects[] = $subject;
             $nothing = $this->tellsNothingCame($subject);
             foreach ($part->requirements as $requirement) {
@@ -86,6 +89,16 @@ final readonly class Checker
                 $passSubjects = [...$passSubjects, ...($own === null ? [] : [$own])];
             }
         }
+
+        $entries = array_map(static function (Entry $entry) use ($waivers): Entry {
+            foreach ($waivers as $waiver) {
+                if ($waiver->holdsFor($entry)) {
+                    return $entry->waived($waiver);
+                }
+            }
+
+            return $entry;
+        }, $entries);
 
         return new Check($entries, $notChecked, $subjects, $passSubjects);
     }

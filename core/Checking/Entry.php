@@ -10,7 +10,7 @@ use PlainLedger\Core\Specification\Requirement;
 /** One line of the ledger: what is required, and what the scene and the files show. */
 final readonly class Entry
 {
-    private function __construct(public Requirement $requirement, public string $part, public string $required, public Mark $mark, public ?Cell $scene, public ?Cell $files, public ?string $pass) {}
+    private function __construct(public Requirement $requirement, public string $part, public string $required, public Mark $mark, public ?Cell $scene, public ?Cell $files, public ?string $pass, public ?Waiver $waiver = null) {}
 
     /**
      * Where both sides have a cell the files decide, unless they could not be read. Null where neither has one.
@@ -32,6 +32,12 @@ final readonly class Entry
         }
 
         return new self($requirement, $part, $required, $mark, $scene, $files, $pass);
+    }
+
+    /** The same line, accepted as it is; its cells show what they showed. */
+    public function waived(Waiver $waiver): self
+    {
+        return new self($this->requirement, $this->part, $this->required, Mark::Waived, $this->scene?->asWaived(), $this->files?->asWaived(), $this->pass, $waiver);
     }
 
     public function id(): string

@@ -27,6 +27,7 @@ final readonly class Subject
         public ?DeliveryMatch $deliveryMatch,
         public ?PartMatch $match,
         public ?string $pass = null,
+        public ?EarlierFiles $earlier = null,
     ) {
         $this->expected = $part->expected($scene?->timeline);
     }
@@ -66,6 +67,6 @@ final readonly class Subject
     {
         $match = $this->match === null ? null : new PartMatch($this->match->part, array_filter($this->match->passes, $which), $this->match->instead);
 
-        return new self($this->specification, $this->part, $this->scene, $this->delivery, $this->deliveryMatch, $match, $this->pass);
+        return new self($this->specification, $this->part, $this->scene, $this->delivery, $this->deliveryMatch, $match, $this->pass, $this->earlier);
     }
 }

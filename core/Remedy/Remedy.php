@@ -10,6 +10,7 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Catalogue;
 
 /** The least work that puts a check right. */
 final readonly class Remedy
@@ -45,9 +46,22 @@ final readonly class Remedy
         }
         $kinds = FixKind::cases();
         $list = array_values($fixes);
-        usort($list, static fn (Fix $a, Fix $b): int => array_search($a->kind, $kinds, true) <=> array_search($b->kind, $kinds, true));
+        usort($list, static fn (Fix $a, Fix $b): int => [array_search($a->kind, $kinds, true), self::turn($a)] <=> [array_search($b->kind, $kinds, true), self::turn($b)]);
 
         return new self($list, $rerender);
+    }
+
+    /** Settings in the order one would go through them: what is missing first, then as the ledger goes, saving last. */
+    private static function turn(Fix $fix): int
+    {
+        $id = (string) ($fix->details['id'] ?? '');
+
+        return match ($id) {
+            'scene.links' => -1,
+            'scene.saved' => PHP_INT_MAX,
+            'camera.chosen' => Catalogue::standard()->place('camera.name'),
+            default => min(PHP_INT_MAX - 1, Catalogue::standard()->place($id)),
+        };
     }
 
     /** @param  list<Cause>  $causes */
@@ -64,7 +78,7 @@ final readonly class Remedy
      */
     private static function rerender(Check $check, Subject $subject, PassMatch $pass, int $place, array $causes): FrameRange
     {
-        $wrong = $pass->damaged->and($pass->relevant());
+        $wrong = self::isWaived($check, $subject, 'content.whole') ? FrameRange::none() : $pass->damaged->and($pass->relevant());
         $shift = 0;
         foreach ($causes as $cause) {
             if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $pass->expected !== null && ! $pass->isEmpty() && count($pass->present) === count($pass->expected)) {
@@ -81,7 +95,21 @@ final readonly class Remedy
             return $wrong->and($pass->present)->shifted($shift)->and($pass->expected);
         }
 
-        return $pass->missing()->plus($wrong)->and($pass->expected);
+        $missing = self::isWaived($check, $subject, 'time.range') ? FrameRange::none() : $pass->missing();
+
+        return $missing->plus($wrong)->and($pass->expected);
+    }
+
+    /** What is accepted as it is needs no work. */
+    private static function isWaived(Check $check, Subject $subject, string $id): bool
+    {
+        foreach ($check->entries as $entry) {
+            if ($entry->id() === $id && $entry->part === $subject->part->name && $entry->waiver !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function entry(Check $check, Cause $cause, string $id): ?Entry

@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Checker;
+use PlainLedger\Core\Checking\EarlierFiles;
+use PlainLedger\Core\Checking\Waiver;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Diagnosis\Diagnostician;
@@ -29,14 +31,18 @@ final readonly class Account
         public Remedy $remedy,
     ) {}
 
-    /** @throws \InvalidArgumentException if neither scene nor delivery is given */
-    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery): self
+    /**
+     * @param  list<Waiver>  $waivers
+     *
+     * @throws \InvalidArgumentException if neither scene nor delivery is given
+     */
+    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, array $waivers = [], ?EarlierFiles $earlier = null): self
     {
         if ($scene === null && $delivery === null) {
             throw new \InvalidArgumentException('A check needs scene settings, files or both.');
         }
         $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline);
-        $check = Checker::standard()->check($specification, $scene, $delivery, $match);
+        $check = Checker::standard()->check($specification, $scene, $delivery, $match, $waivers, $earlier);
         $causes = Diagnostician::standard()->diagnose($check);
 
         return new self($specification, $scene, $delivery, $match, $check, $causes, Remedy::of($check, $causes));

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Matching\Extra;
@@ -17,6 +18,8 @@ use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\PieceReading;
 use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Scene\Effective;
+use PlainLedger\Core\Scene\WhereToLook;
 
 /** An account as the open `plain-ledger/check` document. */
 final readonly class CheckDocument
@@ -46,6 +49,7 @@ final readonly class CheckDocument
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),
             'movies' => $this->movies(),
+            'scene' => $this->account->scene === null ? null : ['file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file), 'comes_to' => Effective::of($this->account->scene, $this->account->specification)],
             'strays' => $this->strays(),
             'not_understood' => [
                 ...array_map(static fn (string $key): string => "specification: {$key}", $this->account->specification->notUnderstood),
@@ -68,6 +72,8 @@ final readonly class CheckDocument
             'scene' => $entry->scene === null ? null : $this->cell($entry->scene),
             'files' => $entry->files === null ? null : $this->cell($entry->files),
             'why' => $entry->requirement->why,
+            'waiver' => $entry->waiver === null ? null : array_filter(['reason' => $entry->waiver->reason, 'by' => $entry->waiver->by, 'key' => $entry->waiver->key], static fn (mixed $v): bool => $v !== null),
+            'find_out' => $entry->mark === Mark::Unknown && $entry->files === null ? WhereToLook::of($entry->requirement->descriptor) : null,
         ], static fn (mixed $v): bool => $v !== null) + ['set_by' => $entry->requirement->setBy->value];
     }
 

@@ -70,16 +70,51 @@ final readonly class FieldNames
         'audio.channels' => ['audiochannels', 'soundchannels'],
         'passes' => ['passes', 'renderpasses', 'layers', 'renderlayers', 'aovs'],
         'burn_in' => ['burnin', 'burnins', 'stamp', 'slate'],
+        'camera.placement' => ['cameraplacement', 'cameraposition', 'cameratransform', 'cameramatrix'],
+        'camera.lens' => ['cameralens', 'focallength', 'camerafocallength', 'lens'],
     ];
 
     /** Fields that are lists of names. */
     private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes'];
 
-    /** The field a name stands for; null where none is known. */
-    public static function of(string $name): ?string
+    /** Fields of several words, as people point at them; those that are no requirement of their own. */
+    private const OWN_LABELS = [
+        'width' => 'Width', 'height' => 'Height', 'first' => 'First frame', 'last' => 'Last frame', 'path' => 'Output path with name', 'time.timeline' => 'Timeline of the animation', 'camera.chosen' => 'Camera chosen', 'camera.all' => 'Cameras of the scene',
+        'camera.views' => 'Working views', 'scene.file' => 'Name of the scene', 'scene.unsaved' => 'Scene has unsaved changes', 'scene.project_folder' => 'Project folder', 'camera.placement' => 'Placement of the camera', 'camera.lens' => 'Lens of the camera',
+    ];
+
+    /** Fields that concern what is in the scene, and none in its output. */
+    public static function isField(string $field): bool
     {
+        return isset(self::OWN_LABELS[$field]) || (Catalogue::standard()->find($field)?->inScene() ?? false);
+    }
+
+    /**
+     * Everything a name can stand for.
+     *
+     * @return array<string, string> labels by field, in the ledger's order
+     */
+    public static function offered(): array
+    {
+        $offered = [];
+        foreach (Catalogue::standard()->all() as $descriptor) {
+            if ($descriptor->inScene()) {
+                $offered[$descriptor->id] = $descriptor->label;
+            }
+        }
+
+        return $offered + self::OWN_LABELS;
+    }
+
+    /** The field a name stands for; null where none is known, `""` where a map says that it is of no concern. */
+    public static function of(string $name, ?FieldMap $map = null): ?string
+    {
+        $meaning = $map?->of($name);
+        if ($meaning !== null) {
+            return $meaning->is ?? '';
+        }
         $id = strtolower(trim($name));
-        if (isset(self::USUAL[$id]) || Catalogue::standard()->find($id) !== null) {
+        if (isset(self::USUAL[$id]) || isset(self::OWN_LABELS[$id]) || Catalogue::standard()->find($id) !== null) {
             return $id;
         }
         // of `render/output.width` and `render.output.width` the last piece may be told alone
@@ -99,17 +134,24 @@ final readonly class FieldNames
      * @param  list<array{string, string}>  $told  names and values, in their order; of one told twice the last counts
      * @param  list<string>  $strange  what was not understood before
      */
-    public static function understood(array $told, array $strange = []): ToldSettings
+    public static function understood(array $told, array $strange = [], ?FieldMap $map = null): ToldSettings
     {
         $fields = [];
+        $unknown = [];
         foreach ($told as [$name, $value]) {
-            $field = self::of($name);
+            $meaning = $map?->of($name);
+            $field = self::of($name, $map);
             $value = trim($value);
+            $value = $meaning === null ? $value : $meaning->value($value);
+            if ($field === '') {
+                continue;
+            }
             if ($field === null) {
                 $strange[] = Text::shown(mb_strimwidth($name, 0, 80, '…'));
+                $unknown[] = new UnknownSetting(Text::shown(mb_strimwidth($name, 0, 200, '…')), Text::shown(mb_strimwidth($value, 0, 200, '…')), null);
             } elseif ($value !== '' || $field === 'output.folder' || $field === 'path') {
                 // one name for two settings: a number is that of a compression
-                $field = $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
+                $field = $meaning === null && $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
                 $fields[$field] = [$name, $value];
             }
         }
@@ -123,13 +165,13 @@ final readonly class FieldNames
             if (in_array($field, self::LISTS, true)) {
                 $settings[$field] = self::names($field, $value);
             } elseif ($field === 'picture.scale') {
-                $settings[$field] = self::percent($value, $fields[$field][0]);
+                $settings[$field] = $map?->of($fields[$field][0])?->unit === null ? self::percent($value, $fields[$field][0]) : $value;
             } elseif (! in_array($field, ['width', 'height', 'first', 'last', 'path', 'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder'], true)) {
                 $settings[$field] = $value;
             }
         }
 
-        return new ToldSettings($scene, $settings + self::together($values), $strange);
+        return new ToldSettings($scene, $settings + self::together($values), $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
     }
 
     /**

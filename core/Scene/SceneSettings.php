@@ -13,6 +13,9 @@ use PlainLedger\Core\Measure\Resolution;
 /** What a scene is set to produce. Settings it does not mention are absent, never guessed. */
 final readonly class SceneSettings
 {
+    /** Told of the chosen camera, and compared from one time to the next alone. */
+    public const FACTS = ['camera.placement', 'camera.lens'];
+
     /**
      * @param  array<string, string>  $settings  canonical texts by id
      * @param  list<string>|null  $chosenCameras
@@ -21,6 +24,8 @@ final readonly class SceneSettings
      * @param  list<array{name: string, saved: bool|null}>|null  $passes
      * @param  list<array{path: string, present: bool|null}>|null  $links
      * @param  list<string>  $notUnderstood  keys, and values, that were not understood
+     * @param  list<UnknownSetting>  $unknown  the same as far as a name and a value were told, so that a map can be made of them
+     * @param  array<string, string>  $facts  by `camera.placement` and `camera.lens`: not compared with what is asked, only with what they were before
      */
     public function __construct(
         public ?string $file,
@@ -34,11 +39,19 @@ final readonly class SceneSettings
         public ?array $passes,
         public ?array $links,
         public array $notUnderstood,
+        public array $unknown = [],
+        public array $facts = [],
     ) {}
 
     public function get(string $id): ?string
     {
         return $this->settings[$id] ?? null;
+    }
+
+    /** @return array<string, string> every setting told, by id, as canonical text */
+    public function all(): array
+    {
+        return $this->settings;
     }
 
     /** The scale in percent; 100 where the scene says nothing of one. */

@@ -25,8 +25,16 @@ final readonly class ToldSettings
      * @param  array<string, mixed>  $scene  file, saved and project_folder
      * @param  array<string, mixed>  $settings  by id
      * @param  list<string>  $strange  what was not understood before
+     * @param  list<UnknownSetting>  $unknown  names that stand for nothing known
+     * @param  array<string, string>  $names  by id, how the setting was called where it came from
      */
-    public function __construct(private array $scene, private array $settings, private array $strange = []) {}
+    public function __construct(private array $scene, private array $settings, private array $strange = [], private array $unknown = [], private array $names = []) {}
+
+    /** This with what another tells besides; the other goes before. */
+    public function with(self $other): self
+    {
+        return new self($other->scene + $this->scene, $other->settings + $this->settings, [...$this->strange, ...$other->strange], [...$this->unknown, ...$other->unknown], $other->names + $this->names);
+    }
 
     /** Each value by its type; what is no value of its type is told as not understood. */
     public function understood(): SceneSettings
@@ -38,6 +46,8 @@ final readonly class ToldSettings
         $settings = [];
         $lists = [];
         $timeline = null;
+        $unknown = $this->unknown;
+        $facts = [];
         foreach ($given as $key => $value) {
             if ($value === null) {
                 continue;
@@ -47,6 +57,8 @@ final readonly class ToldSettings
                     $timeline = FrameRange::parse(Ask::scalar($value));
                 } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'], true)) {
                     $lists[$key] = $value;
+                } elseif (in_array($key, SceneSettings::FACTS, true)) {
+                    $facts[$key] = mb_strcut(trim((string) preg_replace('~\s+~', ' ', is_array($value) ? (string) json_encode($value) : Ask::scalar($value))), 0, 1000);
                 } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === 'time.handles')) {
                     $setting = $this->setting($descriptor, $value);
                     if ($setting !== null) {
@@ -54,9 +66,11 @@ final readonly class ToldSettings
                     }
                 } else {
                     $strange[] = Text::shown($key);
+                    $unknown[] = new UnknownSetting(Text::shown($key), self::brief($value), null);
                 }
             } catch (NotUnderstood|PatternRefused $refused) {
                 $strange[] = Text::shown($key).': '.$refused->getMessage();
+                $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key);
             }
         }
         $names = fn (string $key): ?array => isset($lists[$key]) ? $this->names($lists[$key], $key, $strange) : null;
@@ -71,8 +85,13 @@ final readonly class ToldSettings
             $this->plain($scene['file'] ?? null, 'scene.file', $strange),
             $saved,
             $this->plain($scene['project_folder'] ?? null, 'scene.project_folder', $strange),
-            $settings, $timeline, $chosen, $all, $views, $passes, $links, $strange,
+            $settings, $timeline, $chosen, $all, $views, $passes, $links, $strange, array_slice($unknown, 0, 1000), $facts,
         );
+    }
+
+    private static function brief(mixed $value): string
+    {
+        return mb_strimwidth(Text::shown(is_string($value) ? $value : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)), 0, 200, '…');
     }
 
     /**

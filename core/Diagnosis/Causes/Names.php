@@ -23,12 +23,12 @@ final readonly class Names implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        if (! $situation->isUnequal('naming.pattern')) {
+        if (! $situation->isUnequal('naming.pattern', 'output.overwrites')) {
             return;
         }
         if ($situation->inFiles('naming.pattern')) {
             yield from $this->files($situation);
-        } elseif ($situation->inScene('naming.pattern')) {
+        } elseif ($situation->inScene('naming.pattern') || $situation->inScene('output.overwrites')) {
             yield from $this->scene($situation);
         }
     }
@@ -146,7 +146,10 @@ final readonly class Names implements CauseFamily
         $asked = $situation->entry('naming.pattern')->required ?? '';
         $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
-            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern'], $fix);
+            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern', 'output.overwrites'], $fix);
+        } elseif ($situation->inScene('output.overwrites') && ($under = $situation->found('output.overwrites') ?? '') !== '' && str_contains($under, ':')) {
+            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.substr($under, (int) strpos($under, ' ') + 1).'.', ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], ['output.overwrites'],
+                [Fix::set($situation->part(), 'naming.pattern', 'the output name or its folder', $set, 'the next version')]);
         }
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {

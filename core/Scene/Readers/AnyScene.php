@@ -8,21 +8,85 @@ use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Shotlist\ListRefused;
+use PlainLedger\Core\Shotlist\Readers\SeparatedValues;
 
 /** Settings in whatever form somebody could get them, told apart by what they begin with. */
 final readonly class AnyScene implements SceneReader
 {
-    public function read(string $text, string $label): SceneSettings
+    /**
+     * One scene.
+     *
+     * @throws JsonRefused where there are several, too
+     */
+    public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
-        $text = $this->decoded($text, $label);
-        $start = ltrim(substr($text, 0, 4096));
+        $scenes = $this->scenes($text, $label, $map);
+        if (count($scenes) > 1) {
+            throw JsonRefused::because(Text::shown($label), 'it tells of '.count($scenes).' scenes ('.Text::series(array_slice(array_map(static fn (ToldScene $s): string => Text::shown($s->whose[0] ?? $s->label), $scenes), 0, 3)).(count($scenes) > 3 ? ' …' : '').'), and one is expected here.');
+        }
 
-        return match (true) {
-            str_starts_with($start, '{'), $start === '', str_ends_with(strtolower($label), '.json') => (new SceneJson)->read($text, $label),
-            str_starts_with($start, '#usda') => (new UsdScene)->read($text, $label),
-            default => (new KeyValueText)->read(mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252'), $label),
-        };
+        return $scenes[0]->settings;
+    }
+
+    /**
+     * All that there are in it: a sheet can tell of many.
+     *
+     * @return non-empty-list<ToldScene>
+     *
+     * @throws JsonRefused
+     */
+    public function scenes(string $text, string $label, ?FieldMap $map = null): array
+    {
+        $decoded = $this->decoded($text, $label);
+        $start = ltrim(substr($decoded, 0, 4096));
+        $json = str_starts_with($start, '{') ? json_decode($decoded, true, JsonDocument::DEEPEST, JSON_BIGINT_AS_STRING) : null;
+        $plain = mb_check_encoding($decoded, 'UTF-8') ? $decoded : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
+        if (is_array($json) && FlatJson::looksLikeIt($json)) {
+            return [self::one((new FlatJson)->read($decoded, $label, $map), $label, $text)];
+        }
+        if (str_starts_with($start, '{') || $start === '' || str_ends_with(strtolower($label), '.json')) {
+            return [self::one((new SceneJson)->read($decoded, $label, $map), $label, $text)];
+        }
+        if (str_starts_with($start, '#usda')) {
+            return [self::one((new UsdScene)->read($decoded, $label), $label, $text)];
+        }
+        if (preg_match('~\.(?:csv|tsv)$~i', $label) === 1 || self::looksLikeTable($plain, $map)) {
+            try {
+                $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
+            } catch (ListRefused $refused) {
+                throw JsonRefused::because(Text::shown($label), (string) preg_replace('~^.*?: ~', '', $refused->getMessage()));
+            }
+
+            return $scenes === [] ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.') : $scenes;
+        }
+
+        return [self::one((new KeyValueText)->read($plain, $label, $map), $label, $text)];
+    }
+
+    private static function one(SceneSettings $settings, string $label, string $content): ToldScene
+    {
+        return new ToldScene($label, $content, $settings, array_values(array_filter([(string) preg_replace('~\.[A-Za-z]{2,6}$~', '', basename(strtr($label, '\\', '/'))), $settings->file ?? ''], static fn (string $w): bool => $w !== '')));
+    }
+
+    /** A first line of several names between the same separators, as a sheet has when it is copied. */
+    private static function looksLikeTable(string $text, ?FieldMap $map): bool
+    {
+        $lines = array_slice(preg_split('~\R~u', trim(substr($text, 0, 20_000))) ?: [], 0, 3);
+        foreach (["\t", ';', ',', '|'] as $between) {
+            $cells = array_map(static fn (string $cell): string => trim($cell, " \"'"), explode($between, $lines[0] ?? ''));
+            $known = array_filter($cells, static fn (string $cell): bool => FieldNames::of($cell, $map) !== null);
+            // a line “fps<tab>24” is a setting; names alone are the head of a sheet
+            if (count($cells) > 2 && count($known) * 2 >= count($cells) && count($known) >= 2 && substr_count($lines[1] ?? '', $between) >= 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -30,11 +94,11 @@ final readonly class AnyScene implements SceneReader
      *
      * @throws JsonRefused
      */
-    public function open(string $path): SceneSettings
+    public function open(string $path, ?FieldMap $map = null): SceneSettings
     {
         $head = is_file($path) ? (string) @file_get_contents($path, length: 4096) : '';
 
-        return str_starts_with(ltrim($head), '#usda') ? UsdScene::from(FileSource::open($path), $path) : $this->read(JsonDocument::textOf($path, $path), $path);
+        return str_starts_with(ltrim($head), '#usda') ? UsdScene::from(FileSource::open($path), $path) : $this->read(JsonDocument::textOf($path, $path), $path, $map);
     }
 
     /** Without the mark of its encoding, and from UTF-16 where that says so. */
@@ -50,7 +114,7 @@ final readonly class AnyScene implements SceneReader
             throw JsonRefused::because(Text::shown($label), 'it is USD in its binary form, or an archive. Save the scene, or its render settings, as USD text (.usda).');
         }
         if (str_contains(substr($text, 0, 4096), "\0")) {
-            throw JsonRefused::because(Text::shown($label), 'it is no text. Settings come as a plain-ledger/scene document, as USD text, or as lines of “key = value”.');
+            throw JsonRefused::because(Text::shown($label), 'it is no text. Settings come as a plain-ledger/scene document, as USD text, as lines of “key = value”, or as a sheet saved as CSV.');
         }
 
         return $text;

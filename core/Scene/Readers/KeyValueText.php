@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Scene\Readers;
 use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
 
@@ -15,7 +16,7 @@ final readonly class KeyValueText implements SceneReader
 {
     private const MOST_LINES = 50_000;
 
-    public function read(string $text, string $label): SceneSettings
+    public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
         $told = [];
         $strange = [];
@@ -32,23 +33,23 @@ final readonly class KeyValueText implements SceneReader
             if (preg_match('~^\[([^\[\]]{1,80})\]$~', $line, $m) === 1) {
                 $section = trim($m[1]);
             } elseif (preg_match('~^([^=:\t]{1,120}?)\s*(?:=|:(?![\\\\/])|\t)\s*(.*)$~su', $line, $m) === 1) {
-                $told[] = [$this->name($section, trim($m[1], " \t\"'")), $this->value($m[2])];
+                $told[] = [$this->name($section, trim($m[1], " \t\"'"), $map), $this->value($m[2])];
             } elseif (count($strange) < 50) {
                 $strange[] = 'line '.($number + 1).': '.Text::shown(mb_strimwidth($line, 0, 60, '…'));
             }
         }
-        $known = array_filter($told, static fn (array $t): bool => FieldNames::of($t[0]) !== null);
+        $known = array_filter($told, static fn (array $t): bool => FieldNames::of($t[0], $map) !== null);
         if ($known === []) {
             throw JsonRefused::because(Text::shown($label), 'no setting in it is known here. A settings file has a line for each, such as “resolution = 1920x1080”.');
         }
 
-        return FieldNames::understood($told, $strange)->understood();
+        return FieldNames::understood($told, $strange, $map)->understood();
     }
 
     /** A name that means nothing by itself may mean something with its section. */
-    private function name(string $section, string $name): string
+    private function name(string $section, string $name, ?FieldMap $map): string
     {
-        return $section === '' || FieldNames::of($name) !== null ? $name : "{$section}.{$name}";
+        return $section === '' || FieldNames::of($name, $map) !== null && $map?->of("{$section}.{$name}") === null ? $name : "{$section}.{$name}";
     }
 
     /** Without the quotes around it, and without the comma that some write behind each line. */

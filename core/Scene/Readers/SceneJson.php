@@ -7,6 +7,8 @@ namespace PlainLedger\Core\Scene\Readers;
 use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldSettings;
 
@@ -17,13 +19,13 @@ final readonly class SceneJson implements SceneReader
 
     private const SCENE_KEYS = ['file', 'saved', 'project_folder'];
 
-    public function read(string $text, string $label): SceneSettings
+    public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
-        return $this->fromDocument(JsonDocument::parse($text, $label, self::FORMAT));
+        return $this->fromDocument(JsonDocument::parse($text, $label, self::FORMAT), $map);
     }
 
     /** @throws JsonRefused where its structure is not that of a scene document */
-    public function fromDocument(JsonDocument $document): SceneSettings
+    public function fromDocument(JsonDocument $document, ?FieldMap $map = null): SceneSettings
     {
         $scene = $document->object('scene');
         $strange = [];
@@ -38,6 +40,18 @@ final readonly class SceneJson implements SceneReader
             }
         }
 
-        return (new ToldSettings($scene, $document->object('settings'), $strange))->understood();
+        $settings = $document->object('settings');
+        // names that somebody has said the meaning of; values of the others are typed already
+        $mapped = [];
+        foreach ($map === null ? [] : $settings as $key => $value) {
+            if ($map?->of($key) !== null && is_scalar($value)) {
+                $mapped[] = [$key, is_bool($value) ? ($value ? 'yes' : 'no') : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)];
+                unset($settings[$key]);
+            }
+        }
+        $mapped = array_map(static fn (array $m): array => [$m[0], is_string($text = json_decode($m[1])) ? $text : $m[1]], $mapped);
+        $told = new ToldSettings($scene, $settings, $strange);
+
+        return ($mapped === [] ? $told : $told->with(FieldNames::understood($mapped, [], $map)))->understood();
     }
 }

@@ -11,6 +11,7 @@ use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\StringSource;
+use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldSettings;
 
@@ -37,7 +38,7 @@ final class UsdScene implements SceneReader
     /** @var array<string, true> */
     private array $strange = [];
 
-    public function read(string $text, string $label): SceneSettings
+    public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
         return self::from(new StringSource($text), $label);
     }
@@ -307,7 +308,40 @@ final class UsdScene implements SceneReader
         }
         $window = $this->window($get('dataWindowNDC'), $told['picture.resolution'] ?? null);
 
-        return $told + ($window === null ? [] : ['picture.region' => $window]) + $this->products($products);
+        return $told + ($camera === null ? [] : $this->placed($camera)) + ($window === null ? [] : ['picture.region' => $window]) + $this->products($products);
+    }
+
+    /** @return array<string, string> where the camera stands within its parent, and through which lens it looks, as far as that stands still */
+    private function placed(string $camera): array
+    {
+        $placement = [];
+        $lens = [];
+        foreach ($this->prims[$camera]['attributes'] ?? [] as $name => $value) {
+            $text = is_string($value) ? $value : (is_array($value) ? implode(', ', self::flat($value)) : '');
+            if ($text !== '' && str_starts_with($name, 'xformOp:')) {
+                $placement[] = substr($name, 8).' '.$text;
+            } elseif ($text !== '' && in_array($name, ['focalLength', 'horizontalAperture', 'verticalAperture', 'projection'], true)) {
+                $lens[] = "{$name} {$text}";
+            }
+        }
+
+        return ($placement === [] ? [] : ['camera.placement' => implode('; ', $placement)]) + ($lens === [] ? [] : ['camera.lens' => implode('; ', $lens)]);
+    }
+
+    /**
+     * @param  array<mixed>  $value
+     * @return list<string>
+     */
+    private static function flat(array $value): array
+    {
+        $texts = [];
+        array_walk_recursive($value, static function (mixed $each) use (&$texts): void {
+            if (is_string($each) && count($texts) < 16) {
+                $texts[] = $each;
+            }
+        });
+
+        return $texts;
     }
 
     /** The part of the picture that is rendered, as `full` or in pixels from the top left. */

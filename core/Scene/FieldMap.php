@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\Text;
+
+/**
+ * Other names for settings, as a house or a program has them: the `plain-ledger/field-map` document, version 1. Names
+ * are looked up without case and with spaces, dashes and underscores alike; what a map says goes before what is usual.
+ */
+final readonly class FieldMap
+{
+    public const FORMAT = 'plain-ledger/field-map';
+
+    private const MOST = 2000;
+
+    private const LONGEST = 200;
+
+    /** @param  array<string, Meaning>  $meanings  by their plain names */
+    private function __construct(private array $meanings) {}
+
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
+    /** @throws JsonRefused */
+    public static function fromDocument(JsonDocument $document): self
+    {
+        $list = $document->data['fields'] ?? [];
+        if (! is_array($list) || ! array_is_list($list) || count($list) > self::MOST) {
+            throw JsonRefused::because($document->label, '"fields" is a list of at most '.self::MOST.' names, each with what it stands for.');
+        }
+        $map = self::none();
+        foreach ($list as $at => $line) {
+            $where = 'field '.($at + 1);
+            $line = JsonDocument::asObject($line, $document->label, $where);
+            $map = $map->with(self::meaning($line, $document->label, $where));
+        }
+
+        return $map;
+    }
+
+    /**
+     * @param  array<string, mixed>  $line
+     *
+     * @throws JsonRefused
+     */
+    public static function meaning(array $line, string $label, string $where): Meaning
+    {
+        $name = $line['name'] ?? null;
+        $is = $line['is'] ?? null;
+        if (! is_string($name) || trim($name) === '' || strlen($name) > self::LONGEST) {
+            throw JsonRefused::because($label, "{$where} has no \"name\", or one of more than ".self::LONGEST.' letters.');
+        }
+        if ($is !== null && (! is_string($is) || ! FieldNames::isField($is))) {
+            throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”, is said to be '.JsonDocument::typeOf($is).', and that is no setting; ids are those of requirements, or width, height, first, last and path.');
+        }
+        $unit = $line['unit'] ?? null;
+        $known = is_string($unit) ? Unit::tryFrom($unit) : null;
+        if ($unit !== null && ($known === null || $is === null || ! in_array($known, Unit::of($is), true))) {
+            throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.');
+        }
+        $words = [];
+        foreach (JsonDocument::asObject($line['words'] ?? [], $label, "\"words\" of {$where}") as $word => $stands) {
+            if (! is_string($stands) || count($words) >= 100) {
+                throw JsonRefused::because($label, "\"words\" of {$where} are at most 100 texts by texts.");
+            }
+            $words[$word] = $stands;
+        }
+
+        return new Meaning(trim($name), $is, $known, $words);
+    }
+
+    public function of(string $name): ?Meaning
+    {
+        return $this->meanings[self::plain($name)] ?? null;
+    }
+
+    public function with(Meaning $meaning): self
+    {
+        return new self([self::plain($meaning->name) => $meaning] + $this->meanings);
+    }
+
+    public function without(string $name): self
+    {
+        return new self(array_diff_key($this->meanings, [self::plain($name) => true]));
+    }
+
+    /** What the other map says goes before what this one says. */
+    public function under(self $other): self
+    {
+        return new self($other->meanings + $this->meanings);
+    }
+
+    /** @return list<Meaning> by name */
+    public function meanings(): array
+    {
+        $list = array_values($this->meanings);
+        usort($list, static fn (Meaning $a, Meaning $b): int => strnatcasecmp($a->name, $b->name));
+
+        return $list;
+    }
+
+    /** @return array<string, mixed> the open document */
+    public function toArray(string $title = ''): array
+    {
+        return ['format' => self::FORMAT, 'version' => 1] + ($title === '' ? [] : ['title' => $title])
+            + ['fields' => array_map(static fn (Meaning $m): array => $m->toArray(), $this->meanings())];
+    }
+
+    private static function plain(string $name): string
+    {
+        return trim((string) preg_replace('~[\s_-]+~u', ' ', mb_strtolower($name)));
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Text;
+
+/**
+ * Settings files packed in a zip archive. Nothing is unpacked to disk, so a name with `../` is just a name; no length
+ * that the archive tells is believed.
+ */
+final readonly class SceneArchive
+{
+    private const MOST_FILES = 2_000;
+
+    private const MOST_BYTES = 200_000_000;
+
+    private const IGNORED = '~(?:^|/)(?:__MACOSX/|\._|\.DS_Store$|Thumbs\.db$|desktop\.ini$)~i';
+
+    public static function looksLikeOne(string $head): bool
+    {
+        return str_starts_with($head, "PK\x03\x04") || str_starts_with($head, "PK\x05\x06");
+    }
+
+    /**
+     * Its files, one after the other. What cannot be read of them is handed on as a sentence.
+     *
+     * @param  string  $path  of the archive
+     * @return iterable<string, string|JsonRefused> contents by names
+     *
+     * @throws JsonRefused where the archive itself is of no use
+     */
+    public static function files(string $path, string $label): iterable
+    {
+        $label = Text::shown($label);
+        $zip = new \ZipArchive;
+        if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
+            throw JsonRefused::because($label, 'it is no whole zip archive. Pack it once more, or bring the files themselves.');
+        }
+        try {
+            $names = self::names($zip, $label);
+            $read = 0;
+            foreach ($names as $at => $name) {
+                $content = self::content($zip, $at, Text::shown($name), $read);
+                $read += is_string($content) ? strlen($content) : JsonDocument::LARGEST;
+                if ($read > self::MOST_BYTES) {
+                    throw JsonRefused::because($label, 'unpacked it has more than '.ByteSize::of(self::MOST_BYTES).', far more than settings take. Nothing of it was kept.');
+                }
+                yield Text::shown($name) => $content;
+            }
+        } finally {
+            $zip->close();
+        }
+    }
+
+    /**
+     * @return array<int, string> by their place
+     *
+     * @throws JsonRefused
+     */
+    private static function names(\ZipArchive $zip, string $label): array
+    {
+        $all = $zip->numFiles;
+        if ($all > self::MOST_FILES * 2) {
+            throw JsonRefused::because($label, 'it holds '.number_format($all).' files, and at most '.number_format(self::MOST_FILES).' settings files are read at once.');
+        }
+        $names = [];
+        for ($at = 0; $at < $all; $at++) {
+            $name = $zip->getNameIndex($at, \ZipArchive::FL_ENC_RAW);
+            if (is_string($name) && ! str_ends_with($name, '/') && preg_match(self::IGNORED, $name) !== 1) {
+                $names[$at] = $name;
+            }
+        }
+        if ($names === []) {
+            throw JsonRefused::because($label, 'there is no file in it.');
+        }
+        if (count($names) > self::MOST_FILES) {
+            throw JsonRefused::because($label, 'it holds '.number_format(count($names)).' files, and at most '.number_format(self::MOST_FILES).' settings files are read at once.');
+        }
+
+        return $names;
+    }
+
+    private static function content(\ZipArchive $zip, int $at, string $name, int $read): string|JsonRefused
+    {
+        $told = $zip->statIndex($at);
+        if (is_array($told) && $told['encryption_method'] !== 0) {
+            return JsonRefused::because($name, 'it is locked by a password.');
+        }
+        $stream = $zip->getStreamIndex($at);
+        if ($stream === false) {
+            return JsonRefused::because($name, 'it cannot be unpacked.');
+        }
+        $content = '';
+        // a few bytes can unpack to gigabytes: it ends where settings would
+        while (! feof($stream) && strlen($content) <= JsonDocument::LARGEST && $read + strlen($content) <= self::MOST_BYTES) {
+            $piece = @fread($stream, 65_536);
+            if ($piece === false) {
+                fclose($stream);
+
+                return JsonRefused::because($name, 'it cannot be unpacked.');
+            }
+            if ($piece === '' && ! feof($stream)) {
+                break;
+            }
+            $content .= $piece;
+        }
+        $whole = feof($stream);
+        fclose($stream);
+        if (strlen($content) > JsonDocument::LARGEST) {
+            return JsonRefused::because($name, 'unpacked it has more than '.ByteSize::of(JsonDocument::LARGEST).', and a settings file has at most that; this is probably another file.');
+        }
+        if (! $whole || (is_array($told) && crc32($content) !== $told['crc'])) {
+            return JsonRefused::because($name, 'it is damaged in the archive.');
+        }
+        if (self::looksLikeOne($content)) {
+            return JsonRefused::because($name, 'it is an archive within the archive, and is not opened.');
+        }
+
+        return $content;
+    }
+}

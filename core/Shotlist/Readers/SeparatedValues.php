@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Shotlist\Readers;
+
+use PlainLedger\Core\Report\Csv;
+use PlainLedger\Core\Shotlist\ListRefused;
+use PlainLedger\Core\Shotlist\Table;
+
+/**
+ * Separated values as programs write them (RFC 4180 and its cousins): comma, semicolon, tab or bar between, quotes
+ * doubled, any line end; UTF-8, UTF-16 with its mark, or else Windows-1252.
+ */
+final readonly class SeparatedValues
+{
+    private const MOST_BYTES = 20_000_000;
+
+    /**
+     * @return list<list<string>>
+     *
+     * @throws ListRefused
+     */
+    public static function cells(string $bytes, string $label): array
+    {
+        if (strlen($bytes) > self::MOST_BYTES) {
+            throw ListRefused::because($label, 'it has more than 20 MB; that is no list.');
+        }
+        $text = self::decoded($bytes, $label);
+
+        return self::rows($text, self::separator($text), $label);
+    }
+
+    private static function decoded(string $bytes, string $label): string
+    {
+        $text = match (true) {
+            str_starts_with($bytes, "\xEF\xBB\xBF") => substr($bytes, 3),
+            str_starts_with($bytes, "\xFF\xFE") => mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16LE'),
+            str_starts_with($bytes, "\xFE\xFF") => mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'),
+            default => $bytes,
+        };
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        }
+        if (str_contains(substr($text, 0, 4096), "\0") || str_starts_with($bytes, "PK\x03\x04")) {
+            throw ListRefused::because($label, 'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.');
+        }
+
+        return $text;
+    }
+
+    /** The one that stands most evenly in the first lines; a comma where none does. */
+    private static function separator(string $text): string
+    {
+        $lines = array_slice(preg_split('~\R~', substr($text, 0, 20_000)) ?: [], 0, 10);
+        $best = [',', 0];
+        foreach ([',', ';', "\t", '|'] as $each) {
+            $counts = array_filter(array_map(static fn (string $line): int => substr_count((string) preg_replace('~"[^"]*"~', '', $line), $each), $lines));
+            $often = $counts === [] ? 0 : count($counts) * (count(array_unique($counts)) === 1 ? 2 : 1) * min($counts);
+            $best = $often > $best[1] ? [$each, $often] : $best;
+        }
+
+        return $best[0];
+    }
+
+    /** @return list<list<string>> */
+    private static function rows(string $text, string $between, string $label): array
+    {
+        $rows = [];
+        $stream = fopen('php://temp', 'r+');
+        if ($stream === false) {
+            throw ListRefused::because($label, 'there is no room to read it.');
+        }
+        fwrite($stream, str_replace(["\r\n", "\r"], "\n", $text));
+        rewind($stream);
+        while (($row = fgetcsv($stream, null, $between, '"', '')) !== false) {
+            $rows[] = array_map(static fn (?string $cell): string => Csv::plain($cell ?? ''), array_slice($row, 0, Table::MOST_COLUMNS));
+            if (count($rows) > Table::MOST_ROWS + 40) {
+                break;
+            }
+        }
+        fclose($stream);
+
+        return $rows;
+    }
+}
