@@ -31,7 +31,8 @@ final class CheckCommand extends Command
     protected function configure(): void
     {
         $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
-            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'scene settings: a plain-ledger/scene document, USD text, or lines of key = value')
+            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'scene settings: a plain-ledger/scene document, USD text, lines of key = value, or a sheet with one scene')
+            ->addOption('map', null, InputOption::VALUE_REQUIRED, 'other names for settings, a plain-ledger/field-map document')
             ->addOption('files', null, InputOption::VALUE_REQUIRED, 'the folder that was delivered')
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
@@ -54,7 +55,7 @@ final class CheckCommand extends Command
             throw new InvalidOptionException('There is nothing to check: give --scene FILE, --files DIR or both.');
         }
         $specification = Specification::fromDocument(JsonDocument::open($spec, $spec, Specification::FORMAT));
-        $scene = $scenePath === null ? null : (new AnyScene)->open($scenePath);
+        $scene = $scenePath === null ? null : (new AnyScene)->open($scenePath, ScenesCommand::map($this->text($input, 'map')));
         $delivery = $folder === null ? null : (new Scan(FolderListing::of($folder), Probe::standard(), $input->getOption('full') === true ? Depth::Full : Depth::Quick, PixelRules::looker($specification)))->run(time());
         $account = Account::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);

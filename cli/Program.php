@@ -30,6 +30,8 @@ final readonly class Program
         $application->add(new CheckCommand);
         $application->add(new ProofreadCommand);
         $application->add(new SheetCommand);
+        $application->add(new ScenesCommand);
+        $application->add(new LogCommand);
         try {
             return $application->run(new ArgvInput($argv), new ConsoleOutput);
         } catch (PlainSentence|ExceptionInterface $refused) {

@@ -31,6 +31,10 @@ final readonly class SceneOwners
             // code and learner together say more than either
             $both = array_values(array_filter($byCode, static fn (Owed $o): bool => in_array($o, $byLearner, true)));
             $found = $both !== [] ? $both : ($byCode !== [] ? $byCode : $byLearner);
+            if (count($found) > 1) {
+                $spoken = array_values(array_filter($found, fn (Owed $o): bool => $this->allWords($o->code, $text)));
+                $found = $spoken === [] ? $found : $spoken;
+            }
             if ($found !== []) {
                 return $found;
             }
@@ -55,6 +59,12 @@ final readonly class SceneOwners
 
             return true;
         }));
+    }
+
+    /** Each word of the code stands somewhere in the text. */
+    private function allWords(string $code, string $text): bool
+    {
+        return array_diff(explode(' ', $this->plain($code)), explode(' ', $this->plain($text))) === [];
     }
 
     private function same(string $a, string $b): bool

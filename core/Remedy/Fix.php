@@ -15,9 +15,10 @@ final readonly class Fix
      */
     private function __construct(public FixKind $kind, public string $part, public array $details, public string $says) {}
 
-    public static function set(string $part, string $id, string $label, ?string $from, string $to): self
+    /** @param  string|null  $says  where setting is not the word for it */
+    public static function set(string $part, string $id, string $label, ?string $from, string $to, ?string $says = null): self
     {
-        return new self(FixKind::Set, $part, ['id' => $id, 'from' => $from ?? '', 'to' => $to], "Set {$label} to {$to}".($from === null || $from === '' ? '.' : "; it is {$from}."));
+        return new self(FixKind::Set, $part, ['id' => $id, 'from' => $from ?? '', 'to' => $to], $says ?? "Set {$label} to {$to}".($from === null || $from === '' ? '.' : "; it is {$from}."));
     }
 
     public static function render(string $part, ?string $pass, FrameRange $frames): self

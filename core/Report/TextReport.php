@@ -6,8 +6,10 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Scene\WhereToLook;
 use PlainLedger\Core\Specification\Level;
 
 /** The ledger for people at a terminal: marks, values, causes, fixes; plain text, no control characters. */
@@ -60,6 +62,11 @@ final readonly class TextReport implements ReportWriter
             Verdict::Unbalanced => 'UNBALANCED.',
             Verdict::Open => 'open, something that must be known could not be read.',
         };
+        foreach ($check->entries as $entry) {
+            if ($entry->waiver !== null) {
+                $lines[] = "≈ {$entry->requirement->descriptor->label}: {$entry->waiver->reason}".($entry->waiver->by === null ? '' : " ({$entry->waiver->by})");
+            }
+        }
         array_push($lines, ...$this->causes($account), ...$this->fixes($account), ...$this->rest($account));
 
         return implode("\n", $lines)."\n";
@@ -124,6 +131,13 @@ final readonly class TextReport implements ReportWriter
     {
         $lines = [];
         $document = $account->toArray();
+        $unknown = array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->files === null && WhereToLook::of($e->requirement->descriptor) !== null);
+        if ($unknown !== []) {
+            array_push($lines, '', 'Not told by the scene');
+            foreach ($unknown as $entry) {
+                $lines[] = "  - {$entry->requirement->descriptor->label}: ".WhereToLook::of($entry->requirement->descriptor);
+            }
+        }
         if ($account->check->notChecked !== []) {
             array_push($lines, '', 'Not checked, since what was given does not show it: '.implode(', ', array_column($account->check->notChecked, 'id')).'.');
         }

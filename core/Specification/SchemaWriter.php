@@ -53,7 +53,7 @@ final readonly class SchemaWriter
         $scalar = ['type' => ['string', 'number', 'boolean', 'null']];
         $names = ['type' => 'array', 'items' => ['type' => 'string']];
         $settings = [
-            'time.timeline' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names,
+            'time.timeline' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names, 'camera.placement' => ['type' => ['string', 'array', 'number']], 'camera.lens' => ['type' => ['string', 'array', 'number']],
             'passes' => ['type' => 'array', 'items' => ['anyOf' => [['type' => 'string'], ['type' => 'object', 'required' => ['name'], 'properties' => ['name' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'null']]]]]]],
             'scene.links' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['path'], 'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]]]],
         ];

@@ -16,11 +16,11 @@ final readonly class SceneState implements CauseFamily
     {
         $part = $situation->part();
         if ($situation->isUnequal('scene.saved') && $situation->scene()?->saved === false) {
-            yield new Finding('scene-not-saved', 'scene', 'The scene has unsaved changes: a render machine reads the file as it was saved last.', ['scene.saved is no'], ['scene.saved'], [Fix::set($part, 'scene.saved', 'the scene to saved, then read its settings again: saved', 'no', 'yes')]);
+            yield new Finding('scene-not-saved', 'scene', 'The scene has unsaved changes: a render machine reads the file as it was saved last.', ['scene.saved is no'], ['scene.saved'], [Fix::set($part, 'scene.saved', 'scene saved', 'no', 'yes', 'Save the scene, then read its settings again.')]);
         }
         if ($situation->isUnequal('scene.links')) {
             $missing = array_map(static fn (array $l): string => Text::shown($l['path']), array_values(array_filter($situation->scene()->links ?? [], static fn (array $l): bool => $l['present'] === false)));
-            yield new Finding('links-missing', 'scene', Text::count(count($missing), 'linked file').' '.(count($missing) === 1 ? 'is' : 'are').' not there: '.mb_strimwidth(implode(', ', $missing), 0, 200, '…').'.', array_slice($missing, 0, 20), ['scene.links'], [Fix::set($part, 'scene.links', 'the linked files', 'missing', 'present')]);
+            yield new Finding('links-missing', 'scene', Text::count(count($missing), 'linked file').' '.(count($missing) === 1 ? 'is' : 'are').' not there: '.mb_strimwidth(implode(', ', $missing), 0, 200, '…').'.', array_slice($missing, 0, 20), ['scene.links'], [Fix::set($part, 'scene.links', 'the linked files', 'missing', 'present', 'Find the missing files, or link others in their place.')]);
         }
         $draft = $situation->inScene('render.quality') && $situation->scene()?->get('render.quality') === 'draft';
         if ($draft || $situation->inScene('render.samples')) {

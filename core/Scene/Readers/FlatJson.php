@@ -51,8 +51,10 @@ final readonly class FlatJson implements SceneReader
                 return;
             }
             $name = $before === '' ? (string) $key : "{$before}.{$key}";
-            if (is_array($value) && ! array_is_list($value)) {
+            if (is_array($value) && $value !== [] && ! array_is_list($value)) {
                 self::flatten($value, $name, $told);
+            } elseif ($value === []) {
+                continue;
             } elseif (is_array($value)) {
                 $plain = array_filter($value, is_scalar(...));
                 $numbers = count($value) === 2 && array_filter($value, is_int(...)) === $value;

@@ -284,6 +284,45 @@ final class CommandLineTest extends TestCase
         self::assertStringContainsString('other.fact_4999', $output);
     }
 
+    public function test_many_scenes_in_one_go(): void
+    {
+        $spec = $this->specification();
+        $this->bench->put('s/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n")->put('s/two.csv', "shot,size,fps,frames,output,Proben\nA,64x36,24,1-6,out/TC_010.####.png,64\nB,32x18,25,1-6,out/TC_010.####.png,256\n")->put('s/.hidden', 'x');
+        $this->bench->put('map.json', (string) json_encode(['format' => 'plain-ledger/field-map', 'version' => 1, 'fields' => [['name' => 'Proben', 'is' => 'render.samples']]]));
+        [$code, $output, $errors] = $this->run_(['scenes', '--spec', $spec, '--map', 'map.json', 's', '--format', 'csv']);
+        self::assertSame([1, ''], [$code, $errors]);
+        self::assertSame(['scene,verdict,balance,of,first cause,says', 's/one.txt,balanced,5,6,,', '"s/two.csv, line 2",balanced,5,6,draft-quality,"Samples are 64, and at least 128 are asked."'], array_slice(explode("\r\n", $output), 0, 3));
+        self::assertStringContainsString('"s/two.csv, line 3",unbalanced,4,6,', $output);
+        // one that cannot be used is told, and the others are checked all the same
+        $this->bench->put('s/torn.json', '{"format": ');
+        [$code, $output, $errors] = $this->run_(['scenes', '--spec', $spec, 's', '--format', 'json']);
+        self::assertSame([3, 3], [$code, substr_count($output, "\n")]);
+        self::assertStringStartsWith('s/torn.json: ', $errors);
+        self::assertSame(['s/one.txt', 'balanced'], array_map(static fn (string $k): mixed => (json_decode(explode("\n", $output)[0], true))[$k], ['scene_file', 'verdict']));
+        $zip = new \ZipArchive;
+        $zip->open("{$this->bench->folder}/all.zip", \ZipArchive::CREATE);
+        $zip->addFromString('in/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n");
+        $zip->close();
+        self::assertSame([0, "in/one.txt: balanced, 5 of 6 balance.\n", ''], $this->run_(['scenes', '--spec', $spec, 'all.zip']));
+        self::assertSame(3, $this->run_(['scenes', '--spec', $spec, 'nowhere'])[0]);
+        self::assertSame(3, $this->run_(['check', '--spec', $spec, '--scene', 's/one.txt', '--map', 'spec.json'])[0]);
+    }
+
+    public function test_a_log_says_where_to_go_on(): void
+    {
+        $this->bench->put('r.log', "frame 1 done in 60 s\nframe 2 done in 60 s\nframe 4 done in 60 s\nerror: machine 4 lost\n")->put('own.log', "[1] ok 2000ms\n");
+        [$code, $output] = $this->run_(['log', 'r.log', '--range', '1-6']);
+        self::assertSame([1, "3 of 6 frames finished.\nA frame takes 1 min; the middle one of 3.\nGo on from frame 3: render 3,5-6.\nThat takes 3 min, 1 frame at a time.\nError: machine # lost\n"], [$code, $output]);
+        $json = json_decode($this->run_(['log', 'r.log', '--range', '1-2', '--json'])[1], true);
+        self::assertSame(['', null, '1-2,4', 60_000], [$json['left'], $json['resume'], $json['finished'], $json['median_ms']]);
+        self::assertSame(2, $this->run_(['log', 'own.log', '--finished', '[{frame}] ok'])[0]);
+        [$code, , $errors] = $this->run_(['log', 'own.log']);
+        self::assertSame(3, $code);
+        self::assertStringContainsString('no line tells of a frame', $errors);
+        self::assertSame(3, $this->run_(['log', 'nowhere.log'])[0]);
+        self::assertSame(3, $this->run_(['log', 'r.log', '--finished', '/^(a+)+$/'])[0]);
+    }
+
     public function test_no_framework_and_no_database_is_loaded(): void
     {
         $code = 'require $argv[1]; ob_start(); $c = PlainLedger\Cli\Program::main(["x", "check", "--spec", "spec.json", "--files", "d"]); ob_end_clean(); foreach (get_included_files() as $f) { if (preg_match("~/vendor/(laravel|inertiajs|illuminate|doctrine)/~", $f)) { echo $f, "\n"; } }';

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\RenderLog;
+
+/** How a program's log is read: named patterns, each for one thing that a line can tell. */
+final readonly class LogShape
+{
+    private const MOST = 20;
+
+    /** @param  non-empty-list<array{LogEvent, LogPattern}>  $patterns */
+    private function __construct(public string $name, public array $patterns) {}
+
+    /**
+     * @param  list<array{event: string, pattern: string}>  $patterns
+     *
+     * @throws LogPatternRefused
+     */
+    public static function of(string $name, array $patterns): self
+    {
+        $read = [];
+        foreach (array_slice($patterns, 0, self::MOST) as ['event' => $event, 'pattern' => $pattern]) {
+            $read[] = [LogEvent::tryFrom($event) ?? throw LogPatternRefused::because('A line tells one of '.implode(', ', array_map(static fn (LogEvent $e): string => $e->value, LogEvent::cases())).'.'), LogPattern::parse($pattern)];
+        }
+        if ($read === []) {
+            throw LogPatternRefused::because('A shape has at least one pattern.');
+        }
+
+        return new self($name, $read);
+    }
+
+    /** @return list<self> the shapes that come with the program */
+    public static function standard(): array
+    {
+        $trouble = [['event' => 'error', 'pattern' => '/\b(?:error|fatal)\b[ :\]\-]+(?<message>.{1,500})/'], ['event' => 'warning', 'pattern' => '/\bwarning\b[ :\]\-]+(?<message>.{1,500})/']];
+
+        return [
+            self::of('frame done in seconds', [['event' => 'started', 'pattern' => 'frame {frame} begins'], ['event' => 'finished', 'pattern' => 'frame {frame} done in {seconds} s'], ['event' => 'file', 'pattern' => 'wrote {file}'], ...$trouble]),
+            self::of('frame and its time', [['event' => 'started', 'pattern' => '/\b(?:rendering|starting|begin|start)\w* frame[ #:]+(?<frame>-?\d{1,9})/'], ['event' => 'finished', 'pattern' => '/\bframe[ #:]+(?<frame>-?\d{1,9})\b.{0,200}?\btime\b[ :=]{0,3}(?<time>\d{1,4}:\d{2}(?::\d{2})?(?:\.\d{1,6})?|\d{1,9}(?:\.\d{1,6})? ?s\b)/'], ...$trouble]),
+            self::of('finished frame, seconds after it', [['event' => 'finished', 'pattern' => '/\b(?:finished|completed|rendered|done)[ :]+frame[ #:]+(?<frame>-?\d{1,9})\b(?:.{0,200}?(?<seconds>\d{1,9}(?:\.\d{1,6})?) ?s(?:ec(?:onds?)?)?\b)?/'], ['event' => 'started', 'pattern' => '/\b(?:rendering|starting)[ :]+frame[ #:]+(?<frame>-?\d{1,9})/'], ...$trouble]),
+            self::of('saved files alone', [['event' => 'file', 'pattern' => '/\b(?:saved|wrote|writing|written)\b[ :]+["\']?(?<file>[^"\'\r\n]{1,500}?\.[A-Za-z]{3,4})\b/'], ...$trouble]),
+        ];
+    }
+
+    /** @return list<array{event: string, pattern: string}> */
+    public function toArray(): array
+    {
+        return array_map(static fn (array $p): array => ['event' => $p[0]->value, 'pattern' => $p[1]->source], $this->patterns);
+    }
+
+    /**
+     * What one line tells, by the first pattern of each kind that fits.
+     *
+     * @return list<array{event: LogEvent, pieces: array<string, string>}>
+     *
+     * @throws LogPatternRefused
+     */
+    public function read(string $line): array
+    {
+        $told = [];
+        foreach ($this->patterns as [$event, $pattern]) {
+            $pieces = isset($told[$event->value]) ? null : $pattern->in($line);
+            if ($pieces !== null) {
+                $told[$event->value] = ['event' => $event, 'pieces' => $pieces];
+            }
+        }
+
+        return array_values($told);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\RenderLog;
+
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Remedy\FrameTimes;
+
+/** How far a render is by its log: what is left, from which frame it goes on, and when it will end. */
+final readonly class RenderProgress
+{
+    /**
+     * @param  int|null  $resume  the first frame that is not finished
+     * @param  int  $machines  how many frames go on beside each other
+     * @param  array{int, int}|null  $secondsLeft  whole seconds, at least and at most; null where no time is told
+     */
+    private function __construct(
+        public FrameRange $expected,
+        public FrameRange $done,
+        public FrameRange $left,
+        public FrameRange $beyond,
+        public ?int $resume,
+        public ?FrameTimes $times,
+        public int $machines,
+        public ?array $secondsLeft,
+    ) {}
+
+    public static function of(LogReading $reading, FrameRange $expected): self
+    {
+        $left = $expected->minus($reading->finished);
+        $times = $reading->times() === [] ? null : FrameTimes::ofMilliseconds($reading->times());
+        $machines = $reading->besideEachOther();
+        $rounds = intdiv(count($left) + $machines - 1, $machines);
+
+        return new self(
+            $expected, $expected->and($reading->finished), $left, $reading->finished->minus($expected), $left->isEmpty() ? null : $left->first(), $times, $machines,
+            $times === null ? null : [intdiv($times->least * $rounds, 1000), intdiv($times->most * $rounds + 999, 1000)],
+        );
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Measure\Text;
+
+/** What the owner of deliverables is told: what is wrong with each, why, and what to do, in plain words. */
+final readonly class OwnerMessage
+{
+    private function __construct(public string $subject, public string $body) {}
+
+    /**
+     * @param  string  $owner  as they are spoken to
+     * @param  non-empty-list<array{code: string, title: string, due: string|null, document: array<string, mixed>|null}>  $owed  `plain-ledger/check` documents; null where nothing was checked yet
+     * @param  string  $closing  who writes
+     */
+    public static function to(string $owner, string $production, array $owed, string $closing): self
+    {
+        $blocks = [];
+        $open = 0;
+        foreach ($owed as $each) {
+            $verdict = $each['document']['verdict'] ?? null;
+            $open += $verdict === 'balanced' ? 0 : 1;
+            $head = $each['code'].($each['title'] === '' ? '' : ", {$each['title']}").($each['due'] === null ? '' : ", due {$each['due']}");
+            $blocks[] = Text::shown($head)."\n".($each['document'] === null ? 'Nothing has been checked yet. Bring the scene’s settings before you render.' : self::account($each['document']));
+        }
+        $codes = array_map(static fn (array $e): string => $e['code'], $owed);
+        $subject = Text::shown("{$production}: ".(count($codes) > 3 ? Text::count(count($codes), 'deliverable') : implode(', ', $codes)).($open === 0 ? ', all balances' : ''));
+
+        return new self($subject, Text::shown("Hello {$owner},")."\n\n".implode("\n\n", $blocks)."\n\n".Text::shown($closing)."\n");
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private static function account(array $document): string
+    {
+        if ($document['verdict'] === 'balanced') {
+            return 'Everything balances. Nothing is left to do.';
+        }
+        $lines = [];
+        foreach (self::texts($document['causes'] ?? null) as $says) {
+            $lines[] = "- {$says}";
+        }
+        $fixes = self::texts($document['fixes'] ?? null);
+        if ($fixes !== []) {
+            $lines[] = 'To put it right, in this order:';
+            foreach ($fixes as $n => $says) {
+                $lines[] = '  '.($n + 1).". {$says}";
+            }
+        }
+        $unknown = array_filter(is_array($document['entries'] ?? null) ? array_filter($document['entries'], is_array(...)) : [], static fn (array $e): bool => ($e['mark'] ?? null) === 'unknown' && ($e['level'] ?? null) === 'must');
+        if ($unknown !== []) {
+            $ids = array_map(static fn (array $e): string => is_string($e['id'] ?? null) ? self::label($e['id']) : '', array_values($unknown));
+            $lines[] = 'Not told yet: '.Text::series(array_slice($ids, 0, 12)).(count($ids) > 12 ? ' and '.(count($ids) - 12).' more' : '').'.';
+        }
+
+        return $lines === [] ? 'There was nothing to compare yet.' : implode("\n", $lines);
+    }
+
+    private static function label(string $id): string
+    {
+        return lcfirst(\PlainLedger\Core\Specification\Catalogue::standard()->find($id)->label ?? $id);
+    }
+
+    /** @return list<string> what each says */
+    private static function texts(mixed $list): array
+    {
+        $texts = [];
+        foreach (is_array($list) ? $list : [] as $each) {
+            if (is_array($each) && is_string($each['says'] ?? null) && count($texts) < 40) {
+                $texts[] = Text::shown($each['says']);
+            }
+        }
+
+        return $texts;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\Specification;
+
+/**
+ * A scene document that names every fact a specification asks of a scene, each empty, so that an exporter needs only to
+ * fill it in; or the same as lines of text to be filled in by hand. Facts that stay empty are told as not known.
+ */
+final readonly class SettingsTemplate
+{
+    /** Facts of a scene that answer what is asked by another name. */
+    private const ALSO = ['camera.name' => ['camera.chosen', 'camera.all', 'camera.views'], 'camera.single' => ['camera.chosen', 'camera.all', 'camera.views'], 'time.range' => ['time.extent', 'time.step', 'time.timeline'], 'picture.resolution' => ['picture.scale'], 'picture.display_aspect' => ['picture.resolution', 'picture.pixel_aspect'], 'time.count' => ['time.range'], 'naming.folder' => ['output.folder']];
+
+    private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'];
+
+    public static function json(Specification $specification): string
+    {
+        $settings = [];
+        foreach (self::ids($specification) as $id) {
+            $settings[$id] = null;
+        }
+        $document = [
+            'format' => SceneJson::FORMAT, 'version' => 1,
+            'note' => 'Fill in what the scene is set to; leave null what your program cannot tell. Lists: '.implode(', ', array_intersect(self::LISTS, array_keys($settings))).'.',
+            'scene' => ['file' => null, 'saved' => null, 'project_folder' => null], 'settings' => $settings,
+        ];
+
+        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** Lines of `id = `, each below a remark that says where to look. */
+    public static function text(Specification $specification): string
+    {
+        $text = "# What “{$specification->title}” asks of a scene. Write behind each = what the scene is set to; leave empty what you do not know.\n\nscene.file =\nscene.saved =\nscene.project_folder =\n";
+        $descriptors = [];
+        foreach ($specification->parts as $part) {
+            foreach ($part->requirements as $requirement) {
+                $descriptors[$requirement->id()] = $requirement;
+            }
+        }
+        foreach (self::ids($specification) as $id) {
+            $requirement = $descriptors[$id] ?? null;
+            $says = $requirement instanceof Requirement ? $requirement->sentence().' '.WhereToLook::of($requirement->descriptor) : '';
+            // an empty folder would be an answer: that none is set
+            $text .= "\n".($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n").($id === 'output.folder' ? '# ' : '')."{$id} =\n";
+        }
+
+        return $text;
+    }
+
+    /** @return list<string> in the ledger's order */
+    public static function ids(Specification $specification): array
+    {
+        $ids = [];
+        foreach ($specification->parts as $part) {
+            foreach ($part->requirements as $requirement) {
+                if ($requirement->descriptor->inScene() && ! str_starts_with($requirement->id(), 'scene.saved')) {
+                    $own = in_array($requirement->id(), ['camera.name', 'camera.single', 'picture.display_aspect', 'time.count', 'naming.folder'], true) ? [] : [$requirement->id()];
+                    foreach ([...$own, ...self::ALSO[$requirement->id()] ?? []] as $id) {
+                        $ids[$id] = true;
+                    }
+                }
+            }
+        }
+        $catalogue = \PlainLedger\Core\Specification\Catalogue::standard();
+        $place = static fn (string $id): int => $catalogue->place(strtr($id, ['camera.chosen' => 'camera.name', 'camera.all' => 'camera.name', 'camera.views' => 'camera.name', 'time.timeline' => 'time.extent']));
+        $list = array_keys($ids);
+        usort($list, static fn (string $a, string $b): int => $place($a) <=> $place($b));
+
+        return $list;
+    }
+}
