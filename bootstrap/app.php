@@ -14,7 +14,7 @@ use PlainLedger\Core\PlainSentence;
 use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(append: [ShareWithPages::class, SendHeaders::class]);
@@ -23,14 +23,15 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([PlainSentence::class]);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
         // what the core refuses is told beside the field or as the page's message, never as a fault
         $exceptions->render(function (PlainSentence $refused, Request $request): Response {
-            return $request->expectsJson() && ! $request->header('X-Inertia')
+            return $request->is('api/*') || ($request->expectsJson() && ! $request->header('X-Inertia'))
                 ? response()->json(['message' => $refused->getMessage()], 422)
                 : back()->withErrors(['refused' => $refused->getMessage()]);
         });
         $exceptions->respond(function (Response $response, Throwable $e, Request $request): Response {
-            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
+            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && ! $request->is('api/*') && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
                 if ($response->getStatusCode() === 419) {
                     return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
                 }

@@ -17,6 +17,7 @@ final readonly class Mistakes
      * @param  string|null  $name  another output name
      * @param  list<string>|null  $channels  other channels
      * @param  array<string, string>  $strays  files laid beside, by name
+     * @param  string|null  $log  where the renderer writes its log, beside the folder of the frames
      */
     public function __construct(
         public ?FrameRange $render = null,
@@ -27,5 +28,6 @@ final readonly class Mistakes
         public ?array $channels = null,
         public array $strays = [],
         public ?string $folder = null,
+        public ?string $log = null,
     ) {}
 }

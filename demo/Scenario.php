@@ -23,10 +23,18 @@ final readonly class Scenario
             ['name' => 'Pim Osterley', 'email' => 'pim@practice.example', 'handle' => 'pim'],
             ['name' => 'Juna Feldspar', 'email' => 'juna@practice.example', 'handle' => 'juna'],
             ['name' => 'Tobiah Quince', 'email' => 'tobiah@practice.example', 'handle' => 'tobiah'],
+            ['name' => 'Ilse Varnham', 'email' => 'ilse@practice.example', 'handle' => 'ilse'],
+            ['name' => 'Moro Tench', 'email' => 'moro@practice.example', 'handle' => 'moro'],
+            ['name' => 'Kestrel Oakhanger', 'email' => 'kestrel@practice.example', 'handle' => 'kestrel'],
+            ['name' => 'Dunya Sallow', 'email' => 'dunya@practice.example', 'handle' => 'dunya'],
+            ['name' => 'Fenn Brackwater', 'email' => 'fenn@practice.example', 'handle' => 'fenn'],
+            ['name' => 'Larka Pennywort', 'email' => 'larka@practice.example', 'handle' => 'larka'],
+            ['name' => 'Oske Tamarack', 'email' => 'oske@practice.example', 'handle' => 'oske'],
+            ['name' => 'Sabela Quill', 'email' => 'sabela@practice.example', 'handle' => 'sabela'],
         ];
     }
 
-    /** @return list<array{code: string, name: string, kind: string, house: array<string, mixed>, roots: array<string, string>, members: array<string, string>, specifications: array<string, array<string, mixed>>, deliverables: list<array<string, mixed>>}> */
+    /** @return list<array{code: string, name: string, kind: string, field_map?: list<array<string, mixed>>, pool?: array{machines: int, hours: string}, house: array<string, mixed>, roots: array<string, string>, members: array<string, string>, specifications: array<string, array<string, mixed>>, deliverables: list<array<string, mixed>>}> */
     public static function productions(): array
     {
         return [
@@ -63,8 +71,8 @@ final readonly class Scenario
                 ],
                 'deliverables' => [
                     self::shot('TC_010', 'quay at dawn', 'ansel', 'cam_quay', 40, [], new Mistakes),
-                    self::shot('TC_020', 'lamp room', 'ansel', 'cam_lamp', 50, [], new Mistakes(render: FrameRange::of(1001, 1047), cutShort: [1047])),
-                    self::shot('TC_030', 'slipway', 'brida', 'cam_slip', 74, ['picture.scale' => 50, 'camera.chosen' => ['working']], null),
+                    self::shot('TC_020', 'lamp room', 'ansel', 'cam_lamp', 50, [], new Mistakes(render: FrameRange::of(1001, 1047), cutShort: [1047], log: 'logs/TC_020_light_v003.log')),
+                    self::shot('TC_030', 'slipway', 'brida', 'cam_slip', 74, ['picture.scale' => 50, 'camera.chosen' => ['working'], 'render.samples' => 64, 'camera.lens' => 'focalLength 35', 'camera.placement' => 'translate 4, 1.6, 12'], null),
                     [
                         'code' => 'TC_040', 'title' => 'ferry titles', 'owner' => 'brida', 'due' => 98, 'specification' => 'Titles', 'require' => [],
                         'scene' => null,
@@ -72,12 +80,15 @@ final readonly class Scenario
                         'mistakes' => new Mistakes,
                     ],
                 ],
+                'pool' => ['machines' => 3, 'hours' => '19:00-07:00'],
             ],
             [
                 'code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course',
                 'house' => ['require' => ['delivery.extras' => 'none'], 'starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-60']]],
                 'roots' => ['Hand-in' => 'output_practice/{learner}'],
-                'members' => ['corvin' => 'instructor', 'odile' => 'instructor', 'wren' => 'learner', 'pim' => 'learner', 'juna' => 'learner', 'tobiah' => 'learner'],
+                'members' => ['corvin' => 'instructor', 'odile' => 'instructor'] + array_fill_keys(['wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske', 'sabela'], 'learner'),
+                // what settings are called where these learners work
+                'field_map' => [['name' => 'Bildrate', 'is' => 'time.rate'], ['name' => 'Massstab', 'is' => 'picture.scale', 'unit' => 'factor']],
                 'specifications' => [
                     'Weathervane study' => [
                         'delivers' => 'frames',
@@ -92,6 +103,14 @@ final readonly class Scenario
                     self::study('pim', 'Pim', new Mistakes(size: [640, 360])),
                     self::study('juna', 'Juna', new Mistakes(render: FrameRange::of(0, 95), strays: ['readme.txt' => "Finished at last\n"])),
                     self::study('tobiah', 'Tobiah', new Mistakes(render: FrameRange::parse('1-32,36-60,62-96'), name: 'tobiah_vane{frame:2}.png')),
+                    self::scene('ilse', 'Ilse', ''),
+                    self::scene('moro', 'Moro', "Bildrate = 24\nMassstab = 1.0\n"),
+                    self::scene('kestrel', 'Kestrel', "fps = 25\n"),
+                    self::scene('dunya', 'Dunya', "Massstab = 0.5\n"),
+                    self::scene('fenn', 'Fenn', "what is rendered = single frame\n"),
+                    self::scene('larka', 'Larka', "format = jpeg\noutput = renders/larka_vane_####.jpg\n"),
+                    self::scene('oske', 'Oske', "frames = 1-60\n"),
+                    self::scene('sabela', 'Sabela', "output = renders/sabela_vane.png\nnoise threshold = 0.1\n"),
                 ],
             ],
         ];
@@ -125,6 +144,19 @@ final readonly class Scenario
             'code' => "VANE_{$name}", 'title' => 'Weathervane study', 'owner' => $learner, 'due' => 120, 'specification' => 'Weathervane study', 'require' => [], 'scene' => null,
             'render' => ['picture.resolution' => '1280x720', 'time.range' => '1-96', 'format.kind' => 'png', 'naming.pattern' => "{$learner}_vane_{frame:4}.png"], 'mistakes' => $mistakes,
         ];
+    }
+
+    /**
+     * A learner who has brought the settings of a scene as lines of text, and no files yet.
+     *
+     * @param  string  $otherwise  lines that stand otherwise than they should
+     * @return array<string, mixed>
+     */
+    private static function scene(string $learner, string $name, string $otherwise): array
+    {
+        $lines = "# {$name}’s scene\nsize = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/{$learner}_vane_####.png\n{$otherwise}";
+
+        return ['scene' => $lines, 'mistakes' => null] + self::study($learner, $name, new Mistakes);
     }
 
     /**

@@ -49,12 +49,44 @@ final readonly class StandInRenderer
             file_put_contents($path, in_array($frame, $mistakes->empty, true) ? '' : $bytes);
             touch($path, $this->finished - ($count - 1 - $n) * $this->secondsAFrame);
         }
+        if ($mistakes->log !== null) {
+            $this->writeLog($scene, dirname($folder)."/{$mistakes->log}", iterator_to_array($frames->numbers(), false), $mistakes, static fn (int $frame): string => $pattern->make($values, $frame));
+        }
         foreach ($mistakes->strays as $name => $text) {
             file_put_contents("{$folder}/{$name}", $text);
             touch("{$folder}/{$name}", $this->finished);
         }
 
         return $count + count($mistakes->strays);
+    }
+
+    /**
+     * A line as each frame begins, and as it is done and written; one that was cut short is never done.
+     *
+     * @param  list<int>  $frames
+     * @param  \Closure(int): string  $name
+     */
+    private function writeLog(SceneSettings $scene, string $path, array $frames, Mistakes $mistakes, \Closure $name): void
+    {
+        if (! is_dir(dirname($path)) && ! mkdir(dirname($path), 0o775, true) && ! is_dir(dirname($path))) {
+            throw new \RuntimeException("The folder of {$path} could not be made.");
+        }
+        $at = $this->finished - count($frames) * $this->secondsAFrame;
+        $clock = static fn (int $moment): string => date('Y-m-d H:i:s', $moment);
+        $text = "{$clock($at)} stand-in renderer, scene ".($scene->file ?? 'untitled')."\n";
+        foreach ($frames as $n => $frame) {
+            // some frames have more in them than others, and one met a busy disk
+            $seconds = $this->secondsAFrame + ($n * 7) % 11 - 5 + ($n === 23 ? 3 * $this->secondsAFrame : 0);
+            $text .= "{$clock($at)} frame {$frame} begins\n".($n % 16 === 5 ? "{$clock($at)} warning: no light reaches layer ".($n % 3)."\n" : '');
+            $at += $seconds;
+            if (in_array($frame, $mistakes->cutShort, true)) {
+                $text .= "{$clock($at)} error: the machine was lost while it rendered frame {$frame}\n";
+                break;
+            }
+            $text .= "{$clock($at)} frame {$frame} done in {$seconds}.0 s\n{$clock($at)} wrote {$name($frame)}\n";
+        }
+        file_put_contents($path, $text);
+        touch($path, $this->finished);
     }
 
     /** @param  \ArrayObject<string, string>  $packed */

@@ -2,21 +2,27 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\DeliverableController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ListController;
+use App\Http\Controllers\ManyScenesController;
+use App\Http\Controllers\NamesController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PresetController;
 use App\Http\Controllers\ProductionController;
 use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\RenderController;
 use App\Http\Controllers\RequirementController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SpecificationController;
 use App\Http\Controllers\TogetherController;
+use App\Http\Controllers\TokenController;
+use App\Http\Controllers\WaiverController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -49,7 +55,27 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/reference', [ReferenceController::class, 'browse'])->name('reference');
         Route::post('/reference', [ReferenceController::class, 'propose'])->name('reference.propose');
         Route::post('/presets', [PresetController::class, 'store'])->name('preset.store');
+        Route::get('/board', [BoardController::class, 'show'])->name('board');
+        Route::get('/results.csv', [BoardController::class, 'grades'])->name('grades');
+        Route::get('/outbox', [BoardController::class, 'outbox'])->name('outbox');
+        Route::post('/outbox', [BoardController::class, 'write'])->name('outbox.write');
+        Route::delete('/outbox', [BoardController::class, 'clear'])->name('outbox.clear');
+        Route::get('/outbox.{format}', [BoardController::class, 'export'])->name('outbox.export');
+        Route::get('/scenes', [ManyScenesController::class, 'show'])->name('scenes');
+        Route::post('/scenes/read', [ManyScenesController::class, 'read'])->name('scenes.read');
+        Route::post('/scenes', [ManyScenesController::class, 'store'])->name('scenes.store');
+        Route::get('/render', [RenderController::class, 'plan'])->name('plan');
+        Route::patch('/pool', [RenderController::class, 'keepPool'])->name('pool');
+        Route::get('/names', [NamesController::class, 'show'])->name('names');
+        Route::patch('/names', [NamesController::class, 'update'])->name('names.update');
+        Route::post('/names', [NamesController::class, 'import'])->name('names.import');
+        Route::get('/field-map.json', [NamesController::class, 'export'])->name('names.export');
+        Route::post('/log-shapes', [NamesController::class, 'shape'])->name('shape');
     });
+    Route::delete('/messages/{message}', [BoardController::class, 'drop'])->whereNumber('message')->name('message.drop');
+    Route::get('/tokens', [TokenController::class, 'show'])->name('tokens');
+    Route::post('/tokens', [TokenController::class, 'store'])->name('tokens.store');
+    Route::delete('/tokens/{token}', [TokenController::class, 'destroy'])->whereNumber('token')->name('tokens.drop');
     Route::patch('/presets/{preset}', [PresetController::class, 'rename'])->whereNumber('preset')->name('preset.rename');
     Route::delete('/presets/{preset}', [PresetController::class, 'destroy'])->whereNumber('preset')->name('preset.destroy');
 
@@ -72,12 +98,26 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/sheet.{format}', [SheetController::class, 'file'])->name('sheet');
         Route::post('/sheets', [SheetController::class, 'share'])->name('sheet.share');
         Route::post('/scene', [SceneController::class, 'store'])->name('scene.store');
+        Route::get('/scene/enter', [SceneController::class, 'entry'])->name('scene.entry');
+        Route::post('/scene/typed', [SceneController::class, 'typedIn'])->name('scene.typed');
+        Route::post('/scene/names', [SceneController::class, 'point'])->name('scene.point');
+        Route::get('/settings.{format}', [SceneController::class, 'template'])->whereIn('format', ['json', 'txt'])->name('scene.template');
+        Route::post('/ticks', [WaiverController::class, 'tick'])->name('tick');
+        Route::get('/render', [RenderController::class, 'show'])->name('render');
+        Route::patch('/render', [RenderController::class, 'update'])->name('render.update');
+        Route::get('/logs', [RenderController::class, 'logs'])->name('logs');
+        Route::post('/logs', [RenderController::class, 'send'])->name('logs.send');
+        Route::post('/logs/follow', [RenderController::class, 'beginFollowing'])->name('logs.begin');
         Route::get('/intake', [CheckController::class, 'browse'])->name('intake');
         Route::post('/checks', [CheckController::class, 'store'])->name('checks.store');
     });
     Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->whereNumber('link')->name('sheet.revoke');
     Route::post('/changes/{change}/{way}', [RequirementController::class, 'turn'])->whereNumber('change')->whereIn('way', ['undo', 'redo'])->name('change.turn');
 
+    Route::get('/logs/{log}', [RenderController::class, 'follow'])->whereNumber('log')->name('log');
+    Route::delete('/logs/{log}', [RenderController::class, 'forget'])->whereNumber('log')->name('log.drop');
+    Route::post('/checks/{check}/waivers', [WaiverController::class, 'store'])->whereNumber('check')->name('waive');
+    Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->whereNumber('waiver')->name('waiver.drop');
     Route::get('/checks/{check}', [CheckController::class, 'show'])->whereNumber('check')->name('check');
     Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->whereNumber('check')->name('check.progress');
     Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->whereNumber('check')->name('check.stop');
@@ -88,6 +128,9 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
     Route::post('/deliverables/{deliverable}/understand', [RequirementController::class, 'understand'])->whereNumber('deliverable')->name('understand');
+    Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->whereNumber('deliverable')->name('scene.try');
+    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->whereNumber('production')->name('plan.try');
+    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->whereNumber('production')->name('shape.try');
     Route::post('/productions/{production}/understand', [HouseController::class, 'understand'])->whereNumber('production')->name('house.understand');
     Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
 });

@@ -35,7 +35,7 @@ final class MakeDemo extends Command
             $people[$person['handle']] = User::query()->create($person + ['password' => Scenario::PASSWORD]);
         }
         foreach (Scenario::productions() as $plan) {
-            $production = Production::query()->create(['code' => $plan['code'], 'name' => $plan['name'], 'kind' => $plan['kind'], 'house' => $plan['house']]);
+            $production = Production::query()->create(['code' => $plan['code'], 'name' => $plan['name'], 'kind' => $plan['kind'], 'house' => $plan['house'], 'field_map' => $plan['field_map'] ?? null, 'pool' => $plan['pool'] ?? null]);
             foreach ($plan['members'] as $handle => $role) {
                 $production->memberships()->create(['user_id' => $people[$handle]->id, 'role' => $role]);
             }
@@ -66,7 +66,7 @@ final class MakeDemo extends Command
      */
     private function deliverable(Production $production, array $owed, array $specifications, array $people, array $roots, CheckDesk $desk): void
     {
-        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|null, render: array<string, mixed>, mistakes: Mistakes|null} $owed */
+        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>, mistakes: Mistakes|null} $owed */
         $owner = $people[$owed['owner']];
         $deliverable = Deliverable::query()->create([
             'production_id' => $production->id, 'specification_id' => $specifications[$owed['specification']], 'owner_id' => $owner->id, 'code' => $owed['code'], 'title' => $owed['title'],
@@ -74,10 +74,11 @@ final class MakeDemo extends Command
         ]);
         $deliverable->keepParts();
         if ($owed['scene'] !== null) {
-            $content = (string) json_encode(Scenario::sceneDocument($owed['code'], $owed['scene']), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES);
-            $scene = $deliverable->scenes()->create(['user_id' => $owner->id, 'file_name' => "{$owed['code']}_light_v003.json", 'content' => $content]);
+            [$name, $content] = is_string($owed['scene']) ? ["{$owed['code']}.txt", $owed['scene']] : ["{$owed['code']}_light_v003.json", (string) json_encode(Scenario::sceneDocument($owed['code'], $owed['scene']), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)];
+            $scene = $deliverable->scenes()->create(['user_id' => $owner->id, 'file_name' => $name, 'content' => $content, 'field_map' => $production->field_map]);
             if ($owed['mistakes'] === null) {
                 $desk->checkScene($deliverable, $scene, $owner);
+                $deliverable->update(['frame_times' => is_string($owed['scene']) ? null : '3 min 10 s, 2 min 55 s, 3 min 40 s']);
             }
         }
         $folder = (string) config('ledger.intake').'/'.strtr(array_values($roots)[0], ['{shot}' => $owed['code'], '{learner}' => $owner->handle]);

@@ -112,6 +112,38 @@ final readonly class IntakeFolder
         return FolderListing::of($this->path);
     }
 
+    /**
+     * A file that lies in it, by its name; a link is none.
+     *
+     * @return string its path
+     *
+     * @throws FolderRefused
+     */
+    public function file(string $name): string
+    {
+        $path = $this->path.'/'.$name;
+        if ($name === '' || str_contains($name, '/') || str_contains($name, "\0") || is_link($path) || ! is_file($path) || ! is_readable($path)) {
+            throw FolderRefused::because(Text::shown($name), 'is no file in this folder that may be read');
+        }
+
+        return $path;
+    }
+
+    /** @return list<array{name: string, bytes: int}> files that look like logs, the newest first */
+    public function logs(): array
+    {
+        $found = [];
+        foreach (glob(addcslashes($this->path, '*?[\\').'/*', GLOB_NOSORT) ?: [] as $path) {
+            $name = basename($path);
+            if (preg_match('~\.(?:log|txt|out)(?:\.\d+)?$~i', $name) === 1 && ! is_link($path) && is_file($path) && mb_check_encoding($name, 'UTF-8') && count($found) < self::MOST_SHOWN) {
+                $found[] = ['name' => $name, 'bytes' => (int) @filesize($path), 'at' => (int) @filemtime($path)];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => [$b['at'], $a['name']] <=> [$a['at'], $b['name']]);
+
+        return array_map(static fn (array $f): array => ['name' => $f['name'], 'bytes' => $f['bytes']], array_slice($found, 0, 100));
+    }
+
     /** Whether it holds no more files than this, counted only so far. */
     public function holdsAtMost(int $many): bool
     {

@@ -10,15 +10,22 @@ use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Delivery;
 use App\Models\Scene;
+use App\Models\Tick;
 use App\Models\User;
+use App\Models\Waiver;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use PlainLedger\Core\Checking\EarlierFiles;
+use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\HoldsUp;
+use PlainLedger\Core\Report\Since;
+use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\Specification as Resolved;
 
 /** Where checks are opened, and closed when their files have been looked at. */
 final readonly class CheckDesk
@@ -28,7 +35,8 @@ final readonly class CheckDesk
     {
         $delivery = $deliverable->deliveries()->latest('id')->first();
         $check = $this->open($deliverable, $scene, $by);
-        $this->close($check, $delivery);
+        // whatever was delivered before this scene must not be written over by it
+        $this->close($check, $delivery, earlier: $delivery);
 
         return $check;
     }
@@ -70,7 +78,6 @@ final readonly class CheckDesk
         return DB::transaction(function () use ($deliverable, $scene, $by, $order): Check {
             $deliverable->load('production', 'owner', 'specification.latest');
             $revision = $deliverable->specification->latest;
-            $layers = $deliverable->layers($revision);
             // what cannot be resolved is refused before anything is written
             $deliverable->resolved($revision);
             if ($revision->used_at === null) {
@@ -79,9 +86,15 @@ final readonly class CheckDesk
 
             return $deliverable->checks()->create([
                 'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order,
-                'layers' => array_map(static fn (Layer $l): array => ['set_by' => $l->setBy->value, 'data' => $l->data, 'label' => $l->label], $layers),
+                'layers' => self::layers($deliverable),
             ]);
         });
+    }
+
+    /** @return list<array{set_by: string, data: array<string, mixed>, label: string}> what is asked just now, as a check keeps it */
+    public static function layers(Deliverable $deliverable): array
+    {
+        return array_map(static fn (Layer $l): array => ['set_by' => $l->setBy->value, 'data' => $l->data, 'label' => $l->label], $deliverable->layers($deliverable->specification->latest));
     }
 
     /** Keeps what was scanned, and closes the check with it. */
@@ -95,21 +108,77 @@ final readonly class CheckDesk
         $this->close($check, $delivery, $scanned);
     }
 
-    private function close(Check $check, ?Delivery $delivery, ?Scanned $scanned = null): void
+    private function close(Check $check, ?Delivery $delivery, ?Scanned $scanned = null, ?Delivery $earlier = null): void
     {
-        $check->loadMissing('scene');
-        $account = Account::of($check->resolved(), $check->scene?->settings(), $scanned ?? $delivery?->scanned());
+        $check->loadMissing('scene', 'deliverable');
+        $resolved = $check->resolved();
+        $waivers = Waiver::holding($check->deliverable);
+        $scene = $check->scene?->settings();
+        $account = Account::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved));
+        $document = $account->toArray();
+        $since = $this->since($check, $document, $scene);
         $check->update([
             'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,
-            'document' => gzencode(json_encode($account->toArray() + ['strip' => Strip::of($account)], JSON_THROW_ON_ERROR), 5),
+            'document' => gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5),
+            'summary' => Summary::of($account, $waivers, $earlier?->id),
         ]);
+        $this->endWaivers($check->deliverable, $account);
+        // work that is not asked for any more needs no tick
+        $check->deliverable->ticks()->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))->delete();
+    }
+
+    /** Good files of an earlier delivery, as far as a newer check of them tells which are good. */
+    private function mustStay(Deliverable $deliverable, ?Delivery $earlier, Resolved $resolved): ?EarlierFiles
+    {
+        if ($earlier === null || array_filter($resolved->parts, static fn ($part): bool => $part->find('output.overwrites') !== null) === []) {
+            return null;
+        }
+        $account = Account::of($resolved, null, $earlier->scanned(), Waiver::holding($deliverable));
+
+        return EarlierFiles::of($account->check, $account->remedy->rerender, ($earlier->intakeRoot->path ?? '').'/'.$earlier->folder);
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function since(Check $check, array $document, ?SceneSettings $scene): ?Since
+    {
+        $before = $check->deliverable->checks()->where('state', 'done')->where('id', '<', $check->id)->with('scene')->latest('id')->limit(10)->get();
+        $documents = array_values($before->map(static fn (Check $c): array => $c->account())->all());
+        if ($documents === []) {
+            return null;
+        }
+        $last = $before->first(static fn (Check $c): bool => $c->scene_id !== null);
+
+        return Since::of($document, $documents, $scene, $scene === null || $last === null || $last->scene_id === $check->scene_id ? null : $last->scene?->settings());
+    }
+
+    /** What was accepted for one deliverable ends when its line shows another value. */
+    private function endWaivers(Deliverable $deliverable, Account $account): void
+    {
+        $held = [];
+        $shown = [];
+        foreach ($account->check->entries as $entry) {
+            $key = "{$entry->id()}\t{$entry->part}\t{$entry->pass}";
+            if ($entry->waiver?->key !== null) {
+                $held[$entry->waiver->key] = true;
+            }
+            if ($entry->mark !== Mark::Unknown) {
+                $shown[$key] = true;
+            }
+        }
+        foreach (Waiver::query()->where('deliverable_id', $deliverable->id)->whereNull('ended_at')->get() as $waiver) {
+            if (! isset($held[$waiver->id]) && isset($shown["{$waiver->entry}\t{$waiver->part}\t{$waiver->pass}"])) {
+                $waiver->update(['ended_at' => Carbon::now()]);
+            }
+        }
     }
 
     /** The account as it was, for the reports of other formats. */
     public function account(Check $check): Account
     {
-        $check->loadMissing('scene', 'delivery');
+        $check->loadMissing('scene', 'delivery', 'deliverable');
+        $resolved = $check->resolved();
+        $earlier = $check->summary['earlier'] ?? null;
 
-        return Account::of($check->resolved(), $check->scene?->settings(), $check->delivery?->scanned());
+        return Account::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved));
     }
 }

@@ -24,6 +24,8 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property Carbon|null $due_at
  * @property array<string, mixed> $values
  * @property array<string, mixed> $overrides
+ * @property string|null $frame_times  what a frame takes, as it was typed: one time, or several
+ * @property string|null $frame_size  bytes of a frame, as they were typed
  * @property Production $production
  * @property Specification $specification
  * @property User|null $owner
@@ -31,7 +33,7 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Deliverable extends Model
 {
-    protected $fillable = ['production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides'];
+    protected $fillable = ['production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides', 'frame_times', 'frame_size'];
 
     protected function casts(): array
     {
@@ -66,6 +68,18 @@ final class Deliverable extends Model
     public function scenes(): HasMany
     {
         return $this->hasMany(Scene::class);
+    }
+
+    /** @return HasMany<RenderLog, $this> */
+    public function renderLogs(): HasMany
+    {
+        return $this->hasMany(RenderLog::class);
+    }
+
+    /** @return HasMany<Tick, $this> */
+    public function ticks(): HasMany
+    {
+        return $this->hasMany(Tick::class);
     }
 
     /** @return HasMany<Delivery, $this> */

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use PlainLedger\Core\RenderLog\LogShape;
+use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 
@@ -15,14 +17,17 @@ use PlainLedger\Core\Specification\SetBy;
  * @property string $name
  * @property string $kind
  * @property array<string, mixed> $house
+ * @property list<array<string, mixed>>|null $field_map
+ * @property list<array{name: string, patterns: list<array{event: string, pattern: string}>}>|null $log_shapes
+ * @property array{machines?: int, hours?: string}|null $pool
  */
 final class Production extends Model
 {
-    protected $fillable = ['code', 'name', 'kind', 'house'];
+    protected $fillable = ['code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool'];
 
     protected function casts(): array
     {
-        return ['house' => 'array'];
+        return ['house' => 'array', 'field_map' => 'array', 'log_shapes' => 'array', 'pool' => 'array'];
     }
 
     /** @return HasMany<Deliverable, $this> */
@@ -53,6 +58,18 @@ final class Production extends Model
     public function presets(): HasMany
     {
         return $this->hasMany(Preset::class);
+    }
+
+    /** Other names for settings, as this production has them. */
+    public function fieldMap(): FieldMap
+    {
+        return Scene::map($this->field_map);
+    }
+
+    /** @return list<LogShape> its own first */
+    public function logShapes(): array
+    {
+        return [...array_map(static fn (array $s): LogShape => LogShape::of($s['name'], $s['patterns']), $this->log_shapes ?? []), ...LogShape::standard()];
     }
 
     public function houseLayer(): Layer

@@ -6,22 +6,44 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /**
+ * Settings of a scene as they were brought, word for word, and what names in them meant then; never changed. Names that
+ * are pointed at later make another row.
+ *
  * @property int $id
  * @property int $deliverable_id
+ * @property int|null $user_id
  * @property string $file_name
  * @property string $content
+ * @property list<array<string, mixed>>|null $field_map  of the production at that time, and what was pointed at for this scene alone
  * @property Carbon $created_at
  */
 final class Scene extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'file_name', 'content'];
+    protected $fillable = ['deliverable_id', 'user_id', 'file_name', 'content', 'field_map'];
+
+    protected function casts(): array
+    {
+        return ['field_map' => 'array'];
+    }
 
     public function settings(): SceneSettings
     {
-        return (new AnyScene)->read($this->content, $this->file_name);
+        return (new AnyScene)->read($this->content, $this->file_name, self::map($this->field_map));
+    }
+
+    /** @param  list<array<string, mixed>>|null  $fields */
+    public static function map(?array $fields): FieldMap
+    {
+        $map = FieldMap::none();
+        foreach ($fields ?? [] as $at => $line) {
+            $map = $map->with(FieldMap::meaning($line, 'names of the production', 'name '.($at + 1)));
+        }
+
+        return $map;
     }
 }

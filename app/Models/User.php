@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * @property int $id
@@ -16,6 +17,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    /** @use HasApiTokens<\Laravel\Sanctum\PersonalAccessToken> */
+    use HasApiTokens;
+
     protected $fillable = ['name', 'email', 'password', 'handle'];
 
     protected $hidden = ['password', 'remember_token'];

@@ -11,6 +11,7 @@ use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Group;
 
 /** The least work that puts a check right. */
 final readonly class Remedy
@@ -51,16 +52,16 @@ final readonly class Remedy
         return new self($list, $rerender);
     }
 
-    /** Settings in the order one would go through them: what is missing first, then as the ledger goes, saving last. */
+    /** Settings in the order one would go through them: what is missing first, then group by group, saving last; within a group as the causes stand. */
     private static function turn(Fix $fix): int
     {
         $id = (string) ($fix->details['id'] ?? '');
+        $group = Catalogue::standard()->find($id === 'camera.chosen' ? 'camera.name' : $id)?->group;
 
-        return match ($id) {
-            'scene.links' => -1,
-            'scene.saved' => PHP_INT_MAX,
-            'camera.chosen' => Catalogue::standard()->place('camera.name'),
-            default => min(PHP_INT_MAX - 1, Catalogue::standard()->place($id)),
+        return match (true) {
+            $id === 'scene.links' => -1,
+            $id === 'scene.saved' => PHP_INT_MAX,
+            default => $group === null ? PHP_INT_MAX - 1 : (int) array_search($group, Group::cases(), true),
         };
     }
 

@@ -90,6 +90,11 @@ final readonly class LogPattern
             $expression .= '(?![\d])';
         }
 
+        if (preg_match('~\{(?:file|time|\*)\}$~i', $source) === 1) {
+            // what stands last goes on to the end of the line
+            $expression .= '\s*$';
+        }
+
         return new self($source, self::limited($expression), $needs === '' ? null : $needs);
     }
 

@@ -44,7 +44,7 @@ final class LogReader
 
     private ?string $lastFile = null;
 
-    /** @var array<string, array<string, int>> how often, by event and message */
+    /** @var array<string, array<string, array{string, int}>> by event, and by what is said with numbers as `#`: the first of them, and how often */
     private array $messages = ['warning' => [], 'error' => []];
 
     /** @var array<string, int> */
@@ -200,11 +200,21 @@ final class LogReader
     private function message(string $event, string $message): void
     {
         $this->counts[$event]++;
+        $text = mb_strimwidth(Text::shown(trim($message)), 0, 200, '…');
         // the same said of another frame is the same
-        $key = (string) preg_replace('~\d+~', '#', mb_strimwidth(Text::shown(trim($message)), 0, 200, '…'));
+        $key = (string) preg_replace('~\d+~', '#', $text);
         if (isset($this->messages[$event][$key]) || count($this->messages[$event]) < self::MOST_MESSAGES) {
-            $this->messages[$event][$key] = ($this->messages[$event][$key] ?? 0) + 1;
+            $this->messages[$event][$key] = [$this->messages[$event][$key][0] ?? $text, ($this->messages[$event][$key][1] ?? 0) + 1];
         }
+    }
+
+    /** @return array<string, int> how often, by the first of those that say the same; the most frequent first */
+    private function said(string $event): array
+    {
+        $said = array_column($this->messages[$event], 1, 0);
+        arsort($said);
+
+        return $said;
     }
 
     /** The last number in a file's name. */
@@ -235,12 +245,10 @@ final class LogReader
         sort($numbers);
         $begun = array_keys($this->begun);
         sort($begun);
-        arsort($this->messages['warning']);
-        arsort($this->messages['error']);
 
         return new LogReading(
             FrameRange::fromNumbers($numbers), FrameRange::fromNumbers($begun), $this->finished, $this->last, $this->files, $this->lastFile,
-            $this->counts['warning'], $this->messages['warning'], $this->counts['error'], $this->messages['error'], $this->firstClock, $this->lastClock, $this->lines, $this->bytes,
+            $this->counts['warning'], $this->said('warning'), $this->counts['error'], $this->said('error'), $this->firstClock, $this->lastClock, $this->lines, $this->bytes,
         );
     }
 

@@ -15,7 +15,7 @@ final readonly class LogReading
      * @param  FrameRange  $begun  frames begun and not finished
      * @param  array<int, int|null>  $milliseconds  of each finished frame; null where it was not told
      * @param  int|null  $last  the frame finished last
-     * @param  array<string, int>  $warnings  how often, by what is said; numbers in it as `#`
+     * @param  array<string, int>  $warnings  how often, by what is said; what differs in its numbers alone is the same
      * @param  array<string, int>  $errors
      * @param  string|null  $firstClock  `2026-11-25 21:04:10`, where lines begin with it
      */

@@ -45,7 +45,6 @@ final readonly class Since
                 $mark !== 'unequal' => $last === 'unequal' && $mark !== 'unknown' ? 'putRight' : null,
                 $last === 'unequal' => 'still',
                 $ever => 'back',
-                // what nobody looked at before is not new with the scene
                 default => 'new',
             };
             if ($set !== null) {

@@ -24,6 +24,7 @@ use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Scene\UnknownSetting;
 
 final class DeliverableController
 {
@@ -45,7 +46,14 @@ final class DeliverableController
 
     public function scene(Request $request, Deliverable $deliverable): Response
     {
-        return Inertia::render('Scene', $this->base($request, $deliverable) + $this->ledger($deliverable));
+        $base = $this->base($request, $deliverable);
+        $ledger = $this->ledger($deliverable);
+        $scene = $deliverable->scenes()->latest('id')->first();
+
+        return Inertia::render('Scene', $base + $ledger + [
+            'unknown' => $scene === null ? [] : array_map(static fn (UnknownSetting $u): array => ['name' => $u->name, 'value' => $u->value, 'field' => $u->field], array_slice($scene->settings()->unknown, 0, 200)),
+            'fields' => NamesController::fields(),
+        ]);
     }
 
     public function frames(Request $request, Deliverable $deliverable): Response

@@ -4,49 +4,143 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Ledger\CheckDesk;
+use App\Http\Pages\BookPage;
+use App\Http\Pages\EntryPage;
+use App\Ledger\SceneDesk;
 use App\Models\Deliverable;
 use App\Models\User;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
+use Inertia\Inertia;
+use Inertia\Response;
 use PlainLedger\Core\PlainSentence;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\SettingsTemplate;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldNames;
 
+/** Settings of one scene: dropped as a file, pasted, or typed in; and names in them that are pointed at. */
 final class SceneController
 {
-    public function store(Request $request, Deliverable $deliverable, CheckDesk $desk): RedirectResponse
+    /** What was typed is kept under this name. */
+    public const TYPED = 'typed in';
+
+    public function store(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
-        $file = $request->file('settings');
-        if (! $file instanceof \Illuminate\Http\UploadedFile) {
-            throw ValidationException::withMessages(['settings' => 'Drop a settings file here, or choose one.']);
-        }
-        $name = mb_substr(Text::shown($file->getClientOriginalName()), 0, 200);
-        if (! $file->isValid()) {
-            $why = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true)
-                ? 'it is far too large; a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).', so this is probably another file.'
-                : 'it did not arrive whole; try once more.';
-            throw ValidationException::withMessages(['settings' => "{$name}: {$why}"]);
-        }
-        if ($file->getSize() > JsonDocument::LARGEST) {
-            throw ValidationException::withMessages(['settings' => "{$name}: it has ".ByteSize::of((int) $file->getSize()).', and a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).'; this is probably another file.']);
-        }
-        $content = (string) $file->getContent();
+        $deliverable->load('production', 'owner', 'specification.latest');
+        [$name, $content] = $this->brought($request);
         try {
-            (new AnyScene)->read($content, $name);
+            $desk->bring($deliverable, $name, $content, $this->person($request));
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['settings' => $refused->getMessage()]);
         }
-        /** @var User $by */
-        $by = $request->user();
-        $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content]);
-        $desk->checkScene($deliverable, $scene, $by);
 
         return redirect()->route('scene', $deliverable->id);
+    }
+
+    /** @return array{string, string} name and content */
+    private function brought(Request $request): array
+    {
+        $file = $request->file('settings');
+        if ($file instanceof \Illuminate\Http\UploadedFile) {
+            return [SceneDesk::name($file), SceneDesk::content($file)];
+        }
+        $given = $request->validate(['pasted' => ['nullable', 'string', 'max:1000000'], 'name' => ['nullable', 'string', 'max:200']]);
+        if (trim($given['pasted'] ?? '') === '') {
+            throw ValidationException::withMessages(['settings' => 'Drop a settings file here, choose one, or paste the settings as text.']);
+        }
+
+        return [\PlainLedger\Core\Measure\Text::shown(($given['name'] ?? '') ?: 'pasted'), $given['pasted']];
+    }
+
+    /** The sheet for what is read off the screen. */
+    public function entry(Request $request, Deliverable $deliverable): Response
+    {
+        Gate::authorize('check', $deliverable);
+        $deliverable->load('owner', 'production', 'specification.latest', 'newest');
+
+        return Inertia::render('EnterScene', ['book' => BookPage::of($deliverable->production, $this->person($request)), 'deliverable' => BookPage::deliverable($deliverable), 'entry' => EntryPage::of($deliverable)]);
+    }
+
+    /** What is typed so far, checked and not kept. */
+    public function attempt(Request $request, Deliverable $deliverable): JsonResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $deliverable->load('owner', 'production', 'specification.latest');
+
+        return response()->json(EntryPage::attempt($deliverable, self::typed($request)));
+    }
+
+    public function typedIn(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $typed = array_filter(self::typed($request), static fn (string $value): bool => $value !== '');
+        if ($typed === []) {
+            throw ValidationException::withMessages(['settings' => 'Nothing has been typed in yet.']);
+        }
+        $deliverable->load('production', 'owner', 'specification.latest');
+        $desk->bring($deliverable, self::TYPED, json_encode($typed, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $this->person($request));
+
+        return redirect()->route('scene', $deliverable->id);
+    }
+
+    /** @return array<string, string> by field */
+    private static function typed(Request $request): array
+    {
+        $given = $request->validate(['typed' => ['present', 'array', 'max:300'], 'typed.*' => ['nullable', 'string', 'max:2000']]);
+        $typed = [];
+        foreach ($given['typed'] as $field => $value) {
+            if (FieldNames::isField((string) $field)) {
+                $typed[(string) $field] = trim($value ?? '');
+            }
+        }
+
+        return $typed;
+    }
+
+    /** A name that was not understood is pointed at what it stands for. */
+    public function point(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:200'], 'is' => ['nullable', 'string', 'max:80'], 'unit' => ['nullable', 'string', 'max:20'],
+            'word' => ['nullable', 'string', 'max:200'], 'stands' => ['nullable', 'string', 'max:200'], 'all' => ['boolean'],
+        ], ['name.required' => 'Say which name.']);
+        // for the whole production only those decide who decide what is asked
+        $all = ($given['all'] ?? false) && $request->user()?->can('specify', $deliverable) === true;
+        $deliverable->load('production', 'owner', 'specification.latest');
+        $before = $deliverable->production->fieldMap()->of($given['name'])->words ?? [];
+        $words = isset($given['word'], $given['stands']) && $given['word'] !== '' ? [$given['word'] => $given['stands']] + $before : $before;
+        try {
+            $meaning = FieldMap::meaning(array_filter(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $words], static fn (mixed $v): bool => $v !== null && $v !== []) + ['is' => null], 'This name', 'it');
+            $desk->pointAt($deliverable, $meaning, $all, $this->person($request));
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['point' => $refused->getMessage()]);
+        }
+
+        return redirect()->route('scene', $deliverable->id);
+    }
+
+    /** For exporters, and for filling in by hand: every fact that is asked of a scene, empty. */
+    public function template(Deliverable $deliverable, string $format): PlainResponse
+    {
+        Gate::authorize('view', $deliverable);
+        $deliverable->load('production', 'owner', 'specification.latest');
+        $asked = $deliverable->draft()->specification;
+        [$body, $type] = $format === 'json' ? [SettingsTemplate::json($asked), 'application/json'] : [SettingsTemplate::text($asked), 'text/plain; charset=utf-8'];
+
+        return response($body)->header('Content-Type', $type)->header('Content-Disposition', 'attachment; filename="'.preg_replace('~[^A-Za-z0-9_.-]~', '_', $deliverable->code)."-settings.{$format}\"");
+    }
+
+    private function person(Request $request): User
+    {
+        /** @var User $person */
+        $person = $request->user();
+
+        return $person;
     }
 }

@@ -95,7 +95,7 @@ final readonly class BookPage
                 }
             }
         }
-        $together = static fn (array $list): ?string => $list === [] ? null : (in_array('unequal', $list, true) ? 'unequal' : (in_array('unknown', $list, true) ? 'unknown' : 'equal'));
+        $together = static fn (array $list): ?string => $list === [] ? null : (in_array('unequal', $list, true) ? 'unequal' : (in_array('unknown', $list, true) ? 'unknown' : (in_array('waived', $list, true) ? 'waived' : 'equal')));
 
         return ['scene' => $together($marks['scene']), 'frames' => $together($marks['files'])];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Pages;
 
 use App\Models\Check;
+use App\Models\Tick;
 use PlainLedger\Core\Specification\Catalogue;
 
 /** One check as the ledger shows it: its document, with what only the screen needs beside it. */
@@ -27,6 +28,10 @@ final readonly class LedgerPage
         foreach (is_array($document['not_checked']) ? $document['not_checked'] : [] as $line) {
             $labels[$line['id']] ??= ['label' => $catalogue->find($line['id'])->label ?? $line['id'], 'group' => ''];
         }
+        $ticked = $check->deliverable->ticks()->pluck('fix')->all();
+        /** @var list<array<string, mixed>> $fixes */
+        $fixes = is_array($document['fixes']) ? $document['fixes'] : [];
+        $document['fixes'] = array_map(static fn (array $f): array => $f + ['key' => $key = Tick::key($f), 'done' => in_array($key, $ticked, true)], $fixes);
         foreach (['strays', 'fixes', 'not_understood', 'names'] as $long) {
             $list = is_array($document[$long] ?? null) ? $document[$long] : [];
             $document["{$long}_count"] = count($list);
@@ -44,6 +49,9 @@ final readonly class LedgerPage
                 'root' => $check->delivery->intakeRoot?->label, 'rootId' => $check->delivery->intake_root_id, 'folder' => $check->delivery->folder, 'depth' => $check->delivery->depth,
                 'files' => $check->delivery->file_count, 'bytes' => $check->delivery->total_size, 'at' => $check->delivery->scanned_at->format('j M, H:i'),
             ],
+            // a line is accepted in the newest check alone
+            'newest' => ! $check->deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
+            'specification' => $check->deliverable->specification->title,
             'labels' => $labels,
             'document' => $document,
         ];

@@ -99,7 +99,7 @@ final readonly class FormatHeld implements CauseFamily
         $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
             ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
             : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $asked[0] ?? 'lossless');
-        yield new Finding('lossy-instead-of-lossless', $side, "The files are compressed with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
+        yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
             ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
     }
 

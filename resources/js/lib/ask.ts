@@ -42,3 +42,13 @@ export async function tellForm<T>(url: string, data: Record<string, string | Blo
 
     return answer<T>(await fetch(url, { method: 'POST', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: form, signal: signal ?? null }));
 }
+
+/** Several files under one name. */
+export async function tellFiles<T>(url: string, name: string, files: File[]): Promise<T> {
+    const form = new FormData();
+    for (const file of files) {
+        form.append(`${name}[]`, file);
+    }
+
+    return answer<T>(await fetch(url, { method: 'POST', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: form }));
+}

@@ -39,3 +39,18 @@ export async function readWorkbook(file: File): Promise<SheetOfCells[]> {
         throw new Error(`${file.name} could not be read as a workbook. Save it as XLSX or CSV again.`);
     }
 }
+
+/** Cells as separated values (RFC 4180), for whoever reads those. */
+export function asCsv(cells: string[][]): string {
+    return cells.map((row) => row.map((cell) => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(',')).join('\r\n');
+}
+
+/** A workbook as a file of separated values, from its longest sheet; any other file as it is. */
+export async function asText(file: File): Promise<File> {
+    if (!/\.xlsx$/i.test(file.name)) {
+        return file;
+    }
+    const sheets = (await readWorkbook(file)).sort((a, b) => b.cells.length - a.cells.length);
+
+    return new File([asCsv(sheets[0]?.cells ?? [])], file.name.replace(/\.xlsx$/i, '.csv'), { type: 'text/csv' });
+}

@@ -1,59 +1,41 @@
-import { useForm } from '@inertiajs/react';
-import { useRef, useState, type DragEvent } from 'react';
 import { verdictInWords } from '../lib/notes';
 import { Breaking } from '../parts/Breaking';
+import { BringScene } from '../parts/BringScene';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
+import { PointAt, type Field, type Unknown } from '../parts/PointAt';
 import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
 
-function DropPlace({ deliverable, first }: { deliverable: number; first: boolean }) {
-    const form = useForm<{ settings: File | null }>({ settings: null });
-    const [over, setOver] = useState(false);
-    const field = useRef<HTMLInputElement>(null);
-    const send = (file: File | undefined) => {
-        if (file === undefined) {
-            return;
-        }
-        form.transform(() => ({ settings: file }));
-        form.post(`/deliverables/${deliverable}/scene`, { forceFormData: true, preserveScroll: true });
-    };
-    const drop = (event: DragEvent) => {
-        event.preventDefault();
-        setOver(false);
-        send(event.dataTransfer.files[0]);
-    };
+function NotUnderstood({ deliverable, ledger, unknown, fields, decides }: { deliverable: number; ledger: Ledger; unknown: Unknown[]; fields: Field[]; decides: boolean }) {
+    const pointed = new Set(unknown.map((each) => each.name));
+    const rest = ledger.document.not_understood.filter((line) => !pointed.has(line) && !unknown.some((each) => each.field !== null && line.startsWith(`${each.field}: `)));
 
     return (
-        <div className="px-6 pt-3">
-            <div
-                onDragOver={(event) => {
-                    event.preventDefault();
-                    setOver(true);
-                }}
-                onDragLeave={() => setOver(false)}
-                onDrop={drop}
-                className={`flex flex-wrap items-center gap-3 border border-dashed px-4 py-3 ${over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge'}`}
-            >
-                <span className="said">{first ? 'Drop the scene’s settings file here before you render.' : 'Settings changed? Drop the file again.'}</span>
-                <label className="sr-only" htmlFor="settings">
-                    Settings file
-                </label>
-                <input id="settings" ref={field} type="file" accept=".json,.usda,.usd,.txt,.ini,.cfg,application/json,text/plain" className="sr-only" tabIndex={-1} onChange={(event) => send(event.target.files?.[0])} />
-                <button type="button" className="press" disabled={form.processing} onClick={() => field.current?.click()}>
-                    {form.processing ? 'Reading…' : 'Choose a file'}
-                </button>
-            </div>
-            {form.errors.settings !== undefined && (
-                <p role="alert" className="mt-2 text-red">
-                    <Breaking text={form.errors.settings} />
-                </p>
+        <details className="mt-2" open>
+            <summary className="cursor-pointer">
+                Not understood: {ledger.document.not_understood_count} {ledger.document.not_understood_count === 1 ? 'setting' : 'settings'}, kept and not compared
+            </summary>
+            {unknown.length > 0 && (
+                <ul className="mt-1 border-y border-rule">
+                    {unknown.slice(0, 40).map((each) => (
+                        <PointAt key={`${each.name}=${each.value}`} deliverable={deliverable} unknown={each} fields={fields} decides={decides} />
+                    ))}
+                </ul>
             )}
-        </div>
+            <ul className="mono ml-4 text-[13px] text-faint">
+                {rest.map((key, at) => (
+                    <li key={at}>
+                        <Breaking text={key} />
+                    </li>
+                ))}
+            </ul>
+        </details>
     );
 }
 
-export default function Scene({ book, deliverable, ledger, past }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[] }) {
+/** The scene before it is rendered: its settings beside what is asked. */
+export default function Scene({ book, deliverable, ledger, past, unknown, fields }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; unknown: Unknown[]; fields: Field[] }) {
     const withScene = ledger !== null && ledger.scene !== null;
 
     return (
@@ -65,7 +47,7 @@ export default function Scene({ book, deliverable, ledger, past }: { book: Book;
             head={
                 <>
                     <Folios deliverable={deliverable} at="scene" />
-                    <DropPlace deliverable={deliverable.id} first={!withScene} />
+                    <BringScene deliverable={deliverable.id} first={!withScene} />
                 </>
             }
             between={
@@ -73,29 +55,39 @@ export default function Scene({ book, deliverable, ledger, past }: { book: Book;
                     <div className="px-6 pt-3">
                         <p className="said">{verdictInWords(ledger.document)}</p>
                         <p className="text-[13px] text-faint">
-                            Settings from <span className="mono">{ledger.scene?.name}</span>, {ledger.scene?.at}.
+                            Settings from{' '}
+                            <span className="mono">
+                                <Breaking text={ledger.scene?.name ?? ''} />
+                            </span>
+                            , {ledger.scene?.at}.
                         </p>
-                        {ledger.document.not_understood_count > 0 && (
-                            <details className="mt-2" open>
-                                <summary className="cursor-pointer">
-                                    Not understood: {ledger.document.not_understood_count} {ledger.document.not_understood_count === 1 ? 'setting' : 'settings'}, kept and not compared
-                                </summary>
-                                <ul className="mono ml-4 text-[13px] text-faint">
-                                    {ledger.document.not_understood.map((key, at) => (
-                                        <li key={at}>
-                                            <Breaking text={key} />
-                                        </li>
-                                    ))}
-                                </ul>
-                            </details>
+                        {(ledger.document.scene?.comes_to.length ?? 0) > 0 && (
+                            <dl className="mt-2 grid grid-cols-[150px_1fr] gap-x-3 border-y border-rule py-1.5" aria-label="What the settings come to">
+                                {ledger.document.scene?.comes_to.map((line) => (
+                                    <div key={line.id} className="contents">
+                                        <dt className="aside">{line.label}</dt>
+                                        <dd className="mono">
+                                            <Breaking text={line.says} />
+                                        </dd>
+                                    </div>
+                                ))}
+                            </dl>
                         )}
+                        {ledger.document.not_understood_count > 0 && <NotUnderstood deliverable={deliverable.id} ledger={ledger} unknown={unknown} fields={fields} decides={book.decides} />}
                     </div>
                 ) : (
                     <div className="said max-w-[62ch] px-6 pt-5">
                         <p>No settings are known of this scene yet. They are compared with what is asked before anything is rendered: the size and its scale, the range, the rate, the camera, the format, the output name.</p>
                         <p className="mt-2 text-[15px] text-faint">
-                            A settings file is a <span className="mono">plain-ledger/scene</span> document, a scene or its render settings as USD text, or a line for each setting, such as{' '}
-                            <span className="mono">resolution = 1920x1080</span>.
+                            Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its render settings as USD text, a line for each setting, or a sheet. For an exporter, or to fill in by hand:{' '}
+                            <a className="plain-link" href={`/deliverables/${deliverable.id}/settings.json`} download>
+                                what is asked as JSON
+                            </a>{' '}
+                            or{' '}
+                            <a className="plain-link" href={`/deliverables/${deliverable.id}/settings.txt`} download>
+                                as lines
+                            </a>
+                            .
                         </p>
                     </div>
                 )

@@ -47,8 +47,8 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                 if (next !== undefined) {
                     router.visit(`/deliverables/${next.id}/frames`);
                 }
-            } else if (['1', '2', '3'].includes(event.key) && deliverable !== undefined) {
-                router.visit(`/deliverables/${deliverable.id}/${['specification', 'scene', 'frames'][Number(event.key) - 1] ?? 'frames'}`);
+            } else if (['1', '2', '3', '4'].includes(event.key) && deliverable !== undefined) {
+                router.visit(`/deliverables/${deliverable.id}/${['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames'}`);
             }
         };
         document.addEventListener('keydown', press);
@@ -106,10 +106,10 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                     <button type="button" className="plain-link" onClick={() => setShowKeys(true)}>
                         Keys
                     </button>
-                    <span className="text-faint">
+                    <Link href="/tokens" className="text-faint hover:underline" title="Your tokens">
                         {person?.name}
                         {book?.role != null && `, ${book.role}`}
-                    </span>
+                    </Link>
                     <button type="button" className="plain-link" onClick={() => router.post('/sign-out')}>
                         Sign out
                     </button>

@@ -2,13 +2,14 @@ import { Link } from '@inertiajs/react';
 import type { Deliverable, Mark } from '../types/book';
 import { MarkSign } from './MarkSign';
 
-export type Folio = 'specification' | 'scene' | 'frames';
+export type Folio = 'specification' | 'scene' | 'render' | 'frames';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
 export function Folios({ deliverable, at }: { deliverable: Deliverable; at: Folio | null }) {
     const folios: [Folio, string, Mark | null][] = [
         ['specification', 'Specification', null],
         ['scene', 'Scene', deliverable.folios.scene],
+        ['render', 'Render', null],
         ['frames', 'Frames', deliverable.folios.frames],
     ];
 

@@ -1,7 +1,9 @@
+import { router } from '@inertiajs/react';
 import type { Cause, Fix, Ledger } from '../types/book';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
 import { Shape } from './Shape';
+import { Since } from './Since';
 
 const KINDS: Record<string, string> = { wait: 'Wait', set: 'Set', rename: 'Rename', move: 'Move', retag: 'Write anew', encode: 'Save again', render: 'Render', 'set-aside': 'Set aside' };
 
@@ -32,12 +34,21 @@ function CauseNote({ cause, number, ledger, touched, onTouch }: { cause: Cause; 
     );
 }
 
-function FixLine({ fix }: { fix: Fix }) {
+function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number; deliverable: number; open: boolean }) {
     return (
         <li className="border-t border-rule py-1.5 first:border-0">
-            <Breaking text={fix.says} />
+            <label className={`grid grid-cols-[20px_1fr] gap-x-1 ${open ? 'cursor-pointer' : ''}`}>
+                {open ? (
+                    <input type="checkbox" className="mt-1 size-3.5" checked={fix.done} onChange={(event) => router.post(`/deliverables/${deliverable}/ticks`, { fix: fix.key, done: event.target.checked }, { preserveScroll: true, preserveState: true })} />
+                ) : (
+                    <span className="text-faint">{number}</span>
+                )}
+                <span className={fix.done ? 'text-faint line-through' : ''}>
+                    <Breaking text={fix.says} />
+                </span>
+            </label>
             {fix.kind === 'render' && fix.frames !== undefined && fix.frames !== '' && (
-                <span className="mt-1.5 block">
+                <span className="mt-1.5 block pl-6">
                     <CopyButton text={fix.frames}>Copy the range</CopyButton>
                 </span>
             )}
@@ -46,7 +57,7 @@ function FixLine({ fix }: { fix: Fix }) {
 }
 
 /** Causes and fixes, beside the lines they speak of. */
-export function LedgerMargin({ ledger, touched, onTouch }: { ledger: Ledger; touched: number | null; onTouch: (note: number | null) => void }) {
+export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger: Ledger; deliverable: number; touched: number | null; onTouch: (note: number | null) => void }) {
     const { document } = ledger;
     const size = document.entries.find((entry) => entry.id === 'picture.resolution');
     const found = size?.files?.mark === 'unequal' ? size.files.found : size?.scene?.mark === 'unequal' ? size.scene.found : null;
@@ -55,6 +66,7 @@ export function LedgerMargin({ ledger, touched, onTouch }: { ledger: Ledger; tou
 
     return (
         <>
+            {document.since !== null && document.since !== undefined && <Since since={document.since} />}
             {document.causes.length === 0 ? (
                 <p className="aside">{document.verdict === 'balanced' ? 'Every line balances.' : 'Nothing is unequal; what could not be read keeps it open.'}</p>
             ) : (
@@ -70,12 +82,15 @@ export function LedgerMargin({ ledger, touched, onTouch }: { ledger: Ledger; tou
             {size !== undefined && found !== null && size.mark === 'unequal' && <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />}
             {fixes.length > 0 && (
                 <section className="mt-2">
-                    <h2 className="aside pb-1">Put right</h2>
-                    <ul className="note">
+                    <h2 className="aside pb-1">
+                        Put right, in this order
+                        {fixes.some((fix) => fix.done) && <span className="not-italic"> · {fixes.filter((fix) => fix.done).length} of {fixes.length} done</span>}
+                    </h2>
+                    <ol className="note">
                         {fixes.slice(0, 12).map((fix, at) => (
-                            <FixLine key={at} fix={fix} />
+                            <FixLine key={fix.key} fix={fix} number={at + 1} deliverable={deliverable} open={ledger.newest} />
                         ))}
-                    </ul>
+                    </ol>
                     {document.fixes_count > 12 && <p className="text-faint">and {document.fixes_count - 12} more, in the report files</p>}
                 </section>
             )}

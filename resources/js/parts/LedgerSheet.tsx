@@ -18,14 +18,14 @@ export function LedgerSheet({ title, book, deliverable, ledger, head, between, f
             deliverable={deliverable}
             margin={
                 <>
-                    {ledger !== null && <LedgerMargin ledger={ledger} touched={touched} onTouch={setTouched} />}
+                    {ledger !== null && <LedgerMargin ledger={ledger} deliverable={deliverable.id} touched={touched} onTouch={setTouched} />}
                     {aside}
                 </>
             }
         >
             {head}
             {between}
-            {ledger !== null && <LedgerTable ledger={ledger} numbers={numbers} touched={touched} onTouch={setTouched} />}
+            {ledger !== null && <LedgerTable ledger={ledger} mayWaive={book.decides} numbers={numbers} touched={touched} onTouch={setTouched} />}
             {foot}
             <Tie note={touched} />
         </Book>

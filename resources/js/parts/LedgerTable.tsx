@@ -3,6 +3,7 @@ import { inWords, pickOut } from '../lib/difference';
 import type { Cell, Entry, Ledger } from '../types/book';
 import { Breaking } from './Breaking';
 import { MarkSign } from './MarkSign';
+import { Waive } from './Waive';
 
 const LONG = 24;
 
@@ -71,7 +72,7 @@ function Runs({ cell }: { cell: Cell | undefined }) {
 }
 
 /** Required, scene and files side by side, one requirement a line; causes by the numbers of their notes. */
-export function LedgerTable({ ledger, numbers, touched, onTouch }: { ledger: Ledger; numbers: Map<string, number[]>; touched: number | null; onTouch: (note: number | null) => void }) {
+export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { ledger: Ledger; mayWaive: boolean; numbers: Map<string, number[]>; touched: number | null; onTouch: (note: number | null) => void }) {
     const [onlyTrouble, setOnlyTrouble] = useState(false);
     const [folded, setFolded] = useState<Set<string>>(new Set());
     const { document, labels } = ledger;
@@ -135,7 +136,7 @@ export function LedgerTable({ ledger, numbers, touched, onTouch }: { ledger: Led
                     <Fragment key={part}>
                         {groups(part).map(([group, entries]) => {
                             const key = `${part}/${group}`;
-                            const balances = entries.every((entry) => entry.mark === 'equal');
+                            const balances = entries.every((entry) => entry.mark === 'equal' || entry.mark === 'waived');
                             const closed = folded.has(key);
 
                             return (
@@ -163,7 +164,7 @@ export function LedgerTable({ ledger, numbers, touched, onTouch }: { ledger: Led
                                             const on = touched !== null && notes.includes(touched);
 
                                             return (
-                                                <Fragment key={entry.id}>
+                                                <Fragment key={`${entry.id}/${entry.pass ?? ''}`}>
                                                     <tr data-notes={notes.join(' ')} className={on ? 'touched' : ''} onMouseEnter={() => onTouch(notes[0] ?? null)} onMouseLeave={() => onTouch(null)}>
                                                         <th scope="row">
                                                             {labels[entry.id]?.label ?? entry.id}
@@ -173,6 +174,15 @@ export function LedgerTable({ ledger, numbers, touched, onTouch }: { ledger: Led
                                                                     {note}
                                                                 </a>
                                                             ))}
+                                                            {entry.pass !== undefined && <span className="aside"> of {entry.pass}</span>}
+                                                            {entry.waiver !== undefined && (
+                                                                <span className="block text-[12.5px] text-ochre">
+                                                                    accepted: <Breaking text={entry.waiver.reason} />
+                                                                    {entry.waiver.by !== undefined && ` (${entry.waiver.by})`}
+                                                                </span>
+                                                            )}
+                                                            {mayWaive && ledger.newest && (entry.mark === 'unequal' || entry.waiver?.key !== undefined) && <Waive ledger={ledger} entry={entry} />}
+                                                            {entry.find_out !== undefined && <span className="aside block text-[12.5px]">{entry.find_out}</span>}
                                                             {entry.why !== undefined && <span className="aside block text-[12.5px]">{entry.why}</span>}
                                                         </th>
                                                         <td className="column mono">{long ? <span className="text-faint">below</span> : entry.required}</td>

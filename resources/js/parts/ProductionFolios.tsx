@@ -1,11 +1,16 @@
 import { Link } from '@inertiajs/react';
 import type { Book } from '../types/book';
 
-export type ProductionFolio = '' | '/house' | '/list' | '/together';
+export type ProductionFolio = '' | '/board' | '/scenes' | '/render' | '/house' | '/list' | '/together' | '/names' | '/outbox';
 
 const FOLIOS: [ProductionFolio, string][] = [
     ['', 'Deliverables'],
+    ['/board', 'Board'],
+    ['/scenes', 'Many scenes'],
+    ['/render', 'Render plan'],
+    ['/outbox', 'Outbox'],
     ['/house', 'House requirements'],
+    ['/names', 'Names'],
     ['/list', 'From a list'],
     ['/together', 'Many together'],
 ];

@@ -52,6 +52,9 @@ export interface Entry {
     files?: Cell;
     why?: string;
     set_by: string;
+    pass?: string;
+    waiver?: { reason: string; by?: string; key?: number };
+    find_out?: string;
 }
 
 export interface Cause {
@@ -72,6 +75,17 @@ export interface Fix {
     count?: number;
     from?: string;
     to?: string;
+    key: string;
+    done: boolean;
+}
+
+/** What has become of a check since the one before it. */
+export interface SinceBefore {
+    put_right: string[];
+    new: string[];
+    back: string[];
+    still: string[];
+    unasked: { id: string; label: string; from: string; to: string }[];
 }
 
 export interface Sequence {
@@ -111,6 +125,8 @@ export interface CheckDocument {
     strays_count: number;
     not_understood: string[];
     not_understood_count: number;
+    scene: { file: string | null; comes_to: { id: string; label: string; says: string }[] } | null;
+    since: SinceBefore | null;
     strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][]; pictures?: number[] }[];
 }
 
@@ -123,6 +139,8 @@ export interface Ledger {
     scene: { name: string; at: string } | null;
     delivery: { root: string | null; rootId: number | null; folder: string; depth: string; files: number; bytes: number; at: string } | null;
     labels: Record<string, { label: string; group: string }>;
+    newest: boolean;
+    specification: string;
     document: CheckDocument;
 }
 

@@ -312,7 +312,7 @@ final class CommandLineTest extends TestCase
     {
         $this->bench->put('r.log', "frame 1 done in 60 s\nframe 2 done in 60 s\nframe 4 done in 60 s\nerror: machine 4 lost\n")->put('own.log', "[1] ok 2000ms\n");
         [$code, $output] = $this->run_(['log', 'r.log', '--range', '1-6']);
-        self::assertSame([1, "3 of 6 frames finished.\nA frame takes 1 min; the middle one of 3.\nGo on from frame 3: render 3,5-6.\nThat takes 3 min, 1 frame at a time.\nError: machine # lost\n"], [$code, $output]);
+        self::assertSame([1, "3 of 6 frames finished.\nA frame takes 1 min; the middle one of 3.\nGo on from frame 3: render 3,5-6.\nThat takes 3 min, 1 frame at a time.\nError: machine 4 lost\n"], [$code, $output]);
         $json = json_decode($this->run_(['log', 'r.log', '--range', '1-2', '--json'])[1], true);
         self::assertSame(['', null, '1-2,4', 60_000], [$json['left'], $json['resume'], $json['finished'], $json['median_ms']]);
         self::assertSame(2, $this->run_(['log', 'own.log', '--finished', '[{frame}] ok'])[0]);

@@ -36,6 +36,7 @@ final class LogTest extends TestCase
         yield 'no part of a longer number' => ['frame {frame}', 'frame 123456789012', null];
         yield 'signs of its own' => ['(frame {frame}) [ok]', 'x (frame 5) [ok]', ['frame' => '5']];
         yield 'a file with spaces' => ["wrote '{file}'", "wrote 'a b/TC 010.1001.png' now", ['file' => 'a b/TC 010.1001.png']];
+        yield 'a file at the end of the line' => ['wrote {file}', 'wrote a b/TC 010.1001.png  ', ['file' => 'a b/TC 010.1001.png']];
         yield 'a clock time' => ['took {time}', 'took 1:02:03.5', ['time' => '1:02:03.5']];
         yield 'a spoken time' => ['took {time}', 'took 2m 3s', ['time' => '2m 3s']];
         yield 'anything between' => ['frame {frame} {*} time {time}', 'frame 4 | mem 12 | time 0:59', ['frame' => '4', 'time' => '0:59']];
@@ -133,7 +134,7 @@ final class LogTest extends TestCase
         self::assertLessThan(49 * 80, $most);
         self::assertLessThanOrEqual(49 * 67, $least);
         self::assertGreaterThanOrEqual(49 * 66, $most);
-        self::assertSame([2, ['no light on layer #' => 2], 1, ['machine # lost' => 1]], [$reading->warningCount, $reading->warnings, $reading->errorCount, $reading->errors]);
+        self::assertSame([2, ['no light on layer 3' => 2], 1, ['machine 4 lost' => 1]], [$reading->warningCount, $reading->warnings, $reading->errorCount, $reading->errors]);
     }
 
     public function test_machines_beside_each_other_are_seen_by_the_clock(): void

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Ledger\SceneDesk;
+use App\Models\Deliverable;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Matching\Owed;
+use PlainLedger\Core\Matching\SceneOwners;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Scene\ToldScene;
+
+/** The settings of many scenes at once: each finds its deliverable, what finds none is asked for, and all are checked. */
+final class ManyScenesController
+{
+    private const MOST = 2_000;
+
+    public function show(Request $request, Production $production): Response
+    {
+        Gate::authorize('decide', $production);
+        /** @var User $reader */
+        $reader = $request->user();
+
+        return Inertia::render('ManyScenes', ['book' => BookPage::of($production, $reader)]);
+    }
+
+    /** What is in the files, and whose each is; nothing is kept yet. */
+    public function read(Request $request, Production $production): JsonResponse
+    {
+        Gate::authorize('decide', $production);
+        $request->validate(['files' => ['required', 'array', 'max:500'], 'files.*' => ['file']], ['files.required' => 'Drop some files first.', 'files.max' => 'At most 500 files at once; pack more of them as a zip.']);
+        $deliverables = $production->deliverables()->with('owner')->orderBy('code')->get();
+        $owners = new SceneOwners(array_values($deliverables->map(static fn (Deliverable $d): Owed => new Owed($d->id, $d->code, $d->owner?->handle, $d->owner?->name))->all()));
+        $map = $production->fieldMap();
+        $scenes = [];
+        $refused = [];
+        /** @var list<UploadedFile> $files */
+        $files = $request->file('files');
+        foreach ($files as $file) {
+            foreach (SceneDesk::scenes($file, $map) as $told) {
+                if ($told instanceof JsonRefused) {
+                    $refused[] = $told->getMessage();
+                } elseif (count($scenes) >= self::MOST) {
+                    $refused[] = Text::shown($told->label).': these are more than '.number_format(self::MOST).' scenes; bring the rest afterwards.';
+                    break 2;
+                } else {
+                    $scenes[] = self::line($told, $owners);
+                }
+            }
+        }
+
+        return response()->json(['scenes' => $scenes, 'refused' => array_slice($refused, 0, 200), 'deliverables' => $deliverables->map(static fn (Deliverable $d): array => ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name])->all()]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(ToldScene $told, SceneOwners $owners): array
+    {
+        $found = $owners->of($told->whose);
+
+        return [
+            'label' => Text::shown($told->label), 'content' => mb_check_encoding($told->content, 'UTF-8') ? $told->content : mb_convert_encoding($told->content, 'UTF-8', 'Windows-1252'),
+            'whose' => Text::shown(mb_strimwidth($told->whose[0] ?? '', 0, 80, '…')), 'deliverable' => count($found) === 1 ? $found[0]->id : null,
+            'perhaps' => count($found) > 1 ? array_map(static fn (Owed $o): int => $o->id, array_slice($found, 0, 20)) : [],
+            'settings' => count($told->settings->all()), 'unknown' => count($told->settings->unknown),
+        ];
+    }
+
+    /** Some of them are kept and checked; the page sends as many as go into a few seconds. */
+    public function store(Request $request, Production $production, SceneDesk $desk): JsonResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate([
+            'scenes' => ['required', 'array', 'max:25'], 'scenes.*.deliverable' => ['required', 'integer'],
+            'scenes.*.label' => ['required', 'string', 'max:300'], 'scenes.*.content' => ['required', 'string', 'max:'.JsonDocument::LARGEST],
+        ]);
+        /** @var User $by */
+        $by = $request->user();
+        $done = [];
+        foreach ($given['scenes'] as $scene) {
+            $deliverable = $production->deliverables()->with('production', 'owner', 'specification.latest')->find((int) $scene['deliverable']);
+            if ($deliverable === null) {
+                throw ValidationException::withMessages(['scenes' => "“{$scene['label']}” was to go to a deliverable that is not of this production."]);
+            }
+            try {
+                $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
+                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict, 'holdsUp' => $check->holds_up, 'cause' => $check->summary['causes'][0]['says'] ?? null, 'fault' => null];
+            } catch (PlainSentence $refused) {
+                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => null, 'holdsUp' => null, 'cause' => null, 'fault' => $refused->getMessage()];
+            }
+        }
+
+        return response()->json(['done' => $done]);
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\RenderLog\LogEvent;
+use PlainLedger\Core\RenderLog\LogPattern;
+use PlainLedger\Core\RenderLog\LogShape;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\Meaning;
+use PlainLedger\Core\Scene\Unit;
+
+/** What settings are called in this production, and how the lines of its logs read. */
+final class NamesController
+{
+    public function show(Request $request, Production $production): Response
+    {
+        Gate::authorize('decide', $production);
+        /** @var User $reader */
+        $reader = $request->user();
+        $labels = FieldNames::offered();
+
+        return Inertia::render('Names', [
+            'book' => BookPage::of($production, $reader),
+            'names' => array_map(static fn (Meaning $m): array => $m->toArray() + ['unit' => null, 'words' => (object) [], 'label' => $m->is === null ? null : $labels[$m->is] ?? $m->is], $production->fieldMap()->meanings()),
+            'fields' => self::fields(),
+            'shapes' => array_map(static fn (LogShape $s): array => ['name' => $s->name, 'patterns' => $s->toArray()], $production->logShapes()),
+            'own' => count($production->log_shapes ?? []),
+            'events' => array_map(static fn (LogEvent $e): array => ['event' => $e->value, 'says' => $e->spoken()], LogEvent::cases()),
+            'pieces' => array_keys(LogPattern::PIECES),
+        ]);
+    }
+
+    /** @return list<array{field: string, label: string, units: list<string>}> everything a name can stand for */
+    public static function fields(): array
+    {
+        $fields = [];
+        foreach (FieldNames::offered() as $field => $label) {
+            $fields[] = ['field' => $field, 'label' => $label, 'units' => array_map(static fn (Unit $u): string => $u->value, Unit::of($field))];
+        }
+
+        return $fields;
+    }
+
+    public function update(Request $request, Production $production): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate(['name' => ['required', 'string', 'max:200'], 'is' => ['nullable', 'string', 'max:80'], 'unit' => ['nullable', 'string', 'max:20'], 'words' => ['array', 'max:100'], 'words.*' => ['string', 'max:200'], 'drop' => ['boolean']], ['name.required' => 'Say which name.']);
+        try {
+            $map = $production->fieldMap();
+            $map = ($given['drop'] ?? false) ? $map->without($given['name']) : $map->with(FieldMap::meaning(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $given['words'] ?? []], 'This name', 'it'));
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['name' => $refused->getMessage()]);
+        }
+        $this->keep($production, $map);
+
+        return back();
+    }
+
+    private function keep(Production $production, FieldMap $map): void
+    {
+        $production->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings())]);
+    }
+
+    public function export(Production $production): PlainResponse
+    {
+        Gate::authorize('decide', $production);
+
+        return response(json_encode($production->fieldMap()->toArray($production->name), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n")
+            ->header('Content-Type', 'application/json')->header('Content-Disposition', "attachment; filename=\"{$production->code}-field-map.json\"");
+    }
+
+    /** Names of another production or house are laid over those that are here. */
+    public function import(Request $request, Production $production): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $file = $request->file('map');
+        if (! $file instanceof \Illuminate\Http\UploadedFile || ! $file->isValid()) {
+            throw ValidationException::withMessages(['map' => 'Choose a file with a field map.']);
+        }
+        $name = Text::shown($file->getClientOriginalName());
+        try {
+            $map = FieldMap::fromDocument(JsonDocument::parse((string) $file->getContent(), $name, FieldMap::FORMAT));
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['map' => $refused->getMessage()]);
+        }
+        $this->keep($production, $production->fieldMap()->under($map));
+
+        return back()->with('told', Text::count(count($map->meanings()), 'name').' read from '.$name.'.');
+    }
+
+    /** How pasted lines of a log read by patterns that are being written. */
+    public function tryPatterns(Request $request, Production $production): JsonResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate(['patterns' => ['present', 'array', 'max:20'], 'patterns.*.event' => ['required', 'string', 'max:20'], 'patterns.*.pattern' => ['nullable', 'string', 'max:500'], 'sample' => ['nullable', 'string', 'max:100000']]);
+        $patterns = [];
+        $faults = [];
+        foreach ($given['patterns'] as $at => $line) {
+            try {
+                if (trim($line['pattern'] ?? '') !== '') {
+                    $patterns[$at] = [LogEvent::from($line['event']), LogPattern::parse($line['pattern'])];
+                }
+            } catch (PlainSentence|\ValueError $refused) {
+                $faults[$at] = $refused instanceof PlainSentence ? $refused->getMessage() : 'There is no such event.';
+            }
+        }
+        $lines = [];
+        foreach (array_slice(preg_split('~\R~', $given['sample'] ?? '') ?: [], 0, 200) as $text) {
+            $told = [];
+            foreach ($patterns as $at => [$event, $pattern]) {
+                try {
+                    $pieces = isset($faults[$at]) ? null : $pattern->in(mb_substr($text, 0, 4000));
+                } catch (PlainSentence $refused) {
+                    $faults[$at] = $refused->getMessage();
+                    $pieces = null;
+                }
+                if ($pieces !== null) {
+                    $told[] = ['event' => $event->value, 'at' => $at, 'pieces' => (object) $pieces];
+                }
+            }
+            $lines[] = ['text' => mb_strimwidth(Text::shown($text), 0, 300, '…'), 'told' => $told];
+        }
+
+        return response()->json(['lines' => $lines, 'faults' => (object) $faults]);
+    }
+
+    public function shape(Request $request, Production $production): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'was' => ['nullable', 'string', 'max:80'], 'drop' => ['boolean'], 'patterns' => ['array', 'max:20'], 'patterns.*.event' => ['required', 'string', 'max:20'], 'patterns.*.pattern' => ['nullable', 'string', 'max:500']], ['name.required' => 'Give the shape a name.']);
+        $shapes = array_values(array_filter($production->log_shapes ?? [], static fn (array $s): bool => $s['name'] !== ($given['was'] ?? $given['name']) && $s['name'] !== $given['name']));
+        if (! ($given['drop'] ?? false)) {
+            try {
+                $patterns = array_values(array_filter(array_map(static fn (array $p): array => ['event' => (string) $p['event'], 'pattern' => trim((string) ($p['pattern'] ?? ''))], $given['patterns'] ?? []), static fn (array $p): bool => $p['pattern'] !== ''));
+                $shapes[] = ['name' => $given['name'], 'patterns' => LogShape::of($given['name'], $patterns)->toArray()];
+            } catch (PlainSentence $refused) {
+                throw ValidationException::withMessages(['shape' => $refused->getMessage()]);
+            }
+            if (count($shapes) > 30) {
+                throw ValidationException::withMessages(['shape' => 'A production has at most 30 shapes of its own.']);
+            }
+        }
+        $production->update(['log_shapes' => $shapes]);
+
+        return back();
+    }
+}

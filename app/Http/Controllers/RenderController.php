@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Pages\BookPage;
+use App\Intake\IntakeFolder;
+use App\Ledger\LogDesk;
+use App\Ledger\RenderDesk;
+use App\Models\Deliverable;
+use App\Models\IntakeRoot;
+use App\Models\Production;
+use App\Models\RenderLog;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Remedy\FrameTimes;
+use PlainLedger\Core\Remedy\Pool;
+use PlainLedger\Core\Remedy\RenderJob;
+use PlainLedger\Core\Remedy\RenderPlan;
+use PlainLedger\Core\RenderLog\LogShape;
+
+/** Before and during a render: when it will be ready, and how far it is. */
+final class RenderController
+{
+    public function show(Request $request, Deliverable $deliverable): Response
+    {
+        Gate::authorize('view', $deliverable);
+        $reader = $this->person($request);
+        $deliverable->load('owner', 'production', 'specification.latest', 'newest');
+        $overseer = $reader->can('specify', $deliverable);
+        $log = RenderDesk::newestLog($deliverable);
+        $times = RenderDesk::times($deliverable);
+        $frames = RenderDesk::frames($deliverable);
+        $job = RenderDesk::job($deliverable);
+
+        return Inertia::render('Render', [
+            'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $overseer],
+            'frames' => $frames === null ? null : (string) $frames, 'count' => $frames === null ? 0 : count($frames),
+            'typed' => ['times' => $deliverable->frame_times ?? '', 'size' => $deliverable->frame_size ?? ''], 'from' => $times[1] ?? null,
+            'pool' => self::poolShown($deliverable->production),
+            'plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of(RenderDesk::pool($deliverable->production), [$job])),
+            'log' => $log === null ? null : self::logShown($log),
+            'shapes' => array_map(static fn (LogShape $s): string => $s->name, $deliverable->production->logShapes()),
+            'roots' => array_map(static fn (IntakeRoot $root): array => ['id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, $overseer)], IntakeFolder::rootsFor($deliverable, $overseer)),
+        ]);
+    }
+
+    /** @return array{machines: int, hours: string} */
+    private static function poolShown(Production $production): array
+    {
+        return ['machines' => $production->pool['machines'] ?? 1, 'hours' => $production->pool['hours'] ?? ''];
+    }
+
+    /** @return array<string, mixed> */
+    private static function logShown(RenderLog $log): array
+    {
+        $reading = $log->reading;
+        unset($reading['sample']);
+
+        return ['id' => $log->id, 'name' => $log->name, 'followed' => $log->path !== null, 'shape' => $log->shape['name'] ?? null, 'read' => $log->read, 'size' => $log->size, 'fault' => $log->fault, 'at' => $log->updated_at->format('j M, H:i:s'), 'reading' => $reading];
+    }
+
+    public function update(Request $request, Deliverable $deliverable): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['times' => ['nullable', 'string', 'max:2000'], 'size' => ['nullable', 'string', 'max:40']]);
+        try {
+            blank($given['times'] ?? null) ?: FrameTimes::parse((string) $given['times']);
+        } catch (NotUnderstood $refused) {
+            throw ValidationException::withMessages(['times' => $refused->getMessage()]);
+        }
+        try {
+            blank($given['size'] ?? null) ?: ByteSize::parse((string) $given['size']);
+        } catch (NotUnderstood $refused) {
+            throw ValidationException::withMessages(['size' => $refused->getMessage()]);
+        }
+        $deliverable->update(['frame_times' => $given['times'] ?? null, 'frame_size' => $given['size'] ?? null]);
+
+        return back();
+    }
+
+    /** Another count of machines or other hours, looked at and not kept. */
+    public function attempt(Request $request, Production $production): JsonResponse
+    {
+        Gate::authorize('view', $production);
+        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40'], 'deliverable' => ['nullable', 'integer'], 'times' => ['nullable', 'string', 'max:2000']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
+        $pool = RenderDesk::pool($production, (int) $given['machines'], $given['hours'] ?? '');
+        if (isset($given['deliverable'])) {
+            $deliverable = $production->deliverables()->with('owner', 'production', 'specification.latest', 'newest')->findOrFail((int) $given['deliverable']);
+            Gate::authorize('view', $deliverable);
+            if (! blank($given['times'] ?? null)) {
+                $deliverable->frame_times = (string) $given['times'];
+                FrameTimes::parse($deliverable->frame_times);
+            }
+            $job = RenderDesk::job($deliverable);
+
+            return response()->json(['plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of($pool, [$job]))]);
+        }
+        Gate::authorize('decide', $production);
+
+        return response()->json(['plan' => $this->whole($production, $pool)]);
+    }
+
+    public function plan(Request $request, Production $production): Response
+    {
+        Gate::authorize('decide', $production);
+
+        return Inertia::render('RenderPlan', ['book' => BookPage::of($production, $this->person($request)), 'pool' => self::poolShown($production), 'plan' => $this->whole($production, RenderDesk::pool($production)), 'untimed' => $this->untimed($production)]);
+    }
+
+    /** @return array<string, mixed> everything that is still due and has a time, as one list */
+    private function whole(Production $production, Pool $pool): array
+    {
+        /** @var list<RenderJob> $jobs */
+        $jobs = array_values(array_filter($this->owed($production)->map(RenderDesk::job(...))->all()));
+
+        return RenderDesk::shown(RenderPlan::of($pool, $jobs));
+    }
+
+    /** @return list<array{id: int, code: string, frames: string}> due, with no time known for a frame */
+    private function untimed(Production $production): array
+    {
+        $list = [];
+        foreach ($this->owed($production) as $deliverable) {
+            $frames = RenderDesk::frames($deliverable);
+            if ($frames !== null && ! $frames->isEmpty() && RenderDesk::times($deliverable) === null) {
+                $list[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'frames' => (string) $frames];
+            }
+        }
+
+        return $list;
+    }
+
+    /** @return \Illuminate\Support\Collection<int, Deliverable> */
+    private function owed(Production $production): \Illuminate\Support\Collection
+    {
+        return $production->deliverables()->with(['owner', 'production', 'specification.latest', 'renderLogs', 'newest' => fn ($query) => $query->select(\App\Http\Pages\BoardPage::COLUMNS)])->orderBy('code')->get();
+    }
+
+    public function keepPool(Request $request, Production $production): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
+        try {
+            Pool::of((int) $given['machines'], 0, $given['hours'] ?? '');
+        } catch (NotUnderstood $refused) {
+            throw ValidationException::withMessages(['hours' => $refused->getMessage()]);
+        }
+        $production->update(['pool' => ['machines' => (int) $given['machines'], 'hours' => $given['hours'] ?? '']]);
+
+        return back();
+    }
+
+    /** A log that is sent, a piece at a time: its first piece begins it. */
+    public function send(Request $request, Deliverable $deliverable, LogDesk $desk): JsonResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['piece' => ['required', 'file', 'max:8000'], 'log' => ['nullable', 'integer'], 'name' => ['required', 'string', 'max:255'], 'size' => ['required', 'integer', 'min:0'], 'shape' => ['nullable', 'string', 'max:80'], 'last' => ['required', 'in:0,1']]);
+        $deliverable->load('production', 'owner', 'specification.latest');
+        /** @var UploadedFile $piece */
+        $piece = $request->file('piece');
+        $bytes = (string) $piece->getContent();
+        try {
+            $log = isset($given['log']) ? $deliverable->renderLogs()->whereNull('path')->findOrFail((int) $given['log'])
+                : $desk->begin($deliverable, Text::shown($given['name']), (int) $given['size'], $bytes, $given['shape'] ?? null, $this->person($request));
+            $log->setRelation('deliverable', $deliverable);
+            $desk->feed($log, $bytes, $given['last'] === '1');
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['log' => $refused->getMessage()]);
+        }
+
+        return response()->json(self::logShown($log));
+    }
+
+    /** What lies in a folder of the intake that could be a log. */
+    public function logs(Request $request, Deliverable $deliverable): JsonResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $folder = $this->folder($request, $deliverable);
+
+        return response()->json(['contents' => $folder->contents(), 'logs' => $folder->logs()]);
+    }
+
+    private function folder(Request $request, Deliverable $deliverable): IntakeFolder
+    {
+        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
+        $deliverable->load('production', 'owner', 'specification.latest');
+        $root = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find((int) $given['root']) ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
+
+        return IntakeFolder::open($root, $given['below'] ?? '', $deliverable, $this->person($request)->can('specify', $deliverable));
+    }
+
+    public function beginFollowing(Request $request, Deliverable $deliverable, LogDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']]);
+        try {
+            $folder = $this->folder($request, $deliverable);
+            $path = $folder->file($given['file']);
+            $log = $desk->begin($deliverable, Text::shown($given['file']), (int) filesize($path), (string) file_get_contents($path, length: 300_000), $given['shape'] ?? null, $this->person($request), $folder->root, ltrim("{$folder->below}/{$given['file']}", '/'));
+            $log->setRelation('deliverable', $deliverable);
+            $desk->follow($log, $this->person($request)->can('specify', $deliverable));
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['log' => $refused->getMessage()]);
+        }
+
+        return redirect()->route('render', $deliverable->id);
+    }
+
+    public function follow(Request $request, RenderLog $log, LogDesk $desk): JsonResponse
+    {
+        $deliverable = $log->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
+        Gate::authorize('view', $deliverable);
+        $log->setRelation('deliverable', $deliverable);
+        $desk->follow($log, $this->person($request)->can('specify', $deliverable));
+
+        return response()->json(self::logShown($log));
+    }
+
+    public function forget(RenderLog $log, LogDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $log->deliverable);
+        $desk->forget($log);
+
+        return redirect()->route('render', $log->deliverable_id);
+    }
+
+    private function person(Request $request): User
+    {
+        /** @var User $person */
+        $person = $request->user();
+
+        return $person;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Laravel\Sanctum\PersonalAccessToken;
+
+/** Personal tokens, by which a program may do what its owner may. */
+final class TokenController
+{
+    private const MOST = 20;
+
+    public function show(Request $request): Response
+    {
+        /** @var User $person */
+        $person = $request->user();
+
+        return Inertia::render('Tokens', [
+            'tokens' => $person->tokens()->orderByDesc('id')->get()->map(static fn (PersonalAccessToken $t): array => [
+                'id' => $t->getKey(), 'name' => $t->name, 'made' => $t->created_at?->format('j M Y'), 'used' => $t->last_used_at?->format('j M Y, H:i'), 'until' => $t->expires_at?->format('j M Y'), 'over' => $t->expires_at?->isPast() ?? false,
+            ])->all(),
+            'fresh' => $request->session()->get('token'),
+            'address' => url('/api'),
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'days' => ['required', 'integer', 'min:1', 'max:366']], ['name.required' => 'Say what it is for, so that you know it again.', 'days.*' => 'From 1 to 366 days.']);
+        /** @var User $person */
+        $person = $request->user();
+        if ($person->tokens()->count() >= self::MOST) {
+            throw ValidationException::withMessages(['name' => 'You have '.self::MOST.' tokens; take one away first.']);
+        }
+        $token = $person->createToken($given['name'], ['check'], Carbon::now()->addDays((int) $given['days']));
+
+        // it is shown once; only its hash is kept
+        return redirect()->route('tokens')->with('token', $token->plainTextToken);
+    }
+
+    public function destroy(Request $request, int $token): RedirectResponse
+    {
+        /** @var User $person */
+        $person = $request->user();
+        $person->tokens()->whereKey($token)->firstOrFail()->delete();
+
+        return redirect()->route('tokens');
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Ledger\CheckDesk;
+use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\Tick;
+use App\Models\User;
+use App\Models\Waiver;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Waiver as Accepted;
+
+/** Unequal lines that are accepted as they are; and work that is ticked off. */
+final class WaiverController
+{
+    public function store(Request $request, Check $check, CheckDesk $desk): RedirectResponse
+    {
+        $deliverable = $check->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
+        Gate::authorize('specify', $deliverable);
+        $given = $request->validate([
+            'id' => ['required', 'string', 'max:120'], 'part' => ['required', 'string', 'max:80'], 'pass' => ['nullable', 'string', 'max:80'],
+            'reason' => ['required', 'string', 'min:3', 'max:500'], 'all' => ['boolean'],
+        ], ['reason.required' => 'Say why it is accepted: whoever reads it later will ask.', 'reason.min' => 'Say why it is accepted, in a word or two.']);
+        $newest = $deliverable->checks()->where('state', 'done')->latest('id')->firstOrFail();
+        if ($newest->id !== $check->id) {
+            throw ValidationException::withMessages(['reason' => 'There is a newer check of this; look at that one first.']);
+        }
+        $entry = $this->entry($desk, $check, $given['id'], $given['part'], $given['pass'] ?? null);
+        /** @var User $by */
+        $by = $request->user();
+        $accepted = Accepted::of($entry, trim($given['reason']));
+        Waiver::query()->create([
+            'production_id' => $deliverable->production_id, 'specification_id' => ($given['all'] ?? false) ? $deliverable->specification_id : null, 'deliverable_id' => ($given['all'] ?? false) ? null : $deliverable->id,
+            'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass, 'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
+        ]);
+        $this->again($deliverable, ($given['all'] ?? false) === true, $desk, $by);
+
+        return back();
+    }
+
+    private function entry(CheckDesk $desk, Check $check, string $id, string $part, ?string $pass): Entry
+    {
+        foreach ($desk->account($check)->check->entries as $entry) {
+            if ($entry->id() === $id && $entry->part === $part && $entry->pass === $pass && $entry->isUnequal()) {
+                return $entry;
+            }
+        }
+        throw ValidationException::withMessages(['reason' => 'This line is not unequal, so there is nothing to accept.']);
+    }
+
+    /** Taken back: what was accepted by it is unequal again. */
+    public function destroy(Request $request, Waiver $waiver, CheckDesk $desk): RedirectResponse
+    {
+        $deliverable = $waiver->deliverable_id === null
+            ? Deliverable::query()->where('specification_id', $waiver->specification_id)->where('production_id', $waiver->production_id)->with('production', 'owner', 'specification.latest')->firstOrFail()
+            : Deliverable::query()->with('production', 'owner', 'specification.latest')->findOrFail($waiver->deliverable_id);
+        Gate::authorize('specify', $deliverable);
+        $waiver->update(['ended_at' => Carbon::now()]);
+        /** @var User $by */
+        $by = $request->user();
+        $this->again($deliverable, $waiver->deliverable_id === null, $desk, $by);
+
+        return back();
+    }
+
+    /** The newest check once more: of one deliverable, or of all that follow the specification. */
+    private function again(Deliverable $deliverable, bool $all, CheckDesk $desk, User $by): void
+    {
+        $touched = $all ? Deliverable::query()->where('production_id', $deliverable->production_id)->where('specification_id', $deliverable->specification_id)->orderBy('id')->get() : [$deliverable];
+        foreach ($touched as $each) {
+            $newest = $each->checks()->where('state', 'done')->with('deliverable.production', 'deliverable.owner', 'deliverable.specification.latest', 'scene', 'delivery')->latest('id')->first();
+            if ($newest !== null) {
+                $desk->again($newest, $by);
+            }
+        }
+    }
+
+    /** A piece of work is done, or is not after all. */
+    public function tick(Request $request, Deliverable $deliverable): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['fix' => ['required', 'string', 'regex:~^[0-9a-f]{64}$~'], 'done' => ['required', 'boolean']]);
+        if ($given['done']) {
+            Tick::query()->firstOrCreate(['deliverable_id' => $deliverable->id, 'fix' => $given['fix']], ['user_id' => $request->user()?->id]);
+        } else {
+            $deliverable->ticks()->where('fix', $given['fix'])->delete();
+        }
+
+        return back();
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages;
+
+use App\Models\Deliverable;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\SettingsTemplate;
+use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Specification\AskType;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Requirement;
+
+/** The sheet on which a scene is typed in off the screen: what is asked, in the order it is usually read. */
+final readonly class EntryPage
+{
+    /** Which line a field is told for. */
+    private const LINE = ['picture.scale' => 'picture.resolution', 'time.extent' => 'time.range', 'time.step' => 'time.range', 'time.timeline' => 'time.range', 'camera.chosen' => 'camera.name', 'camera.all' => 'camera.single', 'camera.views' => 'camera.single'];
+
+    private const EXAMPLES = ['camera.chosen' => 'cam_quay', 'camera.all' => 'cam_quay, cam_wide', 'camera.views' => 'top, working', 'time.timeline' => '990-1110', 'passes' => 'beauty=yes, mist=no', 'scene.saved' => 'yes', 'scene.file' => 'TC_010_light_v003', 'scene.project_folder' => 'tide_clock', 'naming.pattern' => 'TC_010_v003.####.exr', 'output.folder' => 'renders/TC_010'];
+
+    /** @return array{rows: list<array<string, mixed>>, typed: array<string, string>} */
+    public static function of(Deliverable $deliverable): array
+    {
+        $asked = $deliverable->draft()->specification;
+        $requirements = [];
+        foreach ($asked->parts as $part) {
+            foreach ($part->requirements as $requirement) {
+                $requirements[$requirement->id()] ??= $requirement;
+            }
+        }
+        $labels = FieldNames::offered();
+        $rows = [];
+        $outside = isset($requirements['output.folder']) ? ['scene.project_folder'] : [];
+        $saved = isset($requirements['scene.saved']) ? ['scene.saved'] : [];
+        foreach ([...SettingsTemplate::ids($asked), ...$outside, ...$saved] as $field) {
+            $line = isset($requirements[$field]) ? $field : self::LINE[$field] ?? $field;
+            $requirement = $requirements[$line] ?? null;
+            $descriptor = Catalogue::standard()->find($field);
+            $rows[] = [
+                'field' => $field, 'line' => $line, 'label' => $labels[$field] ?? $descriptor->label ?? $field, 'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
+                'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null, 'level' => $requirement?->level->value,
+                'example' => self::EXAMPLES[$field] ?? $descriptor->example ?? '', 'words' => self::words($field, $requirement),
+                'where' => $descriptor === null ? null : WhereToLook::of($descriptor),
+            ];
+        }
+        $last = $deliverable->scenes()->latest('id')->first();
+
+        return ['rows' => $rows, 'typed' => $last === null ? [] : self::told($last->settings())];
+    }
+
+    /** @return list<string> what it can be, where that is a matter of a few words */
+    private static function words(string $field, ?Requirement $requirement): array
+    {
+        $descriptor = Catalogue::standard()->find($field);
+
+        return match (true) {
+            $field === 'scene.saved' => ['yes', 'no'],
+            $descriptor === null => [],
+            $descriptor->type === AskType::OnOff => ['on', 'off'],
+            $descriptor->type === AskType::YesNo => ['yes', 'no'],
+            $descriptor->type === AskType::Word => array_slice($descriptor->words, 0, 20),
+            $descriptor->type === AskType::Passes && $requirement !== null => [implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->ask->values))],
+            default => [],
+        };
+    }
+
+    /** @return array<string, string> settings as one would type them */
+    private static function told(SceneSettings $scene): array
+    {
+        $told = $scene->all();
+        foreach (['camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views] as $field => $names) {
+            if ($names !== null) {
+                $told[$field] = implode(', ', $names);
+            }
+        }
+        if ($scene->chosenCameras === null && isset($told['camera.name'])) {
+            $told['camera.chosen'] = $told['camera.name'];
+        }
+        if ($scene->passes !== null) {
+            $told['passes'] = implode(', ', array_map(static fn (array $p): string => $p['name'].match ($p['saved']) {
+                true => '=yes', false => '=no', null => '',
+            }, $scene->passes));
+        }
+
+        return $told + array_filter(['scene.saved' => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'), 'scene.file' => $scene->file, 'scene.project_folder' => $scene->projectFolder, 'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline], is_string(...));
+    }
+
+    /**
+     * How what is typed stands, and nothing kept.
+     *
+     * @param  array<string, string>  $typed
+     * @return array<string, mixed>
+     */
+    public static function attempt(Deliverable $deliverable, array $typed): array
+    {
+        $pairs = [];
+        foreach ($typed as $field => $value) {
+            if ($value !== '') {
+                $pairs[] = [$field, $value];
+            }
+        }
+        try {
+            $scene = FieldNames::understood($pairs)->understood();
+            $document = Account::of($deliverable->resolved(), $scene, null, \App\Models\Waiver::holding($deliverable))->toArray();
+        } catch (PlainSentence $refused) {
+            return ['lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open', 'fault' => $refused->getMessage()];
+        }
+        $faults = [];
+        foreach ($scene->unknown as $unknown) {
+            $faults[$unknown->field ?? $unknown->name] = "“{$unknown->value}” is not understood here.";
+        }
+        foreach ($scene->notUnderstood as $sentence) {
+            [$field, $says] = [...explode(': ', $sentence, 2), ''];
+            $faults[$field] = $says === '' ? 'This is not understood here.' : $says;
+        }
+        $lines = [];
+        /** @var list<array<string, mixed>> $entries */
+        $entries = $document['entries'];
+        foreach ($entries as $entry) {
+            $id = (string) $entry['id'];
+            // of several parts the one that does not balance is told
+            if (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal') {
+                $lines[$id] = ['mark' => $entry['mark'], 'found' => $entry['scene']['found'] ?? null, 'required' => $entry['required']];
+            }
+        }
+
+        return [
+            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(self::told($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
+            'causes' => array_map(static fn (array $c): array => ['says' => $c['says'], 'explains' => $c['explains']], is_array($document['causes']) ? $document['causes'] : []),
+            'comesTo' => is_array($document['scene']) ? $document['scene']['comes_to'] : [], 'verdict' => $document['verdict'], 'fault' => null,
+        ];
+    }
+}

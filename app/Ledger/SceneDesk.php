@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\Scene;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\ValidationException;
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\Meaning;
+use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\SceneArchive;
+use PlainLedger\Core\Scene\ToldScene;
+
+/** Where scene settings come in, in whatever form, and are kept with what their names meant. */
+final readonly class SceneDesk
+{
+    public function __construct(private CheckDesk $checks) {}
+
+    /** @throws ValidationException where the upload itself went wrong */
+    public static function name(UploadedFile $file): string
+    {
+        $name = mb_substr(Text::shown($file->getClientOriginalName()), 0, 200);
+        if (! $file->isValid()) {
+            $why = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true)
+                ? 'it is far too large; a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).', so this is probably another file.'
+                : 'it did not arrive whole; try once more.';
+            throw ValidationException::withMessages(['settings' => "{$name}: {$why}"]);
+        }
+
+        return $name;
+    }
+
+    /** @throws ValidationException */
+    public static function content(UploadedFile $file): string
+    {
+        $name = self::name($file);
+        if ($file->getSize() > JsonDocument::LARGEST) {
+            throw ValidationException::withMessages(['settings' => "{$name}: it has ".ByteSize::of((int) $file->getSize()).', and a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).'; this is probably another file.']);
+        }
+
+        return (string) $file->getContent();
+    }
+
+    /**
+     * The scenes of one file, or of all files of an archive; what cannot be read is told by name.
+     *
+     * @return iterable<ToldScene|JsonRefused>
+     */
+    public static function scenes(UploadedFile $file, FieldMap $map): iterable
+    {
+        $name = self::name($file);
+        $head = (string) @file_get_contents($file->getRealPath(), length: 8);
+        $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($file->getRealPath(), $name) : [$name => self::content($file)];
+        try {
+            foreach ($contents as $label => $content) {
+                if ($content instanceof JsonRefused) {
+                    yield $content;
+
+                    continue;
+                }
+                try {
+                    yield from (new AnyScene)->scenes($content, (string) $label, $map);
+                } catch (JsonRefused $refused) {
+                    yield $refused;
+                }
+            }
+        } catch (JsonRefused $refused) {
+            yield $refused;
+        }
+    }
+
+    /**
+     * Keeps a scene and checks it. The very same settings once more make no second check.
+     *
+     * @throws PlainSentence where they cannot be read
+     */
+    public function bring(Deliverable $deliverable, string $name, string $content, User $by, ?FieldMap $own = null): Check
+    {
+        $map = $deliverable->production->fieldMap()->under($own ?? FieldMap::none());
+        (new AnyScene)->read($content, $name, $map);
+        $fields = array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings());
+        $last = $deliverable->scenes()->latest('id')->first();
+        $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
+        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->content === $content && $last->file_name === $name && ($last->field_map ?? []) == $fields
+            && $newest->specification_revision_id === $deliverable->specification->latest->id && $newest->layers == CheckDesk::layers($deliverable)) {
+            return $newest;
+        }
+        $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields]);
+
+        return $this->checks->checkScene($deliverable, $scene, $by);
+    }
+
+    /** The newest settings once more, with a name in them pointed at. */
+    public function pointAt(Deliverable $deliverable, Meaning $meaning, bool $forAll, User $by): Check
+    {
+        /** @var Scene $last */
+        $last = $deliverable->scenes()->latest('id')->firstOrFail();
+        $own = Scene::map($last->field_map)->with($meaning);
+        if ($forAll) {
+            $this->keep($deliverable, $meaning);
+        }
+
+        return $this->bring($deliverable, $last->file_name, $last->content, $by, $own);
+    }
+
+    private function keep(Deliverable $deliverable, Meaning $meaning): void
+    {
+        $production = $deliverable->production;
+        $production->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $production->fieldMap()->with($meaning)->meanings())]);
+    }
+}

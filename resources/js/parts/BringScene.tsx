@@ -1,0 +1,102 @@
+import { Link, router } from '@inertiajs/react';
+import { useRef, useState, type DragEvent } from 'react';
+import { asText } from '../lib/spreadsheet';
+import { Breaking } from './Breaking';
+
+export const SETTINGS_FILES = '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
+
+/** The ways in for the settings of one scene: dropped, chosen, pasted, or typed in. */
+export function BringScene({ deliverable, first }: { deliverable: number; first: boolean }) {
+    const [over, setOver] = useState(false);
+    const [busy, setBusy] = useState(false);
+    const [fault, setFault] = useState<string | null>(null);
+    const [pasting, setPasting] = useState(false);
+    const [text, setText] = useState('');
+    const field = useRef<HTMLInputElement>(null);
+    const post = (data: Record<string, string | File>) => {
+        setBusy(true);
+        setFault(null);
+        router.post(`/deliverables/${deliverable}/scene`, data, {
+            forceFormData: true,
+            preserveScroll: true,
+            onError: (errors) => setFault(errors.settings ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be read.'),
+            onSuccess: () => {
+                setPasting(false);
+                setText('');
+            },
+            onFinish: () => setBusy(false),
+        });
+    };
+    const send = async (files: FileList | null) => {
+        const file = files?.[0];
+        if (file === undefined) {
+            return;
+        }
+        if ((files?.length ?? 0) > 1) {
+            setFault('These are several files. One scene belongs here; many at once are brought by the production’s page “Many scenes”.');
+
+            return;
+        }
+        try {
+            post({ settings: await asText(file) });
+        } catch (trouble) {
+            setFault(trouble instanceof Error ? trouble.message : 'This file could not be read.');
+        }
+    };
+    const drop = (event: DragEvent) => {
+        event.preventDefault();
+        setOver(false);
+        void send(event.dataTransfer.files);
+    };
+
+    return (
+        <div className="px-6 pt-3">
+            <div
+                onDragOver={(event) => {
+                    event.preventDefault();
+                    setOver(true);
+                }}
+                onDragLeave={() => setOver(false)}
+                onDrop={drop}
+                className={`flex flex-wrap items-center gap-3 border border-dashed px-4 py-3 ${over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge'}`}
+            >
+                <span className="said">{first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'}</span>
+                <label className="sr-only" htmlFor="settings">
+                    Settings file
+                </label>
+                <input id="settings" ref={field} type="file" accept={SETTINGS_FILES} className="sr-only" tabIndex={-1} onChange={(event) => void send(event.target.files).then(() => { event.target.value = ''; })} />
+                <button type="button" className="press" disabled={busy} onClick={() => field.current?.click()}>
+                    {busy ? 'Reading…' : 'Choose a file'}
+                </button>
+                <button type="button" className="press" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
+                    Paste text
+                </button>
+                <Link href={`/deliverables/${deliverable}/scene/enter`} className="press">
+                    Type it in
+                </Link>
+            </div>
+            {pasting && (
+                <form
+                    className="mt-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        post({ pasted: text });
+                    }}
+                >
+                    <label htmlFor="pasted" className="aside">
+                        Settings as text: a document, USD text, lines, or cells copied from a sheet
+                    </label>
+                    <textarea id="pasted" autoFocus rows={7} className="line-field mono" value={text} onChange={(event) => setText(event.target.value)} placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'} />
+                    <button type="submit" className="press strong mt-1" disabled={busy || text.trim() === ''}>
+                        Check this
+                    </button>
+                </form>
+            )}
+            {fault !== null && (
+                <p role="alert" className="mt-2 text-red">
+                    <Breaking text={fault} />
+                </p>
+            )}
+        </div>
+    );
+}
