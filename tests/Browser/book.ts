@@ -12,7 +12,7 @@ export async function signIn(page: Page, email = 'odile@harbour.example'): Promi
 }
 
 /** Opens a deliverable's folio by its code, as a reader would: by the index. */
-export async function open(page: Page, code: string, folio: 'Specification' | 'Scene' | 'Frames' = 'Frames'): Promise<void> {
+export async function open(page: Page, code: string, folio: 'Specification' | 'Scene' | 'Render' | 'Frames' = 'Frames'): Promise<void> {
     await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
     const link = page.getByRole('navigation', { name: 'Folios' }).getByText(folio, { exact: true });

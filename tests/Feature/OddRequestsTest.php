@@ -47,6 +47,23 @@ final class OddRequestsTest extends LedgerTestCase
         ['POST', '/specifications/S/recheck', []],
         ['POST', '/calculate', ['word' => 'scales', 'given' => ['size' => '1x1', 'percent' => '50']]],
         ['POST', '/changes/X/undo', []],
+        ['POST', '/deliverables/D/scene', ['pasted' => "fps = 24\nBildrate = 25\n", 'name' => 'x']],
+        ['POST', '/deliverables/D/scene/try', ['typed' => ['time.rate' => '24', 'passes' => 'a=yes', 'camera.chosen' => 'a, b']]],
+        ['POST', '/deliverables/D/scene/typed', ['typed' => ['time.rate' => '24']]],
+        ['POST', '/deliverables/D/scene/names', ['name' => 'Bildrate', 'is' => 'time.rate', 'unit' => '', 'word' => '25', 'stands' => '24', 'all' => true]],
+        ['POST', '/deliverables/D/ticks', ['fix' => 'aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa', 'done' => true]],
+        ['PATCH', '/deliverables/D/render', ['times' => '60 s', 'size' => '2 MB']],
+        ['GET', '/deliverables/D/logs', ['root' => 'R', 'below' => '']],
+        ['POST', '/deliverables/D/logs/follow', ['root' => 'R', 'below' => 'TC_010/v1', 'file' => 'r.log', 'shape' => 'x']],
+        ['POST', '/checks/C/waivers', ['id' => 'time.range', 'part' => 'frames', 'pass' => null, 'reason' => 'agreed', 'all' => false]],
+        ['POST', '/productions/P/outbox', ['deliverables' => ['D']]],
+        ['POST', '/productions/P/scenes', ['scenes' => [['deliverable' => 1, 'label' => 'x', 'content' => 'fps = 24']]]],
+        ['POST', '/productions/P/plan', ['machines' => 2, 'hours' => '19:00-7:00', 'times' => '60 s']],
+        ['PATCH', '/productions/P/pool', ['machines' => 2, 'hours' => '19:00-7:00']],
+        ['PATCH', '/productions/P/names', ['name' => 'Bildrate', 'is' => 'time.rate', 'unit' => '', 'words' => ['a' => 'b'], 'drop' => false]],
+        ['POST', '/productions/P/log-shapes/try', ['patterns' => [['event' => 'finished', 'pattern' => 'ok {frame}']], 'sample' => "ok 5\n"]],
+        ['POST', '/productions/P/log-shapes', ['name' => 'ours', 'was' => '', 'patterns' => [['event' => 'finished', 'pattern' => 'ok {frame}']], 'drop' => false]],
+        ['POST', '/tokens', ['name' => 'mine', 'days' => 5]],
     ];
 
     /** @return list<mixed> */
@@ -76,7 +93,9 @@ final class OddRequestsTest extends LedgerTestCase
         $this->actingAs($this->coordinator);
         $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
         $change = app(ChangeDesk::class)->change(Target::deliverable($this->deliverable), '', 'render.samples', '"4"', $this->coordinator);
-        $path = strtr($path, ['/S' => "/{$this->deliverable->specification_id}", '/Q' => "/{$preset->id}", '/X' => "/{$change?->id}", '/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}"]);
+        $this->deliverable->scenes()->create(['file_name' => 'a.txt', 'content' => "fps = 24\nBildrate = 24\n"]);
+        $this->json('POST', "/deliverables/{$this->deliverable->id}/scene", ['pasted' => "fps = 24\n"]);
+        $path = strtr($path, ['/C' => '/'.Check::query()->firstOrFail()->id, '/S' => "/{$this->deliverable->specification_id}", '/Q' => "/{$preset->id}", '/X' => "/{$change?->id}", '/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}"]);
         $usual = array_map(fn (mixed $v): mixed => match ($v) {
             'R' => $this->root(), 'S' => $this->deliverable->specification_id, 'A' => $this->artist->id, ['D'] => [$this->deliverable->id], default => $v,
         }, $usual);
@@ -92,7 +111,7 @@ final class OddRequestsTest extends LedgerTestCase
         }
         self::assertSame([], $bad);
         // and the book can still be opened
-        foreach (["/deliverables/{$this->deliverable->id}/specification", "/deliverables/{$this->deliverable->id}/hand-out", "/productions/{$this->production->id}", "/productions/{$this->production->id}/house", "/specifications/{$this->deliverable->specification_id}", "/productions/{$this->production->id}/together"] as $page) {
+        foreach (["/deliverables/{$this->deliverable->id}/specification", "/deliverables/{$this->deliverable->id}/hand-out", "/productions/{$this->production->id}", "/productions/{$this->production->id}/house", "/specifications/{$this->deliverable->specification_id}", "/productions/{$this->production->id}/together", "/deliverables/{$this->deliverable->id}/scene", "/deliverables/{$this->deliverable->id}/scene/enter", "/deliverables/{$this->deliverable->id}/render", "/productions/{$this->production->id}/board", "/productions/{$this->production->id}/outbox", "/productions/{$this->production->id}/render", "/productions/{$this->production->id}/names", '/tokens'] as $page) {
             $this->get($page)->assertOk();
         }
     }

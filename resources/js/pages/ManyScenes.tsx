@@ -123,13 +123,15 @@ export default function ManyScenes({ book }: { book: BookData }) {
                         </p>
                     )}
                     {found !== null && found.refused.length > 0 && (
-                        <ul className="pt-2 text-red" role="alert">
-                            {found.refused.map((line, at) => (
-                                <li key={at}>
-                                    <Breaking text={line} />
-                                </li>
-                            ))}
-                        </ul>
+                        <div role="alert">
+                            <ul className="pt-2 text-red">
+                                {found.refused.map((line, at) => (
+                                    <li key={at}>
+                                        <Breaking text={line} />
+                                    </li>
+                                ))}
+                            </ul>
+                        </div>
                     )}
                 </div>
                 {found === null && busy === null && (

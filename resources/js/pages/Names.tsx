@@ -42,8 +42,8 @@ function NamedLine({ base, line }: { base: string; line: Named }) {
                 <Breaking text={Object.entries(line.words).map(([word, stands]) => `${word} = ${stands}`).join(', ')} />
             </td>
             <td className="column">
-                <button type="button" className="plain-link" aria-label={`Forget ${line.name}`} onClick={() => router.patch(`${base}/names`, { name: line.name, drop: true }, { preserveScroll: true })}>
-                    forget
+                <button type="button" className="plain-link" onClick={() => router.patch(`${base}/names`, { name: line.name, drop: true }, { preserveScroll: true })}>
+                    forget<span className="sr-only"> {line.name}</span>
                 </button>
             </td>
         </tr>

@@ -81,8 +81,8 @@ export default function Tokens({ tokens, fresh, address }: { tokens: Token[]; fr
                                         {token.over && ', over'}
                                     </td>
                                     <td className="column">
-                                        <button type="button" className="plain-link" aria-label={`Take the token ${token.name} away`} onClick={() => router.delete(`/tokens/${token.id}`)}>
-                                            take away
+                                        <button type="button" className="plain-link" onClick={() => router.delete(`/tokens/${token.id}`)}>
+                                            take away<span className="sr-only"> the token {token.name}</span>
                                         </button>
                                     </td>
                                 </tr>

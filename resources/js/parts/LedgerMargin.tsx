@@ -1,4 +1,5 @@
 import { router } from '@inertiajs/react';
+import { useState } from 'react';
 import type { Cause, Fix, Ledger } from '../types/book';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
@@ -35,15 +36,22 @@ function CauseNote({ cause, number, ledger, touched, onTouch }: { cause: Cause; 
 }
 
 function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number; deliverable: number; open: boolean }) {
+    // shown at once; what the server answers makes this line anew
+    const [done, setDone] = useState(fix.done);
+    const tick = (now: boolean) => {
+        setDone(now);
+        router.post(`/deliverables/${deliverable}/ticks`, { fix: fix.key, done: now }, { preserveScroll: true, preserveState: true, onError: () => setDone(!now) });
+    };
+
     return (
         <li className="border-t border-rule py-1.5 first:border-0">
             <label className={`grid grid-cols-[20px_1fr] gap-x-1 ${open ? 'cursor-pointer' : ''}`}>
                 {open ? (
-                    <input type="checkbox" className="mt-1 size-3.5" checked={fix.done} onChange={(event) => router.post(`/deliverables/${deliverable}/ticks`, { fix: fix.key, done: event.target.checked }, { preserveScroll: true, preserveState: true })} />
+                    <input type="checkbox" className="mt-1 size-3.5" checked={done} onChange={(event) => tick(event.target.checked)} />
                 ) : (
                     <span className="text-faint">{number}</span>
                 )}
-                <span className={fix.done ? 'text-faint line-through' : ''}>
+                <span className={done ? 'text-faint line-through' : ''}>
                     <Breaking text={fix.says} />
                 </span>
             </label>
@@ -88,7 +96,7 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
                     </h2>
                     <ol className="note">
                         {fixes.slice(0, 12).map((fix, at) => (
-                            <FixLine key={fix.key} fix={fix} number={at + 1} deliverable={deliverable} open={ledger.newest} />
+                            <FixLine key={`${fix.key}/${String(fix.done)}`} fix={fix} number={at + 1} deliverable={deliverable} open={ledger.newest} />
                         ))}
                     </ol>
                     {document.fixes_count > 12 && <p className="text-faint">and {document.fixes_count - 12} more, in the report files</p>}

@@ -16,15 +16,15 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
         const key = entry.waiver.key;
 
         return (
-            <button type="button" className="plain-link block text-[12.5px]" aria-label={`Accept ${label} no more`} onClick={() => router.delete(`/waivers/${key}`, { preserveScroll: true })}>
-                accept it no more
+            <button type="button" className="plain-link block text-[12.5px]" onClick={() => router.delete(`/waivers/${key}`, { preserveScroll: true })}>
+                accept it no more<span className="sr-only">: {label}</span>
             </button>
         );
     }
     if (!open) {
         return (
-            <button type="button" className="plain-link block text-[12.5px]" aria-label={`Accept ${label} as it is`} onClick={() => setOpen(true)}>
-                accept as it is
+            <button type="button" className="plain-link block text-[12.5px]" onClick={() => setOpen(true)}>
+                accept as it is<span className="sr-only">: {label}</span>
             </button>
         );
     }
