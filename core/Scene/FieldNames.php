@@ -119,6 +119,7 @@ final readonly class FieldNames
         }
         // of `render/output.width` and `render.output.width` the last piece may be told alone
         foreach ([$name, (string) preg_replace('~^.*[./:]~', '', $name)] as $each) {
+            $each = str_replace('%', ' percent', $each);
             $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $each));
             foreach (self::USUAL as $field => $words) {
                 if (in_array($plain, $words, true)) {
@@ -146,10 +147,16 @@ final readonly class FieldNames
             if ($field === '') {
                 continue;
             }
+            // “color: RGBA” tells of channels; of another value it is not known what it tells
+            $field ??= preg_match('~^colou?rs?$~i', trim($name)) === 1 && preg_match('~^(?:rgba?|y|ya|bw|gr[ae]y(?:scale)?)$~i', $value) === 1 ? 'format.channels' : null;
             if ($field === null) {
                 $strange[] = Text::shown(mb_strimwidth($name, 0, 80, '…'));
                 $unknown[] = new UnknownSetting(Text::shown(mb_strimwidth($name, 0, 200, '…')), Text::shown(mb_strimwidth($value, 0, 200, '…')), null);
             } elseif ($value !== '' || $field === 'output.folder' || $field === 'path') {
+                if ($meaning === null && $field === 'format.bit_depth' && preg_match('~\b(half|float)\b~i', $value) === 1) {
+                    // “half” and “32 bit float” tell of both
+                    $fields += ['format.sample' => [$name, 'float']];
+                }
                 // one name for two settings: a number is that of a compression
                 $field = $meaning === null && $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
                 $fields[$field] = [$name, $value];
@@ -184,7 +191,8 @@ final readonly class FieldNames
     {
         $settings = [];
         if (isset($values['width'], $values['height'])) {
-            $settings['picture.resolution'] = "{$values['width']}x{$values['height']}";
+            $pixels = static fn (string $side): string => (string) preg_replace('~\s*(?:px|pixels?)\.?$~i', '', trim($side));
+            $settings['picture.resolution'] = "{$pixels($values['width'])}x{$pixels($values['height'])}";
         }
         if (isset($values['first'], $values['last'])) {
             [$first, $last] = [self::frame($values['first']), self::frame($values['last'])];

@@ -122,18 +122,31 @@ final readonly class ToldSettings
         }
         if ($type === AskType::Word && $descriptor->id !== 'time.extent') {
             // a word not on our list is a value all the same, it will just not be equal
-            $word = strtolower(trim(Spellings::usual($descriptor->id, Ask::scalar($value))));
+            $told = Tidied::word($descriptor, Ask::scalar($value));
+            if ($descriptor->id === 'format.compression' && preg_match('~^\d+(?:\.\d+)?\s*%?$~', $told) === 1) {
+                throw NotUnderstood::because("“{$told}” says how much is compressed, and not how.");
+            }
+            $word = strtolower(trim(Spellings::usual($descriptor->id, $told)));
 
             // that there is alpha does not say of which kind it is
             return $descriptor->id === 'format.alpha' && $word === 'any' ? 'alpha' : $word;
         }
         if ($type === AskType::Kind) {
-            $text = trim(Ask::scalar($value));
+            $text = trim(Tidied::word($descriptor, Ask::scalar($value)));
 
             return \PlainLedger\Core\Media\Kind::fromWord($text)->value ?? strtolower($text);
         }
         if ($type === AskType::Passes || $type->isFreeText()) {
             return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Ask::scalar($value));
+        }
+
+        $readings = Tidied::readings($descriptor, Ask::scalar($value));
+        foreach ($readings as $reading) {
+            try {
+                return $descriptor->canonical($reading);
+            } catch (NotUnderstood) {
+                // the next reading may do
+            }
         }
 
         return $descriptor->canonical(Ask::scalar($value));

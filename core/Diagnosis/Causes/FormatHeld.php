@@ -20,6 +20,9 @@ use PlainLedger\Core\Remedy\Fix;
  */
 final readonly class FormatHeld implements CauseFamily
 {
+    /** Ways of compressing that lose something; of a word that is not known it is not said. */
+    private const LOSSY = ['jpeg', 'jpg', 'lossy', 'dwaa', 'dwab', 'dwa', 'b44', 'b44a', 'pxr24'];
+
     public function find(Situation $situation): iterable
     {
         yield from $this->extensionLies($situation);
@@ -86,7 +89,7 @@ final readonly class FormatHeld implements CauseFamily
         $kind = $this->kind($situation);
         $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get('format.compression');
         $lossyKind = $kind === Kind::Jpeg;
-        $lossy = $lossyKind || (is_string($found) && ! FormatRules::isLossless($found) && $found !== 'lossless');
+        $lossy = $lossyKind || (is_string($found) && ($side === 'files' || in_array($found, self::LOSSY, true)));
         $asked = $situation->subject->part->find('format.compression')?->ask->values;
         $askedKinds = $situation->subject->part->kinds();
         $wantsLossless = $asked !== null

@@ -27,7 +27,7 @@ final readonly class KeyValueText implements SceneReader
         }
         foreach ($lines as $number => $line) {
             $line = trim($line);
-            if ($line === '' || preg_match('~^(?:#|;|//|--|\*)~', $line) === 1) {
+            if ($line === '' || preg_match('~^(?:#|;|//|--|\*)|^[\W_]+$~u', $line) === 1) {
                 continue;
             }
             if (preg_match('~^\[([^\[\]]{1,80})\]$~', $line, $m) === 1) {

@@ -295,8 +295,13 @@ final class UsdScene implements SceneReader
             $told['picture.pixel_aspect'] = Fraction::write(Fraction::fromFloat((float) $aspect));
         }
         $camera = $this->paths($get('camera'))[0] ?? null;
-        if ($camera !== null) {
-            $told['camera.chosen'] = [$this->nameOf($camera)];
+        $cameras = $this->camerasOf($products, $settings);
+        if ($cameras !== []) {
+            $told['camera.chosen'] = array_map($this->nameOf(...), $cameras);
+        }
+        if ($get('aspectRatioConformPolicy') === 'adjustPixelAspectRatio' && $camera !== null && is_array($size)) {
+            $conformed = $this->conformed($camera, $told['picture.resolution'] ?? '');
+            $told = $conformed === null ? $told : ['picture.pixel_aspect' => $conformed] + $told;
         }
         $blur = $get('disableMotionBlur') ?? $get('instantaneousShutter');
         if (is_string($blur)) {
@@ -309,6 +314,41 @@ final class UsdScene implements SceneReader
         $window = $this->window($get('dataWindowNDC'), $told['picture.resolution'] ?? null);
 
         return $told + ($camera === null ? [] : $this->placed($camera)) + ($window === null ? [] : ['picture.region' => $window]) + $this->products($products);
+    }
+
+    /**
+     * Each product may be seen through a camera of its own.
+     *
+     * @param  list<string>  $products
+     * @param  array<string, mixed>  $settings
+     * @return list<string> paths, each once
+     */
+    private function camerasOf(array $products, array $settings): array
+    {
+        $cameras = [];
+        foreach ($products === [] ? [[]] : array_map(fn (string $p): array => $this->prims[$p]['attributes'], $products) as $own) {
+            foreach (array_slice($this->paths($own['camera'] ?? $settings['camera'] ?? null), 0, 1) as $path) {
+                $cameras[$path] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($cameras));
+    }
+
+    /** The pixel aspect by which the picture covers just the camera's aperture (UsdRender, aspectRatioConformPolicy; apertures of UsdGeomCamera where none are told). */
+    private function conformed(string $camera, string $size): ?string
+    {
+        $attributes = $this->prims[$camera]['attributes'] ?? null;
+        $number = static fn (string $key, string $usual): string => is_string($attributes[$key] ?? null) && is_numeric($attributes[$key]) ? $attributes[$key] : $usual;
+        if ($attributes === null || preg_match('~^(\d+)x(\d+)$~', $size, $m) !== 1) {
+            return null;
+        }
+        [$across, $up] = [Fraction::fromFloat((float) $number('horizontalAperture', '20.955'), 53), Fraction::fromFloat((float) $number('verticalAperture', '15.2908'), 53)];
+        if ($up->isLessThanOrEqualTo(0) || $across->isLessThanOrEqualTo(0) || (int) $m[1] === 0) {
+            return null;
+        }
+
+        return Fraction::write($across->dividedBy($up)->multipliedBy((int) $m[2])->dividedBy((int) $m[1]));
     }
 
     /** @return array<string, string> where the camera stands within its parent, and through which lens it looks, as far as that stands still */

@@ -25,6 +25,18 @@ const WHICH: [BoardFilter['which'], string][] = [
     ['changed', 'Changed since yesterday'],
 ];
 
+/** So many are named one by one; the rest are counted. */
+const MOST_NAMED = 16;
+
+function byValue(others: { whose: string; value: string }[]): [string, string[]][] {
+    const found = new Map<string, string[]>();
+    for (const other of others) {
+        found.set(other.value, [...(found.get(other.value) ?? []), other.whose]);
+    }
+
+    return [...found];
+}
+
 const named = (id: string): string => id.replaceAll('-', ' ');
 
 const Row = memo(function Row({ row, groups, reachable, onFocus }: { row: BoardRow; groups: string[]; reachable: boolean; onFocus: (id: number) => void }) {
@@ -162,7 +174,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                             </p>
                         )}
                         <div className="overflow-x-auto">
-                            <table className="ledger mt-2">
+                            <table className="ledger mt-2 min-w-[860px] table-fixed">
                                 <colgroup>
                                     <col style={{ width: '190px' }} />
                                     <col style={{ width: '84px' }} />
@@ -215,7 +227,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                                     <Breaking text={cause.who[0]?.says ?? ''} />
                                                 </span>
                                                 <span className="block text-[13px]">
-                                                    {cause.who.map((who, n) => (
+                                                    {cause.who.slice(0, MOST_NAMED).map((who, n) => (
                                                         <span key={who.id}>
                                                             {n > 0 && ', '}
                                                             <Link href={`/deliverables/${who.id}/scene`} className="plain-link mono">
@@ -224,6 +236,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                                             {who.owner !== null && <span className="text-faint"> {who.owner}</span>}
                                                         </span>
                                                     ))}
+                                                    {cause.who.length > MOST_NAMED && ` and ${cause.who.length - MOST_NAMED} more`}
                                                 </span>
                                             </span>
                                         </li>
@@ -238,10 +251,17 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                     {board.agreement.map((line) => (
                                         <li key={`${line.specification}/${line.id}`} className="border-b border-rule py-1.5">
                                             {line.label} is <span className="mono">{line.common}</span> in {line.count} scenes of “{line.specification}”, and{' '}
-                                            {line.others.map((other, n) => (
-                                                <span key={other.whose}>
-                                                    {n > 0 && ', '}
-                                                    <span className="mono text-red">{other.value}</span> in <span className="mono">{other.whose}</span>
+                                            {byValue(line.others).map(([value, whose], n) => (
+                                                <span key={value}>
+                                                    {n > 0 && '; '}
+                                                    <span className="mono text-red">
+                                                        <Breaking text={value} />
+                                                    </span>{' '}
+                                                    in{' '}
+                                                    <span className="mono">
+                                                        <Breaking text={whose.slice(0, MOST_NAMED).join(', ')} />
+                                                    </span>
+                                                    {whose.length > MOST_NAMED && ` and ${whose.length - MOST_NAMED} more`}
                                                 </span>
                                             ))}
                                             .

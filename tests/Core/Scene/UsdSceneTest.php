@@ -118,6 +118,37 @@ final class UsdSceneTest extends TestCase
         self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true]], $scene->passes);
     }
 
+    public function test_the_camera_s_place_and_lens_are_facts_for_the_next_time(): void
+    {
+        $usd = static fn (string $more): string => "#usda 1.0\ndef Camera \"c\" { float focalLength = 35 float horizontalAperture = 20 {$more} }\ndef RenderSettings \"r\" { rel camera = </c> uniform int2 resolution = (20, 10) }\n";
+        $scene = (new AnyScene)->read($usd('double3 xformOp:translate = (4, 1.6, 12) uniform token[] xformOpOrder = ["xformOp:translate"] float3 xformOp:rotateXYZ.timeSamples = { 1: (0, 1, 0), 2: (0, 2, 0) }'), 'a.usda');
+        self::assertSame(['camera.placement' => 'translate 4, 1.6, 12', 'camera.lens' => 'focalLength 35; horizontalAperture 20'], $scene->facts);
+        self::assertSame(['camera.lens' => 'focalLength 35; horizontalAperture 20'], (new AnyScene)->read($usd(''), 'a.usda')->facts);
+    }
+
+    public function test_each_product_may_have_a_camera_of_its_own(): void
+    {
+        $usd = "#usda 1.0\ndef Camera \"left\" {}\ndef Camera \"right\" {}\ndef RenderSettings \"r\" {\n rel camera = </left>\n rel products = [</r/a>, </r/b>]\n def RenderProduct \"a\" { token productName = \"a.####.exr\" }\n def RenderProduct \"b\" { token productName = \"b.####.exr\" rel camera = </right> }\n}\n";
+        self::assertSame(['left', 'right'], (new AnyScene)->read($usd, 'a.usda')->chosenCameras);
+        self::assertSame(['left'], (new AnyScene)->read(str_replace('</right>', '</left>', $usd), 'a.usda')->chosenCameras);
+    }
+
+    public function test_a_pixel_aspect_that_conforms_to_the_camera(): void
+    {
+        $usd = static fn (string $policy): string => "#usda 1.0\ndef Camera \"c\" { float horizontalAperture = 40 float verticalAperture = 10 }\ndef RenderSettings \"r\" { rel camera = </c> uniform int2 resolution = (200, 100) uniform float pixelAspectRatio = 1 uniform token aspectRatioConformPolicy = \"{$policy}\" }\n";
+        self::assertSame('2/1', (new AnyScene)->read($usd('adjustPixelAspectRatio'), 'a.usda')->get('picture.pixel_aspect'));
+        foreach (['expandAperture', 'cropAperture', 'adjustApertureWidth'] as $policy) {
+            self::assertSame('1/1', (new AnyScene)->read($usd($policy), 'a.usda')->get('picture.pixel_aspect'), $policy);
+        }
+    }
+
+    public function test_relations_in_a_circle_lead_nowhere(): void
+    {
+        $usd = "#usda 1.0\n( subLayers = [@./a.usda@, @../../etc/passwd@] renderSettingsPrimPath = \"/r\" )\ndef RenderSettings \"r\" (references = </r>) {\n rel camera = </r>\n rel products = [</r>, </r/p>, </nowhere>]\n uniform int2 resolution = (20, 10)\n def RenderProduct \"p\" { rel orderedVars = [</r/p>, </r>, </r/p/v>] token productName = \"a.####.exr\" def RenderVar \"v\" { rel orderedVars = </r/p/v> } }\n}\n";
+        $scene = (new AnyScene)->read($usd, 'a.usda');
+        self::assertSame(['20x10', 'a.{frame:4}.exr', ['r']], [$scene->get('picture.resolution'), $scene->get('naming.pattern'), $scene->chosenCameras]);
+    }
+
     public function test_what_is_handed_out_balances_when_it_comes_back(): void
     {
         $specification = Workbench::specification([

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Scene;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\SceneSettings;
+use Tests\Core\Support\Workbench;
+
+/** Values as programs show them and people copy them: with units, remarks and words around. */
+final class AsProgramsShowItTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, string}> a line, the id, and what it comes to */
+    public static function lines(): iterable
+    {
+        $lines = [
+            'Resolution = 1920 x 1080 px' => ['picture.resolution', '1920x1080'], 'Resolution: 1920×1080 (16:9)' => ['picture.resolution', '1920x1080'], 'Size = 2048 * 858' => ['picture.resolution', '2048x858'], 'Image Size: 1280 by 720' => ['picture.resolution', '1280x720'],
+            "Width: 1920 px\nHeight: 1080px" => ['picture.resolution', '1920x1080'], "Resolution X = 1920\nResolution Y = 1080\nResolution % = 50" => ['picture.scale', '50'], 'Scale: 100 percent' => ['picture.scale', '100'], 'Percentage = 50%' => ['picture.scale', '50'],
+            'Pixel Aspect Ratio: 1.0 (square)' => ['picture.pixel_aspect', '1/1'], 'Pixel aspect = 10:11' => ['picture.pixel_aspect', '10/11'], 'DPI: 300 dpi' => ['picture.density', '300'], 'Border: off' => ['picture.region', 'full'],
+            'Frame Rate: 24 fps' => ['time.rate', '24'], 'FPS = 23.976 fps' => ['time.rate', '24000/1001'], 'Frames per second: 29.97' => ['time.rate', '30000/1001'], 'Rate: 25 frames per second' => ['time.rate', '25'], 'fps: 24.000' => ['time.rate', '24'],
+            'Frame Range: 1001-1096 (96 frames)' => ['time.range', '1001-1096'], 'Frames: 1001 to 1096' => ['time.range', '1001-1096'], 'Range: 1001 - 1096 by 2' => ['time.range', '1001-1095x2'], 'Range: 1001–1096' => ['time.range', '1001-1096'], 'Range = frames 1-96' => ['time.range', '1-96'], "Start Frame: 1001.0\nEnd Frame: 1096.0" => ['time.range', '1001-1096'],
+            'Step: 2nd' => ['time.step', '2'], 'Every nth frame: 1' => ['time.step', '1'], 'Speed: 100 %' => ['time.speed', '1/1'], 'Time output: Single Frame' => ['time.extent', 'one'], 'Extent: All (timeline)' => ['time.extent', 'whole'],
+            'Samples: 256 spp' => ['render.samples', '256'], 'AA Samples = 128 samples/pixel' => ['render.samples', '128'], 'Samples: 64 (draft)' => ['render.samples', '64'], 'Motion Blur: Enabled' => ['render.motion_blur', 'on'], 'Motion blur = True' => ['render.motion_blur', 'on'], 'Use motion blur: 0' => ['render.motion_blur', 'off'],
+            'File Format: OpenEXR' => ['format.kind', 'exr'], 'Format: OpenEXR (multi-layer)' => ['format.kind', 'exr'], 'Image format = .PNG' => ['format.kind', 'png'], 'Format: TIFF' => ['format.kind', 'tiff'], 'Format: JPEG (.jpg)' => ['format.kind', 'jpeg'],
+            'Bit Depth: 16 bit' => ['format.bit_depth', '16'], 'Depth: 16-bit' => ['format.bit_depth', '16'], 'Colour depth: 8 bits/channel' => ['format.bit_depth', '8'], 'Color Depth: Half (16 bit)' => ['format.bit_depth', '16'], 'Color depth: Float (32-bit)' => ['format.bit_depth', '32'], 'Depth = half' => ['format.bit_depth', '16'], 'Depth: 32 bit float' => ['format.sample', 'float'],
+            'Compression: ZIP (lossless)' => ['format.compression', 'zip'], 'Compression = Zip' => ['format.compression', 'zip'], 'Compression: DWAA (lossy)' => ['format.compression', 'dwaa'], 'Compression: None' => ['format.compression', 'none'],
+            'Color: RGBA' => ['format.channels', 'RGBA'], 'Channels: RGB' => ['format.channels', 'RGB'], 'JPEG quality: 90 %' => ['format.quality', '90'], 'Alpha: Premultiplied' => ['format.alpha', 'premultiplied'],
+            'Color Space: sRGB' => ['colour.encoding', 'srgb'], 'Colour space: Linear' => ['colour.encoding', 'linear'], 'Exposure: 0 EV' => ['colour.exposure', '0'], 'Gamma: 1.00' => ['colour.gamma', '1'],
+            'Sample Rate: 48000 Hz' => ['audio.sample_rate', '48000'], 'Audio channels: stereo' => ['audio.channels', '2'], 'Audio bits: 24 bit' => ['audio.bit_depth', '24'], 'Bit rate: 8 Mbit/s' => ['format.bit_rate', '8000000'],
+        ];
+        foreach ($lines as $line => [$id, $expected]) {
+            yield str_replace("\n", ' / ', $line) => [$line, $id, $expected];
+        }
+    }
+
+    #[DataProvider('lines')]
+    public function test_it_is_read_as_it_is_meant(string $line, string $id, string $expected): void
+    {
+        $scene = (new AnyScene)->read("{$line}\nscene = x\n", 'settings.txt');
+        self::assertSame($expected, $scene->get($id), implode('; ', $scene->notUnderstood));
+        self::assertSame([], $scene->notUnderstood);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function noValues(): iterable
+    {
+        foreach (['Resolution = large', 'Resolution = 1920', 'fps = fast', 'fps = 24 hours', 'Frames = all of them', 'Step = a', 'Samples = many', 'Depth = deep', 'Compression = 15 %', 'Compression: 90', 'Width: 1920 metres', 'Motion blur = sometimes', 'Color: blue'] as $line) {
+            yield $line => [$line];
+        }
+    }
+
+    #[DataProvider('noValues')]
+    public function test_what_is_no_value_is_told_and_never_guessed(string $line): void
+    {
+        $text = str_starts_with($line, 'Width') ? "{$line}\nHeight = 1080\nscene = x\n" : "{$line}\nscene = x\n";
+        $scene = (new AnyScene)->read($text, 'settings.txt');
+        self::assertSame([], $scene->all());
+        self::assertCount(1, $scene->notUnderstood);
+        self::assertCount(1, $scene->unknown);
+    }
+
+    public function test_a_whole_dialog_copied_as_it_stands(): void
+    {
+        $copied = <<<'TEXT'
+            Render Settings
+            ===============
+            Scene: TC_010_light_v003
+            Project: tide_clock
+            Unsaved changes: no
+            Resolution X: 2048 px
+            Resolution Y: 858 px
+            Resolution %: 100 %
+            Pixel Aspect: 1.000
+            Frame Rate: 24 fps
+            Start Frame: 1001
+            End Frame: 1096
+            Frame Step: 1
+            Camera: cam_quay
+            Cameras: cam_quay, cam_wide
+            File Format: OpenEXR
+            Color Depth: Half (16 bit)
+            Compression: ZIP (lossless)
+            Color: RGBA
+            Output Path: renders/TC_010/TC_010_light_v003.####.exr
+            Samples: 256 spp
+            Motion Blur: Enabled
+            Color Space: Linear
+            TEXT;
+        $asked = Workbench::specification([
+            'picture.resolution' => '2048x858', 'picture.scale' => 100, 'picture.pixel_aspect' => '1/1', 'time.rate' => 24, 'time.range' => '1001-1096', 'time.step' => 1, 'camera.name' => 'cam_quay', 'camera.single' => 'yes', 'scene.saved' => 'yes', 'render.samples' => ['min' => 128], 'render.motion_blur' => 'on',
+            'output.folder' => 'renders/{shot}', 'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGBA', 'format.compression' => ['zip', 'zips'], 'colour.encoding' => 'linear', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+        ]);
+        $account = fn (string $text): Account => Account::of($asked, $this->read($text), null);
+        self::assertSame(['balanced', []], [$account($copied)->check->verdict->value, $account($copied)->causes]);
+        // each line of it changed alone is the one cause
+        foreach ([
+            ['2048 px', '1024 px', 'wrong-shape'], ['100 %', '50 %', 'scale-below-full'], ['Aspect: 1.000', 'Aspect: 2.000', 'pixel-aspect-differs'], ['24 fps', '25 fps', 'rate-of-another-standard'], ['1096', '1090', 'range-set-otherwise'], ['Step: 1', 'Step: 2', 'step-left-on'], ['Camera: cam_quay', 'Camera: cam_wide', 'another-camera'],
+            ['changes: no', 'changes: yes', 'scene-not-saved'], ['OpenEXR', 'PNG', 'value-differs'], ['Half (16 bit)', 'Float (32 bit)', 'value-differs'], ['ZIP (lossless)', 'DWAA (lossy)', 'lossy-instead-of-lossless'], ['ZIP (lossless)', 'PIZ (lossless)', 'compression-differs'], ['RGBA', 'RGB', 'alpha-not-saved'],
+            ['####', '#####', 'too-many-digits'], ['renders/TC_010/', 'elsewhere/', 'value-differs'], ['256 spp', '64 spp', 'draft-quality'], ['Enabled', 'Disabled', 'value-differs'], ['Linear', 'sRGB', 'value-differs'],
+        ] as [$from, $to, $cause]) {
+            $changed = $account(str_replace($from, $to, $copied));
+            self::assertSame($cause, array_map(static fn (Cause $c): string => $c->finding->id, $changed->causes)[0] ?? null, "{$from} → {$to}");
+            self::assertCount(1, $changed->causes, "{$from} → {$to}");
+        }
+    }
+
+    private function read(string $text): SceneSettings
+    {
+        return (new AnyScene)->read($text, 'copied');
+    }
+}
