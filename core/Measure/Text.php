@@ -34,6 +34,14 @@ final readonly class Text
         return $number.' '.($number === 1 ? $one : $many ?? $one.'s');
     }
 
+    /** `1st`, `2nd`, `3rd`, `11th`. */
+    public static function ordinal(int $number): string
+    {
+        $tens = abs($number) % 100;
+
+        return $number.($tens > 10 && $tens < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][$tens % 10] ?? 'th'));
+    }
+
     /**
      * `a`, `a and b`, `a, b and c`.
      *

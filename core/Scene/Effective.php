@@ -57,7 +57,7 @@ final readonly class Effective
             $seconds = null;
         }
         $why = match ($scene->get('time.extent')) {
-            'one' => ', since one frame alone is set', 'whole' => ', the whole timeline', default => $scene->step() > 1 ? ", every {$scene->step()}th alone" : '',
+            'one' => ', since one frame alone is set', 'whole' => ', the whole timeline', default => $scene->step() > 1 ? ', every '.Text::ordinal($scene->step()).' alone' : '',
         };
 
         return "{$frames}: ".Text::count(count($frames), 'frame').$why.($seconds === null ? '' : ", {$seconds} s at {$rate}");

@@ -102,7 +102,7 @@ final readonly class FrameSets implements CauseFamily
     {
         $step = $situation->scene()?->step() ?? 1;
 
-        return new Finding('step-left-on', 'scene', "The scene renders every {$step}. frame only.", ["time.step is {$step}"], self::TOUCHES, [Fix::set($situation->part(), 'time.step', 'the step', (string) $step, (string) $situation->subject->part->step())], true);
+        return new Finding('step-left-on', 'scene', 'The scene renders every '.Text::ordinal($step).' frame only.', ["time.step is {$step}"], self::TOUCHES, [Fix::set($situation->part(), 'time.step', 'the step', (string) $step, (string) $situation->subject->part->step())], true);
     }
 
     /** @return iterable<Finding> */
@@ -174,7 +174,7 @@ final readonly class FrameSets implements CauseFamily
         if ($told !== $step && count($present) < 3) {
             return;
         }
-        yield new Finding('step-left-on', 'files', "Only every {$step}. frame was rendered: {$present}.", $told === $step ? [...$seen, "time.step is {$step}"] : $seen, self::TOUCHES,
+        yield new Finding('step-left-on', 'files', 'Only every '.Text::ordinal($step)." frame was rendered: {$present}.", $told === $step ? [...$seen, "time.step is {$step}"] : $seen, self::TOUCHES,
             [Fix::set($situation->part(), 'time.step', 'the step', (string) $step, (string) $asked)], true);
     }
 

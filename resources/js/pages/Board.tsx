@@ -83,7 +83,9 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
     const [at, setAt] = useState<number | null>(null);
     const body = useRef<HTMLTableSectionElement>(null);
     const slow = useDeferredValue(filter);
-    const rows = useMemo(() => arranged(board.rows, slow, by, down), [board.rows, slow, by, down]);
+    const all = useMemo(() => arranged(board.rows, slow, by, down), [board.rows, slow, by, down]);
+    // a screenful at once, and the others as soon as that is painted
+    const rows = useDeferredValue(all, all.slice(0, 40));
     const reachable = rows.some((row) => row.id === at) ? at : rows[0]?.id ?? null;
     const specifications = useMemo(() => [...new Set(board.rows.map((row) => row.specification))].sort(), [board.rows]);
 
@@ -157,7 +159,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 </select>
                             )}
                             <span className="ml-auto flex gap-3">
-                                <button type="button" className="press" onClick={() => write(filter.which === 'all' && filter.cause === null && filter.text === '' ? null : rows.map((row) => row.id))}>
+                                <button type="button" className="press" onClick={() => write(filter.which === 'all' && filter.cause === null && filter.text === '' ? null : all.map((row) => row.id))}>
                                     Write to the owners
                                 </button>
                                 <a className="press" href={`/productions/${book.production.id}/results.csv`} download>
@@ -205,13 +207,13 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 <tfoot>
                                     <tr>
                                         <td colSpan={board.groups.length + 4}>
-                                            {rows.filter((row) => row.verdict === 'balanced').length} of {rows.length} balance
+                                            {all.filter((row) => row.verdict === 'balanced').length} of {all.length} balance
                                         </td>
                                     </tr>
                                 </tfoot>
                             </table>
                         </div>
-                        {rows.length === 0 && <p className="pt-2 text-faint">Nothing fits.</p>}
+                        {all.length === 0 && <p className="pt-2 text-faint">Nothing fits.</p>}
                         {board.causes.length > 0 && (
                             <section className="pt-6" aria-label="Common mistakes">
                                 <h2 className="title border-b border-edge pb-1 text-[18px]">Common mistakes</h2>

@@ -8,8 +8,8 @@ import { PointAt, type Field, type Unknown } from '../parts/PointAt';
 import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
 
 function NotUnderstood({ deliverable, ledger, unknown, fields, decides }: { deliverable: number; ledger: Ledger; unknown: Unknown[]; fields: Field[]; decides: boolean }) {
-    const pointed = new Set(unknown.map((each) => each.name));
-    const rest = ledger.document.not_understood.filter((line) => !pointed.has(line) && !unknown.some((each) => each.field !== null && line.startsWith(`${each.field}: `)));
+    const pointed = (line: string) => unknown.some((each) => each.name === line || (line.endsWith('…') && each.name.startsWith(line.slice(0, -1))));
+    const rest = ledger.document.not_understood.filter((line) => !pointed(line) && !unknown.some((each) => each.field !== null && line.startsWith(`${each.field}: `)));
 
     return (
         <details className="mt-2" open>

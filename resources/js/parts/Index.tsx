@@ -1,12 +1,14 @@
 import { Link } from '@inertiajs/react';
-import { useState, type KeyboardEvent, type RefObject } from 'react';
+import { useDeferredValue, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { Book } from '../types/book';
 import { MarkSign, verdictMark } from './MarkSign';
 
 /** The production's deliverables as index lines, trouble first. Arrow keys go from line to line. */
 export function Index({ book, current, filter }: { book: Book; current: number | null; filter: RefObject<HTMLInputElement | null> }) {
     const [text, setText] = useState('');
-    const shown = book.index.filter((line) => `${line.code} ${line.title} ${line.owner ?? ''} ${line.holdsUp ?? ''}`.toLowerCase().includes(text.trim().toLowerCase()));
+    const fitting = book.index.filter((line) => `${line.code} ${line.title} ${line.owner ?? ''} ${line.holdsUp ?? ''}`.toLowerCase().includes(text.trim().toLowerCase()));
+    // a screenful at once, and the others as soon as that is painted
+    const shown = useDeferredValue(fitting, fitting.slice(0, 40));
     const move = (event: KeyboardEvent<HTMLUListElement>) => {
         if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') {
             return;
@@ -31,7 +33,7 @@ export function Index({ book, current, filter }: { book: Book; current: number |
             </div>
             {book.index.length === 0 ? (
                 <p className="px-4 text-faint">{book.decides ? 'Nothing is owed yet.' : 'Nothing is owed by you here.'}</p>
-            ) : shown.length === 0 ? (
+            ) : fitting.length === 0 ? (
                 <p className="px-4 text-faint">Nothing fits “{text}”.</p>
             ) : (
                 <ul onKeyDown={move}>

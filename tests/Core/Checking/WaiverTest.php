@@ -154,7 +154,7 @@ final class WaiverTest extends TestCase
         $says = static fn (array $settings): array => array_column(Effective::of(Workbench::scene($settings), $asked), 'says', 'id');
 
         self::assertSame([
-            'picture.resolution' => '1999x1001 at 50 %: 1000x501 pixels', 'time.range' => '1001-1009x2: 5 frames, every 2th alone, 0.209 s at 24000/1001',
+            'picture.resolution' => '1999x1001 at 50 %: 1000x501 pixels', 'time.range' => '1001-1009x2: 5 frames, every 2nd alone, 0.209 s at 24000/1001',
             'camera.name' => 'cam_a; not cam_b', 'naming.pattern' => 'renders/x/TC_010.1001.png … TC_010.1009.png',
         ], $says(['picture.resolution' => '1999x1001', 'picture.scale' => 50, 'time.range' => '1001-1010', 'time.step' => 2, 'time.rate' => '23.976', 'camera.chosen' => ['cam_a'], 'camera.all' => ['cam_a', 'cam_b'], 'output.folder' => 'renders/x', 'naming.pattern' => '{shot}.%04d.{ext}']));
         self::assertSame(['picture.resolution' => '64x36 pixels', 'time.range' => '7: 1 frame, since one frame alone is set', 'camera.name' => 'top, a working view; not cam_a', 'naming.pattern' => 'still.png'], $says(['picture.resolution' => '64x36', 'time.extent' => 'one', 'time.range' => '7-9', 'camera.chosen' => ['top'], 'camera.all' => ['cam_a'], 'camera.views' => ['top'], 'naming.pattern' => 'still.png']));
