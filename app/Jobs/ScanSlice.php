@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Intake\IntakeFolder;
 use App\Ledger\CheckDesk;
+use App\Ledger\Spool;
 use App\Models\Check;
 use App\Models\IntakeRoot;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -43,7 +44,7 @@ final class ScanSlice implements ShouldQueue
             }
             $listing = IntakeFolder::open($root, $check->order['folder'], $check->deliverable, $overseer)->listing();
             $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), PixelRules::looker($check->resolved()));
-            $spool = $this->spool();
+            $spool = $this->spool($check);
             if ($spool !== null) {
                 $scan->resume($spool);
             }
@@ -54,7 +55,7 @@ final class ScanSlice implements ShouldQueue
         } catch (PlainSentence $refused) {
             $check->update(['state' => 'failed', 'fault' => $refused->getMessage(), 'progress' => null]);
         }
-        Storage::delete($this->spoolName());
+        Storage::delete($this->spoolName($check));
     }
 
     /** Whether the scan came to its end. */
@@ -68,14 +69,14 @@ final class ScanSlice implements ShouldQueue
                 $told = microtime(true);
                 $this->tell($check, $progress, $began);
                 if (! $check->isUnderWay()) {
-                    Storage::delete($this->spoolName());
+                    Storage::delete($this->spoolName($check));
 
                     return false;
                 }
             }
             // names are listed in one go: they are quick, and a folder cannot be entered half-way
             if ($progress->all !== null && microtime(true) > $until && config('queue.default') !== 'sync' && $this->job?->getConnectionName() !== 'sync') {
-                Storage::put($this->spoolName(), (string) gzencode(json_encode($scan->checkpoint(), JSON_THROW_ON_ERROR), 1));
+                Storage::put($this->spoolName($check), (string) gzencode(json_encode($scan->checkpoint(), JSON_THROW_ON_ERROR), 1));
                 self::dispatch($this->check);
 
                 return false;
@@ -93,15 +94,15 @@ final class ScanSlice implements ShouldQueue
         }
     }
 
-    private function spoolName(): string
+    private function spoolName(Check $check): string
     {
-        return "spool/check-{$this->check}.json.gz";
+        return Spool::name('check', $check);
     }
 
     /** @return array<string, mixed>|null */
-    private function spool(): ?array
+    private function spool(Check $check): ?array
     {
-        $packed = Storage::exists($this->spoolName()) ? (string) Storage::get($this->spoolName()) : '';
+        $packed = Storage::exists($this->spoolName($check)) ? (string) Storage::get($this->spoolName($check)) : '';
         /** @var array<string, mixed>|null $spool */
         $spool = $packed === '' ? null : json_decode((string) gzdecode($packed), true, 64);
 
@@ -111,6 +112,7 @@ final class ScanSlice implements ShouldQueue
     public function failed(?\Throwable $fault): void
     {
         Check::query()->whereKey($this->check)->whereIn('state', ['queued', 'running'])->update(['state' => 'failed', 'fault' => 'The check broke off. Nothing was changed; start it again.']);
-        Storage::delete($this->spoolName());
+        $check = Check::query()->find($this->check);
+        $check === null ?: Storage::delete($this->spoolName($check));
     }
 }

@@ -179,6 +179,6 @@ final readonly class LogDesk
 
     private static function spool(RenderLog $log): string
     {
-        return "spool/log-{$log->id}.gz";
+        return Spool::name('log', $log);
     }
 }
