@@ -98,6 +98,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/sheet.{format}', [SheetController::class, 'file'])->name('sheet');
         Route::post('/sheets', [SheetController::class, 'share'])->name('sheet.share');
         Route::post('/scene', [SceneController::class, 'store'])->name('scene.store');
+        Route::post('/scene/pieces', [SceneController::class, 'piece'])->name('scene.piece');
         Route::get('/scene/enter', [SceneController::class, 'entry'])->name('scene.entry');
         Route::post('/scene/typed', [SceneController::class, 'typedIn'])->name('scene.typed');
         Route::post('/scene/names', [SceneController::class, 'point'])->name('scene.point');

@@ -117,10 +117,11 @@ final readonly class CheckDesk
         $account = Account::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved));
         $document = $account->toArray();
         $since = $this->since($check, $document, $scene);
+        $summary = Summary::of($account, $earlier?->id);
         $check->update([
             'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,
             'document' => gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5),
-            'summary' => Summary::of($account, $waivers, $earlier?->id),
+            'summary' => $summary, 'waived' => count($summary['waivers']),
         ]);
         $this->endWaivers($check->deliverable, $account);
         // work that is not asked for any more needs no tick

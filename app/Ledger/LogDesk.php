@@ -83,6 +83,9 @@ final readonly class LogDesk
             }
             $log->update(['shape' => ['name' => $shape->name, 'patterns' => $shape->toArray()]]);
         }
+        if ($size === $log->read && $log->reading !== null && $log->fault === null) {
+            return;
+        }
         $log->size = $size;
         $this->read($log, (string) file_get_contents($path, offset: $log->read, length: self::AT_ONCE), false);
     }

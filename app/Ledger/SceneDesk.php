@@ -14,11 +14,14 @@ use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\UsdScene;
 use PlainLedger\Core\Scene\SceneArchive;
+use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\ToldScene;
 
 /** Where scene settings come in, in whatever form, and are kept with what their names meant. */
@@ -98,6 +101,18 @@ final readonly class SceneDesk
         $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields]);
 
         return $this->checks->checkScene($deliverable, $scene, $by);
+    }
+
+    /**
+     * A scene too large to be kept word for word, from a file: what was read of it is kept, as a document.
+     *
+     * @throws PlainSentence
+     */
+    public function bringLarge(Deliverable $deliverable, string $name, string $path, User $by): Check
+    {
+        $settings = UsdScene::from(FileSource::open($path), $name);
+
+        return $this->bring($deliverable, mb_substr("{$name}, as it was read", 0, 250), SceneDocument::write($settings), $by);
     }
 
     /** The newest settings once more, with a name in them pointed at. */

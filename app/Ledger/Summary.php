@@ -14,11 +14,8 @@ use PlainLedger\Core\Specification\Level;
 /** What boards and lists show of a check, kept beside it so that five hundred of them need not be unpacked. */
 final readonly class Summary
 {
-    /**
-     * @param  list<Waiver>  $waivers  those it was closed with
-     * @return array<string, mixed>
-     */
-    public static function of(Account $account, array $waivers, ?int $earlier): array
+    /** @return array{groups: array<string, string>, causes: list<array{id: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null} */
+    public static function of(Account $account, ?int $earlier): array
     {
         $groups = [];
         foreach ($account->check->entries as $entry) {

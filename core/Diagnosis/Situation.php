@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /** The lines of one part and what they were made from, as causes look at them. */
@@ -65,6 +66,20 @@ final readonly class Situation
         $entry = $this->entry($id);
 
         return $this->inFiles($id) ? $entry?->files?->found : $entry?->scene?->found;
+    }
+
+    /**
+     * A name or folder that is asked, with its values in it and `#` for the digits of the frame number, as one types it in.
+     * Anything else as it is asked.
+     */
+    public function asTyped(string $id): string
+    {
+        $asked = $this->entry($id)->required ?? '';
+        if ($asked === '' || ! in_array($id, ['naming.pattern', 'naming.folder', 'output.folder'], true)) {
+            return $asked;
+        }
+
+        return NamePattern::parse($asked)->make($this->subject->specification->pieceValues($this->subject->part));
     }
 
     public function label(string $id): string

@@ -18,7 +18,9 @@ final readonly class HoldsUp
     public static function inWords(Account $account): string
     {
         if ($account->check->verdict === Verdict::Balanced) {
-            return 'balances';
+            $waived = count(array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Waived));
+
+            return $waived === 0 ? 'balances' : 'balances, '.Text::count($waived, 'line').' accepted';
         }
         if ($account->check->verdict === Verdict::Open) {
             $open = count(array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->level() === Level::Must));

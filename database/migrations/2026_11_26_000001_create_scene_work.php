@@ -28,6 +28,7 @@ return new class extends Migration
         Schema::table('checks', function (Blueprint $table): void {
             // what boards and lists show of it, so that they need not unpack each
             $table->json('summary')->nullable();
+            $table->unsignedSmallInteger('waived')->default(0);
             $table->index(['deliverable_id', 'state', 'updated_at']);
         });
         Schema::create('waivers', function (Blueprint $table): void {
@@ -100,7 +101,7 @@ return new class extends Migration
         }
         Schema::table('checks', function (Blueprint $table): void {
             $table->dropIndex(['deliverable_id', 'state', 'updated_at']);
-            $table->dropColumn('summary');
+            $table->dropColumn(['summary', 'waived']);
         });
         Schema::table('deliverables', fn (Blueprint $table) => $table->dropColumn(['frame_times', 'frame_size']));
         Schema::table('scenes', fn (Blueprint $table) => $table->dropColumn('field_map'));

@@ -8,6 +8,7 @@ use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Waiver;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Support\LedgerTestCase;
 
@@ -158,7 +159,8 @@ final class SceneWorkTest extends LedgerTestCase
         $waived = $this->newest();
         self::assertSame(['balanced', 'waived', []], [$waived->verdict, $this->marks($waived)['time.rate'], $waived->account()['causes']]);
         self::assertSame(['reason' => 'agreed with the hall', 'by' => 'Coordinator'], array_intersect_key(array_column($waived->account()['entries'], null, 'id')['time.rate']['waiver'], ['reason' => 1, 'by' => 1]));
-        self::assertSame('waived', $this->page("/deliverables/{$this->deliverable->id}/scene")['deliverable']['folios']['scene']);
+        $page = $this->page("/deliverables/{$this->deliverable->id}/scene");
+        self::assertSame(['waived', true, 'balances, 1 line accepted'], [$page['deliverable']['folios']['scene'], $page['deliverable']['waived'], $page['deliverable']['holdsUp']]);
         $this->get("/checks/{$waived->id}/report.txt")->assertOk()->assertSee('agreed with the hall');
         $this->get("/checks/{$check->id}/report.txt")->assertOk()->assertDontSee('agreed with the hall');
         // an older check is not the place
@@ -218,6 +220,28 @@ final class SceneWorkTest extends LedgerTestCase
         $this->get("/checks/{$this->newest()->id}/report.txt")->assertSee('6 files: 1001-1006');
         $this->paste(str_replace(['1001-1010', 'out/'], ['1001-1006', 'renders/v2/'], self::GOOD));
         self::assertSame('balanced', $this->newest()->verdict);
+    }
+
+    public function test_a_scene_of_many_megabytes_comes_piece_by_piece(): void
+    {
+        Storage::fake();
+        $this->actingAs($this->artist);
+        $usd = "#usda 1.0\n( framesPerSecond = 24 startTimeCode = 1001 endTimeCode = 1010 )\ndef Mesh \"m\" { point3f[] points = [".str_repeat('(1, 2, 3), ', 50_000)."] }\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel products = </r/p> def RenderProduct \"p\" { token productName = \"out/TC_010.####.png\" } }\n";
+        $send = fn (string $bytes, int $at, bool $last, string $name = 'TC_010.usda'): TestResponse => $this->post("/deliverables/{$this->deliverable->id}/scene/pieces", ['piece' => UploadedFile::fake()->createWithContent('piece', $bytes), 'name' => $name, 'at' => $at, 'last' => $last ? '1' : '0'], ['Accept' => 'application/json']);
+        [$first, $second] = [substr($usd, 0, 300_000), substr($usd, 300_000)];
+        self::assertNull($send($first, 0, false)->assertOk()->json('check'));
+        $check = $send($second, 300_000, true)->assertOk()->json('check');
+        self::assertSame($this->newest()->id, $check);
+        self::assertSame(['balanced', 'TC_010.usda, as it was read'], [$this->newest()->verdict, $this->newest()->scene?->file_name]);
+        self::assertLessThan(2_000, strlen((string) $this->newest()->scene?->content));
+        self::assertSame([], Storage::allFiles());
+        // out of its turn, torn, or of another form
+        $send($first, 0, false);
+        $send($second, 5, true)->assertStatus(422)->assertJsonPath('message', 'TC_010.usda: a piece of it did not arrive in its turn; begin it once more.');
+        $send($first, 0, true)->assertStatus(422)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'it ends'));
+        $send('{"format": "plain-ledger/scene"}', 0, true, 'large.json')->assertStatus(422)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'only a scene as USD text can be that large'));
+        $send('#usda', 700_000_000, true)->assertStatus(422);
+        self::assertSame([1, []], [$this->deliverable->checks()->count(), Storage::allFiles()]);
     }
 
     public function test_the_empty_sheet_says_what_is_asked(): void

@@ -64,6 +64,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'browsing the intake' => ['get', '/deliverables/D/intake?root=R', $all];
         yield 'dropping a scene' => ['post', '/deliverables/D/scene', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
         $work = static fn (int $yes): array => ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => $yes, 'coordinator' => $yes];
+        yield 'a piece of a large scene' => ['post', '/deliverables/D/scene/pieces', $work(302)];
         yield 'the entry sheet' => ['get', '/deliverables/D/scene/enter', $all];
         yield 'typing a scene' => ['post', '/deliverables/D/scene/try', $all, ['typed' => ['time.rate' => '24']]];
         yield 'keeping what was typed' => ['post', '/deliverables/D/scene/typed', $work(302), ['typed' => ['time.rate' => '24']]];

@@ -80,9 +80,9 @@ final class DeliverableController
         return [
             'ledger' => $newest === null ? null : LedgerPage::of($newest),
             'past' => $deliverable->checks()->where('state', 'done')->with('revision', 'person')->latest('id')->limit(30)
-                ->get(['id', 'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'updated_at'])
+                ->get(['id', 'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'waived', 'updated_at'])
                 ->map(static fn (Check $c): array => [
-                    'id' => $c->id, 'verdict' => $c->verdict, 'holdsUp' => $c->holds_up, 'made' => $c->updated_at->format('j M, H:i'), 'revision' => $c->revision->number,
+                    'id' => $c->id, 'verdict' => $c->verdict, 'waived' => $c->waived > 0, 'holdsUp' => $c->holds_up, 'made' => $c->updated_at->format('j M, H:i'), 'revision' => $c->revision->number,
                     'of' => $c->scene_id !== null && $c->delivery_id !== null ? 'scene and files' : ($c->scene_id !== null ? 'scene' : 'files'), 'by' => $c->person?->name,
                 ])->all(),
         ];

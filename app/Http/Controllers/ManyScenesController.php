@@ -20,6 +20,7 @@ use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Matching\Owed;
 use PlainLedger\Core\Matching\SceneOwners;
+use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Scene\ToldScene;
@@ -28,6 +29,9 @@ use PlainLedger\Core\Scene\ToldScene;
 final class ManyScenesController
 {
     private const MOST = 2_000;
+
+    /** Bytes of settings that go to the page and come back. */
+    private const MOST_BYTES = 24_000_000;
 
     public function show(Request $request, Production $production): Response
     {
@@ -48,14 +52,15 @@ final class ManyScenesController
         $map = $production->fieldMap();
         $scenes = [];
         $refused = [];
+        $bytes = 0;
         /** @var list<UploadedFile> $files */
         $files = $request->file('files');
         foreach ($files as $file) {
             foreach (SceneDesk::scenes($file, $map) as $told) {
                 if ($told instanceof JsonRefused) {
                     $refused[] = $told->getMessage();
-                } elseif (count($scenes) >= self::MOST) {
-                    $refused[] = Text::shown($told->label).': these are more than '.number_format(self::MOST).' scenes; bring the rest afterwards.';
+                } elseif (count($scenes) >= self::MOST || ($bytes += strlen($told->content)) > self::MOST_BYTES) {
+                    $refused[] = Text::shown($told->label).': these are more than '.number_format(self::MOST).' scenes, or more than '.ByteSize::of(self::MOST_BYTES).' of settings; bring what comes from here on afterwards.';
                     break 2;
                 } else {
                     $scenes[] = self::line($told, $owners);

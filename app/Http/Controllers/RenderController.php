@@ -31,6 +31,7 @@ use PlainLedger\Core\Remedy\Pool;
 use PlainLedger\Core\Remedy\RenderJob;
 use PlainLedger\Core\Remedy\RenderPlan;
 use PlainLedger\Core\RenderLog\LogShape;
+use PlainLedger\Core\Specification\Consequences;
 
 /** Before and during a render: when it will be ready, and how far it is. */
 final class RenderController
@@ -50,12 +51,27 @@ final class RenderController
             'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $overseer],
             'frames' => $frames === null ? null : (string) $frames, 'count' => $frames === null ? 0 : count($frames),
             'typed' => ['times' => $deliverable->frame_times ?? '', 'size' => $deliverable->frame_size ?? ''], 'from' => $times[1] ?? null,
-            'pool' => self::poolShown($deliverable->production),
+            'unpacked' => self::unpacked($deliverable), 'pool' => self::poolShown($deliverable->production),
             'plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of(RenderDesk::pool($deliverable->production), [$job])),
             'log' => $log === null ? null : self::logShown($log),
             'shapes' => array_map(static fn (LogShape $s): string => $s->name, $deliverable->production->logShapes()),
             'roots' => array_map(static fn (IntakeRoot $root): array => ['id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, $overseer)], IntakeFolder::rootsFor($deliverable, $overseer)),
         ]);
+    }
+
+    /** What one picture of a pass takes before it is compressed, as far as what is asked tells it. */
+    private static function unpacked(Deliverable $deliverable): ?string
+    {
+        $asked = $deliverable->draft()->specification;
+        foreach ($asked->parts as $part) {
+            foreach (Consequences::of($asked, $part)->lines as $line) {
+                if ($line['label'] === 'one frame, unpacked') {
+                    return $line['value'];
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return array{machines: int, hours: string} */

@@ -14,9 +14,13 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\FieldMap;
@@ -27,6 +31,8 @@ final class SceneController
 {
     /** What was typed is kept under this name. */
     public const TYPED = 'typed in';
+
+    private const LARGEST = 600_000_000;
 
     public function store(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
     {
@@ -54,7 +60,45 @@ final class SceneController
             throw ValidationException::withMessages(['settings' => 'Drop a settings file here, choose one, or paste the settings as text.']);
         }
 
-        return [\PlainLedger\Core\Measure\Text::shown(($given['name'] ?? '') ?: 'pasted'), $given['pasted']];
+        return [Text::shown(($given['name'] ?? '') ?: 'pasted'), $given['pasted']];
+    }
+
+    /**
+     * A scene of many megabytes, as USD text, comes piece by piece. Only so much of one person is kept at a time, and
+     * nothing of it once it was read.
+     */
+    public function piece(Request $request, Deliverable $deliverable, SceneDesk $desk): JsonResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $given = $request->validate(['piece' => ['required', 'file', 'max:8000'], 'name' => ['required', 'string', 'max:200'], 'at' => ['required', 'integer', 'min:0', 'max:'.self::LARGEST], 'last' => ['required', 'in:0,1']], ['at.max' => 'Scenes of more than '.ByteSize::of(self::LARGEST).' are read by the console program alone.']);
+        /** @var \Illuminate\Http\UploadedFile $piece */
+        $piece = $request->file('piece');
+        $name = Text::shown($given['name']);
+        $spool = 'spool/scene-'.$this->person($request)->id.'.usda';
+        $path = Storage::path($spool);
+        try {
+            if ((int) $given['at'] === 0) {
+                if (! str_starts_with(ltrim((string) file_get_contents($piece->getRealPath(), length: 64)), '#usda')) {
+                    throw JsonRefused::because($name, 'only a scene as USD text can be that large. Of others, save the render settings alone.');
+                }
+                Storage::put($spool, '');
+            }
+            if (! Storage::exists($spool) || Storage::size($spool) !== (int) $given['at']) {
+                throw JsonRefused::because($name, 'a piece of it did not arrive in its turn; begin it once more.');
+            }
+            file_put_contents($path, (string) $piece->getContent(), FILE_APPEND);
+            if ($given['last'] === '0') {
+                return response()->json(['check' => null]);
+            }
+            $deliverable->load('production', 'owner', 'specification.latest');
+            $check = $desk->bringLarge($deliverable, $name, $path, $this->person($request));
+        } catch (PlainSentence $refused) {
+            Storage::delete($spool);
+            throw ValidationException::withMessages(['settings' => $refused->getMessage()]);
+        }
+        Storage::delete($spool);
+
+        return response()->json(['check' => $check->id]);
     }
 
     /** The sheet for what is read off the screen. */

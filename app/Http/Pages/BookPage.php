@@ -20,7 +20,7 @@ final readonly class BookPage
         $overseer = $role?->decides() ?? false;
         $deliverables = $production->deliverables()->with('owner')
             ->when(! $overseer, fn ($query) => $query->where('owner_id', $reader->id))
-            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up')])
+            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.waived')])
             ->orderBy('code')->get();
         $lines = $deliverables->map(self::line(...))->all();
         $weight = ['unbalanced' => 0, 'open' => 1, '' => 2, 'balanced' => 3];
@@ -34,12 +34,12 @@ final readonly class BookPage
         ];
     }
 
-    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, holdsUp: string|null} */
+    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, waived: bool, holdsUp: string|null} */
     public static function line(Deliverable $deliverable): array
     {
         return [
             'id' => $deliverable->id, 'code' => $deliverable->code, 'title' => $deliverable->title, 'owner' => $deliverable->owner?->name,
-            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'holdsUp' => $deliverable->newest?->holds_up,
+            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'waived' => ($deliverable->newest->waived ?? 0) > 0, 'holdsUp' => $deliverable->newest?->holds_up,
         ];
     }
 

@@ -14,7 +14,6 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\Difference;
-use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
 use PlainLedger\Core\Remedy\Fix;
@@ -140,18 +139,12 @@ final readonly class Names implements CauseFamily
         };
     }
 
-    /** The name asked with its values in it, and `#` for the digits of the frame number, as one types it in. */
-    private function asTyped(Situation $situation, string $asked): string
-    {
-        return NamePattern::parse($asked)->make($situation->subject->specification->pieceValues($situation->subject->part));
-    }
-
     /** @return iterable<Finding> */
     private function scene(Situation $situation): iterable
     {
         $set = $situation->scene()?->get('naming.pattern') ?? '';
         $asked = $situation->entry('naming.pattern')->required ?? '';
-        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked, $asked === '' ? null : 'Set the output name to '.$this->asTyped($situation, $asked).($set === '' ? '.' : "; it is {$set}."))];
+        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked, $asked === '' ? null : 'Set the output name to '.$situation->asTyped('naming.pattern').($set === '' ? '.' : "; it is {$set}."))];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
             yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern', 'output.overwrites'], $fix);
         } elseif ($situation->inScene('output.overwrites') && ($under = $situation->found('output.overwrites') ?? '') !== '' && str_contains($under, ':')) {

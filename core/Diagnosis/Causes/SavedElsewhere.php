@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Scene\SceneSettings;
 
 /** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */
 final readonly class SavedElsewhere implements CauseFamily
@@ -36,11 +37,33 @@ final readonly class SavedElsewhere implements CauseFamily
             $names = Text::series(array_map(static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”", array_keys($folders)));
             yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “".($situation->entry('naming.folder')->required ?? '').'”.', ['found in '.implode(', ', array_keys($folders))], ['naming.folder', 'output.folder'], $fixes);
         }
-        if ($scene !== null && $situation->inScene('output.folder') && OutputFolderRule::insideProject($scene) === null) {
-            $set = $scene->get('output.folder') ?? '';
-            $asked = $situation->entry('output.folder')->required ?? '';
-            yield new Finding('saved-elsewhere', 'scene', $set === '' ? 'The scene has no output folder: its files would go to wherever the program saves by default.' : "The scene writes to “{$set}”, outside its project.",
-                [$set === '' ? 'output.folder is empty' : "output.folder is {$set}"], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($part, 'output.folder', 'the output folder', $set, $asked)]);
+        if ($scene !== null && $situation->inScene('output.folder')) {
+            yield from $this->set($situation, $scene);
         }
+    }
+
+    /** @return iterable<Finding> */
+    private function set(Situation $situation, SceneSettings $scene): iterable
+    {
+        $set = $scene->get('output.folder') ?? '';
+        $asked = $situation->entry('output.folder')->required ?? '';
+        $starting = in_array($set, $situation->subject->specification->startingValues['output.folder'] ?? [], true);
+        $outside = OutputFolderRule::insideProject($scene) === null;
+        if (! $starting && ! $outside) {
+            return;
+        }
+        $says = match (true) {
+            $set === '' => 'The scene has no output folder: its files would go to wherever the program saves by default.',
+            $starting => "The output folder was never set: “{$set}” is where an untouched scene writes.",
+            self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no folder of its own, outside its project.",
+            default => "The scene writes to “{$set}”, outside its project.",
+        };
+        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($situation->part(), 'output.folder', 'the output folder', $set, $asked, 'Set the output folder to '.$situation->asTyped('output.folder').($set === '' ? '.' : "; it is {$set}."))]);
+    }
+
+    /** Folders for what is to be thrown away, and those of a person's own on a desk. */
+    private static function isDefaultPlace(string $folder): bool
+    {
+        return preg_match('#^(?:/(?:private/)?(?:var/)?tmp(?:/|$)|[a-z]:/(?:windows/)?te?mp(?:/|$)|%?te?mp%?(?:/|$)|~(?:/|$))|/(?:desktop|documents|downloads|appdata|temp)(?:/|$)#i', strtr($folder, '\\', '/')) === 1;
     }
 }

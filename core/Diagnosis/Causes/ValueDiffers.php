@@ -31,7 +31,7 @@ final readonly class ValueDiffers
         $touches = $id === 'format.kind' ? ['format.kind', ...self::FOLLOWS_KIND] : [$id];
         $plain = lcfirst($label);
         $fix = match (true) {
-            $side === 'scene' => [Fix::set($situation->part(), $id, $plain, $found, $entry->required)],
+            $side === 'scene' => [Fix::set($situation->part(), $id, $plain, $found, $entry->required, "Set {$plain} to {$situation->asTyped($id)}".($found === '' || $found === 'none' ? '.' : "; it is {$found}."))],
             $id === 'time.range' => $this->beyond($situation),
             in_array($id, ['time.count', 'time.step', 'delivery.extras', 'content.whole', 'naming.pattern', 'content.uniform'], true) => [],
             in_array($id, ['picture.pixel_aspect', 'time.rate'], true) => [Fix::retag($situation->part(), $id, $plain, $found, $entry->required)],

@@ -40,7 +40,7 @@ function byValue(others: { whose: string; value: string }[]): [string, string[]]
 const named = (id: string): string => id.replaceAll('-', ' ');
 
 const Row = memo(function Row({ row, groups, reachable, onFocus }: { row: BoardRow; groups: string[]; reachable: boolean; onFocus: (id: number) => void }) {
-    const mark = verdictMark(row.verdict);
+    const mark = verdictMark(row.verdict, row.waived > 0);
 
     return (
         <tr>

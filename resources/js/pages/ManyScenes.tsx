@@ -36,6 +36,21 @@ interface Done {
 
 const AT_ONCE = 10;
 
+/** Files in batches that go over in one piece: a server takes so many at once, and so many bytes. */
+function batches(files: File[]): [number, File[]][] {
+    const found: [number, File[]][] = [];
+    let some: File[] = [];
+    files.forEach((file, at) => {
+        if (some.length >= 15 || (some.length > 0 && some.reduce((sum, each) => sum + each.size, file.size) > 20_000_000)) {
+            found.push([at - some.length, some]);
+            some = [];
+        }
+        some.push(file);
+    });
+
+    return some.length === 0 ? found : [...found, [files.length - some.length, some]];
+}
+
 /** Many scenes at once: each is matched to its deliverable, what cannot be matched is asked, then all are checked. */
 export default function ManyScenes({ book }: { book: BookData }) {
     const [found, setFound] = useState<Found | null>(null);
@@ -55,7 +70,13 @@ export default function ManyScenes({ book }: { book: BookData }) {
         setBusy('Reading the files…');
         try {
             const files = await Promise.all([...list].map(asText));
-            setFound(await tellFiles<Found>(`${url}/read`, 'files', files));
+            let all: Found = { scenes: [], refused: [], deliverables: [] };
+            for (const [done, some] of batches(files)) {
+                setBusy(files.length > some.length ? `Reading ${done + 1} to ${done + some.length} of ${files.length} files…` : 'Reading the files…');
+                const answer = await tellFiles<Found>(`${url}/read`, 'files', some);
+                all = { scenes: [...all.scenes, ...answer.scenes], refused: [...all.refused, ...answer.refused], deliverables: answer.deliverables };
+            }
+            setFound(all);
         } catch (trouble) {
             setFound(null);
             setFault(trouble instanceof Error ? trouble.message : 'These files could not be read.');

@@ -98,7 +98,7 @@ export default function Production({ book, specifications, presets }: { book: Bo
 }
 
 function DeliverableRow({ line }: { line: IndexLine }) {
-    const mark = verdictMark(line.verdict);
+    const mark = verdictMark(line.verdict, line.waived);
 
     return (
         <tr>

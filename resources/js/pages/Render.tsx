@@ -17,6 +17,7 @@ interface Props {
     count: number;
     typed: { times: string; size: string };
     from: string | null;
+    unpacked: string | null;
     pool: { machines: number; hours: string };
     plan: Plan | null;
     log: LogShown | null;
@@ -24,7 +25,7 @@ interface Props {
     roots: { id: number; label: string; own: string }[];
 }
 
-function Estimate({ book, deliverable, frames, count, typed, from, pool, plan }: Props) {
+function Estimate({ book, deliverable, frames, count, typed, from, unpacked, pool, plan }: Props) {
     const [times, setTimes] = useState(typed.times);
     const [size, setSize] = useState(typed.size);
     const [machines, setMachines] = useState(String(pool.machines));
@@ -85,7 +86,7 @@ function Estimate({ book, deliverable, frames, count, typed, from, pool, plan }:
                 </label>
                 <label>
                     <span className="aside block">A frame takes on disk</span>
-                    <input className="line-field w-32!" value={size} placeholder="14 MB" onChange={(event) => setSize(event.target.value)} />
+                    <input className="line-field w-44!" value={size} placeholder={unpacked === null ? '14 MB' : `unpacked ${unpacked}`} onChange={(event) => setSize(event.target.value)} />
                 </label>
                 <label>
                     <span className="aside block">Machines</span>

@@ -1,15 +1,23 @@
 import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type DragEvent } from 'react';
+import { tellForm } from '../lib/ask';
+import { bytes } from '../lib/frames';
 import { asText } from '../lib/spreadsheet';
 import { Breaking } from './Breaking';
 
 export const SETTINGS_FILES = '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
+
+/** More than this does not go as one. */
+const LARGE = 4_000_000;
+
+const PIECE = 7_000_000;
 
 /** The ways in for the settings of one scene: dropped, chosen, pasted, or typed in. */
 export function BringScene({ deliverable, first }: { deliverable: number; first: boolean }) {
     const [over, setOver] = useState(false);
     const [busy, setBusy] = useState(false);
     const [fault, setFault] = useState<string | null>(null);
+    const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
     const [pasting, setPasting] = useState(false);
     const [text, setText] = useState('');
     const field = useRef<HTMLInputElement>(null);
@@ -38,9 +46,28 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
             return;
         }
         try {
-            post({ settings: await asText(file) });
+            if (file.size > LARGE) {
+                await sendPieces(file);
+            } else {
+                post({ settings: await asText(file) });
+            }
         } catch (trouble) {
             setFault(trouble instanceof Error ? trouble.message : 'This file could not be read.');
+        }
+    };
+    /** A scene of many megabytes goes piece by piece. */
+    const sendPieces = async (file: File) => {
+        setBusy(true);
+        setFault(null);
+        try {
+            for (let at = 0; at < file.size; at += PIECE) {
+                setSent({ done: at, all: file.size });
+                await tellForm(`/deliverables/${deliverable}/scene/pieces`, { piece: new File([file.slice(at, at + PIECE)], 'piece'), name: file.name, at: String(at), last: at + PIECE >= file.size ? '1' : '0' });
+            }
+            router.visit(`/deliverables/${deliverable}/scene`);
+        } finally {
+            setBusy(false);
+            setSent(null);
         }
     };
     const drop = (event: DragEvent) => {
@@ -91,6 +118,14 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                         Check this
                     </button>
                 </form>
+            )}
+            {sent !== null && (
+                <p className="flex items-center gap-3 pt-1">
+                    <progress className="h-1.5 w-64" value={sent.done} max={sent.all} aria-label="Scene sent" />
+                    <span className="text-faint">
+                        {bytes(sent.done)} of {bytes(sent.all)}
+                    </span>
+                </p>
             )}
             {fault !== null && (
                 <p role="alert" className="mt-2 text-red">

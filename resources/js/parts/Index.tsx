@@ -38,7 +38,7 @@ export function Index({ book, current, filter }: { book: Book; current: number |
             ) : (
                 <ul onKeyDown={move}>
                     {shown.map((line) => {
-                        const mark = verdictMark(line.verdict);
+                        const mark = verdictMark(line.verdict, line.waived);
 
                         return (
                             <li key={line.id} className={line.id === current ? 'border-y border-edge bg-sheet' : 'border-b border-rule'}>

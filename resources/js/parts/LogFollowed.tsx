@@ -7,6 +7,14 @@ import type { LogShown } from '../types/render';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
 
+/** When it will end, by this clock: between two moments where the times differ. */
+function endsAt([least, most]: [number, number]): string {
+    const moment = (seconds: number) => new Date(Date.now() + seconds * 1000).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+    const [from, to] = [moment(least), moment(most)];
+
+    return from === to ? from : `between ${from} and ${to}`;
+}
+
 function Progress({ log }: { log: LogShown }) {
     const reading = log.reading;
     const progress = reading?.progress ?? null;
@@ -25,6 +33,11 @@ function Progress({ log }: { log: LogShown }) {
                         {reading.beside > 1 && `, ${reading.beside} at a time`}.{' '}
                         {progress.leftCount === 0 ? 'Nothing is left to render.' : left !== null && `The rest takes ${left[0] === left[1] ? '' : `${spokenTime(left[0])} to `}${spokenTime(left[1])}.`}
                     </p>
+                    {left !== null && progress.leftCount > 0 && (
+                        <p className="text-faint">
+                            {log.followed ? 'At this pace it ends' : 'Begun again now, it would end'} {endsAt(left)}.
+                        </p>
+                    )}
                     <progress className="mt-1 h-1.5 w-full accent-primary" value={progress.done} max={progress.count} aria-label="Frames finished" />
                     {progress.leftCount > 0 && (
                         <p className="mt-2 flex flex-wrap items-baseline gap-3">

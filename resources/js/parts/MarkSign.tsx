@@ -28,6 +28,11 @@ export function MarkSign({ mark, label }: { mark: Mark; label?: string }) {
     );
 }
 
-export function verdictMark(verdict: Verdict | null): Mark | null {
+/** The mark of a whole check; one that balances because a line is accepted as it is says so. */
+export function verdictMark(verdict: Verdict | null, waived = false): Mark | null {
+    if (verdict === 'balanced' && waived) {
+        return 'waived';
+    }
+
     return verdict === null ? null : ({ balanced: 'equal', unbalanced: 'unequal', open: 'unknown' } as const)[verdict];
 }

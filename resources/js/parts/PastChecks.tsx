@@ -8,7 +8,7 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
             <h2 className="aside pb-1">Past checks</h2>
             <ul className="border-t border-ink text-[13px]">
                 {past.map((check) => {
-                    const mark = verdictMark(check.verdict);
+                    const mark = verdictMark(check.verdict, check.waived);
 
                     return (
                         <li key={check.id} className="border-b border-rule">

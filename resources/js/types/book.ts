@@ -19,6 +19,7 @@ export interface IndexLine {
     owner: string | null;
     due: Due | null;
     verdict: Verdict | null;
+    waived: boolean;
     holdsUp: string | null;
 }
 
@@ -147,6 +148,7 @@ export interface Ledger {
 export interface PastCheck {
     id: number;
     verdict: Verdict;
+    waived: boolean;
     holdsUp: string;
     made: string;
     revision: number;

@@ -96,6 +96,9 @@ final class CausesInScenesTest extends TestCase
         yield 'output name of another version' => [['naming.pattern' => 'TC_010_light_v002.%04d.exr'], ['wrong-version' => ['naming.pattern']], ['naming.pattern']];
         yield 'output name counted to five' => [['naming.pattern' => 'TC_010_light_v003.{frame:5}.exr'], ['too-many-digits' => ['naming.pattern']], ['naming.pattern']];
         yield 'no output folder' => [['output.folder' => ''], ['saved-elsewhere' => ['output.folder']], ['output.folder']];
+        yield 'a folder for what is thrown away' => [['output.folder' => 'C:\\Temp\\out'], ['saved-elsewhere' => ['output.folder']], ['output.folder']];
+        yield 'an output folder never set' => [['output.folder' => 'out'], ['saved-elsewhere' => ['output.folder']], ['output.folder'], [], ['starting_values' => ['output.folder' => ['out', 'render']]]];
+        yield 'a folder that only begins like one never set' => [['output.folder' => 'out2'], ['value-differs' => ['output.folder']], ['output.folder'], [], ['starting_values' => ['output.folder' => ['out']]]];
         yield 'output folder outside' => [['output.folder' => '/tmp/renders'], ['saved-elsewhere' => ['output.folder']], ['output.folder']];
         yield 'output folder climbs out' => [['output.folder' => '../renders/TC_010'], ['saved-elsewhere' => ['output.folder']], ['output.folder']];
         yield 'output folder, another' => [['output.folder' => 'out'], ['value-differs' => ['output.folder']], ['output.folder']];

@@ -14,6 +14,7 @@ use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\Unit;
 use PlainLedger\Core\Scene\UnknownSetting;
 use PlainLedger\Core\Specification\Catalogue;
@@ -136,6 +137,19 @@ final class FieldMapTest extends TestCase
             self::assertTrue(FieldNames::isField($field), $field);
             // by its id alone it is understood everywhere
             self::assertSame($field, FieldNames::of($field), $field);
+        }
+    }
+
+    public function test_what_was_read_is_written_as_a_document_and_read_again(): void
+    {
+        foreach ([
+            "scene = a\nsaved = no\nproject = p\nsize = 64x36\nscale = 33.333\nfps = 23.976\nframes = 1-10\ntimeline = -5-20\ncamera = a, b\ncameras = a, b, c\nviews = top\npasses = beauty=yes, mist=no, shadow\nformat = exr\noutput = out/a.####.exr\nsamples = 64\nother.fog = thick\nfocal length = 35\nburn in = shot",
+            "#usda 1.0\n( framesPerSecond = 25 startTimeCode = 1 endTimeCode = 2 )\ndef Camera \"c\" { float focalLength = 35 }\ndef RenderSettings \"r\" { rel camera = </c> uniform int2 resolution = (20, 10) }\n",
+            '{"format": "plain-ledger/scene", "version": 1, "scene": {}, "settings": {"camera.chosen": [], "scene.links": [{"path": "a/b", "present": false}, {"path": "c", "present": null}], "output.folder": "", "picture.region": "1,2,3,4", "format.channels": ["R", "G", "depth.Z"]}}',
+        ] as $text) {
+            $scene = (new AnyScene)->read($text, 'x.txt');
+            self::assertSame([], $scene->notUnderstood);
+            self::assertEquals($scene, (new AnyScene)->read(SceneDocument::write($scene), 'x.json'));
         }
     }
 

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\Scene\Readers\SceneJson;
+
+/** Settings as the open `plain-ledger/scene` document, version 1: what was told and understood, in its canonical form. */
+final readonly class SceneDocument
+{
+    public static function write(SceneSettings $scene): string
+    {
+        $settings = $scene->all() + $scene->facts;
+        $given = ['time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline, 'camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views, 'passes' => $scene->passes, 'scene.links' => $scene->links];
+        foreach ($given as $id => $value) {
+            if ($value !== null) {
+                $settings[$id] = $value;
+            }
+        }
+        // its own place is beside the settings
+        unset($settings['scene.saved']);
+
+        return json_encode([
+            'format' => SceneJson::FORMAT, 'version' => 1,
+            'scene' => (object) array_filter(['file' => $scene->file, 'saved' => $scene->saved, 'project_folder' => $scene->projectFolder], static fn (mixed $v): bool => $v !== null),
+            'settings' => (object) $settings,
+        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR)."\n";
+    }
+}
