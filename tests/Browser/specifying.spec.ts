@@ -167,7 +167,9 @@ test('a name pattern is built of blocks by keyboard', async ({ page }) => {
     await page.keyboard.press('Alt+ArrowLeft');
     await expect(field).toHaveValue('{pass}{shot}.{frame:4}.{ext}');
     await page.keyboard.press('Alt+ArrowRight');
+    await expect(page.getByRole('button', { name: 'piece pass, 2 of 6' })).toBeFocused();
     await page.keyboard.press('ArrowLeft');
+    await expect(page.getByRole('button', { name: 'piece shot, 1 of 6' })).toBeFocused();
     await page.getByRole('button', { name: 'text _', exact: true }).focus();
     await page.keyboard.press('Enter');
     await expect(field).toHaveValue('{shot}_{pass}.{frame:4}.{ext}');

@@ -143,6 +143,13 @@ final class SceneWorkTest extends LedgerTestCase
         $elsewhere->memberships()->create(['user_id' => $this->coordinator->id, 'role' => 'coordinator']);
         $this->postJson("/productions/{$elsewhere->id}/scenes", ['scenes' => [['deliverable' => $this->deliverable->id, 'label' => 'x', 'content' => self::GOOD]]])->assertStatus(422);
         $this->postJson($base, ['scenes' => array_fill(0, 26, ['deliverable' => $this->deliverable->id, 'label' => 'x', 'content' => self::GOOD])])->assertStatus(422);
+        // an artist brings what is theirs, and is told of no other
+        $this->actingAs($this->artist);
+        $own = $this->post("{$base}/read", ['files' => [UploadedFile::fake()->createWithContent('TC_020.txt', self::GOOD), UploadedFile::fake()->createWithContent('TC_010.txt', self::GOOD)]], ['Accept' => 'application/json'])->assertOk()->json();
+        self::assertSame([[null, $this->deliverable->id], ['TC_010']], [array_column($own['scenes'], 'deliverable'), array_column($own['deliverables'], 'code')]);
+        $before = $this->others->checks()->count();
+        $this->postJson($base, ['scenes' => [['deliverable' => $this->others->id, 'label' => 'x', 'content' => self::GOOD]]])->assertStatus(422);
+        self::assertSame($before, $this->others->checks()->count());
         $torn = $this->postJson($base, ['scenes' => [['deliverable' => $this->deliverable->id, 'label' => 'torn.json', 'content' => '{"a"']]])->assertOk()->json('done');
         self::assertStringStartsWith('torn.json: ', $torn[0]['fault']);
     }

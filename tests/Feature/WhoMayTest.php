@@ -87,9 +87,10 @@ final class WhoMayTest extends LedgerTestCase
         yield 'emptying the outbox' => ['delete', '/productions/P/outbox', $decides(302)];
         yield 'the outbox as a file' => ['get', '/productions/P/outbox.mbox', $decides(200)];
         yield 'a message thrown away' => ['delete', '/messages/M', $decides(302)];
-        yield 'many scenes' => ['get', '/productions/P/scenes', $decides(200)];
-        yield 'reading many scenes' => ['post', '/productions/P/scenes/read', $decides(302)];
-        yield 'keeping many scenes' => ['post', '/productions/P/scenes', $decides(200), ['scenes' => 'one']];
+        yield 'many scenes' => ['get', '/productions/P/scenes', ['guest' => 302, 'stranger' => 403, 'other' => 200, 'artist' => 200, 'coordinator' => 200]];
+        yield 'reading many scenes' => ['post', '/productions/P/scenes/read', ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 302, 'coordinator' => 302]];
+        // another's deliverable is refused beside the field
+        yield 'keeping many scenes' => ['post', '/productions/P/scenes', ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 200, 'coordinator' => 200], ['scenes' => 'one']];
         yield 'the render plan' => ['get', '/productions/P/render', $decides(200)];
         yield 'another plan' => ['post', '/productions/P/plan', $decides(200), ['machines' => 2]];
         yield 'the pool' => ['patch', '/productions/P/pool', $decides(302), ['machines' => 2]];

@@ -9,6 +9,7 @@ use App\Ledger\SceneDesk;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -35,19 +36,29 @@ final class ManyScenesController
 
     public function show(Request $request, Production $production): Response
     {
-        Gate::authorize('decide', $production);
+        Gate::authorize('view', $production);
         /** @var User $reader */
         $reader = $request->user();
 
         return Inertia::render('ManyScenes', ['book' => BookPage::of($production, $reader)]);
     }
 
+    /**
+     * All of it for those who decide, what is theirs for everybody else.
+     *
+     * @return Builder<Deliverable>
+     */
+    private function open(Request $request, Production $production): Builder
+    {
+        return Deliverable::query()->where('production_id', $production->id)->when($request->user()?->can('decide', $production) !== true, fn ($query) => $query->where('owner_id', $request->user()?->id));
+    }
+
     /** What is in the files, and whose each is; nothing is kept yet. */
     public function read(Request $request, Production $production): JsonResponse
     {
-        Gate::authorize('decide', $production);
+        Gate::authorize('view', $production);
         $request->validate(['files' => ['required', 'array', 'max:500'], 'files.*' => ['file']], ['files.required' => 'Drop some files first.', 'files.max' => 'At most 500 files at once; pack more of them as a zip.']);
-        $deliverables = $production->deliverables()->with('owner')->orderBy('code')->get();
+        $deliverables = $this->open($request, $production)->with('owner')->orderBy('code')->get();
         $owners = new SceneOwners(array_values($deliverables->map(static fn (Deliverable $d): Owed => new Owed($d->id, $d->code, $d->owner?->handle, $d->owner?->name))->all()));
         $map = $production->fieldMap();
         $scenes = [];
@@ -87,7 +98,7 @@ final class ManyScenesController
     /** Some of them are kept and checked; the page sends as many as go into a few seconds. */
     public function store(Request $request, Production $production, SceneDesk $desk): JsonResponse
     {
-        Gate::authorize('decide', $production);
+        Gate::authorize('view', $production);
         $given = $request->validate([
             'scenes' => ['required', 'array', 'max:25'], 'scenes.*.deliverable' => ['required', 'integer'],
             'scenes.*.label' => ['required', 'string', 'max:300'], 'scenes.*.content' => ['required', 'string', 'max:'.JsonDocument::LARGEST],
@@ -96,9 +107,9 @@ final class ManyScenesController
         $by = $request->user();
         $done = [];
         foreach ($given['scenes'] as $scene) {
-            $deliverable = $production->deliverables()->with('production', 'owner', 'specification.latest')->find((int) $scene['deliverable']);
+            $deliverable = $this->open($request, $production)->with('production', 'owner', 'specification.latest')->find((int) $scene['deliverable']);
             if ($deliverable === null) {
-                throw ValidationException::withMessages(['scenes' => "“{$scene['label']}” was to go to a deliverable that is not of this production."]);
+                throw ValidationException::withMessages(['scenes' => "“{$scene['label']}” was to go to a deliverable that is not of this production, or not yours."]);
             }
             try {
                 $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);

@@ -170,7 +170,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                 {owned.length} of {found.scenes.length} know whose they are
                                 {results.length > 0 && `; balanced ${results.filter((each) => each.verdict === 'balanced').length}, unbalanced ${results.filter((each) => each.verdict === 'unbalanced').length}`}
                             </span>
-                            {results.length > 0 && (
+                            {results.length > 0 && book.decides && (
                                 <Link className="plain-link" href={`/productions/${book.production.id}/board`}>
                                     See the board
                                 </Link>

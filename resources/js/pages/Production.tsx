@@ -80,6 +80,13 @@ export default function Production({ book, specifications, presets }: { book: Bo
                         </a>
                     </p>
                 )}
+                {!book.decides && book.index.length > 1 && (
+                    <p className="pt-4">
+                        <Link href={`/productions/${book.production.id}/scenes`} className="press inline-block">
+                            Bring the settings of several scenes
+                        </Link>
+                    </p>
+                )}
                 {specifications.length > 0 && <Specifications lines={specifications} />}
                 {book.decides && book.index.length > 0 && <Proof production={book.production.id} />}
                 {presets.length > 0 && (

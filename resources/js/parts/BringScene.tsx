@@ -41,7 +41,7 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
             return;
         }
         if ((files?.length ?? 0) > 1) {
-            setFault('These are several files. One scene belongs here; many at once are brought by the production’s page “Many scenes”.');
+            setFault('These are several files, and one scene belongs here. Many at once are brought on the production’s page “Many scenes”.');
 
             return;
         }
