@@ -14,7 +14,7 @@ use PlainLedger\Core\Specification\Level;
 /** What boards and lists show of a check, kept beside it so that five hundred of them need not be unpacked. */
 final readonly class Summary
 {
-    /** @return array{groups: array<string, string>, causes: list<array{id: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null} */
+    /** @return array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null} */
     public static function of(Account $account, ?int $earlier): array
     {
         $groups = [];
@@ -32,7 +32,7 @@ final readonly class Summary
 
         return [
             'groups' => array_map(static fn (array $marks): string => Mark::together(...$marks)->value, $groups),
-            'causes' => array_map(static fn (Cause $c): array => ['id' => $c->finding->id, 'says' => mb_strimwidth($c->finding->says, 0, 300, '…')], array_slice($account->causes, 0, 20)),
+            'causes' => array_map(static fn (Cause $c): array => ['id' => $c->finding->id, 'side' => $c->finding->side, 'says' => mb_strimwidth($c->finding->says, 0, 300, '…')], array_slice($account->causes, 0, 20)),
             'balance' => $account->check->balance(),
             'settings' => $account->scene?->all(),
             'waivers' => array_map(static fn (Waiver $w): array => get_object_vars($w), $held),

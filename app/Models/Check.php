@@ -28,7 +28,7 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property array{done: int, all: int|null, at: string, began: int}|null $progress
  * @property string|null $document
  * @property int $waived  how many of its lines are accepted as they are
- * @property array{groups: array<string, string>, causes: list<array{id: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary  what boards show of it, and what it was closed with
+ * @property array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary  what boards show of it, and what it was closed with
  * @property string|null $fault
  * @property Carbon $created_at
  * @property Carbon $updated_at

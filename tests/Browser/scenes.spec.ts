@@ -258,3 +258,82 @@ test('by night, and with names that are long', async ({ page }) => {
     await expect(page.getByText('Common mistakes')).toBeVisible();
     await accessible(page, 'the board by night');
 });
+
+test('a workbook of settings: each line finds its learner, and one is asked for', async ({ page }) => {
+    await signIn(page, 'corvin@harbour.example');
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Many scenes' }).click();
+    await page.locator('#scenes').setInputFiles('tests/fixtures/scenes/settings.xlsx');
+    await expect(page.getByText('2 of 3 know whose they are')).toBeVisible();
+    await page.getByRole('button', { name: 'Check 2 scenes' }).click();
+    await expect(page.getByRole('button', { name: 'All are checked' })).toBeVisible();
+    const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+    await expect(row('settings.csv, line 2')).toContainText('balances');
+    await expect(row('settings.csv, line 3')).toContainText('The rate is 25');
+    await expect(row('settings.csv, line 4')).toContainText('not checked yet');
+    // nothing that was typed here is lost by a press too many
+    await page.getByLabel('Deliverable of settings.csv, line 4').selectOption({ index: 1 });
+    await page.getByRole('button', { name: 'Check 1 scene' }).click();
+    await expect(page.getByRole('button', { name: 'All are checked' })).toBeVisible();
+});
+
+test('a workbook of one learner’s scene, and a scene of many megabytes', async ({ page }) => {
+    await signIn(page, 'ansel@harbour.example');
+    await page.goto('/');
+    await open(page, 'TC_010', 'Scene');
+    const mesh = `def Mesh "m" { point3f[] points = [${'(1.25, 2.5, 3.75), '.repeat(420_000)}] }\n`;
+    const usd = `#usda 1.0\n( framesPerSecond = 24 startTimeCode = 1001 endTimeCode = 1096 )\n${mesh}def Camera "cam_wide" {}\ndef RenderSettings "r" { uniform int2 resolution = (2048, 858) rel camera = </cam_wide> }\n`;
+    await page.locator('#settings').setInputFiles({ name: 'TC_010_large.usda', mimeType: 'text/plain', buffer: Buffer.from(usd) });
+    await expect(page.getByText('TC_010_large.usda, as it was read', { exact: false })).toBeVisible({ timeout: 60_000 });
+    // the files are right, so a scene that was changed since counts for nothing, and is told
+    await expect(page.getByText('changed since; the files are right')).toBeVisible();
+    await page.locator('#settings').setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(`{"a": "${'x'.repeat(5_000_000)}"}`) });
+    await expect(page.getByRole('alert')).toContainText('only a scene as USD text can be that large');
+    await page.locator('#settings').setInputFiles('tests/fixtures/scenes/settings.xlsx');
+    await expect(page.getByRole('alert')).toContainText('it tells of 3 scenes');
+});
+
+test('names are taken along as a file, forgotten, and read again', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await page.getByRole('link', { name: 'Names' }).click();
+    await page.getByLabel('Name as it stands there').fill('Massstab');
+    await page.locator('#new-field').selectOption({ label: 'Render scale' });
+    await page.getByLabel(/^in/).selectOption('factor');
+    await page.getByRole('button', { name: 'Keep the name' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toContainText('factor');
+    await page.getByLabel('Name as it stands there').fill('Blur');
+    await page.locator('#new-field').selectOption({ label: 'Motion blur' });
+    await page.getByLabel('words for values').fill('Ja = on, Nein = off');
+    await page.getByRole('button', { name: 'Keep the name' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'Blur' })).toContainText('Ja = on, Nein = off');
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Take them as a file' }).click();
+    const kept = await (await download).path();
+    await page.getByRole('button', { name: 'forget Massstab' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toHaveCount(0);
+    await page.locator('#map').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "plain-ledger/field-map", "version": 1, "fields": [{"name": "x", "is": "nothing.such"}]}') });
+    await expect(page.getByRole('alert')).toContainText('that is no setting');
+    await page.locator('#map').setInputFiles(kept);
+    await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toContainText('factor');
+});
+
+test('a learner sees the work to be done, and no more than what is theirs', async ({ page }) => {
+    await signIn(page, 'pim@practice.example');
+    await page.goto('/');
+    await open(page, 'VANE_Pim', 'Scene');
+    await paste(page, scene('pim', 'fps = 25\n'));
+    await expect(page.getByRole('checkbox', { name: 'Set the frame rate to 24; it is 25.' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^accept as it is/ })).toHaveCount(0);
+    await page.keyboard.press('3');
+    await expect(page.getByRole('heading', { name: 'When it will be ready' })).toBeVisible();
+    await page.getByLabel('Time for a frame, or of several').fill('62 s, 1:10, 58 s');
+    await expect(page.getByText('58 s to 1 min 10 s')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.reload();
+    await expect(page.getByLabel('Time for a frame, or of several')).toHaveValue('62 s, 1:10, 58 s');
+    for (const path of ['board', 'outbox', 'names', 'render', 'results.csv']) {
+        const id = /productions\/(\d+)/.exec((await page.getByRole('link', { name: 'Output Practice' }).getAttribute('href')) ?? '')?.[1] ?? '';
+        expect((await page.request.get(`/productions/${id}/${path}`)).status(), path).toBe(403);
+    }
+});

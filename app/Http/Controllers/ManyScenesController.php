@@ -113,7 +113,10 @@ final class ManyScenesController
             }
             try {
                 $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
-                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict, 'holdsUp' => $check->holds_up, 'cause' => $check->summary['causes'][0]['says'] ?? null, 'fault' => null];
+                // of a scene beside files, what the scene shows is what was asked for
+                $causes = $check->summary['causes'] ?? [];
+                $first = array_values(array_filter($causes, static fn (array $c): bool => $c['side'] === 'scene'))[0] ?? $causes[0] ?? null;
+                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict, 'holdsUp' => $check->holds_up, 'cause' => $first['says'] ?? null, 'fault' => null];
             } catch (PlainSentence $refused) {
                 $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => null, 'holdsUp' => null, 'cause' => null, 'fault' => $refused->getMessage()];
             }
