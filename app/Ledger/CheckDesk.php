@@ -114,7 +114,7 @@ final readonly class CheckDesk
         $resolved = $check->resolved();
         $waivers = Waiver::holding($check->deliverable);
         $scene = $check->scene?->settings();
-        $account = Account::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved));
+        $account = Account::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved), self::others($check->deliverable));
         $document = $account->toArray();
         $since = $this->since($check, $document, $scene);
         $summary = Summary::of($account, $earlier?->id);
@@ -126,6 +126,22 @@ final readonly class CheckDesk
         $this->endWaivers($check->deliverable, $account);
         // work that is not asked for any more needs no tick
         $check->deliverable->ticks()->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))->delete();
+    }
+
+    /** @return array<string, list<string>> what other deliverables of the production have in their names */
+    private static function others(Deliverable $deliverable): array
+    {
+        $others = Deliverable::query()->where('production_id', $deliverable->production_id)->whereKeyNot($deliverable->id)->with('owner:id,handle')->get(['id', 'code', 'owner_id']);
+        $found = ['shot' => [], 'learner' => []];
+        foreach ($others as $other) {
+            $found['shot'][] = $other->code;
+            // who owes several deliverables is no other
+            if ($other->owner !== null && $other->owner_id !== $deliverable->owner_id) {
+                $found['learner'][$other->owner->handle] = $other->owner->handle;
+            }
+        }
+
+        return ['shot' => $found['shot'], 'learner' => array_values($found['learner'])];
     }
 
     /** Good files of an earlier delivery, as far as a newer check of them tells which are good. */
@@ -180,6 +196,6 @@ final readonly class CheckDesk
         $resolved = $check->resolved();
         $earlier = $check->summary['earlier'] ?? null;
 
-        return Account::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved));
+        return Account::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved), self::others($check->deliverable));
     }
 }

@@ -57,15 +57,16 @@ final readonly class Checker
      * @param  DeliveryMatch|null  $match  of this very delivery
      * @param  list<Waiver>  $waivers  unequal lines that are accepted as they are
      * @param  EarlierFiles|null  $earlier  what the scene must not write over
+     * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name
      */
-    public function check(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, ?DeliveryMatch $match, array $waivers = [], ?EarlierFiles $earlier = null): Check
+    public function check(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, ?DeliveryMatch $match, array $waivers = [], ?EarlierFiles $earlier = null, array $others = []): Check
     {
         $entries = [];
         $notChecked = [];
         $subjects = [];
         $passSubjects = [];
         foreach ($specification->parts as $part) {
-            $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier);
+            $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier, $others);
             $subjects[] = $subject;
             $nothing = $this->tellsNothingCame($subject);
             foreach ($part->requirements as $requirement) {

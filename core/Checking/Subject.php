@@ -19,6 +19,7 @@ final readonly class Subject
 {
     public ?FrameRange $expected;
 
+    /** @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name: `shot`, `learner` */
     public function __construct(
         public Specification $specification,
         public Part $part,
@@ -28,6 +29,7 @@ final readonly class Subject
         public ?PartMatch $match,
         public ?string $pass = null,
         public ?EarlierFiles $earlier = null,
+        public array $others = [],
     ) {
         $this->expected = $part->expected($scene?->timeline);
     }
@@ -67,6 +69,6 @@ final readonly class Subject
     {
         $match = $this->match === null ? null : new PartMatch($this->match->part, array_filter($this->match->passes, $which), $this->match->instead);
 
-        return new self($this->specification, $this->part, $this->scene, $this->delivery, $this->deliveryMatch, $match, $this->pass, $this->earlier);
+        return new self($this->specification, $this->part, $this->scene, $this->delivery, $this->deliveryMatch, $match, $this->pass, $this->earlier, $this->others);
     }
 }

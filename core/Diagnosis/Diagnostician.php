@@ -7,10 +7,12 @@ namespace PlainLedger\Core\Diagnosis;
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\Causes\Assembling;
 use PlainLedger\Core\Diagnosis\Causes\BrokenFiles;
 use PlainLedger\Core\Diagnosis\Causes\CameraChosen;
 use PlainLedger\Core\Diagnosis\Causes\CauseFamily;
 use PlainLedger\Core\Diagnosis\Causes\ChangesMidway;
+use PlainLedger\Core\Diagnosis\Causes\CodecHeld;
 use PlainLedger\Core\Diagnosis\Causes\FormatHeld;
 use PlainLedger\Core\Diagnosis\Causes\FrameSets;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
@@ -23,6 +25,8 @@ use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
 use PlainLedger\Core\Diagnosis\Causes\RegionAndPixels;
 use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
 use PlainLedger\Core\Diagnosis\Causes\SceneState;
+use PlainLedger\Core\Diagnosis\Causes\SoundHeld;
+use PlainLedger\Core\Diagnosis\Causes\SpeedChanged;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
@@ -40,8 +44,8 @@ final readonly class Diagnostician
     public static function standard(): self
     {
         return new self([
-            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new CameraChosen, new SceneState,
-            new FormatHeld, new Names, new SavedElsewhere, new BrokenFiles, new PixelsSeen, new ChangesMidway, new Leftovers,
+            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new SpeedChanged, new CameraChosen, new SceneState,
+            new FormatHeld, new CodecHeld, new SoundHeld, new Assembling, new Names, new SavedElsewhere, new BrokenFiles, new PixelsSeen, new ChangesMidway, new Leftovers,
         ]);
     }
 

@@ -33,16 +33,17 @@ final readonly class Account
 
     /**
      * @param  list<Waiver>  $waivers
+     * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name: `shot`, `learner`
      *
      * @throws \InvalidArgumentException if neither scene nor delivery is given
      */
-    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, array $waivers = [], ?EarlierFiles $earlier = null): self
+    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, array $waivers = [], ?EarlierFiles $earlier = null, array $others = []): self
     {
         if ($scene === null && $delivery === null) {
             throw new \InvalidArgumentException('A check needs scene settings, files or both.');
         }
         $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline);
-        $check = Checker::standard()->check($specification, $scene, $delivery, $match, $waivers, $earlier);
+        $check = Checker::standard()->check($specification, $scene, $delivery, $match, $waivers, $earlier, $others);
         $causes = Diagnostician::standard()->diagnose($check);
 
         return new self($specification, $scene, $delivery, $match, $check, $causes, Remedy::of($check, $causes));

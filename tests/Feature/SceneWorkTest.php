@@ -251,6 +251,16 @@ final class SceneWorkTest extends LedgerTestCase
         self::assertSame([1, []], [$this->deliverable->checks()->count(), Storage::allFiles()]);
     }
 
+    public function test_a_scene_copied_from_another_shot_still_writes_there(): void
+    {
+        $this->actingAs($this->artist);
+        $this->paste(str_replace('TC_010', 'TC_020', self::GOOD));
+        self::assertSame('value-of-another', $this->newest()->account()['causes'][0]['id']);
+        $this->get("/checks/{$this->newest()->id}/report.txt")->assertSee('value-of-another');
+        $this->paste(str_replace('TC_010', 'TC_070', self::GOOD));
+        self::assertSame('value-misspelled', $this->newest()->account()['causes'][0]['id']);
+    }
+
     public function test_the_empty_sheet_says_what_is_asked(): void
     {
         $this->actingAs($this->artist);

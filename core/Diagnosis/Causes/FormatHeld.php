@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Remedy\Fix;
@@ -130,7 +131,10 @@ final readonly class FormatHeld implements CauseFamily
             }
             $kind = $this->kind($situation);
             if ($asksAlpha && $has === false) {
-                if ($kind !== null && ! $kind->canHoldAlpha()) {
+                $codec = $situation->scene()?->get('format.codec');
+                if ($side === 'scene' && $codec !== null && ! Codecs::canHoldAlpha($codec)) {
+                    yield new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [Fix::set($part, 'format.codec', 'the codec', $codec, 'one with alpha')], true);
+                } elseif ($kind !== null && ! $kind->canHoldAlpha()) {
                     yield new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [Fix::set($part, 'format.kind', 'the format to one with alpha; format', $kind->value, 'png or exr')], true, $side === 'files');
                 } else {
                     yield new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."), [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches,

@@ -21,6 +21,8 @@ use PlainLedger\Core\Remedy\Fix;
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class Names implements CauseFamily
 {
+    private const OF_ANOTHER = 'value-of-another';
+
     public function find(Situation $situation): iterable
     {
         if (! $situation->isUnequal('naming.pattern', 'output.overwrites')) {
@@ -45,7 +47,8 @@ final readonly class Names implements CauseFamily
                     continue;
                 }
                 foreach ($this->pieces($take->reading, $take) as [$difference, $piece]) {
-                    $byCause[$difference->value][] = [$pass, $take, $frames, $piece];
+                    $id = $this->isOfAnother($situation, $difference, $piece) ? self::OF_ANOTHER : $difference->value;
+                    $byCause[$id][] = [$pass, $take, $frames, $piece];
                 }
             }
         }
@@ -54,14 +57,33 @@ final readonly class Names implements CauseFamily
             $says = [];
             $evidence = [];
             foreach ($places as [$pass, $take, $frames, $piece]) {
-                $fix = $this->rename($situation, $pass, $take, $frames);
+                $fix = $id === self::OF_ANOTHER ? $this->moveThere($situation, $take, $frames, $piece) : $this->rename($situation, $pass, $take, $frames);
                 $fixes[serialize($fix->details)] = $fix;
-                $text = $this->says(Difference::from($id), $piece, $situation);
+                $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($id), $piece, $situation);
                 $says[$text] = true;
                 $evidence[] = Text::shown($take->sequence->sampleName());
             }
             yield new Finding($id, 'files', implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), ['naming.pattern'], array_values($fixes));
         }
+    }
+
+    /** A word that is no slip of the pen, since somebody else's deliverable is called just that. */
+    private function isOfAnother(Situation $situation, Difference $difference, PieceReading $piece): bool
+    {
+        return in_array($difference, [Difference::Misspelled, Difference::Value], true)
+            && in_array(strtolower($piece->found), array_map(strtolower(...), $situation->subject->others[$piece->piece] ?? []), true);
+    }
+
+    private function saysOfAnother(PieceReading $piece): string
+    {
+        return '“'.Text::shown($piece->found)."” is another deliverable’s {$piece->piece}, and “{$piece->asked}” is asked.";
+    }
+
+    private function moveThere(Situation $situation, Take $take, FrameRange $frames, PieceReading $piece): Fix
+    {
+        $from = $take->sequence->folder() === '' ? $take->sequence->pattern() : $take->sequence->folder().'/'.$take->sequence->pattern();
+
+        return Fix::move($situation->part(), $from, Text::shown($piece->found), $situation->subject->isNumbered() ? $frames : null);
     }
 
     /** @return iterable<array{Difference, PieceReading}> */
@@ -154,11 +176,13 @@ final readonly class Names implements CauseFamily
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
             foreach ($this->pieces($reading, null) as [$difference, $piece]) {
-                if (isset($seen[$difference->value])) {
+                $another = $this->isOfAnother($situation, $difference, $piece);
+                $id = $another ? self::OF_ANOTHER : $difference->value;
+                if (isset($seen[$id])) {
                     continue;
                 }
-                $seen[$difference->value] = true;
-                yield new Finding($difference->value, 'scene', $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], ['naming.pattern'], $fix);
+                $seen[$id] = true;
+                yield new Finding($id, 'scene', $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], ['naming.pattern'], $fix);
             }
         }
     }

@@ -110,8 +110,11 @@ final readonly class AnyScene implements SceneReader
             str_starts_with($bytes, "\xFE\xFF") => mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'),
             default => $bytes,
         };
+        if (str_starts_with($bytes, "PK\x03\x04") && str_contains($bytes, 'xl/workbook.xml')) {
+            throw JsonRefused::because(Text::shown($label), 'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as they are.');
+        }
         if (str_starts_with($bytes, 'PXR-USDC') || str_starts_with($bytes, "PK\x03\x04")) {
-            throw JsonRefused::because(Text::shown($label), 'it is USD in its binary form, or an archive. Save the scene, or its render settings, as USD text (.usda).');
+            throw JsonRefused::because(Text::shown($label), 'it is USD in its binary form, or an archive. Save the scene, or its render settings, as USD text (.usda); archives are read where many scenes are brought at once.');
         }
         if (str_contains(substr($text, 0, 4096), "\0")) {
             throw JsonRefused::because(Text::shown($label), 'it is no text. Settings come as a plain-ledger/scene document, as USD text, as lines of “key = value”, or as a sheet saved as CSV.');

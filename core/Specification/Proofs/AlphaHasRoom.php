@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Specification\Proofs;
 
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification\Proofs;
 
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;

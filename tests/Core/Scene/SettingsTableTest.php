@@ -66,6 +66,8 @@ final class SettingsTableTest extends TestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function refused(): iterable
     {
+        yield 'a workbook' => ['x.xlsx', (string) file_get_contents(dirname(__DIR__, 2).'/fixtures/scenes/settings.xlsx'), 'it is a workbook. Save the sheet as CSV'];
+        yield 'an archive' => ['x.zip', "PK\x03\x04rest", 'archives are read where many scenes are brought at once'];
         yield 'nothing known' => ['x.csv', "apples,pears\n1,2\n", 'no setting in it is known'];
         yield 'a head alone' => ['x.csv', "shot,fps,size\n", 'there are no values'];
         yield 'a picture with the name of a sheet' => ['x.csv', "\x89PNG\r\n\x1a\n\0\0\0\rIHDR", 'no text'];

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Specification\Proofs;
-
-use PlainLedger\Core\Media\Kind;
+namespace PlainLedger\Core\Media;
 
 /** What codecs can and cannot do. Of one that is not known here nothing is held against it. */
 final readonly class Codecs
