@@ -23,12 +23,13 @@ final readonly class Since
 
     /**
      * @param  list<string>  $putRight  labels of lines that were unequal and balance now
+     * @param  list<string>  $accepted  of lines that were unequal and are accepted as they are
      * @param  list<string>  $new  of lines that are unequal for the first time
      * @param  list<string>  $back  of lines that were unequal once, then not, and are again
      * @param  list<string>  $still  of lines that are unequal as before
      * @param  list<array{id: string, label: string, from: string, to: string}>  $unasked  settings that changed though nobody was asked to
      */
-    private function __construct(public array $putRight, public array $new, public array $back, public array $still, public array $unasked) {}
+    private function __construct(public array $putRight, public array $accepted, public array $new, public array $back, public array $still, public array $unasked) {}
 
     /**
      * @param  array<string, mixed>  $now  a `plain-ledger/check` document
@@ -37,12 +38,12 @@ final readonly class Since
     public static function of(array $now, array $before, ?SceneSettings $scene = null, ?SceneSettings $sceneBefore = null): self
     {
         $marks = array_map(self::marks(...), [$now, ...$before]);
-        $sets = ['putRight' => [], 'new' => [], 'back' => [], 'still' => []];
+        $sets = ['putRight' => [], 'accepted' => [], 'new' => [], 'back' => [], 'still' => []];
         foreach ($marks[0] as $key => $mark) {
             $last = $marks[1][$key] ?? null;
             $ever = array_filter(array_slice($marks, 1), static fn (array $m): bool => ($m[$key] ?? null) === 'unequal') !== [];
             $set = match (true) {
-                $mark !== 'unequal' => $last === 'unequal' && $mark !== 'unknown' ? 'putRight' : null,
+                $mark !== 'unequal' => $last !== 'unequal' ? null : ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null,
                 $last === 'unequal' => 'still',
                 $ever => 'back',
                 default => 'new',
@@ -52,18 +53,18 @@ final readonly class Since
             }
         }
 
-        return new self($sets['putRight'], $sets['new'], $sets['back'], $sets['still'], $scene === null || $sceneBefore === null ? [] : self::unasked($scene, $sceneBefore, $before[0]));
+        return new self($sets['putRight'], $sets['accepted'], $sets['new'], $sets['back'], $sets['still'], $scene === null || $sceneBefore === null ? [] : self::unasked($scene, $sceneBefore, $before[0]));
     }
 
     public function isNothing(): bool
     {
-        return $this->putRight === [] && $this->new === [] && $this->back === [] && $this->unasked === [];
+        return $this->putRight === [] && $this->accepted === [] && $this->new === [] && $this->back === [] && $this->unasked === [];
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['put_right' => $this->putRight, 'new' => $this->new, 'back' => $this->back, 'still' => $this->still, 'unasked' => $this->unasked];
+        return ['put_right' => $this->putRight, 'accepted' => $this->accepted, 'new' => $this->new, 'back' => $this->back, 'still' => $this->still, 'unasked' => $this->unasked];
     }
 
     /**

@@ -75,6 +75,9 @@ final readonly class SceneArchive
                 $names[$at] = $name;
             }
         }
+        if (in_array('xl/workbook.xml', $names, true)) {
+            throw JsonRefused::because($label, 'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as they are.');
+        }
         if ($names === []) {
             throw JsonRefused::because($label, 'there is no file in it.');
         }

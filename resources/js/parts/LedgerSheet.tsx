@@ -8,7 +8,11 @@ import { Tie } from './Tie';
 
 /** A sheet with its ledger, and the margin beside it. */
 export function LedgerSheet({ title, book, deliverable, ledger, head, between, foot, aside }: { title: string; book: BookData; deliverable: Deliverable; ledger: Ledger | null; head: ReactNode; between?: ReactNode; foot?: ReactNode; aside?: ReactNode }) {
-    const [touched, setTouched] = useState<number | null>(null);
+    // a note of this very check: of another its number means nothing
+    const [hand, setHand] = useState<{ check: number | null; note: number | null }>({ check: null, note: null });
+    const check = ledger?.id ?? null;
+    const touched = hand.check === check ? hand.note : null;
+    const setTouched = (note: number | null) => setHand({ check, note });
     const numbers = useMemo(() => (ledger === null ? new Map<string, number[]>() : notesOf(ledger.document)), [ledger]);
 
     return (

@@ -2,8 +2,9 @@ import type { SinceBefore } from '../types/book';
 import { Breaking } from './Breaking';
 import { MarkSign } from './MarkSign';
 
-const WORDS: [keyof Pick<SinceBefore, 'put_right' | 'new' | 'back' | 'still'>, string, 'equal' | 'unequal'][] = [
+const WORDS: [keyof Pick<SinceBefore, 'put_right' | 'accepted' | 'new' | 'back' | 'still'>, string, 'equal' | 'unequal' | 'waived'][] = [
     ['put_right', 'put right', 'equal'],
+    ['accepted', 'accepted', 'waived'],
     ['back', 'come back', 'unequal'],
     ['new', 'new', 'unequal'],
     ['still', 'still there', 'unequal'],
@@ -11,7 +12,7 @@ const WORDS: [keyof Pick<SinceBefore, 'put_right' | 'new' | 'back' | 'still'>, s
 
 /** What has become of it since the check before. */
 export function Since({ since }: { since: SinceBefore }) {
-    const nothing = since.put_right.length + since.new.length + since.back.length + since.unasked.length === 0;
+    const nothing = since.put_right.length + since.accepted.length + since.new.length + since.back.length + since.unasked.length === 0;
 
     return nothing ? null : (
         <section className="pb-3" aria-label="Since the last check">

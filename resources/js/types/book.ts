@@ -83,6 +83,7 @@ export interface Fix {
 /** What has become of a check since the one before it. */
 export interface SinceBefore {
     put_right: string[];
+    accepted: string[];
     new: string[];
     back: string[];
     still: string[];

@@ -144,6 +144,9 @@ final class WaiverTest extends TestCase
 
         $again = Since::of($documents[2], [$documents[1], $documents[0]], $third, $second);
         self::assertSame([['Format'], [], ['Frame rate']], [$again->putRight, $again->new, $again->back]);
+        $waived = Account::of($asked, $first, null, [Waiver::of(self::entry(Account::of($asked, $first, null), 'time.rate'), 'agreed')])->toArray();
+        $accepted = Since::of($waived, [$documents[0]]);
+        self::assertSame([[], ['Frame rate'], ['Resolution']], [$accepted->putRight, $accepted->accepted, $accepted->still]);
         self::assertTrue(Since::of($documents[0], [$documents[0]], $first, $first)->isNothing());
         self::assertSame(['Resolution', 'Frame rate'], Since::of($documents[0], [$documents[0]], $first, $first)->still);
     }

@@ -88,6 +88,7 @@ final class SceneArchiveTest extends TestCase
 
             return $path;
         }, 'no whole zip archive'];
+        yield 'a workbook' => [static fn (self $test): string => dirname(__DIR__, 2).'/fixtures/scenes/settings.xlsx', 'it is a workbook'];
         yield 'folders alone' => [static fn (self $test): string => $test->zip([], static fn (\ZipArchive $z): bool => $z->addEmptyDir('a')), 'there is no file in it'];
         yield 'far too many files' => [static fn (self $test): string => $test->zip([], static function (\ZipArchive $z): void {
             for ($i = 0; $i < 100_000; $i++) {
