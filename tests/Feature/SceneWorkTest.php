@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Jobs\CheckAgain;
+use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Waiver;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Support\LedgerTestCase;
@@ -190,7 +193,13 @@ final class SceneWorkTest extends LedgerTestCase
         }
         $this->from('/x')->post("/checks/{$this->newest()->id}/waivers", ['id' => 'picture.resolution', 'part' => 'frames', 'reason' => 'previews', 'all' => true])->assertSessionHasNoErrors();
         self::assertSame(['waived', 'waived'], [$this->marks()['picture.resolution'], $this->marks($this->newest($this->others))['picture.resolution']]);
-        $this->from('/x')->delete('/waivers/'.Waiver::query()->firstOrFail()->id)->assertSessionHasNoErrors();
+        // the one that is looked at is checked at once, all others by the queue
+        Queue::fake();
+        $waiver = Waiver::query()->firstOrFail();
+        $this->from('/x')->delete("/waivers/{$waiver->id}?check={$this->newest($this->others)->id}")->assertSessionHasNoErrors();
+        self::assertSame(['waived', 'unequal'], [$this->marks()['picture.resolution'], $this->marks($this->newest($this->others))['picture.resolution']]);
+        Queue::assertPushed(CheckAgain::class, 1);
+        (new CheckAgain($this->deliverable->id, $this->coordinator->id))->handle(app(CheckDesk::class));
         self::assertSame(['unequal', 'unequal'], [$this->marks()['picture.resolution'], $this->marks($this->newest($this->others))['picture.resolution']]);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Jobs\CheckAgain;
 use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Models\Deliverable;
@@ -41,7 +42,7 @@ final class WaiverController
             'production_id' => $deliverable->production_id, 'specification_id' => ($given['all'] ?? false) ? $deliverable->specification_id : null, 'deliverable_id' => ($given['all'] ?? false) ? null : $deliverable->id,
             'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass, 'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
         ]);
-        $this->again($deliverable, ($given['all'] ?? false) === true, $desk, $by);
+        $this->again($deliverable, ($given['all'] ?? false) === true, $by, $desk);
 
         return back();
     }
@@ -63,23 +64,24 @@ final class WaiverController
             ? Deliverable::query()->where('specification_id', $waiver->specification_id)->where('production_id', $waiver->production_id)->with('production', 'owner', 'specification.latest')->firstOrFail()
             : Deliverable::query()->with('production', 'owner', 'specification.latest')->findOrFail($waiver->deliverable_id);
         Gate::authorize('specify', $deliverable);
+        // whoever looks at one of them sees that one at once
+        $seen = $waiver->deliverable_id === null ? Check::query()->with('deliverable')->find($request->integer('check'))?->deliverable : null;
+        $deliverable = $seen !== null && $seen->specification_id === $deliverable->specification_id ? $seen : $deliverable;
         $waiver->update(['ended_at' => Carbon::now()]);
         /** @var User $by */
         $by = $request->user();
-        $this->again($deliverable, $waiver->deliverable_id === null, $desk, $by);
+        $this->again($deliverable, $waiver->deliverable_id === null, $by, $desk);
 
         return back();
     }
 
-    /** The newest check once more: of one deliverable, or of all that follow the specification. */
-    private function again(Deliverable $deliverable, bool $all, CheckDesk $desk, User $by): void
+    /** The newest check once more: of this deliverable at once, of all others that follow the specification by the queue. */
+    private function again(Deliverable $deliverable, bool $all, User $by, CheckDesk $desk): void
     {
-        $touched = $all ? Deliverable::query()->where('production_id', $deliverable->production_id)->where('specification_id', $deliverable->specification_id)->orderBy('id')->get() : [$deliverable];
-        foreach ($touched as $each) {
-            $newest = $each->checks()->where('state', 'done')->with('deliverable.production', 'deliverable.owner', 'deliverable.specification.latest', 'scene', 'delivery')->latest('id')->first();
-            if ($newest !== null) {
-                $desk->again($newest, $by);
-            }
+        (new CheckAgain($deliverable->id, $by->id))->handle($desk);
+        $others = $all ? Deliverable::query()->where('production_id', $deliverable->production_id)->where('specification_id', $deliverable->specification_id)->whereKeyNot($deliverable->id)->whereHas('checks')->orderBy('id')->pluck('id') : [];
+        foreach ($others as $id) {
+            CheckAgain::dispatch((int) $id, $by->id);
         }
     }
 

@@ -16,7 +16,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
         const key = entry.waiver.key;
 
         return (
-            <button type="button" className="plain-link block text-[12.5px]" onClick={() => router.delete(`/waivers/${key}`, { preserveScroll: true })}>
+            <button type="button" className="plain-link block text-[12.5px]" onClick={() => router.delete(`/waivers/${key}?check=${ledger.id}`, { preserveScroll: true })}>
                 accept it no more<span className="sr-only">: {label}</span>
             </button>
         );
