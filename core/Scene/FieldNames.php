@@ -23,6 +23,7 @@ final readonly class FieldNames
         'picture.density' => ['density', 'dpi', 'ppi'],
         'time.rate' => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
         'time.range' => ['range', 'framerange', 'frames', 'renderrange', 'outputrange'],
+        'time.count' => ['framecount', 'numberofframes', 'totalframes', 'howmanyframes'],
         'first' => ['first', 'firstframe', 'start', 'startframe', 'framestart', 'renderstart', 'in', 'from'],
         'last' => ['last', 'lastframe', 'end', 'endframe', 'frameend', 'renderend', 'out', 'to'],
         'time.step' => ['step', 'framestep', 'stepby', 'everynth', 'everynthframe', 'increment', 'by'],
@@ -146,6 +147,10 @@ final readonly class FieldNames
             $value = $meaning === null ? $value : $meaning->value($value);
             if ($field === '') {
                 continue;
+            }
+            if ($meaning === null && $field === 'time.range' && preg_match('~^(?:.*[./:])?\s*(?:number of |total )?frames$~i', trim($name)) === 1 && preg_match('~^\d{1,9}$~', $value) === 1) {
+                // “frames: 96” says how many, and not which
+                $field = 'time.count';
             }
             // “color: RGBA” tells of channels; of another value it is not known what it tells
             $field ??= preg_match('~^colou?rs?$~i', trim($name)) === 1 && preg_match('~^(?:rgba?|y|ya|bw|gr[ae]y(?:scale)?)$~i', $value) === 1 ? 'format.channels' : null;

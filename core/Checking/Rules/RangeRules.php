@@ -58,7 +58,9 @@ final readonly class RangeRules implements Rule
     {
         $set = $subject->scene?->frames();
         if ($set === null) {
-            return $subject->scene?->get('time.extent') === 'one' ? Cell::when($requirement->ask->admitsNumber('1'), '1') : Cell::unknown();
+            $told = $subject->scene?->get('time.extent') === 'one' ? '1' : $subject->scene?->get('time.count');
+
+            return $told === null ? Cell::unknown() : Cell::when($requirement->ask->admitsNumber($told), $told);
         }
 
         return Cell::when($requirement->ask->admitsNumber((string) count($set)), (string) count($set));

@@ -24,7 +24,7 @@ final class AsProgramsShowItTest extends TestCase
             'Pixel Aspect Ratio: 1.0 (square)' => ['picture.pixel_aspect', '1/1'], 'Pixel aspect = 10:11' => ['picture.pixel_aspect', '10/11'], 'DPI: 300 dpi' => ['picture.density', '300'], 'Border: off' => ['picture.region', 'full'],
             'Frame Rate: 24 fps' => ['time.rate', '24'], 'FPS = 23.976 fps' => ['time.rate', '24000/1001'], 'Frames per second: 29.97' => ['time.rate', '30000/1001'], 'Rate: 25 frames per second' => ['time.rate', '25'], 'fps: 24.000' => ['time.rate', '24'],
             'Frame Range: 1001-1096 (96 frames)' => ['time.range', '1001-1096'], 'Frames: 1001 to 1096' => ['time.range', '1001-1096'], 'Range: 1001 - 1096 by 2' => ['time.range', '1001-1095x2'], 'Range: 1001–1096' => ['time.range', '1001-1096'], 'Range = frames 1-96' => ['time.range', '1-96'], "Start Frame: 1001.0\nEnd Frame: 1096.0" => ['time.range', '1001-1096'],
-            'Step: 2nd' => ['time.step', '2'], 'Every nth frame: 1' => ['time.step', '1'], 'Speed: 100 %' => ['time.speed', '1/1'], 'Time output: Single Frame' => ['time.extent', 'one'], 'Extent: All (timeline)' => ['time.extent', 'whole'],
+            'Frames: 96' => ['time.count', '96'], 'Frame count = 96' => ['time.count', '96'], 'Frames = 1-96' => ['time.range', '1-96'], 'Frame range = 7' => ['time.range', '7'], 'Step: 2nd' => ['time.step', '2'], 'Every nth frame: 1' => ['time.step', '1'], 'Speed: 100 %' => ['time.speed', '1/1'], 'Time output: Single Frame' => ['time.extent', 'one'], 'Extent: All (timeline)' => ['time.extent', 'whole'],
             'Samples: 256 spp' => ['render.samples', '256'], 'AA Samples = 128 samples/pixel' => ['render.samples', '128'], 'Samples: 64 (draft)' => ['render.samples', '64'], 'Motion Blur: Enabled' => ['render.motion_blur', 'on'], 'Motion blur = True' => ['render.motion_blur', 'on'], 'Use motion blur: 0' => ['render.motion_blur', 'off'],
             'File Format: OpenEXR' => ['format.kind', 'exr'], 'Format: OpenEXR (multi-layer)' => ['format.kind', 'exr'], 'Image format = .PNG' => ['format.kind', 'png'], 'Format: TIFF' => ['format.kind', 'tiff'], 'Format: JPEG (.jpg)' => ['format.kind', 'jpeg'],
             'Bit Depth: 16 bit' => ['format.bit_depth', '16'], 'Depth: 16-bit' => ['format.bit_depth', '16'], 'Colour depth: 8 bits/channel' => ['format.bit_depth', '8'], 'Color Depth: Half (16 bit)' => ['format.bit_depth', '16'], 'Color depth: Float (32-bit)' => ['format.bit_depth', '32'], 'Depth = half' => ['format.bit_depth', '16'], 'Depth: 32 bit float' => ['format.sample', 'float'],
@@ -62,6 +62,16 @@ final class AsProgramsShowItTest extends TestCase
         self::assertSame([], $scene->all());
         self::assertCount(1, $scene->notUnderstood);
         self::assertCount(1, $scene->unknown);
+    }
+
+    public function test_how_many_frames_does_not_say_which(): void
+    {
+        $asked = Workbench::specification(['time.range' => '1001-1096', 'time.count' => 96]);
+        $marks = fn (string $text): array => array_column(array_map(static fn (array $e): array => [$e['id'], $e['mark']], Account::of($asked, $this->read($text), null)->toArray()['entries']), 1, 0);
+        self::assertSame(['time.range' => 'unknown', 'time.count' => 'equal'], $marks("frames = 96\nscene = x\n"));
+        self::assertSame(['time.range' => 'unknown', 'time.count' => 'unequal'], $marks("frames = 95\nscene = x\n"));
+        // what is told of the range itself goes before
+        self::assertSame(['time.range' => 'equal', 'time.count' => 'equal'], $marks("frames = 95\nrange = 1001-1096\n"));
     }
 
     public function test_a_whole_dialog_copied_as_it_stands(): void
