@@ -75,6 +75,16 @@ final readonly class FieldNames
         'camera.lens' => ['cameralens', 'focallength', 'camerafocallength', 'lens'],
     ];
 
+    /** Words that much else in a scene is called by too. */
+    private const MEAN_ANYTHING = [
+        'scale', 'percent', 'percentage', 'size', 'dimensions', 'width', 'height', 'start', 'end', 'in', 'out', 'from', 'to', 'by', 'first', 'last', 'name', 'path', 'output', 'format', 'depth', 'bits', 'view', 'views', 'look', 'exposure', 'gamma', 'effects', 'post', 'grid', 'guides', 'helpers', 'overlays',
+        'border', 'crop', 'region', 'fields', 'scan', 'rate', 'extension', 'ext', 'layers', 'passes', 'channels', 'step', 'increment', 'range', 'frames', 'speed', 'quality', 'samples', 'folder', 'directory', 'project', 'scene', 'alpha', 'compression', 'density', 'projection', 'lens', 'sound', 'audio', 'stamp', 'modified',
+        'saved', 'depth', 'container', 'codec', 'encoder', 'transparency', 'noise', 'camera', 'cam', 'cameras',
+    ];
+
+    /** What stands within these is about something in the scene, or about the program, and not about the output. */
+    private const OTHER_THINGS = '~transform|translat|rotat|material|object|light|lamp|mesh|textur|shader|particle|physic|simulat|window|viewport|interface|editor|modifier|bone|armature|\brig|geometr|node|brush|select|asset|plug-?in|add-?on|licen[cs]e|hardware|host|user|history|proxy~i';
+
     /** Fields that are lists of names. */
     private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes'];
 
@@ -118,8 +128,11 @@ final readonly class FieldNames
         if (isset(self::USUAL[$id]) || isset(self::OWN_LABELS[$id]) || Catalogue::standard()->find($id) !== null) {
             return $id;
         }
-        // of `render/output.width` and `render.output.width` the last piece may be told alone
-        foreach ([$name, (string) preg_replace('~^.*[./:]~', '', $name)] as $each) {
+        // of `render/output.width` and `render.output.width` the last piece may be told alone, unless much else is called
+        // by that word and it stands with such things
+        $last = (string) preg_replace('~^.*[./:]~', '', $name);
+        $within = substr($name, 0, strlen($name) - strlen($last));
+        foreach ($within === '' || self::speaksOfOutput($within, $last) ? [$name, $last] : [$name] as $each) {
             $each = str_replace('%', ' percent', $each);
             $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $each));
             foreach (self::USUAL as $field => $words) {
@@ -130,6 +143,17 @@ final readonly class FieldNames
         }
 
         return null;
+    }
+
+    /** Whether a word that may mean anything, such as `scale`, can mean the output's where it stands. */
+    private static function speaksOfOutput(string $within, string $word): bool
+    {
+        $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $word));
+        if (! in_array($plain, self::MEAN_ANYTHING, true)) {
+            return true;
+        }
+
+        return preg_match(self::OTHER_THINGS, $within) !== 1;
     }
 
     /**
@@ -151,6 +175,10 @@ final readonly class FieldNames
             if ($meaning === null && $field === 'time.range' && preg_match('~^(?:.*[./:])?\s*(?:number of |total )?frames$~i', trim($name)) === 1 && preg_match('~^\d{1,9}$~', $value) === 1) {
                 // “frames: 96” says how many, and not which
                 $field = 'time.count';
+            }
+            if ($meaning === null && $field === 'naming.pattern' && preg_match('~^(?:.*[./:])?\s*name$~i', trim($name)) === 1 && preg_match('~#|%0?\d*d|\{frame|\.[A-Za-z][A-Za-z0-9]{1,3}$~', $value) !== 1) {
+                // a name without a number and without an extension is that of the scene
+                $field = 'scene.file';
             }
             // “color: RGBA” tells of channels; of another value it is not known what it tells
             $field ??= preg_match('~^colou?rs?$~i', trim($name)) === 1 && preg_match('~^(?:rgba?|y|ya|bw|gr[ae]y(?:scale)?)$~i', $value) === 1 ? 'format.channels' : null;

@@ -77,6 +77,10 @@ final readonly class AnyScene implements SceneReader
     private static function looksLikeTable(string $text, ?FieldMap $map): bool
     {
         $lines = array_slice(preg_split('~\R~u', trim(substr($text, 0, 20_000))) ?: [], 0, 3);
+        if (preg_match('~[=:]~', $lines[0] ?? '') === 1) {
+            // “passes: beauty, depth, alpha” is a line of its own, however many of its words are names
+            return false;
+        }
         foreach (["\t", ';', ',', '|'] as $between) {
             $cells = array_map(static fn (string $cell): string => trim($cell, " \"'"), explode($between, $lines[0] ?? ''));
             $known = array_filter($cells, static fn (string $cell): bool => FieldNames::of($cell, $map) !== null);

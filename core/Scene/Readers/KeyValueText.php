@@ -46,10 +46,15 @@ final readonly class KeyValueText implements SceneReader
         return FieldNames::understood($told, $strange, $map)->understood();
     }
 
-    /** A name that means nothing by itself may mean something with its section. */
+    /** A name that means nothing by itself may mean something with its section, and one that means much may mean nothing. */
     private function name(string $section, string $name, ?FieldMap $map): string
     {
-        return $section === '' || FieldNames::of($name, $map) !== null && $map?->of("{$section}.{$name}") === null ? $name : "{$section}.{$name}";
+        if ($section === '' || ($map?->of($name) !== null && $map->of("{$section}.{$name}") === null)) {
+            return $name;
+        }
+
+        // `scale` below [transform] is that of a thing in the scene
+        return FieldNames::of($name, $map) !== null && $map?->of("{$section}.{$name}") === null && FieldNames::of("{$section}.{$name}", $map) !== null ? $name : "{$section}.{$name}";
     }
 
     /** Without the quotes around it, and without the comma that some write behind each line. */

@@ -8,6 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneSettings;
 use Tests\Core\Support\Workbench;
@@ -62,6 +64,30 @@ final class AsProgramsShowItTest extends TestCase
         self::assertSame([], $scene->all());
         self::assertCount(1, $scene->notUnderstood);
         self::assertCount(1, $scene->unknown);
+    }
+
+    public function test_words_that_other_things_are_called_by_too(): void
+    {
+        $scene = $this->read((string) json_encode(['object' => ['transform' => ['scale' => 2, 'size' => 3, 'name' => 'cube']], 'lights' => ['key' => ['samples' => 4, 'exposure' => 2]], 'viewport' => ['width' => 10, 'height' => 20, 'grid' => true], 'render' => ['scale' => 50, 'size' => '64x36', 'samples' => 128], 'fps' => 24]));
+        self::assertSame(['picture.scale' => '50', 'picture.resolution' => '64x36', 'render.samples' => '128', 'time.rate' => '24'], array_replace(array_flip(['picture.scale', 'picture.resolution', 'render.samples', 'time.rate']), $scene->all()));
+        self::assertCount(8, $scene->unknown);
+        $lines = $this->read("[transform]\nscale = 2\n[TC_010]\nscale = 50\nfps = 24\n[Viewport]\nsamples = 4\n");
+        self::assertSame([['picture.scale' => '50', 'time.rate' => '24'], ['transform.scale', 'Viewport.samples']], [$lines->all(), $lines->notUnderstood]);
+        // what is pointed at counts wherever it stands
+        $map = FieldMap::none()->with(new Meaning('transform.scale', 'picture.scale'))->with(new Meaning('samples', 'render.samples'));
+        self::assertSame(['picture.scale' => '30', 'render.samples' => '4'], (new AnyScene)->read("[transform]\nscale = 30\n[Viewport]\nsamples = 4\n", 'x.ini', $map)->all());
+    }
+
+    public function test_a_name_alone_is_the_scene_s(): void
+    {
+        foreach (["name = TC_010 light\nfps = 24\n", "[scene]\nname: TC_010 light\nfps: 24\n", '{"name": "TC_010 light", "fps": 24}'] as $text) {
+            $scene = $this->read($text);
+            self::assertSame(['TC_010 light', null, '24'], [$scene->file, $scene->get('naming.pattern'), $scene->get('time.rate')]);
+        }
+        foreach (['TC_010.####.exr' => 'TC_010.{frame:4}.exr', 'TC_010_%04d' => 'TC_010_{frame:4}', 'TC_010.exr' => 'TC_010.exr'] as $name => $expected) {
+            self::assertSame($expected, $this->read("name = {$name}\nfps = 24\n")->get('naming.pattern'));
+        }
+        self::assertSame('TC_010', $this->read("output name = TC_010\nfps = 24\n")->get('naming.pattern'));
     }
 
     public function test_how_many_frames_does_not_say_which(): void

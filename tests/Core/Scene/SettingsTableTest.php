@@ -94,5 +94,7 @@ final class SettingsTableTest extends TestCase
     {
         $scene = (new AnyScene)->read("fps\t24\nsize\t2048x858\nframes\t1001-1096\n", 'x.txt');
         self::assertSame(['size' => '2048x858', 'rate' => '24', 'range' => '1001-1096'], self::facts($scene));
+        $lists = (new AnyScene)->read("passes: beauty, depth, alpha\ncameras = cam_a, cam_b, cam_c\nfps: 24\n", 'x.txt');
+        self::assertSame([['beauty', 'depth', 'alpha'], ['cam_a', 'cam_b', 'cam_c'], '24'], [array_column($lists->passes ?? [], 'name'), $lists->cameras, $lists->get('time.rate')]);
     }
 }
