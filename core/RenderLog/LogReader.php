@@ -153,11 +153,13 @@ final class LogReader
     private function line(string $line): void
     {
         $this->lines++;
-        if (preg_match('~^\W{0,3}(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2}:\d{2})~', $line, $m) === 1) {
-            $this->firstClock ??= "{$m[1]} {$m[2]}";
-            $this->lastClock = "{$m[1]} {$m[2]}";
+        if (preg_match('~^\W{0,3}(\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2})~', $line, $m) === 1) {
+            $this->moment($m[1]);
         }
         foreach ($this->shape->read($line) as ['event' => $event, 'pieces' => $pieces]) {
+            if (isset($pieces['clock'])) {
+                $this->moment($pieces['clock']);
+            }
             $frame = isset($pieces['frame']) ? (int) $pieces['frame'] : (isset($pieces['file']) ? self::numberOf($pieces['file']) : null);
             match ($event) {
                 LogEvent::Started => $this->begin($frame),
@@ -166,6 +168,14 @@ final class LogReader
                 LogEvent::Warning, LogEvent::Error => $this->message($event->value, $pieces['message'] ?? $line),
             };
         }
+    }
+
+    /** By the clock that stands at the head of the line, or where the pattern has it. */
+    private function moment(string $clock): void
+    {
+        $clock = strtr($clock, 'T', ' ');
+        $this->firstClock ??= $clock;
+        $this->lastClock = $clock;
     }
 
     private function begin(?int $frame): void

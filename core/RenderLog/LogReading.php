@@ -64,7 +64,9 @@ final readonly class LogReading
         if ($this->firstClock === null || $this->lastClock === null) {
             return 1;
         }
-        $passed = (new \DateTimeImmutable($this->lastClock, new \DateTimeZone('UTC')))->getTimestamp() - (new \DateTimeImmutable($this->firstClock, new \DateTimeZone('UTC')))->getTimestamp();
+        [$began, $ended] = array_map(static fn (string $clock): \DateTimeImmutable|false => \DateTimeImmutable::createFromFormat('!Y-m-d H:i:s', $clock, new \DateTimeZone('UTC')), [$this->firstClock, $this->lastClock]);
+        // digits that look like a clock need be none
+        $passed = $began === false || $ended === false ? 0 : $ended->getTimestamp() - $began->getTimestamp();
 
         return $passed <= 0 ? 1 : max(1, intdiv(intdiv(array_sum($this->times()), 1000) + intdiv($passed, 2), $passed));
     }

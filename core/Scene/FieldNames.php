@@ -79,7 +79,7 @@ final readonly class FieldNames
     private const MEAN_ANYTHING = [
         'scale', 'percent', 'percentage', 'size', 'dimensions', 'width', 'height', 'start', 'end', 'in', 'out', 'from', 'to', 'by', 'first', 'last', 'name', 'path', 'output', 'format', 'depth', 'bits', 'view', 'views', 'look', 'exposure', 'gamma', 'effects', 'post', 'grid', 'guides', 'helpers', 'overlays',
         'border', 'crop', 'region', 'fields', 'scan', 'rate', 'extension', 'ext', 'layers', 'passes', 'channels', 'step', 'increment', 'range', 'frames', 'speed', 'quality', 'samples', 'folder', 'directory', 'project', 'scene', 'alpha', 'compression', 'density', 'projection', 'lens', 'sound', 'audio', 'stamp', 'modified',
-        'saved', 'depth', 'container', 'codec', 'encoder', 'transparency', 'noise', 'camera', 'cam', 'cameras',
+        'saved', 'container', 'codec', 'encoder', 'transparency', 'camera', 'cam', 'cameras',
     ];
 
     /** What stands within these is about something in the scene, or about the program, and not about the output. */

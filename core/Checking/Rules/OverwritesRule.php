@@ -32,7 +32,7 @@ final readonly class OverwritesRule implements Rule
         if ($told !== null) {
             return Cell::when(($told === 'yes') === $asked, $told);
         }
-        $under = self::underway($subject);
+        $under = self::writtenOver($subject);
 
         return match (true) {
             $under === null => Cell::unknown(),
@@ -42,7 +42,7 @@ final readonly class OverwritesRule implements Rule
     }
 
     /** Good files of before that the scene would write over; null where that cannot be told. */
-    private static function underway(Subject $subject): ?FrameRange
+    private static function writtenOver(Subject $subject): ?FrameRange
     {
         $scene = $subject->scene;
         $frames = $scene?->frames();

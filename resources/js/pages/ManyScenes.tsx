@@ -1,10 +1,11 @@
 import { Link } from '@inertiajs/react';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState } from 'react';
 import { tell, tellFiles } from '../lib/ask';
 import { asText } from '../lib/spreadsheet';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { SETTINGS_FILES } from '../parts/BringScene';
+import { DropPlace } from '../parts/DropPlace';
 import { MarkSign, verdictMark } from '../parts/MarkSign';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { Book as BookData, Verdict } from '../types/book';
@@ -55,21 +56,19 @@ function batches(files: File[]): [number, File[]][] {
 export default function ManyScenes({ book }: { book: BookData }) {
     const [found, setFound] = useState<Found | null>(null);
     const [done, setDone] = useState<Record<number, Done>>({});
-    const [over, setOver] = useState(false);
     const [busy, setBusy] = useState<string | null>(null);
     const [fault, setFault] = useState<string | null>(null);
-    const field = useRef<HTMLInputElement>(null);
     const url = `/productions/${book.production.id}/scenes`;
 
-    const read = async (list: FileList | null) => {
-        if (list === null || list.length === 0) {
+    const read = async (list: File[]) => {
+        if (list.length === 0) {
             return;
         }
         setFault(null);
         setDone({});
         setBusy('Reading the files…');
         try {
-            const files = await Promise.all([...list].map(asText));
+            const files = await Promise.all(list.map(asText));
             let all: Found = { scenes: [], refused: [], deliverables: [] };
             for (const [done, some] of batches(files)) {
                 setBusy(files.length > some.length ? `Reading ${done + 1} to ${done + some.length} of ${files.length} files…` : 'Reading the files…');
@@ -83,11 +82,6 @@ export default function ManyScenes({ book }: { book: BookData }) {
         } finally {
             setBusy(null);
         }
-    };
-    const drop = (event: DragEvent) => {
-        event.preventDefault();
-        setOver(false);
-        void read(event.dataTransfer.files);
     };
     const owned = found?.scenes.filter((scene) => scene.deliverable !== null) ?? [];
     const twice = new Set(owned.map((scene) => scene.deliverable).filter((id, at, all) => all.indexOf(id) !== at));
@@ -118,23 +112,8 @@ export default function ManyScenes({ book }: { book: BookData }) {
         <Book title={`${book.production.name}, many scenes`} book={book}>
             <ProductionFolios book={book} at="/scenes" />
             <div className="px-6 pb-10">
-                <div
-                    onDragOver={(event) => {
-                        event.preventDefault();
-                        setOver(true);
-                    }}
-                    onDragLeave={() => setOver(false)}
-                    onDrop={drop}
-                    className={`mt-4 flex flex-wrap items-center gap-3 border border-dashed px-4 py-3 ${over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge'}`}
-                >
-                    <span className="said">Drop the settings of many scenes here: files, a sheet, or a zip of them.</span>
-                    <label className="sr-only" htmlFor="scenes">
-                        Settings files
-                    </label>
-                    <input id="scenes" ref={field} type="file" multiple accept={SETTINGS_FILES} className="sr-only" tabIndex={-1} onChange={(event) => void read(event.target.files).then(() => { event.target.value = ''; })} />
-                    <button type="button" className="press" disabled={busy !== null} onClick={() => field.current?.click()}>
-                        Choose files
-                    </button>
+                <div className="pt-4">
+                    <DropPlace id="scenes" label="Settings files" says="Drop the settings of many scenes here: files, a sheet, or a zip of them." button="Choose files" busy={busy !== null} accept={SETTINGS_FILES} several onFiles={(files) => void read(files)} />
                 </div>
                 <div aria-live="polite">
                     {busy !== null && <p className="pt-2 text-faint">{busy}</p>}

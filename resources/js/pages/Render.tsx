@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
-import { tell } from '../lib/ask';
+import { useState } from 'react';
+import { useTriedPlan } from '../lib/plan';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { BringLog } from '../parts/BringLog';
@@ -30,35 +30,8 @@ function Estimate({ book, deliverable, frames, count, typed, from, unpacked, poo
     const [size, setSize] = useState(typed.size);
     const [machines, setMachines] = useState(String(pool.machines));
     const [hours, setHours] = useState(pool.hours);
-    const [tried, setTried] = useState<Plan | null>(null);
-    const [fault, setFault] = useState<string | null>(null);
     const same = times === typed.times && machines === String(pool.machines) && hours === pool.hours;
-
-    useEffect(() => {
-        if (same) {
-            return;
-        }
-        const stop = new AbortController();
-        const timer = setTimeout(() => {
-            tell<{ plan: Plan | null }>(`/productions/${book.production.id}/plan`, { machines, hours, deliverable: deliverable.id, times }, stop.signal).then(
-                (answer) => {
-                    setTried(answer.plan);
-                    setFault(null);
-                },
-                (trouble: unknown) => {
-                    if (!stop.signal.aborted) {
-                        setFault(trouble instanceof Error ? trouble.message : 'This could not be planned.');
-                    }
-                },
-            );
-        }, 200);
-
-        return () => {
-            clearTimeout(timer);
-            stop.abort();
-        };
-    }, [times, machines, hours, same, book.production.id, deliverable.id]);
-
+    const { tried, fault, setFault } = useTriedPlan(book.production.id, same ? null : { machines, hours, deliverable: deliverable.id, times });
     const shown = same ? plan : tried;
 
     return (

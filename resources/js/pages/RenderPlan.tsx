@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
-import { tell } from '../lib/ask';
+import { useState } from 'react';
+import { useTriedPlan } from '../lib/plan';
 import { Book } from '../parts/Book';
 import { FrameList, PlanTable } from '../parts/PlanTable';
 import { ProductionFolios } from '../parts/ProductionFolios';
@@ -18,35 +18,8 @@ interface Props {
 export default function RenderPlan({ book, pool, plan, untimed }: Props) {
     const [machines, setMachines] = useState(String(pool.machines));
     const [hours, setHours] = useState(pool.hours);
-    const [tried, setTried] = useState<Plan | null>(null);
-    const [fault, setFault] = useState<string | null>(null);
     const same = machines.trim() === String(pool.machines) && hours.trim() === pool.hours;
-
-    useEffect(() => {
-        if (same) {
-            return;
-        }
-        const stop = new AbortController();
-        const timer = setTimeout(() => {
-            tell<{ plan: Plan }>(`/productions/${book.production.id}/plan`, { machines, hours }, stop.signal).then(
-                (answer) => {
-                    setTried(answer.plan);
-                    setFault(null);
-                },
-                (trouble: unknown) => {
-                    if (!stop.signal.aborted) {
-                        setFault(trouble instanceof Error ? trouble.message : 'This could not be planned.');
-                    }
-                },
-            );
-        }, 250);
-
-        return () => {
-            clearTimeout(timer);
-            stop.abort();
-        };
-    }, [machines, hours, same, book.production.id]);
-
+    const { tried, fault, setFault } = useTriedPlan(book.production.id, same ? null : { machines, hours });
     const shown = same ? plan : (tried ?? plan);
     const told = same ? null : fault;
 

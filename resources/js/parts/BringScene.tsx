@@ -1,9 +1,10 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState } from 'react';
 import { tellForm } from '../lib/ask';
 import { bytes } from '../lib/frames';
 import { asText } from '../lib/spreadsheet';
 import { Breaking } from './Breaking';
+import { DropPlace } from './DropPlace';
 
 export const SETTINGS_FILES = '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
 
@@ -14,13 +15,11 @@ const PIECE = 7_000_000;
 
 /** The ways in for the settings of one scene: dropped, chosen, pasted, or typed in. */
 export function BringScene({ deliverable, first }: { deliverable: number; first: boolean }) {
-    const [over, setOver] = useState(false);
     const [busy, setBusy] = useState(false);
     const [fault, setFault] = useState<string | null>(null);
     const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
     const [pasting, setPasting] = useState(false);
     const [text, setText] = useState('');
-    const field = useRef<HTMLInputElement>(null);
     const post = (data: Record<string, string | File>) => {
         setBusy(true);
         setFault(null);
@@ -35,12 +34,12 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
             onFinish: () => setBusy(false),
         });
     };
-    const send = async (files: FileList | null) => {
-        const file = files?.[0];
+    const send = async (files: File[]) => {
+        const file = files[0];
         if (file === undefined) {
             return;
         }
-        if ((files?.length ?? 0) > 1) {
+        if (files.length > 1) {
             setFault('These are several files, and one scene belongs here. Many at once are brought on the production’s page “Many scenes”.');
 
             return;
@@ -70,38 +69,17 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
             setSent(null);
         }
     };
-    const drop = (event: DragEvent) => {
-        event.preventDefault();
-        setOver(false);
-        void send(event.dataTransfer.files);
-    };
 
     return (
         <div className="px-6 pt-3">
-            <div
-                onDragOver={(event) => {
-                    event.preventDefault();
-                    setOver(true);
-                }}
-                onDragLeave={() => setOver(false)}
-                onDrop={drop}
-                className={`flex flex-wrap items-center gap-3 border border-dashed px-4 py-3 ${over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge'}`}
-            >
-                <span className="said">{first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'}</span>
-                <label className="sr-only" htmlFor="settings">
-                    Settings file
-                </label>
-                <input id="settings" ref={field} type="file" accept={SETTINGS_FILES} className="sr-only" tabIndex={-1} onChange={(event) => void send(event.target.files).then(() => { event.target.value = ''; })} />
-                <button type="button" className="press" disabled={busy} onClick={() => field.current?.click()}>
-                    {busy ? 'Reading…' : 'Choose a file'}
-                </button>
+            <DropPlace id="settings" label="Settings file" says={first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'} button={busy ? 'Reading…' : 'Choose a file'} busy={busy} accept={SETTINGS_FILES} several={false} onFiles={(files) => void send(files)}>
                 <button type="button" className="press" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
                     Paste text
                 </button>
                 <Link href={`/deliverables/${deliverable}/scene/enter`} className="press">
                     Type it in
                 </Link>
-            </div>
+            </DropPlace>
             {pasting && (
                 <form
                     className="mt-2"

@@ -147,6 +147,20 @@ final class LogTest extends TestCase
         self::assertSame([4, [600, 600]], [$progress->machines, $progress->secondsLeft]);
     }
 
+    public function test_a_clock_stands_where_the_pattern_has_it(): void
+    {
+        $shape = LogShape::of('ours', [['event' => 'finished', 'pattern' => 'ok {frame} {seconds} s at {clock}']]);
+        $log = '';
+        foreach (range(1, 20) as $n) {
+            $log .= "ok {$n} 60 s at ".gmdate('Y-m-d\\TH:i:s', 1_790_000_000 + 30 * $n)."\n";
+        }
+        $reading = self::read($log, $shape);
+        self::assertSame(['1-20', 2, gmdate('Y-m-d H:i:s', 1_790_000_600)], [(string) $reading->finished, $reading->besideEachOther(), $reading->lastClock]);
+        self::assertNull(self::read("frame 1 done in 5 s\n")->lastClock);
+        // what only looks like a clock brings nothing down
+        self::assertGreaterThanOrEqual(1, self::read("2026-99-99 99:99:99 frame 1 done in 5 s\n0000-00-00 00:00:00 frame 2 done in 5 s\n")->besideEachOther());
+    }
+
     public function test_a_render_that_went_on_and_frames_beyond(): void
     {
         $reading = self::read("frame 3 done in 5 s\nframe 1 done in 5 s\nframe 3 done in 6 s\nframe 99 done in 5 s\n");
