@@ -268,11 +268,11 @@ test('a workbook of settings: each line finds its learner, and one is asked for'
     await page.getByRole('button', { name: 'Check 2 scenes' }).click();
     await expect(page.getByRole('button', { name: 'All are checked' })).toBeVisible();
     const row = (name: string) => page.getByRole('row').filter({ hasText: name });
-    await expect(row('settings.csv, line 2')).toContainText('balances');
-    await expect(row('settings.csv, line 3')).toContainText('The rate is 25');
-    await expect(row('settings.csv, line 4')).toContainText('not checked yet');
+    await expect(row('settings.xlsx, line 2')).toContainText('balances');
+    await expect(row('settings.xlsx, line 3')).toContainText('The rate is 25');
+    await expect(row('settings.xlsx, line 4')).toContainText('not checked yet');
     // nothing that was typed here is lost by a press too many
-    await page.getByLabel('Deliverable of settings.csv, line 4').selectOption({ index: 1 });
+    await page.getByLabel('Deliverable of settings.xlsx, line 4').selectOption({ index: 1 });
     await page.getByRole('button', { name: 'Check 1 scene' }).click();
     await expect(page.getByRole('button', { name: 'All are checked' })).toBeVisible();
 });

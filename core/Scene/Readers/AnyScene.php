@@ -55,7 +55,8 @@ final readonly class AnyScene implements SceneReader
         if (str_starts_with($start, '#usda')) {
             return [self::one((new UsdScene)->read($decoded, $label), $label, $text)];
         }
-        if (preg_match('~\.(?:csv|tsv)$~i', $label) === 1 || self::looksLikeTable($plain, $map)) {
+        // the cells of a workbook come as separated values, under the workbook's name
+        if (preg_match('~\.(?:csv|tsv|xlsx)$~i', $label) === 1 || self::looksLikeTable($plain, $map)) {
             try {
                 $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
             } catch (ListRefused $refused) {

@@ -45,12 +45,12 @@ export function asCsv(cells: string[][]): string {
     return cells.map((row) => row.map((cell) => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(',')).join('\r\n');
 }
 
-/** A workbook as a file of separated values, from its longest sheet; any other file as it is. */
+/** A workbook as separated values, from its longest sheet and under its own name; any other file as it is. */
 export async function asText(file: File): Promise<File> {
     if (!/\.xlsx$/i.test(file.name)) {
         return file;
     }
     const sheets = (await readWorkbook(file)).sort((a, b) => b.cells.length - a.cells.length);
 
-    return new File([asCsv(sheets[0]?.cells ?? [])], file.name.replace(/\.xlsx$/i, '.csv'), { type: 'text/csv' });
+    return new File([asCsv(sheets[0]?.cells ?? [])], file.name, { type: 'text/csv' });
 }
