@@ -35,7 +35,7 @@ function Progress({ log }: { log: LogShown }) {
                     </p>
                     {left !== null && progress.leftCount > 0 && (
                         <p className="text-faint">
-                            {log.followed ? 'At this pace it ends' : 'Begun again now, it would end'} {endsAt(left)}.
+                            If it goes on from now, it ends {endsAt(left)}.
                         </p>
                     )}
                     <progress className="mt-1 h-1.5 w-full accent-primary" value={progress.done} max={progress.count} aria-label="Frames finished" />
