@@ -16,17 +16,28 @@ final readonly class Sequence
      * @param  int  $digits  the count of digits they are filled to
      * @param  list<int>  $numbers  ascending
      * @param  list<int>  $rows  of the group, one for each number
+     * @param  string  $lead  digits that stand right before the number and are not its own, likewise $trail after it
      */
-    private function __construct(public NameGroup $group, public ?int $column, public int $digits, public array $numbers, public array $rows)
-    {
+    private function __construct(
+        public NameGroup $group,
+        public ?int $column,
+        public int $digits,
+        public array $numbers,
+        public array $rows,
+        public string $lead = '',
+        public string $trail = '',
+    ) {
         $this->frames = FrameRange::fromNumbers($numbers);
     }
 
     /** @return list<self> the group's files, split where more than the number differs */
-    public static function of(NameGroup $group, ?int $column): array
+    public static function of(NameGroup $group, ?int $column, string $lead = '', string $trail = ''): array
     {
         if ($column === null) {
             return array_map(static fn (int $row): self => new self($group, null, 0, [], [$row]), range(0, $group->count() - 1));
+        }
+        if ($lead !== '' || $trail !== '') {
+            return self::within($group, $column, $lead, $trail);
         }
         $numbers = $group->numbers($column);
         $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
@@ -45,8 +56,42 @@ final readonly class Sequence
         ksort($buckets, SORT_STRING);
         $sequences = [];
         foreach ($buckets as $rows) {
-            foreach (self::byDigits($group, $column, $rows) as $digits => $alike) {
+            $texts = [];
+            foreach ($rows as $row) {
+                $texts[$row] = ltrim($group->numberText($column, $row), '-');
+            }
+            foreach (self::byDigits($texts) as $digits => $alike) {
                 $sequences[] = self::sorted($group, $column, $digits, array_map(static fn (int $row): int => $numbers[$row], $alike), $alike);
+            }
+        }
+
+        return $sequences;
+    }
+
+    /**
+     * Where the number is a part of a run of digits: `take20001` by a pattern that has `take2` before it.
+     *
+     * @return list<self> what does not have these digits around it stands by itself
+     */
+    private static function within(NameGroup $group, int $column, string $lead, string $trail): array
+    {
+        $buckets = [];
+        $sequences = [];
+        $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
+        for ($row = 0; $row < $group->count(); $row++) {
+            $text = ltrim($group->numberText($column, $row), '-');
+            $own = substr($text, strlen($lead), strlen($text) - strlen($lead) - strlen($trail));
+            if ($own !== '' && $text === $lead.$own.$trail) {
+                $key = implode('/', array_map(static fn (int $c): string => $group->numberText($c, $row), $others));
+                $buckets[$key][$row] = $own;
+            } else {
+                $sequences[] = new self($group, null, 0, [], [$row]);
+            }
+        }
+        foreach ($buckets as $texts) {
+            foreach (self::byDigits($texts) as $digits => $alike) {
+                $numbers = array_map(static fn (int $row): int => (int) $texts[$row], $alike);
+                $sequences[] = self::sorted($group, $column, $digits, $numbers, $alike, $lead, $trail);
             }
         }
 
@@ -57,25 +102,24 @@ final readonly class Sequence
      * @param  list<int>  $numbers
      * @param  list<int>  $rows
      */
-    private static function sorted(NameGroup $group, int $column, int $digits, array $numbers, array $rows): self
+    private static function sorted(NameGroup $group, int $column, int $digits, array $numbers, array $rows, string $lead = '', string $trail = ''): self
     {
         array_multisort($numbers, SORT_NUMERIC, $rows);
 
-        return new self($group, $column, max(1, $digits), $numbers, $rows);
+        return new self($group, $column, max(1, $digits), $numbers, $rows, $lead, $trail);
     }
 
     /**
      * A number filled with zeros tells the count of digits; one that fills it by itself belongs to any count it reaches.
      *
-     * @param  list<int>  $rows
+     * @param  array<int, string>  $texts  the numbers as they are written, without a sign, by row
      * @return array<int, non-empty-list<int>> rows by digits
      */
-    private static function byDigits(NameGroup $group, int $column, array $rows): array
+    private static function byDigits(array $texts): array
     {
         $filled = [];
         $natural = [];
-        foreach ($rows as $row) {
-            $text = ltrim($group->numberText($column, $row), '-');
+        foreach ($texts as $row => $text) {
             if ($text[0] === '0' && strlen($text) > 1) {
                 $filled[strlen($text)][] = $row;
             } else {
@@ -138,7 +182,7 @@ final readonly class Sequence
         }
         [$before, $after] = $this->group->around($this->column, $this->rows[0]);
 
-        return $before.str_repeat('#', $this->digits).$after;
+        return $before.$this->lead.str_repeat('#', $this->digits).$this->trail.$after;
     }
 
     /** The name in which the count of digits shows most: that of the smallest number. */

@@ -40,8 +40,11 @@ final readonly class FoundFrames
         $this->alike = $alike;
     }
 
-    /** @param  list<Take>  $takes no two answering the same number */
-    public static function of(Delivery $delivery, array $takes): self
+    /**
+     * @param  list<Take>  $takes  no two answering the same number
+     * @param  int|null  $lone  the number by which a picture without one goes
+     */
+    public static function of(Delivery $delivery, array $takes, ?int $lone = null): self
     {
         [$numbers, $facts, $sizes, $times, $from, $rows] = [[], [], [], [], [], []];
         foreach ($takes as $t => $take) {
@@ -50,7 +53,7 @@ final readonly class FoundFrames
             $all = count($take->frames) === count($sequence->rows);
             $before = null;
             foreach ($sequence->rows as $i => $row) {
-                $number = $sequence->numbers[$i] ?? 0;
+                $number = $sequence->numbers[$i] ?? $lone ?? 0;
                 if ($number === $before || ! ($all || $take->frames->contains($number))) {
                     continue;
                 }

@@ -17,8 +17,9 @@ final readonly class PassMatch
      * @param  list<Take>  $takes  the best first
      * @param  FrameRange|null  $expected  null where no range is asked
      * @param  string  $pattern  the name asked, `#` for digits of the frame number
+     * @param  bool  $lone  one picture without a number, which stands for one frame, whichever
      */
-    public function __construct(public ?string $pass, public array $takes, public FoundFrames $frames, public ?FrameRange $expected, public string $pattern)
+    public function __construct(public ?string $pass, public array $takes, public FoundFrames $frames, public ?FrameRange $expected, public string $pattern, public bool $lone = false)
     {
         $this->present = FrameRange::fromNumbers($frames->numbers);
         $damaged = FrameRange::none();

@@ -24,6 +24,9 @@ final class Alignment
 
     private const COPIED = 8;
 
+    /** Pieces whose values follow from what is asked: their numbers differ as the files do, and name nobody. */
+    private const FOLLOWING = ['resolution', 'width', 'height', 'first', 'last', 'rate'];
+
     /** A name that far from the pattern is not read again with its number elsewhere. */
     private const HOPELESS = 150;
 
@@ -104,7 +107,8 @@ final class Alignment
             if ($reading->cost + $cost < $best->cost || $reading === $moved) {
                 $pieces = $reading->pieces;
                 if ($copy !== '') {
-                    $pieces[] = new PieceReading('extra', '', $copy, [Difference::CopySuffix]);
+                    $twice = preg_match('~^\.[A-Za-z][A-Za-z0-9]{1,4}$~', $copy) === 1 && ! in_array(strtolower($copy), ['.bak', '.orig', '.old'], true);
+                    $pieces[] = new PieceReading('extra', '', $copy, [$twice ? Difference::Extension : Difference::CopySuffix]);
                 }
                 $candidate = new NameReading($name, $pieces, $reading->cost + $cost, $reading->digitRun);
                 $best = $candidate->cost < $best->cost ? $candidate : $best;
@@ -117,7 +121,7 @@ final class Alignment
     /** @return array{string, string} the name without a mark that it is a copy, and the mark */
     private static function withoutCopySuffix(string $name): array
     {
-        foreach (['~( ?\(\d{1,3}\)|[ _-]*(?i:copy|kopie)(?:[ _]?\(?\d{1,3}\)?)?)(?=\.[A-Za-z]\w{1,4}$|$)~', '~(\~|\.bak|\.orig|\.old)$~i'] as $expression) {
+        foreach (['~( ?\(\d{1,3}\)|[ _-]*(?i:copy|kopie)(?:[ _]?\(?\d{1,3}\)?)?)(?=\.[A-Za-z]\w{1,4}$|$)~', '~(\~|\.bak|\.orig|\.old)$~i', '~(?<=\.)(?:jpe?g|tiff?|[A-Za-z][A-Za-z0-9]{1,4})(\.(?:jpe?g|tiff?|png|exr|tga|dpx|webp|bmp|mp4|mov|avi|mkv|webm|mxf|wav))$~i'] as $expression) {
             if (preg_match($expression, $name, $m, PREG_OFFSET_CAPTURE) === 1 && $m[1][1] > 0) {
                 return [substr_replace($name, '', $m[1][1], strlen($m[1][0])), $m[1][0]];
             }
@@ -285,9 +289,9 @@ final class Alignment
             // a short literal, such as the v of a version, is easily left out; a whole word is not
             return $kind === 'word' && strlen($asked) < 3 ? 15 : self::MISSING;
         }
-        $differences = $this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3);
-        if ($differences === null) {
-            return $kind === 'word' ? null : self::ANOTHER;
+        $differences = $this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3, $piece);
+        if ($differences === null || $differences === [Difference::Another]) {
+            return $kind === 'word' && $differences === null ? null : self::ANOTHER;
         }
 
         return 2 + 7 * count($differences) + (in_array(Difference::Misspelled, $differences, true) ? 7 * levenshtein(strtolower($asked), strtolower($found)) : 0);
@@ -306,7 +310,7 @@ final class Alignment
      *
      * @return list<Difference>|null
      */
-    private function valueDiffers(string $asked, string $found, bool $strict): ?array
+    private function valueDiffers(string $asked, string $found, bool $strict, Piece $piece): ?array
     {
         if (strcasecmp($asked, $found) === 0) {
             return [Difference::Case];
@@ -332,6 +336,9 @@ final class Alignment
 
             return $differences;
         }
+        if (self::isOfAnother($asked, $found)) {
+            return in_array($piece->name, self::FOLLOWING, true) ? [Difference::Value] : [Difference::Another];
+        }
         if ($strict || strlen($asked) < 3) {
             return null;
         }
@@ -345,6 +352,17 @@ final class Alignment
         }
 
         return null;
+    }
+
+    /** `TC_020` for `TC_010`: the same but for its digits, and another number. */
+    private static function isOfAnother(string $asked, string $found): bool
+    {
+        $bare = static fn (string $text): string => strtolower((string) preg_replace('~\d+|[^A-Za-z0-9\x80-\xFF]+~', '', $text));
+        preg_match_all('~\d+~', $asked, $numbers);
+        preg_match_all('~\d+~', $found, $others);
+
+        // `TC_10` for `TC_010` is the same number, written otherwise
+        return $bare($asked) === $bare($found) && array_map(intval(...), $numbers[0]) !== array_map(intval(...), $others[0]);
     }
 
     private function extensionAlike(string $found, string $asked): bool
@@ -433,7 +451,7 @@ final class Alignment
                 ...((int) $found === (int) $asked ? [] : [Difference::Version]),
                 ...(strlen($found) === strlen($asked) ? [] : [strlen($found) < strlen($asked) ? Difference::TooFewDigits : Difference::TooManyDigits]),
             ],
-            default => $found === '' ? [Difference::Value] : ($this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3) ?? [Difference::Value]),
+            default => $found === '' ? [Difference::Value] : ($this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3, $piece) ?? [Difference::Value]),
         };
     }
 }

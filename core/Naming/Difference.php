@@ -13,6 +13,8 @@ enum Difference: string
     case NumberPlace = 'number-in-wrong-place';
     case Case = 'case-differs';
     case Version = 'wrong-version';
+    /** it differs in its digits alone: that is somebody else's, and no slip of the pen */
+    case Another = 'value-of-another';
     case Misspelled = 'value-misspelled';
     case Dots = 'dots-inside';
     case Spaces = 'spaces-inside';

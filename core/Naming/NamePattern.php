@@ -134,7 +134,7 @@ final readonly class NamePattern implements \Stringable
     /** How a name reads by this pattern, piece by piece. */
     public function read(string $name, PieceValues $values): NameReading
     {
-        return Alignment::of($this, $values)->read($name);
+        return ExactName::of($this, $values)->read($name) ?? Alignment::of($this, $values)->read($name);
     }
 
     /** Whether a folder path is what this pattern, read as a folder, asks for; `*` and `?` stand for any text and any character. */
