@@ -75,12 +75,12 @@ final class ScenesCommand extends Command
     private static function line(string $format, string $label, Account $account): string
     {
         [$good, $all] = $account->check->balance();
-        $first = $account->causes[0]->finding ?? null;
+        $first = $account->causes[0] ?? null;
 
         return match ($format) {
             'json' => json_encode(['scene_file' => Text::shown($label)] + $account->toArray(), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
-            'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first->id ?? '', $first->says ?? '']]),
-            default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.HoldsUp::inWords($account)).'.'.($first === null ? '' : " {$first->says}")."\n",
+            'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first->finding->id ?? '', $first?->says() ?? '']]),
+            default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.HoldsUp::inWords($account)).'.'.($first === null ? '' : " {$first->says()}")."\n",
         };
     }
 

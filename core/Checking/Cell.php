@@ -6,28 +6,42 @@ namespace PlainLedger\Core\Checking;
 
 use PlainLedger\Core\Measure\FrameRange;
 
-/** What one side shows of one requirement. */
+/**
+ * What one side shows of one requirement.
+ *
+ * @phpstan-type Run array{frames: string, found: string, pass?: string}
+ */
 final readonly class Cell
 {
     /**
      * @param  string|null  $found  the commonest value; null where it could not be read
-     * @param  list<array{frames: string, found: string}>  $runs  where frames differ: the rest
+     * @param  list<Run>  $runs  where frames, or passes, differ: the rest
      * @param  array<int, FrameRange>  $wrong  frames that are unequal, by the pass's place
+     * @param  string|null  $differing  the commonest of the values that are unequal
+     * @param  int  $weight  how many frames show what is found
      */
-    private function __construct(public Mark $mark, public ?string $found, public array $runs = [], public array $wrong = [], public bool $stale = false) {}
+    private function __construct(
+        public Mark $mark,
+        public ?string $found,
+        public array $runs = [],
+        public array $wrong = [],
+        public bool $stale = false,
+        public ?string $differing = null,
+        private int $weight = 1,
+    ) {}
 
     /**
-     * @param  list<array{frames: string, found: string}>  $runs
+     * @param  list<Run>  $runs
      * @param  array<int, FrameRange>  $wrong
      */
-    public static function of(Mark $mark, ?string $found, array $runs = [], array $wrong = []): self
+    public static function of(Mark $mark, ?string $found, array $runs = [], array $wrong = [], ?string $differing = null, int $weight = 1): self
     {
-        return new self($mark, $found, $runs, $wrong);
+        return new self($mark, $found, $runs, $wrong, false, $differing ?? ($mark === Mark::Unequal ? $found : null), $weight);
     }
 
     public static function when(bool $equal, string $found): self
     {
-        return new self($equal ? Mark::Equal : Mark::Unequal, $found);
+        return self::of($equal ? Mark::Equal : Mark::Unequal, $found);
     }
 
     public static function unknown(): self
@@ -35,15 +49,50 @@ final readonly class Cell
         return new self(Mark::Unknown, null);
     }
 
+    /**
+     * What several passes show, as one: the commonest of their values, and the passes that show another.
+     *
+     * @param  non-empty-array<int, self>  $cells  by the pass's place
+     * @param  array<int, string>  $names  of the passes
+     */
+    public static function together(array $cells, array $names): self
+    {
+        $weights = [];
+        foreach ($cells as $cell) {
+            if ($cell->found !== null) {
+                $weights[$cell->found] = ($weights[$cell->found] ?? 0) + $cell->weight + ($cell->isUnequal() ? 0.5 : 0);
+            }
+        }
+        arsort($weights);
+        $found = $weights === [] ? null : (string) array_key_first($weights);
+        $runs = [];
+        $wrong = [];
+        foreach ($cells as $place => $cell) {
+            $pass = $names[$place] ?? '';
+            if ($cell->found !== null && $cell->found !== $found) {
+                $own = ($cell->wrong[$place] ?? FrameRange::none())->isEmpty() || $cell->runs !== [] ? '' : (string) $cell->wrong[$place];
+                $runs[] = ['frames' => $own, 'found' => $cell->found, 'pass' => $pass];
+            }
+            foreach ($cell->runs as $run) {
+                $runs[] = $run + ['pass' => $pass];
+            }
+            $wrong += $cell->wrong;
+        }
+        $mark = Mark::together(...array_values(array_map(static fn (self $c): Mark => $c->mark, $cells)));
+        $differing = array_values(array_filter(array_map(static fn (self $c): ?string => $c->differing, $cells), is_string(...)));
+
+        return new self($mark, $found, $runs, $wrong, false, $differing[0] ?? null);
+    }
+
     public function asStale(): self
     {
-        return new self($this->mark, $this->found, $this->runs, $this->wrong, true);
+        return new self($this->mark, $this->found, $this->runs, $this->wrong, true, $this->differing);
     }
 
     /** An unequal cell that is accepted; any other stays as it is. */
     public function asWaived(): self
     {
-        return $this->isUnequal() && ! $this->stale ? new self(Mark::Waived, $this->found, $this->runs, $this->wrong) : $this;
+        return $this->isUnequal() && ! $this->stale ? new self(Mark::Waived, $this->found, $this->runs, $this->wrong, false, $this->differing) : $this;
     }
 
     public function isUnequal(): bool

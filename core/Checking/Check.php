@@ -13,11 +13,11 @@ final readonly class Check
 
     /**
      * @param  list<Entry>  $entries  in the ledger's order, part by part
-     * @param  list<array{id: string, part: string, pass?: string}>  $notChecked  asked, and not to be seen from what was given
+     * @param  list<NotChecked>  $notChecked  asked, and not to be seen from what was given
      * @param  list<Subject>  $subjects  the parts with what was given
-     * @param  list<Subject>  $passSubjects  passes of which something is asked alone
+     * @param  list<PassLines>  $lines  the same entries, those of each pass by themselves
      */
-    public function __construct(public array $entries, public array $notChecked, public array $subjects, public array $passSubjects = [])
+    public function __construct(public array $entries, public array $notChecked, public array $subjects, public array $lines)
     {
         $musts = array_filter($entries, static fn (Entry $e): bool => $e->level() === Level::Must);
         $marks = array_map(static fn (Entry $e): Mark => $e->mark, $musts);

@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking;
 
 use PlainLedger\Core\Checking\Rules\BurnInRule;
+use PlainLedger\Core\Checking\Rules\CadenceRule;
 use PlainLedger\Core\Checking\Rules\CameraRules;
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
+use PlainLedger\Core\Checking\Rules\ColourPass;
 use PlainLedger\Core\Checking\Rules\ContentRules;
 use PlainLedger\Core\Checking\Rules\DeliveryRules;
+use PlainLedger\Core\Checking\Rules\DurationRule;
 use PlainLedger\Core\Checking\Rules\FileSizeRule;
 use PlainLedger\Core\Checking\Rules\FormatRules;
+use PlainLedger\Core\Checking\Rules\FrameInHeaderRule;
 use PlainLedger\Core\Checking\Rules\HeaderRules;
 use PlainLedger\Core\Checking\Rules\KindRule;
+use PlainLedger\Core\Checking\Rules\MovieRules;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Checking\Rules\OverwritesRule;
@@ -21,11 +27,13 @@ use PlainLedger\Core\Checking\Rules\PlainSetting;
 use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Checking\Rules\RangeRules;
 use PlainLedger\Core\Checking\Rules\RateRule;
+use PlainLedger\Core\Checking\Rules\ReferenceRule;
 use PlainLedger\Core\Checking\Rules\RegionRule;
 use PlainLedger\Core\Checking\Rules\ResolutionRule;
 use PlainLedger\Core\Checking\Rules\Rule;
 use PlainLedger\Core\Checking\Rules\SceneStateRules;
 use PlainLedger\Core\Checking\Rules\ShapeRules;
+use PlainLedger\Core\Checking\Rules\StartTimecodeRule;
 use PlainLedger\Core\Checking\Rules\StillnessRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Matching\DeliveryMatch;
@@ -33,7 +41,7 @@ use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
 
-/** Lays requirements, scene and files beside each other, line by line. */
+/** Lays requirements, scene and files beside each other, line by line, and the files of each pass by themselves. */
 final readonly class Checker
 {
     /** Ids that are looked at together with another and make no line of their own. */
@@ -42,14 +50,22 @@ final readonly class Checker
     /** Where nothing came, the first of these that is asked says so. */
     private const TELLS_NOTHING_CAME = ['time.range', 'time.count', 'format.kind', 'naming.pattern', 'content.whole', 'picture.resolution'];
 
+    /** Lines that a pass which is missing altogether has all the same. */
+    private const TELLS_A_PASS_MISSING = ['time.range', 'time.count'];
+
+    /** Asked of the picture itself: masks and depths may well be opaque, and black. */
+    private const OF_COLOUR_PASS = ['format.alpha', 'content.alpha_used', 'content.black'];
+
     /** @param  list<Rule>  $rules the first that answers an id is taken */
     public function __construct(private array $rules) {}
 
     public static function standard(): self
     {
         return new self([
-            new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new CameraRules, new SceneStateRules,
-            new OutputFolderRule, new OverwritesRule, new KindRule, new FileSizeRule, new HeaderRules, new ProjectionRule, new BurnInRule, new FormatRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules, new StillnessRules, new DeliveryRules, new PlainSetting,
+            new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new DurationRule, new StartTimecodeRule,
+            new CameraRules, new SceneStateRules, new OutputFolderRule, new OverwritesRule, new KindRule, new FileSizeRule, new HeaderRules,
+            new ProjectionRule, new BurnInRule, new FormatRules, new MovieRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules,
+            new StillnessRules, new CadenceRule, new ReferenceRule, new DeliveryRules, new ChecksumsRule, new PlainSetting,
         ]);
     }
 
@@ -59,66 +75,122 @@ final readonly class Checker
      * @param  EarlierFiles|null  $earlier  what the scene must not write over
      * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name
      */
-    public function check(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, ?DeliveryMatch $match, array $waivers = [], ?EarlierFiles $earlier = null, array $others = []): Check
-    {
+    public function check(
+        Specification $specification,
+        ?SceneSettings $scene,
+        ?Delivery $delivery,
+        ?DeliveryMatch $match,
+        array $waivers = [],
+        ?EarlierFiles $earlier = null,
+        array $others = [],
+    ): Check {
         $entries = [];
         $notChecked = [];
         $subjects = [];
-        $passSubjects = [];
+        $lines = [];
+        $made = $scene === null ? [] : SceneParts::of($scene, $specification);
         foreach ($specification->parts as $part) {
-            $subject = new Subject($specification, $part, $scene, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier, $others);
+            $subject = new Subject($specification, $part, $made[$part->name] ?? null, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier, $others);
             $subjects[] = $subject;
-            $nothing = $this->tellsNothingCame($subject);
-            foreach ($part->requirements as $requirement) {
-                $entry = $this->entry($requirement, $subject->without($requirement->id()), in_array($requirement->id(), $nothing, true));
-                if ($entry !== null) {
-                    $entries[] = $entry;
-                } elseif (! $this->isTold($requirement, $subject)) {
-                    $notChecked[] = ['id' => $requirement->id(), 'part' => $part->name];
-                }
-            }
-            foreach ($part->ofPasses as $pass => $requirements) {
-                $own = $subject->nothingDelivered() ? null : $subject->ofPass((string) $pass);
-                foreach ($requirements as $requirement) {
-                    $entry = $own === null || $own->nothingDelivered() ? null : $this->entry($requirement, $own, false);
-                    if ($entry !== null) {
-                        $entries[] = $entry;
-                    } else {
-                        $notChecked[] = ['id' => $requirement->id(), 'part' => $part->name, 'pass' => (string) $pass];
-                    }
-                }
-                $passSubjects = [...$passSubjects, ...($own === null ? [] : [$own])];
-            }
+            $own = new PartEntries($waivers);
+            $this->fill($own, $subject);
+            $entries = [...$entries, ...$own->entries()];
+            $notChecked = [...$notChecked, ...$own->notChecked()];
+            $lines = [...$lines, ...$own->lines($subject)];
         }
 
-        $entries = array_map(static function (Entry $entry) use ($waivers): Entry {
-            foreach ($waivers as $waiver) {
-                if ($waiver->holdsFor($entry)) {
-                    return $entry->waived($waiver);
-                }
-            }
-
-            return $entry;
-        }, $entries);
-
-        return new Check($entries, $notChecked, $subjects, $passSubjects);
+        return new Check($entries, $notChecked, $subjects, $lines);
     }
 
-    private function entry(Requirement $requirement, Subject $subject, bool $tellsNothingCame): ?Entry
+    private function fill(PartEntries $entries, Subject $subject): void
     {
-        if (isset(self::WITHIN[$requirement->id()])) {
-            return null;
+        $passes = $subject->nothingDelivered() ? [] : $subject->byPass();
+        $nothing = $this->tellsNothingCame($subject);
+        foreach ($subject->part->requirements as $requirement) {
+            $id = $requirement->id();
+            if (isset(self::WITHIN[$id]) || $this->isToldElsewhere($requirement, $subject)) {
+                if (isset(self::WITHIN[$id]) && $subject->part->find(self::WITHIN[$id]) === null) {
+                    $entries->leave($requirement, $subject);
+                }
+
+                continue;
+            }
+            $cells = $this->ofEachPass($requirement, $passes, $subject);
+            $files = match (true) {
+                $cells !== [] => Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes)),
+                $passes !== [] && ! self::isOfWholePart($id) => null,
+                default => $this->files($requirement, $subject, in_array($id, $nothing, true)),
+            };
+            $scene = $subject->scene === null ? null : $this->ruleFor($id)->scene($requirement, $subject);
+            $entries->add($requirement, $subject, self::required($requirement, $subject), $scene, $files, $cells);
         }
-        $rule = $this->ruleFor($requirement->id());
-        $scene = $subject->scene === null ? null : $rule->scene($requirement, $subject);
-        $files = match (true) {
+        $this->alongside($entries, $subject, $passes);
+        foreach ($subject->part->ofPasses as $pass => $requirements) {
+            $own = array_values(array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass))[0] ?? null;
+            foreach ($requirements as $requirement) {
+                $cell = $own === null || $own->nothingDelivered() ? null : $this->ruleFor($requirement->id())->files($requirement, $own);
+                $entries->addOfPass($requirement, $own ?? $subject, self::required($requirement, $own ?? $subject), $cell, (string) $pass);
+            }
+        }
+    }
+
+    /**
+     * What nobody asks and files contradict themselves in.
+     *
+     * @param  array<int, Subject>  $passes
+     */
+    private function alongside(PartEntries $entries, Subject $subject, array $passes): void
+    {
+        $cells = array_filter(array_map(FrameInHeaderRule::cell(...), $passes === [] ? [$subject] : $passes));
+        if ($cells !== []) {
+            $joined = $passes === [] ? $cells[0] : Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes));
+            $entries->add(FrameInHeaderRule::requirement(), $subject, 'as named', null, $joined, $passes === [] ? [] : $cells);
+        }
+    }
+
+    private static function required(Requirement $requirement, Subject $subject): string
+    {
+        return $requirement->id() === 'time.range' && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
+    }
+
+    private function files(Requirement $requirement, Subject $subject, bool $tellsNothingCame): ?Cell
+    {
+        return match (true) {
             $tellsNothingCame => Cell::of(Mark::Unequal, $requirement->id() === 'time.count' ? '0' : 'none', [], $subject->expected === null ? [] : [0 => $subject->expected]),
             $subject->match === null || ($subject->nothingDelivered() && ! str_starts_with($requirement->id(), 'delivery.')) => null,
-            default => $rule->files($requirement, $subject),
+            default => $this->ruleFor($requirement->id())->files($requirement, $subject),
         };
-        $required = $requirement->id() === 'time.range' && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
+    }
 
-        return Entry::of($requirement, $subject->part->name, $required, $scene, $files, $subject->pass);
+    /**
+     * @param  array<int, Subject>  $passes
+     * @return array<int, Cell> by the pass's place; empty where it is about the part as a whole
+     */
+    private function ofEachPass(Requirement $requirement, array $passes, Subject $subject): array
+    {
+        $id = $requirement->id();
+        if (self::isOfWholePart($id)) {
+            return [];
+        }
+        $colour = in_array($id, self::OF_COLOUR_PASS, true) ? ColourPass::placeIn($subject) : null;
+        $cells = [];
+        foreach ($passes as $place => $own) {
+            if (isset($subject->part->ofPasses[(string) $own->pass][$id]) || ($colour !== null && $place !== $colour)) {
+                continue;
+            }
+            $missing = $own->nothingDelivered() && in_array($id, self::TELLS_A_PASS_MISSING, true);
+            $cell = $own->nothingDelivered() && ! $missing ? null : $this->files($requirement, $own, $missing);
+            if ($cell !== null) {
+                $cells[$place] = $missing ? Cell::of(Mark::Unequal, $cell->found, [], $own->expected === null ? [] : [$place => $own->expected]) : $cell;
+            }
+        }
+
+        return $cells;
+    }
+
+    private static function isOfWholePart(string $id): bool
+    {
+        return $id === 'passes' || str_starts_with($id, 'delivery.');
     }
 
     /** @return list<string> */
@@ -133,22 +205,22 @@ final readonly class Checker
             return $ranges;
         }
         $telling = array_values(array_intersect(self::TELLS_NOTHING_CAME, $asked));
-
         // failing these, the first thing that files of this part would have shown
         $shown = array_filter($subject->part->requirements, static fn (Requirement $r): bool => preg_match('~[FM]~', $r->descriptor->sides) === 1);
 
         return array_slice([...$telling, ...array_keys($shown)], 0, 1);
     }
 
-    private function isTold(Requirement $requirement, Subject $subject): bool
+    /** What concerns the whole delivery stands with the first part that asks it. */
+    private function isToldElsewhere(Requirement $requirement, Subject $subject): bool
     {
-        $with = self::WITHIN[$requirement->id()] ?? null;
-        if ($with !== null) {
-            return $subject->part->find($with) !== null;
+        foreach (str_starts_with($requirement->id(), 'delivery.') ? $subject->specification->parts : [] as $part) {
+            if ($part->find($requirement->id()) !== null) {
+                return $part->name !== $subject->part->name;
+            }
         }
 
-        // what concerns the whole delivery stands with the first part
-        return str_starts_with($requirement->id(), 'delivery.') && $subject->specification->parts[0]->name !== $subject->part->name;
+        return false;
     }
 
     private function ruleFor(string $id): Rule

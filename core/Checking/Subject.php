@@ -14,12 +14,17 @@ use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
-/** One part with everything that was given for it. */
+/** One part, or one pass of it, with everything that was given for it. */
 final readonly class Subject
 {
     public ?FrameRange $expected;
 
-    /** @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name: `shot`, `learner` */
+    /**
+     * @param  SceneSettings|null  $scene  null where these settings make another part
+     * @param  string|null  $pass  where it is one pass of several that come as files of their own
+     * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name: `shot`, `learner`
+     * @param  PartMatch|null  $all  of one pass: what answers the whole part
+     */
     public function __construct(
         public Specification $specification,
         public Part $part,
@@ -30,6 +35,7 @@ final readonly class Subject
         public ?string $pass = null,
         public ?EarlierFiles $earlier = null,
         public array $others = [],
+        public ?PartMatch $all = null,
     ) {
         $this->expected = $part->expected($scene?->timeline);
     }
@@ -45,30 +51,29 @@ final readonly class Subject
         return $this->match !== null && $this->match->isEmpty() && $this->match->instead === null;
     }
 
-    /** The same as far as the passes go for which a requirement of the whole part holds, those set apart being asked on their own. */
-    public function without(string $id): self
+    /**
+     * Each pass by itself, where they come as files of their own.
+     *
+     * @return array<int, self> by the pass's place; empty where they do not
+     */
+    public function byPass(): array
     {
-        $apart = array_keys(array_filter($this->part->ofPasses, static fn (array $own): bool => isset($own[$id])));
-
-        return $apart === [] || $this->match === null ? $this : $this->withPasses(static fn (PassMatch $p): bool => ! in_array($p->pass, $apart, true));
-    }
-
-    /** One pass with what is asked of it alone; a scene tells nothing of that. Null where it has no files of its own. */
-    public function ofPass(string $pass): ?self
-    {
-        $own = $this->match === null ? null : $this->withPasses(static fn (PassMatch $p): bool => $p->pass === $pass);
-        if ($own === null || $own->match === null || $own->match->passes === []) {
-            return null;
+        $passes = $this->match->passes ?? [];
+        if ($this->match === null || ($passes[0]->pass ?? null) === null) {
+            return [];
         }
 
-        return new self($this->specification, $this->part->ofPass($pass), null, $this->delivery, $this->deliveryMatch, $own->match, $pass);
+        return array_map(fn (PassMatch $p, int $place): self => new self(
+            $this->specification, $this->part->ofPass($p->pass), $this->scene, $this->delivery, $this->deliveryMatch,
+            new PartMatch($this->match->part, [$place => $p], $this->match->instead), $p->pass, $this->earlier, $this->others, $this->match,
+        ), $passes, array_keys($passes));
     }
 
-    /** @param  \Closure(PassMatch): bool  $which */
-    private function withPasses(\Closure $which): self
+    /** The pass it is about; null where it is about a whole part of several, or nothing was given. */
+    public function onlyPass(): ?PassMatch
     {
-        $match = $this->match === null ? null : new PartMatch($this->match->part, array_filter($this->match->passes, $which), $this->match->instead);
+        $passes = array_values($this->match->passes ?? []);
 
-        return new self($this->specification, $this->part, $this->scene, $this->delivery, $this->deliveryMatch, $match, $this->pass, $this->earlier, $this->others);
+        return count($passes) === 1 ? $passes[0] : null;
     }
 }

@@ -14,8 +14,18 @@ final readonly class Delivery
      * @param  list<NameGroup>  $groups
      * @param  list<string>  $odd  paths that were listed and not looked at
      * @param  int  $scannedAt  seconds since 1970
+     * @param  string  $root  the last few folders of where it lies, as it was chosen; empty where it lies in none
+     * @param  Checksums|null  $checksums  how its files agree with lists of checksums; null where nobody asked
      */
-    public function __construct(public array $groups, public FactsTable $facts, public array $odd, public int $scannedAt, public Depth $depth) {}
+    public function __construct(
+        public array $groups,
+        public FactsTable $facts,
+        public array $odd,
+        public int $scannedAt,
+        public Depth $depth,
+        public string $root = '',
+        public ?Checksums $checksums = null,
+    ) {}
 
     public function factsOf(NameGroup $group, int $row): MediaFacts
     {
@@ -54,19 +64,22 @@ final readonly class Delivery
             'odd' => array_map(base64_encode(...), $this->odd),
             'scanned_at' => $this->scannedAt,
             'depth' => $this->depth->value,
-        ];
+            'root' => base64_encode($this->root),
+        ] + ($this->checksums === null ? [] : ['checksums' => $this->checksums->toArray()]);
     }
 
     /** @param  array<string, mixed>  $data as `toArray` made it */
     public static function fromArray(array $data): self
     {
-        /** @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>, odd: list<string>, scanned_at: int, depth: string} $data */
+        /** @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>, odd: list<string>, scanned_at: int, depth: string, root?: string, checksums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}} $data */
         return new self(
             array_map(NameGroup::fromArray(...), $data['groups']),
             FactsTable::fromArray($data['facts']),
             array_map(static fn (string $path): string => (string) base64_decode($path, true), $data['odd']),
             $data['scanned_at'],
             Depth::from($data['depth']),
+            (string) base64_decode($data['root'] ?? '', true),
+            isset($data['checksums']) ? Checksums::fromArray($data['checksums']) : null,
         );
     }
 }

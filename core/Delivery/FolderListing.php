@@ -12,6 +12,8 @@ final readonly class FolderListing implements Listing
 {
     private const DEEPEST = 40;
 
+    private const ROOT_WORDS = 4;
+
     private function __construct(private string $root) {}
 
     /** @throws FolderRefused */
@@ -29,6 +31,11 @@ final readonly class FolderListing implements Listing
         }
 
         return new self($root);
+    }
+
+    public function root(): string
+    {
+        return implode('/', array_slice(explode('/', trim($this->root, '/')), -self::ROOT_WORDS));
     }
 
     public function files(): iterable

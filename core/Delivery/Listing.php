@@ -17,6 +17,9 @@ interface Listing
      */
     public function files(): iterable;
 
+    /** The last few folders of where they lie, as that was chosen; empty where they lie in none. */
+    public function root(): string;
+
     /** @throws SourceGone */
     public function open(string $folder, string $name, int $size): ByteSource;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Media\Look;
 
 /**
@@ -33,6 +34,15 @@ final class NameGroup
     private string $looks = '';
 
     private int $lookLength = 0;
+
+    /** @var array<int, int> row to the frame number its header tells, where no number of the name is that */
+    private array $otherFrame = [];
+
+    /** @var array<int, string> row to the timecode its header tells */
+    private array $timecodes = [];
+
+    /** @var array<int, array{int|null, int, string}|null> row to how far its picture is from the approved one; null where it could not be compared */
+    private array $distances = [];
 
     /** @var array<int, string> row to why it may not be opened */
     private array $refused = [];
@@ -266,6 +276,56 @@ final class NameGroup
         $this->looks .= $packed;
     }
 
+    /** What the header of one file tells of its place in time. */
+    public function tellPlace(int $row, ?int $frame, ?string $timecode): void
+    {
+        if ($frame !== null && ! $this->hasNumber($row, $frame)) {
+            $this->otherFrame[$row] = $frame;
+        }
+        if ($timecode !== null) {
+            $this->timecodes[$row] = $timecode;
+        }
+    }
+
+    /** Whether any number of the name is that, or ends in it. */
+    public function hasNumber(int $row, int $number): bool
+    {
+        foreach (array_keys($this->first) as $column) {
+            $text = $this->numberText($column, $row);
+            if ((int) $text === $number || ($number >= 0 && preg_match('~0*'.$number.'$~', $text) === 1 && strlen($text) > 4)) {
+                return true;
+            }
+        }
+
+        return $this->first === [];
+    }
+
+    /** The frame number in its header, where that is not the one in its name. */
+    public function otherFrame(int $row): ?int
+    {
+        return $this->otherFrame[$row] ?? null;
+    }
+
+    public function timecode(int $row): ?string
+    {
+        return $this->timecodes[$row] ?? null;
+    }
+
+    public function tellDistance(int $row, ?PictureDistance $distance): void
+    {
+        $this->distances[$row] = $distance?->toArray();
+    }
+
+    /** False where it was not compared with any. */
+    public function distance(int $row): PictureDistance|false|null
+    {
+        if (! array_key_exists($row, $this->distances)) {
+            return false;
+        }
+
+        return $this->distances[$row] === null ? null : new PictureDistance(...$this->distances[$row]);
+    }
+
     public function wasLookedAt(): bool
     {
         return $this->lookLength > 0;
@@ -306,10 +366,10 @@ final class NameGroup
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
             'refused' => $this->refused,
-        ] + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
+        ] + array_filter(['other_frame' => $this->otherFrame, 'timecodes' => $this->timecodes, 'distances' => $this->distances], static fn (array $a): bool => $a !== []) + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}  $data */
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -320,6 +380,7 @@ final class NameGroup
         $group->digits = array_map($packed, $data['digits']);
         [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
         $group->refused = $data['refused'];
+        [$group->otherFrame, $group->timecodes, $group->distances] = [$data['other_frame'] ?? [], $data['timecodes'] ?? [], $data['distances'] ?? []];
         [$group->looks, $group->lookLength] = isset($data['looks']) ? [$packed($data['looks']), $data['look_length'] ?? 0] : ['', 0];
 
         return $group;

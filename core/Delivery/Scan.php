@@ -41,7 +41,9 @@ final class Scan
 
     private int $done = 0;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null)
+    private ?Checksums $checksums = null;
+
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false)
     {
         $this->facts = new FactsTable;
     }
@@ -73,6 +75,8 @@ final class Scan
                 $name = $group->name($row);
                 $facts = $this->probed($group, $row, $name);
                 $group->tellFacts($this->facts->intern($facts));
+                $group->tellPlace($row, $facts->frameNumber, $facts->timecode);
+                $this->compare($group, $row, $name, $facts);
                 if ($this->looker !== null) {
                     $group->tellLook($this->looker->packed($this->looked($group, $row, $name, $facts)));
                 }
@@ -81,6 +85,98 @@ final class Scan
                     yield new ScanProgress($this->done, $this->files, Text::shown($group->folder === '' ? $name : "{$group->folder}/{$name}"));
                 }
             }
+        }
+        if ($this->sums && $this->checksums === null) {
+            yield from $this->summed($filesAStep);
+        }
+    }
+
+    /** With the approved picture of its frame, where there is one. */
+    private function compare(NameGroup $group, int $row, string $name, MediaFacts $facts): void
+    {
+        foreach ($this->looker?->approvedFrames() ?? [] as $frame) {
+            if ($group->hasNumber($row, $frame) && ($facts->kind?->isPicture() ?? false)) {
+                try {
+                    $group->tellDistance($row, $this->looker?->distance($this->listing->open($group->folder, $name, $group->size($row)), $facts, $frame));
+                } catch (BytesMissing|SourceGone) {
+                    $group->tellDistance($row, null);
+                }
+
+                return;
+            }
+        }
+    }
+
+    /**
+     * Every file beside the lists of checksums that lie among them.
+     *
+     * @return \Generator<int, ScanProgress>
+     */
+    private function summed(int $filesAStep): \Generator
+    {
+        $lists = [];
+        $listed = [];
+        foreach ($this->groups as $group) {
+            for ($row = 0; $row < $group->count(); $row++) {
+                $name = $group->name($row);
+                if (ChecksumList::isNamedSo($name) && $group->size($row) > 0) {
+                    $lists[$group->folder.'/'.$name] = true;
+                    $listed += $this->sumsIn($group, $name, $row);
+                }
+            }
+        }
+        $sums = new Checksums(count($lists), 0, 0, 0, []);
+        $done = 0;
+        foreach ($lists === [] ? [] : $this->groups as $group) {
+            for ($row = 0; $row < $group->count(); $row++) {
+                $name = $group->name($row);
+                $path = $group->folder === '' ? $name : "{$group->folder}/{$name}";
+                if (isset($lists[$group->folder.'/'.$name])) {
+                    continue;
+                }
+                [$algorithm, $sum] = $listed[$path] ?? ['', ''];
+                unset($listed[$path]);
+                $sums = match (true) {
+                    $algorithm === '' => $sums->withUnlisted($path),
+                    $this->sumOf($group, $name, $row, $algorithm) !== $sum => $sums->withWrong($path),
+                    default => $sums,
+                };
+                if (++$done % min(20, $filesAStep) === 0) {
+                    yield new ScanProgress($done, $this->files, Text::shown($path));
+                }
+            }
+        }
+        foreach (array_keys($listed) as $path) {
+            $sums = $sums->withAbsent((string) $path);
+        }
+        $this->checksums = $sums;
+    }
+
+    /** @return array<string, array{string, string}> */
+    private function sumsIn(NameGroup $group, string $name, int $row): array
+    {
+        try {
+            return ChecksumList::read($this->listing->open($group->folder, $name, $group->size($row)), $group->folder)->sums;
+        } catch (BytesMissing|SourceGone) {
+            return [];
+        }
+    }
+
+    private function sumOf(NameGroup $group, string $name, int $row, string $algorithm): ?string
+    {
+        if ($group->refused($row) !== null) {
+            return null;
+        }
+        try {
+            $hash = hash_init($algorithm);
+            $source = $this->listing->open($group->folder, $name, $group->size($row));
+            for ($at = 0, $size = $source->size(); $at < $size; $at += 1 << 20) {
+                hash_update($hash, $source->read($at, min(1 << 20, $size - $at)));
+            }
+
+            return hash_final($hash);
+        } catch (BytesMissing|SourceGone) {
+            return null;
         }
     }
 
@@ -149,7 +245,7 @@ final class Scan
     {
         $odd = $this->odd === '' ? [] : explode("\0", substr($this->odd, 0, -1));
 
-        return new Delivery(array_values($this->groups), $this->facts, $odd, $now, $this->depth);
+        return new Delivery(array_values($this->groups), $this->facts, $odd, $now, $this->depth, $this->listing->root(), $this->checksums);
     }
 
     /** @return array<string, mixed> plain values that JSON can hold */
@@ -173,7 +269,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];

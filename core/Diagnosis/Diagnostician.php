@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Diagnosis;
 
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\PassLines;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Causes\Assembling;
 use PlainLedger\Core\Diagnosis\Causes\BrokenFiles;
@@ -23,8 +24,10 @@ use PlainLedger\Core\Diagnosis\Causes\PixelsSeen;
 use PlainLedger\Core\Diagnosis\Causes\Projection;
 use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
 use PlainLedger\Core\Diagnosis\Causes\RegionAndPixels;
+use PlainLedger\Core\Diagnosis\Causes\ResavedLater;
 use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
 use PlainLedger\Core\Diagnosis\Causes\SceneState;
+use PlainLedger\Core\Diagnosis\Causes\SizeCap;
 use PlainLedger\Core\Diagnosis\Causes\SoundHeld;
 use PlainLedger\Core\Diagnosis\Causes\SpeedChanged;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
@@ -32,9 +35,9 @@ use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
 
 /**
- * Settles which causes explain which unequal entries. For one entry the first cause of the order that holds explains
- * it; readings of the same facts that come later are told with it as alternatives; independent mistakes stay causes of
- * their own.
+ * Settles which causes explain which unequal entries, in each pass by itself. For one entry the first cause of the order
+ * that holds explains it; readings of the same facts that come later are told with it as alternatives; independent
+ * mistakes stay causes of their own. What is the same in all passes is told once.
  */
 final readonly class Diagnostician
 {
@@ -44,8 +47,9 @@ final readonly class Diagnostician
     public static function standard(): self
     {
         return new self([
-            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new SpeedChanged, new CameraChosen, new SceneState,
-            new FormatHeld, new CodecHeld, new SoundHeld, new Assembling, new Names, new SavedElsewhere, new BrokenFiles, new PixelsSeen, new ChangesMidway, new Leftovers,
+            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new SpeedChanged,
+            new CameraChosen, new SceneState, new FormatHeld, new CodecHeld, new SizeCap, new SoundHeld, new Assembling, new Names, new SavedElsewhere,
+            new BrokenFiles, new PixelsSeen, new ResavedLater, new ChangesMidway, new Leftovers,
         ]);
     }
 
@@ -53,34 +57,71 @@ final readonly class Diagnostician
     public function diagnose(Check $check): array
     {
         $causes = [];
-        foreach ([...$check->subjects, ...$check->passSubjects] as $subject) {
-            $causes = [...$causes, ...$this->part($check, $subject)];
+        foreach ($check->subjects as $subject) {
+            $own = array_values(array_filter($check->lines, static fn (PassLines $l): bool => $l->subject->part->name === $subject->part->name));
+            $causes = [...$causes, ...$this->ofPart($own)];
         }
         $catalogue = Catalogue::standard();
         $groups = Group::cases();
-        $group = static fn (Cause $c): int => min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]);
-        $place = static fn (Cause $c): int => min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]);
-        $parts = array_map(static fn (Subject $s): string => $s->part->name, $check->subjects);
-        usort($causes, static fn (Cause $a, Cause $b): int => [-count($a->explains), array_search($a->part, $parts, true), $group($a), Order::place($a->finding->id), $place($a)]
-            <=> [-count($b->explains), array_search($b->part, $parts, true), $group($b), Order::place($b->finding->id), $place($b)]);
+        $parts = array_flip(array_map(static fn (Subject $s): string => $s->part->name, $check->subjects));
+        $weights = array_map(static fn (Cause $c): array => [
+            -count($c->explains), $parts[$c->part] ?? 0,
+            min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]),
+            Order::place($c->finding->id), $c->places[0] ?? 0,
+            min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]),
+        ], $causes);
+        array_multisort($weights, $causes);
 
         return $causes;
     }
 
-    /** @return list<Cause> */
-    private function part(Check $check, Subject $subject): array
+    /**
+     * @param  list<PassLines>  $lines  of one part
+     * @return list<Cause>
+     */
+    private function ofPart(array $lines): array
     {
-        $entries = [];
-        foreach ($check->entries as $entry) {
-            if ($entry->part === $subject->part->name && $entry->pass === $subject->pass) {
-                $entries[$entry->id()] = $entry;
+        $found = [];
+        $there = [];
+        foreach ($lines as $each) {
+            $place = $each->subject->pass === null ? null : array_key_first($each->subject->match->passes ?? []);
+            if ($place !== null && ! $each->subject->nothingDelivered()) {
+                $there[] = $place;
+            }
+            foreach ($this->ofPass($each, $place) as $cause) {
+                $found[$cause->key()][] = [$cause, $each->subject->pass];
             }
         }
-        $unequal = array_keys(array_filter($entries, static fn (Entry $e): bool => $e->isUnequal()));
+        $causes = [];
+        foreach ($found as $seen) {
+            $places = array_merge(...array_map(static fn (array $s): array => $s[0]->places, $seen));
+            if (count($lines) < 2 || (array_diff($there, $places) === [] && count($seen) > 1)) {
+                $fixed = array_map(static fn (array $s): Cause => self::withNamedFiles($s[0], count($lines) < 2 ? null : $s[1]), $seen);
+                $causes[] = array_reduce(array_slice($fixed, 1), static fn (Cause $all, Cause $one): Cause => $all->joined($one), $fixed[0]);
+            } else {
+                $causes = [...$causes, ...array_map(static fn (array $s): Cause => $s[0]->ofPass($s[1]), $seen)];
+            }
+        }
+
+        return $causes;
+    }
+
+    /** Work on single files says of which pass they are, even where the mistake is the same in all. */
+    private static function withNamedFiles(Cause $cause, ?string $pass): Cause
+    {
+        $fixes = array_map(static fn (Fix $f): Fix => $f->isAboutFiles() && ! in_array('delivery.extras', $cause->explains, true) ? $f->ofPass($pass) : $f, $cause->finding->fixes);
+
+        return new Cause($cause->finding->withFixes($fixes), $cause->part, $cause->explains, $cause->or, null, $cause->places);
+    }
+
+    /** @return list<Cause> */
+    private function ofPass(PassLines $lines, ?int $place): array
+    {
+        $unequal = array_keys(array_filter($lines->entries, static fn (Entry $e): bool => $e->isUnequal()));
         if ($unequal === []) {
             return [];
         }
-        $situation = new Situation($subject, $entries, $subject->delivery?->scannedAt);
+        $situation = new Situation($lines->subject, $lines->entries, $lines->subject->delivery?->scannedAt);
         $findings = [];
         foreach ($this->families as $family) {
             foreach ($family->find($situation) as $finding) {
@@ -88,22 +129,21 @@ final readonly class Diagnostician
             }
         }
         usort($findings, static fn (Finding $a, Finding $b): int => Order::place($a->id) <=> Order::place($b->id));
-        $findings = $this->merge($findings);
-        $settled = $this->settle($findings, $unequal);
+        $settled = $this->settle($this->merge($findings), $unequal);
         $explained = array_merge([], ...array_map(static fn (Cause $c): array => $c->explains, $settled));
         $open = array_values(array_diff($unequal, $explained));
         foreach ($open as $id) {
-            $finding = (new ValueDiffers)->forEntry($situation, $entries[$id], $open);
+            $finding = (new ValueDiffers)->forEntry($situation, $lines->entries[$id], $open);
             if ($finding !== null) {
-                $settled[] = new Cause($finding, $subject->part->name, array_values(array_intersect($finding->touches, $open)), []);
+                $settled[] = new Cause($finding, '', array_values(array_intersect($finding->touches, $open)), []);
             }
         }
 
-        return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $subject->part->name, $c->explains, $c->or, $subject->pass), $settled);
+        return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $lines->subject->part->name, $c->explains, $c->or, null, $place === null ? [] : [$place]), $settled);
     }
 
     /**
-     * One cause seen in several places, such as several passes, is one cause.
+     * One cause seen in several places is one cause.
      *
      * @param  list<Finding>  $findings
      * @return list<Finding>
@@ -112,7 +152,7 @@ final readonly class Diagnostician
     {
         $merged = [];
         foreach ($findings as $finding) {
-            $key = $finding->id.($finding->id === 'settings-changed-midway' || $finding->id === 'value-differs' ? $finding->says : $finding->side);
+            $key = $finding->id.(in_array($finding->id, ['settings-changed-midway', 'value-differs', 'resaved-later'], true) ? $finding->says : $finding->side);
             $before = $merged[$key] ?? null;
             if ($before === null) {
                 $merged[$key] = $finding;
@@ -121,7 +161,7 @@ final readonly class Diagnostician
             }
             $fixes = $before->fixes;
             foreach ($finding->fixes as $fix) {
-                $known = array_filter($fixes, static fn ($f): bool => $f->toArray() === $fix->toArray());
+                $known = array_filter($fixes, static fn (Fix $f): bool => $f->toArray() === $fix->toArray());
                 $fixes = $known === [] ? [...$fixes, $fix] : $fixes;
             }
             $merged[$key] = new Finding(
@@ -147,13 +187,14 @@ final readonly class Diagnostician
         $or = [];
         foreach ($findings as $finding) {
             $would = array_values(array_intersect($unequal, $finding->touches));
-            $own = $finding->alternative ? array_values(array_filter($would, static fn (string $id): bool => ! isset($claimed[$id]))) : $would;
             if ($would === []) {
                 continue;
             }
+            $own = $would;
             if ($finding->alternative) {
-                foreach ($would as $id) {
-                    if (isset($claimed[$id]) && $finding->id !== $kept[$claimed[$id]]->id) {
+                $own = array_values(array_filter($would, static fn (string $id): bool => ! isset($claimed[$id])));
+                foreach (array_diff($would, $own) as $id) {
+                    if ($finding->id !== $kept[$claimed[$id]]->id && $finding->id !== 'value-differs') {
                         $or[$claimed[$id]][] = $finding->id;
                     }
                 }

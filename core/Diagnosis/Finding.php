@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis;
 
-use PlainLedger\Core\Remedy\Fix;
-
 /** A cause that holds by its own evidence, before it is settled which entries it explains. */
 final readonly class Finding
 {
@@ -40,5 +38,17 @@ final readonly class Finding
     public function touching(string $id): self
     {
         return new self($this->id, $this->side, $this->says, $this->evidence, [...$this->touches, $id], $this->fixes, $this->alternative, $this->render, $this->or);
+    }
+
+    /** @param  list<Fix>  $fixes */
+    public function withFixes(array $fixes): self
+    {
+        return new self($this->id, $this->side, $this->says, $this->evidence, $this->touches, $fixes, $this->alternative, $this->render, $this->or);
+    }
+
+    /** The same, with causes that the facts allow besides. */
+    public function orElse(string ...$or): self
+    {
+        return new self($this->id, $this->side, $this->says, $this->evidence, $this->touches, $this->fixes, $this->alternative, $this->render, array_values(array_unique([...$this->or, ...$or])));
     }
 }

@@ -7,11 +7,12 @@ namespace PlainLedger\Core\Diagnosis;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;
 
-/** The lines of one part and what they were made from, as causes look at them. */
+/** The lines of one part, or of one pass of it, and what they were made from, as causes look at them. */
 final readonly class Situation
 {
     /** @param  array<string, Entry>  $entries by id */
@@ -61,25 +62,45 @@ final readonly class Situation
         return $this->inFiles($id) ? 'files' : 'scene';
     }
 
+    /** What is found and is not as asked; never the value that most frames rightly have. */
     public function found(string $id): ?string
     {
         $entry = $this->entry($id);
 
-        return $this->inFiles($id) ? $entry?->files?->found : $entry?->scene?->found;
+        return $this->inFiles($id) ? $entry?->files?->differing : $entry?->scene?->found;
     }
 
-    /**
-     * A name or folder that is asked, with its values in it and `#` for the digits of the frame number, as one types it in.
-     * Anything else as it is asked.
-     */
-    public function asTyped(string $id): string
+    /** Whether every whole frame that counts shows the same. */
+    public function isUniform(string $id): bool
     {
-        $asked = $this->entry($id)->required ?? '';
-        if ($asked === '' || ! in_array($id, ['naming.pattern', 'naming.folder', 'output.folder'], true)) {
-            return $asked;
+        return ! $this->inFiles($id) || ($this->entry($id)->files->runs ?? []) === [];
+    }
+
+    /** The frames that are wrong in a line by their files. */
+    public function wrong(string $id): FrameRange
+    {
+        $sets = $this->inFiles($id) ? $this->entry($id)->files->wrong ?? [] : [];
+
+        return array_reduce($sets, static fn (FrameRange $all, FrameRange $f): FrameRange => $all->plus($f), FrameRange::none());
+    }
+
+    /** The frames that a fix for a line is about: null where files are not numbered, or nothing tells which. */
+    public function framesOf(string $id): ?FrameRange
+    {
+        $wrong = $this->wrong($id);
+        if (! $this->subject->isNumbered()) {
+            return null;
         }
 
-        return NamePattern::parse($asked)->make($this->subject->specification->pieceValues($this->subject->part));
+        return $wrong->isEmpty() ? $this->subject->onlyPass()?->relevant() : $wrong;
+    }
+
+    /** What is asked, as one types it in. */
+    public function asTyped(string $id): string
+    {
+        $entry = $this->entry($id);
+
+        return $entry === null ? '' : (new TypedValue($this->subject))->of($entry, $this->found($id));
     }
 
     public function label(string $id): string
@@ -94,7 +115,8 @@ final readonly class Situation
     }
 
     /**
-     * The facts of the whole frames that count, where all of them give the same answer.
+     * The facts of the whole frames that count, where all of them give the same answer. Where kinds of files are mixed,
+     * those of the kind that most of them are.
      *
      * @template T
      *
@@ -105,10 +127,11 @@ final readonly class Situation
     {
         $answer = null;
         $any = false;
-        foreach ($this->ofOneKind() as $pass) {
+        $kind = $this->mainKind();
+        foreach ($this->passes() as $pass) {
             $relevant = $pass->relevant();
             foreach ($pass->frames->alike as $alike) {
-                if (! $alike->facts->isWhole() || $alike->frames->and($relevant)->isEmpty()) {
+                if (! $alike->facts->isWhole() || $alike->facts->kind !== $kind || $alike->frames->and($relevant)->isEmpty()) {
                     continue;
                 }
                 $own = $ask($alike->facts);
@@ -122,16 +145,19 @@ final readonly class Situation
         return $answer;
     }
 
-    /**
-     * Passes of which no more is asked than of the others, where there are any.
-     *
-     * @return array<int, PassMatch>
-     */
-    private function ofOneKind(): array
+    /** The kind that most of the whole files are. */
+    public function mainKind(): ?Kind
     {
-        $apart = $this->subject->part->ofPasses;
-        $plain = array_filter($this->passes(), static fn (PassMatch $p): bool => ! isset($apart[$p->pass ?? '']));
+        $counts = [];
+        foreach ($this->passes() as $pass) {
+            foreach ($pass->frames->alike as $alike) {
+                if ($alike->facts->isWhole() && $alike->facts->kind !== null) {
+                    $counts[$alike->facts->kind->value] = ($counts[$alike->facts->kind->value] ?? 0) + count($alike->frames);
+                }
+            }
+        }
+        arsort($counts);
 
-        return $plain === [] ? $this->passes() : $plain;
+        return $counts === [] ? null : Kind::tryFrom((string) array_key_first($counts));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Matching;
 
+use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Measure\FrameRange;
@@ -87,6 +88,23 @@ final readonly class FoundFrames
     public function lookAt(int $index): ?Look
     {
         return $this->groups[$this->takes[$index]]->look($this->rows[$index]);
+    }
+
+    public function timecodeAt(int $index): ?string
+    {
+        return $this->groups[$this->takes[$index]]->timecode($this->rows[$index]);
+    }
+
+    /** The frame number in its header, where that is not in its name. */
+    public function otherFrameAt(int $index): ?int
+    {
+        return $this->groups[$this->takes[$index]]->otherFrame($this->rows[$index]);
+    }
+
+    /** False where it was not compared with an approved picture. */
+    public function distanceAt(int $index): PictureDistance|false|null
+    {
+        return $this->groups[$this->takes[$index]]->distance($this->rows[$index]);
     }
 
     /** @return array<int, MediaFacts> every kind of facts that stands here, by id */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Matching;
 
+use PlainLedger\Core\Delivery\ChecksumList;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Delivery\Sequence;
@@ -91,7 +92,7 @@ final class Matcher
             foreach ($passes as $pass) {
                 $own = $part->ofPass($pass);
                 $named = $pass === null ? $values : ($own === $part ? $values : $this->specification->pieceValues($own))->with('pass', $pass);
-                $owed[] = new OwedFiles($own, $pass, $named, $this->timeline, array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)));
+                $owed[] = new OwedFiles($own, $pass, $named, $this->timeline, array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)), $this->delivery->root);
             }
         }
 

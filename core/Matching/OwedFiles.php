@@ -26,8 +26,9 @@ final readonly class OwedFiles
     /**
      * @param  Part  $part  as it has to be for this pass
      * @param  list<string>  $siblings  the other passes that come as files of their own
+     * @param  string  $root  the folder that was delivered, by its last words
      */
-    public function __construct(public Part $part, public ?string $pass, public PieceValues $values, ?FrameRange $timeline, private array $siblings)
+    public function __construct(public Part $part, public ?string $pass, public PieceValues $values, ?FrameRange $timeline, private array $siblings, private string $root = '')
     {
         $name = $part->single('naming.pattern');
         $folder = $part->single('naming.folder');
@@ -51,7 +52,15 @@ final readonly class OwedFiles
 
     public function folderFits(string $folder): bool
     {
-        return $this->folder === null || $this->folder->matchesFolder($folder, $this->values);
+        if ($this->folder === null || $this->folder->matchesFolder($folder, $this->values)) {
+            return true;
+        }
+        // the folder that was chosen may be the one asked, or one above it
+        $deep = count(explode('/', NamePattern::tidyFolder($this->folder->make($this->values))));
+        $below = $folder === '' ? [] : explode('/', $folder);
+        $all = [...explode('/', $this->root), ...$below];
+
+        return $this->root !== '' && count($below) < $deep && count($all) >= $deep && $this->folder->matchesFolder(implode('/', array_slice($all, -$deep)), $this->values);
     }
 
     /** Whether what lies in a folder can be this pass at all: where only the folder tells passes apart, another's is none. */

@@ -17,6 +17,12 @@ final readonly class Take
      */
     public function __construct(public Sequence $sequence, public ?NameReading $reading, public bool $folderFits, public FrameRange $frames) {}
 
+    /** The names of its files below the delivery's root, `#` for digits of the frame number; raw bytes. */
+    public function path(): string
+    {
+        return $this->sequence->folder() === '' ? $this->sequence->pattern() : $this->sequence->folder().'/'.$this->sequence->pattern();
+    }
+
     public function answering(FrameRange $frames): self
     {
         return new self($this->sequence, $this->reading, $this->folderFits, $frames);

@@ -29,6 +29,10 @@ final readonly class Duration implements \Stringable
             $frames = (int) $m[4];
             $seconds = BigRational::of(3600 * (int) $m[1] + 60 * (int) $m[2] + (int) $m[3]);
             $good = (int) $m[2] < 60 && (int) $m[3] < 60;
+        } elseif (preg_match('~^(?:(\d+)\s*(?:minutes?|mins?|m)\s*)?(?:(\d+)\s*(?:seconds?|secs?|s)\s*(?:and\s+)?)?(\d{1,7})\s*(?:frames?|fr|f)$~', $plain, $m) === 1) {
+            $frames = (int) $m[3];
+            $seconds = BigRational::of(60 * (int) $m[1] + (int) $m[2]);
+            $good = true;
         } elseif (preg_match('~^(?:(\d{1,3}):)?(\d{1,3}):(\d{2}(?:\.\d{1,6})?)$~', $plain, $m) === 1) {
             $seconds = Fraction::parse($m[3])->plus(60 * (int) $m[2])->plus(3600 * (int) $m[1]);
             $good = Fraction::parse($m[3])->isLessThan(60) && ($m[1] === '' || (int) $m[2] < 60);
@@ -44,6 +48,16 @@ final readonly class Duration implements \Stringable
         }
 
         return new self($seconds, $frames);
+    }
+
+    /** @throws NotUnderstood unless above zero and at most 100 hours */
+    public static function ofSeconds(BigRational $seconds): self
+    {
+        if ($seconds->isLessThanOrEqualTo(0) || $seconds->isGreaterThan(self::LONGEST)) {
+            throw NotUnderstood::as('a length of time', Fraction::decimal($seconds).' s', '90 s, 1:30 or 00:01:30:12');
+        }
+
+        return new self($seconds, null);
     }
 
     /** In seconds, exact; its frames are as long as the rate makes them. */

@@ -9,6 +9,7 @@ enum Damage: string
 {
     case Empty = 'empty';
     case Unrecognised = 'unrecognised';
+    case Zeros = 'nothing but zeros at its head';
     case Header = 'header broken';
     case CutShort = 'cut short';
     case Checksum = 'checksum fails';

@@ -78,6 +78,12 @@ enum Kind: string
         return in_array($this, [self::Mp4, self::Mov, self::Avi, self::Mkv, self::Webm, self::Mxf], true);
     }
 
+    /** Whether, as a still picture, it keeps what was saved into it. */
+    public function losesNothing(): bool
+    {
+        return in_array($this, [self::Png, self::Exr, self::Tiff, self::Tga, self::Bmp, self::Dpx], true);
+    }
+
     public function canHoldAlpha(): bool
     {
         return ! in_array($this, [self::Jpeg, self::Wav, self::Mp4], true);

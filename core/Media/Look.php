@@ -10,7 +10,7 @@ use Brick\Math\BigRational;
 final readonly class Look
 {
     /** Bytes of one without its sample. */
-    public const PACKED = 34;
+    public const PACKED = 58;
 
     /** Weights of blue, green and red in luminance, in ten-thousandths (ITU-R BT.709, 3.2). */
     public const WEIGHTS = [722, 7152, 2126];
@@ -18,20 +18,50 @@ final readonly class Look
     private const WHITE = 255 * 10_000;
 
     /** Pixels a side of the sample by which pictures are compared. */
-    public const SAMPLE_SIDE = 16;
+    public const SAMPLE_SIDE = 32;
 
     /**
      * @param  string  $print  sixteen bytes that two pictures share where all their pixels are the same
      * @param  int|null  $light  luminance of all pixels together, in 1/2,550,000 of white each; null where they are packed in a way that is not unpacked here
      * @param  bool|null  $seenThrough  whether any pixel is not opaque; null where the picture has no alpha
      * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
+     * @param  int  $dark  pixels that count as dark, where they were counted
+     * @param  array{int, int, int, int}|null  $outline  left, top, width and height of what is within a surround of one colour and fills all of its edges; null where there is no such
      */
-    public function __construct(public string $print, public ?int $light, public int $pixels, public ?bool $seenThrough, public string $sample = '') {}
+    public function __construct(
+        public string $print,
+        public ?int $light,
+        public int $pixels,
+        public ?bool $seenThrough,
+        public string $sample = '',
+        public int $dark = 0,
+        public ?array $outline = null,
+    ) {}
 
     /** Mean luminance as a fraction of white: 0 is black. */
     public function meanLight(): ?BigRational
     {
         return $this->light === null ? null : BigRational::nd($this->light, self::WHITE * max(1, $this->pixels));
+    }
+
+    /** The share of its pixels that are dark, as a fraction. */
+    public function darkShare(): ?BigRational
+    {
+        return $this->light === null ? null : BigRational::nd($this->dark, max(1, $this->pixels));
+    }
+
+    /** Whether the two are the same, or their samples no further apart on the mean; null where that cannot be told. */
+    public function isLike(self $other, BigRational $tolerance): ?bool
+    {
+        if ($this->print === $other->print) {
+            return true;
+        }
+        if ($tolerance->isZero()) {
+            return false;
+        }
+        $apart = $this->apart($other);
+
+        return $apart === null ? null : BigRational::nd($apart, 255 * strlen($this->sample))->isLessThanOrEqualTo($tolerance);
     }
 
     /** How far two samples are apart, summed over their bytes; null where either has none. */
@@ -50,7 +80,7 @@ final readonly class Look
 
     public function packed(): string
     {
-        return chr($this->light === null ? 2 : 1).$this->print.pack('qq', $this->light ?? 0, $this->pixels).chr(match ($this->seenThrough) {
+        return chr($this->light === null ? 2 : 1).$this->print.pack('qqq', $this->light ?? 0, $this->pixels, $this->dark).pack('V4', ...($this->outline ?? [0, 0, 0, 0])).chr(match ($this->seenThrough) {
             null => 0, false => 1, true => 2,
         }).$this->sample;
     }
@@ -67,9 +97,10 @@ final readonly class Look
         if (strlen($packed) < self::PACKED || $packed[0] === "\0") {
             return null;
         }
-        /** @var array{light: int, pixels: int} $numbers */
-        $numbers = unpack('qlight/qpixels', $packed, 17);
+        /** @var array{light: int, pixels: int, dark: int, x: int, y: int, w: int, h: int} $numbers */
+        $numbers = unpack('qlight/qpixels/qdark/Vx/Vy/Vw/Vh', $packed, 17);
+        $outline = $numbers['w'] === 0 ? null : [$numbers['x'], $numbers['y'], $numbers['w'], $numbers['h']];
 
-        return new self(substr($packed, 1, 16), $packed[0] === "\2" ? null : $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[33])] ?? null, substr($packed, self::PACKED));
+        return new self(substr($packed, 1, 16), $packed[0] === "\2" ? null : $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[57])] ?? null, substr($packed, self::PACKED), $numbers['dark'], $outline);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media;
 
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PlainLedger\Core\Media\Decoders\Decoder;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Decoders\PixelsRefused;
@@ -14,18 +16,41 @@ final readonly class Looker
     /** Lines that are looked at together, so that a large picture is never there twice. */
     private const LINES = 128;
 
-    /** @param  bool  $samples  whether pictures will be compared with each other */
-    public function __construct(private Decoder $decoder, private bool $samples) {}
+    public function __construct(private Decoder $decoder, private LookFor $for) {}
 
-    public static function standard(bool $samples): self
+    public static function standard(LookFor $for): self
     {
-        return new self(PictureDecoder::standard(), $samples);
+        return new self(PictureDecoder::standard(), $for);
     }
 
     /** In bytes. */
     private function sampleLength(): int
     {
-        return $this->samples ? 3 * Look::SAMPLE_SIDE ** 2 : 0;
+        return $this->for->samples ? 3 * Look::SAMPLE_SIDE ** 2 : 0;
+    }
+
+    /** @return list<int> frames that have an approved picture */
+    public function approvedFrames(): array
+    {
+        return array_keys($this->for->approved);
+    }
+
+    /**
+     * How far a picture is from the one approved for its frame; null where either cannot be decoded here.
+     *
+     * @throws BytesMissing|SourceGone
+     */
+    public function distance(ByteSource $source, MediaFacts $facts, int $frame): ?PictureDistance
+    {
+        $approved = $this->for->approved[$frame] ?? null;
+        if ($approved === null || $facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
+            return null;
+        }
+        try {
+            return PictureDistance::between($this->decoder->decode($source, $facts), $approved);
+        } catch (PixelsRefused) {
+            return null;
+        }
     }
 
     /**
@@ -57,9 +82,13 @@ final readonly class Looker
         $print = hash_init('xxh128');
         $sums = [0, 0, 0];
         $mask = [];
+        $dark = 0;
+        $outline = new Outline($pixels->width(), $pixels->height());
         foreach ($pixels->lines(self::LINES) as $bytes) {
             hash_update($print, $bytes);
             $length = strlen($bytes);
+            $outline->add($bytes);
+            $dark += $this->for->dark === null ? 0 : self::darkIn($bytes, $this->for->dark);
             // one byte of each three left standing: counting those is the quickest way to a sum
             foreach ([0, 1, 2] as $channel) {
                 $mask[$length][$channel] ??= str_repeat(substr_replace("\0\0\0", "\xFF", $channel, 1), intdiv($length, 3));
@@ -78,7 +107,24 @@ final readonly class Looker
         $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
         $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
 
-        return new Look($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->samples ? $pixels->sample(Look::SAMPLE_SIDE) : '');
+        return new Look($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->for->samples ? $pixels->sample(Look::SAMPLE_SIDE) : '', $dark, $outline->box());
+    }
+
+    /** How many of these pixels have at most so much luminance. */
+    private static function darkIn(string $bytes, BigRational $most): int
+    {
+        $limit = $most->multipliedBy(255 * 10_000)->toScale(0, RoundingMode::DOWN)->toInt();
+        [$blue, $green, $red] = Look::WEIGHTS;
+        $dark = 0;
+        /** @var array<int, int> $values */
+        $values = unpack('C*', $bytes);
+        for ($i = 1, $many = count($values); $i + 2 <= $many; $i += 3) {
+            if ($blue * $values[$i] + $green * $values[$i + 1] + $red * $values[$i + 2] <= $limit) {
+                $dark++;
+            }
+        }
+
+        return $dark;
     }
 
     private function onGround(Pixels $pixels, int $ground): string

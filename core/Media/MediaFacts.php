@@ -25,6 +25,8 @@ final readonly class MediaFacts
      * @param  string|null  $colour  the encoding as requirements name it; null where the file says nothing that names one
      * @param  string|null  $projection  as the file is tagged: `lat-long`, `cube`
      * @param  int|null  $quality  1 to 100, estimated
+     * @param  int|null  $frameNumber  the number that the header gives this frame
+     * @param  string|null  $timecode  its time address, `;` before the frames for drop-frame
      */
     public function __construct(
         public ?Kind $kind,
@@ -53,6 +55,8 @@ final readonly class MediaFacts
         public ?string $colour = null,
         public ?string $projection = null,
         public ?int $quality = null,
+        public ?int $frameNumber = null,
+        public ?string $timecode = null,
     ) {}
 
     public static function damaged(?Kind $kind, Damage $damage, string $says): self
@@ -68,7 +72,7 @@ final readonly class MediaFacts
     /** Without the texts that differ from frame to frame, so that equal frames share one. */
     public function withoutHeader(): self
     {
-        return $this->header === [] ? $this : $this->with(['header' => []]);
+        return $this->header === [] && $this->frameNumber === null && $this->timecode === null ? $this : $this->with(['header' => [], 'frameNumber' => null, 'timecode' => null]);
     }
 
     /** @param  array<string, mixed>  $changes */
@@ -120,7 +124,7 @@ final readonly class MediaFacts
             'audio' => $this->audio,
             'complete' => $this->complete,
             'damage' => $this->damageSays,
-            'header' => (object) $this->header,
+            'header' => (object) ($this->header + array_filter(['start_timecode' => $this->timecode, 'camera' => $this->camera, 'projection' => $this->projection, 'density' => $this->density, 'colour' => $this->colour], static fn (mixed $v): bool => $v !== null)),
         ];
     }
 }

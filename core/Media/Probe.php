@@ -48,7 +48,9 @@ final class Probe
         $head = $source->read(0, Signature::HEAD);
         $kind = Signature::of($head, $source);
         if ($kind === null) {
-            return MediaFacts::damaged(null, Damage::Unrecognised, trim($head, "\0") === '' ? 'it begins with nothing but zeros' : 'no known kind of picture or movie');
+            return trim($head, "\0") === ''
+                ? MediaFacts::damaged(null, Damage::Zeros, 'it begins with nothing but zeros')
+                : MediaFacts::damaged(null, Damage::Unrecognised, 'no known kind of picture or movie');
         }
         $reader = $this->readers[$kind->value] ?? null;
         if ($reader === null) {

@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Remedy;
 
 use PlainLedger\Core\Checking\Check;
-use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\PassLines;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
-use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
 
-/** The least work that puts a check right. */
+/**
+ * The least work that puts a check right, in an order in which it can be carried out: settings first, then what is done
+ * with files, cause by cause. Nothing is done to what other work replaces.
+ */
 final readonly class Remedy
 {
     /**
-     * @param  list<Fix>  $fixes  the cheapest kind first
+     * @param  list<Fix>  $fixes  in the order in which they are carried out
      * @param  array<string, list<FrameRange>>  $rerender  by part, one for each pass in order
      */
     private function __construct(public array $fixes, public array $rerender) {}
@@ -29,30 +33,74 @@ final readonly class Remedy
         $rerender = [];
         foreach ($check->subjects as $subject) {
             $own = array_values(array_filter($causes, static fn (Cause $c): bool => $c->part === $subject->part->name));
-            foreach ($own as $cause) {
+            $named = [];
+            foreach ($own as $at => $cause) {
                 foreach ($cause->finding->fixes as $fix) {
-                    $fixes[serialize($fix->toArray())] = $fix;
+                    $named[] = [$fix, $at];
                 }
             }
-            foreach ($subject->match->passes ?? [] as $p => $pass) {
-                $frames = self::rerender($check, $subject, $pass, $p, $own);
-                $rerender[$subject->part->name][] = $frames;
-                $render = self::waits($own) ? $frames->minus($pass->missing()) : $frames;
-                if ($render->isEmpty()) {
-                    continue;
-                }
-                $fix = $subject->isNumbered() ? Fix::render($subject->part->name, $pass->pass, $render) : Fix::renderPicture($subject->part->name);
-                $fixes[serialize($fix->toArray())] = $fix;
+            foreach ($subject->match->passes ?? [] as $place => $pass) {
+                $lines = self::linesOf($check, $subject, $place);
+                $work = new PassWork($subject, $pass, $place, $lines, array_values(array_filter($own, static fn (Cause $c): bool => $c->places === [] || in_array($place, $c->places, true))));
+                $rerender[$subject->part->name][] = $work->rerender;
+                $named = [...$work->spared($named), ...array_map(static fn (Fix $f): array => [$f, self::firstCause($own, $place)], $work->fixes())];
             }
+            $fixes = [...$fixes, ...self::inOrder($named)];
         }
-        $kinds = FixKind::cases();
-        $list = array_values($fixes);
-        usort($list, static fn (Fix $a, Fix $b): int => [array_search($a->kind, $kinds, true), self::turn($a)] <=> [array_search($b->kind, $kinds, true), self::turn($b)]);
 
-        return new self($list, $rerender);
+        return new self(self::eachOnce($fixes), $rerender);
     }
 
-    /** Settings in the order one would go through them: what is missing first, then group by group, saving last; within a group as the causes stand. */
+    private static function linesOf(Check $check, Subject $subject, int $place): ?PassLines
+    {
+        foreach ($check->lines as $lines) {
+            if ($lines->subject->part->name === $subject->part->name && ($lines->subject->pass === null || array_key_first($lines->subject->match->passes ?? []) === $place)) {
+                return $lines;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Where the first cause stands that asks for frames to be rendered.
+     *
+     * @param  list<Cause>  $causes
+     */
+    private static function firstCause(array $causes, int $place): int
+    {
+        foreach ($causes as $at => $cause) {
+            $renders = $cause->finding->render || array_intersect($cause->explains, ['time.range', 'time.count', 'content.whole', 'passes']) !== [];
+            if ($renders && ($cause->places === [] || in_array($place, $cause->places, true))) {
+                return $at;
+            }
+        }
+
+        return count($causes);
+    }
+
+    /**
+     * Settings in the order one would go through them: what is missing first, then group by group, saving last. Then the
+     * files, as the causes stand: what is set aside makes room for what is renamed, and names come before folders.
+     *
+     * @param  list<array{Fix, int}>  $named  with the place of the cause
+     * @return list<Fix>
+     */
+    private static function inOrder(array $named): array
+    {
+        $kinds = [FixKind::Deliver, FixKind::SetAside, FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode, FixKind::Render];
+        $weight = static fn (Fix $fix, int $cause): array => match ($fix->kind) {
+            FixKind::Wait => [0, 0, 0],
+            FixKind::Set => [1, self::turn($fix), $cause],
+            FixKind::SetAside => [2, $cause, 0],
+            FixKind::Rename => [3, $cause, 0],
+            default => [4, $cause, (int) array_search($fix->kind, $kinds, true)],
+        };
+        usort($named, static fn (array $a, array $b): int => $weight(...$a) <=> $weight(...$b));
+
+        return array_map(static fn (array $n): Fix => $n[0], $named);
+    }
+
     private static function turn(Fix $fix): int
     {
         $id = (string) ($fix->details['id'] ?? '');
@@ -65,62 +113,18 @@ final readonly class Remedy
         };
     }
 
-    /** @param  list<Cause>  $causes */
-    private static function waits(array $causes): bool
-    {
-        return array_filter($causes, static fn (Cause $c): bool => $c->finding->id === 'still-arriving') !== [];
-    }
-
     /**
-     * Missing, damaged, and those whose unequal facts only a render can mend; within what is expected. Frames that are
-     * only numbered from elsewhere need no render.
-     *
-     * @param  list<Cause>  $causes
+     * @param  list<Fix>  $fixes
+     * @return list<Fix>
      */
-    private static function rerender(Check $check, Subject $subject, PassMatch $pass, int $place, array $causes): FrameRange
+    private static function eachOnce(array $fixes): array
     {
-        $wrong = self::isWaived($check, $subject, 'content.whole') ? FrameRange::none() : $pass->damaged->and($pass->relevant());
-        $shift = 0;
-        foreach ($causes as $cause) {
-            if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $pass->expected !== null && ! $pass->isEmpty() && count($pass->present) === count($pass->expected)) {
-                $shift = $pass->expected->first() - $pass->present->first();
-            }
-            foreach ($cause->finding->render ? $cause->explains : [] as $id) {
-                $wrong = $wrong->plus(self::entry($check, $cause, $id)?->files->wrong[$place] ?? FrameRange::none());
-            }
-        }
-        if ($pass->expected === null) {
-            return $subject->isNumbered() || ! $pass->isEmpty() ? $wrong : ($subject->nothingDelivered() ? FrameRange::of(0, 0) : $wrong);
-        }
-        if ($shift !== 0) {
-            return $wrong->and($pass->present)->shifted($shift)->and($pass->expected);
+        $once = [];
+        foreach ($fixes as $fix) {
+            $key = $fix->kind === FixKind::Set ? serialize([$fix->part, $fix->details['id'] ?? '', $fix->details['to'] ?? '', $fix->details['pass'] ?? '']) : serialize($fix->toArray());
+            $once[$key] ??= $fix;
         }
 
-        $missing = self::isWaived($check, $subject, 'time.range') ? FrameRange::none() : $pass->missing();
-
-        return $missing->plus($wrong)->and($pass->expected);
-    }
-
-    /** What is accepted as it is needs no work. */
-    private static function isWaived(Check $check, Subject $subject, string $id): bool
-    {
-        foreach ($check->entries as $entry) {
-            if ($entry->id() === $id && $entry->part === $subject->part->name && $entry->waiver !== null) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private static function entry(Check $check, Cause $cause, string $id): ?Entry
-    {
-        foreach ($check->entries as $entry) {
-            if ($entry->id() === $id && $entry->part === $cause->part && $entry->pass === $cause->pass) {
-                return $entry;
-            }
-        }
-
-        return null;
+        return array_values($once);
     }
 }

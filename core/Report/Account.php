@@ -42,7 +42,7 @@ final readonly class Account
         if ($scene === null && $delivery === null) {
             throw new \InvalidArgumentException('A check needs scene settings, files or both.');
         }
-        $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline);
+        $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline, $others);
         $check = Checker::standard()->check($specification, $scene, $delivery, $match, $waivers, $earlier, $others);
         $causes = Diagnostician::standard()->diagnose($check);
 

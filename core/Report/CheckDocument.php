@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
+use PlainLedger\Core\Checking\NotChecked;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
@@ -17,7 +18,7 @@ use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\PieceReading;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Scene\Effective;
 use PlainLedger\Core\Scene\WhereToLook;
 
@@ -40,10 +41,10 @@ final readonly class CheckDocument
             'verdict' => $check->verdict->value,
             'depth' => ($this->account->delivery->depth ?? Depth::Quick)->value,
             'entries' => array_map($this->entry(...), $check->entries),
-            'not_checked' => $check->notChecked,
+            'not_checked' => array_map(static fn (NotChecked $n): array => $n->toArray(), $check->notChecked),
             'sequences' => $this->sequences(),
             'causes' => array_map(static fn (Cause $c): array => [
-                'id' => $c->finding->id, 'part' => $c->part, 'side' => $c->finding->side, 'says' => $c->finding->says,
+                'id' => $c->finding->id, 'part' => $c->part, 'side' => $c->finding->side, 'says' => $c->says(),
                 'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => $c->or,
             ] + ($c->pass === null ? [] : ['pass' => $c->pass]), $this->account->causes),
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
@@ -141,7 +142,7 @@ final readonly class CheckDocument
             foreach ($match->passes as $pass) {
                 foreach (array_slice($pass->takes, 0, 50) as $take) {
                     if ($take->reading !== null && ! $take->misnamed()->isEmpty()) {
-                        $names[] = ['part' => $part] + $this->name($take);
+                        $names[] = ['part' => $part] + ($pass->pass === null ? [] : ['pass' => $pass->pass]) + $this->name($take);
                     }
                 }
             }

@@ -104,7 +104,7 @@ final readonly class TextReport implements ReportWriter
     {
         $lines = $account->causes === [] ? [] : ['', 'Why'];
         foreach ($account->causes as $n => $cause) {
-            $lines[] = '  '.($n + 1).". {$cause->finding->says}";
+            $lines[] = '  '.($n + 1).". {$cause->says()}";
             $lines[] = "     {$cause->finding->id}, seen in the {$cause->finding->side}; explains ".implode(', ', $cause->explains).($cause->or === [] ? '' : '; or '.implode(', ', $cause->or));
         }
 

@@ -25,6 +25,8 @@ final readonly class SceneSettings
      * @param  list<array{path: string, present: bool|null}>|null  $links
      * @param  list<string>  $notUnderstood  keys, and values, that were not understood
      * @param  list<UnknownSetting>  $unknown  the same as far as a name and a value were told, so that a map can be made of them
+     * @param  string|null  $part  the part that these settings make, where they say so
+     * @param  list<self>  $outputs  of a scene with several outputs: each over the common settings
      * @param  array<string, string>  $facts  by `camera.placement` and `camera.lens`: not compared with what is asked, only with what they were before
      */
     public function __construct(
@@ -41,7 +43,27 @@ final readonly class SceneSettings
         public array $notUnderstood,
         public array $unknown = [],
         public array $facts = [],
+        public ?string $part = null,
+        public array $outputs = [],
     ) {}
+
+    /** The same settings, told to make one part. */
+    public function making(string $part): self
+    {
+        return new self(
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views,
+            $this->passes, $this->links, $this->notUnderstood, $this->unknown, $this->facts, $part, [],
+        );
+    }
+
+    /** @param  list<self>  $outputs */
+    public function withOutputs(array $outputs): self
+    {
+        return new self(
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views, $this->passes, $this->links,
+            array_values(array_unique([...$this->notUnderstood, ...array_merge([], ...array_map(static fn (self $o): array => $o->notUnderstood, $outputs))])), $this->unknown, $this->facts, $this->part, $outputs,
+        );
+    }
 
     public function get(string $id): ?string
     {

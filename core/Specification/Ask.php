@@ -20,8 +20,10 @@ final readonly class Ask
      * @param  array<string, array<string, mixed>>  $own  of passes: what is asked of one alone, by its name, still as it was written
      * @param  string|null  $threshold  of black frames: the mean luminance that is still black, as a fraction of white
      * @param  bool  $number  of a fact of their own: asked as a number, not as the text of one
+     * @param  string|null  $share  of black frames: the most percent of a picture's pixels that may be dark
+     * @param  string|null  $tolerance  of held frames: the mean difference that is none, as a fraction of white
      */
-    private function __construct(public array $values, public ?string $min, public ?string $max, public array $own = [], public ?string $threshold = null, public bool $number = false) {}
+    public function __construct(public array $values, public ?string $min, public ?string $max, public array $own = [], public ?string $threshold = null, public bool $number = false, public ?string $share = null, public ?string $tolerance = null) {}
 
     /**
      * What somebody typed into one field: a fact of their own that is plainly a number is one. `4.10` stays text,
@@ -52,6 +54,9 @@ final readonly class Ask
         if ($descriptor->type === AskType::Passes) {
             return self::passes($json);
         }
+        if ($descriptor->type === AskType::Reference) {
+            return new self(Approved::canonical($json), null, null);
+        }
         if (is_array($json)) {
             if ($json === []) {
                 throw NotUnderstood::because('the list of values is empty.');
@@ -68,11 +73,20 @@ final readonly class Ask
         if ($descriptor->type === AskType::Black && preg_match('~^(.*?)[,;]?\s*threshold\s+(\S+)$~i', $text, $m) === 1) {
             return self::black($descriptor, ['value' => $m[1], 'threshold' => $m[2]]);
         }
+        if ($descriptor->type === AskType::Black && preg_match('~^(?:(.*?)[,;]?\s*)?(?:dark share|at most|up to)\s+(\d+(?:\.\d+)?)\s*%(?:\s*dark)?$~i', $text, $m) === 1) {
+            return self::black($descriptor, ['dark_share' => $m[2]] + (trim($m[1]) === '' ? [] : ['value' => $m[1]]));
+        }
+        if ($descriptor->type === AskType::Hold && preg_match('~^(.*?)[,;]?\s*(?:tolerance|within)\s+(\S+)$~i', $text, $m) === 1) {
+            return self::held($m[1], $m[2]);
+        }
         if ($descriptor->type === AskType::Frozen) {
             return self::frozen($descriptor, $text);
         }
         if ($descriptor->type === AskType::Duration) {
             return self::duration($text);
+        }
+        if ($descriptor->type === AskType::Interval) {
+            return self::interval($descriptor, $text);
         }
         $text = $descriptor->bounds ? self::usualBounds($descriptor, $text) : $text;
         if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
@@ -151,6 +165,19 @@ final readonly class Ask
         return new self([$frames], null, null);
     }
 
+    /** A most, unless a least is said. */
+    private static function interval(Descriptor $descriptor, string $text): self
+    {
+        if (preg_match('~^(?:between\s+)?(.+?)\s*(?:\.\.|–|\bto\b|\band\b)\s*(.+)$~iu', $text, $m) === 1) {
+            return new self([], self::one($descriptor, $m[1]), self::one($descriptor, $m[2]));
+        }
+        if (preg_match('~^(?:>=|≥|at least|no less than|min)\s*(.+)$~iu', $text, $m) === 1) {
+            return new self([], self::one($descriptor, $m[1]), null);
+        }
+
+        return new self([], null, self::one($descriptor, (string) preg_replace('~^(?:<=|≤|at most|up to|no more than|not above|max)\s*~iu', '', $text)));
+    }
+
     private static function duration(string $text): self
     {
         $time = static fn (string $one): string => AskType::Duration->canonical(trim($one));
@@ -179,6 +206,14 @@ final readonly class Ask
     /** @param  array<array-key, mixed>  $json */
     private static function fromObject(Descriptor $descriptor, array $json): self
     {
+        if ($descriptor->type === AskType::Reference) {
+            return new self(Approved::canonical($json), null, null);
+        }
+        if ($descriptor->type === AskType::Hold) {
+            $hold = isset($json['head']) || isset($json['tail']) ? self::scalar($json['head'] ?? 0).'+'.self::scalar($json['tail'] ?? 0) : self::scalar($json['value'] ?? '');
+
+            return isset($json['tolerance']) ? self::held($hold, self::scalar($json['tolerance'])) : new self([AskType::Hold->canonical($hold)], null, null);
+        }
         if ($descriptor->type === AskType::Handles && (isset($json['head']) || isset($json['tail']))) {
             return new self([AskType::Handles->canonical(self::scalar($json['head'] ?? 0).'+'.self::scalar($json['tail'] ?? 0))], null, null);
         }
@@ -199,6 +234,11 @@ final readonly class Ask
         if ($descriptor->type === AskType::Frozen && isset($json['max'])) {
             return self::frozen($descriptor, self::scalar($json['max']));
         }
+        if ($descriptor->type === AskType::Interval && (isset($json['min']) || isset($json['max']))) {
+            $interval = static fn (string $key): ?string => isset($json[$key]) ? self::one($descriptor, self::scalar($json[$key])) : null;
+
+            return new self([], $interval('min'), $interval('max'));
+        }
         if ($descriptor->bounds && (isset($json['min']) || isset($json['max']))) {
             $bound = static fn (string $key): ?string => isset($json[$key]) ? self::bound($descriptor, self::scalar($json[$key])) : null;
 
@@ -218,10 +258,24 @@ final readonly class Ask
         return $canonical === 'none' ? '0' : $canonical;
     }
 
-    /** @param  array<array-key, mixed>  $json with value (or allowed) and threshold */
+    private static function held(string $frames, string $tolerance): self
+    {
+        return new self([AskType::Hold->canonical($frames)], null, null, tolerance: Tolerance::canonical($tolerance));
+    }
+
+    /** @param  array<array-key, mixed>  $json with value (or allowed), threshold and dark_share */
     private static function black(Descriptor $descriptor, array $json): self
     {
         $ask = self::read($descriptor, $json['value'] ?? $json['allowed'] ?? 'none');
+        if (isset($json['dark_share'])) {
+            $share = Fraction::parse(rtrim(self::scalar($json['dark_share']), "% \t"), 'a share in percent', '60');
+            if ($share->isLessThan(0) || $share->isGreaterThan(100)) {
+                throw NotUnderstood::because('the share of dark pixels is from 0 to 100 percent.');
+            }
+            $threshold = isset($json['threshold']) ? self::black($descriptor, array_diff_key($json, ['dark_share' => 1]))->threshold : null;
+
+            return new self($ask->values, null, null, threshold: $threshold, share: Fraction::decimal($share, 3));
+        }
         if (! isset($json['threshold'])) {
             return $ask;
         }
@@ -298,7 +352,9 @@ final readonly class Ask
     public function __toString(): string
     {
         return match (true) {
+            $this->share !== null => implode(' | ', $this->values).($this->threshold === null ? '' : ", threshold {$this->threshold}").", at most {$this->share} %",
             $this->threshold !== null => implode(' | ', $this->values).", threshold {$this->threshold}",
+            $this->tolerance !== null => implode(' | ', $this->values).", tolerance {$this->tolerance}",
             $this->values !== [] => implode(' | ', $this->values),
             $this->min !== null && $this->max !== null => "{$this->min}..{$this->max}",
             $this->min !== null => ">= {$this->min}",

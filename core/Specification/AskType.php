@@ -51,6 +51,10 @@ enum AskType: string
     case BitRate = 'bit rate';
     case Black = 'none or frames';
     case Frozen = 'none, frames or a length';
+    case Hold = 'frames at head and tail';
+    case Cadence = 'cadence';
+    case Reference = 'approved picture';
+    case Interval = 'frames, seconds or a share of the rate';
 
     /**
      * The canonical text of one value.
@@ -71,7 +75,9 @@ enum AskType: string
             self::Aspect => (string) AspectRatio::parse($text),
             self::Rate => (string) FrameRate::parse($text),
             self::Range => self::isOwnRange($text) ? 'timeline' : self::range($text),
-            self::Handles => self::handles($text),
+            self::Handles, self::Hold => self::handles($text),
+            self::Cadence => self::cadence($text),
+            self::Interval => self::interval($text, $example),
             self::Whole => self::whole($text, $example),
             self::Number => Fraction::decimal(Fraction::parse($text, 'a number', $example === '' ? '1.5' : $example), 6),
             self::Size => (string) ByteSize::parse($text)->bytes,
@@ -91,7 +97,7 @@ enum AskType: string
             // any camera will do, as long as it is one of the scene's
             self::Camera => preg_match('~^any\s+(?:scene\s+)?camera(?:s)?(?:\s+(?:of|in)\s+(?:the|its)\s+scene)?$~i', $text) === 1 ? '*' : $text,
             self::Black, self::Frozen => preg_match('~^(?:none|no|off|)$~i', $text) === 1 ? 'none' : self::range($text),
-            self::Text, self::Passes, self::Any => $text,
+            self::Text, self::Passes, self::Any, self::Reference => $text,
         };
     }
 
@@ -182,6 +188,39 @@ enum AskType: string
         return (int) $m[1].'+'.(int) ($m[2] ?? $m[1]);
     }
 
+    /** `every`, `2`, `on twos`, `2-3`, `2:3`. */
+    private static function cadence(string $text): string
+    {
+        $plain = strtolower(trim((string) preg_replace('~^(?:drawn\s+)?on\s+|\s*frames?(?:\s+each)?$|\s*pull-?down$~i', '', $text)));
+        $words = ['ones' => 'every', 'one' => 'every', '1' => 'every', 'each' => 'every', 'all' => 'every', 'every' => 'every', 'every frame' => 'every', 'twos' => '2', 'threes' => '3', 'fours' => '4'];
+        if (isset($words[$plain])) {
+            return $words[$plain];
+        }
+        if (preg_match('~^([1-9]\d?)(?:\s*[-:/]\s*([1-9]\d?))?$~', $plain, $m) !== 1) {
+            throw NotUnderstood::as('a cadence', $text, 'every, 2 or 2-3');
+        }
+
+        return isset($m[2]) ? min((int) $m[1], (int) $m[2]).'-'.max((int) $m[1], (int) $m[2]) : $m[1];
+    }
+
+    /** A count of frames, or exact seconds or a share of the rate: `12`, `1/2 s`, `1/2 rate`. */
+    private static function interval(string $text, string $example): string
+    {
+        $plain = strtolower($text);
+        $plain = (string) preg_replace(['~^(?:every|each)\s+~', '~^half\b~', '~^(?:a\s+)?quarter\b~', '~^(?:twice|double)\b~'], ['', '1/2', '1/4', '2'], $plain);
+        if (preg_match('~^(\S+)\s*(?:s|secs?|seconds?)(?:\s+of\s+video)?$~', $plain, $m) === 1 || preg_match('~^(a|one)\s+second$|^second$~', $plain) === 1) {
+            return Fraction::write(self::positive(Fraction::parse($m[1] ?? '1'), $text)).' s';
+        }
+        if (preg_match('~^(\d+(?:\.\d+)?)\s*%\s*(?:of\s+)?(?:the\s+)?(?:frame\s*)?(?:rate|fps)$~', $plain, $m) === 1) {
+            return Fraction::write(Fraction::parse($m[1])->dividedBy(100)->simplified()).' rate';
+        }
+        if (preg_match('~^(?:(\S+)\s*(?:[x×*]\s*|of\s+)?)?(?:the\s+)?(?:frame\s*)?(?:rate|fps)$~', $plain, $m) === 1) {
+            return Fraction::write(self::positive(Fraction::parse(($m[1] ?? '') === '' ? '1' : $m[1]), $text)).' rate';
+        }
+
+        return self::whole($text, $example);
+    }
+
     private static function whole(string $text, string $example): string
     {
         $plain = (string) preg_replace('~\s*(frames?|bits?|-bit|bit)$~i', '', $text);
@@ -205,11 +244,9 @@ enum AskType: string
 
     private static function truth(string $text, string $yes, string $no): string
     {
-        return match (strtolower($text)) {
-            'yes', 'on', 'true', '1', 'enabled' => $yes,
-            'no', 'off', 'false', '0', 'disabled', '' => $no,
-            default => throw NotUnderstood::as('yes or no', $text, $yes),
-        };
+        $truth = Spellings::truth($text) ?? throw NotUnderstood::as('yes or no', $text, $yes);
+
+        return $truth ? $yes : $no;
     }
 
     private static function region(string $text): string

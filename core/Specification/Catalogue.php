@@ -12,10 +12,24 @@ final readonly class Catalogue
 {
     private const COMPRESSIONS = ['none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw', 'deflate', 'packbits', 'jpeg', 'lossless'];
 
+    /** @var array<string, int> where each id stands */
+    private array $places;
+
     /** @param  array<string, Descriptor>  $descriptors */
-    private function __construct(private array $descriptors) {}
+    private function __construct(private array $descriptors)
+    {
+        $this->places = array_flip(array_keys($descriptors));
+    }
 
     public static function standard(): self
+    {
+        // some seventy values that never change, asked for within comparisons
+        static $standard = null;
+
+        return $standard ??= self::made();
+    }
+
+    private static function made(): self
     {
         $list = [
             new Descriptor('picture.resolution', G::Picture, 'Resolution', T::Resolution, 'SFM', 'Each picture is %s pixels.', example: '1920x1080', several: true, also: 'size, dimensions, width, height, pixels, hd, uhd, 2k, 4k'),
@@ -31,7 +45,7 @@ final readonly class Catalogue
             new Descriptor('time.step', G::Time, 'Frame step', T::Whole, 'SF', 'One frame in %s is rendered.', example: '1', least: 1, most: 1000000, also: 'every nth frame, stride, by, increment'),
             new Descriptor('time.handles', G::Time, 'Handles', T::Handles, '', 'Handles of %s frames are added at head and tail.', example: '8+8', also: 'head, tail, pre-roll, post-roll'),
             new Descriptor('time.count', G::Time, 'Frame count', T::Whole, 'SFM', 'There are %s frames.', example: '96', bounds: true, least: 1, most: 100000000, also: 'number of frames, length, how many'),
-            new Descriptor('time.duration', G::Time, 'Duration', T::Duration, 'M', 'It lasts %s.', example: '00:00:04', bounds: true, also: 'length, running time, seconds, minutes'),
+            new Descriptor('time.duration', G::Time, 'Duration', T::Duration, 'SFM', 'It lasts %s.', example: '00:00:04', bounds: true, also: 'length, running time, seconds, minutes'),
             new Descriptor('time.start_timecode', G::Time, 'Start timecode', T::Timecode, 'MF', 'Its timecode starts at %s.', example: '01:00:00:00', also: 'tc, smpte, drop-frame, start time'),
             new Descriptor('time.speed', G::Time, 'Speed', T::Fraction, 'S', 'The animation plays at %s of its speed.', example: '1/1', also: 'time stretch, remap, slow motion'),
             new Descriptor('time.extent', G::Time, 'What is rendered', T::Word, 'S', 'The scene is told to render %s.', ['one', 'listed', 'whole'], 'listed', also: 'single frame, animation, what to render'),
@@ -58,9 +72,9 @@ final readonly class Catalogue
             new Descriptor('format.quality', G::Format, 'Compression quality', T::Whole, 'SF', 'Quality is %s.', example: '90', bounds: true, least: 1, most: 100, plain: 'min', also: 'jpeg quality, lossy'),
             new Descriptor('format.chroma', G::Format, 'Chroma', T::Word, 'SFM', 'Chroma is sampled %s.', ['4:4:4', '4:2:2', '4:2:0'], '4:2:0', several: true, also: 'subsampling, 4:2:0, 4:2:2, 4:4:4, yuv'),
             new Descriptor('format.bit_rate', G::Format, 'Bit rate', T::BitRate, 'SM', 'The bit rate is %s.', example: '8 Mbit/s', bounds: true, also: 'bitrate, mbps, data rate, bandwidth'),
-            new Descriptor('format.keyframe_interval', G::Format, 'Keyframe interval', T::Whole, 'SM', 'Keyframes are %s frames apart.', example: '48', bounds: true, least: 1, most: 1000000, plain: 'max', also: 'gop, i-frames, keyframes, seeking'),
+            new Descriptor('format.keyframe_interval', G::Format, 'Keyframe interval', T::Interval, 'SM', 'Keyframes are %s apart.', example: '48', bounds: true, least: 1, most: 1000000, plain: 'max', also: 'gop, i-frames, keyframes, seeking'),
             new Descriptor('format.b_frames', G::Format, 'B-frames', T::NoneOrCount, 'SM', 'B-frames in a row: %s.', example: 'none', bounds: true, plain: 'max', also: 'bidirectional, b frames, gop'),
-            new Descriptor('format.file_size', G::Format, 'File size', T::Size, 'FM', 'A file has %s.', example: '25 MB', bounds: true, plain: 'max', also: 'megabytes, mb, size cap, largest file'),
+            new Descriptor('format.file_size', G::Format, 'File size', T::Size, 'SFM', 'A file has %s.', example: '25 MB', bounds: true, plain: 'max', also: 'megabytes, mb, size cap, largest file'),
             new Descriptor('format.index', G::Format, 'Index', T::Word, 'M', 'The index stands %s.', ['first'], 'first', also: 'fast start, streaming, progressive download'),
             new Descriptor('colour.encoding', G::Colour, 'Colour encoding', T::Encoding, 'SFM', 'Colour is encoded as %s.', example: 'srgb', several: true, also: 'colour space, color space, srgb, rec709, linear, gamma, transfer'),
             new Descriptor('colour.view', G::Colour, 'View', T::Text, 'S', 'The view is %s.', example: 'none', also: 'view transform, display transform, tone map'),
@@ -79,10 +93,12 @@ final readonly class Catalogue
             new Descriptor('content.uniform', G::Content, 'All frames alike', T::YesNo, 'F', 'All frames share format, size, depth, channels and compression: %s.', example: 'yes', also: 'same settings, consistent, mixed frames'),
             new Descriptor('content.black', G::Content, 'Black frames', T::Black, 'F', 'Black frames: %s.', example: 'none', also: 'black frames, empty, dark, missing light'),
             new Descriptor('content.frozen', G::Content, 'Frozen frames', T::Frozen, 'F', 'Frames that stand still: %s.', example: 'none', bounds: true, also: 'duplicate frames, still, stuck, repeated'),
-            new Descriptor('content.hold', G::Content, 'Held frames', T::Handles, 'F', 'Held at head and tail: %s frames.', example: '8+8', also: 'held frames, freeze at start, freeze at end'),
+            new Descriptor('content.hold', G::Content, 'Held frames', T::Hold, 'F', 'Held at head and tail: %s frames.', example: '8+8', also: 'held frames, freeze at start, freeze at end'),
             new Descriptor('content.loop', G::Content, 'Loops', T::YesNo, 'F', 'The last frame leads into the first: %s.', example: 'yes', also: 'cycle, seamless, repeat'),
+            new Descriptor('content.cadence', G::Content, 'Cadence', T::Cadence, 'FM', 'Each picture stands: %s.', example: 'every', several: true, also: 'on twos, on ones, pulldown, repeated pictures, every frame'),
+            new Descriptor('content.source', G::Content, 'Pictures of its frames', T::YesNo, 'M', 'It shows the pictures it is made from, in their order, each once: %s.', example: 'yes', also: 'same pictures, order, made from'),
             new Descriptor('content.alpha_used', G::Content, 'Alpha in use', T::YesNo, 'F', 'Alpha is not opaque everywhere: %s.', example: 'yes', also: 'transparent background, opaque'),
-            new Descriptor('content.reference', G::Content, 'Approved picture', T::Any, 'F', 'It agrees with the approved picture: %s.', also: 'approved frame, look check, compare'),
+            new Descriptor('content.reference', G::Content, 'Approved picture', T::Reference, 'F', 'It agrees with the approved picture: %s.', example: 'frame 1024: approved/1024.png', several: true, also: 'approved frame, look check, compare'),
             new Descriptor('delivery.extras', G::Delivery, 'Nothing left over', T::Word, 'D', 'Files that nothing asks for: %s.', ['none'], 'none', also: 'left over, stray files, clean folder, junk'),
             new Descriptor('delivery.total_size', G::Delivery, 'Size in all', T::Size, 'D', 'All of it has %s.', example: '4 GB', bounds: true, plain: 'max', also: 'whole size, disk space, gigabytes, upload limit'),
             new Descriptor('delivery.checksums', G::Delivery, 'Checksum list', T::Word, 'D', 'A checksum list is %s.', ['present'], 'present', also: 'md5, sha256, hash, mhl, verify'),
@@ -110,12 +126,7 @@ final readonly class Catalogue
     /** Where an id stands in the ledger; unknown ones last. */
     public function place(string $id): int
     {
-        $at = array_search($id, array_keys($this->descriptors), true);
-        if ($at !== false) {
-            return $at;
-        }
-
-        return str_starts_with($id, 'other.') ? (int) array_search('render.overlays', array_keys($this->descriptors), true) : PHP_INT_MAX;
+        return $this->places[$id] ?? (str_starts_with($id, 'other.') ? $this->places['render.overlays'] : PHP_INT_MAX);
     }
 
     /** @return list<Descriptor> */

@@ -79,6 +79,7 @@ final readonly class Requirement
             'delivery.extras=none' => 'Nothing is delivered that is not asked.',
             'camera.name=*' => 'It is seen through a camera of the scene, whichever.',
             'content.black=none' => 'No frame is black.',
+            'content.cadence=every' => 'No picture stands for more than one frame.',
             'content.frozen=none' => 'No two frames in a row are the same picture.',
             'colour.view=none' => 'No view is applied.',
             'colour.look=none' => 'No look is applied.',
@@ -109,6 +110,10 @@ final readonly class Requirement
                 $min !== null => "at least {$min}",
                 default => "at most {$max}",
             };
+        } elseif ($this->ask->share !== null) {
+            $spoken = ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$this->ask->share} % of a picture may be dark";
+        } elseif ($this->ask->tolerance !== null) {
+            $spoken .= ", the same within {$this->ask->tolerance} of white";
         } elseif ($this->ask->threshold !== null) {
             $spoken .= ", where black is a mean of at most {$this->ask->threshold} of white";
         }
@@ -123,7 +128,9 @@ final readonly class Requirement
     {
         return match ($this->descriptor->type) {
             AskType::Resolution => str_replace('x', ' × ', $value),
-            AskType::Handles => str_replace('+', ' and ', $value),
+            AskType::Handles, AskType::Hold => str_replace('+', ' and ', $value),
+            AskType::Interval => preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace([' s', '1 rate', ' rate'], [' s', 'one second', ' of the rate'], $value),
+            AskType::Reference => Approved::listOf(new Ask([$value], null, null))[0]->spokenOf(),
             AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
             AskType::Kind => Kind::tryFrom($value)?->spoken() ?? $value,
             AskType::Rate => FrameRate::parse($value)->spoken().(str_contains($value, '/') ? " ({$value})" : ''),

@@ -53,7 +53,7 @@ final readonly class SchemaWriter
         $scalar = ['type' => ['string', 'number', 'boolean', 'null']];
         $names = ['type' => 'array', 'items' => ['type' => 'string']];
         $settings = [
-            'time.timeline' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names, 'camera.placement' => ['type' => ['string', 'array', 'number']], 'camera.lens' => ['type' => ['string', 'array', 'number']],
+            'time.timeline' => $scalar, 'time.animation_rate' => $scalar, 'naming.adds_digits' => $scalar, 'naming.prefix' => $scalar, 'naming.order' => $scalar, 'naming.digits' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names, 'camera.placement' => ['type' => ['string', 'array', 'number']], 'camera.lens' => ['type' => ['string', 'array', 'number']],
             'passes' => ['type' => 'array', 'items' => ['anyOf' => [['type' => 'string'], ['type' => 'object', 'required' => ['name'], 'properties' => ['name' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'null']]]]]]],
             'scene.links' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['path'], 'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]]]],
         ];
@@ -72,7 +72,8 @@ final readonly class SchemaWriter
             'properties' => [
                 'format' => ['const' => 'plain-ledger/scene'],
                 'version' => ['const' => 1],
-                'scene' => ['type' => 'object', 'properties' => ['file' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'string', 'number']], 'project_folder' => ['type' => 'string']]],
+                'scene' => ['type' => 'object', 'properties' => ['file' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'string', 'number']], 'project_folder' => ['type' => 'string'], 'part' => ['type' => 'string']]],
+                'outputs' => ['type' => 'array', 'items' => ['type' => 'object', 'properties' => ['part' => ['type' => 'string'], 'settings' => ['type' => 'object', 'properties' => $settings]]]],
                 'settings' => ['type' => 'object', 'properties' => $settings],
             ],
         ];
@@ -86,6 +87,7 @@ final readonly class SchemaWriter
             AskType::Kind => ['type' => 'string', 'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases())],
             AskType::YesNo, AskType::OnOff => ['enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0']],
             AskType::Passes => ['type' => 'string'],
+            AskType::Reference => ['type' => ['string', 'object']],
             default => ['type' => ['string', 'number']] + ($descriptor->example === '' ? [] : ['examples' => [$descriptor->example]]),
         };
 
@@ -100,9 +102,16 @@ final readonly class SchemaWriter
         if ($descriptor->bounds) {
             $properties += ['min' => $number, 'max' => $number];
         }
-        if ($descriptor->type === AskType::Handles) {
+        if ($descriptor->type === AskType::Handles || $descriptor->type === AskType::Hold) {
             $properties += ['head' => ['type' => 'integer', 'minimum' => 0], 'tail' => ['type' => 'integer', 'minimum' => 0]];
         }
+
+        $properties += match ($descriptor->type) {
+            AskType::Hold => ['tolerance' => $number],
+            AskType::Black => ['threshold' => $number, 'dark_share' => $number],
+            AskType::Reference => ['frame' => $number, 'picture' => ['type' => 'string'], 'tolerance' => $number],
+            default => [],
+        };
 
         return ['type' => 'object', 'properties' => $properties];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
+
 /** A resolved specification as the open `plain-ledger/specification` document, version 1: read again it is the same. */
 final readonly class SpecificationDocument
 {
@@ -36,7 +37,10 @@ final readonly class SpecificationDocument
         $more = array_filter(['level' => $requirement->level === Level::Must ? null : $requirement->level->value, 'why' => $requirement->why], is_string(...));
         $value = match (true) {
             $type === AskType::Handles => array_combine(['head', 'tail'], array_map(intval(...), explode('+', $ask->single() ?? '0+0'))),
+            $type === AskType::Black && $ask->share !== null => array_filter(['value' => $ask->single() === 'none' ? null : $ask->single(), 'dark_share' => self::plainNumber($ask->share), 'threshold' => $ask->threshold], static fn (mixed $v): bool => $v !== null),
             $type === AskType::Black && $ask->threshold !== null => ['value' => $ask->single(), 'threshold' => $ask->threshold],
+            $type === AskType::Hold => array_combine(['head', 'tail'], array_map(intval(...), explode('+', $ask->single() ?? '0+0'))) + array_filter(['tolerance' => $ask->tolerance], is_string(...)),
+            $type === AskType::Reference => count($ask->values) === 1 ? json_decode($ask->values[0], true) : array_map(static fn (string $v): mixed => json_decode($v, true), $ask->values),
             $ask->values === [] => array_filter(['min' => self::number($requirement, $ask->min), 'max' => self::number($requirement, $ask->max)], static fn (mixed $v): bool => $v !== null),
             $type === AskType::Passes => array_map(static fn (string $name): mixed => isset($ask->own[$name]) ? ['name' => $name, 'require' => $ask->own[$name]] : $name, $ask->values),
             count($ask->values) > 1 => array_map(static fn (string $v): int|float|string => self::number($requirement, $v) ?? $v, $ask->values),
@@ -47,6 +51,11 @@ final readonly class SpecificationDocument
         }
 
         return is_array($value) && ! array_is_list($value) ? $value + $more : ['value' => $value] + $more;
+    }
+
+    private static function plainNumber(string $text): int|float
+    {
+        return str_contains($text, '.') ? (float) $text : (int) $text;
     }
 
     private static function number(Requirement $requirement, ?string $text): int|float|string|null

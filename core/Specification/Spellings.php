@@ -46,6 +46,16 @@ final readonly class Spellings
         };
     }
 
+    /** What stands for yes and for no wherever either can stand; null for any other word. */
+    public static function truth(string $text): ?bool
+    {
+        return match (strtolower(trim($text))) {
+            'yes', 'on', 'true', '1', 'y', 'enabled', 'enable', 'active', 'checked', 'ticked', 'set', 'x', '✓', '✔', '☑', '[x]' => true,
+            'no', 'off', 'false', '0', 'n', 'disabled', 'disable', 'inactive', 'unchecked', 'not checked', 'unticked', 'unset', 'none', '✗', '✘', '☐', '[ ]', '-', '' => false,
+            default => null,
+        };
+    }
+
     /** `48 kHz`, `44.1k`, `48000 Hz` */
     private static function hertz(string $text): string
     {

@@ -5,59 +5,22 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Subject;
-use PlainLedger\Core\Matching\PassMatch;
-use PlainLedger\Core\Media\Look;
 
-/** The frames of the pass that is the picture itself: masks and depths may well be black, or stand still. */
+/** Which pass is the picture itself: one that is called so, else the first. */
 final readonly class ColourPass
 {
     private const NAMES = ['beauty', 'rgb', 'rgba', 'colour', 'color', 'combined', 'main', 'master', 'final'];
 
-    /**
-     * @param  int  $place  of the pass in the part
-     * @param  array<int, Look|null>  $looks  by frame number, in their order; null where the pixels could not be read
-     */
-    private function __construct(public int $place, public array $looks) {}
-
-    /** Null where it has no whole picture: a movie's are not looked at one by one. */
-    public static function of(Subject $subject): ?self
+    /** Its place among the passes; null where there are none. */
+    public static function placeIn(Subject $subject): ?int
     {
-        $passes = $subject->part->delivers->isMovie() ? [] : $subject->match->passes ?? [];
-        $place = array_key_first($passes);
-        foreach ($passes as $p => $pass) {
+        $passes = $subject->match->passes ?? [];
+        foreach ($passes as $place => $pass) {
             if (in_array(strtolower($pass->pass ?? ''), self::NAMES, true)) {
-                $place = $p;
-                break;
-            }
-        }
-        $looks = $place === null ? [] : self::looks($passes[$place]);
-
-        return $place === null || $looks === [] ? null : new self($place, $looks);
-    }
-
-    /** @return array<int, Look|null> */
-    private static function looks(PassMatch $pass): array
-    {
-        $relevant = $pass->relevant();
-        $looks = [];
-        foreach ($pass->frames->numbers as $i => $number) {
-            if ($relevant->contains($number) && $pass->frames->factsAt($i)->isWhole()) {
-                $looks[$number] = $pass->frames->lookAt($i);
+                return $place;
             }
         }
 
-        return $looks;
-    }
-
-    /** Whether the pixels of any of them could not be told from others. */
-    public function hasUnseen(): bool
-    {
-        return in_array(null, $this->looks, true);
-    }
-
-    /** Whether the colours of any of them could not be read. */
-    public function hasUndecoded(): bool
-    {
-        return array_filter($this->looks, static fn (?Look $look): bool => $look?->light === null) !== [];
+        return array_key_first($passes);
     }
 }

@@ -16,7 +16,7 @@ final readonly class ContentRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'content.whole' || $id === 'content.uniform';
+        return in_array($id, ['content.whole', 'content.uniform', 'content.source'], true);
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -26,7 +26,8 @@ final readonly class ContentRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        if ($subject->match === null || $subject->match->isEmpty()) {
+        // a movie's pictures are not decoded here
+        if ($requirement->id() === 'content.source' || $subject->match === null || $subject->match->isEmpty()) {
             return null;
         }
 

@@ -25,7 +25,7 @@ final readonly class DeliveryRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        if ($subject->deliveryMatch === null || $subject->delivery === null || $subject->specification->parts[0]->name !== $subject->part->name) {
+        if ($subject->deliveryMatch === null || $subject->delivery === null) {
             return null;
         }
         if ($requirement->id() === 'delivery.total_size') {
@@ -34,6 +34,11 @@ final readonly class DeliveryRules implements Rule
             return Cell::when($requirement->ask->admitsNumber($bytes), $bytes);
         }
         $count = array_sum(array_map(static fn (Extra $e): int => $e->count(), $subject->deliveryMatch->extras)) + count($subject->deliveryMatch->odd);
+
+        if ($count > 0 && $count <= $subject->deliveryMatch->unread) {
+            // what was not read is not judged
+            return Cell::unknown();
+        }
 
         return Cell::when($count === 0, $count === 0 ? 'none' : Text::count($count, 'file'));
     }

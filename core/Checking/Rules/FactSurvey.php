@@ -24,6 +24,7 @@ final readonly class FactSurvey
         $frames = [];
         $counts = [];
         $wrong = [];
+        $differing = [];
         $any = false;
         foreach ($subject->match->passes ?? [] as $p => $pass) {
             $relevant = $pass->relevant();
@@ -45,6 +46,7 @@ final readonly class FactSurvey
                     $frames[$found][$p] = ($frames[$found][$p] ?? FrameRange::none())->plus($own);
                 }
                 if ($mark === Mark::Unequal) {
+                    $differing[(string) $found] = ($differing[(string) $found] ?? 0) + count($own);
                     $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
                 }
             }
@@ -62,7 +64,10 @@ final readonly class FactSurvey
             }
         }
 
-        return Cell::of(Mark::together(...array_values($marks)), $commonest === null ? null : (string) $commonest, $runs, $wrong);
+        arsort($differing);
+        $worst = $differing === [] ? null : (string) array_key_first($differing);
+
+        return Cell::of(Mark::together(...array_values($marks)), $commonest === null ? null : (string) $commonest, $runs, $wrong, $worst, $commonest === null ? 1 : $counts[$commonest]);
     }
 
     private static function noneWhole(Subject $subject): bool

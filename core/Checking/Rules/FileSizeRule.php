@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
@@ -18,9 +19,17 @@ final readonly class FileSizeRule implements Rule
         return $id === 'format.file_size';
     }
 
+    /** Of a movie: its bit rate by its length, where both are known. */
     public function scene(Requirement $requirement, Subject $subject): ?Cell
     {
-        return null;
+        $rate = $subject->scene?->get('format.bit_rate');
+        $seconds = $subject->scene === null ? null : DurationRule::ofScene($subject->scene, $subject);
+        if (! $subject->part->delivers->isMovie() || $rate === null || $seconds === null) {
+            return null;
+        }
+        $bytes = (string) BitRate::of((int) $rate)->bytesIn($seconds)->bytes;
+
+        return Cell::when($requirement->ask->admitsNumber($bytes), $bytes);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

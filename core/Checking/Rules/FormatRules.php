@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Media\Codecs;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Channels;
@@ -36,7 +38,34 @@ final readonly class FormatRules implements Rule
             return Cell::unknown();
         }
 
-        return Cell::when($this->same($requirement, $found, null, []), $found);
+        $held = $this->asHeld($requirement->id(), $found, $subject);
+
+        return Cell::when($this->same($requirement, $held, null, []), $held);
+    }
+
+    /** Alpha that codec or format cannot hold will not be in the files, whatever is switched on. */
+    private function asHeld(string $id, string $found, Subject $subject): string
+    {
+        $codec = $subject->scene?->get('format.codec');
+        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
+        // a codec, or a format, that is not the one asked is told on its own line
+        $codecCounts = $codec !== null && self::isAsAsked($subject, 'format.codec', $codec);
+        $kindCounts = $kind !== null && self::isAsAsked($subject, 'format.kind', $kind->value);
+        $holds = (! $codecCounts || Codecs::canHoldAlpha($codec)) && (! $kindCounts || $kind->canHoldAlpha());
+
+        return match (true) {
+            $holds => $found,
+            $id === 'format.alpha' => 'none',
+            $id === 'format.channels' => Channels::write(array_values(array_diff(Channels::parse($found), ['A']))),
+            default => $found,
+        };
+    }
+
+    private static function isAsAsked(Subject $subject, string $id, string $found): bool
+    {
+        $asked = $subject->part->find($id)?->ask->values;
+
+        return $asked === null || in_array($found, $asked, true);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

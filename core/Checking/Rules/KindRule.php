@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
@@ -24,7 +25,22 @@ final readonly class KindRule implements Rule
     {
         $kind = $subject->scene?->get('format.kind');
 
-        return $kind === null ? Cell::unknown() : Cell::when(in_array($kind, $requirement->ask->values, true), $kind);
+        if ($kind === null) {
+            return Cell::unknown();
+        }
+        $lies = self::otherExtension($subject);
+
+        return Cell::when($lies === null && in_array($kind, $requirement->ask->values, true), $lies === null ? $kind : "{$kind} named .{$lies}");
+    }
+
+    /** The extension in the scene's name, where its format is another kind's. */
+    public static function otherExtension(Subject $subject): ?string
+    {
+        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
+        $extension = strtolower(Extension::of($subject->scene?->get('naming.pattern') ?? ''));
+        $named = Kind::fromExtension($extension);
+
+        return $kind === null || $named === null || $named === $kind ? null : $extension;
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

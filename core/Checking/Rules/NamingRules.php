@@ -34,6 +34,10 @@ final readonly class NamingRules implements Rule
         if ($set === null || $set === '') {
             return $set === '' ? Cell::when(false, 'none') : Cell::unknown();
         }
+        if (self::isBare($subject)) {
+            // most programs add a number by themselves, and nothing tells whether this one does
+            return Cell::of(Mark::Unknown, $set);
+        }
         if (self::lacksNumber($subject)) {
             return Cell::when(false, $set);
         }
@@ -88,6 +92,14 @@ final readonly class NamingRules implements Rule
         return str_contains($subject->part->single('naming.pattern') ?? '', '{frame') && ! str_contains($subject->scene?->get('naming.pattern') ?? '', '{frame');
     }
 
+    /** Neither a number nor an extension, and nothing is known of what the program adds. */
+    public static function isBare(Subject $subject): bool
+    {
+        $set = $subject->scene?->get('naming.pattern') ?? '';
+
+        return $set !== '' && self::lacksNumber($subject) && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1 && $subject->scene?->get('naming.adds_digits') === null;
+    }
+
     private static function numberAsAsked(NamePattern $asked, int $frame): string
     {
         $before = '';
@@ -137,7 +149,8 @@ final readonly class NamingRules implements Rule
                 $found = Text::shown($folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern());
                 $counts[$found] = ($counts[$found] ?? 0) + count($own);
                 $frames[$found] = ($frames[$found] ?? FrameRange::none())->plus($own);
-                $bad = $folder ? ($take->folderFits ? FrameRange::none() : $own) : $take->misnamed()->and($relevant);
+                $misnamed = $pass->lone ? $own : $take->misnamed()->and($relevant);
+                $bad = $folder ? ($take->folderFits ? FrameRange::none() : $own) : $misnamed;
                 if (! $bad->isEmpty()) {
                     $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($bad);
                 }

@@ -26,7 +26,7 @@ final readonly class OverwritesRule implements Rule
         $asked = $requirement->ask->single() === 'yes';
         $told = $scene?->get('output.overwrites');
         $name = $scene?->get('naming.pattern');
-        if ($name !== null && $name !== '' && NamingRules::lacksNumber($subject)) {
+        if ($name !== null && $name !== '' && NamingRules::lacksNumber($subject) && ! NamingRules::isBare($subject)) {
             return Cell::when($asked, 'yes, one name for all frames');
         }
         if ($told !== null) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Media\LookFor;
+use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
@@ -17,16 +19,31 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class PixelRules implements Rule
 {
     /** Requirements for which pixels are looked at, and those among them that compare pictures. */
-    private const LOOKS = ['content.black', 'content.alpha_used', 'content.frozen', 'content.hold', 'content.loop'];
+    private const LOOKS = ['content.black', 'content.alpha_used', 'content.frozen', 'content.hold', 'content.loop', 'content.cadence', 'content.reference'];
 
-    private const COMPARES = ['content.loop'];
+    private const COMPARES = ['content.loop', 'content.hold'];
 
     private const BLACK = '1/255';
 
-    /** What is to look at pixels while files are scanned; null where nothing asks what is in them. */
-    public static function looker(Specification $specification): ?Looker
+    /**
+     * What is to look at pixels while files are scanned; null where nothing asks what is in them.
+     *
+     * @param  array<int, Pixels|null>  $approved  approved pictures by frame
+     */
+    public static function looker(Specification $specification, array $approved = []): ?Looker
     {
-        return $specification->asksAny(self::LOOKS) ? Looker::standard($specification->asksAny(self::COMPARES)) : null;
+        if (! $specification->asksAny(self::LOOKS)) {
+            return null;
+        }
+        $dark = null;
+        foreach ($specification->parts as $part) {
+            foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
+                $ask = ($requirements['content.black'] ?? null)?->ask;
+                $dark = $ask?->share === null ? $dark : Fraction::parse($ask->threshold ?? self::BLACK);
+            }
+        }
+
+        return Looker::standard(new LookFor($specification->asksAny(self::COMPARES), $dark, $approved));
     }
 
     public function answers(string $id): bool
@@ -41,7 +58,7 @@ final readonly class PixelRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = ColourPass::of($subject);
+        $pass = PassLooks::of($subject);
         if ($pass === null) {
             return null;
         }
@@ -49,11 +66,14 @@ final readonly class PixelRules implements Rule
         return $requirement->id() === 'content.black' ? $this->black($requirement, $pass, $subject) : $this->alpha($requirement, $pass);
     }
 
-    private function black(Requirement $requirement, ColourPass $pass, Subject $subject): Cell
+    private function black(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
     {
         $threshold = Fraction::parse($requirement->ask->threshold ?? self::BLACK);
         $allowed = $requirement->ask->single();
         $allowed = $allowed === null || $allowed === 'none' ? FrameRange::none() : FrameRange::parse($allowed);
+        if ($requirement->ask->share !== null) {
+            return $this->dark($requirement->ask->share, $pass, $subject, $allowed);
+        }
         $black = [];
         foreach ($pass->looks as $frame => $look) {
             if ($look?->meanLight()?->isLessThanOrEqualTo($threshold) ?? false) {
@@ -71,8 +91,31 @@ final readonly class PixelRules implements Rule
         return $pass->hasUndecoded() ? Cell::unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
     }
 
+    /** At most so many percent of a picture's pixels are dark. */
+    private function dark(string $share, PassLooks $pass, Subject $subject, FrameRange $allowed): Cell
+    {
+        $most = Fraction::parse($share)->dividedBy(100);
+        $wrong = [];
+        $largest = null;
+        foreach ($pass->looks as $frame => $look) {
+            $own = $look?->darkShare();
+            $largest = $own !== null && ($largest === null || $own->isGreaterThan($largest)) ? $own : $largest;
+            if ($own !== null && $own->isGreaterThan($most) && ! $allowed->contains($frame)) {
+                $wrong[] = $frame;
+            }
+        }
+        $found = $largest === null ? null : 'up to '.Fraction::decimal($largest->multipliedBy(100), 1).' % dark';
+        if ($wrong !== []) {
+            $set = FrameRange::fromNumbers($wrong);
+
+            return Cell::of(Mark::Unequal, $found, $subject->isNumbered() ? [['frames' => (string) $set, 'found' => "more than {$share} % dark"]] : [], [$pass->place => $set]);
+        }
+
+        return $pass->hasUndecoded() ? Cell::unknown() : Cell::of(Mark::Equal, $found);
+    }
+
     /** Opaque pictures are right among others that are not: a whole frame may be covered. */
-    private function alpha(Requirement $requirement, ColourPass $pass): Cell
+    private function alpha(Requirement $requirement, PassLooks $pass): Cell
     {
         $used = false;
         foreach ($pass->looks as $look) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
@@ -16,10 +18,18 @@ final readonly class PlainSetting implements Rule
 {
     public function answers(string $id): bool
     {
-        return true;
+        $descriptor = Catalogue::standard()->find($id);
+
+        return $descriptor !== null && $descriptor->sides === 'S';
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return $this->compared($requirement, $subject);
+    }
+
+    /** What the scene tells, as it stands, beside what is asked. */
+    public function compared(Requirement $requirement, Subject $subject): ?Cell
     {
         if (! $requirement->descriptor->inScene()) {
             return null;
@@ -53,11 +63,7 @@ final readonly class PlainSetting implements Rule
 
     private function truth(string $text): ?bool
     {
-        return match (strtolower($text)) {
-            'yes', 'on', 'true', '1', 'enabled' => true,
-            'no', 'off', 'false', '0', 'disabled' => false,
-            default => null,
-        };
+        return Spellings::truth($text);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

@@ -44,7 +44,25 @@ final readonly class RangeRules implements Rule
             return $one && count($expected) > 1 ? Cell::when(false, 'one frame') : Cell::unknown();
         }
 
+        if (! $set->equals($expected) && self::completes($subject, $set, $expected)) {
+            return Cell::when(true, "{$set}, which completes what is there");
+        }
+
         return Cell::when($set->equals($expected), (string) $set);
+    }
+
+    /** It goes on where the files that are there end, and leaves nothing out. */
+    private static function completes(Subject $subject, FrameRange $set, FrameRange $expected): bool
+    {
+        $passes = $subject->match->passes ?? [];
+        foreach ($passes as $pass) {
+            $good = $pass->present->minus($pass->damaged);
+            if ($good->isEmpty() || ! $expected->covers($set) || ! $good->plus($set)->covers($expected) || $pass->present->equals($expected)) {
+                return false;
+            }
+        }
+
+        return $passes !== [];
     }
 
     private function sceneStep(Requirement $requirement, Subject $subject): Cell
@@ -66,7 +84,7 @@ final readonly class RangeRules implements Rule
         return Cell::when($requirement->ask->admitsNumber((string) count($set)), (string) count($set));
     }
 
-    /** Whatever it is called: it is right if the frames it gives are those expected. */
+    /** The same word is equal, whatever set it gives; the other of `listed` and `whole` is where its set is the one expected. */
     private function sceneExtent(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
@@ -74,15 +92,15 @@ final readonly class RangeRules implements Rule
         if ($scene === null || $extent === null) {
             return Cell::unknown();
         }
-        if ($subject->expected === null) {
-            return Cell::when(in_array($extent, $requirement->ask->values, true), $extent);
+        if (in_array($extent, $requirement->ask->values, true)) {
+            return Cell::when(true, $extent);
         }
         $set = $scene->frames();
-        if ($set === null) {
-            return $extent === 'one' ? Cell::when(count($subject->expected) === 1, $extent) : Cell::unknown();
+        if ($extent === 'one' || $subject->expected === null) {
+            return Cell::when($subject->expected !== null && $set !== null && $set->equals($subject->expected), $extent);
         }
 
-        return Cell::when($set->equals($subject->expected), $extent);
+        return $set === null ? Cell::unknown() : Cell::when($set->equals($subject->expected) && ! in_array('one', $requirement->ask->values, true), $extent);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -91,7 +109,7 @@ final readonly class RangeRules implements Rule
             return null;
         }
         $ask = match ($requirement->id()) {
-            'time.range' => static fn (PassMatch $pass): array => [$pass->isEmpty() ? 'none' : (string) $pass->present, $pass->expected === null ? null : $pass->present->equals($pass->expected)],
+            'time.range' => static fn (PassMatch $pass): array => [self::present($pass), $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected)],
             'time.count' => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->ask->admitsNumber((string) count($pass->present))],
             default => static function (PassMatch $pass) use ($requirement): ?array {
                 $step = $pass->present->commonStep();
@@ -105,8 +123,7 @@ final readonly class RangeRules implements Rule
             if ($answer !== null) {
                 $mark = $answer[1] === null ? Mark::Unknown : ($answer[1] ? Mark::Equal : Mark::Unequal);
                 $wrong = $mark === Mark::Unequal && $requirement->id() === 'time.range' ? [$p => $pass->missing()] : [];
-                $name = $pass->pass !== null && $mark === Mark::Unequal ? "{$answer[0]} ({$pass->pass})" : $answer[0];
-                $cells[] = [$mark, $name, $wrong];
+                $cells[] = [$mark, $answer[0], $wrong];
             }
         }
         if ($cells === []) {
@@ -121,5 +138,14 @@ final readonly class RangeRules implements Rule
         }
 
         return Cell::of($mark, $found, [], $wrong);
+    }
+
+    private static function present(PassMatch $pass): string
+    {
+        return match (true) {
+            $pass->isEmpty() => 'none',
+            $pass->lone => 'one frame',
+            default => (string) $pass->present,
+        };
     }
 }

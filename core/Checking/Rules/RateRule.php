@@ -21,7 +21,13 @@ final readonly class RateRule implements Rule
     {
         $rate = $subject->scene?->get('time.rate');
 
-        return $rate === null ? Cell::unknown() : Cell::when(in_array($rate, $requirement->ask->values, true), $rate);
+        if ($rate === null) {
+            return Cell::unknown();
+        }
+        $made = $subject->scene?->get('time.animation_rate');
+        $same = $made === null || $made === $rate;
+
+        return Cell::when($same && in_array($rate, $requirement->ask->values, true), $same ? $rate : "{$rate}, made at {$made}");
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

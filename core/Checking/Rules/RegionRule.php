@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use PlainLedger\Core\Media\Look;
+use PlainLedger\Core\Media\Outline;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
@@ -54,8 +56,33 @@ final readonly class RegionRule implements Rule
         if ($cell !== null && $cell->isUnequal() && $requirement->ask->single() === 'full' && $this->isTrimmed($cell, $subject)) {
             return Cell::of(Mark::Equal, 'full', [['frames' => implode(',', array_map(strval(...), $cell->wrong)), 'found' => 'trimmed to what they show']]);
         }
+        $outline = $cell !== null && $cell->isUnequal() ? null : $this->outline($requirement, $subject);
 
-        return $cell;
+        return $outline ?? $cell;
+    }
+
+    /** Where pixels were looked at: the same filled outline with nothing around it in every frame is what a region leaves. */
+    private function outline(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $pass = PassLooks::of($subject);
+        $looks = $pass === null ? [] : array_filter($pass->looks, static fn (?Look $l): bool => $l?->light !== null && $l->light > 0);
+        if ($pass === null || $requirement->ask->single() !== 'full' || count($looks) < 2) {
+            return null;
+        }
+        $outlines = array_values(array_unique(array_map(static fn (?Look $l): string => implode(',', $l->outline ?? []), $looks)));
+        if (count($outlines) !== 1 || $outlines[0] === '') {
+            return Cell::of(Mark::Equal, 'full');
+        }
+        [$x, $y, $width, $height] = array_map(intval(...), explode(',', $outlines[0]));
+        $facts = $subject->onlyPass()?->frames->factsAt(0);
+        $sides = Outline::emptySides($x, $y, $width, $height, $facts->width ?? 0, $facts->height ?? 0);
+        $sceneSaysSo = ! in_array($subject->scene?->get('picture.region'), [null, 'full'], true);
+        if ($sides < 3 && ! $sceneSaysSo) {
+            // bars, as a picture of another shape has them
+            return Cell::of(Mark::Equal, 'full');
+        }
+
+        return Cell::of(Mark::Unequal, $outlines[0], [], [$pass->place => FrameRange::fromNumbers(array_keys($looks))]);
     }
 
     /** Different windows in different frames: nobody set those by hand. */

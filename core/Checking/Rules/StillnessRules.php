@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use Brick\Math\BigRational;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
@@ -25,7 +28,7 @@ final readonly class StillnessRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = ColourPass::of($subject);
+        $pass = PassLooks::of($subject);
         if ($pass === null) {
             return null;
         }
@@ -47,7 +50,7 @@ final readonly class StillnessRules implements Rule
      *
      * @return list<non-empty-list<int>>
      */
-    private static function runs(ColourPass $pass, int $step): array
+    private static function runs(PassLooks $pass, int $step): array
     {
         $runs = [];
         $run = [];
@@ -68,7 +71,7 @@ final readonly class StillnessRules implements Rule
     }
 
     /** Frames that are to be held at head and tail are not frozen. */
-    private function frozen(Requirement $requirement, ColourPass $pass, Subject $subject): Cell
+    private function frozen(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
     {
         $value = $requirement->ask->single();
         $most = $requirement->ask->max === null ? 1 : max(1, (int) $requirement->ask->max);
@@ -90,7 +93,7 @@ final readonly class StillnessRules implements Rule
         return $pass->hasUnseen() ? Cell::unknown() : Cell::of(Mark::Equal, 'none');
     }
 
-    private static function held(Subject $subject, ColourPass $pass): FrameRange
+    private static function held(Subject $subject, PassLooks $pass): FrameRange
     {
         $hold = $subject->part->single('content.hold');
         if ($hold === null) {
@@ -102,12 +105,14 @@ final readonly class StillnessRules implements Rule
         return FrameRange::fromNumbers([...array_slice($frames, 0, $head), ...($tail === 0 ? [] : array_slice($frames, -$tail))]);
     }
 
-    private function hold(Requirement $requirement, ColourPass $pass): Cell
+    /** The first and the last so many stand still, the same within the tolerance. */
+    private function hold(Requirement $requirement, PassLooks $pass): Cell
     {
         [$head, $tail] = array_map(intval(...), explode('+', $requirement->ask->single() ?? '0+0'));
+        $tolerance = Fraction::parse($requirement->ask->tolerance ?? '0');
         $frames = array_keys($pass->looks);
-        $prints = array_map(static fn ($look): ?string => $look?->print, array_values($pass->looks));
-        $found = [self::still($prints), self::still(array_reverse($prints))];
+        $looks = array_values($pass->looks);
+        $found = [self::still($looks, $tolerance), self::still(array_reverse($looks), $tolerance)];
         $short = [$found[0] < min($head, count($frames)) && $head > 1, $found[1] < min($tail, count($frames)) && $tail > 1];
         $text = min($found[0], max($head, 1)).'+'.min($found[1], max($tail, 1));
         if (! $short[0] && ! $short[1]) {
@@ -122,13 +127,13 @@ final readonly class StillnessRules implements Rule
     /**
      * How many of them are the same from the first on.
      *
-     * @param  list<string|null>  $prints
+     * @param  list<Look|null>  $looks
      */
-    private static function still(array $prints): int
+    private static function still(array $looks, BigRational $tolerance): int
     {
         $many = 0;
-        foreach ($prints as $print) {
-            if ($print === null || $print !== $prints[0]) {
+        foreach ($looks as $look) {
+            if ($look === null || $looks[0] === null || $looks[0]->isLike($look, $tolerance) !== true) {
                 break;
             }
             $many++;
@@ -138,7 +143,7 @@ final readonly class StillnessRules implements Rule
     }
 
     /** From the last to the first it is no further than the furthest two neighbours are. */
-    private function loop(Requirement $requirement, ColourPass $pass, Subject $subject): Cell
+    private function loop(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
     {
         $looks = array_values($pass->looks);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
@@ -158,8 +163,13 @@ final readonly class StillnessRules implements Rule
         if ($around === null) {
             return Cell::unknown();
         }
+        if ($first->print === $last->print && $most > 0) {
+            // the picture it begins with stands at its end once more
+            return Cell::of($requirement->ask->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers([array_key_last($pass->looks)])]);
+        }
         $found = $around <= $most ? 'yes' : 'no';
+        $all = [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))];
 
-        return Cell::of($requirement->ask->single() === $found ? Mark::Equal : Mark::Unequal, $found);
+        return Cell::of($requirement->ask->single() === $found ? Mark::Equal : Mark::Unequal, $found, [], $requirement->ask->single() === $found ? [] : $all);
     }
 }

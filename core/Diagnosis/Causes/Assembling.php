@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Specification\Part;
 
 /**

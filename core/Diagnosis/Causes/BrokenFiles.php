@@ -21,20 +21,22 @@ final readonly class BrokenFiles implements CauseFamily
         }
         $frames = [];
         $evidence = [];
+        $first = [];
         foreach ($situation->passes() as $pass) {
             $relevant = $pass->relevant();
-            $tail = $this->stoppedTail($pass);
+            $tail = $this->stoppedTail($situation, $pass);
             foreach ($pass->frames->numbers as $i => $number) {
                 $facts = $pass->frames->factsAt($i);
                 $id = match (true) {
                     $facts->damage === null || ! $relevant->contains($number) || $tail->contains($number) => null,
                     $facts->damage === Damage::Empty => 'empty-file',
-                    $facts->damage === Damage::CutShort, $facts->damage === Damage::Unrecognised && str_contains((string) $facts->damageSays, 'zeros') => 'cut-short',
+                    in_array($facts->damage, [Damage::CutShort, Damage::Zeros], true) => 'cut-short',
                     $facts->damage === Damage::Checksum, $facts->damage === Damage::Header => 'checksum-fails',
                     default => 'value-differs',
                 };
                 if ($id !== null) {
                     $frames[$id][] = $number;
+                    $first[$id] ??= Text::shown((string) $facts->damageSays);
                     if (count($evidence[$id] ?? []) < 10) {
                         $evidence[$id][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').$facts->damageSays;
                     }
@@ -48,32 +50,25 @@ final readonly class BrokenFiles implements CauseFamily
             yield new Finding($id, 'files', match ($id) {
                 'empty-file' => "{$which} ".($many ? 'are' : 'is').' empty.',
                 'cut-short' => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
-                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.$this->first($seen).'.',
-                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.$this->first($seen).'.',
+                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.($first[$id] ?? '').'.',
+                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.($first[$id] ?? '').'.',
             }, $seen, ['content.whole'], render: true);
         }
     }
 
-    /** @param  list<string>  $evidence */
-    private function first(array $evidence): string
-    {
-        return Text::shown((string) preg_replace('~^frame -?\d+: ~', '', $evidence[0] ?? ''));
-    }
-
     /** What belongs to a render that stopped is told there. */
-    private function stoppedTail(PassMatch $pass): FrameRange
+    private function stoppedTail(Situation $situation, PassMatch $pass): FrameRange
     {
         $expected = $pass->expected;
         $inside = $expected === null ? $pass->present : $pass->present->and($expected);
-        if ($expected === null || $inside->isEmpty() || $inside->first() !== $expected->first() || $inside->last() >= $expected->last()
-            || ! $expected->covers($pass->present) || ! $inside->equals($expected->and(FrameRange::of($expected->first(), $inside->last())))) {
+        if ($expected === null || $inside->isEmpty() || $inside->first() !== $expected->first() || $inside->last() >= $expected->last() || ! $expected->covers($pass->present)) {
             return FrameRange::none();
         }
-        $tail = [];
-        for ($i = $pass->frames->count() - 1; $i >= 0 && ! $pass->frames->factsAt($i)->isWhole(); $i--) {
-            $tail[] = $pass->frames->numbers[$i];
+        $scene = $situation->scene()?->frames();
+        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()?->get('time.extent') !== 'one') {
+            return FrameRange::none();
         }
 
-        return FrameRange::fromNumbers($tail);
+        return FrameRange::fromNumbers(DamagedTail::of($pass));
     }
 }

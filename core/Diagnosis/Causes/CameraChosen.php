@@ -7,8 +7,9 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Diagnosis\TypedValue;
 use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 
 /** `no-camera`, `several-cameras`, `working-view-rendered`, `another-camera`. */
 final readonly class CameraChosen implements CauseFamily
@@ -21,6 +22,7 @@ final readonly class CameraChosen implements CauseFamily
             return;
         }
         $part = $situation->part();
+        $camera = (new TypedValue($situation->subject))->camera($situation->entry('camera.name')?->requirement);
         $asked = $situation->entry('camera.name')->required ?? '';
         $scene = $situation->scene();
         if ($situation->inFiles('camera.name') && ! $situation->inScene('camera.single')) {
@@ -28,7 +30,7 @@ final readonly class CameraChosen implements CauseFamily
             if (($situation->entry('camera.name')->files->runs ?? []) === []) {
                 $view = in_array($found, $scene->views ?? [], true);
                 yield new Finding($view ? 'working-view-rendered' : 'another-camera', 'files', $view ? "The frames were rendered through the working view {$found}, and {$asked} is asked." : "The frames were rendered through {$found}, and {$asked} is asked.",
-                    ["the files name the camera {$found}"], self::TOUCHES, [Fix::set($part, 'camera.name', 'the camera', $found, $asked)], render: true);
+                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, 'camera.name', $found, $camera, $asked)], render: true);
             }
 
             return;
@@ -38,7 +40,7 @@ final readonly class CameraChosen implements CauseFamily
             return;
         }
         $names = Text::series($chosen);
-        $fix = [Fix::set($part, 'camera.chosen', 'the camera', $names, $asked === '' ? 'one camera of the scene' : $asked)];
+        $fix = [self::choose($part, 'camera.chosen', $names, $camera, $asked)];
         $render = $situation->inFiles('camera.name');
         if ($chosen === []) {
             yield new Finding('no-camera', 'scene', 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."), ['camera.chosen is empty'], self::TOUCHES, $fix, render: $render);
@@ -50,5 +52,15 @@ final readonly class CameraChosen implements CauseFamily
         } elseif ($situation->isUnequal('camera.name')) {
             yield new Finding('another-camera', 'scene', "The scene is set to render {$names}, and {$asked} is asked.", ["chosen is {$names}"], self::TOUCHES, $fix, render: $render);
         }
+    }
+
+    /** The camera to choose, by its name where that is known. */
+    private static function choose(string $part, string $id, string $found, ?string $camera, string $asked): Fix
+    {
+        if ($camera !== null) {
+            return Fix::set($part, $id, 'the camera', $found, $camera, "Choose the camera {$camera} alone".($found === '' ? '.' : "; it is {$found}."));
+        }
+
+        return Fix::set($part, $id, 'the camera', $found, $asked, $asked === '' || $asked === '*' ? 'Choose one camera of the scene.' : "Choose one camera of the scene whose name fits {$asked}.");
     }
 }

@@ -16,7 +16,7 @@ use PlainLedger\Core\Media\MediaFacts;
 final readonly class ChangesMidway implements CauseFamily
 {
     /** What a fact is called, and the lines it decides. */
-    private const LINES = [
+    public const LINES = [
         'size' => ['picture.resolution', 'picture.display_aspect'],
         'pixel aspect' => ['picture.pixel_aspect', 'picture.display_aspect'],
         'region' => ['picture.region'],
@@ -26,6 +26,9 @@ final readonly class ChangesMidway implements CauseFamily
         'compression' => ['format.compression'],
         'camera' => ['camera.name'],
         'rate' => ['time.rate'],
+        'quality' => ['format.quality'],
+        'chroma' => ['format.chroma'],
+        'density' => ['picture.density'],
     ];
 
     public function find(Situation $situation): iterable
@@ -33,15 +36,16 @@ final readonly class ChangesMidway implements CauseFamily
         $changes = [];
         $mixed = [];
         foreach ($situation->passes() as $pass) {
-            foreach ($this->runs($pass) as $fact => $runs) {
+            $runs = $this->runs($pass);
+            foreach ($runs as $fact => $ofFact) {
                 $lines = array_filter([...self::LINES[$fact], 'content.uniform'], $situation->inFiles(...));
-                if (count($runs) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles('picture.region'))) {
+                if (count($ofFact) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles('picture.region'))) {
                     continue;
                 }
-                $values = array_values(array_unique(array_column($runs, 1)));
-                if (count($runs) === 2) {
-                    $changes[$runs[1][0]][$fact] = [$runs[0][1], $runs[1][1]];
-                } elseif (count($values) === 2) {
+                $values = array_values(array_unique(array_column($ofFact, 1)));
+                if (count($ofFact) === 2 && $ofFact[1][2] > 1) {
+                    $changes[$ofFact[1][0]][$fact] = [$ofFact[0][1], $ofFact[1][1]];
+                } elseif (count($values) === 2 && self::isInterleaved($ofFact)) {
                     $mixed[$fact] = $values;
                 }
             }
@@ -64,6 +68,21 @@ final readonly class ChangesMidway implements CauseFamily
     }
 
     /**
+     * To and fro at least twice, with two frames or more of either; one odd frame is no take.
+     *
+     * @param  list<array{int, string, int}>  $runs
+     */
+    private static function isInterleaved(array $runs): bool
+    {
+        $frames = [];
+        foreach ($runs as [, $value, $many]) {
+            $frames[$value] = ($frames[$value] ?? 0) + $many;
+        }
+
+        return count($runs) >= 3 && $frames !== [] && min($frames) >= 2;
+    }
+
+    /**
      * @param  array<string, mixed>  $facts
      * @return list<string>
      */
@@ -77,10 +96,10 @@ final readonly class ChangesMidway implements CauseFamily
         return array_values(array_unique($lines));
     }
 
-    /** @return array<string, list<array{int, string}>> for each fact, where it becomes what among the whole frames */
+    /** @return array<string, list<array{int, string, int}>> for each fact, where it becomes what among the whole frames, and for how many */
     private function runs(PassMatch $pass): array
     {
-        $table = array_map($this->facts(...), array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()));
+        $table = array_map(self::facts(...), array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()));
         if (count($table) < 2) {
             return [];
         }
@@ -88,31 +107,55 @@ final readonly class ChangesMidway implements CauseFamily
         $runs = [];
         $last = [];
         $before = null;
+        $same = 0;
         foreach ($pass->frames->numbers as $i => $number) {
             $id = $pass->frames->facts[$i];
-            if ($id === $before || ! isset($table[$id]) || ! $relevant->contains($number)) {
+            if (! isset($table[$id]) || ! $relevant->contains($number)) {
                 continue;
             }
-            $before = $id;
+            if ($id === $before) {
+                $same++;
+
+                continue;
+            }
+            self::lengthen($runs, $same);
+            [$before, $same] = [$id, 1];
             foreach ($table[$id] as $fact => $value) {
                 if (! isset($last[$fact]) || $last[$fact] !== $value) {
-                    $runs[$fact][] = [$number, $value];
+                    $runs[$fact][] = [$number, $value, 0];
                     $last[$fact] = $value;
                 }
             }
         }
 
+        self::lengthen($runs, $same);
+
         return $runs;
     }
 
+    /**
+     * The last run of each fact went on for so many frames.
+     *
+     * @param  array<string, list<array{int, string, int}>>  $runs
+     */
+    private static function lengthen(array &$runs, int $frames): void
+    {
+        foreach ($runs as $fact => $ofFact) {
+            $runs[$fact][count($ofFact) - 1][2] += $frames;
+        }
+    }
+
     /** @return array<string, string> */
-    private function facts(MediaFacts $facts): array
+    public static function facts(MediaFacts $facts): array
     {
         return ContentRules::shared($facts) + [
             'pixel aspect' => $facts->pixelAspect instanceof BigRational ? Fraction::writeFull($facts->pixelAspect) : '',
             'region' => $facts->region ?? '',
             'camera' => $facts->camera ?? '',
             'rate' => (string) $facts->frameRate,
+            'quality' => (string) $facts->quality,
+            'chroma' => $facts->chroma ?? '',
+            'density' => (string) $facts->density,
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\FormatRules;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -13,7 +14,8 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 
 /**
  * What the files' format holds: `extension-lies`, `lossy-instead-of-lossless`, `alpha-cannot-live-here`,
@@ -34,15 +36,19 @@ final readonly class FormatHeld implements CauseFamily
             $found = $situation->found('format.compression') ?? '';
             $asked = $situation->entry('format.compression')->required ?? '';
             $side = $situation->side('format.compression');
-            $first = explode(' | ', $asked)[0];
             yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], ['format.compression'],
-                [$side === 'scene' ? Fix::set($situation->part(), 'format.compression', 'the compression', $found, $first) : Fix::encode($situation->part(), 'format.compression', 'compression', $found, $first)], true);
+                Mending::of($situation, 'format.compression', 'the compression')->fixes, true);
         }
     }
 
     private function isUniform(Situation $situation, string $id): bool
     {
-        return ! $situation->inFiles($id) || ($situation->entry($id)->files->runs ?? []) === [];
+        $fact = static fn (MediaFacts $f): string => match ($id) {
+            'format.kind' => $f->kind->value ?? '', 'format.compression' => $f->compression ?? '', 'format.alpha' => $f->alpha === true ? 'alpha' : 'none',
+            'format.channels' => $f->channelsText() ?? '', 'format.bit_depth' => (string) $f->bitDepth, default => $f->sample ?? '',
+        };
+
+        return $situation->isUniform($id) || $situation->shared($fact) !== null;
     }
 
     private function kind(Situation $situation): ?Kind
@@ -56,6 +62,8 @@ final readonly class FormatHeld implements CauseFamily
     private function extensionLies(Situation $situation): iterable
     {
         if (! $situation->inFiles('format.kind')) {
+            yield from $this->sceneNamesAnother($situation);
+
             return;
         }
         $asked = $situation->entry('format.kind')->requirement->ask->values ?? [];
@@ -72,12 +80,35 @@ final readonly class FormatHeld implements CauseFamily
                     continue;
                 }
                 $right = in_array($kind->value, $asked, true);
-                $to = substr($take->sequence->pattern(), 0, -strlen($extension)).$kind->usualExtension();
                 yield new Finding('extension-lies', 'files', 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
                     [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? ['format.kind', 'naming.pattern'] : ['format.kind'],
-                    $right ? [Fix::rename($situation->part(), $take->sequence->pattern(), $to, $situation->subject->isNumbered() ? $take->frames : null)] : [], render: ! $right);
+                    $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [], render: ! $right);
             }
         }
+    }
+
+    /** @return iterable<Finding> */
+    private function sceneNamesAnother(Situation $situation): iterable
+    {
+        $extension = $situation->inScene('format.kind') ? KindRule::otherExtension($situation->subject) : null;
+        if ($extension === null) {
+            return;
+        }
+        $kind = $situation->scene()?->get('format.kind') ?? '';
+        $asked = $situation->entry('format.kind')->requirement->ask->values ?? [];
+        if (! in_array($kind, $asked, true) && in_array(Kind::fromExtension($extension)?->value, $asked, true)) {
+            // the name is right, and only the format is another
+            return;
+        }
+        $fixes = in_array($kind, $asked, true) ? [] : [Fix::set($situation->part(), 'format.kind', 'the format', $kind, $asked[0] ?? $kind)];
+        $name = $situation->scene()?->get('naming.pattern') ?? '';
+        $right = Kind::tryFrom(in_array($kind, $asked, true) ? $kind : $asked[0] ?? $kind)?->usualExtension() ?? $kind;
+        $to = str_replace(['{ext}'], [$right], substr($name, 0, -strlen($extension)).$right);
+        if ($right !== $extension) {
+            $typed = isset($situation->entries['naming.pattern']) ? $situation->asTyped('naming.pattern') : Names::asShown($to);
+            $fixes[] = Fix::set($situation->part(), 'naming.pattern', 'the output name', Names::asShown($name), $typed);
+        }
+        yield new Finding('extension-lies', 'scene', "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.Names::asShown($name)], ['format.kind', 'naming.pattern'], $fixes);
     }
 
     /** @return iterable<Finding> */
@@ -95,22 +126,32 @@ final readonly class FormatHeld implements CauseFamily
         $askedKinds = $situation->subject->part->kinds();
         $wantsLossless = $asked !== null
             ? array_filter($asked, static fn (string $c): bool => $c !== 'lossless' && ! FormatRules::isLossless($c)) === []
-            : $askedKinds !== [] && array_filter($askedKinds, static fn (Kind $k): bool => ! in_array($k, [Kind::Png, Kind::Exr, Kind::Tiff, Kind::Tga, Kind::Bmp, Kind::Dpx], true)) === [];
+            : $askedKinds !== [] && array_filter($askedKinds, static fn (Kind $k): bool => ! $k->losesNothing()) === [];
         if (! $lossy || ! $wantsLossless || ! $this->isUniform($situation, 'format.kind') || ($kind?->isMovie() ?? false)) {
             return;
         }
         $what = $lossyKind ? 'JPEG' : (string) $found;
         $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
             ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
-            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $asked[0] ?? 'lossless');
+            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, self::losslessOf($asked[0] ?? 'lossless', $kind));
         yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
             ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
+    }
+
+    /** Of several that lose nothing, the usual one of the format. */
+    private static function losslessOf(string $asked, ?Kind $kind): string
+    {
+        return match (true) {
+            $asked !== 'lossless' => $asked,
+            $kind === Kind::Tiff => 'lzw',
+            $kind === Kind::Png => 'deflate',
+            default => 'zip',
+        };
     }
 
     /** @return iterable<Finding> */
     private function alpha(Situation $situation): iterable
     {
-        $part = $situation->part();
         $asksAlpha = in_array($situation->subject->part->single('format.alpha'), ['straight', 'premultiplied', 'any'], true)
             || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true)
             || $situation->subject->part->single('content.alpha_used') === 'yes';
@@ -131,20 +172,57 @@ final readonly class FormatHeld implements CauseFamily
             }
             $kind = $this->kind($situation);
             if ($asksAlpha && $has === false) {
-                $codec = $situation->scene()?->get('format.codec');
-                if ($side === 'scene' && $codec !== null && ! Codecs::canHoldAlpha($codec)) {
-                    yield new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [Fix::set($part, 'format.codec', 'the codec', $codec, 'one with alpha')], true);
-                } elseif ($kind !== null && ! $kind->canHoldAlpha()) {
-                    yield new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [Fix::set($part, 'format.kind', 'the format to one with alpha; format', $kind->value, 'png or exr')], true, $side === 'files');
-                } else {
-                    yield new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."), [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches,
-                        [Fix::set($part, isset($situation->entries['format.alpha']) ? 'format.alpha' : 'format.channels', 'alpha', 'none', $situation->subject->part->single('format.alpha') ?? 'saved')], true, $side === 'files');
-                }
+                yield $this->lacksAlpha($situation, $side, $kind, $touches);
             } elseif (! $asksAlpha && $has === true) {
                 yield new Finding('alpha-not-asked', $side, 'There is an alpha channel, and none is asked.', [$side === 'files' ? 'every whole file has an alpha channel' : 'the scene saves alpha'], $touches,
-                    [$side === 'files' ? Fix::encode($part, 'format.channels', 'channels', 'RGBA', 'RGB') : Fix::set($part, 'format.channels', 'the channels', 'RGBA', 'RGB')], true);
+                    $this->withoutAlpha($situation, $side), true);
             }
         }
+    }
+
+    /** @return list<Fix> */
+    private function withoutAlpha(Situation $situation, string $side): array
+    {
+        $part = $situation->part();
+        $id = $situation->isUnequal('format.alpha') ? 'format.alpha' : 'format.channels';
+        if ($side === 'scene') {
+            $fixes = $situation->inScene('format.alpha') ? [Fix::set($part, 'format.alpha', 'alpha', $situation->found('format.alpha'), 'none', 'Save without alpha.')] : [];
+
+            return [...$fixes, ...($situation->inScene('format.channels') ? Mending::of($situation, 'format.channels', 'the channels')->fixes : [])];
+        }
+        $channels = $situation->subject->part->single('format.channels') ?? $this->butAlpha($situation->shared(static fn (MediaFacts $f): ?string => $f->channelsText()) ?? 'RGBA');
+
+        return $situation->subject->part->delivers->isMovie() ? Mending::of($situation, $id, 'the alpha')->fixes
+            : [Fix::encode($part, 'format.channels', 'channels', "{$channels}A", $channels, $situation->framesOf($id))];
+    }
+
+    /** @param  list<string>  $touches */
+    private function lacksAlpha(Situation $situation, string $side, ?Kind $kind, array $touches): Finding
+    {
+        $part = $situation->part();
+        $codec = $situation->scene()?->get('format.codec');
+        $render = $side === 'files' && ! $situation->subject->part->delivers->isMovie();
+        $kinds = array_values(array_filter($situation->subject->part->kinds(), static fn (Kind $k): bool => $k->canHoldAlpha()));
+        $alpha = $situation->subject->part->single('format.alpha') ?? 'straight';
+        $save = $side === 'scene' && ! in_array($situation->scene()?->get('format.alpha'), ['none'], true) ? [] : [Fix::set($part, 'format.alpha', 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
+        if ($side === 'scene' && $codec !== null && ! Codecs::canHoldAlpha($codec)) {
+            $askedCodec = $situation->subject->part->single('format.codec');
+            $fix = $askedCodec !== null && Codecs::canHoldAlpha($askedCodec)
+                ? Fix::set($part, 'format.codec', 'the codec', $codec, $askedCodec)
+                : Fix::set($part, 'format.codec', 'the codec', $codec, 'prores 4444', 'Set the codec to one that carries alpha, such as ProRes 4444, PNG or Animation.');
+
+            return new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [$fix, ...$save], true);
+        }
+        if ($kind !== null && ! $kind->canHoldAlpha()) {
+            $to = $kinds[0] ?? Kind::Png;
+            $fix = Fix::set($part, 'format.kind', 'the format', $kind->value, $to->value, $kinds === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null);
+
+            return new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save], true, $render);
+        }
+        $id = isset($situation->entries['format.alpha']) ? 'format.alpha' : 'format.channels';
+
+        return new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."),
+            [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, Mending::of($situation, $id, $id === 'format.alpha' ? 'alpha' : 'the channels')->fixes, true, $render);
     }
 
     private function hasAlpha(Situation $situation, string $side): ?bool
@@ -156,6 +234,9 @@ final readonly class FormatHeld implements CauseFamily
         }
         $alpha = $situation->scene()?->get('format.alpha');
         $channels = $situation->scene()?->get('format.channels');
+        if ($situation->found('format.alpha') === 'none') {
+            return false;
+        }
 
         return $alpha !== null ? $alpha !== 'none' : ($channels === null ? null : in_array('A', Channels::parse($channels), true));
     }
@@ -163,6 +244,17 @@ final readonly class FormatHeld implements CauseFamily
     private function butAlpha(string $channels): string
     {
         return Channels::write(array_values(array_diff(Channels::parse($channels), ['A'])));
+    }
+
+    /** @return list<Fix> for each of the two that is wrong */
+    private function deeper(Situation $situation): array
+    {
+        $fixes = [];
+        foreach (['format.bit_depth' => 'the depth', 'format.sample' => 'the sample type'] as $id => $label) {
+            $fixes = [...$fixes, ...($situation->isUnequal($id) ? Mending::of($situation, $id, $label)->fixes : [])];
+        }
+
+        return $fixes;
     }
 
     /** @return iterable<Finding> */
@@ -185,8 +277,7 @@ final readonly class FormatHeld implements CauseFamily
         $depth = static fn (?string $bits, ?string $sample): string => trim(($bits === null ? '' : "{$bits}-bit ").($sample ?? ''));
         $found = $depth($situation->isUnequal('format.bit_depth') ? $situation->found('format.bit_depth') : null, $situation->isUnequal('format.sample') ? $situation->found('format.sample') : null);
         $asked = $depth($situation->subject->part->single('format.bit_depth'), $situation->subject->part->single('format.sample'));
-        $id = $situation->isUnequal('format.bit_depth') ? 'format.bit_depth' : 'format.sample';
         yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], ['format.bit_depth', 'format.sample'],
-            [Fix::set($situation->part(), $id, 'the depth', $situation->found($id), $situation->entry($id)->required ?? '')], true, $side === 'files');
+            $this->deeper($situation), true, $side === 'files' && ! $situation->subject->part->delivers->isMovie());
     }
 }

@@ -9,7 +9,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\Difference;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 
 /** `leftovers` and, where a left-over file bears the mark of one, `copy-suffix`. */
 final readonly class Leftovers implements CauseFamily
@@ -23,9 +23,13 @@ final readonly class Leftovers implements CauseFamily
             return;
         }
         $copies = array_values(array_filter($match->extras, $this->isCopy(...)));
-        $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e)));
+        $theirs = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ($e->reading?->isOfAnother($situation->subject->others) ?? false)));
+        $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)));
         if ($copies !== []) {
             yield new Finding('copy-suffix', 'files', Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), ['delivery.extras'], $this->fixes($situation, $copies));
+        }
+        if ($theirs !== []) {
+            yield new Finding('value-of-another', 'files', Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), ['delivery.extras'], $this->fixes($situation, $theirs));
         }
         if ($others !== [] || $match->odd !== []) {
             $count = $this->count($others) + count($match->odd);
@@ -74,6 +78,6 @@ final readonly class Leftovers implements CauseFamily
      */
     private function fixes(Situation $situation, array $extras): array
     {
-        return array_map(static fn (Extra $e): Fix => Fix::setAside($situation->part(), $e->path(), $e->count()), array_slice($extras, 0, self::MOST_NAMED));
+        return array_map(static fn (Extra $e): Fix => Fix::setAside($situation->part(), $e->path(), $e->count(), $e->count() > 1 ? $e->frames : null), array_slice($extras, 0, self::MOST_NAMED));
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
-use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Text;
@@ -16,7 +16,7 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class Names implements CauseFamily
@@ -42,8 +42,13 @@ final readonly class Names implements CauseFamily
         foreach ($situation->passes() as $pass) {
             $relevant = $pass->relevant();
             foreach ($pass->takes as $take) {
-                $frames = $take->misnamed()->and($relevant);
+                $frames = $pass->lone ? $take->frames : $take->misnamed()->and($relevant);
                 if ($frames->isEmpty() || $take->reading === null) {
+                    continue;
+                }
+                if ($pass->lone) {
+                    yield $this->lone($situation, $take);
+
                     continue;
                 }
                 foreach ($this->pieces($take->reading, $take) as [$difference, $piece]) {
@@ -57,7 +62,11 @@ final readonly class Names implements CauseFamily
             $says = [];
             $evidence = [];
             foreach ($places as [$pass, $take, $frames, $piece]) {
-                $fix = $id === self::OF_ANOTHER ? $this->moveThere($situation, $take, $frames, $piece) : $this->rename($situation, $pass, $take, $frames);
+                $fix = match (true) {
+                    $id === self::OF_ANOTHER => $this->moveThere($situation, $take, $frames, $piece),
+                    $this->isOfAnotherVersion($situation, $take) => $this->deliverRightOne($situation, $take, $frames),
+                    default => RenameFix::of($situation, $pass, $take, $frames),
+                };
                 $fixes[serialize($fix->details)] = $fix;
                 $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($id), $piece, $situation);
                 $says[$text] = true;
@@ -67,16 +76,70 @@ final readonly class Names implements CauseFamily
         }
     }
 
+    /** A picture without a number is one frame, whichever; the next would have been written over it. */
+    private function lone(Situation $situation, Take $take): Finding
+    {
+        $name = Text::shown($take->sequence->sampleName());
+        $typed = $situation->asTyped('naming.pattern');
+
+        return new Finding('fixed-name-overwrites', 'files', "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], ['naming.pattern'], [
+            Fix::set($situation->part(), 'naming.pattern', 'the output name', $name, $typed),
+            Fix::setAside($situation->part(), $take->path(), 1),
+        ], render: true);
+    }
+
+    private function isOfAnotherVersion(Situation $situation, Take $take): bool
+    {
+        foreach ($take->reading->pieces ?? [] as $piece) {
+            if (in_array(Difference::Version, $piece->differences, true)) {
+                return ! $this->isProvenToBe($piece, $situation);
+            }
+        }
+
+        return false;
+    }
+
+    /** The scene is at the version asked, and writes the other one into its names. */
+    private function isProvenToBe(PieceReading $piece, Situation $situation): bool
+    {
+        $file = $situation->scene()->file ?? '';
+        $name = $situation->scene()?->get('naming.pattern') ?? '';
+
+        return self::isAt($file, $piece->asked) && ! self::isAt($file, $piece->found) && self::isAt($name, $piece->found) && ! self::isAt($name, $piece->asked);
+    }
+
+    private static function isAt(string $text, string $version): bool
+    {
+        return preg_match('~(?<!\d)0*'.preg_quote(ltrim($version, '0'), '~').'(?!\d)~', $text) === 1;
+    }
+
+    private function deliverRightOne(Situation $situation, Take $take, FrameRange $frames): Fix
+    {
+        $typed = $situation->asTyped('naming.pattern');
+        $numbered = $situation->subject->isNumbered();
+        $which = $numbered ? ', '.mb_strimwidth((string) $frames, 0, 90, '…') : '';
+
+        return Fix::deliver($situation->part(), $typed, $numbered ? $frames : null, "Deliver {$typed}{$which}, and not ".Text::shown($take->path()).'.');
+    }
+
+    /** With `#` for the digits of the frame number, as names are shown. */
+    public static function asShown(string $pattern): string
+    {
+        return (string) preg_replace_callback('~\{frame(?::(\d+))?\}~', static fn (array $m): string => str_repeat('#', (int) ($m[1] ?? 1)), $pattern);
+    }
+
     /** A word that is no slip of the pen, since somebody else's deliverable is called just that. */
     private function isOfAnother(Situation $situation, Difference $difference, PieceReading $piece): bool
     {
-        return in_array($difference, [Difference::Misspelled, Difference::Value], true)
+        return $difference === Difference::Another || in_array($difference, [Difference::Misspelled, Difference::Value], true)
             && in_array(strtolower($piece->found), array_map(strtolower(...), $situation->subject->others[$piece->piece] ?? []), true);
     }
 
     private function saysOfAnother(PieceReading $piece): string
     {
-        return '“'.Text::shown($piece->found)."” is another deliverable’s {$piece->piece}, and “{$piece->asked}” is asked.";
+        $what = $piece->piece === 'separator' ? 'name' : str_replace('_', ' ', $piece->piece);
+
+        return '“'.Text::shown($piece->found)."” is another’s {$what}, and “{$piece->asked}” is asked.";
     }
 
     private function moveThere(Situation $situation, Take $take, FrameRange $frames, PieceReading $piece): Fix
@@ -89,7 +152,7 @@ final readonly class Names implements CauseFamily
     /** @return iterable<array{Difference, PieceReading}> */
     private function pieces(NameReading $reading, ?Take $take): iterable
     {
-        if (! $reading->aligns()) {
+        if (! $reading->aligns() && ! $reading->isNear()) {
             // nothing of it was meant by the pattern; told as a whole
             $asked = implode('', array_map(static fn (PieceReading $p): string => $p->asked, $reading->pieces));
             yield [Difference::Value, new PieceReading('name', $asked, $reading->name, [Difference::Value])];
@@ -112,19 +175,6 @@ final readonly class Names implements CauseFamily
         return Kind::fromExtension(Extension::of($take->sequence->sampleName())) !== null;
     }
 
-    private function rename(Situation $situation, PassMatch $pass, Take $take, FrameRange $frames): Fix
-    {
-        $extension = Extension::of($take->sequence->sampleName());
-        foreach ($take->reading->pieces ?? [] as $piece) {
-            $extension = $piece->piece === 'ext' && $piece->asked !== '' ? $piece->asked : $extension;
-        }
-        $numbered = $situation->subject->isNumbered();
-        $from = $take->sequence->folder() === '' ? $take->sequence->pattern() : $take->sequence->folder().'/'.$take->sequence->pattern();
-        $to = str_replace('*', $extension, $pass->pattern);
-
-        return Fix::rename($situation->part(), $from, $take->sequence->folder() === '' ? $to : Text::shown($take->sequence->folder()).'/'.$to, $numbered ? $frames : null);
-    }
-
     private function says(Difference $difference, PieceReading $piece, Situation $situation): string
     {
         $what = $piece->piece === 'frame' ? 'frame number' : $piece->piece;
@@ -137,10 +187,11 @@ final readonly class Names implements CauseFamily
             Difference::NumberPlace => 'The frame number is not where the pattern has it.',
             Difference::Case => "“{$found}” differs from “{$asked}” in upper and lower case.",
             Difference::Version => $this->version($piece, $situation),
+            Difference::Another => $this->saysOfAnother($piece),
             Difference::Misspelled => "“{$found}” is not quite “{$asked}”.",
             Difference::Dots => $piece->piece === 'extra' ? "A dot too many: “{$found}”." : "A dot stands inside “{$found}”, and “{$asked}” is asked.",
             Difference::Spaces => $piece->piece === 'extra' ? 'A space stands in the name where none belongs.' : "A space stands inside “{$found}”, and “{$asked}” is asked.",
-            Difference::Extension => "The extension is written “{$found}”, and “{$asked}” is asked.",
+            Difference::Extension => $piece->piece === 'extra' ? "The extension stands twice; “{$found}” is too much." : "The extension is written “{$found}”, and “{$asked}” is asked.",
             Difference::CopySuffix => "The name carries the mark of a copy, “{$found}”.",
             Difference::Value => $found === '' ? "The {$what} “{$asked}” is missing from the name." : ($asked === '' ? "“{$found}” stands in the name and is not asked." : "The {$what} is “{$found}”, and “{$asked}” is asked."),
         };
@@ -151,7 +202,10 @@ final readonly class Names implements CauseFamily
     {
         $says = "The version is {$piece->found}, and {$piece->asked} is asked.";
         $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get('naming.pattern') ?? '');
-        $is = static fn (string $version): bool => preg_match('~(?<!\d)0*'.preg_quote(ltrim($version, '0'), '~').'(?!\d)~', $scene) === 1;
+        $is = static fn (string $version): bool => self::isAt($scene, $version);
+        if ($this->isProvenToBe($piece, $situation)) {
+            return "{$says} The scene is at {$piece->asked} and writes {$piece->found} into its names, so they are the right ones.";
+        }
 
         return match (true) {
             trim($scene) === '' => "{$says} Whether they are older files or only named so, nothing here tells.",
@@ -165,17 +219,22 @@ final readonly class Names implements CauseFamily
     private function scene(Situation $situation): iterable
     {
         $set = $situation->scene()?->get('naming.pattern') ?? '';
-        $asked = $situation->entry('naming.pattern')->required ?? '';
-        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked, $asked === '' ? null : 'Set the output name to '.$situation->asTyped('naming.pattern').($set === '' ? '.' : "; it is {$set}."))];
+        $set = self::asShown($set);
+        $asked = $situation->asTyped('naming.pattern');
+        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
             yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern', 'output.overwrites'], $fix);
         } elseif ($situation->inScene('output.overwrites') && ($under = $situation->found('output.overwrites') ?? '') !== '' && str_contains($under, ':')) {
+            $next = $situation->subject->part->single('naming.pattern') ?? '';
             yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.substr($under, (int) strpos($under, ' ') + 1).'.', ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], ['output.overwrites'],
-                [Fix::set($situation->part(), 'naming.pattern', 'the output name or its folder', $set, 'the next version')]);
+                [Fix::set($situation->part(), 'output.folder', 'the output folder', $situation->scene()?->get('output.folder'), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
         }
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
             foreach ($this->pieces($reading, null) as [$difference, $piece]) {
+                if ($piece->piece === 'ext' && KindRule::otherExtension($situation->subject) !== null && $situation->inScene('format.kind')) {
+                    continue;
+                }
                 $another = $this->isOfAnother($situation, $difference, $piece);
                 $id = $another ? self::OF_ANOTHER : $difference->value;
                 if (isset($seen[$id])) {

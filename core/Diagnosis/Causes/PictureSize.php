@@ -11,11 +11,13 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 
 /**
- * Why the size is another: `starting-size`, `scale-below-full`, `sides-swapped`, `smaller-preset`, `off-by-rounding`,
- * `wrong-shape`. The scene decides where it can: half a size at scale 50 is a scale, at scale 100 it is a size.
+ * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`, `square-pixel-size`,
+ * `smaller-preset`, `off-by-rounding`, `wrong-shape`. The scene decides where it can: half a size at scale 50 is a scale,
+ * at scale 100 it is a size.
  */
 final readonly class PictureSize implements CauseFamily
 {
@@ -31,32 +33,51 @@ final readonly class PictureSize implements CauseFamily
         '8192x4096', '4096x2048', '2048x1024', '1024x512', '512x256', '4096x4096', '3000x3000', '2160x2160', '2048x2048', '1080x1080', '1024x1024', '720x720', '540x540', '512x512', '256x256',
     ];
 
+    /** Scales that programs offer, in percent, as fractions: quarters, thirds and tenths. */
+    private const SCALES = ['50', '25', '75', '100/3', '200/3', '10', '20', '30', '40', '60', '70', '80', '90'];
+
     public function find(Situation $situation): iterable
     {
         yield from $this->scaleAlone($situation);
-        $entry = $situation->entry('picture.resolution') ?? $situation->entry('picture.display_aspect');
-        if (! $situation->isUnequal('picture.resolution')) {
-            if ($entry !== null && $situation->isUnequal('picture.display_aspect') && ! $situation->isUnequal('picture.pixel_aspect')) {
+        $entry = $situation->entry('picture.resolution');
+        if ($entry === null || ! $situation->isUnequal('picture.resolution')) {
+            if ($situation->isUnequal('picture.display_aspect') && ! $situation->isUnequal('picture.pixel_aspect')) {
                 yield $this->shapeAlone($situation);
             }
 
             return;
         }
-        $asked = array_map(Resolution::parse(...), $entry->requirement->ask->values ?? []);
-        $target = $asked[0];
+        $asked = array_map(Resolution::parse(...), $entry->requirement->ask->values);
         $scene = $situation->scene();
         $inFiles = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}");
         $file = $situation->inFiles('picture.resolution') && is_string($inFiles) ? Resolution::parse($inFiles) : null;
-        $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
-        $bySceneToo = $situation->inScene('picture.resolution') && ($file === null || in_array((string) $file, $rendered, true));
-        if ($situation->inFiles('picture.resolution') && $file === null) {
+        if ($situation->inFiles('picture.resolution') && ($file === null || in_array((string) $file, $entry->requirement->ask->values, true))) {
             return;
         }
-        if ($bySceneToo && $scene !== null && $scene->size() !== null) {
-            yield from $this->fromScene($situation, $scene->size(), $scene->scale(), $target, $asked);
-        } elseif ($file !== null) {
-            yield from $this->fromFiles($situation, $file, $target);
+        $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
+        $bySceneToo = $situation->inScene('picture.resolution') && ($file === null || in_array((string) $file, $rendered, true));
+        $found = $bySceneToo ? $scene?->size() : $file;
+        if ($found === null) {
+            return;
         }
+        $comparison = new SizeComparison($situation, $found, self::nearest($found, $asked), $bySceneToo ? 'scene' : 'files');
+        yield from $bySceneToo && $scene !== null ? $this->fromScene($situation, $comparison, $scene->scale(), $asked) : $this->fromFiles($situation, $comparison);
+    }
+
+    /**
+     * Of several sizes that would do, the one that is as high, or as wide; else the first.
+     *
+     * @param  non-empty-list<Resolution>|list<Resolution>  $asked
+     */
+    private static function nearest(Resolution $found, array $asked): Resolution
+    {
+        foreach ($asked as $size) {
+            if ($size->height === $found->height || $size->width === $found->width) {
+                return $size;
+            }
+        }
+
+        return $asked[0];
     }
 
     /**
@@ -66,24 +87,25 @@ final readonly class PictureSize implements CauseFamily
      */
     private function scaleAlone(Situation $situation): iterable
     {
-        if ($situation->inScene('picture.scale') && ! $situation->isUnequal('picture.resolution')) {
-            $scale = $situation->scene()?->get('picture.scale') ?? '';
-            $wanted = $situation->entry('picture.scale')->required ?? '100';
-            if ($wanted === '100') {
-                yield new Finding('scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], ['picture.scale'], [Fix::set($situation->part(), 'picture.scale', 'the scale', $scale, '100')]);
-            }
+        if (! $situation->inScene('picture.scale') || $situation->isUnequal('picture.resolution') || ($situation->entry('picture.scale')->required ?? '') !== '100') {
+            return;
         }
+        $scale = $situation->scene()?->get('picture.scale') ?? '100';
+        $above = Fraction::parse($scale)->isGreaterThan(100);
+        yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], ['picture.scale'],
+            [Fix::set($situation->part(), 'picture.scale', 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
     }
 
     /**
      * @param  list<Resolution>  $asked
      * @return iterable<Finding>
      */
-    private function fromScene(Situation $situation, Resolution $size, BigRational $scale, Resolution $target, array $asked): iterable
+    private function fromScene(Situation $situation, SizeComparison $comparison, BigRational $scale, array $asked): iterable
     {
         $part = $situation->part();
+        [$size, $target] = [$comparison->found, $comparison->asked];
         $full = $scale->isEqualTo(100);
-        $set = Fix::set($part, 'picture.resolution', 'the size', (string) $size, (string) $target);
+        $set = $comparison->setSize();
         $render = $situation->inFiles('picture.resolution');
         $percent = Fraction::decimal($scale);
         $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
@@ -93,62 +115,73 @@ final readonly class PictureSize implements CauseFamily
             yield new Finding('starting-size', 'scene', "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set], $either, $render);
         }
         if (! $full) {
-            yield new Finding('scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
-                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, 'picture.scale'],
-                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100'), ...($right ? [] : [$set])], $either, $render);
+            $above = $scale->isGreaterThan(100);
+            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
+                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, 'picture.scale', 'picture.projection'],
+                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])], $either, $render);
             if ($right) {
                 return;
             }
         }
-        foreach ($this->bySize($situation, $size, $target, 'scene', [$set], $render, true) as $finding) {
+        foreach ($this->bySize($comparison, $render, true) as $finding) {
             yield $either || $this->isStarting($situation, $size) ? $finding : $finding->independent();
         }
     }
 
     /** @return iterable<Finding> */
-    private function fromFiles(Situation $situation, Resolution $file, Resolution $target): iterable
+    private function fromFiles(Situation $situation, SizeComparison $comparison): iterable
     {
+        [$file, $target] = [$comparison->found, $comparison->asked];
+        $part = $situation->part();
         if ($this->isStarting($situation, $file)) {
-            yield new Finding('starting-size', 'files', "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [], true, true);
+            yield new Finding('starting-size', 'files', "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [$comparison->setSize()], true, true);
         }
-        $scaled = false;
-        foreach ([50, 25, 75] as $percent) {
+        $scale = $this->scaleOf($file, $target);
+        if ($scale !== null) {
+            $percent = Fraction::decimal($scale);
+            $above = $scale->isGreaterThan(100);
+            $says = $above
+                ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale above full makes them. They can be reduced to the size asked instead of being rendered again."
+                : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.";
+            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'files', $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
+                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")], true, true, ! $above && $this->isUsual($file) ? ['smaller-preset'] : []);
+        }
+        yield from $this->bySize($comparison, true, $scale === null);
+    }
+
+    /** The scale that makes the one of the other, to the nearest pixel on both sides; null where none of the usual does. */
+    private function scaleOf(Resolution $file, Resolution $target): ?BigRational
+    {
+        $scales = array_map(static fn (string $s): BigRational => BigRational::of($s), self::SCALES);
+        for ($times = 2; $times <= 8; $times++) {
+            $scales[] = BigRational::of(100 * $times);
+        }
+        foreach ($scales as $scale) {
             foreach ([RoundingMode::HALF_UP, RoundingMode::DOWN, RoundingMode::UP] as $rounding) {
-                if (! $scaled && $target->scaled(BigRational::of($percent), $rounding)->equals($file)) {
-                    $scaled = true;
-                    yield new Finding('scale-below-full', 'files', "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.",
-                        ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
-                        [Fix::set($situation->part(), 'picture.scale', 'the scale', (string) $percent, '100')], true, true, $this->isUsual($file) ? ['smaller-preset'] : []);
+                if ($target->scaled($scale, $rounding)->equals($file)) {
+                    return $scale;
                 }
             }
         }
-        yield from $this->bySize($situation, $file, $target, 'files', [Fix::set($situation->part(), 'picture.resolution', 'the size', (string) $file, (string) $target)], true, ! $scaled);
+
+        return null;
     }
 
-    /**
-     * @param  list<Fix>  $fixes
-     * @return iterable<Finding>
-     */
-    private function bySize(Situation $situation, Resolution $size, Resolution $target, string $side, array $fixes, bool $render, bool $presetsToo): iterable
+    /** @return iterable<Finding> */
+    private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
     {
-        $seen = $side === 'scene' ? "the scene is set to {$size}" : "every whole file is {$size}";
-        if ($size->equals($target->swapped())) {
-            yield new Finding('sides-swapped', $side, "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.", [$seen], self::TOUCHES, $fixes, true, $render);
-
-            return;
-        }
-        if ($presetsToo && $this->isUsual($size) && $size->sameShapeAs($target) && $size->width < $target->width) {
-            yield new Finding('smaller-preset', $side, "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.", [$seen], self::TOUCHES, $fixes, true, $render);
-
-            return;
-        }
-        if (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
-            yield new Finding('off-by-rounding', $side, "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.", [$seen], self::TOUCHES, $fixes, true, $render);
-
-            return;
-        }
-        if ($size->width === $target->width || $size->height === $target->height || ! $size->sameShapeAs($target)) {
-            yield new Finding('wrong-shape', $side, "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}. ".$this->whatIsLost($size, $target), [$seen], self::TOUCHES, $fixes, true, $render);
+        [$size, $target] = [$comparison->found, $comparison->asked];
+        $make = static fn (string $id, string $says, array $more = []): Finding => new Finding($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...$more], [$comparison->setSize()], true, $render);
+        if ($size->equals($target->swapped()) && $size->width !== $size->height) {
+            yield $make('sides-swapped', "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
+        } elseif ($comparison->isSameOnScreen()) {
+            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", ['picture.pixel_aspect']);
+        } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
+            yield $make('smaller-preset', "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
+        } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
+            yield $make('off-by-rounding', "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.");
+        } elseif (! $comparison->isSameShape()) {
+            yield $make('wrong-shape', "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}.{$comparison->whatIsLost()}");
         }
     }
 
@@ -158,20 +191,7 @@ final readonly class PictureSize implements CauseFamily
         $asked = $situation->entry('picture.display_aspect')->required ?? '';
 
         return new Finding('wrong-shape', $situation->side('picture.display_aspect'), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], ['picture.display_aspect'],
-            [Fix::set($situation->part(), 'picture.display_aspect', 'the shape', $found, $asked)], true, $situation->inFiles('picture.display_aspect'));
-    }
-
-    /** How much of the picture a crop to the asked shape would cut, in whole percent. */
-    private function whatIsLost(Resolution $size, Resolution $target): string
-    {
-        [$found, $asked] = [BigRational::nd($size->width, $size->height), BigRational::nd($target->width, $target->height)];
-        $ratio = $found->isGreaterThan($asked) ? $asked->dividedBy($found) : $found->dividedBy($asked);
-        $percent = BigRational::of(100)->minus($ratio->multipliedBy(100))->toScale(0, RoundingMode::HALF_UP);
-        if ($found->isEqualTo($asked)) {
-            return 'Its shape is the same.';
-        }
-
-        return $found->isGreaterThan($asked) ? "Cut to the shape asked, {$percent} % of its width is lost." : "Cut to the shape asked, {$percent} % of its height is lost.";
+            Mending::of($situation, 'picture.display_aspect', 'the shape')->fixes, true, $situation->inFiles('picture.display_aspect'));
     }
 
     private function isStarting(Situation $situation, Resolution $size): bool

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 
 /** `rate-of-another-standard`: 1000/1001 apart, or one standard's rate for another's. */
 final readonly class RateOfAnotherStandard implements CauseFamily
@@ -23,14 +23,17 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         }
         $side = $situation->side('time.rate');
         $asked = FrameRate::parse($entry->requirement->ask->single() ?? '24');
+        if (preg_match('~^[\d/.]+$~', $found) !== 1) {
+            // the rate set is right, and the animation was made at another
+            return;
+        }
         $rate = FrameRate::parse($found);
         $pulled = $rate->isPulledFrom($asked);
         if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
             return;
         }
-        $fix = $side === 'scene' ? Fix::set($situation->part(), 'time.rate', 'the frame rate', (string) $rate, (string) $asked) : Fix::retag($situation->part(), 'time.rate', 'the frame rate', (string) $rate, (string) $asked);
-        yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' ? ' The frames themselves need nothing.' : ''),
-            ["time.rate is {$rate}"], ['time.rate'], [$fix]);
+        yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
+            ["time.rate is {$rate}"], ['time.rate'], Mending::of($situation, 'time.rate', 'the frame rate')->fixes);
     }
 
     private function isStandard(FrameRate $rate): bool

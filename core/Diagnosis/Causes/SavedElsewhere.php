@@ -9,7 +9,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */
@@ -23,6 +23,7 @@ final readonly class SavedElsewhere implements CauseFamily
             $fixes = [];
             $folders = [];
             $values = $situation->subject->specification->pieceValues($situation->subject->part);
+            $asked = '';
             foreach ($situation->passes() as $pass) {
                 $own = $pass->pass === null ? $values : $values->with('pass', $pass->pass);
                 foreach ($pass->takes as $take) {
@@ -30,12 +31,13 @@ final readonly class SavedElsewhere implements CauseFamily
                         $from = NamePattern::tidyFolder($take->sequence->folder());
                         $folders[Text::shown($from)] = true;
                         $to = NamePattern::tidyFolder(NamePattern::parse($situation->subject->part->single('naming.folder') ?? '.')->make($own));
+                        $asked = $to;
                         $fixes[] = Fix::move($part, $from, $to, $situation->subject->isNumbered() ? $take->frames : null);
                     }
                 }
             }
             $names = Text::series(array_map(static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”", array_keys($folders)));
-            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “".($situation->entry('naming.folder')->required ?? '').'”.', ['found in '.implode(', ', array_keys($folders))], ['naming.folder', 'output.folder'], $fixes);
+            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “{$asked}”.", ['found in '.implode(', ', array_keys($folders))], ['naming.folder', 'output.folder'], $fixes);
         }
         if ($scene !== null && $situation->inScene('output.folder')) {
             yield from $this->set($situation, $scene);
@@ -46,7 +48,7 @@ final readonly class SavedElsewhere implements CauseFamily
     private function set(Situation $situation, SceneSettings $scene): iterable
     {
         $set = $scene->get('output.folder') ?? '';
-        $asked = $situation->entry('output.folder')->required ?? '';
+        $asked = $situation->asTyped('output.folder');
         $starting = in_array($set, $situation->subject->specification->startingValues['output.folder'] ?? [], true);
         $outside = OutputFolderRule::insideProject($scene) === null;
         if (! $starting && ! $outside) {
@@ -58,7 +60,7 @@ final readonly class SavedElsewhere implements CauseFamily
             self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no folder of its own, outside its project.",
             default => "The scene writes to “{$set}”, outside its project.",
         };
-        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($situation->part(), 'output.folder', 'the output folder', $set, $asked, 'Set the output folder to '.$situation->asTyped('output.folder').($set === '' ? '.' : "; it is {$set}."))]);
+        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($situation->part(), 'output.folder', 'the output folder', $set, $asked)]);
     }
 
     /** Folders for what is to be thrown away, and those of a person's own on a desk. */

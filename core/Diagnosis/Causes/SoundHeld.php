@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
-use PlainLedger\Core\Remedy\Fix;
 
 /** `audio-missing`, `audio-not-asked`, `audio-format-differs`. */
 final readonly class SoundHeld implements CauseFamily
@@ -21,7 +22,7 @@ final readonly class SoundHeld implements CauseFamily
             $side = $situation->side('audio.presence');
             [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
             yield new Finding($missing ? 'audio-missing' : 'audio-not-asked', $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], ['audio.presence', ...array_keys(self::FORMAT)],
-                [$side === 'scene' ? Fix::set($part, 'audio.presence', 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.') : Fix::encode($part, 'audio.presence', 'sound', $from, $to)]);
+                $side === 'scene' ? [Fix::set($part, 'audio.presence', 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : Mending::of($situation, 'audio.presence', 'sound')->fixes);
 
             return;
         }
@@ -35,7 +36,7 @@ final readonly class SoundHeld implements CauseFamily
             $found = $situation->found($id) ?? '';
             $asked = $situation->entry($id)->required ?? '';
             $says[] = lcfirst($situation->label($id))." is {$found}, and {$asked} is asked";
-            $fixes[] = $situation->side($id) === 'scene' ? Fix::set($part, $id, self::FORMAT[$id], $found, $asked) : Fix::encode($part, $id, self::FORMAT[$id], $found, $asked);
+            $fixes = [...$fixes, ...Mending::of($situation, $id, self::FORMAT[$id])->fixes];
         }
         yield new Finding('audio-format-differs', $situation->side($unequal[0]), ucfirst(implode('; ', $says)).'.', array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal), $unequal, $fixes);
     }

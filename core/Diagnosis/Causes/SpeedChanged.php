@@ -4,26 +4,33 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Diagnosis\Fix;
 
 /** `speed-changed`: the animation is as long after its speed was set as it was not before. */
 final readonly class SpeedChanged implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $set = $situation->scene()?->get('time.speed');
-        if ($set === null || ! $situation->inScene('time.speed')) {
-            return;
+        $rate = $situation->scene()?->get('time.rate');
+        $made = $situation->scene()?->get('time.animation_rate');
+        if ($rate !== null && $made !== null && $rate !== $made && $situation->inScene('time.rate')) {
+            $asked = $situation->entry('time.rate')->requirement->ask->single() ?? $rate;
+            $spoken = static fn (string $text): string => FrameRate::parse($text)->spoken();
+            yield new Finding('speed-changed', 'scene', "The animation is made at {$spoken($made)} frames a second and put out at {$spoken($rate)}: it would play at another speed than it was made.", ["time.rate is {$rate}", "the animation's own rate is {$made}"], ['time.rate'], [
+                ...($rate === $asked ? [] : [Fix::set($situation->part(), 'time.rate', 'the frame rate', $rate, $asked)]),
+                ...($made === $asked ? [] : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, $asked)]),
+            ]);
         }
-        $speed = Fraction::parse($set);
-        if ($speed->isEqualTo(1) || $speed->isLessThanOrEqualTo(0)) {
+        $set = $situation->scene()?->get('time.speed');
+        if ($set === null || ! $situation->inScene('time.speed') || Fraction::parse($set)->isEqualTo(1)) {
             return;
         }
         $asked = $situation->entry('time.speed')->required ?? '1/1';
-        yield new Finding('speed-changed', 'scene', 'The animation is played at '.Fraction::decimal($speed->multipliedBy(100)).' % of its speed, so it comes out '.($speed->isLessThan(1) ? 'longer' : 'shorter').' than it was made.', ["time.speed is {$set}"], ['time.speed'],
+        yield new Finding('speed-changed', 'scene', "The speed is changed: the length after and the length before are {$set}, and {$asked} is asked.", ["time.speed is {$set}"], ['time.speed'],
             [Fix::set($situation->part(), 'time.speed', 'the speed', $set, $asked, $asked === '1/1' ? 'Set the length after equal to the length before, so that the speed is 1/1.' : null)]);
     }
 }

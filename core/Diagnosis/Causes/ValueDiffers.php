@@ -6,17 +6,19 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
-use PlainLedger\Core\Media\Channels;
-use PlainLedger\Core\Remedy\Fix;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Specification\Delivers;
 
 /** `value-differs`: where nothing better fits, set this to that. */
 final readonly class ValueDiffers
 {
     /** What another format brings with it. */
     private const FOLLOWS_KIND = ['format.compression'];
-
-    private const RENDER = ['picture.resolution', 'picture.display_aspect', 'picture.region', 'camera.name', 'passes', 'content.whole'];
 
     /** @param  list<string>  $open ids that nothing else explains */
     public function forEntry(Situation $situation, Entry $entry, array $open): ?Finding
@@ -25,50 +27,99 @@ final readonly class ValueDiffers
         if (in_array($id, self::FOLLOWS_KIND, true) && in_array('format.kind', $open, true)) {
             return null;
         }
-        $side = $situation->side($id);
         $found = $situation->found($id) ?? 'none';
         $label = $entry->requirement->descriptor->label;
         $touches = $id === 'format.kind' ? ['format.kind', ...self::FOLLOWS_KIND] : [$id];
-        $plain = lcfirst($label);
-        $fix = match (true) {
-            $side === 'scene' => [Fix::set($situation->part(), $id, $plain, $found, $entry->required, "Set {$plain} to {$situation->asTyped($id)}".($found === '' || $found === 'none' ? '.' : "; it is {$found}."))],
-            $id === 'time.range' => $this->beyond($situation),
-            in_array($id, ['time.count', 'time.step', 'delivery.extras', 'content.whole', 'naming.pattern', 'content.uniform'], true) => [],
-            in_array($id, ['picture.pixel_aspect', 'time.rate'], true) => [Fix::retag($situation->part(), $id, $plain, $found, $entry->required)],
-            $this->needsRender($id, $entry, $found) => [Fix::set($situation->part(), $id, $plain, $found, $entry->required)],
-            default => [Fix::encode($situation->part(), $id, $plain, $found, $entry->required)],
+        $mending = Mending::of($situation, $id, self::withArticle($label));
+        $fixes = match (true) {
+            $id === 'time.range' || $id === 'time.count' => $this->range($situation),
+            $id === 'format.kind' && $situation->inFiles($id) => $this->otherKind($situation, $found),
+            default => $mending->fixes,
         };
+        $says = $this->says($situation, $entry, $found).$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
+        $render = $mending->render || ($id === 'format.kind' && $fixes === [] && $situation->inFiles($id));
 
-        return new Finding('value-differs', $side, "{$label} is {$found}, and {$entry->required} is asked.", ["{$id} is {$found}"], $touches, $fix, render: $side === 'files' && $this->needsRender($id, $entry, $found));
+        return new Finding('value-differs', $situation->side($id), $says, ["{$id} is ".($found === '' ? 'empty' : $found)], $touches, $fixes, render: $render);
+    }
+
+    private function says(Situation $situation, Entry $entry, string $found): string
+    {
+        $label = $entry->requirement->descriptor->label;
+        $asked = $entry->id() === 'naming.pattern' ? $situation->asTyped('naming.pattern') : $entry->required;
+        if ($entry->id() === 'time.frame_in_header') {
+            return "The header of {$this->brief($situation->wrong($entry->id()))} tells another frame number than the name: {$found}. Somebody has renamed or copied these files.";
+        }
+        $values = [];
+        foreach ($situation->inFiles($entry->id()) ? $entry->files->runs ?? [] : [] as $run) {
+            if ($run['frames'] !== '' && count($values) < 3 && $run['found'] !== $entry->required) {
+                $values[] = "{$run['found']} in ".mb_strimwidth($run['frames'], 0, 60, '…');
+            }
+        }
+        $wrong = $situation->wrong($entry->id());
+        $all = $situation->subject->onlyPass()?->relevant();
+        $partly = $values !== [] && ! $wrong->isEmpty() && $all !== null && ! $wrong->covers($all);
+
+        return $partly ? "{$label} is ".Text::series($values).", and {$asked} is asked." : "{$label} is ".($found === '' ? 'not set' : $found).", and {$asked} is asked.";
+    }
+
+    /** @param  list<Fix>  $fixes */
+    private function ifNothingHelps(Situation $situation, string $id, array $fixes, bool $render): string
+    {
+        if ($fixes !== [] || $render || ! $situation->inFiles($id)) {
+            return '';
+        }
+        $count = $situation->entry('time.count');
+        $expected = $situation->subject->expected;
+        if ($count !== null && $id === 'time.count' && $expected !== null && ! $count->requirement->ask->admitsNumber((string) count($expected))) {
+            return ' No work mends this: the range that is asked has '.Text::count(count($expected), 'frame').' itself.';
+        }
+
+        return '';
     }
 
     /**
-     * Frames that nobody asked for, to be set aside.
+     * Another format: saved again where nothing is lost, rendered where something is; for a movie, encoded.
      *
      * @return list<Fix>
      */
-    private function beyond(Situation $situation): array
+    private function otherKind(Situation $situation, string $found): array
     {
-        $fixes = [];
-        foreach ($situation->passes() as $pass) {
-            $extra = $pass->extra();
-            if (! $extra->isEmpty() && $pass->takes !== []) {
-                $fixes[] = Fix::setAside($situation->part(), "{$pass->takes[0]->sequence->pattern()} {$extra}", count($extra));
-            }
+        $part = $situation->subject->part;
+        $asked = $part->kinds()[0] ?? null;
+        $kind = Kind::tryFrom(explode(' ', $found)[0]);
+        if ($part->delivers === Delivers::Movie) {
+            return Mending::of($situation, 'format.kind', 'the format')->fixes;
+        }
+        if ($kind === null || $asked === null || ! $kind->losesNothing() || $situation->isUnequal('format.bit_depth', 'format.sample', 'format.alpha', 'format.channels')) {
+            return [];
         }
 
-        return $fixes;
+        return [Fix::encode($part->name, 'format.kind', 'the format', $found, $asked->value, $situation->framesOf('format.kind'))];
     }
 
-    private function needsRender(string $id, Entry $entry, string $found): bool
+    /**
+     * Of a scene the range to set; what frames are missing or too many says what to do with files.
+     *
+     * @return list<Fix>
+     */
+    private function range(Situation $situation): array
     {
-        if ($id === 'format.channels') {
-            return array_diff(Channels::parse($entry->required), Channels::parse($found)) !== [];
-        }
-        if ($id === 'format.bit_depth') {
-            return (int) $found < (int) $entry->required;
+        if (! $situation->inFiles('time.range') && ! $situation->inFiles('time.count')) {
+            $id = $situation->isUnequal('time.range') ? 'time.range' : 'time.count';
+
+            return Mending::of($situation, $id, $id === 'time.range' ? 'the range' : 'the frame count')->fixes;
         }
 
-        return in_array($id, self::RENDER, true);
+        return [];
+    }
+
+    private static function withArticle(string $label): string
+    {
+        return 'the '.(preg_match('~^[A-Z]{2}|^B-~', $label) === 1 ? $label : lcfirst($label));
+    }
+
+    private function brief(FrameRange $frames): string
+    {
+        return mb_strimwidth((string) $frames, 0, 90, '…');
     }
 }

@@ -59,18 +59,16 @@ final readonly class GdPixels implements Pixels
         return self::raw($small);
     }
 
-    /** What gd holds, by way of a bitmap that is not packed: lines of whole four bytes behind a header of 54. */
+    /** What gd holds, top line first, by way of a bitmap that is not packed: lines of whole four bytes, the last first, behind a header of 54. */
     private static function raw(\GdImage $image): string
     {
         ob_start();
         imagebmp($image, null, false);
         $bytes = substr((string) ob_get_clean(), 54);
         $line = 3 * imagesx($image);
-        if ($line % 4 === 0) {
-            return $bytes;
-        }
+        $lines = array_reverse(str_split($bytes, max(1, $line + (4 - $line % 4) % 4)));
 
-        return implode('', array_map(static fn (string $padded): string => substr($padded, 0, $line), str_split($bytes, $line + 4 - $line % 4)));
+        return implode('', $line % 4 === 0 ? $lines : array_map(static fn (string $padded): string => substr($padded, 0, $line), $lines));
     }
 
     public function thumbnail(int $longest): string

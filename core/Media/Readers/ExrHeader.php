@@ -119,7 +119,47 @@ final readonly class ExrHeader
             $texts,
             self::density($attributes['xDensity'][1] ?? ''),
             isset($attributes['envmap']) ? (ord($attributes['envmap'][1][0] ?? "\0") === 0 ? 'lat-long' : 'cube') : null,
+            self::frameNumber($attributes),
+            self::timecode($attributes['timeCode'][1] ?? ''),
         );
+    }
+
+    /**
+     * No standard names it; writers keep it as a number or as text.
+     *
+     * @param  array<string, array{string, string}>  $attributes
+     */
+    private static function frameNumber(array $attributes): ?int
+    {
+        foreach ($attributes as $name => [$kind, $value]) {
+            if (! in_array(strtolower((string) preg_replace('~[^A-Za-z]~', '', (string) $name)), ['frame', 'framenumber', 'imageframe'], true)) {
+                continue;
+            }
+            if ($kind === 'int' && strlen($value) === 4) {
+                return self::int($value, 0);
+            }
+            if ($kind === 'string' && preg_match('~^\s*(-?\d{1,9})\s*$~', $value, $m) === 1) {
+                return (int) $m[1];
+            }
+        }
+
+        return null;
+    }
+
+    /** Two words, the first in binary-coded decimals: frames, seconds, minutes, hours, and bit 6 for drop-frame (SMPTE ST 12-1, table 6). */
+    private static function timecode(string $bytes): ?string
+    {
+        if (strlen($bytes) !== 8) {
+            return null;
+        }
+        $word = self::int($bytes, 0) & 0xFFFFFFFF;
+        $digits = static fn (int $shift, int $tens): int => 10 * ($word >> $shift + 4 & $tens) + ($word >> $shift & 15);
+        [$frames, $seconds, $minutes, $hours] = [$digits(0, 3), $digits(8, 7), $digits(16, 7), $digits(24, 3)];
+        if ($seconds > 59 || $minutes > 59 || $hours > 23) {
+            return null;
+        }
+
+        return sprintf('%02d:%02d:%02d%s%02d', $hours, $minutes, $seconds, ($word >> 6 & 1) === 1 ? ';' : ':', $frames);
     }
 
     /** Pixels an inch, stored as a float. */

@@ -35,6 +35,8 @@ final readonly class ExrPart
         public array $texts,
         public ?int $density = null,
         public ?string $projection = null,
+        public ?int $frameNumber = null,
+        public ?string $timecode = null,
     ) {}
 
     public function compressionName(): string

@@ -98,6 +98,8 @@ final readonly class ExrReader implements Reader
             density: $part->density,
             colour: ColourWords::inTexts($part->texts),
             projection: $part->projection,
+            frameNumber: $part->frameNumber,
+            timecode: $part->timecode,
         );
     }
 

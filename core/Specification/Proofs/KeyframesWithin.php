@@ -16,7 +16,7 @@ final readonly class KeyframesWithin implements Proof
         $ask = $part->find('format.keyframe_interval')?->ask;
         $interval = $ask === null ? null : $ask->single() ?? $ask->max ?? $ask->min;
         $most = PartLength::mostFrames($specification, $part);
-        if ($interval === null || $most === null || (int) $interval <= $most[0] || $most[0] < 1) {
+        if ($interval === null || preg_match('~^\d+$~', $interval) !== 1 || $most === null || (int) $interval <= $most[0] || $most[0] < 1) {
             return;
         }
         $rate = PartLength::rate($part);

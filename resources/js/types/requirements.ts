@@ -64,6 +64,8 @@ export type RequirementId =
     | 'content.frozen'
     | 'content.hold'
     | 'content.loop'
+    | 'content.cadence'
+    | 'content.source'
     | 'content.alpha_used'
     | 'content.reference'
     | 'delivery.extras'

@@ -156,7 +156,7 @@ final class PixelsTest extends TestCase
     {
         $document = self::bench($pictures)->check(self::specification(['content.hold' => $asked]));
         self::assertSame([$mark, $found], [self::lines($document)[0]['files']['mark'], self::lines($document)[0]['files']['found']]);
-        self::assertSame($mark === 'unequal' ? ['value-differs'] : [], array_column($document['causes'], 'id'));
+        self::assertSame($mark === 'unequal' ? ['hold-too-short'] : [], array_column($document['causes'], 'id'));
     }
 
     public function test_what_is_to_be_held_is_not_frozen(): void
@@ -248,15 +248,18 @@ final class PixelsTest extends TestCase
         self::assertSame('2-3', array_column(self::lines($bench->check($asked)), 'files', 'id')['content.frozen']['found']);
     }
 
-    public function test_only_the_colour_pass_is_looked_at(): void
+    public function test_only_the_colour_pass_is_asked_for_light(): void
     {
         $black = self::picture([0, 0, 0]);
         $bench = self::bench(self::moving(), 'png', 'a_beauty');
         foreach (range(1, 12) as $frame) {
             $bench->put(sprintf('a_mask.%04d.png', $frame), $black);
         }
-        $document = $bench->check(self::specification(['content.black' => 'none', 'content.frozen' => 'none', 'passes' => ['mask', 'beauty'], 'naming.pattern' => 'a_{pass}.{frame:4}.{ext}']));
+        $document = $bench->check(self::specification(['content.black' => 'none', 'passes' => ['mask', 'beauty'], 'naming.pattern' => 'a_{pass}.{frame:4}.{ext}']));
         self::assertSame(['balanced', []], [$document['verdict'], $document['causes']]);
+        // everything else holds for each pass
+        $still = $bench->check(self::specification(['content.frozen' => 'none', 'passes' => ['mask', 'beauty'], 'naming.pattern' => 'a_{pass}.{frame:4}.{ext}']));
+        self::assertSame([['frozen-frames', 'mask']], array_map(static fn (array $c): array => [$c['id'], $c['pass'] ?? null], $still['causes']));
     }
 
     public function test_nothing_is_decoded_where_nothing_asks(): void

@@ -202,7 +202,7 @@ final class SettingsTest extends TestCase
     #[DataProvider('shownByScenes')]
     public function test_not_told_is_open_and_never_passed(string $id): void
     {
-        $asked = self::EQUAL[$id][0][0] ?? ['picture.display_aspect' => '16:9', 'time.count' => 10, 'camera.single' => 'yes', 'scene.saved' => 'yes', 'scene.links' => 'yes', 'output.folder' => 'renders', 'naming.folder' => 'renders', 'output.overwrites' => 'no', 'naming.pattern' => 'x.{frame:4}.{ext}', 'passes' => ['beauty']][$id];
+        $asked = self::EQUAL[$id][0][0] ?? ['picture.display_aspect' => '16:9', 'time.count' => 10, 'camera.single' => 'yes', 'scene.saved' => 'yes', 'scene.links' => 'yes', 'output.folder' => 'renders', 'naming.folder' => 'renders', 'output.overwrites' => 'no', 'naming.pattern' => 'x.{frame:4}.{ext}', 'passes' => ['beauty'], 'time.duration' => '4 s', 'format.file_size' => '1 MB'][$id];
         $document = self::document($id, $asked, [], ['file' => 'TC_010']);
 
         self::assertSame('open', $document['verdict']);
@@ -216,7 +216,7 @@ final class SettingsTest extends TestCase
 
     public function test_every_requirement_of_a_scene_has_rows_here_or_beside(): void
     {
-        $beside = ['picture.display_aspect', 'time.count', 'camera.single', 'scene.saved', 'scene.links', 'output.folder', 'output.overwrites', 'naming.pattern', 'naming.folder', 'passes'];
+        $beside = ['picture.display_aspect', 'time.count', 'camera.single', 'scene.saved', 'scene.links', 'output.folder', 'output.overwrites', 'naming.pattern', 'naming.folder', 'passes', 'time.duration', 'format.file_size'];
         $shown = array_keys(iterator_to_array(self::shownByScenes()));
         self::assertSame([], array_values(array_diff($shown, array_keys(self::EQUAL), $beside)));
         self::assertSame([], array_values(array_diff($shown, array_keys(self::UNEQUAL), $beside)));

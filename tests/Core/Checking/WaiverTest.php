@@ -96,7 +96,7 @@ final class WaiverTest extends TestCase
     public function test_a_should_and_a_line_of_another_part_are_not_touched(): void
     {
         $parts = Workbench::specification([], ['require' => ['time.rate' => 24], 'parts' => [['name' => 'a', 'delivers' => 'frames', 'require' => []], ['name' => 'b', 'delivers' => 'frames', 'require' => []]]]);
-        $scene = Workbench::scene(['time.rate' => 25]);
+        $scene = Workbench::scene([])->withOutputs([Workbench::scene(['time.rate' => 25])->making('a'), Workbench::scene(['time.rate' => 25])->making('b')]);
         $waiver = Waiver::of(Account::of($parts, $scene, null)->check->entries[1], 'b alone');
         self::assertSame([Mark::Unequal, Mark::Waived], array_map(static fn (Entry $e): Mark => $e->mark, Account::of($parts, $scene, null, [$waiver])->check->entries));
     }

@@ -155,7 +155,9 @@ final class CommandLineTest extends TestCase
         self::assertTrue($result->isValid(), (string) $result->error());
         self::assertSame('unbalanced', $document->verdict);
         self::assertSame(['1-6', '1-5', '5', '6', '', '1-6'], [$document->sequences[0]->expected, $document->sequences[0]->present, $document->sequences[0]->damaged, $document->sequences[0]->missing, $document->sequences[0]->extra, $document->sequences[0]->rerender]);
-        self::assertContains('rename', array_column($document->fixes, 'kind'));
+        // what is rendered again is not renamed first
+        self::assertNotContains('rename', array_column($document->fixes, 'kind'));
+        self::assertContains('set-aside', array_column($document->fixes, 'kind'));
         self::assertSame(['notes.txt'], $document->strays);
     }
 

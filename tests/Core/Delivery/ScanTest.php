@@ -150,6 +150,11 @@ final class ScanTest extends TestCase
     {
         $listing = new class implements Listing
         {
+            public function root(): string
+            {
+                return '';
+            }
+
             public function files(): iterable
             {
                 yield new ListedFile('', 'a.0001.png', 100, 0);
@@ -171,6 +176,11 @@ final class ScanTest extends TestCase
     {
         $listing = new class implements Listing
         {
+            public function root(): string
+            {
+                return '';
+            }
+
             public function files(): iterable
             {
                 for ($n = 1; $n <= 60_000; $n++) {

@@ -109,7 +109,7 @@ final class MatchingTest extends TestCase
 
         self::assertSame(['beauty', 'mist'], array_column($document['sequences'], 'pass'));
         self::assertSame(['', '5-6'], array_column($document['sequences'], 'rerender'));
-        self::assertSame('pass-short', $document['causes'][0]['id']);
+        self::assertSame(['render-stopped', 'mist', ['time.range', 'passes']], [$document['causes'][0]['id'], $document['causes'][0]['pass'], $document['causes'][0]['explains']]);
         self::assertSame([['kind' => 'render', 'part' => 'frames', 'pass' => 'mist', 'frames' => '5-6', 'count' => 2]], array_map(static fn (array $f): array => array_diff_key($f, ['says' => 1]), $document['fixes']));
     }
 
@@ -118,7 +118,17 @@ final class MatchingTest extends TestCase
         $bench = (new Workbench)->frames('TC_010.%04d.png', '1-6', Workbench::png())->put('files.sha256', 'x');
 
         self::assertSame(['leftovers'], array_column($bench->check(Workbench::specification(self::REQUIRE))['causes'], 'id'));
-        self::assertSame([], $bench->check(Workbench::specification(['delivery.checksums' => 'present'] + self::REQUIRE))['causes']);
+        $asked = Workbench::specification(['delivery.checksums' => 'present'] + self::REQUIRE);
+        self::assertSame([['value-differs', ['delivery.checksums']]], array_map(static fn (array $c): array => [$c['id'], $c['explains']], $bench->check($asked)['causes']));
+        $lines = '';
+        foreach (range(1, 6) as $frame) {
+            $lines .= hash('sha256', Workbench::png())."  TC_010.000{$frame}.png\n";
+        }
+        self::assertSame([], $bench->put('files.sha256', $lines)->check($asked)['causes']);
+        $wrong = $bench->put('files.sha256', str_replace('0003', '0009', $lines))->check($asked)['entries'];
+        self::assertSame('1 file is not listed, 1 listed file is not there', array_column($wrong, 'files', 'id')['delivery.checksums']['found']);
+        $bench->put('TC_010.0002.png', Workbench::png(32, 18))->put('files.sha256', $lines);
+        self::assertSame('1 file does not agree', array_column($bench->check($asked)['entries'], 'files', 'id')['delivery.checksums']['found']);
     }
 
     public function test_a_flood_of_odd_names_never_hides_the_frames(): void

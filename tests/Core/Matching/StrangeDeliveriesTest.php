@@ -25,6 +25,11 @@ final class StrangeDeliveriesTest extends TestCase
     {
         return new class($files) implements Listing
         {
+            public function root(): string
+            {
+                return '';
+            }
+
             /** @param  array<string, string>  $files */
             public function __construct(private readonly array $files) {}
 

@@ -63,8 +63,8 @@ final class FixesTest extends TestCase
         $bench = (new Workbench)->frames('out/TC_010.%04d.png', '1001-1010', Workbench::png())->put('notes.txt', 'x');
 
         self::assertSame([
-            ['kind' => 'move', 'from' => 'out', 'to' => 'TC_010', 'frames' => '1001-1010', 'count' => 10],
             ['kind' => 'set-aside', 'from' => 'notes.txt', 'count' => 1],
+            ['kind' => 'move', 'from' => 'out', 'to' => 'TC_010', 'frames' => '1001-1010', 'count' => 10],
         ], self::fixes($bench, ['naming.folder' => '{shot}'] + self::REQUIRE));
     }
 

@@ -33,7 +33,7 @@ final class MessagesTest extends TestCase
         self::assertStringContainsString("TC_030, slip\nNothing has been checked yet.", $message->body);
         self::assertStringContainsString('Not told yet: motion blur.', $message->body);
         // as the ledger goes, and saving last
-        self::assertMatchesRegularExpression('~  1\. Set the scale[^\n]*\n  2\. Set the (?:frame )?rate[^\n]*\n  3\. Set the camera[^\n]*\n  4\. Save the scene, then read~', $message->body);
+        self::assertMatchesRegularExpression('~  1\. Set the scale[^\n]*\n  2\. Set the (?:frame )?rate[^\n]*\n  3\. Choose the camera[^\n]*\n  4\. Save the scene, then read~', $message->body);
     }
 
     public function test_an_owner_s_message_holds_no_more_than_text(): void

@@ -101,9 +101,9 @@ final class Workbench
         return $this;
     }
 
-    public function scan(Depth $depth = Depth::Quick, int $now = self::NOW, ?Specification $looksFor = null): Delivery
+    public function scan(Depth $depth = Depth::Quick, int $now = self::NOW, ?Specification $looksFor = null, array $approved = []): Delivery
     {
-        return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth, $looksFor === null ? null : PixelRules::looker($looksFor)))->run($now);
+        return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth, $looksFor === null ? null : PixelRules::looker($looksFor, $approved), $looksFor?->asksAny(['delivery.checksums']) ?? false))->run($now);
     }
 
     /** @param  array<string, mixed>  $require */

@@ -2,17 +2,18 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Remedy;
+namespace PlainLedger\Core\Diagnosis;
 
-/** What kind of work puts something right, the cheapest first. */
+/** What kind of work puts something right. */
 enum FixKind: string
 {
     case Wait = 'wait';
     case Set = 'set';
+    case Deliver = 'deliver';
     case Rename = 'rename';
     case Move = 'move';
+    case SetAside = 'set-aside';
     case Retag = 'retag';
     case Encode = 'encode';
     case Render = 'render';
-    case SetAside = 'set-aside';
 }

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking;
+
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Specification\Requirement;
+
+/** Something that is asked and could not be looked at from what was given, and why. */
+final readonly class NotChecked
+{
+    private function __construct(public string $id, public string $part, public ?string $pass, public string $why) {}
+
+    public static function of(Requirement $requirement, Subject $subject, ?string $pass = null): self
+    {
+        return new self($requirement->id(), $subject->part->name, $pass, self::why($requirement, $subject, $pass));
+    }
+
+    private static function why(Requirement $requirement, Subject $subject, ?string $pass): string
+    {
+        $sides = $requirement->descriptor->sides;
+        if ($subject->match === null) {
+            return str_contains($sides, 'S') && $subject->scene === null ? 'the settings given make another part' : 'only files show it, and none were given';
+        }
+        if (preg_match('~[FMD]~', $sides) !== 1) {
+            return $subject->scene === null ? 'only a scene shows it, and none was given' : 'the settings given make another part';
+        }
+        $kinds = self::kinds($subject);
+        $movies = array_filter($kinds, static fn (Kind $k): bool => $k->isMovie()) !== [];
+        $spoken = implode(' and ', array_map(static fn (Kind $k): string => $k->spoken(), $kinds));
+
+        return match (true) {
+            $subject->nothingDelivered() => 'nothing was delivered that would show it',
+            $pass !== null && $kinds === [] => 'no file of this pass is there',
+            $pass !== null && ! $subject->part->passesByFiles() => 'the passes are layers of one file, which does not tell it of each',
+            $movies && str_starts_with($requirement->id(), 'content.') => "the pictures of {$spoken} are not decoded here",
+            $movies => "{$spoken} files are not read that far here",
+            $kinds === [] => 'no whole file is there to be looked at',
+            default => "{$spoken} files do not tell it",
+        };
+    }
+
+    /** @return list<Kind> */
+    private static function kinds(Subject $subject): array
+    {
+        $kinds = [];
+        foreach ($subject->match->passes ?? [] as $pass) {
+            foreach ($pass->frames->table() as $facts) {
+                if ($facts->kind !== null) {
+                    $kinds[$facts->kind->value] = $facts->kind;
+                }
+            }
+        }
+        if ($subject->match?->instead !== null) {
+            $kinds[$subject->match->instead['kind']->value] = $subject->match->instead['kind'];
+        }
+
+        return array_values($kinds);
+    }
+
+    /** @return array{id: string, part: string, pass?: string, why: string} */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'part' => $this->part] + ($this->pass === null ? [] : ['pass' => $this->pass]) + ['why' => $this->why];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `content.cadence`: how many frames each picture stands, where that is regular. Frames drawn on twos stand two each. */
+final readonly class CadenceRule implements Rule
+{
+    /** So many pictures at least tell a cadence; the first and the last may be cut. */
+    private const LEAST_PICTURES = 4;
+
+    public function answers(string $id): bool
+    {
+        return $id === 'content.cadence';
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return null;
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $pass = PassLooks::of($subject);
+        if ($pass === null || $pass->hasUnseen()) {
+            return $pass === null ? null : Cell::unknown();
+        }
+        $found = self::of($pass);
+        $equal = in_array($found, $requirement->ask->values, true);
+
+        return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))]);
+    }
+
+    /** `every`, or how many frames pictures stand: `2`, `3`, or two numbers in turn, `2-3`. */
+    public static function of(PassLooks $pass): string
+    {
+        $lengths = [];
+        $before = null;
+        foreach ($pass->looks as $look) {
+            if ($look !== null && $before !== null && $look->print === $before) {
+                $lengths[count($lengths) - 1]++;
+            } else {
+                $lengths[] = 1;
+            }
+            $before = $look?->print;
+        }
+        $inner = array_slice($lengths, 1, -1);
+        if (count($inner) < self::LEAST_PICTURES - 2) {
+            return 'every';
+        }
+        $kinds = array_values(array_unique($inner));
+        sort($kinds);
+        $ends = max($lengths[0], $lengths[count($lengths) - 1]);
+        if (count($kinds) === 1 && $kinds[0] > 1 && $ends <= $kinds[0]) {
+            return (string) $kinds[0];
+        }
+
+        return count($kinds) === 2 && $kinds[1] > 1 && $ends <= $kinds[1] && count($inner) >= 4 && self::takeTurns($inner) ? "{$kinds[0]}-{$kinds[1]}" : 'every';
+    }
+
+    /** @param  list<int>  $lengths */
+    private static function takeTurns(array $lengths): bool
+    {
+        for ($i = 2, $many = count($lengths); $i < $many; $i++) {
+            if ($lengths[$i] !== $lengths[$i - 2]) {
+                return false;
+            }
+        }
+
+        return $lengths[0] !== $lengths[1];
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Measure\Duration;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `time.duration`, within one frame: count by rate of a scene and of frames, wherever both are known. */
+final readonly class DurationRule implements Rule
+{
+    public function answers(string $id): bool
+    {
+        return $id === 'time.duration';
+    }
+
+    /** In seconds: by its frames and its rate, else as it tells it; null where it tells neither. */
+    public static function ofScene(SceneSettings $scene, Subject $subject): ?BigRational
+    {
+        $rate = self::rate($scene, $subject);
+        $count = $scene->frames() === null ? $scene->get('time.count') : (string) count($scene->frames());
+        if ($count !== null && $rate !== null) {
+            return BigRational::of((int) $count)->dividedBy($rate->value);
+        }
+        $told = $scene->get('time.duration');
+
+        return $told === null ? null : Duration::parse($told)->seconds($rate);
+    }
+
+    private static function rate(?SceneSettings $scene, Subject $subject): ?FrameRate
+    {
+        $rate = $scene?->get('time.rate') ?? $subject->part->single('time.rate');
+
+        return $rate === null ? null : FrameRate::parse($rate);
+    }
+
+    public function scene(Requirement $requirement, Subject $subject): Cell
+    {
+        $scene = $subject->scene;
+        $seconds = $scene === null ? null : self::ofScene($scene, $subject);
+        if ($scene === null || $seconds === null) {
+            return Cell::unknown();
+        }
+        $rate = self::rate($scene, $subject);
+        $byAskedRate = $scene->get('time.rate') === null && $scene->frames() !== null && $rate !== null;
+
+        return Cell::when(self::within($requirement, $seconds, $rate), self::spoken($seconds, $byAskedRate ? $rate : null));
+    }
+
+    public function files(Requirement $requirement, Subject $subject): ?Cell
+    {
+        if ($subject->part->delivers->isMovie() || ! $subject->isNumbered()) {
+            return FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null);
+        }
+        $pass = $subject->onlyPass();
+        $told = $pass === null ? null : self::toldBy($pass);
+        $rate = $told ?? self::rate(null, $subject);
+        if ($pass === null || $pass->isEmpty() || $rate === null) {
+            return null;
+        }
+        $seconds = BigRational::of(count($pass->present))->dividedBy($rate->value);
+        $equal = self::within($requirement, $seconds, $rate);
+        $place = (int) array_key_first($subject->match->passes ?? []);
+
+        return Cell::of($equal ? Mark::Equal : Mark::Unequal, self::spoken($seconds, $told === null ? $rate : null), [], $equal ? [] : [$place => $pass->missing()]);
+    }
+
+    private static function toldBy(PassMatch $pass): ?FrameRate
+    {
+        foreach ($pass->frames->alike as $alike) {
+            if ($alike->facts->isWhole() && $alike->facts->frameRate !== null) {
+                return $alike->facts->frameRate;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  FrameRate|null  $asked  the rate, where it is known only from what is asked */
+    private static function spoken(BigRational $seconds, ?FrameRate $asked): string
+    {
+        return Duration::ofSeconds($seconds).($asked === null ? '' : " at the {$asked->spoken()} asked");
+    }
+
+    private static function within(Requirement $requirement, BigRational $seconds, ?FrameRate $rate): bool
+    {
+        $ask = $requirement->ask;
+        $frame = $rate === null ? BigRational::zero() : BigRational::of(1)->dividedBy($rate->value);
+        $time = static fn (string $text): BigRational => Duration::parse($text)->seconds($rate);
+        if ($ask->values !== []) {
+            return $seconds->minus($time($ask->values[0]))->abs()->isLessThanOrEqualTo($frame);
+        }
+
+        return ($ask->min === null || $seconds->plus($frame)->isGreaterThanOrEqualTo($time($ask->min))) && ($ask->max === null || $seconds->minus($frame)->isLessThanOrEqualTo($time($ask->max)));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\DurationRule;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\BitRate;
+use PlainLedger\Core\Measure\ByteSize;
+
+/** `over-size-cap`: a file, or what a scene would make, is larger than it may be; where the length is known, with the rate that fits. */
+final readonly class SizeCap implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        $cap = $situation->entry('format.file_size')?->requirement->ask->max;
+        $found = $situation->found('format.file_size');
+        if ($cap === null || $found === null || ! $situation->isUnequal('format.file_size') || (int) $found <= (int) $cap) {
+            return;
+        }
+        $side = $situation->side('format.file_size');
+        $scene = $situation->scene();
+        $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
+        $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie() ? null : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
+        $says = ($side === 'scene' ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
+            .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
+        $fixes = $side === 'scene' && $fits !== null
+            ? [Fix::set($situation->part(), 'format.bit_rate', 'the bit rate', $scene?->get('format.bit_rate'), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
+            : Mending::of($situation, 'format.file_size', 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
+        yield new Finding('over-size-cap', $side, $says, ["format.file_size is {$found}"], ['format.file_size'], $fixes);
+    }
+}

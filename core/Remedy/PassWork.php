@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Remedy;
+
+use PlainLedger\Core\Checking\PassLines;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\FixKind;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Delivers;
+
+/** What has to be done for one pass besides what its causes name: frames to render, old files out of the way, frames beyond. */
+final readonly class PassWork
+{
+    /** Frames to be rendered, by the numbers asked. */
+    public FrameRange $rerender;
+
+    /** What is added to the numbers that are there, where they count from elsewhere. */
+    private int $shift;
+
+    /** @param  list<Cause>  $causes  that concern this pass */
+    public function __construct(private Subject $subject, private PassMatch $pass, private int $place, private ?PassLines $lines, private array $causes)
+    {
+        $this->shift = $this->shiftOf();
+        $this->rerender = $this->toRender();
+    }
+
+    private function shiftOf(): int
+    {
+        foreach ($this->causes as $cause) {
+            if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
+                return $this->pass->expected->first() - $this->pass->present->first();
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * Missing, damaged, and those whose unequal facts only a render can mend; within what is expected. Frames that are
+     * only numbered from elsewhere need no render.
+     */
+    private function toRender(): FrameRange
+    {
+        if (in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true)) {
+            return FrameRange::none();
+        }
+        $wrong = $this->isWaived('content.whole') ? FrameRange::none() : $this->pass->damaged->and($this->pass->relevant());
+        foreach ($this->causes as $cause) {
+            foreach ($cause->finding->render ? $cause->explains : [] as $id) {
+                $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
+            }
+        }
+        $expected = $this->pass->expected;
+        if ($expected === null) {
+            return $this->subject->nothingDelivered() && ! $this->subject->isNumbered() ? FrameRange::of(0, 0) : $wrong;
+        }
+        if ($this->shift !== 0) {
+            return $wrong->and($this->pass->present)->plus($expected->shifted(-$this->shift)->minus($this->pass->present))->shifted($this->shift)->and($expected);
+        }
+        $missing = $this->isWaived('time.range') ? FrameRange::none() : $this->pass->missing();
+
+        return $missing->plus($wrong)->and($expected);
+    }
+
+    /** What is accepted as it is needs no work. */
+    private function isWaived(string $id): bool
+    {
+        return ($this->lines?->entries[$id] ?? null)?->waiver !== null;
+    }
+
+    /** @return list<Fix> */
+    public function fixes(): array
+    {
+        $fixes = [...$this->outOfTheWay(), ...$this->beyond()];
+        $render = $this->waits() ? $this->rerender->minus($this->pass->missing()) : $this->rerender;
+        if (! $render->isEmpty()) {
+            $again = $this->shift === 0 && $this->pass->present->covers($render);
+            $fixes[] = $this->subject->isNumbered() ? Fix::render($this->subject->part->name, $render, $again) : Fix::renderPicture($this->subject->part->name, ! $this->pass->isEmpty());
+        }
+
+        return array_map(fn (Fix $f): Fix => $f->ofPass($this->pass->pass), $fixes);
+    }
+
+    private function waits(): bool
+    {
+        return array_filter($this->causes, static fn (Cause $c): bool => $c->finding->id === 'still-arriving') !== [];
+    }
+
+    /**
+     * Files that are rendered again under another name, or in another folder, stay behind: they are set aside.
+     *
+     * @return list<Fix>
+     */
+    private function outOfTheWay(): array
+    {
+        $fixes = [];
+        foreach ($this->pass->takes as $take) {
+            $old = $this->rerender->shifted(-$this->shift)->and($take->frames);
+            if (! $old->isEmpty() && ! $this->pass->lone && $this->liesInTheWay($take)) {
+                $fixes[] = Fix::setAside($this->subject->part->name, $take->path(), count($old), $this->subject->isNumbered() ? $old : null);
+            }
+        }
+
+        return $fixes;
+    }
+
+    private function liesInTheWay(Take $take): bool
+    {
+        return $this->shift !== 0 || ! $take->folderFits || ! $take->misnamed()->isEmpty();
+    }
+
+    /** @return list<Fix> frames that nobody asked for */
+    private function beyond(): array
+    {
+        $fixes = [];
+        if ($this->shift !== 0 || $this->pass->extra()->isEmpty() || $this->isWaived('time.range') || $this->subject->part->delivers !== Delivers::Frames) {
+            return [];
+        }
+        $asked = ($this->lines?->entries['time.range'] ?? null)?->isUnequal() || ($this->lines?->entries['time.count'] ?? null)?->isUnequal();
+        foreach ($asked ? $this->pass->takes : [] as $take) {
+            $extra = $take->frames->and($this->pass->extra());
+            if (! $extra->isEmpty() && $take->sequence->column !== null) {
+                $fixes[] = Fix::setAside($this->subject->part->name, $take->path(), count($extra), $extra);
+            }
+        }
+
+        return $fixes;
+    }
+
+    /**
+     * The work that is named, less what this pass's own replaces: frames that are rendered again, or set aside, are neither
+     * renamed nor saved first; and what is renamed to other numbers is renamed once.
+     *
+     * @param  list<array{Fix, int}>  $named
+     * @return list<array{Fix, int}>
+     */
+    public function spared(array $named): array
+    {
+        $gone = $this->rerender->shifted(-$this->shift)->plus($this->shift === 0 ? $this->pass->extra() : FrameRange::none());
+        $left = [];
+        foreach ($named as [$fix, $at]) {
+            if (($fix->details['pass'] ?? null) !== $this->pass->pass && isset($fix->details['pass'])) {
+                $left[] = [$fix, $at];
+
+                continue;
+            }
+            if ($this->shift !== 0 && $fix->kind === FixKind::Rename && ! isset($fix->details['shift'])) {
+                continue;
+            }
+            $fix = $this->subject->isNumbered() ? $fix->without($gone, $this->pass->present) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
+            if ($fix !== null) {
+                $left[] = [$fix, $at];
+            }
+        }
+
+        return $left;
+    }
+}
