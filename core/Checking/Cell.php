@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking;
 
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\Vocabulary;
 
 /**
  * What one side shows of one requirement.
@@ -47,6 +49,12 @@ final readonly class Cell
     public static function unknown(): self
     {
         return new self(Mark::Unknown, null);
+    }
+
+    /** What a scene tells by a word: one that cannot be placed is not known to be another. */
+    public static function ofWord(Requirement $requirement, bool $equal, string $found): self
+    {
+        return $equal || Vocabulary::has($requirement->descriptor, $found) ? self::when($equal, $found) : self::of(Mark::Unknown, $found);
     }
 
     /**

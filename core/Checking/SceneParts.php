@@ -36,8 +36,8 @@ final readonly class SceneParts
     private static function partOf(SceneSettings $scene, Specification $specification, array $taken): ?Part
     {
         $parts = array_values(array_filter($specification->parts, static fn (Part $p): bool => ! isset($taken[$p->name])));
-        foreach ($scene->part === null ? [] : $parts as $part) {
-            if (strcasecmp($part->name, $scene->part) === 0) {
+        foreach ($parts as $part) {
+            if ($scene->part !== null && strcasecmp($part->name, $scene->part) === 0) {
                 return $part;
             }
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Media\Look;
+use PlainLedger\Core\Media\PictureDistance;
 
 /**
  * Files of one folder whose names are the same but for their numbers. A number that is the same in all costs nothing;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Matching;
 
-use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureDistance;
 
 /** The files that answer one part and pass, by frame number; a file without a number is frame 0. */
 final readonly class FoundFrames

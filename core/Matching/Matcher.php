@@ -304,7 +304,9 @@ final class Matcher
         $asked = array_map(static fn (Kind $k): string => $k->usualExtension(), $part->kinds());
         if ($part->delivers === Delivers::File) {
             // a companion file's extension stands in its pattern
-            return $asked === [] ? array_values(array_filter([strtolower(Extension::of($name))], static fn (string $e): bool => $e !== '')) : $asked;
+            $own = strtolower(Extension::of($name));
+
+            return $asked === [] && $own !== '' ? [$own] : $asked;
         }
         if ($facts->kind === null) {
             return $asked === [] ? [strtolower(Extension::of($name))] : $asked;

@@ -69,7 +69,7 @@ final readonly class OwedFiles
         if ($this->pass === null || $this->siblings === [] || ($this->pattern?->has('pass') ?? false) || $this->folderFits($folder)) {
             return true;
         }
-        $near = static fn (string $pass): int => min(array_map(static fn (string $word): int => levenshtein(strtolower($pass), strtolower($word)), explode('/', "{$folder}/")) ?: [99]);
+        $near = static fn (string $pass): int => min(array_map(static fn (string $word): int => levenshtein(strtolower($pass), strtolower($word)), explode('/', "{$folder}/")));
         $own = $near($this->pass);
         $others = array_map($near, $this->siblings);
 

@@ -42,22 +42,23 @@ final readonly class PictureDistance
         return new self(array_sum($cells), 3 * $width * $height, self::PLACES[intdiv($most, 3)][$most % 3]);
     }
 
-    /** @return array{int, int, int} the differences of its thirds, left to right */
+    /** @return list<int> the differences of its thirds, left to right */
     private static function ofLine(string $line, string $other, int $width): array
     {
         /** @var array<int, int> $a */
         $a = unpack('C*', $line);
         /** @var array<int, int> $b */
         $b = unpack('C*', $other);
-        $sums = [0, 0, 0];
+        [$left, $middle, $right] = [0, 0, 0];
         foreach ($a as $i => $value) {
-            $apart = $value - ($b[$i] ?? 0);
-            if ($apart !== 0) {
-                $sums[min(2, intdiv(3 * intdiv($i - 1, 3), max(1, $width)))] += abs($apart);
-            }
+            $apart = abs($value - ($b[$i] ?? 0));
+            $third = intdiv($i - 1, max(1, $width));
+            $left += $third === 0 ? $apart : 0;
+            $middle += $third === 1 ? $apart : 0;
+            $right += $third > 1 ? $apart : 0;
         }
 
-        return $sums;
+        return [$left, $middle, $right];
     }
 
     /** As a fraction of white; null where the sizes differ. */

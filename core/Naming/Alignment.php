@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Naming;
 
-
 /**
  * Reads names by a pattern whose values are known, and where a name does not fit finds the reading that assumes
  * least: the pattern's atoms are laid against the name's tokens by dynamic programming over their costs.

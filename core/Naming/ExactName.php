@@ -99,6 +99,6 @@ final readonly class ExactName
         $lead = strlen((string) preg_replace('~^.*?(\d*)$~Ds', '$1', substr($name, 0, $from)));
         $trail = strspn($name, '0123456789', $to);
 
-        return new NameReading($name, $pieces, 0, preg_match_all('~\d+~', substr($name, 0, $from - $lead)), substr($name, $from - $lead, $lead), substr($name, $to, $trail));
+        return new NameReading($name, $pieces, 0, (int) preg_match_all('~\d+~', substr($name, 0, $from - $lead)), substr($name, $from - $lead, $lead), substr($name, $to, $trail));
     }
 }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
-use PlainLedger\Core\Checking\NotChecked;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\NotChecked;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
@@ -18,7 +19,6 @@ use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\PieceReading;
-use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Scene\Effective;
 use PlainLedger\Core\Scene\WhereToLook;
 

@@ -7,9 +7,9 @@ namespace PlainLedger\Core\Report;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
+use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Level;
 
 /** What holds a deliverable up, in the few words an index line has room for. */

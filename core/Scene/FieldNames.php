@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Scene;
 
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Spellings;
 
 /** Settings under whatever names people and programs give them, brought under the ids of requirements. */
 final readonly class FieldNames
@@ -17,11 +18,21 @@ final readonly class FieldNames
         'height' => ['height', 'imageheight', 'outputheight', 'resy', 'yres', 'resolutiony', 'yresolution', 'resolutionheight', 'sizey'],
         'picture.scale' => ['scale', 'renderscale', 'resolutionscale', 'resolutionpercentage', 'resolutionpercent', 'percentage', 'percent', 'sizepercent'],
         'picture.pixel_aspect' => ['pixelaspect', 'pixelaspectratio', 'par', 'pixelratio', 'sampleaspect', 'sampleaspectratio'],
-        'picture.region' => ['region', 'renderregion', 'crop', 'cropregion', 'border', 'renderborder', 'regionofinterest'],
+        'picture.region' => ['region', 'renderregion', 'crop', 'cropregion', 'border', 'renderborder', 'regionofinterest', 'croparea', 'renderarea'],
+        'region.on' => ['useregion', 'userenderregion', 'regionon', 'regionenabled', 'renderregionenabled', 'enableregion', 'usecrop', 'cropon', 'cropenabled', 'enablecrop', 'croptoregion', 'croptoborder', 'useborder', 'borderon', 'borderenabled', 'limittoregion'],
+        'region.left' => ['regionleft', 'cropleft', 'borderleft', 'regionminx', 'cropminx', 'borderminx', 'regionxmin', 'cropxmin', 'borderxmin', 'regionx1', 'cropx1'],
+        'region.right' => ['regionright', 'cropright', 'borderright', 'regionmaxx', 'cropmaxx', 'bordermaxx', 'regionxmax', 'cropxmax', 'borderxmax', 'regionx2', 'cropx2'],
+        'region.top' => ['regiontop', 'croptop', 'bordertop', 'regionminy', 'cropminy', 'borderminy', 'regionymin', 'cropymin', 'borderymin', 'regiony1', 'cropy1'],
+        'region.bottom' => ['regionbottom', 'cropbottom', 'borderbottom', 'regionmaxy', 'cropmaxy', 'bordermaxy', 'regionymax', 'cropymax', 'borderymax', 'regiony2', 'cropy2'],
+        'region.x' => ['regionx', 'cropx'], 'region.y' => ['regiony', 'cropy'], 'region.width' => ['regionwidth', 'cropwidth'], 'region.height' => ['regionheight', 'cropheight'],
         'picture.projection' => ['projection', 'cameraprojection'],
         'picture.scan' => ['scan', 'fields', 'interlacing'],
         'picture.density' => ['density', 'dpi', 'ppi'],
         'time.rate' => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
+        'time.animation_rate' => ['animationrate', 'animationframerate', 'animationfps', 'timelinerate', 'timelinefps', 'timelineframerate', 'sourcerate', 'sourcefps', 'originalfps', 'originalrate'],
+        'time.duration' => ['duration', 'length', 'runningtime', 'cliplength', 'clipduration', 'movielength', 'totaltime', 'animationlength', 'lengthinseconds', 'durationinseconds'],
+        'old length' => ['oldlength', 'lengthbefore', 'originallength', 'oldframes', 'framesbefore', 'stretchfrom', 'oldduration', 'durationbefore'],
+        'new length' => ['newlength', 'lengthafter', 'stretchedlength', 'newframes', 'framesafter', 'stretchto', 'newduration', 'durationafter'],
         'time.range' => ['range', 'framerange', 'frames', 'renderrange', 'outputrange'],
         'time.count' => ['framecount', 'numberofframes', 'totalframes', 'howmanyframes'],
         'first' => ['first', 'firstframe', 'start', 'startframe', 'framestart', 'renderstart', 'in', 'from'],
@@ -30,7 +41,7 @@ final readonly class FieldNames
         'time.timeline' => ['timeline', 'timelinerange', 'animationrange', 'playbackrange', 'scenerange'],
         'time.extent' => ['extent', 'whatisrendered', 'whattorender', 'renderwhat', 'timeoutput'],
         'time.handles' => ['handles'],
-        'time.speed' => ['speed', 'timescale', 'timestretch'],
+        'time.speed' => ['speed', 'timescale', 'timestretch', 'stretch', 'playbackspeed', 'retime'],
         'camera.chosen' => ['camera', 'cam', 'rendercamera', 'activecamera', 'cameraname', 'chosencamera', 'shotcamera'],
         'camera.all' => ['cameras', 'allcameras', 'scenecameras'],
         'camera.views' => ['views', 'workingviews'],
@@ -47,10 +58,15 @@ final readonly class FieldNames
         'render.overlays' => ['overlays', 'showoverlays', 'guides', 'grid', 'helpers'],
         'path' => ['output', 'outputpath', 'path', 'filepath', 'renderpath', 'outputfile', 'outputfilename', 'renderoutput', 'savepath'],
         'output.folder' => ['folder', 'outputfolder', 'outputdirectory', 'outputdir', 'directory', 'renderfolder', 'outdir'],
-        'naming.pattern' => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'fileprefix', 'basename'],
+        'naming.pattern' => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'basename', 'filenamepattern', 'outputfilenames'],
+        'naming.prefix' => ['prefix', 'fileprefix', 'filenameprefix', 'imageprefix', 'nameprefix', 'outputprefix', 'imagefileprefix'],
+        'naming.order' => ['nameorder', 'numberplace', 'numberplacement', 'framenumberplace', 'framenumberplacement', 'nameformat', 'filenameformat', 'nameandnumber', 'animationext', 'nameext'],
+        'naming.digits' => ['digits', 'padding', 'framepadding', 'zeropadding', 'numberdigits', 'framedigits', 'numberpadding', 'paddeddigits', 'framenumberdigits'],
+        'naming.adds_digits' => ['addsdigits', 'addsframenumber', 'addsnumber', 'addframenumber', 'appendframenumber', 'appendsframenumber', 'autonumber', 'autonumbering', 'digitsadded'],
+        'scene.part' => ['part', 'makes', 'makespart', 'forpart'],
         'format.kind' => ['format', 'fileformat', 'imageformat', 'outputformat', 'filetype', 'extension', 'ext', 'container'],
         'format.codec' => ['codec', 'videocodec', 'encoder'],
-        'format.bit_depth' => ['bitdepth', 'depth', 'bits', 'bitsperchannel', 'colordepth', 'colourdepth'],
+        'format.bit_depth' => ['bitdepth', 'depth', 'bits', 'bitsperchannel', 'colordepth', 'colourdepth', 'bitsperpixel', 'bpp', 'bitspercomponent', 'bpc', 'bitspersample'],
         'format.sample' => ['sampletype', 'datatype', 'pixeltype'],
         'format.channels' => ['channels', 'colormode', 'colourmode'],
         'format.alpha' => ['alpha', 'alphachannel', 'savealpha', 'alphamode', 'transparency'],
@@ -58,7 +74,7 @@ final readonly class FieldNames
         'format.quality' => ['jpegquality', 'jpgquality', 'compressionquality', 'imagequality'],
         'format.chroma' => ['chroma', 'chromasubsampling', 'subsampling'],
         'format.bit_rate' => ['bitrate', 'videobitrate', 'datarate'],
-        'format.keyframe_interval' => ['keyframeinterval', 'keyframedistance', 'gop', 'gopsize'],
+        'format.keyframe_interval' => ['keyframeinterval', 'keyframedistance', 'gop', 'gopsize', 'keyframes', 'keyframeevery', 'keyframesevery', 'maxkeyframeinterval', 'iframeinterval', 'goplength'],
         'format.b_frames' => ['bframes', 'maxbframes'],
         'colour.encoding' => ['colorspace', 'colourspace', 'outputcolorspace', 'outputcolourspace', 'colorencoding', 'colourencoding', 'transfer'],
         'colour.view' => ['view', 'viewtransform', 'displaytransform'],
@@ -88,8 +104,16 @@ final readonly class FieldNames
     /** Fields that are lists of names. */
     private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes'];
 
+    /** Fields that come to a setting only together with others. */
+    private const TOGETHER = [
+        'width', 'height', 'first', 'last', 'path', 'old length', 'new length', 'region.on', 'region.left', 'region.right', 'region.top', 'region.bottom', 'region.x', 'region.y', 'region.width', 'region.height',
+        'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder', 'scene.part',
+    ];
+
     /** Fields of several words, as people point at them; those that are no requirement of their own. */
     private const OWN_LABELS = [
+        'region.on' => 'Render region is on', 'region.left' => 'Region, left side', 'region.right' => 'Region, right side', 'region.top' => 'Region, top side', 'region.bottom' => 'Region, bottom side', 'region.x' => 'Region, from the left', 'region.y' => 'Region, from the top', 'region.width' => 'Region, width', 'region.height' => 'Region, height',
+        'time.animation_rate' => 'Rate of the animation', 'old length' => 'Length before the stretch', 'new length' => 'Length after the stretch', 'naming.prefix' => 'Name before the number', 'naming.order' => 'Order of name and number', 'naming.digits' => 'Digits of the number', 'naming.adds_digits' => 'Digits the program adds', 'scene.part' => 'Part these settings make',
         'width' => 'Width', 'height' => 'Height', 'first' => 'First frame', 'last' => 'Last frame', 'path' => 'Output path with name', 'time.timeline' => 'Timeline of the animation', 'camera.chosen' => 'Camera chosen', 'camera.all' => 'Cameras of the scene',
         'camera.views' => 'Working views', 'scene.file' => 'Name of the scene', 'scene.unsaved' => 'Scene has unsaved changes', 'scene.project_folder' => 'Project folder', 'camera.placement' => 'Placement of the camera', 'camera.lens' => 'Lens of the camera',
     ];
@@ -117,6 +141,15 @@ final readonly class FieldNames
         return $offered + self::OWN_LABELS;
     }
 
+    /** Whether a name, taken as a whole, is a usual one. */
+    public static function isUsual(string $name): bool
+    {
+        $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $name));
+        $id = strtolower(str_replace([' ', '/'], '.', trim($name)));
+
+        return (Catalogue::standard()->find($id) !== null && ! str_starts_with($id, 'other.')) || array_filter(self::USUAL, static fn (array $words): bool => in_array($plain, $words, true)) !== [];
+    }
+
     /** The field a name stands for; null where none is known, `""` where a map says that it is of no concern. */
     public static function of(string $name, ?FieldMap $map = null): ?string
     {
@@ -125,6 +158,10 @@ final readonly class FieldNames
             return $meaning->is ?? '';
         }
         $id = strtolower(trim($name));
+        $dotted = str_replace(' ', '.', $id);
+        if (Catalogue::standard()->find($dotted) !== null && ! str_starts_with($dotted, 'other.')) {
+            return $dotted;
+        }
         if (isset(self::USUAL[$id]) || isset(self::OWN_LABELS[$id]) || Catalogue::standard()->find($id) !== null) {
             return $id;
         }
@@ -172,6 +209,10 @@ final readonly class FieldNames
             if ($field === '') {
                 continue;
             }
+            if ($meaning === null && $field === 'time.range' && in_array(Spellings::usual('time.extent', $value), ['one', 'whole'], true) && preg_match('~\d~', $value) !== 1) {
+                // “frames: all” says what is rendered, and not which frames
+                $field = 'time.extent';
+            }
             if ($meaning === null && $field === 'time.range' && preg_match('~^(?:.*[./:])?\s*(?:number of |total )?frames$~i', trim($name)) === 1 && preg_match('~^\d{1,9}$~', $value) === 1) {
                 // “frames: 96” says how many, and not which
                 $field = 'time.count';
@@ -196,7 +237,7 @@ final readonly class FieldNames
             }
         }
         $values = array_map(static fn (array $f): string => $f[1], $fields);
-        $scene = array_filter(['file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
+        $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
         if (isset($values['scene.unsaved']) && ! isset($scene['saved'])) {
             $scene['saved'] = in_array(strtolower($values['scene.unsaved']), ['no', 'false', 'off', '0', 'none', ''], true) ? 'yes' : 'no';
         }
@@ -206,12 +247,20 @@ final readonly class FieldNames
                 $settings[$field] = self::names($field, $value);
             } elseif ($field === 'picture.scale') {
                 $settings[$field] = $map?->of($fields[$field][0])?->unit === null ? self::percent($value, $fields[$field][0]) : $value;
-            } elseif (! in_array($field, ['width', 'height', 'first', 'last', 'path', 'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder'], true)) {
+            } elseif (! in_array($field, self::TOGETHER, true)) {
                 $settings[$field] = $value;
             }
         }
 
-        return new ToldSettings($scene, $settings + self::together($values), $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
+        $together = self::together($values);
+        if (isset($together['picture.resolution'], $settings['picture.resolution']) && preg_match('~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i', $settings['picture.resolution']) === 1) {
+            // a lone number beside width and height is how many pixels an inch has
+            $together += ['picture.density' => $settings['picture.resolution']];
+        }
+        // width and height, first and last, are plainer than one word for both
+        $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1]);
+
+        return new ToldSettings($scene, $plainer + $settings + $together, $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
     }
 
     /**
@@ -227,12 +276,17 @@ final readonly class FieldNames
             $pixels = static fn (string $side): string => (string) preg_replace('~\s*(?:px|pixels?)\.?$~i', '', trim($side));
             $settings['picture.resolution'] = "{$pixels($values['width'])}x{$pixels($values['height'])}";
         }
+        $settings += SceneRegion::of($values);
+        if (isset($values['old length'], $values['new length'])) {
+            $settings['time.speed'] = self::stretch($values['old length'], $values['new length']);
+        }
         if (isset($values['first'], $values['last'])) {
             [$first, $last] = [self::frame($values['first']), self::frame($values['last'])];
             $settings['time.range'] = $first === $last ? $first : "{$first}-{$last}";
         }
         if (isset($values['path'])) {
             $path = strtr($values['path'], '\\', '/');
+            $path = self::isFolder($path) ? rtrim($path, '/').'/' : $path;
             $slash = strrpos($path, '/');
             // no path is an answer: none is set; a name alone tells nothing of its folder
             $settings += $slash === false && $path !== '' ? [] : ['output.folder' => substr($path, 0, max(1, (int) $slash))];
@@ -244,6 +298,22 @@ final readonly class FieldNames
         }
 
         return $settings;
+    }
+
+    /** A path whose last word has neither number nor extension, and does not wait for a number, stays whole. */
+    private static function isFolder(string $path): bool
+    {
+        $last = substr($path, (int) strrpos("/{$path}", '/'));
+
+        return str_contains($path, '/') && $last !== '' && preg_match('~#|%0?\d*d|\{|[._-]$|\.[A-Za-z][A-Za-z0-9]{1,4}$~', $last) !== 1;
+    }
+
+    /** The length after by the length before, both in whatever they were counted. */
+    private static function stretch(string $old, string $new): string
+    {
+        $number = static fn (string $text): string => (string) preg_replace('~^\s*(\d+(?:\.\d+)?).*$~s', '$1', $text);
+
+        return "{$number($new)}/{$number($old)}";
     }
 
     /** `1001.0` is frame 1001. */

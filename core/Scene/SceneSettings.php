@@ -140,7 +140,7 @@ final readonly class SceneSettings
 
         return match ($this->get('time.extent')) {
             'one' => $listed === null || $listed->isEmpty() ? null : FrameRange::of($listed->first(), $listed->first()),
-            'whole' => $this->timeline?->every($this->step()),
+            'whole' => ($this->timeline ?? $listed)?->every($this->step()),
             default => $listed?->every($this->step()),
         };
     }

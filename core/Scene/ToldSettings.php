@@ -15,6 +15,8 @@ use PlainLedger\Core\Specification\AskType;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\Spellings;
+use PlainLedger\Core\Specification\Tidied;
+use PlainLedger\Core\Specification\Vocabulary;
 
 /** Settings under the ids of requirements, with values as whoever wrote them wrote them. */
 final readonly class ToldSettings
@@ -22,7 +24,7 @@ final readonly class ToldSettings
     private const LONGEST_LIST = 10_000;
 
     /**
-     * @param  array<string, mixed>  $scene  file, saved and project_folder
+     * @param  array<string, mixed>  $scene  file, saved, project_folder and part
      * @param  array<string, mixed>  $settings  by id
      * @param  list<string>  $strange  what was not understood before
      * @param  list<UnknownSetting>  $unknown  names that stand for nothing known
@@ -59,10 +61,19 @@ final readonly class ToldSettings
                     $lists[$key] = $value;
                 } elseif (in_array($key, SceneSettings::FACTS, true)) {
                     $facts[$key] = mb_strcut(trim((string) preg_replace('~\s+~', ' ', is_array($value) ? (string) json_encode($value) : Ask::scalar($value))), 0, 1000);
+                } elseif (in_array($key, SceneNames::KEYS, true)) {
+                    $settings[$key] = trim(Ask::scalar($value));
+                } elseif ($key === 'time.animation_rate') {
+                    $rate = $this->setting($catalogue->find('time.rate') ?? throw new \LogicException('There is a rate.'), $value);
+                    $settings += $rate === null ? [] : [$key => $rate];
                 } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === 'time.handles')) {
                     $setting = $this->setting($descriptor, $value);
                     if ($setting !== null) {
                         $settings[$key] = $setting;
+                    }
+                    if ($setting !== null && ! Vocabulary::has($descriptor, $setting)) {
+                        $strange[] = Text::shown($key).': “'.self::brief($value).'” is no word known here for it.';
+                        $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key);
                     }
                 } else {
                     $strange[] = Text::shown($key);
@@ -73,6 +84,7 @@ final readonly class ToldSettings
                 $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key);
             }
         }
+        $settings = SceneNames::joined(SceneDepth::perChannel($settings, $given['format.bit_depth'] ?? null, $this->names, $strange, $unknown));
         $names = fn (string $key): ?array => isset($lists[$key]) ? $this->names($lists[$key], $key, $strange) : null;
         $chosen = $names('camera.chosen');
         $all = $names('camera.all');
@@ -86,6 +98,7 @@ final readonly class ToldSettings
             $saved,
             $this->plain($scene['project_folder'] ?? null, 'scene.project_folder', $strange),
             $settings, $timeline, $chosen, $all, $views, $passes, $links, $strange, array_slice($unknown, 0, 1000), $facts,
+            $this->plain($scene['part'] ?? null, 'scene.part', $strange),
         );
     }
 
@@ -137,7 +150,7 @@ final readonly class ToldSettings
             return \PlainLedger\Core\Media\Kind::fromWord($text)->value ?? strtolower($text);
         }
         if ($type === AskType::Passes || $type->isFreeText()) {
-            return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Ask::scalar($value));
+            return is_array($value) ? implode(' | ', array_map(Ask::scalar(...), $value)) : trim(Spellings::usual($descriptor->id, Ask::scalar($value)));
         }
 
         $readings = Tidied::readings($descriptor, Ask::scalar($value));

@@ -88,6 +88,8 @@ final readonly class Ask
         if ($descriptor->type === AskType::Interval) {
             return self::interval($descriptor, $text);
         }
+        // a decimal comma, in the rates that have one
+        $text = $descriptor->type === AskType::Rate ? (string) preg_replace('~\b(23|29|47|59|119),(\d{2,3})\b~', '$1.$2', $text) : $text;
         $text = $descriptor->bounds ? self::usualBounds($descriptor, $text) : $text;
         if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
             // “5 to 8 Mbit/s”: the unit is written once
@@ -133,13 +135,30 @@ final readonly class Ask
         return $text;
     }
 
+    /** With what people write around a number or a word taken off, where it is no value as it stands. */
+    private static function tidied(Descriptor $descriptor, string $text): string
+    {
+        try {
+            return $descriptor->canonical($text);
+        } catch (NotUnderstood $refused) {
+            foreach (in_array($descriptor->type, [AskType::Whole, AskType::Percent, AskType::Word, AskType::Rate], true) ? Tidied::readings($descriptor, $text) : [] as $reading) {
+                try {
+                    return $descriptor->canonical($reading);
+                } catch (NotUnderstood) {
+                    // the next reading may do
+                }
+            }
+            throw $refused;
+        }
+    }
+
     /** The canonical text of one value, which is never empty but where nothing typed means no. */
     private static function one(Descriptor $descriptor, string $text): string
     {
         if (trim($text) === '' && ! in_array($descriptor->type, [AskType::YesNo, AskType::OnOff], true)) {
             throw NotUnderstood::because('the value is empty.');
         }
-        $canonical = $descriptor->canonical($text);
+        $canonical = self::tidied($descriptor, $text);
         if ($canonical === '') {
             throw NotUnderstood::because('the value is empty.');
         }

@@ -125,18 +125,33 @@ enum AskType: string
     /** One word for the several that are written for one codec. */
     private static function codec(string $text): string
     {
-        $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
+        $word = strtolower((string) preg_replace(['~\([^)]*\)~', '~[\s._/-]+~'], '', $text));
+        $word = (string) preg_replace(['~^(?:lib|video)(?=[a-z])~', '~(?:nvenc|videotoolbox|qsv|vaapi|amf|mf|cuvid|codec|encoder|video|8bit|10bit|main10|main|high10|high|baseline)$~'], '', $word);
+        $word = (string) preg_replace('~(?:nvenc|videotoolbox|qsv|vaapi|amf|codec|encoder|video)$~', '', $word);
 
         return match (true) {
-            in_array($word, ['h264', 'avc', 'avc1', 'x264', 'mpeg4avc', 'h264avc'], true) => 'h264',
-            in_array($word, ['h265', 'hevc', 'x265', 'hvc1', 'hev1'], true) => 'hevc',
-            str_starts_with($word, 'prores') => $word === 'prores' ? 'prores' : 'prores '.substr($word, 6),
-            in_array($word, ['motionjpeg', 'mjpg'], true) => 'mjpeg',
-            $word === 'av01' => 'av1',
-            in_array($word, ['rle', 'qtrle'], true) => 'animation',
-            in_array($word, ['uncompressed', 'rawvideo'], true) => 'raw',
+            preg_match('~^(?:nvenc|qsv|hardware)?(?:h264|avc1?|x264(?:rgb)?|mpeg4avc|mpeg4part10|openh264|mpeg4h264)(?:avc|mpeg4avc)?$~', $word) === 1 => 'h264',
+            preg_match('~^(?:nvenc|qsv|hardware)?(?:h265|hevc|x265|hvc1|hev1)(?:hevc|h265)?$~', $word) === 1 => 'hevc',
+            preg_match('~^ap(?:c[hnso]|4[hx])$~', $word) === 1 => self::proRes($word),
+            preg_match('~prores~', $word) === 1 => self::proRes((string) preg_replace('~^.*?prores(?:ks|aw)?~', '', $word)),
+            in_array($word, ['motionjpeg', 'mjpg', 'mjpeg', 'photojpeg', 'motionjpega', 'motionjpegb', 'jpegmotion'], true) => 'mjpeg',
+            in_array($word, ['av1', 'av01', 'aomav1', 'aom', 'svtav1', 'rav1e', 'dav1d'], true) => 'av1',
+            in_array($word, ['vp9', 'vp09', 'vpxvp9', 'vpx9'], true) => 'vp9',
+            in_array($word, ['vp8', 'vp08', 'vpx', 'vpxvp8'], true) => 'vp8',
+            in_array($word, ['rle', 'qtrle', 'animation', 'animationrle', 'quicktimeanimation', 'quicktimerle'], true) => 'animation',
+            in_array($word, ['uncompressed', 'raw', 'none', 'no', 'off', 'nocompression', 'uncompressedrgb', 'uncompressedyuv', 'v210raw'], true) => 'raw',
+            in_array($word, ['mpeg2', 'mpeg2v', 'm2v', 'mpeg2part2'], true) => 'mpeg2',
+            in_array($word, ['mpeg4', 'mpeg4part2', 'mp4v', 'xvid', 'divx', 'mpeg4sp', 'mpeg4asp'], true) => 'mpeg4',
             default => $word,
         };
+    }
+
+    /** `prores`, `prores 4444`, `prores 422 hq` as one word each: `prores 422hq`. */
+    private static function proRes(string $kind): string
+    {
+        $kind = ['standard' => '422', 'std' => '422', 'hq' => '422hq', 'lt' => '422lt', 'proxy' => '422proxy', 'apch' => '422hq', 'apcn' => '422', 'apcs' => '422lt', 'apco' => '422proxy', 'ap4h' => '4444', 'ap4x' => '4444xq', 'xq' => '4444xq', '422standard' => '422'][$kind] ?? $kind;
+
+        return $kind === '' ? 'prores' : "prores {$kind}";
     }
 
     /** One word for the several that are written for one encoding of colour; others as typed, in lower case. */
@@ -145,12 +160,12 @@ enum AskType: string
         $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
 
         return match (true) {
-            in_array($word, ['srgb', 'srgbtexture', 'iec6196621'], true) => 'srgb',
-            in_array($word, ['rec709', 'bt709', 'itu709', 'iturbt709', 'r709'], true) => 'rec709',
-            in_array($word, ['rec2020', 'bt2020', 'iturbt2020'], true) => 'rec2020',
-            in_array($word, ['linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref'], true) => 'linear',
+            in_array($word, ['srgb', 'srgbtexture', 'iec6196621', 'srgbiec6196621', 'srgbiec61966', 'srgbdisplay', 'outputsrgb', 'standardrgb', 'srgbencoded'], true) => 'srgb',
+            in_array($word, ['rec709', 'bt709', 'itu709', 'iturbt709', 'r709', 'hd709', '709', 'hdtv709', 'hdtvrec709', 'itur709', 'iturec709', 'rec709gamma24'], true) => 'rec709',
+            in_array($word, ['rec2020', 'bt2020', 'iturbt2020', '2020', 'uhd2020'], true) => 'rec2020',
+            in_array($word, ['linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref', 'scenereferred', 'linear10', 'lineargamma10', 'gamma10', 'linearlight', 'lineargamma', 'linearised', 'linearized', 'rec709linear', 'srgblinear', 'linear(gamma10)'], true) => 'linear',
             in_array($word, ['p3', 'displayp3', 'dcip3'], true) => $word === 'dcip3' ? 'dci-p3' : 'display-p3',
-            default => strtolower($text),
+            default => in_array($word, ['rec601', 'bt601', 'log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'data', 'xyz', 'raw', 'noncolour', 'noncolor'], true) ? str_replace(['noncolou', 'noncolor', 'bt601'], ['non-colou', 'non-color', 'rec601'], $word) : strtolower($text),
         };
     }
 
@@ -218,7 +233,7 @@ enum AskType: string
             return Fraction::write(self::positive(Fraction::parse(($m[1] ?? '') === '' ? '1' : $m[1]), $text)).' rate';
         }
 
-        return self::whole($text, $example);
+        return self::whole($plain, $example);
     }
 
     private static function whole(string $text, string $example): string

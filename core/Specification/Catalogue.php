@@ -8,15 +8,17 @@ use PlainLedger\Core\Specification\AskType as T;
 use PlainLedger\Core\Specification\Group as G;
 
 /** Every requirement there is, in the ledger's order. */
-final readonly class Catalogue
+final class Catalogue
 {
     private const COMPRESSIONS = ['none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw', 'deflate', 'packbits', 'jpeg', 'lossless'];
 
+    private static ?self $standard = null;
+
     /** @var array<string, int> where each id stands */
-    private array $places;
+    private readonly array $places;
 
     /** @param  array<string, Descriptor>  $descriptors */
-    private function __construct(private array $descriptors)
+    private function __construct(private readonly array $descriptors)
     {
         $this->places = array_flip(array_keys($descriptors));
     }
@@ -24,9 +26,7 @@ final readonly class Catalogue
     public static function standard(): self
     {
         // some seventy values that never change, asked for within comparisons
-        static $standard = null;
-
-        return $standard ??= self::made();
+        return self::$standard ??= self::made();
     }
 
     private static function made(): self

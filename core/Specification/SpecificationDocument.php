@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-
 /** A resolved specification as the open `plain-ledger/specification` document, version 1: read again it is the same. */
 final readonly class SpecificationDocument
 {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Media\Codecs;
-use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\Codecs;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 
@@ -40,7 +40,7 @@ final readonly class FormatRules implements Rule
 
         $held = $this->asHeld($requirement->id(), $found, $subject);
 
-        return Cell::when($this->same($requirement, $held, null, []), $held);
+        return Cell::ofWord($requirement, $this->same($requirement, $held, null, []), $held);
     }
 
     /** Alpha that codec or format cannot hold will not be in the files, whatever is switched on. */

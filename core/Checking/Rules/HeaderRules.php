@@ -25,7 +25,7 @@ final readonly class HeaderRules implements Rule
             return Cell::unknown();
         }
         if ($requirement->id() === 'colour.encoding') {
-            return Cell::when(in_array($found, $requirement->ask->values, true), $found);
+            return Cell::ofWord($requirement, in_array($found, $requirement->ask->values, true), $found);
         }
 
         return Cell::when($requirement->ask->admitsNumber($found), $found);

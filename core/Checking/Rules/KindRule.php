@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 
@@ -30,7 +30,9 @@ final readonly class KindRule implements Rule
         }
         $lies = self::otherExtension($subject);
 
-        return Cell::when($lies === null && in_array($kind, $requirement->ask->values, true), $lies === null ? $kind : "{$kind} named .{$lies}");
+        $equal = in_array($kind, $requirement->ask->values, true);
+
+        return $lies === null ? Cell::ofWord($requirement, $equal, $kind) : Cell::when(false, "{$kind} named .{$lies}");
     }
 
     /** The extension in the scene's name, where its format is another kind's. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Media\LookFor;
-use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Looker;
+use PlainLedger\Core\Media\LookFor;
+use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
 

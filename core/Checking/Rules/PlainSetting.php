@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Specification\Catalogue;
-use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Specification\AskType;
+use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\Spellings;
 
 /** Settings that are compared as they stand, by their type: scale, quality, samples, view and look, facts of the production's own. */
 final readonly class PlainSetting implements Rule
@@ -46,7 +46,7 @@ final readonly class PlainSetting implements Rule
             }
         }
 
-        return Cell::when($this->isOneOf($found, $requirement), $found);
+        return Cell::ofWord($requirement, $this->isOneOf($found, $requirement), $found);
     }
 
     private function isOneOf(string $found, Requirement $requirement): bool

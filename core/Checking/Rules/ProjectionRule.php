@@ -45,7 +45,7 @@ final readonly class ProjectionRule implements Rule
             return Cell::when(false, "{$found} at {$size}");
         }
 
-        return Cell::when($found === $asked, $found);
+        return Cell::ofWord($requirement, $found === $asked, $found);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

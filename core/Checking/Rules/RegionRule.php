@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
-use PlainLedger\Core\Media\Look;
-use PlainLedger\Core\Media\Outline;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Outline;
 use PlainLedger\Core\Specification\Requirement;
 
 /**

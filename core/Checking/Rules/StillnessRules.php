@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking\Rules;
 
 use Brick\Math\BigRational;
-use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Specification\Requirement;
 
 /** `content.frozen`, `content.hold` and `content.loop`: what pictures show beside those before and after them. */
@@ -165,7 +165,7 @@ final readonly class StillnessRules implements Rule
         }
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more
-            return Cell::of($requirement->ask->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers([array_key_last($pass->looks)])]);
+            return Cell::of($requirement->ask->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))]);
         }
         $found = $around <= $most ? 'yes' : 'no';
         $all = [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))];

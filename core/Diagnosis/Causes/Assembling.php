@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Specification\Part;
 
 /**

@@ -65,7 +65,7 @@ final readonly class BrokenFiles implements CauseFamily
             return FrameRange::none();
         }
         $scene = $situation->scene()?->frames();
-        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()?->get('time.extent') !== 'one') {
+        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()->get('time.extent') !== 'one') {
             return FrameRange::none();
         }
 

@@ -6,10 +6,10 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Diagnosis\TypedValue;
 use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\Diagnosis\Fix;
 
 /** `no-camera`, `several-cameras`, `working-view-rendered`, `another-camera`. */
 final readonly class CameraChosen implements CauseFamily

@@ -70,7 +70,7 @@ final readonly class ChangesMidway implements CauseFamily
     /**
      * To and fro at least twice, with two frames or more of either; one odd frame is no take.
      *
-     * @param  list<array{int, string, int}>  $runs
+     * @param  non-empty-list<array{int, string, int}>  $runs
      */
     private static function isInterleaved(array $runs): bool
     {
@@ -79,7 +79,7 @@ final readonly class ChangesMidway implements CauseFamily
             $frames[$value] = ($frames[$value] ?? 0) + $many;
         }
 
-        return count($runs) >= 3 && $frames !== [] && min($frames) >= 2;
+        return count($runs) >= 3 && min($frames) >= 2;
     }
 
     /**
@@ -118,7 +118,7 @@ final readonly class ChangesMidway implements CauseFamily
 
                 continue;
             }
-            self::lengthen($runs, $same);
+            $runs = self::lengthened($runs, $same);
             [$before, $same] = [$id, 1];
             foreach ($table[$id] as $fact => $value) {
                 if (! isset($last[$fact]) || $last[$fact] !== $value) {
@@ -128,21 +128,23 @@ final readonly class ChangesMidway implements CauseFamily
             }
         }
 
-        self::lengthen($runs, $same);
-
-        return $runs;
+        return self::lengthened($runs, $same);
     }
 
     /**
      * The last run of each fact went on for so many frames.
      *
      * @param  array<string, list<array{int, string, int}>>  $runs
+     * @return array<string, list<array{int, string, int}>>
      */
-    private static function lengthen(array &$runs, int $frames): void
+    private static function lengthened(array $runs, int $frames): array
     {
         foreach ($runs as $fact => $ofFact) {
-            $runs[$fact][count($ofFact) - 1][2] += $frames;
+            [$from, $value, $many] = array_pop($ofFact) ?? [0, '', 0];
+            $runs[$fact] = [...$ofFact, [$from, $value, $many + $frames]];
         }
+
+        return $runs;
     }
 
     /** @return array<string, string> */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
-use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\FormatRules;
+use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\Text;
@@ -14,8 +16,6 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 
 /**
  * What the files' format holds: `extension-lies`, `lossy-instead-of-lossless`, `alpha-cannot-live-here`,

@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\Take;
@@ -16,7 +17,6 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
-use PlainLedger\Core\Diagnosis\Fix;
 
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class Names implements CauseFamily

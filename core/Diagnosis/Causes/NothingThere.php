@@ -6,12 +6,12 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
-use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Specification\Delivers;
 
 /** `nothing-delivered`, `movie-instead-of-frames`, `frames-instead-of-movie`, `pass-missing`, `pass-not-saved`. */

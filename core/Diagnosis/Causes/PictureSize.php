@@ -7,12 +7,12 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 
 /**
  * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`, `square-pixel-size`,
@@ -171,11 +171,11 @@ final readonly class PictureSize implements CauseFamily
     private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
     {
         [$size, $target] = [$comparison->found, $comparison->asked];
-        $make = static fn (string $id, string $says, array $more = []): Finding => new Finding($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...$more], [$comparison->setSize()], true, $render);
+        $make = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...($more === null ? [] : [$more])], [$comparison->setSize()], true, $render);
         if ($size->equals($target->swapped()) && $size->width !== $size->height) {
             yield $make('sides-swapped', "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif ($comparison->isSameOnScreen()) {
-            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", ['picture.pixel_aspect']);
+            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", 'picture.pixel_aspect');
         } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
             yield $make('smaller-preset', "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {

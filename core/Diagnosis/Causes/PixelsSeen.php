@@ -7,11 +7,11 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\CadenceRule;
 use PlainLedger\Core\Checking\Rules\PassLooks;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Diagnosis\Fix;
 
 /** `black-frames`, `frozen-frames` and `alpha-all-opaque`: what only a look at the pixels shows. */
 final readonly class PixelsSeen implements CauseFamily

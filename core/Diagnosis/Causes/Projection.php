@@ -6,10 +6,10 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Diagnosis\Fix;
 
 /** `not-two-to-one` and `spherical-not-tagged`. */
 final readonly class Projection implements CauseFamily

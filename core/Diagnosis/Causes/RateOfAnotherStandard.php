@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Diagnosis\Mending;
 
 /** `rate-of-another-standard`: 1000/1001 apart, or one standard's rate for another's. */
 final readonly class RateOfAnotherStandard implements CauseFamily

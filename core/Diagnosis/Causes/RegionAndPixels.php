@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
-use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Diagnosis\Fix;
 
 /** `region-left-on` and `pixel-aspect-differs`. */
 final readonly class RegionAndPixels implements CauseFamily

@@ -6,10 +6,10 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
-use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */

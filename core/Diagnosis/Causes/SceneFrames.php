@@ -133,10 +133,10 @@ final readonly class SceneFrames
         $fix = [$this->setRange($listed)];
         $seen = ["time.range is {$listed}"];
         $part = $this->situation->subject->part;
-        $finding = static fn (string $id, string $says, array $more = []): Finding => new Finding($id, 'scene', $says, [...$seen, ...$more], self::TOUCHES, $fix, true);
+        $finding = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, 'scene', $says, [...$seen, ...($more === null ? [] : [$more])], self::TOUCHES, $fix, true);
         $starting = $this->isStarting($listed);
         if ($starting) {
-            yield $finding('range-never-set', "The range was never set: {$listed} is what an untouched scene shows.", ["{$listed} is listed as a starting value"]);
+            yield $finding('range-never-set', "The range was never set: {$listed} is what an untouched scene shows.", "{$listed} is listed as a starting value");
         }
         [$head, $tail] = $part->handles();
         $cut = $part->cutRange($this->scene->timeline);
@@ -149,7 +149,7 @@ final readonly class SceneFrames
         }
         $timeline = $this->scene->timeline;
         if ($timeline !== null && $timeline->span()->equals($expected) && ! $listed->covers($timeline)) {
-            yield $finding('range-short-of-timeline', "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", ["its timeline is {$timeline}"]);
+            yield $finding('range-short-of-timeline', "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", "its timeline is {$timeline}");
         }
         yield from $this->placed($listed, $expected, $starting, $finding);
     }

@@ -29,7 +29,7 @@ final readonly class SizeCap implements CauseFamily
         $says = ($side === 'scene' ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
             .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
         $fixes = $side === 'scene' && $fits !== null
-            ? [Fix::set($situation->part(), 'format.bit_rate', 'the bit rate', $scene?->get('format.bit_rate'), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
+            ? [Fix::set($situation->part(), 'format.bit_rate', 'the bit rate', $scene->get('format.bit_rate'), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
             : Mending::of($situation, 'format.file_size', 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
         yield new Finding('over-size-cap', $side, $says, ["format.file_size is {$found}"], ['format.file_size'], $fixes);
     }

@@ -16,13 +16,17 @@ final readonly class FlatJson implements SceneReader
 {
     private const MOST = 5_000;
 
-    /** Members by which a document says that it is one of ours, or meant to be. */
-    private const OURS = ['format', 'version', 'scene', 'settings', 'require', 'parts'];
-
     /** @param  array<mixed>  $data */
     public static function looksLikeIt(array $data): bool
     {
-        return $data !== [] && ! array_is_list($data) && array_intersect(self::OURS, array_keys($data)) === [];
+        if ($data === [] || array_is_list($data)) {
+            return false;
+        }
+        // a document of ours says so, or has its members where ours have them
+        $format = $data['format'] ?? null;
+        $ours = (is_string($format) && str_starts_with($format, 'plain-ledger')) || isset($data['version']) || isset($data['require']) || isset($data['outputs']);
+
+        return ! $ours && ! is_array($data['settings'] ?? null) && ! is_array($data['scene'] ?? null) && ! is_array($data['parts'] ?? null);
     }
 
     public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings

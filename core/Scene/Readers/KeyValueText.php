@@ -53,6 +53,11 @@ final readonly class KeyValueText implements SceneReader
             return $name;
         }
 
+        // `name` below [camera] is the camera's, as `cameraname` would be
+        if (FieldNames::isUsual("{$section} {$name}") && $map?->of($name) === null) {
+            return "{$section} {$name}";
+        }
+
         // `scale` below [transform] is that of a thing in the scene
         return FieldNames::of($name, $map) !== null && $map?->of("{$section}.{$name}") === null && FieldNames::of("{$section}.{$name}", $map) !== null ? $name : "{$section}.{$name}";
     }

@@ -17,7 +17,9 @@ final readonly class SceneJson implements SceneReader
 {
     public const FORMAT = 'plain-ledger/scene';
 
-    private const SCENE_KEYS = ['file', 'saved', 'project_folder'];
+    private const SCENE_KEYS = ['file', 'saved', 'project_folder', 'part'];
+
+    private const MOST_OUTPUTS = 50;
 
     public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
@@ -30,7 +32,7 @@ final readonly class SceneJson implements SceneReader
         $scene = $document->object('scene');
         $strange = [];
         foreach (array_keys($document->data) as $key) {
-            if (! in_array($key, ['format', 'version', 'scene', 'settings', 'title', 'note'], true)) {
+            if (! in_array($key, ['format', 'version', 'scene', 'settings', 'outputs', 'title', 'note'], true)) {
                 $strange[] = Text::shown($key);
             }
         }
@@ -40,7 +42,31 @@ final readonly class SceneJson implements SceneReader
             }
         }
 
-        $settings = $document->object('settings');
+        $common = $document->object('settings');
+        $outputs = $document->data['outputs'] ?? [];
+        if (! is_array($outputs) || ! array_is_list($outputs) || count($outputs) > self::MOST_OUTPUTS) {
+            throw JsonRefused::because($document->label, '"outputs" is a list of at most '.self::MOST_OUTPUTS.' objects, each with "part" and "settings".');
+        }
+        $whole = self::settings($scene, $common, $strange, $map);
+        $made = [];
+        foreach ($outputs as $at => $output) {
+            $where = 'output '.($at + 1);
+            $output = JsonDocument::asObject($output, $document->label, $where);
+            $own = JsonDocument::asObject($output['settings'] ?? [], $document->label, "\"settings\" of {$where}");
+            $part = isset($output['part']) && is_string($output['part']) ? ['part' => $output['part']] : [];
+            $made[] = self::settings($part + $scene, $own + $common, $strange, $map);
+        }
+
+        return $made === [] ? $whole : $whole->withOutputs($made);
+    }
+
+    /**
+     * @param  array<string, mixed>  $scene
+     * @param  array<string, mixed>  $settings
+     * @param  list<string>  $strange
+     */
+    private static function settings(array $scene, array $settings, array $strange, ?FieldMap $map): SceneSettings
+    {
         // names that somebody has said the meaning of; values of the others are typed already
         $mapped = [];
         foreach ($map === null ? [] : $settings as $key => $value) {

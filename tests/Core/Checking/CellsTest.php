@@ -45,7 +45,8 @@ final class CellsTest extends TestCase
         yield 'links' => ['scene.links', 'yes', ['scene.links' => [['path' => 'a', 'present' => true], ['path' => 'b', 'present' => false]]], 'unequal', '1 missing'];
         yield 'links untold' => ['scene.links', 'yes', ['scene.links' => [['path' => 'a']]], 'unknown', null];
         yield 'kind by another word' => ['format.kind', 'jpg', ['format.kind' => 'JPEG'], 'equal', 'jpeg'];
-        yield 'kind nobody knows' => ['format.kind', 'png', ['format.kind' => 'xyz'], 'unequal', 'xyz'];
+        yield 'kind nobody knows' => ['format.kind', 'png', ['format.kind' => 'xyz'], 'unknown', 'xyz'];
+        yield 'kind nobody asks' => ['format.kind', 'png', ['format.kind' => 'gif'], 'unequal', 'gif'];
         yield 'channels in any order' => ['format.channels', 'RGBA', ['format.channels' => ['A', 'B', 'G', 'R']], 'equal', 'RGBA'];
         yield 'alpha of either kind' => ['format.alpha', 'any', ['format.alpha' => 'premultiplied'], 'equal', 'premultiplied'];
         yield 'alpha of the other kind' => ['format.alpha', 'straight', ['format.alpha' => 'premultiplied'], 'unequal', 'premultiplied'];
@@ -88,7 +89,7 @@ final class CellsTest extends TestCase
         yield 'exposure of the view' => ['colour.exposure', 0, ['colour.exposure' => 0.0], 'equal', '0'];
         yield 'speed' => ['time.speed', '1/1', ['time.speed' => '1.0'], 'equal', '1/1'];
         yield 'quality at least' => ['format.quality', 90, ['format.quality' => 95], 'equal', '95'];
-        yield 'colour view' => ['colour.view', 'none', ['colour.view' => 'None'], 'equal', 'None'];
+        yield 'colour view' => ['colour.view', 'none', ['colour.view' => 'None'], 'equal', 'none'];
     }
 
     /** @param  array<string, mixed>  $settings */

@@ -2,12 +2,9 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Scene;
+namespace PlainLedger\Core\Specification;
 
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Specification\AskType;
-use PlainLedger\Core\Specification\Descriptor;
-use PlainLedger\Core\Specification\Spellings;
 
 /**
  * A value as programs and people show it, with what they write around it taken off: units, remarks in brackets, a percent
@@ -18,7 +15,7 @@ final readonly class Tidied
     /** What is counted, by requirement: the words a number may be followed by. */
     private const UNITS = [
         'picture.resolution' => 'px|pixels?', 'picture.density' => 'dpi|ppi', 'time.rate' => 'fps|frames?(?:\s*(?:per|a|\/)\s*(?:second|sec|s))?|hz|\/\s*s', 'time.range' => 'frames?', 'time.timeline' => 'frames?', 'time.step' => 'frames?|st|nd|rd|th', 'time.count' => 'frames?',
-        'render.samples' => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?', 'format.bit_depth' => '-?\s*bits?(?:\s*(?:per|\/)\s*channel)?|bpc', 'format.quality' => '%|percent', 'format.keyframe_interval' => 'frames?',
+        'render.samples' => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?', 'format.bit_depth' => '-?\s*bits?(?:\s*(?:per|a|\/)\s*(?:channel|component|sample|colou?r))?|bpc', 'format.quality' => '%|percent', 'format.keyframe_interval' => 'frames?',
         'audio.sample_rate' => 'hz', 'audio.bit_depth' => '-?\s*bits?', 'audio.channels' => 'channels?', 'colour.exposure' => 'ev|stops?', 'picture.scale' => 'percent',
     ];
 

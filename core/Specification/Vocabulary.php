@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification;
+
+use PlainLedger\Core\Media\Kind;
+
+/**
+ * The words of the trade for what is told by a word. One that is not among them cannot be placed: it is not known whether
+ * it means what is asked.
+ */
+final readonly class Vocabulary
+{
+    /** Words that a scene may well tell, beside those that can be asked. */
+    private const MORE = [
+        'picture.projection' => ['cube', 'cubic', 'fisheye', 'dome', 'cylindrical', 'orthographic', 'parallel', 'isometric'],
+        'format.alpha' => ['alpha'],
+        'format.compression' => ['lossy', 'jpeg2000', 'jpeg-ls', 'webp', 'ccitt', 'group4', 'htj2k'],
+        'format.sample' => ['int', 'double'],
+        'format.chroma' => ['4:1:1', '4:4:0', '4:1:0', '3:1:1'],
+        'format.kind' => ['gif', 'psd', 'hdr', 'cin', 'sgi', 'pict', 'svg', 'pdf', 'heic', 'avif', 'jp2', 'flv', 'wmv', 'mpg', 'mpeg', 'ogg', 'mp3', 'aiff', 'flac', 'aac', 'ppm', 'pgm', 'pbm', 'iff', 'rla', 'rpf'],
+    ];
+
+    private const CODECS = [
+        'h264', 'hevc', 'prores', 'mjpeg', 'animation', 'png', 'ffv1', 'av1', 'vp8', 'vp9', 'raw', 'v210', 'mpeg1', 'mpeg2', 'mpeg4', 'dv', 'dnxhd', 'dnxhr', 'theora', 'jpeg2000', 'vc1', 'wmv', 'h263', 'huffyuv', 'utvideo', 'vvc', 'tiff', 'jpeg', 'gif',
+    ];
+
+    private const ENCODINGS = [
+        'srgb', 'rec709', 'rec2020', 'rec601', 'linear', 'display-p3', 'dci-p3', 'raw', 'log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'non-colour', 'non-color', 'data', 'xyz',
+    ];
+
+    /** @param  string  $word  as it is kept */
+    public static function has(Descriptor $descriptor, string $word): bool
+    {
+        return match ($descriptor->type) {
+            AskType::Word => in_array($word, $descriptor->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
+            AskType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE['format.kind'], true),
+            AskType::Codec => in_array(explode(' ', $word)[0], self::CODECS, true),
+            AskType::Encoding => in_array($word, self::ENCODINGS, true),
+            default => true,
+        };
+    }
+}
