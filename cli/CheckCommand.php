@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Cli;
 
 use PlainLedger\Core\Checking\Rules\PixelRules;
+use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Report\Account;
@@ -15,7 +15,6 @@ use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\TextReport;
-use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Specification\Specification;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -30,13 +29,25 @@ final class CheckCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
-            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'scene settings: a plain-ledger/scene document, USD text, lines of key = value, or a sheet with one scene')
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
+            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'this or --files: scene settings as a plain-ledger/scene document, USD text, lines of key = value, or a sheet with one scene; - reads standard input')
+            ->addOption('files', null, InputOption::VALUE_REQUIRED, 'this or --scene: the folder that was delivered')
+            ->addOption('part', null, InputOption::VALUE_REQUIRED, 'the part of the specification that the scene makes, where it does not say so itself')
             ->addOption('map', null, InputOption::VALUE_REQUIRED, 'other names for settings, a plain-ledger/field-map document')
-            ->addOption('files', null, InputOption::VALUE_REQUIRED, 'the folder that was delivered')
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
-            ->setHelp('Exit code: 0 balanced, 1 unbalanced, 2 open, 3 the input could not be used.');
+            ->setHelp(<<<'HELP'
+                Lays a specification beside what a scene is set to, what was delivered, or both, and says what differs, why,
+                and what puts it right.
+
+                  bin/plain-ledger check --spec spec.json --files renders/TC_010
+                  bin/plain-ledger check --spec spec.json --scene scene.usda
+                  bin/plain-ledger check --spec spec.json --scene preview.txt --part preview
+                  bin/plain-ledger check --spec spec.json --scene scene.json --files renders/TC_010 --full --format json
+                  export-settings | bin/plain-ledger check --spec spec.json --scene -
+
+                Exit code: 0 balanced, 1 unbalanced, 2 open, 3 the input could not be used.
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -54,13 +65,23 @@ final class CheckCommand extends Command
         if ($scenePath === null && $folder === null) {
             throw new InvalidOptionException('There is nothing to check: give --scene FILE, --files DIR or both.');
         }
-        $specification = Specification::fromDocument(JsonDocument::open($spec, $spec, Specification::FORMAT));
-        $scene = $scenePath === null ? null : (new AnyScene)->open($scenePath, ScenesCommand::map($this->text($input, 'map')));
-        $delivery = $folder === null ? null : (new Scan(FolderListing::of($folder), Probe::standard(), $input->getOption('full') === true ? Depth::Full : Depth::Quick, PixelRules::looker($specification)))->run(time());
+        if ($spec === '-' && $scenePath === '-') {
+            throw new InvalidOptionException('Standard input holds one document: give --spec or --scene as a file.');
+        }
+        $specification = Inputs::specification($spec);
+        $scene = $scenePath === null ? null : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
+        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $input->getOption('full') === true ? Depth::Full : Depth::Quick);
         $account = Account::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
         return $account->check->verdict->exitCode();
+    }
+
+    private function scanned(Specification $specification, string $path, string $folder, Depth $depth): Delivery
+    {
+        $looker = PixelRules::looker($specification, Inputs::approved($specification, $path));
+
+        return (new Scan(FolderListing::of($folder), Probe::standard(), $depth, $looker, $specification->asksAny(['delivery.checksums'])))->run(time());
     }
 
     private function text(InputInterface $input, string $option): ?string

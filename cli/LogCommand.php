@@ -30,7 +30,14 @@ final class LogCommand extends Command
             ->addOption('range', null, InputOption::VALUE_REQUIRED, 'the frames that are to be rendered, such as 1001-1096')
             ->addOption('finished', null, InputOption::VALUE_REQUIRED, 'how the line of a finished frame reads, such as “frame {frame} done in {seconds} s”')
             ->addOption('json', null, InputOption::VALUE_NONE, 'as JSON')
-            ->setHelp('Exit code: 0 every frame is finished, 1 some are left, 2 no range was given, 3 the log could not be used.');
+            ->setHelp(<<<'HELP'
+                Says from a render's log which frames are finished, which are left, and how long one takes.
+
+                  bin/plain-ledger log night.log --range 1001-1096
+                  bin/plain-ledger log farm.txt --range 1-240x2 --finished "frame {frame} done in {seconds} s" --json
+
+                Exit code: 0 every frame is finished, 1 some are left, 2 no range was given, 3 the log could not be used.
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

@@ -39,7 +39,15 @@ final class ProbeCommand extends Command
     {
         $this->addArgument('paths', InputArgument::IS_ARRAY | InputArgument::REQUIRED, 'files and folders')
             ->addOption('json', null, InputOption::VALUE_NONE, 'one JSON object a line')
-            ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte');
+            ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte')
+            ->setHelp(<<<'HELP'
+                Says what each file tells of itself; folders are walked.
+
+                  bin/plain-ledger probe renders/TC_010/TC_010.1001.exr
+                  bin/plain-ledger probe --json --full renders/ > facts.jsonl
+
+                Exit code: 0, or 3 where a file that was named cannot be read.
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

@@ -7,6 +7,8 @@ namespace PlainLedger\Cli;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\PlainSentence;
 use Symfony\Component\Console\Application;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Exception\CommandNotFoundException;
 use Symfony\Component\Console\Exception\ExceptionInterface;
 use Symfony\Component\Console\Input\ArgvInput;
 use Symfony\Component\Console\Output\ConsoleOutput;
@@ -33,6 +35,8 @@ final readonly class Program
         $application->add(new ScenesCommand);
         $application->add(new LogCommand);
         try {
+            self::knows($application, $argv[1] ?? '');
+
             return $application->run(new ArgvInput($argv), new ConsoleOutput);
         } catch (PlainSentence|ExceptionInterface $refused) {
             fwrite(STDERR, Text::shown(trim((string) preg_replace('~\s+~', ' ', $refused->getMessage())))."\n");
@@ -43,5 +47,20 @@ final readonly class Program
 
             return self::UNUSABLE;
         }
+    }
+
+    /**
+     * An unknown command is refused; a question what was meant would wait for an answer that no script gives.
+     *
+     * @throws CommandNotFoundException
+     */
+    private static function knows(Application $application, string $command): void
+    {
+        if ($command === '' || $command[0] === '-' || $application->has($command)) {
+            return;
+        }
+        $names = array_keys(array_filter($application->all(), static fn (Command $c): bool => ! $c->isHidden() && ! in_array($c->getName(), ['completion', 'list', 'help'], true)));
+        $near = array_filter($names, static fn (string $n): bool => levenshtein($n, $command) <= 2);
+        throw new CommandNotFoundException('The command “'.Text::shown($command).'” is not defined'.($near === [] ? '; there are '.implode(', ', $names).'.' : '; did you mean '.implode(' or ', $near).'?'));
     }
 }

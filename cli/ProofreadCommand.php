@@ -25,9 +25,16 @@ final class ProofreadCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'the specification; given several times, they are also compared with each other')
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'required: the specification; given several times, they are also compared with each other')
             ->addOption('json', null, InputOption::VALUE_NONE, 'as one JSON object')
-            ->setHelp('Exit code: 0 nothing contradicts itself, 1 something does, 3 the input could not be used.');
+            ->setHelp(<<<'HELP'
+                Names requirements that cannot all be met, and, of several specifications, those that would write the same path.
+
+                  bin/plain-ledger proofread --spec spec.json
+                  bin/plain-ledger proofread --spec TC_010.json --spec TC_020.json --json
+
+                Exit code: 0 nothing contradicts itself, 1 something does, 3 the input could not be used.
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

@@ -14,6 +14,7 @@ use PlainLedger\Core\Report\HoldsUp;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneArchive;
+use PlainLedger\Core\Specification\OwnFacts;
 use PlainLedger\Core\Specification\Specification;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -30,10 +31,17 @@ final class ScenesCommand extends Command
     protected function configure(): void
     {
         $this->addArgument('path', InputArgument::IS_ARRAY | InputArgument::REQUIRED, 'settings files, folders of them, sheets or zip archives')
-            ->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
+            ->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
             ->addOption('map', null, InputOption::VALUE_REQUIRED, 'other names for settings, a plain-ledger/field-map document')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, csv, or json: one plain-ledger/check document a line', 'text')
-            ->setHelp('Exit code: that of the worst of them; 3 where one could not be used.');
+            ->setHelp(<<<'HELP'
+                Compares many settings with one specification, a line each.
+
+                  bin/plain-ledger scenes --spec spec.json settings/ all.zip sheet.csv
+                  bin/plain-ledger scenes --spec spec.json --format csv settings/ > board.csv
+
+                Exit code: that of the worst of them; 3 where one could not be used.
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -46,8 +54,8 @@ final class ScenesCommand extends Command
         if (! is_string($spec)) {
             throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
         }
-        $specification = Specification::fromDocument(JsonDocument::open($spec, $spec, Specification::FORMAT));
-        $map = self::map($input->getOption('map'));
+        $specification = Inputs::specification($spec);
+        $map = FieldMap::ofOwnFacts(OwnFacts::labels($specification))->under(Inputs::map($input->getOption('map')) ?? FieldMap::none());
         $worst = 0;
         $rank = [0 => 0, 2 => 1, 1 => 2, 3 => 3];
         if ($format === 'csv') {
@@ -64,12 +72,6 @@ final class ScenesCommand extends Command
         }
 
         return $worst;
-    }
-
-    /** @throws JsonRefused */
-    public static function map(mixed $path): ?FieldMap
-    {
-        return is_string($path) && $path !== '' ? FieldMap::fromDocument(JsonDocument::open($path, $path, FieldMap::FORMAT)) : null;
     }
 
     private static function line(string $format, string $label, Account $account): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\Report\Sheet\RequirementsCsv;
 use PlainLedger\Core\Report\Sheet\SheetHtml;
 use PlainLedger\Core\Report\Sheet\SheetMarkdown;
@@ -26,8 +25,15 @@ final class SheetCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'the specification, a plain-ledger/specification document')
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, pdf, usda, csv or json', 'text');
+        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, pdf, usda, csv or json', 'text')
+            ->setHelp(<<<'HELP'
+                Writes a specification for the person who renders, or for the program that does.
+
+                  bin/plain-ledger sheet --spec spec.json
+                  bin/plain-ledger sheet --spec spec.json --format pdf > sheet.pdf
+                  cat spec.json | bin/plain-ledger sheet --spec - --format usda
+                HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -47,7 +53,7 @@ final class SheetCommand extends Command
             'json' => static fn (Specification $s): string => json_encode(SpecificationDocument::of($s), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
             default => throw new InvalidOptionException('--format is text, markdown, html, pdf, usda, csv or json.'),
         };
-        $output->write($write(Specification::fromDocument(JsonDocument::open($path, $path, Specification::FORMAT))), false, OutputInterface::OUTPUT_RAW);
+        $output->write($write(Inputs::specification($path)), false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

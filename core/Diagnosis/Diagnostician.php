@@ -139,7 +139,38 @@ final readonly class Diagnostician
             }
         }
 
+        $settled = self::withEverySetting($situation, $settled);
+
         return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $lines->subject->part->name, $c->explains, $c->or, null, $place === null ? [] : [$place]), $settled);
+    }
+
+    /**
+     * A cause that explains several settings has each of them set: what came with another format does not go with it.
+     *
+     * @param  list<Cause>  $causes
+     * @return list<Cause>
+     */
+    private static function withEverySetting(Situation $situation, array $causes): array
+    {
+        $set = [];
+        foreach ($causes as $cause) {
+            foreach ($cause->finding->fixes as $fix) {
+                $set[(string) ($fix->details['id'] ?? '')] = true;
+            }
+        }
+        foreach ($causes as $at => $cause) {
+            $fixes = $cause->finding->fixes;
+            foreach ($cause->explains as $id) {
+                $plain = preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1 && ! isset($set[$id]) && $situation->inScene($id) && ! $situation->inFiles($id);
+                if ($plain && $situation->scene()?->get($id) !== $situation->asTyped($id)) {
+                    $fixes = [...$fixes, ...Mending::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes];
+                    $set[$id] = true;
+                }
+            }
+            $causes[$at] = new Cause($cause->finding->withFixes($fixes), $cause->part, $cause->explains, $cause->or);
+        }
+
+        return $causes;
     }
 
     /**

@@ -50,10 +50,11 @@ final readonly class Fix
         return new self(FixKind::Rename, $part, $shift === 0 ? $details : $details + ['shift' => $shift], $says, $frames);
     }
 
-    public static function move(string $part, string $from, string $to, ?FrameRange $frames): self
+    /** @param  string  $files  their names, as they are once they are right */
+    public static function move(string $part, string $from, string $to, string $files, ?FrameRange $frames): self
     {
         $from = Text::shown($from);
-        $details = ['from' => $from, 'to' => $to, 'frames' => (string) $frames, 'count' => $frames === null ? 1 : count($frames)];
+        $details = ['from' => $from, 'to' => $to, 'files' => $files, 'frames' => (string) $frames, 'count' => $frames === null ? 1 : count($frames)];
         $place = static fn (string $folder): string => $folder === '.' ? 'the delivery’s root' : "“{$folder}”";
 
         return new self(FixKind::Move, $part, $details, 'Move '.Text::count((int) $details['count'], 'file')." from {$place($from)} to {$place($to)}.", $frames);
@@ -79,10 +80,14 @@ final readonly class Fix
         return new self(FixKind::Encode, $part, $details, $says ?? 'Save '.self::files($frames)." again with {$label} {$to} instead of {$from}; nothing has to be rendered.", $frames, $label);
     }
 
-    /** The right files are somewhere else, and have to be handed in. */
-    public static function deliver(string $part, string $what, ?FrameRange $frames, string $says): self
+    /**
+     * The right files are somewhere else, and have to be handed in.
+     *
+     * @param  string  $insteadOf  what was handed in
+     */
+    public static function deliver(string $part, string $what, ?FrameRange $frames, string $says, string $insteadOf = ''): self
     {
-        return new self(FixKind::Deliver, $part, ['to' => $what] + self::which($frames), $says);
+        return new self(FixKind::Deliver, $part, ['to' => $what] + self::which($frames), $says, $frames, $insteadOf);
     }
 
     public static function setAside(string $part, string $what, int $count, ?FrameRange $frames = null): self
@@ -112,11 +117,13 @@ final readonly class Fix
      * The same for fewer frames, where it is about frames that other work replaces.
      *
      * @param  FrameRange  $present  of the pass it is taken from; a fix that is about others too keeps those
+     * @param  int  $shift  what renaming has added to the numbers by then
      * @return self|null null where nothing is left to do
      */
-    public function without(FrameRange $gone, FrameRange $present): ?self
+    public function without(FrameRange $gone, FrameRange $present, int $shift = 0): ?self
     {
-        if ($this->frames === null || ! $this->isSparedByRender() || $this->frames->and($gone)->isEmpty()) {
+        $shift = in_array($this->kind, [FixKind::Rename, FixKind::Deliver], true) ? 0 : $shift;
+        if ($this->frames === null || ! $this->isSparedByRender() || ($this->frames->and($gone)->isEmpty() && $shift === 0)) {
             return $this;
         }
         $left = $this->frames->minus($gone->and($present));
@@ -125,9 +132,11 @@ final readonly class Fix
         if ($left->isEmpty()) {
             return null;
         }
+        $left = $left->shifted($shift);
         $fix = match ($this->kind) {
             FixKind::Rename => self::rename($this->part, $from, $to, $left, (int) ($this->details['shift'] ?? 0)),
-            FixKind::Move => self::move($this->part, $from, $to, $left),
+            FixKind::Move => self::move($this->part, $from, $to, $text($this->details['files'] ?? ''), $left),
+            FixKind::Deliver => self::deliver($this->part, $to, $left, 'Deliver '.self::brief($to).', '.self::brief((string) $left).", and not {$this->label}.", $this->label),
             FixKind::Retag => self::retag($this->part, $id, $this->label, $from, $to, $left),
             default => self::encode($this->part, $id, $this->label, $from, $to, $left),
         };
@@ -138,13 +147,14 @@ final readonly class Fix
     /** Whether it is work on files that a render makes anew. */
     public function isSparedByRender(): bool
     {
-        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode], true);
+        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode, FixKind::Deliver], true);
     }
 
     /** Whether it is about single files, so that it differs from pass to pass by its names. */
     public function isAboutFiles(): bool
     {
-        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::SetAside, FixKind::Deliver, FixKind::Render], true);
+        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::SetAside, FixKind::Deliver, FixKind::Render], true)
+            || (in_array($this->kind, [FixKind::Retag, FixKind::Encode], true) && $this->frames !== null);
     }
 
     /** @return array{}|array{frames: string, count: int} */

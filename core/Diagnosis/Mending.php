@@ -22,6 +22,9 @@ final readonly class Mending
     /** What only the header tells. */
     private const ONLY_HEADER = ['picture.pixel_aspect', 'picture.density', 'picture.projection', 'time.rate', 'time.start_timecode'];
 
+    /** What follows from the range and the rate of a scene, which are set instead. */
+    private const DERIVED = ['time.count', 'time.duration'];
+
     private const CHROMA = ['4:2:0' => 1, '4:2:2' => 2, '4:4:4' => 3];
 
     /** Lines that no single piece of work answers: the frames themselves, or other causes, say what to do. */
@@ -39,6 +42,9 @@ final readonly class Mending
         $found = $situation->found($id) ?? '';
         $to ??= $situation->asTyped($id);
         $part = $situation->part();
+        if (in_array($id, self::DERIVED, true) && ! $situation->inFiles($id) && $situation->scene()?->frames() !== null) {
+            return new self([], false);
+        }
         if (! $situation->inFiles($id)) {
             return new self([Fix::set($part, $id, $label, $found, $to)], false);
         }

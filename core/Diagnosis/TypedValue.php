@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis;
 
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Checking\Subject;
@@ -26,6 +27,7 @@ final readonly class TypedValue
             'time.range' => $this->subject->expected === null ? $entry->required : (string) $this->subject->expected->span(),
             'format.alpha' => $requirement->ask->single() === 'any' ? 'straight' : (string) $requirement->ask->single(),
             'passes', 'burn_in' => $entry->required,
+            'format.compression' => $requirement->ask->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found),
             default => self::plain($requirement, $found),
         };
     }
@@ -34,11 +36,24 @@ final readonly class TypedValue
     {
         $ask = $requirement->ask;
         if ($ask->values !== []) {
-            return $ask->values[0] === 'lossless' ? 'a lossless one' : $ask->values[0];
+            return $ask->values[0];
         }
         $above = $ask->max !== null && is_numeric($found) && is_numeric($ask->max) && (float) $found > (float) $ask->max;
 
         return (string) ($above ? $ask->max : $ask->min ?? $ask->max);
+    }
+
+    /** The usual one of the format. */
+    private function lossless(): string
+    {
+        $kind = $this->subject->part->kinds()[0] ?? Kind::tryFrom($this->subject->scene?->get('format.kind') ?? '');
+
+        return match ($kind) {
+            Kind::Tiff => 'lzw',
+            Kind::Png => 'deflate',
+            Kind::Tga => 'rle',
+            default => 'zip',
+        };
     }
 
     /** With its values in it, `#` for the digits of the frame number, and one extension. */

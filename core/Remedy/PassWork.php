@@ -33,12 +33,19 @@ final readonly class PassWork
     private function shiftOf(): int
     {
         foreach ($this->causes as $cause) {
-            if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
+            if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $this->isRenumbered($cause) && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
                 return $this->pass->expected->first() - $this->pass->present->first();
             }
         }
 
         return 0;
+    }
+
+    private function isRenumbered(Cause $cause): bool
+    {
+        $own = fn (Fix $f): bool => isset($f->details['shift']) && ($f->details['pass'] ?? $this->pass->pass) === $this->pass->pass;
+
+        return array_filter($cause->finding->fixes, $own) !== [];
     }
 
     /**
@@ -153,7 +160,7 @@ final readonly class PassWork
             if ($this->shift !== 0 && $fix->kind === FixKind::Rename && ! isset($fix->details['shift'])) {
                 continue;
             }
-            $fix = $this->subject->isNumbered() ? $fix->without($gone, $this->pass->present) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
+            $fix = $this->subject->isNumbered() ? $fix->without($gone, $this->pass->present, $this->shift) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
             if ($fix !== null) {
                 $left[] = [$fix, $at];
             }

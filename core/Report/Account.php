@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Report;
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Checker;
 use PlainLedger\Core\Checking\EarlierFiles;
+use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Checking\Waiver;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Diagnosis\Cause;
@@ -47,6 +48,12 @@ final readonly class Account
         $causes = Diagnostician::standard()->diagnose($check);
 
         return new self($specification, $scene, $delivery, $match, $check, $causes, Remedy::of($check, $causes));
+    }
+
+    /** @return list<string> the parts that the scene makes */
+    public function partsOfScene(): array
+    {
+        return array_values(array_map(static fn (Subject $s): string => $s->part->name, array_filter($this->check->subjects, static fn (Subject $s): bool => $s->scene !== null)));
     }
 
     /**

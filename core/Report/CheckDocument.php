@@ -50,13 +50,27 @@ final readonly class CheckDocument
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),
             'movies' => $this->movies(),
-            'scene' => $this->account->scene === null ? null : ['file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file), 'comes_to' => Effective::of($this->account->scene, $this->account->specification)],
+            'scene' => $this->account->scene === null ? null : ['file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file), 'makes' => $this->account->partsOfScene(), 'comes_to' => $this->comesTo()],
             'strays' => $this->strays(),
             'not_understood' => [
                 ...array_map(static fn (string $key): string => "specification: {$key}", $this->account->specification->notUnderstood),
                 ...($this->account->scene->notUnderstood ?? []),
             ],
         ];
+    }
+
+    /** @return list<array{id: string, label: string, says: string, part?: string}> */
+    private function comesTo(): array
+    {
+        $lines = [];
+        $several = count($this->account->partsOfScene()) > 1;
+        foreach ($this->account->check->subjects as $subject) {
+            foreach ($subject->scene === null ? [] : Effective::of($subject->scene, $this->account->specification, $subject->part) as $line) {
+                $lines[] = $line + ($several ? ['part' => $subject->part->name] : []);
+            }
+        }
+
+        return $lines;
     }
 
     /** @return array<string, mixed> */

@@ -20,11 +20,7 @@ final readonly class TextReport implements ReportWriter
     public function write(Account $account): string
     {
         $check = $account->check;
-        $lines = [];
-        if ($account->specification->title !== '') {
-            $lines[] = $account->specification->title;
-            $lines[] = '';
-        }
+        $lines = [...self::head($account), ''];
         $part = null;
         $group = null;
         $rows = [];
@@ -72,13 +68,45 @@ final readonly class TextReport implements ReportWriter
         return implode("\n", $lines)."\n";
     }
 
+    /**
+     * @param  list<array{frames: string, found: string, pass?: string}>  $runs
+     */
+    private static function runs(array $runs): string
+    {
+        if (count($runs) > 2) {
+            return count($runs).' others';
+        }
+
+        return implode('; ', array_map(static fn (array $r): string => $r['found'].(isset($r['pass']) ? " in {$r['pass']}" : '').($r['frames'] === '' || $r['frames'] === $r['found'] ? '' : (isset($r['pass']) ? ' ' : ' in ').mb_strimwidth($r['frames'], 0, 40, '…')), $runs));
+    }
+
+    /** @return list<string> whose it is, where it lies, and when it was looked at */
+    private static function head(Account $account): array
+    {
+        $values = $account->specification->values;
+        $code = $values['shot'] ?? $values['learner'] ?? '';
+        $title = implode(' · ', array_filter([$code, $account->specification->title], static fn (string $t): bool => $t !== ''));
+        $delivery = $account->delivery;
+        $looked = $delivery === null ? null : 'files in '.($delivery->root === '' ? 'the folder given' : Text::shown($delivery->root)).', '.gmdate('j M Y, H:i', $delivery->scannedAt).' UTC';
+        $scene = $account->scene === null ? null : 'scene '.($account->scene->file === null ? 'settings' : Text::shown($account->scene->file)).self::makes($account);
+
+        return array_values(array_filter([$title === '' ? null : $title, implode('; ', array_filter([$scene, $looked], is_string(...)))], is_string(...)));
+    }
+
+    private static function makes(Account $account): string
+    {
+        $parts = $account->partsOfScene();
+
+        return count($account->specification->parts) < 2 ? '' : ', which makes '.Text::series($parts);
+    }
+
     /** @return list<string> */
     private function row(Entry $entry): array
     {
         $cell = static fn (?Cell $cell): string => $cell === null ? '' : ($cell->stale ? '(stale) ' : $cell->mark->sign().' ').($cell->found ?? 'not told')
-            .($cell->runs === [] ? '' : ' and '.Text::count(count($cell->runs), 'other').(count($cell->runs) === 1 ? " ({$cell->runs[0]['found']} in {$cell->runs[0]['frames']})" : ''));
+            .($cell->runs === [] ? '' : '; '.self::runs($cell->runs));
 
-        return [$entry->mark->sign(), $entry->requirement->descriptor->label.($entry->level() === Level::Should ? ' (should)' : ''), $entry->required, $cell($entry->scene), $cell($entry->files)];
+        return [$entry->mark->sign(), $entry->requirement->descriptor->label.($entry->pass === null ? '' : " of {$entry->pass}").($entry->level() === Level::Should ? ' (should)' : ''), $entry->required, $cell($entry->scene), $cell($entry->files)];
     }
 
     /**
@@ -139,7 +167,14 @@ final readonly class TextReport implements ReportWriter
             }
         }
         if ($account->check->notChecked !== []) {
-            array_push($lines, '', 'Not checked, since what was given does not show it: '.implode(', ', array_column($account->check->notChecked, 'id')).'.');
+            array_push($lines, '', 'Not checked');
+            $byWhy = [];
+            foreach ($account->check->notChecked as $each) {
+                $byWhy[$each->why][] = $each->id.($each->pass === null ? '' : " of {$each->pass}").(count($account->check->subjects) > 1 ? " ({$each->part})" : '');
+            }
+            foreach ($byWhy as $why => $ids) {
+                $lines[] = '  - '.implode(', ', $ids).": {$why}";
+            }
         }
         /** @var list<string> $strays */
         $strays = $document['strays'];

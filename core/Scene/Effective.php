@@ -11,19 +11,20 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
 /** What a scene's settings come to when it is rendered, where that takes more than reading one of them. */
 final readonly class Effective
 {
     /** @return list<array{id: string, label: string, says: string}> */
-    public static function of(SceneSettings $scene, Specification $specification): array
+    public static function of(SceneSettings $scene, Specification $specification, Part $part): array
     {
         $lines = [
             ['picture.resolution', 'Each picture', self::size($scene)],
             ['time.range', 'Frames', self::frames($scene)],
             ['camera.name', 'Seen through', self::camera($scene)],
-            ['naming.pattern', 'First and last name', self::names($scene, $specification)],
+            ['naming.pattern', 'First and last name', self::names($scene, $specification, $part)],
         ];
 
         return array_values(array_map(
@@ -75,14 +76,13 @@ final readonly class Effective
         return ($chosen === [] ? 'no camera' : Text::series($chosen)).($views === [] ? '' : ', a working view').($others === [] ? '' : '; not '.Text::series(array_slice($others, 0, 4), 'or').(count($others) > 4 ? ' …' : ''));
     }
 
-    private static function names(SceneSettings $scene, Specification $specification): ?string
+    private static function names(SceneSettings $scene, Specification $specification, Part $part): ?string
     {
         $name = $scene->get('naming.pattern');
         $frames = $scene->frames();
         if ($name === null || $name === '') {
             return null;
         }
-        $part = $specification->parts[0];
         $values = $specification->pieceValues($part);
         try {
             $pattern = NamePattern::parse(basename(strtr($name, '\\', '/')));

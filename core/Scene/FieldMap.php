@@ -28,6 +28,21 @@ final readonly class FieldMap
         return new self([]);
     }
 
+    /**
+     * A line that bears the label a production's own fact is shown by is that fact, as is one with its bare name.
+     *
+     * @param  array<string, string>  $labels  by id
+     */
+    public static function ofOwnFacts(array $labels): self
+    {
+        $map = self::none();
+        foreach ($labels as $id => $label) {
+            $map = $map->with(new Meaning($label, $id))->with(new Meaning(substr($id, strlen('other.')), $id));
+        }
+
+        return $map;
+    }
+
     /** @throws JsonRefused */
     public static function fromDocument(JsonDocument $document): self
     {

@@ -239,7 +239,7 @@ final readonly class FieldNames
         $values = array_map(static fn (array $f): string => $f[1], $fields);
         $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
         if (isset($values['scene.unsaved']) && ! isset($scene['saved'])) {
-            $scene['saved'] = in_array(strtolower($values['scene.unsaved']), ['no', 'false', 'off', '0', 'none', ''], true) ? 'yes' : 'no';
+            $scene['saved'] = Spellings::truth($values['scene.unsaved']) === false ? 'yes' : 'no';
         }
         $settings = [];
         foreach ($values as $field => $value) {
@@ -253,9 +253,9 @@ final readonly class FieldNames
         }
 
         $together = self::together($values);
-        if (isset($together['picture.resolution'], $settings['picture.resolution']) && preg_match('~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i', $settings['picture.resolution']) === 1) {
+        if (isset($together['picture.resolution']) && preg_match('~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i', $values['picture.resolution'] ?? '') === 1) {
             // a lone number beside width and height is how many pixels an inch has
-            $together += ['picture.density' => $settings['picture.resolution']];
+            $together += ['picture.density' => $values['picture.resolution']];
         }
         // width and height, first and last, are plainer than one word for both
         $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1]);

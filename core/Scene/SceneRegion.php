@@ -34,7 +34,7 @@ final readonly class SceneRegion
 
             return ['picture.region' => $whole ? 'full' : 'on'];
         }
-        if ($within && $size !== null) {
+        if ($within) {
             $box = [$box[0]->multipliedBy($size[0]), $box[1]->multipliedBy($size[1]), $box[2]->multipliedBy($size[0]), $box[3]->multipliedBy($size[1])];
         }
         [$x, $y, $width, $height] = array_map(static fn (BigRational $v): int => $v->toScale(0, RoundingMode::HALF_UP)->toInt(), $box);

@@ -61,13 +61,15 @@ final readonly class Approved
         }, $ask->values);
     }
 
-    /** @return list<self> every picture that any part is asked to agree with */
+    /** @return array<int, string> the picture of each frame that any part is asked to agree with */
     public static function in(Specification $specification): array
     {
         $all = [];
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
-                $all = [...$all, ...(isset($requirements['content.reference']) ? self::listOf($requirements['content.reference']->ask) : [])];
+                foreach (isset($requirements['content.reference']) ? self::listOf($requirements['content.reference']->ask) : [] as $approved) {
+                    $all[$approved->frame] ??= $approved->picture;
+                }
             }
         }
 

@@ -20,11 +20,10 @@ final readonly class RateRule implements Rule
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $rate = $subject->scene?->get('time.rate');
-
-        if ($rate === null) {
+        if ($subject->scene === null || $rate === null) {
             return Cell::unknown();
         }
-        $made = $subject->scene?->get('time.animation_rate');
+        $made = $subject->scene->get('time.animation_rate');
         $same = $made === null || $made === $rate;
 
         return Cell::when($same && in_array($rate, $requirement->ask->values, true), $same ? $rate : "{$rate}, made at {$made}");

@@ -133,20 +133,9 @@ final readonly class FormatHeld implements CauseFamily
         $what = $lossyKind ? 'JPEG' : (string) $found;
         $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
             ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
-            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, self::losslessOf($asked[0] ?? 'lossless', $kind));
+            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $situation->asTyped('format.compression'));
         yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
             ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
-    }
-
-    /** Of several that lose nothing, the usual one of the format. */
-    private static function losslessOf(string $asked, ?Kind $kind): string
-    {
-        return match (true) {
-            $asked !== 'lossless' => $asked,
-            $kind === Kind::Tiff => 'lzw',
-            $kind === Kind::Png => 'deflate',
-            default => 'zip',
-        };
     }
 
     /** @return iterable<Finding> */
@@ -219,10 +208,13 @@ final readonly class FormatHeld implements CauseFamily
 
             return new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save], true, $render);
         }
-        $id = isset($situation->entries['format.alpha']) ? 'format.alpha' : 'format.channels';
+        $fixes = [];
+        foreach (['format.alpha' => 'alpha', 'format.channels' => 'the channels'] as $id => $label) {
+            $fixes = [...$fixes, ...($situation->isUnequal($id) ? Mending::of($situation, $id, $label)->fixes : [])];
+        }
 
         return new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."),
-            [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, Mending::of($situation, $id, $id === 'format.alpha' ? 'alpha' : 'the channels')->fixes, true, $render);
+            [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, $fixes, true, $render);
     }
 
     private function hasAlpha(Situation $situation, string $side): ?bool

@@ -8,6 +8,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Text;
 
@@ -289,7 +290,7 @@ final readonly class FrameSets implements CauseFamily
     {
         $known = $scene !== null && $pass->expected !== null && $scene->equals($pass->expected);
         $fixes = [];
-        foreach ($pass->takes as $take) {
+        foreach (array_filter($pass->takes, static fn (Take $t): bool => ! Names::isOfAnotherVersion($situation, $t)) as $take) {
             $fixes[] = RenameFix::of($situation, $pass, $take, $take->frames, $shift);
         }
         $says = "As many frames as asked, numbered from elsewhere: {$pass->present->span()} instead of {$pass->expected}."

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\Take;
@@ -63,11 +64,15 @@ final readonly class Names implements CauseFamily
             $evidence = [];
             foreach ($places as [$pass, $take, $frames, $piece]) {
                 $fix = match (true) {
-                    $id === self::OF_ANOTHER => $this->moveThere($situation, $take, $frames, $piece),
-                    $this->isOfAnotherVersion($situation, $take) => $this->deliverRightOne($situation, $take, $frames),
+                    $id === self::OF_ANOTHER => Fix::setAside($situation->part(), $take->path(), count($frames), $situation->subject->isNumbered() ? $frames : null),
+                    self::isOfAnotherVersion($situation, $take) => $this->deliverRightOne($situation, $take, $pass->expected === null || $frames->and($pass->expected)->isEmpty() ? $pass->expected ?? $frames : $frames),
                     default => RenameFix::of($situation, $pass, $take, $frames),
                 };
                 $fixes[serialize($fix->details)] = $fix;
+                if ($fix->kind === FixKind::Deliver) {
+                    $aside = Fix::setAside($situation->part(), $take->path(), count($frames), $situation->subject->isNumbered() ? $frames : null);
+                    $fixes[serialize($aside->details)] = $aside;
+                }
                 $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($id), $piece, $situation);
                 $says[$text] = true;
                 $evidence[] = Text::shown($take->sequence->sampleName());
@@ -88,11 +93,12 @@ final readonly class Names implements CauseFamily
         ], render: true);
     }
 
-    private function isOfAnotherVersion(Situation $situation, Take $take): bool
+    /** Without proof that it is the one asked. */
+    public static function isOfAnotherVersion(Situation $situation, Take $take): bool
     {
         foreach ($take->reading->pieces ?? [] as $piece) {
             if (in_array(Difference::Version, $piece->differences, true)) {
-                return ! $this->isProvenToBe($piece, $situation);
+                return ! self::isProvenToBe($piece, $situation);
             }
         }
 
@@ -100,7 +106,7 @@ final readonly class Names implements CauseFamily
     }
 
     /** The scene is at the version asked, and writes the other one into its names. */
-    private function isProvenToBe(PieceReading $piece, Situation $situation): bool
+    private static function isProvenToBe(PieceReading $piece, Situation $situation): bool
     {
         $file = $situation->scene()->file ?? '';
         $name = $situation->scene()?->get('naming.pattern') ?? '';
@@ -119,7 +125,7 @@ final readonly class Names implements CauseFamily
         $numbered = $situation->subject->isNumbered();
         $which = $numbered ? ', '.mb_strimwidth((string) $frames, 0, 90, '…') : '';
 
-        return Fix::deliver($situation->part(), $typed, $numbered ? $frames : null, "Deliver {$typed}{$which}, and not ".Text::shown($take->path()).'.');
+        return Fix::deliver($situation->part(), $typed, $numbered ? $frames : null, "Deliver {$typed}{$which}, and not ".Text::shown($take->path()).'.', Text::shown($take->path()));
     }
 
     /** With `#` for the digits of the frame number, as names are shown. */
@@ -140,13 +146,6 @@ final readonly class Names implements CauseFamily
         $what = $piece->piece === 'separator' ? 'name' : str_replace('_', ' ', $piece->piece);
 
         return '“'.Text::shown($piece->found)."” is another’s {$what}, and “{$piece->asked}” is asked.";
-    }
-
-    private function moveThere(Situation $situation, Take $take, FrameRange $frames, PieceReading $piece): Fix
-    {
-        $from = $take->sequence->folder() === '' ? $take->sequence->pattern() : $take->sequence->folder().'/'.$take->sequence->pattern();
-
-        return Fix::move($situation->part(), $from, Text::shown($piece->found), $situation->subject->isNumbered() ? $frames : null);
     }
 
     /** @return iterable<array{Difference, PieceReading}> */
@@ -203,7 +202,7 @@ final readonly class Names implements CauseFamily
         $says = "The version is {$piece->found}, and {$piece->asked} is asked.";
         $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get('naming.pattern') ?? '');
         $is = static fn (string $version): bool => self::isAt($scene, $version);
-        if ($this->isProvenToBe($piece, $situation)) {
+        if (self::isProvenToBe($piece, $situation)) {
             return "{$says} The scene is at {$piece->asked} and writes {$piece->found} into its names, so they are the right ones.";
         }
 

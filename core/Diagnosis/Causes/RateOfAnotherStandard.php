@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
@@ -33,7 +34,15 @@ final readonly class RateOfAnotherStandard implements CauseFamily
             return;
         }
         yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
-            ["time.rate is {$rate}"], ['time.rate'], Mending::of($situation, 'time.rate', 'the frame rate')->fixes);
+            ["time.rate is {$rate}"], ['time.rate', 'time.duration'], [...Mending::of($situation, 'time.rate', 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
+    }
+
+    /** @return list<Fix> what was animated at the wrong rate has that to be set too */
+    private static function ofAnimation(Situation $situation, FrameRate $asked): array
+    {
+        $made = $situation->inScene('time.rate') ? $situation->scene()?->get('time.animation_rate') : null;
+
+        return $made === null || FrameRate::parse($made)->equals($asked) ? [] : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, (string) $asked)];
     }
 
     private function isStandard(FrameRate $rate): bool

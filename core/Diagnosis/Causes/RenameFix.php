@@ -23,7 +23,8 @@ final readonly class RenameFix
         return Fix::rename($situation->part(), $take->path(), $folder.self::target($pass, $take), $situation->subject->isNumbered() ? $frames : null, $shift);
     }
 
-    private static function target(PassMatch $pass, Take $take): string
+    /** The names asked, with `#` for the digits of the frame number and the extension of what is in the files. */
+    public static function target(PassMatch $pass, Take $take): string
     {
         if ($pass->pattern === '') {
             return Text::shown($take->sequence->pattern());

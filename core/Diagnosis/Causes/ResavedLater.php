@@ -81,11 +81,12 @@ final readonly class ResavedLater implements CauseFamily
         uasort($groups, static fn (array $a, array $b): int => count($b) <=> count($a));
         $most = array_shift($groups);
         $few = array_merge(...array_values($groups));
-        $time = static fn (int $i): int => $pass->frames->times[$i];
+        $times = static fn (array $places): array => [0, ...array_map(static fn (int $i): int => $pass->frames->times[$i], $places)];
+        $oldest = array_slice($times($few), 1);
         $numbers = array_map(static fn (int $i): int => $pass->frames->numbers[$i], $few);
         // what stands at the end is newer anyway
         $atTheEnd = min($numbers) > $pass->frames->numbers[$most[count($most) - 1]];
-        if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || min(array_map($time, $few)) <= max(array_map($time, $most))) {
+        if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || min([PHP_INT_MAX, ...$oldest]) <= max($times($most))) {
             return null;
         }
         $usual = ChangesMidway::facts($pass->frames->factsAt($most[0]));

@@ -32,7 +32,7 @@ final readonly class SavedElsewhere implements CauseFamily
                         $folders[Text::shown($from)] = true;
                         $to = NamePattern::tidyFolder(NamePattern::parse($situation->subject->part->single('naming.folder') ?? '.')->make($own));
                         $asked = $to;
-                        $fixes[] = Fix::move($part, $from, $to, $situation->subject->isNumbered() ? $take->frames : null);
+                        $fixes[] = Fix::move($part, $from, $to, RenameFix::target($pass, $take), $situation->subject->isNumbered() ? $take->frames : null);
                     }
                 }
             }

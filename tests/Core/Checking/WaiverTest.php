@@ -154,7 +154,7 @@ final class WaiverTest extends TestCase
     public function test_what_settings_come_to(): void
     {
         $asked = Workbench::specification(['picture.resolution' => '64x36', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'format.kind' => 'png']);
-        $says = static fn (array $settings): array => array_column(Effective::of(Workbench::scene($settings), $asked), 'says', 'id');
+        $says = static fn (array $settings): array => array_column(Effective::of(Workbench::scene($settings), $asked, $asked->parts[0]), 'says', 'id');
 
         self::assertSame([
             'picture.resolution' => '1999x1001 at 50 %: 1000x501 pixels', 'time.range' => '1001-1009x2: 5 frames, every 2nd alone, 0.209 s at 24000/1001',

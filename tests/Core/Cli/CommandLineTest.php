@@ -51,7 +51,7 @@ final class CommandLineTest extends TestCase
 
         self::assertSame([0, ''], [$code, $errors]);
         self::assertStringContainsString('5 of 5 balance: balanced.', $output);
-        self::assertStringContainsString('Not checked, since what was given does not show it: time.rate, render.samples.', $output);
+        self::assertStringContainsString('  - time.rate: PNG files do not tell it', $output);
     }
 
     public function test_a_scene_in_other_forms(): void

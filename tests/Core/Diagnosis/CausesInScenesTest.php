@@ -87,7 +87,7 @@ final class CausesInScenesTest extends TestCase
         yield 'not saved' => [[], ['scene-not-saved' => ['scene.saved']], ['scene.saved'], [], [], ['saved' => false]];
         yield 'a movie' => [['format.kind' => 'mp4'], ['movie-instead-of-frames' => ['format.kind']], ['format.kind']];
         yield 'lossy' => [['format.compression' => 'dwaa'], ['lossy-instead-of-lossless' => ['format.compression']], ['format.compression']];
-        yield 'JPEG for PNG' => [['format.kind' => 'jpeg', 'format.bit_depth' => 8, 'format.sample' => 'uint', 'format.channels' => 'RGB', 'format.compression' => 'jpeg', 'naming.pattern' => 'TC_010_light_v003.####.jpg'], ['lossy-instead-of-lossless' => ['format.kind', 'format.channels', 'format.compression']], ['format.kind'],
+        yield 'JPEG for PNG' => [['format.kind' => 'jpeg', 'format.bit_depth' => 8, 'format.sample' => 'uint', 'format.channels' => 'RGB', 'format.compression' => 'jpeg', 'naming.pattern' => 'TC_010_light_v003.####.jpg'], ['lossy-instead-of-lossless' => ['format.kind', 'format.channels', 'format.compression']], ['format.kind', 'format.channels', 'format.compression'],
             ['format.kind' => 'png', 'format.bit_depth' => 8, 'format.sample' => 'uint', 'format.compression' => 'lossless']];
         yield 'compression' => [['format.compression' => 'piz'], ['compression-differs' => ['format.compression']], ['format.compression']];
         yield 'depth' => [['format.bit_depth' => 8, 'format.sample' => 'uint'], ['depth-dropped' => ['format.bit_depth', 'format.sample']], ['format.bit_depth', 'format.sample']];

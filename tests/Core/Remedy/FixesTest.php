@@ -64,7 +64,7 @@ final class FixesTest extends TestCase
 
         self::assertSame([
             ['kind' => 'set-aside', 'from' => 'notes.txt', 'count' => 1],
-            ['kind' => 'move', 'from' => 'out', 'to' => 'TC_010', 'frames' => '1001-1010', 'count' => 10],
+            ['kind' => 'move', 'from' => 'out', 'to' => 'TC_010', 'files' => 'TC_010.####.png', 'frames' => '1001-1010', 'count' => 10],
         ], self::fixes($bench, ['naming.folder' => '{shot}'] + self::REQUIRE));
     }
 

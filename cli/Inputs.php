@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli;
+
+use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Media\Approving;
+use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\Pixels;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\Approved;
+use PlainLedger\Core\Specification\OwnFacts;
+use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Specification\SpecificationRefused;
+
+/** What commands are given, read from files or from standard input, which `-` stands for. */
+final readonly class Inputs
+{
+    private const STANDARD = 'php://stdin';
+
+    /** @throws JsonRefused */
+    public static function specification(string $path): Specification
+    {
+        $document = $path === '-' ? JsonDocument::parse(self::standard(), 'standard input', Specification::FORMAT) : JsonDocument::open($path, $path, Specification::FORMAT);
+
+        return Specification::fromDocument($document);
+    }
+
+    /**
+     * @param  string|null  $part  the part that the scene makes, where that is said
+     *
+     * @throws JsonRefused|SpecificationRefused
+     */
+    public static function scene(string $path, Specification $specification, ?string $map, ?string $part): SceneSettings
+    {
+        $names = FieldMap::ofOwnFacts(OwnFacts::labels($specification))->under(self::map($map) ?? FieldMap::none());
+        $scene = $path === '-' ? (new AnyScene)->read(self::standard(), 'standard input', $names) : (new AnyScene)->open($path, $names);
+        if ($part === null) {
+            return $scene;
+        }
+        foreach ($specification->parts as $each) {
+            if (strcasecmp($each->name, $part) === 0) {
+                return $scene->making($each->name);
+            }
+        }
+        throw SpecificationRefused::because('--part', "there is no part “{$part}”; the specification has ".implode(', ', array_map(static fn ($p): string => $p->name, $specification->parts)).'.');
+    }
+
+    /** @throws JsonRefused */
+    public static function map(mixed $path): ?FieldMap
+    {
+        return is_string($path) && $path !== '' ? FieldMap::fromDocument(JsonDocument::open($path, $path, FieldMap::FORMAT)) : null;
+    }
+
+    /**
+     * The pictures that frames are to agree with; their paths are relative to the specification.
+     *
+     * @return array<int, Pixels|null> by frame; null where one cannot be read
+     */
+    public static function approved(Specification $specification, string $path): array
+    {
+        $folder = $path === '-' ? '.' : dirname($path);
+
+        return Approving::pictures(Approved::in($specification), static fn (string $picture): FileSource => FileSource::open(str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}"));
+    }
+
+    private static function standard(): string
+    {
+        return (string) file_get_contents(self::STANDARD, length: JsonDocument::LARGEST + 1);
+    }
+}
