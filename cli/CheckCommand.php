@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
@@ -81,7 +82,7 @@ final class CheckCommand extends Command
     {
         $looker = PixelRules::looker($specification, Inputs::approved($specification, $path));
 
-        return (new Scan(FolderListing::of($folder), Probe::standard(), $depth, $looker, $specification->asksAny(['delivery.checksums'])))->run(time());
+        return (new Scan(FolderListing::of($folder), Probe::standard(), $depth, $looker, ChecksumsRule::isAskedBy($specification)))->run(time());
     }
 
     private function text(InputInterface $input, string $option): ?string

@@ -7,8 +7,14 @@ namespace PlainLedger\Core;
 /** A JSON document that cannot be used. */
 final class JsonRefused extends \RuntimeException implements PlainSentence
 {
+    /** @param  string  $plain  what is wrong, without where */
+    private function __construct(string $message, public readonly string $plain)
+    {
+        parent::__construct($message);
+    }
+
     public static function because(string $what, string $why): self
     {
-        return new self("{$what}: {$why}");
+        return new self("{$what}: {$why}", $why);
     }
 }

@@ -13,6 +13,7 @@ use App\Http\Controllers\NamesController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PresetController;
 use App\Http\Controllers\ProductionController;
+use App\Http\Controllers\RecheckController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RenderController;
 use App\Http\Controllers\RequirementController;
@@ -83,7 +84,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/', [SpecificationController::class, 'show'])->name('revisions');
         Route::patch('/', [SpecificationController::class, 'rename'])->name('specification.rename');
         Route::post('/parts', [SpecificationController::class, 'parts'])->name('specification.parts');
-        Route::post('/recheck', [SpecificationController::class, 'recheck'])->name('specification.recheck');
+        Route::post('/recheck', [RecheckController::class, 'specification'])->name('specification.recheck');
     });
 
     Route::prefix('/deliverables/{deliverable}')->whereNumber('deliverable')->group(function (): void {
@@ -101,6 +102,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::post('/scene/pieces', [SceneController::class, 'piece'])->name('scene.piece');
         Route::get('/scene/enter', [SceneController::class, 'entry'])->name('scene.entry');
         Route::post('/scene/typed', [SceneController::class, 'typedIn'])->name('scene.typed');
+        Route::put('/scene/part', [SceneController::class, 'part'])->name('scene.part');
         Route::post('/scene/names', [SceneController::class, 'point'])->name('scene.point');
         Route::get('/settings.{format}', [SceneController::class, 'template'])->whereIn('format', ['json', 'txt'])->name('scene.template');
         Route::post('/ticks', [WaiverController::class, 'tick'])->name('tick');
@@ -121,6 +123,8 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->whereNumber('waiver')->name('waiver.drop');
     Route::get('/checks/{check}', [CheckController::class, 'show'])->whereNumber('check')->name('check');
     Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->whereNumber('check')->name('check.progress');
+    Route::post('/productions/{production}/recheck', [RecheckController::class, 'production'])->whereNumber('production')->name('production.recheck');
+    Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->whereNumber('check')->name('check.again');
     Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->whereNumber('check')->name('check.stop');
     Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->whereNumber('check')->where('frame', '-?\d{1,10}')->name('check.picture');
     Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->whereNumber('check')->name('check.report');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Intake\ApprovedPictures;
 use App\Intake\IntakeFolder;
 use App\Ledger\CheckDesk;
 use App\Ledger\Spool;
@@ -12,6 +13,7 @@ use App\Models\IntakeRoot;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Storage;
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanProgress;
@@ -43,7 +45,9 @@ final class ScanSlice implements ShouldQueue
                 throw \PlainLedger\Core\Delivery\FolderRefused::because($check->order['folder'], 'is not there any more');
             }
             $listing = IntakeFolder::open($root, $check->order['folder'], $check->deliverable, $overseer)->listing();
-            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), PixelRules::looker($check->resolved()));
+            $asked = $check->resolved();
+            $looker = PixelRules::looker($asked, ApprovedPictures::of($asked, $check->deliverable, $root));
+            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), $looker, ChecksumsRule::isAskedBy($asked));
             $spool = $this->spool($check);
             if ($spool !== null) {
                 $scan->resume($spool);

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Checking\EarlierFiles;
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
 use PlainLedger\Core\Media\Depth;
@@ -24,7 +25,6 @@ use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\HoldsUp;
 use PlainLedger\Core\Report\Since;
 use PlainLedger\Core\Scene\SceneSettings;
-use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Specification as Resolved;
 
 /** Where checks are opened, and closed when their files have been looked at. */
@@ -46,21 +46,21 @@ final readonly class CheckDesk
     {
         $scene = $deliverable->scenes()->latest('id')->first();
         $check = $this->open($deliverable, $scene, $by, ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value]);
-        // pixels take their time, however few the files are
-        $small = $depth === Depth::Quick && PixelRules::looker($check->resolved()) === null && $folder->holdsAtMost((int) config('ledger.files_at_once'));
+        // pixels and checksums take their time, however few the files are
+        $small = $depth === Depth::Quick && PixelRules::lookedFor($check->resolved()) === null && ! ChecksumsRule::isAskedBy($check->resolved()) && $folder->holdsAtMost((int) config('ledger.files_at_once'));
         $small ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);
 
         return $check->refresh();
     }
 
     /**
-     * The same scene settings and files as another check, by what is asked now. Files are not read again, unless what is
-     * in their pictures is asked by now and nobody has looked.
+     * The same scene settings and files as another check, by what is asked now. Files are not read again, unless something
+     * is asked by now that nobody has looked for, or they were still arriving then.
      */
     public function again(Check $old, User $by): Check
     {
         $delivery = $old->delivery;
-        if ($delivery?->intake_root_id !== null && PixelRules::looker($old->deliverable->resolved()) !== null && ! $delivery->scanned()->wasLookedAt()) {
+        if ($delivery?->intake_root_id !== null && (self::wasArriving($old) || self::mustBeReadAgain($delivery->scanned(), $old->resolved(), $old->deliverable->resolved()))) {
             $check = $this->open($old->deliverable, $old->scene, $by, ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth]);
             ScanSlice::dispatch($check->id);
 
@@ -70,6 +70,22 @@ final readonly class CheckDesk
         $this->close($check, $delivery);
 
         return $check;
+    }
+
+    /** Files that were still being written then are others by now. */
+    private static function wasArriving(Check $check): bool
+    {
+        return in_array('still-arriving', array_column($check->summary['causes'] ?? [], 'id'), true);
+    }
+
+    private static function mustBeReadAgain(Scanned $scanned, Resolved $then, Resolved $now): bool
+    {
+        $wanted = PixelRules::lookedFor($now);
+        if ($wanted !== null && (! $scanned->wasLookedAt() || $wanted !== PixelRules::lookedFor($then))) {
+            return true;
+        }
+
+        return $scanned->checksums === null && ChecksumsRule::isAskedBy($now);
     }
 
     /** @param  array{root: int, folder: string, depth: string}|null  $order */
@@ -84,24 +100,20 @@ final readonly class CheckDesk
                 $revision->update(['used_at' => Carbon::now()]);
             }
 
+            $layers = Asked::layers($deliverable);
+
             return $deliverable->checks()->create([
                 'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order,
-                'layers' => self::layers($deliverable),
+                'layers' => $layers, 'asked' => Asked::stamp($layers),
             ]);
         });
-    }
-
-    /** @return list<array{set_by: string, data: array<string, mixed>, label: string}> what is asked just now, as a check keeps it */
-    public static function layers(Deliverable $deliverable): array
-    {
-        return array_map(static fn (Layer $l): array => ['set_by' => $l->setBy->value, 'data' => $l->data, 'label' => $l->label], $deliverable->layers($deliverable->specification->latest));
     }
 
     /** Keeps what was scanned, and closes the check with it. */
     public function deliver(Check $check, Scanned $scanned): void
     {
         $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
-        $delivery = Delivery::query()->create([
+        $delivery = new Delivery([
             'deliverable_id' => $check->deliverable_id, 'user_id' => $check->user_id, 'intake_root_id' => $order['root'], 'folder' => $order['folder'], 'depth' => $order['depth'],
             'file_count' => $scanned->fileCount(), 'total_size' => $scanned->totalSize(), 'scanned_at' => Carbon::createFromTimestamp($scanned->scannedAt), 'data' => Delivery::pack($scanned),
         ]);
@@ -118,14 +130,18 @@ final readonly class CheckDesk
         $document = $account->toArray();
         $since = $this->since($check, $document, $scene);
         $summary = Summary::of($account, $earlier?->id);
-        $check->update([
-            'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,
-            'document' => gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5),
-            'summary' => $summary, 'waived' => count($summary['waivers']),
-        ]);
-        $this->endWaivers($check->deliverable, $account);
-        // work that is not asked for any more needs no tick
-        $check->deliverable->ticks()->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))->delete();
+        $written = gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5);
+        // all of it or nothing: a check is never done without its files, and never with waivers that it ends
+        DB::transaction(function () use ($check, $delivery, $account, $written, $summary, $document): void {
+            $delivery === null || $delivery->exists || $delivery->save();
+            $check->update([
+                'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,
+                'document' => $written, 'summary' => $summary, 'waived' => count($summary['waivers']), 'trouble' => $summary['causes'][0]['side'] ?? null,
+            ]);
+            $this->endWaivers($check->deliverable, $account);
+            // work that is not asked for any more needs no tick
+            $check->deliverable->ticks()->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))->delete();
+        });
     }
 
     /** @return array<string, list<string>> what other deliverables of the production have in their names */

@@ -9,6 +9,8 @@ use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use App\Models\RenderLog;
 use App\Models\User;
+use Illuminate\Contracts\Cache\LockTimeoutException;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\FrameRange;
@@ -27,6 +29,11 @@ final readonly class LogDesk
     private const AT_ONCE = 24_000_000;
 
     private const SAMPLE = 500;
+
+    /** Seconds that one reading may take, and that another waits for it. */
+    private const LONGEST = 120;
+
+    private const WAITS = 10;
 
     /** @param  string|null  $shape  by its name; null: the one that reads most of the beginning */
     public function begin(Deliverable $deliverable, string $name, int $size, string $head, ?string $shape, User $by, ?IntakeRoot $root = null, ?string $path = null): RenderLog
@@ -48,11 +55,32 @@ final readonly class LogDesk
     /** The next piece of a log that is sent. */
     public function feed(RenderLog $log, string $bytes, bool $last): void
     {
-        $this->read($log, $bytes, $last);
+        $this->alone($log, fn () => $this->read($log, $bytes, $last));
     }
 
-    /** What has been written since, of a log that is followed. */
+    /** What has been written since, of a log that is followed. Of several windows that follow it one reads, the others wait. */
     public function follow(RenderLog $log, bool $overseer): void
+    {
+        $this->alone($log, fn () => $this->readOn($log, $overseer));
+    }
+
+    /** Does something with a log while nobody else does, from how it stands by then. */
+    private function alone(RenderLog $log, \Closure $work): void
+    {
+        try {
+            Cache::lock("log-{$log->id}", self::LONGEST)->block(self::WAITS, function () use ($log, $work): void {
+                $row = RenderLog::query()->whereKey($log->id)->toBase()->first();
+                if ($row !== null) {
+                    $log->setRawAttributes((array) $row, true);
+                    $work();
+                }
+            });
+        } catch (LockTimeoutException) {
+            // somebody else reads it just now; what they find is shown the next time
+        }
+    }
+
+    private function readOn(RenderLog $log, bool $overseer): void
     {
         $root = $log->intakeRoot;
         if ($root === null || $log->path === null) {

@@ -10,23 +10,31 @@ use App\Models\Scene;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
+use PlainLedger\Core\Checking\SceneParts;
 use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Scene\AsTyped;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\Readers\UsdScene;
 use PlainLedger\Core\Scene\SceneArchive;
 use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Scene\ToldSettings;
+use PlainLedger\Core\Specification\OwnFacts;
 
 /** Where scene settings come in, in whatever form, and are kept with what their names meant. */
 final readonly class SceneDesk
 {
+    /** What was typed is kept under this name. */
+    public const TYPED = 'typed in';
+
     public function __construct(private CheckDesk $checks) {}
 
     /** @throws ValidationException where the upload itself went wrong */
@@ -82,23 +90,31 @@ final readonly class SceneDesk
         }
     }
 
+    /** What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production. */
+    public static function namesFor(Deliverable $deliverable): FieldMap
+    {
+        return FieldMap::ofOwnFacts(OwnFacts::labels($deliverable->draft()->specification))->under($deliverable->production->fieldMap());
+    }
+
     /**
      * Keeps a scene and checks it. The very same settings once more make no second check.
      *
+     * @param  string|null  $part  the part that they make, where somebody said so
+     *
      * @throws PlainSentence where they cannot be read
      */
-    public function bring(Deliverable $deliverable, string $name, string $content, User $by, ?FieldMap $own = null): Check
+    public function bring(Deliverable $deliverable, string $name, string $content, User $by, ?FieldMap $own = null, ?string $part = null): Check
     {
-        $map = $deliverable->production->fieldMap()->under($own ?? FieldMap::none());
+        $map = self::namesFor($deliverable)->under($own ?? FieldMap::none());
         (new AnyScene)->read($content, $name, $map);
         $fields = array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings());
         $last = $deliverable->scenes()->latest('id')->first();
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
-        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->content === $content && $last->file_name === $name && ($last->field_map ?? []) == $fields
-            && $newest->specification_revision_id === $deliverable->specification->latest->id && $newest->layers == CheckDesk::layers($deliverable)) {
+        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->content === $content && $last->file_name === $name && $last->part === $part && ($last->field_map ?? []) == $fields
+            && ! Asked::hasChangedSince($deliverable, $newest)) {
             return $newest;
         }
-        $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields]);
+        $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields, 'part' => $part]);
 
         return $this->checks->checkScene($deliverable, $scene, $by);
     }
@@ -115,6 +131,28 @@ final readonly class SceneDesk
         return $this->bring($deliverable, mb_substr("{$name}, as it was read", 0, 250), SceneDocument::write($settings), $by);
     }
 
+    /**
+     * What was typed in off the screen, of one part. What was typed of the other parts before stays beside it.
+     *
+     * @param  non-empty-array<string, string>  $typed  by field
+     * @param  string|null  $part  null where there is one part alone
+     */
+    public function typed(Deliverable $deliverable, array $typed, ?string $part, User $by): Check
+    {
+        if ($part === null) {
+            return $this->bring($deliverable, self::TYPED, json_encode($typed, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+        }
+        $told = [];
+        $last = $deliverable->scenes()->latest('id')->first();
+        foreach ($last?->file_name === self::TYPED ? SceneParts::of($last->settings(), $deliverable->draft()->specification) : [] as $other => $settings) {
+            $told[(string) $other] = AsTyped::of($settings);
+        }
+        $told[$part] = $typed;
+        $pairs = static fn (array $fields): array => array_map(static fn (string $field, string $value): array => [$field, $value], array_keys($fields), array_values($fields));
+
+        return $this->bring($deliverable, self::TYPED, SceneDocument::ofParts(array_map(static fn (array $fields): ToldSettings => FieldNames::understood($pairs($fields)), $told)), $by);
+    }
+
     /** The newest settings once more, with a name in them pointed at. */
     public function pointAt(Deliverable $deliverable, Meaning $meaning, bool $forAll, User $by): Check
     {
@@ -125,7 +163,20 @@ final readonly class SceneDesk
             $this->keep($deliverable, $meaning);
         }
 
-        return $this->bring($deliverable, $last->file_name, $last->content, $by, $own);
+        return $this->bring($deliverable, $last->file_name, $last->content, $by, $own, $last->part);
+    }
+
+    /**
+     * The newest settings once more, told which part they make.
+     *
+     * @param  string|null  $part  null: as their format and name tell
+     */
+    public function makes(Deliverable $deliverable, ?string $part, User $by): Check
+    {
+        /** @var Scene $last */
+        $last = $deliverable->scenes()->latest('id')->firstOrFail();
+
+        return $this->bring($deliverable, $last->file_name, $last->content, $by, Scene::map($last->field_map), $part);
     }
 
     private function keep(Deliverable $deliverable, Meaning $meaning): void

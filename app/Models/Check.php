@@ -27,6 +27,8 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property array{root: int, folder: string, depth: string}|null $order
  * @property array{done: int, all: int|null, at: string, began: int}|null $progress
  * @property string|null $document
+ * @property string|null $asked  a stamp of its layers
+ * @property string|null $trouble  the side that its first cause is on, scene or files
  * @property int $waived  how many of its lines are accepted as they are
  * @property array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary  what boards show of it, and what it was closed with
  * @property string|null $fault
@@ -40,7 +42,7 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Check extends Model
 {
-    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived'];
+    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble'];
 
     protected $hidden = ['document', 'layers', 'summary'];
 

@@ -20,11 +20,12 @@ use PlainLedger\Core\Scene\SceneSettings;
  * @property string $file_name
  * @property string $content
  * @property list<array<string, mixed>>|null $field_map  of the production at that time, and what was pointed at for this scene alone
+ * @property string|null $part  the part they make, where somebody said so
  * @property Carbon $created_at
  */
 final class Scene extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'file_name', 'content', 'field_map'];
+    protected $fillable = ['deliverable_id', 'user_id', 'file_name', 'content', 'field_map', 'part'];
 
     protected function casts(): array
     {
@@ -33,7 +34,9 @@ final class Scene extends Model
 
     public function settings(): SceneSettings
     {
-        return (new AnyScene)->read($this->content, $this->file_name, self::map($this->field_map));
+        $settings = (new AnyScene)->read($this->content, $this->file_name, self::map($this->field_map));
+
+        return $this->part === null ? $settings : $settings->making($this->part);
     }
 
     /** @param  list<array<string, mixed>>|null  $fields */

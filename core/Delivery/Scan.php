@@ -213,7 +213,7 @@ final class Scan
         try {
             return $this->probe->read($this->listing->open($group->folder, $name, $size), $this->depth);
         } catch (SourceGone $gone) {
-            return MediaFacts::damaged(null, Damage::Unreadable, (string) preg_replace('~^“.*” could not be read: (.*)\.$~s', '$1', $gone->getMessage()));
+            return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
         }
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis;
 
-use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Requirement;
 

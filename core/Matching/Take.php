@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 
 /** One sequence, or file, as far as it answers a part. */
@@ -35,7 +36,7 @@ final readonly class Take
             return FrameRange::none();
         }
         foreach ($this->reading->differing() as $piece) {
-            $onlyDigits = $piece->piece === 'frame' && count($piece->differences) === 1 && str_contains($piece->differences[0]->value, 'digits');
+            $onlyDigits = $piece->piece === 'frame' && count($piece->differences) === 1 && in_array($piece->differences[0], [Difference::TooFewDigits, Difference::TooManyDigits], true);
             if (! $onlyDigits) {
                 return $this->frames;
             }

@@ -9,12 +9,15 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Level;
 
 /** What holds a deliverable up, in the few words an index line has room for. */
 final readonly class HoldsUp
 {
+    public const ARRIVING = 'still arriving';
+
     public static function inWords(Account $account): string
     {
         if ($account->check->verdict === Verdict::Balanced) {
@@ -32,10 +35,10 @@ final readonly class HoldsUp
             return 'nothing delivered';
         }
         if (in_array('still-arriving', $causes, true)) {
-            return 'still arriving';
+            return self::ARRIVING;
         }
         $count = static fn (FixKind $kind): int => array_sum(array_map(static fn (Fix $f): int => (int) ($f->details['count'] ?? 1), array_filter($account->remedy->fixes, static fn (Fix $f): bool => $f->kind === $kind)));
-        foreach ([[FixKind::Render, 'frame', 'to render again'], [FixKind::Rename, 'file', 'to rename'], [FixKind::Move, 'file', 'to move'], [FixKind::Encode, 'setting', 'to save again with'], [FixKind::Retag, 'value', 'to write anew'], [FixKind::SetAside, 'file', 'left over']] as [$kind, $one, $work]) {
+        foreach ([[FixKind::Render, 'frame', self::wereAllRendered($account) ? 'to render again' : 'to render'], [FixKind::Rename, 'file', 'to rename'], [FixKind::Move, 'file', 'to move'], [FixKind::Encode, 'setting', 'to save again with'], [FixKind::Retag, 'value', 'to write anew'], [FixKind::SetAside, 'file', 'left over']] as [$kind, $one, $work]) {
             $many = $kind === FixKind::Rename || $kind === FixKind::Move ? self::once($account, $kind) : $count($kind);
             if ($many > 0) {
                 return Text::count($many, $one).' '.$work;
@@ -44,6 +47,21 @@ final readonly class HoldsUp
         $scene = count(array_filter($account->causes, static fn ($c): bool => $c->finding->side === 'scene'));
 
         return $scene > 0 ? 'scene, '.Text::count($scene, 'cause') : Text::count(count($account->causes), 'cause');
+    }
+
+    /** Whether every frame that is to be rendered lies there already, so that it is rendered again. */
+    private static function wereAllRendered(Account $account): bool
+    {
+        foreach ($account->check->subjects as $subject) {
+            foreach ($account->remedy->rerender[$subject->part->name] ?? [] as $place => $frames) {
+                $present = $subject->match->passes[$place]->present ?? FrameRange::none();
+                if (! $frames->minus($present)->isEmpty()) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** Files that several fixes of one kind touch are counted once. */

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
 
@@ -28,17 +29,25 @@ final readonly class SettingsTemplate
         }
         $document = [
             'format' => SceneJson::FORMAT, 'version' => 1,
-            'note' => 'Fill in what the scene is set to; leave null what your program cannot tell. Lists: '.implode(', ', array_intersect(self::LISTS, array_keys($settings))).'.',
-            'scene' => ['file' => null, 'saved' => null, 'project_folder' => null], 'settings' => $settings,
+            'note' => 'Fill in what the scene is set to; leave null what your program cannot tell. Lists: '.implode(', ', array_intersect(self::LISTS, array_keys($settings))).'.'.self::ofParts($specification),
+            'scene' => ['file' => null, 'saved' => null, 'project_folder' => null] + (count($specification->parts) > 1 ? ['part' => null] : []), 'settings' => $settings,
         ];
 
         return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    private static function ofParts(Specification $specification): string
+    {
+        $names = array_map(static fn (Part $p): string => $p->name, $specification->parts);
+
+        return count($names) < 2 ? '' : ' The part that these settings make: '.implode(', ', $names).'.';
     }
 
     /** Lines of `id = `, each below a remark that says where to look. */
     public static function text(Specification $specification): string
     {
         $text = "# What “{$specification->title}” asks of a scene. Write behind each = what the scene is set to; leave empty what you do not know.\n\nscene.file =\nscene.saved =\nscene.project_folder =\n";
+        $text .= count($specification->parts) < 2 ? '' : "\n#".self::ofParts($specification)."\nscene.part =\n";
         $descriptors = [];
         foreach ($specification->parts as $part) {
             foreach ($part->requirements as $requirement) {
@@ -55,12 +64,15 @@ final readonly class SettingsTemplate
         return $text;
     }
 
-    /** @return list<string> in the ledger's order */
-    public static function ids(Specification $specification): array
+    /**
+     * @param  string|null  $part  what this part alone asks; null: what all of them ask
+     * @return list<string> in the ledger's order
+     */
+    public static function ids(Specification $specification, ?string $part = null): array
     {
         $ids = [];
-        foreach ($specification->parts as $part) {
-            foreach ($part->requirements as $requirement) {
+        foreach ($specification->parts as $each) {
+            foreach ($part === null || $part === $each->name ? $each->requirements : [] as $requirement) {
                 if ($requirement->descriptor->inScene() && ! str_starts_with($requirement->id(), 'scene.saved')) {
                     $own = in_array($requirement->id(), ['camera.name', 'camera.single', 'picture.display_aspect', 'time.count', 'naming.folder'], true) ? [] : [$requirement->id()];
                     foreach ([...$own, ...self::ALSO[$requirement->id()] ?? []] as $id) {

@@ -9,6 +9,24 @@ use PlainLedger\Core\Scene\Readers\SceneJson;
 /** Settings as the open `plain-ledger/scene` document, version 1: what was told and understood, in its canonical form. */
 final readonly class SceneDocument
 {
+    /**
+     * Settings told for several parts, as a document with an output for each; values as they were told.
+     *
+     * @param  non-empty-array<string, ToldSettings>  $told  by part
+     */
+    public static function ofParts(array $told): string
+    {
+        $outputs = [];
+        $scene = [];
+        foreach ($told as $part => $settings) {
+            $plain = $settings->plain();
+            $scene += $plain['scene'];
+            $outputs[] = ['part' => (string) $part, 'settings' => (object) $plain['settings']];
+        }
+
+        return json_encode(['format' => SceneJson::FORMAT, 'version' => 1, 'scene' => (object) $scene, 'settings' => (object) [], 'outputs' => $outputs], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+    }
+
     public static function write(SceneSettings $scene): string
     {
         $settings = $scene->all() + $scene->facts;

@@ -32,6 +32,12 @@ final readonly class ToldSettings
      */
     public function __construct(private array $scene, private array $settings, private array $strange = [], private array $unknown = [], private array $names = []) {}
 
+    /** @return array{scene: array<string, mixed>, settings: array<string, mixed>} as it was told, as a scene document has it */
+    public function plain(): array
+    {
+        return ['scene' => $this->scene, 'settings' => $this->settings];
+    }
+
     /** This with what another tells besides; the other goes before. */
     public function with(self $other): self
     {
@@ -81,7 +87,7 @@ final readonly class ToldSettings
                 }
             } catch (NotUnderstood|PatternRefused $refused) {
                 $strange[] = Text::shown($key).': '.$refused->getMessage();
-                $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key);
+                $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key, $refused->getMessage());
             }
         }
         $settings = SceneNames::joined(SceneDepth::perChannel($settings, $given['format.bit_depth'] ?? null, $this->names, $strange, $unknown));
@@ -89,16 +95,16 @@ final readonly class ToldSettings
         $chosen = $names('camera.chosen');
         $all = $names('camera.all');
         $views = $names('camera.views');
-        $passes = isset($lists['passes']) ? $this->passes($lists['passes'], $strange) : null;
-        $links = isset($lists['scene.links']) ? $this->links($lists['scene.links'], $strange) : null;
-        $saved = $this->truth($scene['saved'] ?? $settings['scene.saved'] ?? null, 'scene.saved', $strange);
+        $passes = isset($lists['passes']) ? $this->passes($lists['passes'], $strange, $unknown) : null;
+        $links = isset($lists['scene.links']) ? $this->links($lists['scene.links'], $strange, $unknown) : null;
+        $saved = $this->truth($scene['saved'] ?? $settings['scene.saved'] ?? null, 'scene.saved', $strange, $unknown);
 
         return new SceneSettings(
-            $this->plain($scene['file'] ?? null, 'scene.file', $strange),
+            $this->text($scene['file'] ?? null, 'scene.file', $strange),
             $saved,
-            $this->plain($scene['project_folder'] ?? null, 'scene.project_folder', $strange),
+            $this->text($scene['project_folder'] ?? null, 'scene.project_folder', $strange),
             $settings, $timeline, $chosen, $all, $views, $passes, $links, $strange, array_slice($unknown, 0, 1000), $facts,
-            $this->plain($scene['part'] ?? null, 'scene.part', $strange),
+            $this->text($scene['part'] ?? null, 'scene.part', $strange),
         );
     }
 
@@ -192,9 +198,10 @@ final readonly class ToldSettings
 
     /**
      * @param  list<string>  $strange
+     * @param  list<UnknownSetting>  $unknown
      * @return list<array{name: string, saved: bool|null}>|null
      */
-    private function passes(mixed $value, array &$strange): ?array
+    private function passes(mixed $value, array &$strange, array &$unknown): ?array
     {
         $passes = [];
         foreach (is_array($value) && array_is_list($value) ? array_slice($value, 0, self::LONGEST_LIST) : [$value] as $item) {
@@ -204,7 +211,7 @@ final readonly class ToldSettings
 
                 return null;
             }
-            $passes[] = ['name' => $name, 'saved' => is_array($item) ? $this->truth($item['saved'] ?? null, 'passes', $strange) : null];
+            $passes[] = ['name' => $name, 'saved' => is_array($item) ? $this->truth($item['saved'] ?? null, 'passes', $strange, $unknown) : null];
         }
 
         return $passes;
@@ -212,9 +219,10 @@ final readonly class ToldSettings
 
     /**
      * @param  list<string>  $strange
+     * @param  list<UnknownSetting>  $unknown
      * @return list<array{path: string, present: bool|null}>|null
      */
-    private function links(mixed $value, array &$strange): ?array
+    private function links(mixed $value, array &$strange, array &$unknown): ?array
     {
         $links = [];
         foreach (is_array($value) && array_is_list($value) ? array_slice($value, 0, self::LONGEST_LIST) : [$value] as $item) {
@@ -224,14 +232,17 @@ final readonly class ToldSettings
 
                 return null;
             }
-            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, 'scene.links', $strange)];
+            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, 'scene.links', $strange, $unknown)];
         }
 
         return $links;
     }
 
-    /** @param  list<string>  $strange */
-    private function truth(mixed $value, string $key, array &$strange): ?bool
+    /**
+     * @param  list<string>  $strange
+     * @param  list<UnknownSetting>  $unknown
+     */
+    private function truth(mixed $value, string $key, array &$strange, array &$unknown): ?bool
     {
         if ($value === null) {
             return null;
@@ -240,13 +251,14 @@ final readonly class ToldSettings
             return AskType::YesNo->canonical(Ask::scalar($value)) === 'yes';
         } catch (NotUnderstood $refused) {
             $strange[] = "{$key}: {$refused->getMessage()}";
+            $unknown[] = new UnknownSetting($key, self::brief($value), $key, $refused->getMessage());
 
             return null;
         }
     }
 
     /** @param  list<string>  $strange */
-    private function plain(mixed $value, string $key, array &$strange): ?string
+    private function text(mixed $value, string $key, array &$strange): ?string
     {
         if ($value !== null && ! is_string($value)) {
             $strange[] = "{$key}: a text is expected, and ".JsonDocument::typeOf($value).' stands there.';

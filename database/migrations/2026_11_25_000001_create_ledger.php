@@ -124,4 +124,11 @@ return new class extends Migration
             $table->index(['deliverable_id', 'state', 'id']);
         });
     }
+
+    public function down(): void
+    {
+        foreach (['checks', 'deliveries', 'scenes', 'parts', 'deliverables', 'specification_revisions', 'specifications', 'intake_roots', 'memberships', 'productions', 'users'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
 };

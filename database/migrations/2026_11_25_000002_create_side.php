@@ -13,10 +13,8 @@ return new class extends Migration
     public function up(): void
     {
         $schema = Schema::connection('side');
-        foreach (['sessions', 'cache', 'cache_locks', 'jobs', 'failed_jobs'] as $table) {
-            // this file is renewed apart from the ledger
-            $schema->dropIfExists($table);
-        }
+        // this file is renewed apart from the ledger
+        $this->down();
         $schema->create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->foreignId('user_id')->nullable()->index();
@@ -53,5 +51,12 @@ return new class extends Migration
             $table->longText('exception');
             $table->timestamp('failed_at')->useCurrent();
         });
+    }
+
+    public function down(): void
+    {
+        foreach (['failed_jobs', 'jobs', 'cache_locks', 'cache', 'sessions'] as $table) {
+            Schema::connection('side')->dropIfExists($table);
+        }
     }
 };

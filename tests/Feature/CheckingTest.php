@@ -36,12 +36,12 @@ final class CheckingTest extends LedgerTestCase
     {
         $check = $this->checkFolder();
 
-        self::assertSame(['done', 'unbalanced', '4 frames to render again'], [$check->state, $check->verdict, $check->holds_up]);
+        self::assertSame(['done', 'unbalanced', '4 frames to render'], [$check->state, $check->verdict, $check->holds_up]);
         $page = $this->page("/deliverables/{$this->deliverable->id}/frames");
         self::assertSame('render-stopped', $page['ledger']['document']['causes'][0]['id']);
         self::assertSame('1007-1010', $page['ledger']['document']['sequences'][0]['rerender']);
         self::assertSame('unequal', $page['deliverable']['folios']['frames']);
-        self::assertSame('4 frames to render again', $page['book']['index'][0]['holdsUp']);
+        self::assertSame('4 frames to render', $page['book']['index'][0]['holdsUp']);
         self::assertStringNotContainsString($this->intake->folder, (string) json_encode($page));
     }
 

@@ -39,7 +39,9 @@ final class DatabaseTest extends TestCase
 
     public function test_it_is_opened_as_it_should_be(): void
     {
-        self::assertInstanceOf(ImmediatePdo::class, DB::connection('ledger')->getPdo());
+        // newer ones begin a transaction by its mode themselves, and another beginning of it could not be rolled back
+        self::assertSame(PHP_VERSION_ID < 80400, DB::connection('ledger')->getPdo() instanceof ImmediatePdo);
+        self::assertSame('IMMEDIATE', DB::connection('ledger')->getConfig('transaction_mode'));
         self::assertSame('wal', DB::connection('ledger')->selectOne('pragma journal_mode')->journal_mode);
         self::assertSame(1, DB::connection('ledger')->selectOne('pragma foreign_keys')->foreign_keys);
         self::assertGreaterThanOrEqual(5000, DB::connection('ledger')->selectOne('pragma busy_timeout')->timeout);
@@ -60,6 +62,45 @@ final class DatabaseTest extends TestCase
         self::assertSame(0, DB::table('t')->count());
         DB::transaction(fn () => DB::insert('insert into t values (3)'));
         self::assertSame(1, DB::table('t')->count());
+    }
+
+    public function test_a_transaction_takes_the_lock_at_its_beginning(): void
+    {
+        DB::statement('create table t (n integer)');
+        $other = new \PDO("sqlite:{$this->bench->folder}/ledger.sqlite");
+        DB::transaction(static function () use ($other): void {
+            try {
+                $other->exec('BEGIN IMMEDIATE');
+                self::fail('Two had the lock at once.');
+            } catch (\PDOException $refused) {
+                self::assertStringContainsString('locked', $refused->getMessage());
+            }
+        });
+        self::assertSame(0, $other->exec('BEGIN IMMEDIATE'));
+    }
+
+    public function test_every_reference_can_be_looked_for_and_every_migration_taken_back(): void
+    {
+        config(['database.connections.side.database' => "{$this->bench->folder}/side.sqlite"]);
+        touch("{$this->bench->folder}/side.sqlite");
+        DB::purge('side');
+        $this->artisan('migrate', ['--force' => true])->assertSuccessful();
+        $references = 0;
+        foreach (DB::select("select name from sqlite_master where type = 'table'") as $table) {
+            $indexed = [];
+            foreach (DB::select("pragma index_list('{$table->name}')") as $index) {
+                $indexed[] = DB::selectOne("pragma index_info('{$index->name}')")->name;
+            }
+            foreach (DB::select("pragma foreign_key_list('{$table->name}')") as $key) {
+                self::assertContains($key->from, $indexed, "{$table->name}.{$key->from} has no index");
+                $references++;
+            }
+        }
+        self::assertGreaterThan(30, $references);
+        $this->artisan('migrate:reset', ['--force' => true])->assertSuccessful();
+        self::assertSame(['migrations'], array_column(DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'"), 'name'));
+        $this->artisan('migrate', ['--force' => true])->assertSuccessful();
+        DB::purge('side');
     }
 
     public function test_many_who_read_and_then_write_all_get_through(): void

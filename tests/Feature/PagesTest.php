@@ -58,7 +58,7 @@ final class PagesTest extends LedgerTestCase
 
         self::assertSame(['TC_010', 'TC_000', 'TC_020'], array_column($index, 'code'));
         self::assertSame(['unbalanced', null, 'balanced'], array_column($index, 'verdict'));
-        self::assertSame(['4 frames to render again', null, 'balances'], array_column($index, 'holdsUp'));
+        self::assertSame(['4 frames to render', null, 'balances'], array_column($index, 'holdsUp'));
         self::assertSame(['Artist', null, 'Other'], array_column($index, 'owner'));
     }
 

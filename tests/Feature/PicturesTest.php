@@ -53,7 +53,7 @@ final class PicturesTest extends LedgerTestCase
         $this->check();
         $this->ask('content.frozen', 'none');
         Queue::fake();
-        $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 is being looked at, for what is in the pictures.');
+        $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 is being looked at, for what nobody has looked for yet.');
         Queue::assertPushed(ScanSlice::class, 1);
     }
 

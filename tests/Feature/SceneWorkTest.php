@@ -59,11 +59,11 @@ final class SceneWorkTest extends LedgerTestCase
         self::assertSame(['picture.resolution', 'picture.scale', 'time.rate', 'time.range', 'time.step', 'time.extent', 'time.timeline', 'format.kind', 'naming.pattern'], array_column($page['entry']['rows'], 'field'));
         self::assertSame([], $page['entry']['typed']);
 
-        $typed = ['picture.resolution' => '1080p', 'time.rate' => '23,976', 'time.range' => '1001 - 1010', 'format.kind' => 'PNG', 'naming.pattern' => 'TC_010.%04d.png', 'no.such' => 'x'];
+        $typed = ['picture.resolution' => '1080p', 'time.rate' => 'quickly', 'time.range' => '1001 - 1010', 'format.kind' => 'PNG', 'naming.pattern' => 'TC_010.%04d.png', 'no.such' => 'x'];
         $answer = $this->postJson("/deliverables/{$this->deliverable->id}/scene/try", ['typed' => $typed])->assertOk()->json();
         self::assertSame(['unequal', '1920x1080'], [$answer['lines']['picture.resolution']['mark'], $answer['lines']['picture.resolution']['found']]);
         self::assertSame(['equal', 'equal', 'equal'], [$answer['lines']['time.range']['mark'], $answer['lines']['format.kind']['mark'], $answer['lines']['naming.pattern']['mark']]);
-        self::assertStringContainsString('23,976', $answer['faults']['time.rate']);
+        self::assertStringContainsString('quickly', $answer['faults']['time.rate']);
         self::assertSame('1920x1080', $answer['understood']['picture.resolution']);
         self::assertSame('unbalanced', $answer['verdict']);
         self::assertSame(0, $this->deliverable->checks()->count());
@@ -266,7 +266,7 @@ final class SceneWorkTest extends LedgerTestCase
         $this->paste(str_replace('TC_010', 'TC_020', self::GOOD));
         self::assertSame('value-of-another', $this->newest()->account()['causes'][0]['id']);
         $this->get("/checks/{$this->newest()->id}/report.txt")->assertSee('value-of-another');
-        $this->paste(str_replace('TC_010', 'TC_070', self::GOOD));
+        $this->paste(str_replace('TC_010', 'TC_O10', self::GOOD));
         self::assertSame('value-misspelled', $this->newest()->account()['causes'][0]['id']);
     }
 

@@ -43,7 +43,7 @@ final class BoardController
             [$good, $all] = $summary['balance'] ?? [0, 0];
             $rows[] = [
                 $d->owner->handle ?? '', $d->owner->name ?? '', $d->code, $d->title, $d->specification->title, $d->due_at?->format('Y-m-d H:i') ?? '', $d->newest?->updated_at->format('Y-m-d H:i') ?? '',
-                $d->newest->verdict ?? 'not checked', $summary === null ? '' : (string) $good, $summary === null ? '' : (string) $all, $all === 0 ? '' : (string) intdiv($good * 100, $all), $summary === null ? '' : (string) count($summary['waivers']),
+                $d->newest->verdict ?? 'not checked', $summary === null ? '' : (string) $good, $summary === null ? '' : (string) $all, $all === 0 ? '' : (string) intdiv($good * 200 + $all, 2 * $all), $summary === null ? '' : (string) count($summary['waivers']),
                 $summary['causes'][0]['id'] ?? '', $summary['causes'][0]['says'] ?? '',
             ];
         }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
+use App\Http\Plainly;
 use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Production;
@@ -66,7 +67,7 @@ final class HouseController
             };
             $change = $desk->change(Target::house($production), '', $key, $json, $by, $given['seen'] ?? null);
         } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['value' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
+            throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }
 
         return back()->with('change', $change?->id);
@@ -94,7 +95,7 @@ final class HouseController
 
             return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
         } catch (PlainSentence $refused) {
-            return response()->json(['says' => null, 'fault' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
+            return response()->json(['says' => null, 'fault' => Plainly::said($refused)]);
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Pages\SpecificationPage;
+use App\Http\Plainly;
 use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Change;
@@ -81,7 +82,7 @@ final class RequirementController
                 return $change;
             });
         } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['value' => (string) preg_replace('~^[^“:]*: “[^”]*”: ~u', '', $refused->getMessage())]);
+            throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }
 
         return back()->with('change', $change?->id);
@@ -128,7 +129,7 @@ final class RequirementController
 
             return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null, 'parts' => $parts]);
         } catch (PlainSentence $refused) {
-            return response()->json(['says' => null, 'fault' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
+            return response()->json(['says' => null, 'fault' => Plainly::said($refused)]);
         }
     }
 

@@ -15,6 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -29,9 +30,6 @@ use PlainLedger\Core\Scene\FieldNames;
 /** Settings of one scene: dropped as a file, pasted, or typed in; and names in them that are pointed at. */
 final class SceneController
 {
-    /** What was typed is kept under this name. */
-    public const TYPED = 'typed in';
-
     private const LARGEST = 600_000_000;
 
     public function store(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
@@ -107,7 +105,7 @@ final class SceneController
         Gate::authorize('check', $deliverable);
         $deliverable->load('owner', 'production', 'specification.latest', 'newest');
 
-        return Inertia::render('EnterScene', ['book' => BookPage::of($deliverable->production, $this->person($request)), 'deliverable' => BookPage::deliverable($deliverable), 'entry' => EntryPage::of($deliverable)]);
+        return Inertia::render('EnterScene', ['book' => BookPage::of($deliverable->production, $this->person($request)), 'deliverable' => BookPage::deliverable($deliverable), 'entry' => EntryPage::of($deliverable, self::partOf($request, $deliverable))]);
     }
 
     /** What is typed so far, checked and not kept. */
@@ -116,7 +114,7 @@ final class SceneController
         Gate::authorize('check', $deliverable);
         $deliverable->load('owner', 'production', 'specification.latest');
 
-        return response()->json(EntryPage::attempt($deliverable, self::typed($request)));
+        return response()->json(EntryPage::attempt($deliverable, self::typed($request), self::partOf($request, $deliverable)));
     }
 
     public function typedIn(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
@@ -127,9 +125,18 @@ final class SceneController
             throw ValidationException::withMessages(['settings' => 'Nothing has been typed in yet.']);
         }
         $deliverable->load('production', 'owner', 'specification.latest');
-        $desk->bring($deliverable, self::TYPED, json_encode($typed, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $this->person($request));
+        $desk->typed($deliverable, $typed, self::partOf($request, $deliverable), $this->person($request));
 
         return redirect()->route('scene', $deliverable->id);
+    }
+
+    /** The part that is typed in, of several; null where there is one alone. */
+    private static function partOf(Request $request, Deliverable $deliverable): ?string
+    {
+        $parts = EntryPage::parts($deliverable);
+        $asked = $request->input('part');
+
+        return count($parts) < 2 || ! is_string($asked) || ! in_array($asked, $parts, true) ? null : $asked;
     }
 
     /** @return array<string, string> by field */
@@ -144,6 +151,19 @@ final class SceneController
         }
 
         return $typed;
+    }
+
+    /** Which part the settings make, where their format and name do not tell it rightly. */
+    public function part(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $deliverable);
+        $deliverable->load('production', 'owner', 'specification.latest');
+        $parts = EntryPage::parts($deliverable);
+        $given = $request->validate(['part' => ['nullable', 'string', Rule::in($parts)]], ['part.in' => 'There is no such part.']);
+        abort_unless($deliverable->scenes()->exists(), 404);
+        $desk->makes($deliverable, $given['part'] ?? null, $this->person($request));
+
+        return back();
     }
 
     /** A name that was not understood is pointed at what it stands for. */

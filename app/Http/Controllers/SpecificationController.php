@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Pages\BookPage;
 use App\Http\Pages\RevisionsPage;
-use App\Ledger\CheckDesk;
 use App\Models\Deliverable;
 use App\Models\Specification;
 use App\Models\User;
@@ -87,24 +86,5 @@ final class SpecificationController
             unset($overrides['parts'][$names[0]]);
             $deliverable->update(['overrides' => $overrides]);
         }
-    }
-
-    /** Checks again, by what is asked now, everything that was checked by an earlier revision. */
-    public function recheck(Request $request, Specification $specification, CheckDesk $desk): RedirectResponse
-    {
-        Gate::authorize('decide', $specification->production);
-        /** @var User $by */
-        $by = $request->user();
-        $done = 0;
-        $reading = 0;
-        foreach (RevisionsPage::outOfDate($specification) as $check) {
-            $desk->again($check, $by)->isUnderWay() ? $reading++ : $done++;
-        }
-        $told = [
-            ...($done === 0 ? [] : ["{$done} ".($done === 1 ? 'deliverable was' : 'deliverables were').' checked again, from the files as they were last read.']),
-            ...($reading === 0 ? [] : ["{$reading} ".($reading === 1 ? 'is' : 'are').' being looked at, for what is in the pictures.']),
-        ];
-
-        return back()->with('told', $told === [] ? 'Every check is of what is asked now.' : implode(' ', $told));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
+use App\Http\Plainly;
 use App\Ledger\ChangeDesk;
 use App\Ledger\ListDesk;
 use App\Ledger\Target;
@@ -81,7 +82,7 @@ final class TogetherController
         try {
             $json = $given['drop'] ?? false ? null : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null, null);
         } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['value' => (string) preg_replace('~^Here: “[^”]*”: ~u', '', $refused->getMessage())]);
+            throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }
 
         return [array_values($deliverables->all()), $given['id'], $json];

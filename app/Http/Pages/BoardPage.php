@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Ledger\Asked;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -16,12 +17,12 @@ use PlainLedger\Core\Specification\Group;
 final readonly class BoardPage
 {
     /** What of a check is read: never its document. */
-    public const COLUMNS = ['checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at'];
+    public const COLUMNS = ['checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at', 'checks.asked', 'checks.trouble'];
 
     /** @return array<string, mixed> */
     public static function of(Production $production): array
     {
-        $deliverables = $production->deliverables()->with(['owner', 'specification', 'newest' => fn ($query) => $query->select(self::COLUMNS)])->orderBy('code')->get();
+        $deliverables = $production->deliverables()->with([...Asked::NEEDS, 'newest' => fn ($query) => $query->select(self::COLUMNS)])->orderBy('code')->get();
         $yesterday = self::before($production, Carbon::now()->subDay());
         $rows = [];
         $groups = [];
@@ -41,10 +42,10 @@ final readonly class BoardPage
             [$good, $all] = $summary['balance'] ?? [0, 0];
             $rows[] = [
                 'id' => $d->id, 'code' => $d->code, 'title' => $d->title, 'owner' => $d->owner?->name, 'specification' => $d->specification->title, 'due' => BookPage::due($d->due_at), 'dueAt' => $d->due_at?->getTimestamp(),
-                'verdict' => $d->newest?->verdict, 'holdsUp' => $d->newest?->holds_up, 'marks' => (object) $marks, 'good' => $good, 'all' => $all, 'waived' => count($summary['waivers'] ?? []),
+                'verdict' => $d->newest?->verdict, 'holdsUp' => BookPage::holdsUp($d->newest), 'marks' => (object) $marks, 'good' => $good, 'all' => $all, 'waived' => count($summary['waivers'] ?? []),
                 'scene' => $d->newest?->scene_id !== null, 'files' => $d->newest?->delivery_id !== null, 'checked' => $d->newest?->updated_at->getTimestamp(), 'when' => $d->newest?->updated_at->format('j M, H:i'),
                 'cause' => $summary['causes'][0]['says'] ?? null, 'causes' => array_values(array_unique(array_column($summary['causes'] ?? [], 'id'))),
-                'changed' => self::changed($d, $then),
+                'changed' => self::changed($d, $then), 'stale' => Asked::hasChangedSince($d, $d->newest), 'folio' => BookPage::folio($d->newest),
             ];
         }
         $agreement = [];

@@ -4,23 +4,28 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Ledger\Asked;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Report\HoldsUp;
 
 /** The open book around every page: the running head, and the index of deliverables with trouble first. */
 final readonly class BookPage
 {
+    /** Minutes after which nothing is said to arrive still that nobody has looked at since. */
+    private const ARRIVES_FOR = 20;
+
     /** @return array<string, mixed> */
     public static function of(Production $production, User $reader): array
     {
         $role = $reader->roleIn($production->id);
         $overseer = $role?->decides() ?? false;
-        $deliverables = $production->deliverables()->with('owner')
+        $deliverables = $production->deliverables()->with(Asked::NEEDS)
             ->when(! $overseer, fn ($query) => $query->where('owner_id', $reader->id))
-            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.waived')])
+            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.waived', 'checks.asked', 'checks.trouble', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at')])
             ->orderBy('code')->get();
         $lines = $deliverables->map(self::line(...))->all();
         $weight = ['unbalanced' => 0, 'open' => 1, '' => 2, 'balanced' => 3];
@@ -34,13 +39,31 @@ final readonly class BookPage
         ];
     }
 
-    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, waived: bool, holdsUp: string|null} */
+    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, waived: bool, holdsUp: string|null, stale: bool, folio: string} */
     public static function line(Deliverable $deliverable): array
     {
         return [
             'id' => $deliverable->id, 'code' => $deliverable->code, 'title' => $deliverable->title, 'owner' => $deliverable->owner?->name,
-            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'waived' => ($deliverable->newest->waived ?? 0) > 0, 'holdsUp' => $deliverable->newest?->holds_up,
+            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'waived' => ($deliverable->newest->waived ?? 0) > 0, 'holdsUp' => self::holdsUp($deliverable->newest),
+            'stale' => Asked::hasChangedSince($deliverable, $deliverable->newest), 'folio' => self::folio($deliverable->newest),
         ];
+    }
+
+    /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
+    public static function holdsUp(?Check $check): ?string
+    {
+        $arrived = $check?->holds_up === HoldsUp::ARRIVING && $check->updated_at->isBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
+
+        return $arrived ? 'was arriving; check again' : $check?->holds_up;
+    }
+
+    /** The folio that has the trouble: the first cause's side; of what balances, the frames where there are any. */
+    public static function folio(?Check $check): string
+    {
+        return match (true) {
+            $check?->trouble !== null => $check->trouble === 'scene' ? 'scene' : 'frames',
+            default => $check?->delivery_id === null && $check?->scene_id !== null ? 'scene' : 'frames',
+        };
     }
 
     /** @return array{at: string, words: string, late: bool}|null */

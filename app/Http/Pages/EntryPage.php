@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Pages;
 
 use App\Models\Deliverable;
+use PlainLedger\Core\Checking\SceneParts;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\SettingsTemplate;
+use PlainLedger\Core\Scene\AsTyped;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\WhereToLook;
 use PlainLedger\Core\Specification\AskType;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
 
 /** The sheet on which a scene is typed in off the screen: what is asked, in the order it is usually read. */
@@ -23,13 +25,24 @@ final readonly class EntryPage
 
     private const EXAMPLES = ['camera.chosen' => 'cam_quay', 'camera.all' => 'cam_quay, cam_wide', 'camera.views' => 'top, working', 'time.timeline' => '990-1110', 'passes' => 'beauty=yes, mist=no', 'scene.saved' => 'yes', 'scene.file' => 'TC_010_light_v003', 'scene.project_folder' => 'tide_clock', 'naming.pattern' => 'TC_010_v003.####.exr', 'output.folder' => 'renders/TC_010'];
 
-    /** @return array{rows: list<array<string, mixed>>, typed: array<string, string>} */
-    public static function of(Deliverable $deliverable): array
+    /** @return list<string> the parts that a scene can make */
+    public static function parts(Deliverable $deliverable): array
+    {
+        return array_map(static fn (Part $p): string => $p->name, $deliverable->draft()->specification->parts);
+    }
+
+    /**
+     * @param  string|null  $chosen  the part that is typed in, of several; null: the first
+     * @return array{parts: list<string>, part: string|null, rows: list<array<string, mixed>>, typed: array<string, string>}
+     */
+    public static function of(Deliverable $deliverable, ?string $chosen = null): array
     {
         $asked = $deliverable->draft()->specification;
+        $parts = self::parts($deliverable);
+        $own = count($parts) > 1 ? $chosen ?? $parts[0] : null;
         $requirements = [];
         foreach ($asked->parts as $part) {
-            foreach ($part->requirements as $requirement) {
+            foreach ($own === null || $own === $part->name ? $part->requirements : [] as $requirement) {
                 $requirements[$requirement->id()] ??= $requirement;
             }
         }
@@ -37,7 +50,7 @@ final readonly class EntryPage
         $rows = [];
         $outside = isset($requirements['output.folder']) ? ['scene.project_folder'] : [];
         $saved = isset($requirements['scene.saved']) ? ['scene.saved'] : [];
-        foreach ([...SettingsTemplate::ids($asked), ...$outside, ...$saved] as $field) {
+        foreach ([...SettingsTemplate::ids($asked, $own), ...$outside, ...$saved] as $field) {
             $line = isset($requirements[$field]) ? $field : self::LINE[$field] ?? $field;
             $requirement = $requirements[$line] ?? null;
             $descriptor = Catalogue::standard()->find($field);
@@ -48,9 +61,10 @@ final readonly class EntryPage
                 'where' => $descriptor === null ? null : WhereToLook::of($descriptor),
             ];
         }
-        $last = $deliverable->scenes()->latest('id')->first();
+        $last = $deliverable->scenes()->latest('id')->first()?->settings();
+        $settings = $own === null || $last === null ? $last : SceneParts::of($last, $asked)[$own] ?? null;
 
-        return ['rows' => $rows, 'typed' => $last === null ? [] : self::told($last->settings())];
+        return ['parts' => $parts, 'part' => $own, 'rows' => $rows, 'typed' => $settings === null ? [] : AsTyped::of($settings)];
     }
 
     /** @return list<string> what it can be, where that is a matter of a few words */
@@ -69,34 +83,14 @@ final readonly class EntryPage
         };
     }
 
-    /** @return array<string, string> settings as one would type them */
-    private static function told(SceneSettings $scene): array
-    {
-        $told = $scene->all();
-        foreach (['camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views] as $field => $names) {
-            if ($names !== null) {
-                $told[$field] = implode(', ', $names);
-            }
-        }
-        if ($scene->chosenCameras === null && isset($told['camera.name'])) {
-            $told['camera.chosen'] = $told['camera.name'];
-        }
-        if ($scene->passes !== null) {
-            $told['passes'] = implode(', ', array_map(static fn (array $p): string => $p['name'].match ($p['saved']) {
-                true => '=yes', false => '=no', null => '',
-            }, $scene->passes));
-        }
-
-        return $told + array_filter(['scene.saved' => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'), 'scene.file' => $scene->file, 'scene.project_folder' => $scene->projectFolder, 'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline], is_string(...));
-    }
-
     /**
      * How what is typed stands, and nothing kept.
      *
      * @param  array<string, string>  $typed
+     * @param  string|null  $part  the part that is typed in, of several
      * @return array<string, mixed>
      */
-    public static function attempt(Deliverable $deliverable, array $typed): array
+    public static function attempt(Deliverable $deliverable, array $typed, ?string $part = null): array
     {
         $pairs = [];
         foreach ($typed as $field => $value) {
@@ -106,17 +100,14 @@ final readonly class EntryPage
         }
         try {
             $scene = FieldNames::understood($pairs)->understood();
+            $scene = $part === null ? $scene : $scene->making($part);
             $document = Account::of($deliverable->resolved(), $scene, null, \App\Models\Waiver::holding($deliverable))->toArray();
         } catch (PlainSentence $refused) {
             return ['lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open', 'fault' => $refused->getMessage()];
         }
         $faults = [];
         foreach ($scene->unknown as $unknown) {
-            $faults[$unknown->field ?? $unknown->name] = "“{$unknown->value}” is not understood here.";
-        }
-        foreach ($scene->notUnderstood as $sentence) {
-            [$field, $says] = [...explode(': ', $sentence, 2), ''];
-            $faults[$field] = $says === '' ? 'This is not understood here.' : $says;
+            $faults[$unknown->field ?? $unknown->name] = $unknown->why ?? "“{$unknown->value}” is no word known here for this.";
         }
         $lines = [];
         /** @var list<array<string, mixed>> $entries */
@@ -124,13 +115,13 @@ final readonly class EntryPage
         foreach ($entries as $entry) {
             $id = (string) $entry['id'];
             // of several parts the one that does not balance is told
-            if (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal') {
+            if (($part === null || $part === $entry['part']) && (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal')) {
                 $lines[$id] = ['mark' => $entry['mark'], 'found' => $entry['scene']['found'] ?? null, 'required' => $entry['required']];
             }
         }
 
         return [
-            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(self::told($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
+            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(AsTyped::of($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
             'causes' => array_map(static fn (array $c): array => ['says' => $c['says'], 'explains' => $c['explains']], is_array($document['causes']) ? $document['causes'] : []),
             'comesTo' => is_array($document['scene']) ? $document['scene']['comes_to'] : [], 'verdict' => $document['verdict'], 'fault' => null,
         ];

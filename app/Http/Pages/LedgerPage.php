@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Ledger\Asked;
 use App\Models\Check;
 use App\Models\Tick;
 use PlainLedger\Core\Specification\Catalogue;
@@ -17,7 +18,7 @@ final readonly class LedgerPage
     /** @return array<string, mixed> */
     public static function of(Check $check): array
     {
-        $check->loadMissing('revision', 'scene', 'delivery.intakeRoot', 'person', 'deliverable.specification.latest');
+        $check->loadMissing('revision', 'scene', 'delivery.intakeRoot', 'person', 'deliverable.specification.latest', 'deliverable.production', 'deliverable.owner');
         $document = $check->account();
         $catalogue = Catalogue::standard();
         $labels = [];
@@ -43,8 +44,9 @@ final readonly class LedgerPage
             'made' => $check->updated_at->format('j M Y, H:i'),
             'by' => $check->person?->name,
             'revision' => $check->revision->number,
-            'current' => $check->revision->number === $check->deliverable->specification->latest->number,
-            'scene' => $check->scene === null ? null : ['name' => $check->scene->file_name, 'at' => $check->scene->created_at->format('j M, H:i')],
+            // whether all of what is asked, by whomever, is still what this check was made by
+            'current' => ! Asked::hasChangedSince($check->deliverable, $check),
+            'scene' => $check->scene === null ? null : ['name' => $check->scene->file_name, 'part' => $check->scene->part, 'at' => $check->scene->created_at->format('j M, H:i')],
             'delivery' => $check->delivery === null ? null : [
                 'root' => $check->delivery->intakeRoot?->label, 'rootId' => $check->delivery->intake_root_id, 'folder' => $check->delivery->folder, 'depth' => $check->delivery->depth,
                 'files' => $check->delivery->file_count, 'bytes' => $check->delivery->total_size, 'at' => $check->delivery->scanned_at->format('j M, H:i'),
@@ -53,6 +55,7 @@ final readonly class LedgerPage
             'newest' => ! $check->deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
             'specification' => $check->deliverable->specification->title,
             'labels' => $labels,
+            'parts' => array_map(static fn ($part): string => $part->name, $check->resolved()->parts),
             'document' => $document,
         ];
     }

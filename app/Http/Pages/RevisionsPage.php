@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Ledger\Asked;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Specification;
@@ -36,7 +37,7 @@ final readonly class RevisionsPage
             'from' => $from, 'to' => $to, 'differs' => self::differs($revisions->firstWhere('number', $from), $revisions->firstWhere('number', $to)),
             'parts' => self::partNames($revisions->first()),
             'users' => $specification->deliverables()->orderBy('code')->get()->map(static fn (Deliverable $d): array => ['id' => $d->id, 'code' => $d->code, 'title' => $d->title, 'overrides' => count($d->overrides)])->all(),
-            'outOfDate' => array_map(static fn (Check $c): array => ['id' => $c->id, 'deliverable' => $c->deliverable->code, 'deliverableId' => $c->deliverable_id, 'revision' => $c->revision->number], self::outOfDate($specification)),
+            'outOfDate' => array_map(static fn (Check $c): array => ['id' => $c->id, 'deliverable' => $c->deliverable->code, 'deliverableId' => $c->deliverable_id, 'revision' => $c->revision->number], Asked::outOfDate($specification)),
         ];
     }
 
@@ -50,26 +51,5 @@ final readonly class RevisionsPage
     private static function partNames(?SpecificationRevision $latest): array
     {
         return $latest === null ? [] : array_map(static fn ($p): array => ['name' => $p->name, 'delivers' => $p->delivers->value, 'madeFrom' => $p->madeFrom], Resolved::draft($latest->layer())->specification->parts);
-    }
-
-    /** @return list<Check> the newest check of each deliverable, where it was by an earlier revision or by other layers than now */
-    public static function outOfDate(Specification $specification): array
-    {
-        $stale = [];
-        foreach ($specification->deliverables()->with('newest.revision', 'production', 'owner', 'specification.latest')->orderBy('code')->get() as $deliverable) {
-            $check = $deliverable->newest;
-            if ($check === null) {
-                continue;
-            }
-            $check->setRelation('deliverable', $deliverable);
-            $latest = $deliverable->specification->latest;
-            $now = array_map(static fn ($l): array => [$l->setBy->value, $l->data], $deliverable->layers($latest));
-            $then = array_map(static fn (array $l): array => [$l['set_by'], $l['data']], $check->layers);
-            if ($check->specification_revision_id !== $latest->id || json_encode($now) !== json_encode($then)) {
-                $stale[] = $check;
-            }
-        }
-
-        return $stale;
     }
 }

@@ -8,10 +8,16 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\Specification;
 
 /** `delivery.checksums`: every file stands in a list of checksums beside it, and agrees with it. */
 final readonly class ChecksumsRule implements Rule
 {
+    public static function isAskedBy(Specification $specification): bool
+    {
+        return $specification->asksAny(['delivery.checksums']);
+    }
+
     public function answers(string $id): bool
     {
         return $id === 'delivery.checksums';

@@ -42,7 +42,7 @@ final readonly class OverwritesRule implements Rule
     }
 
     /** Good files of before that the scene would write over; null where that cannot be told. */
-    private static function writtenOver(Subject $subject): ?FrameRange
+    public static function writtenOver(Subject $subject): ?FrameRange
     {
         $scene = $subject->scene;
         $frames = $scene?->frames();

@@ -12,6 +12,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Looker;
 use PlainLedger\Core\Media\LookFor;
 use PlainLedger\Core\Media\Pixels;
+use PlainLedger\Core\Specification\Approved;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
 
@@ -26,24 +27,43 @@ final readonly class PixelRules implements Rule
     private const BLACK = '1/255';
 
     /**
+     * What has to be looked for in pixels, in plain values that can be compared; null where nothing asks for it.
+     *
+     * @return array{compares: bool, dark: string|null, approved: array<int, string>}|null
+     */
+    public static function lookedFor(Specification $specification): ?array
+    {
+        if (! $specification->asksAny(self::LOOKS)) {
+            return null;
+        }
+
+        return ['compares' => $specification->asksAny(self::COMPARES), 'dark' => self::darkness($specification), 'approved' => Approved::in($specification)];
+    }
+
+    /**
      * What is to look at pixels while files are scanned; null where nothing asks what is in them.
      *
      * @param  array<int, Pixels|null>  $approved  approved pictures by frame
      */
     public static function looker(Specification $specification, array $approved = []): ?Looker
     {
-        if (! $specification->asksAny(self::LOOKS)) {
-            return null;
-        }
+        $for = self::lookedFor($specification);
+
+        return $for === null ? null : Looker::standard(new LookFor($for['compares'], $for['dark'] === null ? null : Fraction::parse($for['dark']), $approved));
+    }
+
+    /** How light a pixel may be to count as dark, where a share of dark pixels is asked; the last one asked holds. */
+    private static function darkness(Specification $specification): ?string
+    {
         $dark = null;
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
                 $ask = ($requirements['content.black'] ?? null)?->ask;
-                $dark = $ask?->share === null ? $dark : Fraction::parse($ask->threshold ?? self::BLACK);
+                $dark = $ask?->share === null ? $dark : $ask->threshold ?? self::BLACK;
             }
         }
 
-        return Looker::standard(new LookFor($specification->asksAny(self::COMPARES), $dark, $approved));
+        return $dark;
     }
 
     public function answers(string $id): bool

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
+use PlainLedger\Core\Checking\Rules\OverwritesRule;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
@@ -223,9 +224,9 @@ final readonly class Names implements CauseFamily
         $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
             yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern', 'output.overwrites'], $fix);
-        } elseif ($situation->inScene('output.overwrites') && ($under = $situation->found('output.overwrites') ?? '') !== '' && str_contains($under, ':')) {
+        } elseif ($situation->inScene('output.overwrites') && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()) {
             $next = $situation->subject->part->single('naming.pattern') ?? '';
-            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.substr($under, (int) strpos($under, ' ') + 1).'.', ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], ['output.overwrites'],
+            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], ['output.overwrites'],
                 [Fix::set($situation->part(), 'output.folder', 'the output folder', $situation->scene()?->get('output.folder'), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
         }
         $seen = [];

@@ -60,7 +60,7 @@ final readonly class AnyScene implements SceneReader
             try {
                 $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
             } catch (ListRefused $refused) {
-                throw JsonRefused::because(Text::shown($label), (string) preg_replace('~^.*?: ~', '', $refused->getMessage()));
+                throw JsonRefused::because(Text::shown($label), $refused->plain);
             }
 
             return $scenes === [] ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.') : $scenes;

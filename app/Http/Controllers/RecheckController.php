@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Ledger\Asked;
+use App\Ledger\CheckDesk;
+use App\Ledger\Recheck;
+use App\Models\Check;
+use App\Models\Production;
+use App\Models\Specification;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+
+/** Checks once more, by what is asked now. */
+final class RecheckController
+{
+    /** The newest check of one deliverable. */
+    public function one(Request $request, Check $check, CheckDesk $desk): RedirectResponse
+    {
+        Gate::authorize('check', $check->deliverable);
+        abort_unless($check->state === 'done', 404);
+        if ($check->deliverable->checks()->whereIn('state', ['queued', 'running'])->exists()) {
+            throw ValidationException::withMessages(['again' => 'A check of this deliverable is under way; wait for it or stop it.']);
+        }
+        $new = $desk->again($check, $this->person($request));
+
+        return back()->with('told', $new->isUnderWay() ? 'The files are being looked at.' : 'Checked again, by what is asked now.');
+    }
+
+    /** Everything of a specification that was checked by what was asked before. */
+    public function specification(Request $request, Specification $specification, Recheck $recheck): RedirectResponse
+    {
+        Gate::authorize('decide', $specification->production);
+
+        return back()->with('told', $recheck->all(Asked::outOfDate($specification), $this->person($request)));
+    }
+
+    /** The same of a whole production. */
+    public function production(Request $request, Production $production, Recheck $recheck): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+
+        return back()->with('told', $recheck->all(Asked::outOfDate($production), $this->person($request)));
+    }
+
+    private function person(Request $request): User
+    {
+        /** @var User $person */
+        $person = $request->user();
+
+        return $person;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Specification\SpecificationRefused;
+
+/** What is wrong, as it is said beside the field where it was typed: without where it stands. */
+final readonly class Plainly
+{
+    public static function said(PlainSentence $refused): string
+    {
+        return $refused instanceof SpecificationRefused && $refused->requirement !== null ? $refused->plain : $refused->getMessage();
+    }
+}

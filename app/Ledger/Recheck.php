@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use App\Jobs\CheckAgain;
+use App\Models\Check;
+use App\Models\User;
+use PlainLedger\Core\Measure\Text;
+
+/** Many checks once more, by what is asked now: the first few at once, the others by the queue. */
+final readonly class Recheck
+{
+    private const AT_ONCE = 20;
+
+    public function __construct(private CheckDesk $desk) {}
+
+    /**
+     * @param  list<Check>  $checks
+     * @return string what was done, in a sentence
+     */
+    public function all(array $checks, User $by): string
+    {
+        [$done, $reading] = [0, 0];
+        foreach (array_slice($checks, 0, self::AT_ONCE) as $check) {
+            $this->desk->again(Check::query()->findOrFail($check->id), $by)->isUnderWay() ? $reading++ : $done++;
+        }
+        $later = array_slice($checks, self::AT_ONCE);
+        foreach ($later as $check) {
+            CheckAgain::dispatch($check->deliverable_id, $by->id);
+        }
+        $told = [
+            ...($done === 0 ? [] : [Text::count($done, 'deliverable was', 'deliverables were').' checked again, from the files as they were last read.']),
+            ...($reading === 0 ? [] : [Text::count($reading, 'is', 'are').' being looked at, for what nobody has looked for yet.']),
+            ...($later === [] ? [] : [Text::count(count($later), 'more is', 'more are').' checked one after another.']),
+        ];
+
+        return $told === [] ? 'Every check is of what is asked now.' : implode(' ', $told);
+    }
+}
