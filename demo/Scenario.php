@@ -59,6 +59,16 @@ final readonly class Scenario
                             'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
                         ],
                     ],
+                    // each pass in a folder of its own
+                    'Water passes' => [
+                        'delivers' => 'frames',
+                        'require' => [
+                            'picture.resolution' => '2048x858', 'picture.scale' => '100', 'time.step' => '1', 'camera.single' => null,
+                            'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.compression' => ['zip', 'zips'],
+                            'passes' => ['beauty', ['name' => 'foam', 'require' => ['format.channels' => 'RGBA']], 'depth'],
+                            'naming.pattern' => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', 'naming.folder' => '{pass}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                        ],
+                    ],
                     'Titles' => [
                         'delivers' => 'frames',
                         'values' => ['task' => 'titles'],
@@ -79,6 +89,14 @@ final readonly class Scenario
                         'render' => ['picture.resolution' => '2048x858', 'time.range' => '1-72', 'format.kind' => 'png', 'format.channels' => 'RGBA', 'naming.pattern' => 'TC_040-titles_v003.{frame:3}.png'],
                         'mistakes' => new Mistakes,
                     ],
+                    [
+                        'code' => 'TC_070', 'title' => 'slack water', 'owner' => 'ansel', 'due' => 62, 'specification' => 'Water passes', 'require' => ['time.range' => '1001-1024'],
+                        'scene' => null, 'render' => self::pass('beauty'), 'mistakes' => new Mistakes(folder: 'beauty'),
+                        'besides' => [
+                            [self::pass('foam'), new Mistakes(render: FrameRange::of(1001, 1016), size: [1024, 429], folder: 'foam')],
+                            [self::pass('depth'), new Mistakes(folder: 'depth')],
+                        ],
+                    ],
                 ],
                 'pool' => ['machines' => 3, 'hours' => '19:00-07:00'],
             ],
@@ -91,10 +109,12 @@ final readonly class Scenario
                 'field_map' => [['name' => 'Bildrate', 'is' => 'time.rate'], ['name' => 'Massstab', 'is' => 'picture.scale', 'unit' => 'factor']],
                 'specifications' => [
                     'Weathervane study' => [
-                        'delivers' => 'frames',
-                        'require' => [
-                            'picture.resolution' => '1280x720', 'picture.display_aspect' => '16:9', 'time.rate' => '24', 'time.range' => '1-96', 'time.step' => '1',
-                            'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGB', 'naming.pattern' => '{learner}_vane_{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                        'parts' => [
+                            ['name' => 'frames', 'delivers' => 'frames', 'require' => [
+                                'picture.resolution' => '1280x720', 'picture.display_aspect' => '16:9', 'time.rate' => '24', 'time.range' => '1-96', 'time.step' => '1',
+                                'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGB', 'naming.pattern' => '{learner}_vane_{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                            ]],
+                            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => ['format.kind' => 'mp4', 'naming.pattern' => '{learner}_vane_preview.{ext}']],
                         ],
                     ],
                 ],
@@ -137,12 +157,19 @@ final readonly class Scenario
         ];
     }
 
+    /** @return array<string, mixed> settings of one pass of the slack water, as they are rendered */
+    private static function pass(string $pass): array
+    {
+        return ['picture.resolution' => '2048x858', 'time.rate' => '24', 'time.range' => '1001-1024', 'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.channels' => $pass === 'depth' ? 'Y' : 'RGBA', 'format.compression' => 'zip', 'naming.pattern' => "TC_070_{$pass}_v003.{frame:4}.exr"];
+    }
+
     /** @return array<string, mixed> */
     private static function study(string $learner, string $name, Mistakes $mistakes): array
     {
         return [
             'code' => "VANE_{$name}", 'title' => 'Weathervane study', 'owner' => $learner, 'due' => 120, 'specification' => 'Weathervane study', 'require' => [], 'scene' => null,
             'render' => ['picture.resolution' => '1280x720', 'time.range' => '1-96', 'format.kind' => 'png', 'naming.pattern' => "{$learner}_vane_{frame:4}.png"], 'mistakes' => $mistakes,
+            'preview' => "{$learner}_vane_preview.mp4",
         ];
     }
 

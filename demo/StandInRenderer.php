@@ -60,6 +60,16 @@ final readonly class StandInRenderer
         return $count + count($mistakes->strays);
     }
 
+    /** A small movie of the frames, as one looks at before they are handed in. */
+    public function preview(string $path, int $width, int $height, int $rate, int $first, int $last): void
+    {
+        $painter = new Painter($width, $height);
+        $writer = new PngWriter($width, $height, 'RGB', 8);
+        $pictures = array_map(static fn (int $frame): string => $writer->write($painter->lines($frame)), range($first, $last));
+        file_put_contents($path, (new Mp4Writer($width, $height, $rate))->write($pictures));
+        touch($path, $this->finished);
+    }
+
     /**
      * A line as each frame begins, and as it is done and written; one that was cut short is never done.
      *

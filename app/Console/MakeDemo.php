@@ -66,7 +66,7 @@ final class MakeDemo extends Command
      */
     private function deliverable(Production $production, array $owed, array $specifications, array $people, array $roots, CheckDesk $desk): void
     {
-        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>, mistakes: Mistakes|null} $owed */
+        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>, mistakes: Mistakes|null, besides?: list<array{array<string, mixed>, Mistakes}>, preview?: string} $owed */
         $owner = $people[$owed['owner']];
         $deliverable = Deliverable::query()->create([
             'production_id' => $production->id, 'specification_id' => $specifications[$owed['specification']], 'owner_id' => $owner->id, 'code' => $owed['code'], 'title' => $owed['title'],
@@ -86,9 +86,15 @@ final class MakeDemo extends Command
         if ($owed['mistakes'] === null) {
             return;
         }
-        $settings = (new SceneJson)->read((string) json_encode(Scenario::sceneDocument($owed['code'], $owed['render'])), 'demo');
         File::deleteDirectory("{$folder}/v003");
-        (new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp()))->render($settings, "{$folder}/v003", $owed['mistakes']);
+        $renderer = new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp());
+        foreach ([[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []] as [$render, $mistakes]) {
+            $settings = (new SceneJson)->read((string) json_encode(Scenario::sceneDocument($owed['code'], $render)), 'demo');
+            $renderer->render($settings, "{$folder}/v003", $mistakes);
+        }
+        if (isset($owed['preview'])) {
+            $renderer->preview("{$folder}/v003/{$owed['preview']}", 320, 180, 24, 1, 96);
+        }
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
         $desk->checkFolder($deliverable, IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false), Depth::Quick, $owner);

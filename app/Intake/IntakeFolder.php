@@ -107,6 +107,23 @@ final readonly class IntakeFolder
         }
     }
 
+    /**
+     * A deliverable's own folder where it has not been made: how it would be called, and for those who oversee also the
+     * command that makes it. Null where it is there, or where the root has none for each.
+     *
+     * @return array{folder: string, make: string|null}|null
+     */
+    public static function wanted(IntakeRoot $root, Deliverable $deliverable, bool $overseer): ?array
+    {
+        $own = self::part($root, $deliverable, false);
+        $intake = (string) config('ledger.intake');
+        if ($own === null || $own === $root->path || is_dir("{$intake}/{$own}")) {
+            return null;
+        }
+
+        return ['folder' => $own, 'make' => $overseer ? 'mkdir -p '.escapeshellarg("{$intake}/{$own}") : null];
+    }
+
     public function listing(): FolderListing
     {
         return FolderListing::of($this->path);

@@ -319,7 +319,7 @@ final readonly class Ask
 
     private static function passes(mixed $json): self
     {
-        $list = is_array($json) ? $json : (preg_split('~\s*[,|]\s*~', self::scalar($json), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $list = is_array($json) ? $json : PassList::parse(self::scalar($json));
         $names = [];
         $own = [];
         foreach ($list as $pass) {

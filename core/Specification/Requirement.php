@@ -58,6 +58,12 @@ final readonly class Requirement
         return (string) $this->ask;
     }
 
+    /** The value as it would be typed, with what is asked of single passes. */
+    public function typed(): string
+    {
+        return $this->ask->own === [] ? $this->required() : PassList::write($this->ask);
+    }
+
     /** The requirement as a plain sentence. */
     public function sentence(): string
     {
@@ -120,7 +126,7 @@ final readonly class Requirement
 
         $sentence = $this->descriptor->type === AskType::Passes && count($this->ask->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
 
-        return str_replace('%s', $spoken, $sentence);
+        return str_replace('%s', $spoken, $sentence).PassList::sentences($this->ask);
     }
 
     /** One value as it would be read out. */

@@ -224,7 +224,7 @@ final readonly class Specification
         foreach ($passes->ask->own ?? [] as $pass => $require) {
             foreach ($require as $id => $json) {
                 $descriptor = $catalogue->find($id);
-                if ($descriptor === null || preg_match('~[FD]~', $descriptor->sides) !== 1 || $id === 'passes' || str_starts_with($id, 'delivery.')) {
+                if ($descriptor === null || ! PassList::canBeAsked($id, $descriptor)) {
                     $unknown[] = 'passes: '.Text::shown("{$pass}, {$id}");
                 } elseif ($json !== null) {
                     try {

@@ -154,8 +154,15 @@ test.describe('words beside lines', () => {
     });
 
     test('each line knows the notes that speak of it', () => {
-        const document = { verdict: 'unbalanced', causes: [{ part: 'frames', says: 'One.', explains: ['a', 'b'] }, { part: 'frames', says: 'Two.', explains: ['b'] }, { part: 'movie', says: 'Three.', explains: ['a'] }] } as unknown as CheckDocument;
-        expect([...notesOf(document)]).toEqual([['frames/a', [1]], ['frames/b', [1, 2]], ['movie/a', [3]]]);
+        const entries = [{ part: 'frames', id: 'a' }, { part: 'frames', id: 'b' }, { part: 'frames', id: 'c', pass: 'mist' }, { part: 'frames', id: 'c', pass: 'shadow' }, { part: 'frames', id: 'c' }, { part: 'movie', id: 'a' }, { part: 'movie', id: 'b' }];
+        const document = {
+            verdict: 'unbalanced',
+            entries,
+            causes: [{ part: 'frames', says: 'One.', explains: ['a', 'b'] }, { part: 'frames', says: 'Two.', explains: ['b', 'c'], pass: 'mist' }, { part: 'movie', says: 'Three.', explains: ['a'] }, { part: 'frames', says: 'Four.', explains: ['c'] }],
+        } as unknown as CheckDocument;
+        // what is said of one pass stands on its line and on no other's; where a pass has no line of its own, on that of all
+        expect([...notesOf(document)]).toEqual([['frames//a', [1]], ['frames//b', [1, 2]], ['frames/mist/c', [2, 4]], ['frames/shadow/c', [4]], ['frames//c', [4]], ['movie//a', [3]], ['movie//b', []]]);
+        document.causes = document.causes.slice(0, 3);
         expect(verdictInWords(document)).toBe('One. Two. And 1 more cause.');
         expect(verdictInWords({ verdict: 'balanced', causes: [] } as unknown as CheckDocument)).toMatch(/^It balances/);
         expect(verdictInWords({ verdict: 'open', causes: [] } as unknown as CheckDocument)).toMatch(/could not be read/);
@@ -165,7 +172,7 @@ test.describe('words beside lines', () => {
 test.describe('a board', () => {
     const all: BoardFilter = { text: '', which: 'all', cause: null, specification: null };
     const row = (code: string, more: Partial<BoardRow> = {}): BoardRow => ({
-        id: 1, code, title: '', owner: null, specification: 'Lit frames', due: null, dueAt: null, verdict: null, holdsUp: null, marks: {}, good: 0, all: 0, waived: 0, scene: true, files: false, checked: null, when: null, cause: null, causes: [], changed: null, ...more,
+        id: 1, code, title: '', owner: null, specification: 'Lit frames', due: null, dueAt: null, verdict: null, holdsUp: null, marks: {}, good: 0, all: 0, waived: 0, scene: true, files: false, checked: null, when: null, cause: null, causes: [], changed: null, stale: false, folio: 'frames', ...more,
     });
     const rows = [
         row('TC_10', { verdict: 'balanced', good: 8, all: 8, dueAt: 300, checked: 10, owner: 'Brida' }),

@@ -222,12 +222,22 @@ final class LayersTest extends LedgerTestCase
         self::assertSame('1001-1010', $this->lines()['time.range']['value']);
     }
 
-    public function test_own_requirements_of_a_pass_stay_when_passes_are_retyped(): void
+    public function test_what_one_pass_alone_is_asked_is_typed_behind_its_name(): void
     {
         $this->deliverable->update(['overrides' => $this->deliverable->overrides + ['passes' => ['beauty', ['name' => 'mist', 'require' => ['format.bit_depth' => 16]]]]]);
-        $this->change(['id' => 'passes', 'value' => 'mist, shadow'])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator);
+        $shown = $this->lines()['passes']['value'];
+        self::assertSame('beauty, mist (format.bit_depth 16)', $shown);
+        // what was shown is typed again, and more
+        $this->change(['id' => 'passes', 'value' => str_replace('beauty', 'beauty (Alpha straight)', $shown).', shadow'])->assertSessionHasNoErrors();
         $fresh = Deliverable::query()->findOrFail($this->deliverable->id);
-
-        self::assertSame([['name' => 'mist', 'require' => ['format.bit_depth' => 16]], 'shadow'], $fresh->overrides['passes']);
+        self::assertEquals([['name' => 'beauty', 'require' => ['format.alpha' => 'straight']], ['name' => 'mist', 'require' => ['format.bit_depth' => '16']], 'shadow'], $fresh->overrides['passes']);
+        self::assertStringContainsString('Of mist: ', $this->lines()['passes']['sentence']);
+        foreach (['mist (bit depth 16' => 'bracket', 'mist (frobnicate 3)' => 'frobnicate', 'mist (render.samples 4)' => 'not shown by the files', 'mist (bit depth lots)' => 'of mist'] as $typed => $says) {
+            $this->change(['id' => 'passes', 'value' => $typed])->assertSessionHasErrors('value');
+            self::assertStringContainsString($says, session('errors')->first('value'));
+        }
+        $this->change(['id' => 'passes', 'value' => 'mist, shadow'])->assertSessionHasNoErrors();
+        self::assertSame(['mist', 'shadow'], Deliverable::query()->findOrFail($this->deliverable->id)->overrides['passes']);
     }
 }

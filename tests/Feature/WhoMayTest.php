@@ -53,6 +53,8 @@ final class WhoMayTest extends LedgerTestCase
         yield 'renaming a specification' => ['patch', '/specifications/S', $decides(302), ['title' => 'Lit']];
         yield 'its parts' => ['post', '/specifications/S/parts', $decides(302), ['does' => 'add', 'name' => 'preview', 'delivers' => 'movie']];
         yield 'checking again' => ['post', '/specifications/S/recheck', $decides(302)];
+        yield 'checking a whole production again' => ['post', '/productions/P/recheck', $decides(302)];
+        yield 'checking one again' => ['post', '/checks/C/again', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
         yield 'a value of names' => ['patch', '/deliverables/D/values', $decides(302), ['name' => 'version', 'value' => '3']];
         yield 'being there' => ['post', '/deliverables/D/presence', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200]];
         yield 'handing out' => ['get', '/deliverables/D/hand-out', $all];
@@ -68,6 +70,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'the entry sheet' => ['get', '/deliverables/D/scene/enter', $all];
         yield 'typing a scene' => ['post', '/deliverables/D/scene/try', $all, ['typed' => ['time.rate' => '24']]];
         yield 'keeping what was typed' => ['post', '/deliverables/D/scene/typed', $work(302), ['typed' => ['time.rate' => '24']]];
+        yield 'which part a scene makes' => ['put', '/deliverables/D/scene/part', $work(302), ['part' => 'frames']];
         yield 'pointing at a name' => ['post', '/deliverables/D/scene/names', $work(302), ['name' => 'Bildrate', 'is' => 'time.rate']];
         yield 'an empty sheet of settings' => ['get', '/deliverables/D/settings.json', $all];
         yield 'ticking work off' => ['post', '/deliverables/D/ticks', $work(302), ['fix' => str_repeat('a', 64), 'done' => true]];

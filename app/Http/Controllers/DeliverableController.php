@@ -66,6 +66,7 @@ final class DeliverableController
         return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
             'roots' => array_map(static fn ($root): array => [
                 'id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, (bool) $base['may']['specify']),
+                'wanted' => IntakeFolder::wanted($root, $deliverable, (bool) $base['may']['specify']),
             ], $roots),
             'running' => $running === null ? null : CheckController::progress($running),
             'fault' => $last?->state === 'failed' ? $last->fault : ($last?->state === 'stopped' ? 'The check was stopped; nothing was kept of it.' : null),

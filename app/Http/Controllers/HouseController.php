@@ -63,7 +63,7 @@ final class HouseController
             $json = match (true) {
                 $given['drop'] ?? false => null,
                 $given['starting'] ?? false => self::starting($id, $given['value'] ?? ''),
-                default => RequirementController::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null, Target::house($production)->read('', $id)),
+                default => RequirementController::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null),
             };
             $change = $desk->change(Target::house($production), '', $key, $json, $by, $given['seen'] ?? null);
         } catch (PlainSentence $refused) {

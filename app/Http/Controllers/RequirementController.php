@@ -60,7 +60,7 @@ final class RequirementController
                 $json = $given['drop'] ?? false
                     // what this layer set is taken back, and what lies below holds again; else it is asked here no more
                     ? ($target->read($part, $id) !== null ? null : 'null')
-                    : self::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null, $target->read($part, $id));
+                    : self::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null);
                 $change = $desk->change($target, $part, $id, $json, $by, $given['seen'] ?? null);
                 if ($given['scope'] !== 'deliverable' && ! ($given['drop'] ?? false)) {
                     // who changes it for all does not mean to except this one
@@ -89,21 +89,13 @@ final class RequirementController
     }
 
     /** What is kept of what was typed: the value alone, where nothing more is said of it. */
-    public static function json(string $id, string $value, string $level, ?string $why, ?string $before): string
+    public static function json(string $id, string $value, string $level, ?string $why): string
     {
         $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
         $typed = Ask::typed($descriptor, $value);
         $new = $level === 'must' && $why === null ? $typed : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
         $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
         $ask = SpecificationDocument::ask($requirement);
-        if ($id === 'passes' && $before !== null) {
-            // what single passes are asked alone stays with those that are still there
-            $old = json_decode($before, true);
-            $list = is_array($old) && array_key_exists('value', $old) ? $old['value'] : $old;
-            $own = is_array($list) ? array_column(array_filter($list, static fn (mixed $p): bool => is_array($p) && isset($p['name'], $p['require'])), null, 'name') : [];
-            $ask = array_map(static fn (string $name): mixed => $own[$name] ?? $name, $requirement->ask->values);
-            $ask = $level === 'must' && $why === null ? $ask : ['value' => $ask] + array_filter(['level' => $level, 'why' => $why], is_string(...));
-        }
 
         return json_encode($ask, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }

@@ -80,7 +80,7 @@ final class TogetherController
             throw ValidationException::withMessages(['deliverables' => 'Some of these are not in this production.']);
         }
         try {
-            $json = $given['drop'] ?? false ? null : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null, null);
+            $json = $given['drop'] ?? false ? null : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }

@@ -37,7 +37,7 @@ final readonly class BoardPage
                 $settings[$d->specification->title][$d->code] = $summary['settings'];
             }
             foreach ($summary['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$d->id] = ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name, 'says' => $cause['says']];
+                $causes[$cause['id']][$d->id] = ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name, 'says' => $cause['says'], 'folio' => $cause['side'] === 'scene' ? 'scene' : 'frames'];
             }
             [$good, $all] = $summary['balance'] ?? [0, 0];
             $rows[] = [

@@ -10,7 +10,6 @@ use App\Models\Deliverable;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternNotes;
 use PlainLedger\Core\PlainSentence;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Descriptor;
@@ -21,6 +20,7 @@ use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\SetBy;
 
 /** What is asked of a deliverable, line by line, who set it, and what follows from it. */
 final readonly class SpecificationPage
@@ -97,7 +97,7 @@ final readonly class SpecificationPage
     public static function line(Requirement $requirement): array
     {
         return [
-            'id' => $requirement->id(), 'label' => $requirement->descriptor->label, 'group' => $requirement->descriptor->group->value, 'value' => $requirement->required(),
+            'id' => $requirement->id(), 'label' => $requirement->descriptor->label, 'group' => $requirement->descriptor->group->value, 'value' => $requirement->typed(),
             'level' => $requirement->level->value, 'why' => $requirement->why, 'setBy' => $requirement->setBy->value, 'sentence' => $requirement->sentence(), 'example' => $requirement->descriptor->example,
             'words' => $requirement->descriptor->words,
         ];
@@ -139,7 +139,7 @@ final readonly class SpecificationPage
     private static function text(Descriptor $descriptor, mixed $json): ?string
     {
         try {
-            return $json === null ? null : (string) Ask::read($descriptor, $json);
+            return $json === null ? null : Requirement::read($descriptor, $json, SetBy::Specification, 'Here')->typed();
         } catch (PlainSentence $refused) {
             return $refused->getMessage();
         }

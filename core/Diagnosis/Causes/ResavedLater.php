@@ -81,12 +81,17 @@ final readonly class ResavedLater implements CauseFamily
         uasort($groups, static fn (array $a, array $b): int => count($b) <=> count($a));
         $most = array_shift($groups);
         $few = array_merge(...array_values($groups));
-        $times = static fn (array $places): array => [0, ...array_map(static fn (int $i): int => $pass->frames->times[$i], $places)];
-        $oldest = array_slice($times($few), 1);
+        [$latest, $oldest] = [0, PHP_INT_MAX];
+        foreach ($most as $i) {
+            $latest = max($latest, $pass->frames->times[$i]);
+        }
+        foreach ($few as $i) {
+            $oldest = min($oldest, $pass->frames->times[$i]);
+        }
         $numbers = array_map(static fn (int $i): int => $pass->frames->numbers[$i], $few);
         // what stands at the end is newer anyway
-        $atTheEnd = min($numbers) > $pass->frames->numbers[$most[count($most) - 1]];
-        if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || min([PHP_INT_MAX, ...$oldest]) <= max($times($most))) {
+        $atTheEnd = min([PHP_INT_MAX, ...$numbers]) > $pass->frames->numbers[$most[count($most) - 1]];
+        if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || $oldest <= $latest) {
             return null;
         }
         $usual = ChangesMidway::facts($pass->frames->factsAt($most[0]));

@@ -22,13 +22,15 @@ export interface BoardRow {
     cause: string | null;
     causes: string[];
     changed: string | null;
+    stale: boolean;
+    folio: 'scene' | 'frames';
 }
 
 export type SortBy = 'trouble' | 'code' | 'owner' | 'due' | 'checked' | 'balance';
 
 export interface BoardFilter {
     text: string;
-    which: 'all' | 'unbalanced' | 'open' | 'balanced' | 'unchecked' | 'changed' | 'late';
+    which: 'all' | 'unbalanced' | 'open' | 'balanced' | 'unchecked' | 'changed' | 'late' | 'stale';
     cause: string | null;
     specification: string | null;
 }
@@ -56,6 +58,7 @@ export function arranged(rows: BoardRow[], filter: BoardFilter, by: SortBy, down
             filter.which === 'all' ||
             (filter.which === 'unchecked' && row.verdict === null) ||
             (filter.which === 'changed' && row.changed !== null) ||
+            (filter.which === 'stale' && row.stale) ||
             (filter.which === 'late' && row.due?.late === true && row.verdict !== 'balanced') ||
             row.verdict === filter.which;
 

@@ -34,6 +34,27 @@ export function span(...sets: Run[][]): [number, number] | null {
     return [Math.min(...ends.map((run) => run[0])), Math.max(...ends.map((run) => run[1]))];
 }
 
+/** Whether frames that are to be rendered were ever there: all, none, or some of them. */
+export function rendered(sequence: { rerender: string; missing: string }): 'all' | 'none' | 'some' {
+    const missing = runs(sequence.missing);
+    const wanted = runs(sequence.rerender);
+    const lacking = wanted.filter(([first, last]) => touches(missing, first, last));
+    if (lacking.length === 0) {
+        return 'all';
+    }
+
+    return wanted.every(([first, last, step]) => missing.some((hole) => hole[2] === 1 && hole[0] <= first && last <= hole[1]) || (step > 0 && range(first, last, step).every((frame) => has(missing, frame)))) ? 'none' : 'some';
+}
+
+function range(first: number, last: number, step: number): number[] {
+    return Array.from({ length: Math.min(10_000, Math.floor((last - first) / step) + 1) }, (_, at) => first + at * step);
+}
+
+/** A count in words: “1 file”, “3 files”. */
+export function counted(count: number, one: string, many = `${one}s`): string {
+    return `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
+}
+
 /** Bytes with three figures, decimal prefixes. */
 export function bytes(size: number): string {
     const units = ['B', 'KB', 'MB', 'GB', 'TB'];

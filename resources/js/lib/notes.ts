@@ -1,14 +1,19 @@
-import type { CheckDocument } from '../types/book';
+import type { CheckDocument, Entry } from '../types/book';
 
-/** Which notes speak of which line: by part and id, the numbers of its causes. */
+export const lineKey = (entry: Entry): string => `${entry.part}/${entry.pass ?? ''}/${entry.id}`;
+
+/** Which notes speak of which line. A line of one pass has the notes of that pass and those of all; one of all passes has all of them. */
 export function notesOf(document: CheckDocument): Map<string, number[]> {
     const notes = new Map<string, number[]>();
-    document.causes.forEach((cause, at) => {
-        for (const id of cause.explains) {
-            const key = `${cause.part}/${id}`;
-            notes.set(key, [...(notes.get(key) ?? []), at + 1]);
-        }
-    });
+    const ownLines = new Set(document.entries.filter((entry) => entry.pass !== undefined).map(lineKey));
+    for (const entry of document.entries) {
+        const own = document.causes.flatMap((cause, at) => {
+            const elsewhere = cause.pass !== undefined && (entry.pass === undefined ? ownLines.has(`${cause.part}/${cause.pass}/${entry.id}`) : entry.pass !== cause.pass);
+
+            return cause.part === entry.part && cause.explains.includes(entry.id) && !elsewhere ? [at + 1] : [];
+        });
+        notes.set(lineKey(entry), own);
+    }
 
     return notes;
 }

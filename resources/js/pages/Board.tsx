@@ -11,7 +11,7 @@ import type { Book as BookData } from '../types/book';
 interface BoardData {
     rows: BoardRow[];
     groups: string[];
-    causes: { id: string; who: { id: number; code: string; owner: string | null; says: string }[] }[];
+    causes: { id: string; who: { id: number; code: string; owner: string | null; says: string; folio: 'scene' | 'frames' }[] }[];
     agreement: { specification: string; id: string; label: string; common: string; count: number; others: { whose: string; value: string }[] }[];
 }
 
@@ -23,6 +23,7 @@ const WHICH: [BoardFilter['which'], string][] = [
     ['unchecked', 'Not checked'],
     ['late', 'Late'],
     ['changed', 'Changed since yesterday'],
+    ['stale', 'Asked otherwise since'],
 ];
 
 /** So many are named one by one; the rest are counted. */
@@ -48,7 +49,7 @@ const Row = memo(function Row({ row, groups, reachable, onFocus }: { row: BoardR
                 <span className="grid grid-cols-[20px_1fr]">
                     <span>{mark === null ? <span className="text-faint" aria-label="not checked">·</span> : <MarkSign mark={mark} label={row.verdict ?? ''} />}</span>
                     <span>
-                        <Link href={`/deliverables/${row.id}/${row.files ? 'frames' : 'scene'}`} data-row={row.id} tabIndex={reachable ? 0 : -1} onFocus={() => onFocus(row.id)} className="plain-link mono [overflow-wrap:anywhere]">
+                        <Link href={`/deliverables/${row.id}/${row.folio}`} data-row={row.id} tabIndex={reachable ? 0 : -1} onFocus={() => onFocus(row.id)} className="plain-link mono [overflow-wrap:anywhere]">
                             {row.code}
                         </Link>
                         {row.owner !== null && <span className="aside block truncate text-[12.5px]">{row.owner}</span>}
@@ -69,6 +70,7 @@ const Row = memo(function Row({ row, groups, reachable, onFocus }: { row: BoardR
             <td className="column text-[13px]">
                 {row.changed !== null && row.changed !== 'first check' && <span className="mr-2 text-ochre">{row.changed}.</span>}
                 {row.cause === null ? (row.holdsUp ?? <span className="text-faint">not checked yet</span>) : <Breaking text={row.cause} />}
+                {row.stale && <span className="text-ochre"> Asked otherwise since.</span>}
                 {row.waived > 0 && <span className="text-ochre"> {row.waived} accepted.</span>}
             </td>
         </tr>
@@ -81,6 +83,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
     const [by, setBy] = useState<SortBy>('trouble');
     const [down, setDown] = useState(false);
     const [at, setAt] = useState<number | null>(null);
+    const [busy, setBusy] = useState(false);
     const body = useRef<HTMLTableSectionElement>(null);
     const slow = useDeferredValue(filter);
     const all = useMemo(() => arranged(board.rows, slow, by, down), [board.rows, slow, by, down]);
@@ -126,6 +129,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
             </button>
         </th>
     );
+    const stale = board.rows.filter((row) => row.stale).length;
     const write = (ids: number[] | null) => router.post(`/productions/${book.production.id}/outbox`, ids === null ? {} : { deliverables: ids });
     const chosen = board.causes.find((cause) => cause.id === filter.cause);
 
@@ -159,6 +163,11 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 </select>
                             )}
                             <span className="ml-auto flex gap-3">
+                                {stale > 0 && (
+                                    <button type="button" className="press strong" disabled={busy} onClick={() => router.post(`/productions/${book.production.id}/recheck`, {}, { preserveScroll: true, onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
+                                        {busy ? 'Checking…' : `Check ${stale} again`}
+                                    </button>
+                                )}
                                 <button type="button" className="press" onClick={() => write(filter.which === 'all' && filter.cause === null && filter.text === '' ? null : all.map((row) => row.id))}>
                                     Write to the owners
                                 </button>
@@ -232,7 +241,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                                     {cause.who.slice(0, MOST_NAMED).map((who, n) => (
                                                         <span key={who.id}>
                                                             {n > 0 && ', '}
-                                                            <Link href={`/deliverables/${who.id}/scene`} className="plain-link mono">
+                                                            <Link href={`/deliverables/${who.id}/${who.folio}`} className="plain-link mono">
                                                                 {who.code}
                                                             </Link>
                                                             {who.owner !== null && <span className="text-faint"> {who.owner}</span>}

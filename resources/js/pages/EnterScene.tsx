@@ -29,8 +29,21 @@ interface Answer {
     fault: string | null;
 }
 
+interface Entry {
+    /** all that are owed; of several, one is typed in at a time */
+    parts: string[];
+    part: string | null;
+    rows: Row[];
+    typed: Record<string, string> | [];
+}
+
 /** A scene typed in off the screen, in the order it is usually read; marks come as one types. */
-export default function EnterScene({ book, deliverable, entry }: { book: BookData; deliverable: Deliverable; entry: { rows: Row[]; typed: Record<string, string> | [] } }) {
+export default function EnterScene(props: { book: BookData; deliverable: Deliverable; entry: Entry }) {
+    // another part is another sheet
+    return <Sheet key={props.entry.part ?? ''} {...props} />;
+}
+
+function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deliverable; entry: Entry }) {
     const [typed, setTyped] = useState<Record<string, string>>(() => (Array.isArray(entry.typed) ? {} : { ...entry.typed }));
     const [answer, setAnswer] = useState<Answer | null>(null);
     const [trouble, setTrouble] = useState<string | null>(null);
@@ -42,7 +55,7 @@ export default function EnterScene({ book, deliverable, entry }: { book: BookDat
     useEffect(() => {
         const stop = new AbortController();
         const timer = setTimeout(() => {
-            tell<Answer>(`/deliverables/${deliverable.id}/scene/try`, { typed: JSON.parse(key) as Record<string, string> }, stop.signal).then(
+            tell<Answer>(`/deliverables/${deliverable.id}/scene/try`, { part: entry.part, typed: JSON.parse(key) as Record<string, string> }, stop.signal).then(
                 (now) => {
                     setAnswer(now);
                     setTrouble(now.fault);
@@ -59,11 +72,11 @@ export default function EnterScene({ book, deliverable, entry }: { book: BookDat
             clearTimeout(timer);
             stop.abort();
         };
-    }, [key, deliverable.id]);
+    }, [key, deliverable.id, entry.part]);
 
     const keep = () => {
         setBusy(true);
-        router.post(`/deliverables/${deliverable.id}/scene/typed`, { typed }, { onError: (errors) => setTrouble(errors.settings ?? Object.values(errors)[0] ?? 'This could not be kept.'), onFinish: () => setBusy(false) });
+        router.post(`/deliverables/${deliverable.id}/scene/typed`, { part: entry.part, typed }, { onError: (errors) => setTrouble(errors.settings ?? Object.values(errors)[0] ?? 'This could not be kept.'), onFinish: () => setBusy(false) });
     };
     /** Enter and arrows go from field to field; Ctrl Enter keeps all. */
     const walk = (event: KeyboardEvent<HTMLFormElement>) => {
@@ -151,6 +164,17 @@ export default function EnterScene({ book, deliverable, entry }: { book: BookDat
                     keep();
                 }}
             >
+                {entry.part !== null && (
+                    <nav aria-label="Parts" className="flex flex-wrap items-baseline gap-x-4 pt-4">
+                        <span className="aside">What is typed makes</span>
+                        {entry.parts.map((part) => (
+                            <Link key={part} href={`/deliverables/${deliverable.id}/scene/enter?part=${encodeURIComponent(part)}`} aria-current={part === entry.part ? 'page' : undefined} className={`mono ${part === entry.part ? 'border-b-2 border-ink font-semibold' : 'text-faint hover:text-ink'}`}>
+                                {part}
+                            </Link>
+                        ))}
+                        <span className="text-[13px] text-faint">One part at a time; what was kept of the others stays.</span>
+                    </nav>
+                )}
                 <p className="said pt-4">Read it off the scene’s settings, line by line. Enter goes to the next.</p>
                 <table className="ledger mt-2">
                     <colgroup>

@@ -1,16 +1,16 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import { bytes } from '../lib/frames';
+import { bytes, counted } from '../lib/frames';
 import { verdictInWords } from '../lib/notes';
 import { CheckProgress } from '../parts/CheckProgress';
 import { FilesFound } from '../parts/FilesFound';
-import { FolderBrowser, type Choice } from '../parts/FolderBrowser';
+import { FolderBrowser, type Choice, type Root } from '../parts/FolderBrowser';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
-export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: { id: number; label: string; own: string }[]; running: Progress | null; fault: string | null }) {
+export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; fault: string | null }) {
     const [busy, setBusy] = useState(false);
     const [full, setFull] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
@@ -52,7 +52,7 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                             <p className="said">{verdictInWords(ledger.document)}</p>
                             <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
                                 <span className="[overflow-wrap:anywhere]">
-                                    {delivery.files} files, {bytes(delivery.bytes)}, in <span className="mono">{[delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/')}</span>, looked at {delivery.at}
+                                    {counted(delivery.files, 'file')}, {bytes(delivery.bytes)}, in <span className="mono">{[delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/')}</span>, looked at {delivery.at}
                                 </span>
                                 {running === null && (
                                     <span className="flex gap-2">

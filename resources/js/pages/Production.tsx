@@ -113,7 +113,7 @@ function DeliverableRow({ line }: { line: IndexLine }) {
                 <span className="grid grid-cols-[20px_1fr]">
                     <span>{mark === null ? <span className="text-faint" aria-label="not checked">·</span> : <MarkSign mark={mark} label={line.verdict ?? ''} />}</span>
                     <span>
-                        <Link href={`/deliverables/${line.id}/frames`} className="plain-link mono [overflow-wrap:anywhere]">
+                        <Link href={`/deliverables/${line.id}/${line.folio}`} className="plain-link mono [overflow-wrap:anywhere]">
                             {line.code}
                         </Link>{' '}
                         <span className="aside">{line.title}</span>
@@ -130,7 +130,10 @@ function DeliverableRow({ line }: { line: IndexLine }) {
                     </>
                 )}
             </td>
-            <td className="column">{line.holdsUp ?? <span className="text-faint">not checked yet</span>}</td>
+            <td className="column">
+                {line.holdsUp ?? <span className="text-faint">not checked yet</span>}
+                {line.stale && <span className="block text-[12.5px] text-ochre">asked otherwise since</span>}
+            </td>
         </tr>
     );
 }

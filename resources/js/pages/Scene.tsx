@@ -3,6 +3,7 @@ import { Breaking } from '../parts/Breaking';
 import { BringScene } from '../parts/BringScene';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../parts/LedgerSheet';
+import { PartMade } from '../parts/PartMade';
 import { PastChecks } from '../parts/PastChecks';
 import { PointAt, type Field, type Unknown } from '../parts/PointAt';
 import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
@@ -61,11 +62,15 @@ export default function Scene({ book, deliverable, ledger, past, unknown, fields
                             </span>
                             , {ledger.scene?.at}.
                         </p>
+                        {ledger.parts.length > 1 && <PartMade key={ledger.id} deliverable={deliverable.id} ledger={ledger} />}
                         {(ledger.document.scene?.comes_to.length ?? 0) > 0 && (
                             <dl className="mt-2 grid grid-cols-[150px_1fr] gap-x-3 border-y border-rule py-1.5" aria-label="What the settings come to">
                                 {ledger.document.scene?.comes_to.map((line) => (
-                                    <div key={line.id} className="contents">
-                                        <dt className="aside">{line.label}</dt>
+                                    <div key={`${line.part ?? ''}/${line.id}`} className="contents">
+                                        <dt className="aside">
+                                            {line.label}
+                                            {line.part !== undefined && ` (${line.part})`}
+                                        </dt>
                                         <dd className="mono">
                                             <Breaking text={line.says} />
                                         </dd>

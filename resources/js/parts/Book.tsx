@@ -45,7 +45,7 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                 const at = book.index.findIndex((line) => line.id === deliverable?.id);
                 const next = book.index[(at + (event.key === 'n' ? 1 : book.index.length - 1)) % book.index.length];
                 if (next !== undefined) {
-                    router.visit(`/deliverables/${next.id}/frames`);
+                    router.visit(`/deliverables/${next.id}/${next.folio}`);
                 }
             } else if (['1', '2', '3', '4'].includes(event.key) && deliverable !== undefined) {
                 router.visit(`/deliverables/${deliverable.id}/${['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames'}`);

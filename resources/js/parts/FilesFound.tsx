@@ -1,10 +1,14 @@
 import { useState } from 'react';
+import { rendered } from '../lib/frames';
 import type { Ledger } from '../types/book';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
+import { Folded } from './Folded';
 import { FrameStrip } from './FrameStrip';
 import { NamePieces } from './NamePieces';
 import { Thumbnail } from './Thumbnail';
+
+const AGAIN = { all: 'To render again:', none: 'To render:', some: 'To render, some of them again:' };
 
 /** What the delivery holds, drawn: sequences as strips, names piece by piece, and what belongs to nothing. */
 export function FilesFound({ ledger }: { ledger: Ledger }) {
@@ -34,9 +38,9 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                         )}
                         {sequence.rerender !== '' && (
                             <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
-                                <span>To render again:</span>
+                                <span>{AGAIN[rendered(sequence)]}</span>
                                 <span className="mono text-red">
-                                    <Breaking text={sequence.rerender.length > 160 ? `${sequence.rerender.slice(0, 160)}…` : sequence.rerender} />
+                                    <Folded text={sequence.rerender} most={160} />
                                 </span>
                                 <CopyButton text={sequence.rerender}>Copy the range</CopyButton>
                             </p>
@@ -48,7 +52,10 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                 <section className="px-6 pt-2">
                     <h2 className="aside">Names that do not fit</h2>
                     {document.names.slice(0, 5).map((reading, at) => (
-                        <NamePieces key={at} reading={reading} />
+                        <div key={at}>
+                            {reading.pass !== undefined && <p className="aside text-[13px]">pass {reading.pass}</p>}
+                            <NamePieces reading={reading} />
+                        </div>
                     ))}
                     {document.names_count > 5 && <p className="text-faint">and {document.names_count - 5} more, in the report files</p>}
                 </section>
@@ -59,7 +66,7 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     <ul className="mono text-[13px]">
                         {others.map((sequence, at) => (
                             <li key={at}>
-                                <Breaking text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`} /> <span className="text-faint">{sequence.present}</span>
+                                <Breaking text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`} /> <span className="text-faint"><Folded text={sequence.present} /></span>
                             </li>
                         ))}
                         {strays.map((stray) => (

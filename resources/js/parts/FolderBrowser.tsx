@@ -9,13 +9,22 @@ interface Contents {
     more: boolean;
 }
 
+export interface Root {
+    id: number;
+    label: string;
+    /** the folder of what is looked for, as far as it is there */
+    own: string;
+    /** the same where it has not been made, and how it is made */
+    wanted?: { folder: string; make: string | null } | null;
+}
+
 export interface Choice {
     root: number;
     below: string;
 }
 
 /** A small browser of the folders below the intake roots this person may see; what is done with the folder stands below it. */
-export function FolderBrowser({ browse, roots, start, fault, children }: { browse: string; roots: { id: number; label: string; own: string }[]; start: Choice | null; fault: string | null; children: (at: Choice, ready: boolean) => ReactNode }) {
+export function FolderBrowser({ browse, roots, start, fault, children }: { browse: string; roots: Root[]; start: Choice | null; fault: string | null; children: (at: Choice, ready: boolean) => ReactNode }) {
     const [at, setAt] = useState<Choice | null>(start !== null && roots.some((root) => root.id === start.root) ? start : roots[0] === undefined ? null : { root: roots[0].id, below: roots[0].own });
     const [found, setFound] = useState<{ contents: Contents | null; trouble: string | null }>({ contents: null, trouble: null });
     const list = useRef<HTMLDivElement>(null);
@@ -88,6 +97,18 @@ export function FolderBrowser({ browse, roots, start, fault, children }: { brows
                                     </li>
                                 ))}
                             </ul>
+                        )}
+                        {at.below === (root?.own ?? '') && root?.wanted != null && (
+                            <p className="said text-[15px]">
+                                There is no folder of its own here yet: it would be <span className="mono">{root.wanted.folder}</span>. Make it in the intake
+                                {root.wanted.make === null ? ', or ask whoever looks after it, ' : (
+                                    <>
+                                        {' '}
+                                        (<span className="mono [overflow-wrap:anywhere]">{root.wanted.make}</span>)
+                                    </>
+                                )}{' '}
+                                and copy the frames there.
+                            </p>
                         )}
                         {found.contents.more && <p className="text-faint">More folders than are shown here.</p>}
                         <p className="text-faint">

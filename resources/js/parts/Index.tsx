@@ -42,10 +42,13 @@ export function Index({ book, current, filter }: { book: Book; current: number |
 
                         return (
                             <li key={line.id} className={line.id === current ? 'border-y border-edge bg-sheet' : 'border-b border-rule'}>
-                                <Link href={`/deliverables/${line.id}/frames`} tabIndex={line.id === reachable ? 0 : -1} aria-current={line.id === current ? 'page' : undefined} className="grid grid-cols-[18px_1fr] items-baseline gap-x-1.5 px-4 py-1.5 hover:bg-sheet">
+                                <Link href={`/deliverables/${line.id}/${line.folio}`} tabIndex={line.id === reachable ? 0 : -1} aria-current={line.id === current ? 'page' : undefined} className="grid grid-cols-[18px_1fr] items-baseline gap-x-1.5 px-4 py-1.5 hover:bg-sheet">
                                     <span>{mark === null ? <span className="text-faint">·</span> : <MarkSign mark={mark} label={line.verdict ?? ''} />}</span>
                                     <span className="mono [overflow-wrap:anywhere]">{line.code}</span>
-                                    <span className="col-start-2 text-[12.5px] text-faint">{line.holdsUp ?? 'not checked yet'}</span>
+                                    <span className="col-start-2 text-[12.5px] text-faint">
+                                        {line.holdsUp ?? 'not checked yet'}
+                                        {line.stale && <span className="block text-ochre">asked otherwise since</span>}
+                                    </span>
                                 </Link>
                             </li>
                         );

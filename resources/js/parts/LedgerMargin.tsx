@@ -3,29 +3,34 @@ import { useState } from 'react';
 import type { Cause, Fix, Ledger } from '../types/book';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
+import { Folded } from './Folded';
 import { Shape } from './Shape';
 import { Since } from './Since';
 
-const KINDS: Record<string, string> = { wait: 'Wait', set: 'Set', rename: 'Rename', move: 'Move', retag: 'Write anew', encode: 'Save again', render: 'Render', 'set-aside': 'Set aside' };
+/** So many are shown before somebody wants all. */
+const FIRST = 12;
 
 function CauseNote({ cause, number, ledger, touched, onTouch }: { cause: Cause; number: number; ledger: Ledger; touched: boolean; onTouch: (note: number | null) => void }) {
+    // what the sentence says already is no evidence of it
+    const evidence = [...new Set(cause.evidence)].filter((each) => !cause.says.includes(each.replace(/\.$/, '')));
+
     return (
         <li id={`note-${number}`} tabIndex={-1} className={`note ${touched ? 'bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : ''}`} onMouseEnter={() => onTouch(number)} onMouseLeave={() => onTouch(null)}>
             <p>
                 <span className="note-number mr-2 align-[1px]">{number}</span>
-                <Breaking text={cause.says} />
+                <Folded text={cause.says} most={420} />
             </p>
             <p className="mt-1 font-sans text-[12.5px] text-faint">
                 seen in the {cause.side}; explains {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
                 {cause.or.length > 0 && `; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
             </p>
-            {cause.evidence.length > 0 && (
+            {evidence.length > 0 && (
                 <details className="mt-1 font-sans text-[12.5px] text-faint">
                     <summary className="cursor-pointer">Evidence</summary>
                     <ul className="ml-3 list-disc">
-                        {cause.evidence.map((evidence, at) => (
+                        {evidence.map((each, at) => (
                             <li key={at}>
-                                <Breaking text={evidence} />
+                                <Folded text={each} most={240} />
                             </li>
                         ))}
                     </ul>
@@ -69,8 +74,8 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
     const { document } = ledger;
     const size = document.entries.find((entry) => entry.id === 'picture.resolution');
     const found = size?.files?.mark === 'unequal' ? size.files.found : size?.scene?.mark === 'unequal' ? size.scene.found : null;
-    const order = Object.keys(KINDS);
-    const fixes = [...document.fixes].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+    const [all, setAll] = useState(false);
+    const { fixes } = document;
 
     return (
         <>
@@ -95,11 +100,16 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
                         {fixes.some((fix) => fix.done) && <span className="not-italic"> · {fixes.filter((fix) => fix.done).length} of {fixes.length} done</span>}
                     </h2>
                     <ol className="note">
-                        {fixes.slice(0, 12).map((fix, at) => (
+                        {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
                             <FixLine key={`${fix.key}/${String(fix.done)}`} fix={fix} number={at + 1} deliverable={deliverable} open={ledger.newest} />
                         ))}
                     </ol>
-                    {document.fixes_count > 12 && <p className="text-faint">and {document.fixes_count - 12} more, in the report files</p>}
+                    {fixes.length > FIRST && (
+                        <button type="button" className="plain-link" onClick={() => setAll(!all)}>
+                            {all ? 'fewer' : `${fixes.length - FIRST} more`}
+                        </button>
+                    )}
+                    {document.fixes_count > fixes.length && <p className="text-faint">The report files have all {document.fixes_count}.</p>}
                 </section>
             )}
             <section className="mt-2">
@@ -109,7 +119,7 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
                     {ledger.by !== null && `, by ${ledger.by}`}
                     <br />
                     specification revision {ledger.revision}
-                    {!ledger.current && <span className="text-ochre"> (there is a newer one: check again)</span>}
+                    {!ledger.current && <span className="text-ochre"> (something else is asked since)</span>}
                     {ledger.delivery !== null && (
                         <>
                             <br />

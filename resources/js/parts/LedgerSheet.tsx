@@ -4,6 +4,7 @@ import type { Book as BookData, Deliverable, Ledger } from '../types/book';
 import { Book } from './Book';
 import { LedgerMargin } from './LedgerMargin';
 import { LedgerTable } from './LedgerTable';
+import { OutOfDate } from './OutOfDate';
 import { Tie } from './Tie';
 
 /** A sheet with its ledger, and the margin beside it. */
@@ -28,6 +29,7 @@ export function LedgerSheet({ title, book, deliverable, ledger, head, between, f
             }
         >
             {head}
+            {ledger !== null && <OutOfDate ledger={ledger} />}
             {between}
             {ledger !== null && <LedgerTable ledger={ledger} mayWaive={book.decides} numbers={numbers} touched={touched} onTouch={setTouched} />}
             {foot}

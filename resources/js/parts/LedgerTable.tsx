@@ -1,7 +1,9 @@
 import { Fragment, useState } from 'react';
 import { inWords, pickOut } from '../lib/difference';
+import { lineKey } from '../lib/notes';
 import type { Cell, Entry, Ledger } from '../types/book';
 import { Breaking } from './Breaking';
+import { Folded } from './Folded';
 import { MarkSign } from './MarkSign';
 import { Waive } from './Waive';
 
@@ -51,24 +53,52 @@ function MarkedCell({ cell, required, given }: { cell: Cell | undefined; require
 }
 
 function Runs({ cell }: { cell: Cell | undefined }) {
+    const [all, setAll] = useState(false);
     const runs = cell?.runs ?? [];
 
     return runs.length === 0 ? null : (
         <span className="block text-[12.5px] text-faint">
-            {runs.slice(0, 4).map((run, at) => (
+            {(all ? runs : runs.slice(0, 4)).map((run, at) => (
                 <span key={at} className="block">
-                    <span className="mono">{run.found}</span>
+                    <span className="mono">
+                        <Folded text={run.found} />
+                    </span>
+                    {run.pass !== undefined && ` in ${run.pass}`}
                     {run.frames !== '' && (
                         <>
-                            {' '}
-                            in <span className="mono"><Breaking text={run.frames} /></span>
+                            {run.pass === undefined ? ' in ' : ', '}
+                            <span className="mono">
+                                <Folded text={run.frames} />
+                            </span>
                         </>
                     )}
                 </span>
             ))}
-            {runs.length > 4 && `and ${runs.length - 4} more`}
+            {runs.length > 4 && (
+                <button type="button" className="plain-link" onClick={() => setAll(!all)}>
+                    {all ? 'fewer' : `${runs.length - 4} more`}
+                </button>
+            )}
         </span>
     );
+}
+
+/** What nobody could look at, by the reason; the same of several parts or passes is said once with all of them. */
+function byReason(lines: Ledger['document']['not_checked'], labels: Ledger['labels']): [string, string[]][] {
+    const reasons = new Map<string, Map<string, Set<string>>>();
+    const parts = new Set(lines.map((line) => line.part));
+    for (const line of lines) {
+        const own = reasons.get(line.why) ?? new Map<string, Set<string>>();
+        const label = labels[line.id]?.label.toLowerCase() ?? line.id;
+        const whose = own.get(label) ?? new Set<string>();
+        const place = [parts.size > 1 ? line.part : null, line.pass ?? null].filter((piece) => piece !== null).join(', ');
+        if (place !== '') {
+            whose.add(place);
+        }
+        reasons.set(line.why, own.set(label, whose));
+    }
+
+    return [...reasons].map(([why, own]) => [why, [...own].map(([label, whose]) => (whose.size === 0 ? label : `${label} (${[...whose].join('; ')})`))]);
 }
 
 /** Required, scene and files side by side, one requirement a line; causes by the numbers of their notes. */
@@ -159,7 +189,7 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                     </tr>
                                     {!closed &&
                                         entries.map((entry) => {
-                                            const notes = numbers.get(`${entry.part}/${entry.id}`) ?? [];
+                                            const notes = numbers.get(lineKey(entry)) ?? [];
                                             const long = [entry.required, entry.scene?.found, entry.files?.found].some((text) => (text ?? '').length > LONG);
                                             const on = touched !== null && notes.includes(touched);
 
@@ -240,9 +270,13 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                 </tfoot>
             </table>
             {document.not_checked.length > 0 && (
-                <p className="aside pt-3">
-                    Not checked, since what was given does not show it: {document.not_checked.map((line) => labels[line.id]?.label.toLowerCase() ?? line.id).join(', ')}.
-                </p>
+                <section className="pt-3" aria-label="Not checked">
+                    {byReason(document.not_checked, labels).map(([why, lines]) => (
+                        <p key={why} className="aside">
+                            Not checked, {why}: {lines.join(', ')}.
+                        </p>
+                    ))}
+                </section>
             )}
         </div>
     );

@@ -21,6 +21,10 @@ export interface IndexLine {
     verdict: Verdict | null;
     waived: boolean;
     holdsUp: string | null;
+    /** something else is asked since it was checked */
+    stale: boolean;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
 }
 
 export interface Book {
@@ -39,7 +43,7 @@ export interface Deliverable extends IndexLine {
 export interface Cell {
     mark: Mark;
     found: string | null;
-    runs?: { frames: string; found: string }[];
+    runs?: { frames: string; found: string; pass?: string }[];
     stale?: boolean;
 }
 
@@ -66,16 +70,22 @@ export interface Cause {
     evidence: string[];
     explains: string[];
     or: string[];
+    /** the one pass of several that it concerns */
+    pass?: string;
 }
 
 export interface Fix {
     kind: string;
     part: string;
     says: string;
+    pass?: string;
+    id?: string;
     frames?: string;
     count?: number;
     from?: string;
     to?: string;
+    files?: string;
+    shift?: number;
     key: string;
     done: boolean;
 }
@@ -105,6 +115,7 @@ export interface Sequence {
 
 export interface NameReading {
     part: string;
+    pass?: string;
     name: string;
     frames: string;
     pieces: { piece: string; asked: string; found: string; differs: string[] }[];
@@ -115,7 +126,7 @@ export interface CheckDocument {
     verdict: Verdict;
     depth: 'quick' | 'full';
     entries: Entry[];
-    not_checked: { id: string; part: string }[];
+    not_checked: { id: string; part: string; pass?: string; why: string }[];
     sequences: Sequence[];
     causes: Cause[];
     fixes: Fix[];
@@ -127,7 +138,7 @@ export interface CheckDocument {
     strays_count: number;
     not_understood: string[];
     not_understood_count: number;
-    scene: { file: string | null; comes_to: { id: string; label: string; says: string }[] } | null;
+    scene: { file: string | null; makes: string[]; comes_to: { id: string; label: string; says: string; part?: string }[] } | null;
     since: SinceBefore | null;
     strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][]; pictures?: number[] }[];
 }
@@ -137,8 +148,11 @@ export interface Ledger {
     made: string;
     by: string | null;
     revision: number;
+    /** nothing else is asked since */
     current: boolean;
-    scene: { name: string; at: string } | null;
+    /** all that are owed */
+    parts: string[];
+    scene: { name: string; part: string | null; at: string } | null;
     delivery: { root: string | null; rootId: number | null; folder: string; depth: string; files: number; bytes: number; at: string } | null;
     labels: Record<string, { label: string; group: string }>;
     newest: boolean;

@@ -71,7 +71,7 @@ final class FieldMapTest extends TestCase
     public function test_what_is_not_understood_is_told_so_that_it_can_be_pointed_at(): void
     {
         $scene = (new AnyScene)->read("fps = 24\nBreite = 1280\nmotion blur = Ja\n", 'x.txt');
-        self::assertEquals([new UnknownSetting('Breite', '1280', null), new UnknownSetting('motion blur', 'Ja', 'render.motion_blur')], $scene->unknown);
+        self::assertEquals([new UnknownSetting('Breite', '1280', null), new UnknownSetting('motion blur', 'Ja', 'render.motion_blur', '“Ja” is not yes or no; write it like on.')], $scene->unknown);
 
         $map = FieldMap::none()->with(new Meaning('Breite', null))->with(new Meaning('motion blur', 'render.motion_blur', null, ['Ja' => 'on']));
         $scene = (new AnyScene)->read("fps = 24\nBreite = 1280\nmotion blur = Ja\n", 'x.txt', $map);
