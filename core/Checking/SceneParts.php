@@ -13,8 +13,8 @@ use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * Which part of a specification a scene makes: the one it says; else the one whose format it writes, of several the one
- * whose name fits; where none fits, the first. A scene with several outputs makes a part with each.
+ * Which part of a specification a scene makes: the one it says; else the one whose format it writes, or else one that is
+ * a movie as it is, or pictures; of several the one whose name fits; where none fits, the first. A scene with several outputs makes a part with each.
  */
 final readonly class SceneParts
 {
@@ -42,13 +42,32 @@ final readonly class SceneParts
             }
         }
         $kind = self::kindOf($scene);
-        $ofKind = $kind === null ? $parts : array_values(array_filter($parts, static fn (Part $p): bool => self::takes($p, $kind)));
+        $ofKind = $kind === null ? [] : array_values(array_filter($parts, static fn (Part $p): bool => self::takes($p, $kind)));
+        $ofKind = $ofKind === [] ? self::ofFamily($parts, $kind, $scene) : $ofKind;
         if (count($ofKind) < 2) {
             return $ofKind[0] ?? $parts[0] ?? null;
         }
         $costs = array_map(static fn (Part $p): int => self::cost($scene, $specification, $p), $ofKind);
 
         return $ofKind[(int) array_search(min($costs), $costs, true)];
+    }
+
+    /**
+     * Movies or pictures, where that is all the scene tells, or where its very format is asked of none.
+     *
+     * @param  list<Part>  $parts
+     * @return list<Part>
+     */
+    private static function ofFamily(array $parts, ?Kind $kind, SceneSettings $scene): array
+    {
+        $movie = match (true) {
+            $kind !== null => $kind->isMovie(),
+            $scene->get('format.codec') !== null => true,
+            default => null,
+        };
+        $family = $movie === null ? [] : array_values(array_filter($parts, static fn (Part $p): bool => $p->delivers->isMovie() === $movie));
+
+        return $family === [] ? $parts : $family;
     }
 
     private static function kindOf(SceneSettings $scene): ?Kind

@@ -47,6 +47,23 @@ final readonly class Requirement
         }
     }
 
+    /** What a requirement that is written as an object can have in it. */
+    private const KEYS = ['value', 'level', 'why', 'min', 'max', 'head', 'tail', 'tolerance', 'threshold', 'dark_share', 'allowed', 'name', 'require', 'frame', 'picture'];
+
+    /**
+     * Keys of an object that say nothing here, so that nothing asked is passed over in silence.
+     *
+     * @return list<string>
+     */
+    public static function strangeKeys(Descriptor $descriptor, mixed $json): array
+    {
+        if (! is_array($json) || array_is_list($json) || $descriptor->type === AskType::Any) {
+            return [];
+        }
+
+        return array_values(array_diff(array_map(strval(...), array_keys($json)), self::KEYS));
+    }
+
     public function id(): string
     {
         return $this->descriptor->id;

@@ -202,6 +202,9 @@ final readonly class Specification
             } else {
                 try {
                     $requirements[$id] = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
+                    foreach (Requirement::strangeKeys($descriptor, $json) as $key) {
+                        $unknown[] = Text::shown("{$id}, {$key}");
+                    }
                 } catch (SpecificationRefused $refused) {
                     unset($requirements[$id]);
                     ($faults ?? throw $refused)->add($id, $part, $refused->plain);

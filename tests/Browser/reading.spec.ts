@@ -4,7 +4,7 @@ import { accessible, open, production, signIn } from './book';
 test('a coordinator signs in and reads what holds TC_020 up', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await expect(page.getByRole('row', { name: /TC_020/ })).toContainText('50 frames to render again');
+    await expect(page.getByRole('row', { name: /TC_020/ })).toContainText('50 frames to render');
     await open(page, 'TC_020');
     await expect(page.getByRole('complementary')).toContainText('The render stopped after frame 1046: 1047 was cut off mid-write, 49 frames are missing.');
     await expect(page.getByRole('main')).toContainText('1047-1096');

@@ -33,7 +33,8 @@ final class PictureController
         $overseer = $request->user()?->can('specify', $check->deliverable) ?? false;
         foreach ($match->passes as $pass) {
             $at = $pass->frames->place($frame);
-            if ($at === null) {
+            // of several passes the one that is asked for
+            if ($at === null || ($request->query('pass') !== null && $request->query('pass') !== $pass->pass)) {
                 continue;
             }
             $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;

@@ -45,7 +45,7 @@ final readonly class ChangesMidway implements CauseFamily
                 $values = array_values(array_unique(array_column($ofFact, 1)));
                 if (count($ofFact) === 2 && $ofFact[1][2] > 1) {
                     $changes[$ofFact[1][0]][$fact] = [$ofFact[0][1], $ofFact[1][1]];
-                } elseif (count($values) === 2 && self::isInterleaved($ofFact)) {
+                } elseif (count($values) === 2 && self::isInterleaved($ofFact) && ! ResavedLater::isSeenIn($pass)) {
                     $mixed[$fact] = $values;
                 }
             }

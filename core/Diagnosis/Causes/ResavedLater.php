@@ -66,6 +66,12 @@ final readonly class ResavedLater implements CauseFamily
         return [$render ? [] : $fixes, $render];
     }
 
+    /** Whether a few frames differ from all others and are newer, so that they are no second take. */
+    public static function isSeenIn(PassMatch $pass): bool
+    {
+        return self::odd($pass) !== null;
+    }
+
     /** @return array{FrameRange, array<string, array{string, string}>}|null the frames, and by fact what is usual and what theirs is */
     private static function odd(PassMatch $pass): ?array
     {

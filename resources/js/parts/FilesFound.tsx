@@ -31,7 +31,7 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                             <ul className="flex gap-3 px-6 pb-2">
                                 {strip?.pictures?.map((frame) => (
                                     <li key={frame}>
-                                        <Thumbnail check={ledger.id} part={sequence.part ?? ''} frame={frame} />
+                                        <Thumbnail check={ledger.id} part={sequence.part ?? ''} pass={sequence.pass} frame={frame} />
                                     </li>
                                 ))}
                             </ul>

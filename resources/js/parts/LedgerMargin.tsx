@@ -73,7 +73,9 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
 export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger: Ledger; deliverable: number; touched: number | null; onTouch: (note: number | null) => void }) {
     const { document } = ledger;
     const size = document.entries.find((entry) => entry.id === 'picture.resolution');
-    const found = size?.files?.mark === 'unequal' ? size.files.found : size?.scene?.mark === 'unequal' ? size.scene.found : null;
+    const wrong = [size?.files, size?.scene].find((cell) => cell?.mark === 'unequal' && cell.stale !== true);
+    // where most is right, what differs is drawn
+    const found = wrong === undefined ? null : ((wrong.found !== null && size?.required.split(' | ').includes(wrong.found) === true ? wrong.runs?.[0]?.found : wrong.found) ?? null);
     const [all, setAll] = useState(false);
     const { fixes } = document;
 

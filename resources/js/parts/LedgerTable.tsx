@@ -17,7 +17,8 @@ function CellText({ cell, required }: { cell: Cell; required: string }) {
     if (cell.stale === true) {
         return <span className="mono text-faint">{cell.found}</span>;
     }
-    if (cell.mark !== 'unequal') {
+    // where only some differ, what most of them show is no mistake
+    if (cell.mark !== 'unequal' || ((cell.runs ?? []).length > 0 && required.split(' | ').includes(cell.found))) {
         return (
             <span className="mono">
                 <Breaking text={cell.found} />
@@ -52,19 +53,20 @@ function MarkedCell({ cell, required, given }: { cell: Cell | undefined; require
     );
 }
 
-function Runs({ cell }: { cell: Cell | undefined }) {
+/** Where some frames, or passes, show something else. Of a range it is the range itself that says where. */
+function Runs({ cell, range }: { cell: Cell | undefined; range: boolean }) {
     const [all, setAll] = useState(false);
     const runs = cell?.runs ?? [];
 
     return runs.length === 0 ? null : (
-        <span className="block text-[12.5px] text-faint">
+        <span className={`block text-[12.5px] ${cell?.mark === 'unequal' ? 'text-red' : 'text-faint'}`}>
             {(all ? runs : runs.slice(0, 4)).map((run, at) => (
                 <span key={at} className="block">
                     <span className="mono">
                         <Folded text={run.found} />
                     </span>
                     {run.pass !== undefined && ` in ${run.pass}`}
-                    {run.frames !== '' && (
+                    {run.frames !== '' && !(range && run.pass !== undefined) && (
                         <>
                             {run.pass === undefined ? ' in ' : ', '}
                             <span className="mono">
@@ -219,7 +221,7 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                                         {(['scene', 'files'] as const).map((side) => (
                                                             <td key={side} className="column">
                                                                 {long ? entry[side] !== undefined && <MarkSign mark={entry[side].mark} /> : <MarkedCell cell={entry[side]} required={entry.required} given={side === 'scene' ? ledger.scene !== null : ledger.delivery !== null} />}
-                                                                {!long && <Runs cell={entry[side]} />}
+                                                                {!long && <Runs cell={entry[side]} range={entry.id === 'time.range'} />}
                                                             </td>
                                                         ))}
                                                     </tr>
@@ -244,7 +246,7 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                                                                         ) : (
                                                                                             <CellText cell={entry[side]} required={entry.required} />
                                                                                         )}
-                                                                                        <Runs cell={entry[side]} />
+                                                                                        <Runs cell={entry[side]} range={entry.id === 'time.range'} />
                                                                                     </dd>
                                                                                 </Fragment>
                                                                             ),
