@@ -37,7 +37,7 @@ final readonly class Program
         try {
             self::knows($application, $argv[1] ?? '');
 
-            return $application->run(new ArgvInput($argv), new ConsoleOutput);
+            return $application->run(new ArgvInput(self::joined($argv)), new ConsoleOutput);
         } catch (PlainSentence|ExceptionInterface $refused) {
             fwrite(STDERR, Text::shown(trim((string) preg_replace('~\s+~', ' ', $refused->getMessage())))."\n");
 
@@ -47,6 +47,28 @@ final readonly class Program
 
             return self::UNUSABLE;
         }
+    }
+
+    /**
+     * A dash alone is what an option is given, standard input, and not the next option; and help of no command is the list
+     * of them.
+     *
+     * @param  list<string>  $argv
+     * @return list<string>
+     */
+    private static function joined(array $argv): array
+    {
+        $joined = [];
+        foreach ($argv as $argument) {
+            $last = count($joined) - 1;
+            if ($argument === '-' && $last > 0 && preg_match('~^--[a-z][a-z-]*$~', $joined[$last]) === 1) {
+                $joined[$last] .= '=-';
+            } else {
+                $joined[] = $argument;
+            }
+        }
+
+        return in_array(array_slice($joined, 1), [['--help'], ['-h'], ['help']], true) ? [$joined[0], 'list'] : $joined;
     }
 
     /**

@@ -26,7 +26,7 @@ test('a folder is chosen in the intake and checked by the queue, with progress',
     await page.getByRole('button', { name: 'Hand-in' }).click();
     await page.getByRole('button', { name: 'wren/' }).click();
     await page.getByRole('button', { name: 'v003/' }).click();
-    await expect(page.getByRole('main').getByText(/96 files: wren_vane_0001/)).toBeVisible();
+    await expect(page.getByRole('main').getByText(/97 files: wren_vane_0001/)).toBeVisible();
     await page.getByRole('button', { name: 'Check this folder' }).click();
     await expect(page.getByRole('main')).toContainText('Hand-in/wren/v003', { timeout: 60_000 });
     // another learner's names: the frames are there, and are not hers
@@ -46,11 +46,11 @@ test('a new deliverable is added and stands in the index, not checked yet', asyn
     await signIn(page);
     await production(page, 'The Tide Clock');
     await page.getByRole('link', { name: 'Add a deliverable' }).click();
-    await page.getByLabel('Code').fill('TC_070');
+    await page.getByLabel('Code').fill('TC_075');
     await page.getByLabel('Title').fill('a very long title of a shot that goes on and on beyond what a line of the index could ever hold');
     await page.getByLabel('Frame range').fill('1001 - 1048');
     await page.getByRole('button', { name: 'Add it' }).click();
-    await expect(page.getByText('TC_070 is in the book.')).toBeVisible();
+    await expect(page.getByText('TC_075 is in the book.')).toBeVisible();
     await expect(page.getByRole('main')).toContainText('48 frames, 1001 to 1048, at 24 a second: exactly 2 s.');
     await page.getByRole('navigation', { name: 'Folios' }).getByText('Frames').click();
     await expect(page.getByText('No files have been looked at yet.')).toBeVisible();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Checking;
 
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Report\Account;
@@ -69,6 +70,8 @@ final class EachPassTest extends TestCase
         self::assertSame($causes, self::causes($document), json_encode($document['causes'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
         self::assertSame($fixes, array_map(static fn (array $f): string => trim(implode(' ', [$f['kind'], $f['pass'] ?? '', $f['frames'] ?? ''])), $document['fixes']));
         self::assertSame('unbalanced', $document['verdict']);
+        $holds = (new Validator)->validate(json_decode((string) json_encode($document)), (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/check.schema.json'));
+        self::assertTrue($holds->isValid(), (string) $holds->error());
         foreach ($document['causes'] as $cause) {
             self::assertSame(isset($cause['pass']), str_starts_with($cause['says'], 'Pass '), $cause['says']);
         }

@@ -107,6 +107,8 @@ final class CommandLineTest extends TestCase
         yield 'an unknown format' => [['check', '--spec', 'spec.json', '--files', '.', '--format', 'yaml'], '--format is', []];
         yield 'an unknown option' => [['check', '--what'], 'does not exist', []];
         yield 'an unknown command' => [['chekc'], 'not defined', []];
+        yield 'a command nearly right' => [['chek', '--spec', 'spec.json'], 'not defined', []];
+        yield 'a part that there is not' => [['check', '--spec', 'spec.json', '--scene', 'a.txt', '--part', 'sound'], '--part: there is no part “sound”', ['a.txt' => "fps = 24\n"]];
         yield 'nothing to probe' => [['probe', 'nowhere.png'], 'nowhere.png', []];
     }
 
@@ -159,6 +161,78 @@ final class CommandLineTest extends TestCase
         self::assertNotContains('rename', array_column($document->fixes, 'kind'));
         self::assertContains('set-aside', array_column($document->fixes, 'kind'));
         self::assertSame(['notes.txt'], $document->strays);
+    }
+
+    /** @return array{int, string, string} exit code, output, errors */
+    private function fed(string $input, string ...$arguments): array
+    {
+        $process = proc_open([PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $this->bench->folder);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $output = (string) stream_get_contents($pipes[1]);
+        $errors = (string) stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $output, $errors];
+    }
+
+    public function test_standard_input_is_read_where_a_dash_stands(): void
+    {
+        $spec = $this->specification(['require' => ['picture.resolution' => '64x36', 'time.rate' => '24']]);
+        self::assertSame(0, $this->fed("size = 64x36\nfps = 24\n", 'check', '--spec', $spec, '--scene', '-')[0]);
+        [$code, $output] = $this->fed("size = 32x18\nfps = 24\n", 'check', '--spec', $spec, '--scene', '-');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('32x18', $output);
+        $this->bench->put('scene.txt', "size = 64x36\nfps = 24\n");
+        self::assertSame(0, $this->fed((string) file_get_contents("{$this->bench->folder}/{$spec}"), 'check', '--spec', '-', '--scene', 'scene.txt')[0]);
+        [$code, , $errors] = $this->fed('', 'check', '--spec', '-', '--scene', 'scene.txt');
+        self::assertSame([3, 1], [$code, substr_count($errors, "\n")]);
+    }
+
+    public function test_a_scene_is_told_which_part_it_makes(): void
+    {
+        $spec = $this->specification(['require' => ['time.rate' => '24'], 'parts' => [
+            ['name' => 'frames', 'delivers' => 'frames', 'require' => ['picture.resolution' => '64x36', 'naming.pattern' => '{shot}.{frame:4}.{ext}']],
+            ['name' => 'preview', 'delivers' => 'movie', 'require' => ['picture.resolution' => '32x18', 'naming.pattern' => '{shot}.{ext}']],
+        ]]);
+        $this->bench->put('scene.txt', "size = 32x18\nfps = 24\n");
+        self::assertSame(1, $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt'])[0]);
+        [$code, $output] = $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'PREVIEW', '--format', 'json']);
+        self::assertSame([2, ['preview']], [$code, json_decode($output, true)['scene']['makes']]);
+        self::assertStringContainsString('which makes preview', $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'preview'])[1]);
+    }
+
+    public function test_approved_pictures_lie_beside_the_specification(): void
+    {
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png())->put('approved/3.png', Workbench::png())->put('approved/other.png', Workbench::png(32, 18));
+        $ask = fn (string $picture): string => $this->specification(['require' => ['time.range' => '1-6', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'content.reference' => [['frame' => 3, 'picture' => $picture]]]]);
+        self::assertSame(0, $this->run_(['check', '--spec', $ask('approved/3.png'), '--files', 'd'])[0]);
+        self::assertSame(1, $this->run_(['check', '--spec', $ask('approved/other.png'), '--files', 'd'])[0]);
+        self::assertSame(2, $this->run_(['check', '--spec', $ask('approved/gone.png'), '--files', 'd'])[0]);
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>}> */
+    public static function helps(): iterable
+    {
+        yield 'all' => [['--help'], ['check']];
+        foreach (['check', 'probe', 'proofread', 'sheet', 'scenes', 'log'] as $command) {
+            yield $command => [[$command, '--help'], ['bin/plain-ledger '.$command]];
+        }
+        yield 'what is needed is said to be' => [['check', '--help'], ['required', '--part', '--scene']];
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @param  list<string>  $says
+     */
+    #[DataProvider('helps')]
+    public function test_each_command_has_its_own_help(array $arguments, array $says): void
+    {
+        [$code, $output] = $this->run_($arguments);
+        self::assertSame(0, $code);
+        foreach ($says as $one) {
+            self::assertStringContainsString($one, $output);
+        }
     }
 
     public function test_junit_and_csv(): void
