@@ -26,6 +26,9 @@ final readonly class Approved
      */
     public static function canonical(mixed $json): array
     {
+        if (is_string($json) && ! str_starts_with(trim($json), '{')) {
+            $json = preg_split('~\s*;\s*(?=(?:frame\s+)?-?\d+\s*[:=\s])~i', trim($json), -1, PREG_SPLIT_NO_EMPTY) ?: $json;
+        }
         $list = is_array($json) && array_is_list($json) ? $json : [is_array($json) && isset($json['value']) ? $json['value'] : $json];
         $texts = [];
         foreach ($list as $one) {
@@ -74,6 +77,12 @@ final readonly class Approved
         }
 
         return $all;
+    }
+
+    /** As it would be typed. */
+    public function typed(): string
+    {
+        return "frame {$this->frame}: {$this->picture}, tolerance ".Fraction::write($this->tolerance);
     }
 
     public function spokenOf(): string

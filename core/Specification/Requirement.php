@@ -72,7 +72,7 @@ final readonly class Requirement
     /** The value as one text for people and machines. */
     public function required(): string
     {
-        return (string) $this->ask;
+        return $this->descriptor->type === AskType::Reference ? implode('; ', array_map(static fn (Approved $a): string => $a->typed(), Approved::listOf($this->ask))) : (string) $this->ask;
     }
 
     /** The value as it would be typed, with what is asked of single passes. */
@@ -135,15 +135,15 @@ final readonly class Requirement
             };
         } elseif ($this->ask->share !== null) {
             $spoken = ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$this->ask->share} % of a picture may be dark";
-        } elseif ($this->ask->tolerance !== null) {
-            $spoken .= ", the same within {$this->ask->tolerance} of white";
         } elseif ($this->ask->threshold !== null) {
             $spoken .= ", where black is a mean of at most {$this->ask->threshold} of white";
         }
 
         $sentence = $this->descriptor->type === AskType::Passes && count($this->ask->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
 
-        return str_replace('%s', $spoken, $sentence).PassList::sentences($this->ask);
+        $tolerance = $this->ask->tolerance === null ? '' : " Pictures that differ by at most {$this->ask->tolerance} of white are the same.";
+
+        return str_replace('%s', $spoken, $sentence).$tolerance.PassList::sentences($this->ask);
     }
 
     /** One value as it would be read out. */
@@ -152,6 +152,7 @@ final readonly class Requirement
         return match ($this->descriptor->type) {
             AskType::Resolution => str_replace('x', ' × ', $value),
             AskType::Handles, AskType::Hold => str_replace('+', ' and ', $value),
+            AskType::Cadence => str_contains($value, '-') ? str_replace('-', ' and ', $value).' frames in turn' : "{$value} frames",
             AskType::Interval => preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace([' s', '1 rate', ' rate'], [' s', 'one second', ' of the rate'], $value),
             AskType::Reference => Approved::listOf(new Ask([$value], null, null))[0]->spokenOf(),
             AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),

@@ -69,7 +69,9 @@ const Row = memo(function Row({ row, groups, reachable, onFocus }: { row: BoardR
             <td className="column text-[13px]">{row.all === 0 ? '' : `${row.good}/${row.all}`}</td>
             <td className="column text-[13px]">
                 {row.changed !== null && row.changed !== 'first check' && <span className="mr-2 text-ochre">{row.changed}.</span>}
-                {row.cause === null ? (row.holdsUp ?? <span className="text-faint">not checked yet</span>) : <Breaking text={row.cause} />}
+                <span className="line-clamp-5" title={row.cause ?? undefined}>
+                    {row.cause === null ? (row.holdsUp ?? <span className="text-faint">not checked yet</span>) : <Breaking text={row.cause} />}
+                </span>
                 {row.stale && <span className="text-ochre"> Asked otherwise since.</span>}
                 {row.waived > 0 && <span className="text-ochre"> {row.waived} accepted.</span>}
             </td>
@@ -185,14 +187,14 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                             </p>
                         )}
                         <div className="overflow-x-auto">
-                            <table className="ledger mt-2 min-w-[860px] table-fixed">
+                            <table className="ledger mt-2 min-w-[960px] table-fixed">
                                 <colgroup>
-                                    <col style={{ width: '190px' }} />
-                                    <col style={{ width: '84px' }} />
+                                    <col style={{ width: '164px' }} />
+                                    <col style={{ width: '76px' }} />
                                     {board.groups.map((group) => (
-                                        <col key={group} style={{ width: '64px' }} />
+                                        <col key={group} style={{ width: '54px' }} />
                                     ))}
-                                    <col style={{ width: '72px' }} />
+                                    <col style={{ width: '66px' }} />
                                     <col />
                                 </colgroup>
                                 <thead>
@@ -200,7 +202,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                         {head('trouble', 'deliverable')}
                                         {head('due', 'due', 'column')}
                                         {board.groups.map((group) => (
-                                            <th key={group} scope="col" className="column text-center! text-[12.5px]">
+                                            <th key={group} scope="col" className="column px-0.5! text-center! text-[11.5px]!">
                                                 {group}
                                             </th>
                                         ))}
