@@ -27,15 +27,19 @@ enum Kind: string
     public static function fromWord(string $word): ?self
     {
         $word = mb_strtolower(trim($word));
-        // `PNG sequence`, `OpenEXR (multilayer)`, `QuickTime movie`, `image/png`
+        // `PNG sequence`, `OpenEXR (multilayer)`, `MOV movie`, `image/png`
         $word = (string) preg_replace(['~\s*\([^)]*\)\s*$~', '~^\s*(?:image|video|audio)/(?:x-)?~', '~^[*.\s]+~', '~[\s_-]+(?:image|picture|video|movie|still|frame|file|numbered)?\s*(?:sequences?|files?|frames?|images?|pictures?|movies?|videos?|format|container|clips?|stills?|bitmap)$~', '~^(?:still|single|numbered)\s+~'], '', $word);
         $plain = (string) preg_replace('~[\s._-]+~', '', $word);
+
+        // the container's name (IANA, video types) in full, cut short, or as initials
+        if (preg_match('~^(?:mov/?)?q(?:uick)?t(?:ime)?(?:mov|movie|file)?$~', $plain) === 1) {
+            return self::Mov;
+        }
 
         return self::tryFrom($plain) ?? match ($plain) {
             'openexr', 'exrmultilayer', 'multilayerexr', 'exrmultilayered', 'openexrmultilayer', 'multilayeropenexr', 'exrmultipart', 'openexrmultipart', 'exr16', 'exr32', 'halfexr' => self::Exr,
             'targa', 'truevisiontga', 'targatga' => self::Tga,
             'matroska', 'matroskamkv', 'xmatroska' => self::Mkv,
-            'quicktime', 'quicktimemov', 'qtmovie', 'quicktimefile', 'movquicktime', 'mov/quicktime' => self::Mov,
             'mpeg4', 'mpeg4mp4', 'mp4mpeg4', 'mpeg4part14', 'mp4h264', 'mpeg4h264', 'h264mp4', 'mpeg4video', 'isomp4' => self::Mp4,
             'portablenetworkgraphics', 'png8', 'png24', 'png32', 'png16', 'png48', 'png64', 'apng' => self::Png,
             'jpegjpg', 'jpg/jpeg', 'jpeg/jpg', 'pjpeg', 'jpegfile' => self::Jpeg,

@@ -41,6 +41,19 @@ final class ApiTest extends LedgerTestCase
         self::assertSame('open', $this->send($token, (string) $template->getContent())->assertOk()->json('verdict'));
     }
 
+    public function test_the_part_that_settings_make_stands_behind_the_address(): void
+    {
+        $this->deliverable->specification->revise(['parts' => [
+            ['name' => 'frames', 'delivers' => 'frames', 'require' => ['picture.resolution' => '64x36', 'naming.pattern' => '{shot}.{frame:4}.{ext}']],
+            ['name' => 'preview', 'delivers' => 'movie', 'require' => ['picture.resolution' => '32x18', 'naming.pattern' => '{shot}.{ext}']],
+        ]], $this->coordinator);
+        $token = $this->token($this->artist);
+        $settings = "size = 32x18\nfps = 24\nframes = 1001-1010\n";
+        self::assertSame(['frames'], $this->send($token, $settings)->assertOk()->json('scene.makes'));
+        self::assertSame(['preview'], $this->send($token, $settings, self::PATH.'/scene?part=preview')->assertOk()->json('scene.makes'));
+        self::assertStringContainsString('there are frames, preview', (string) $this->send($token, $settings, self::PATH.'/scene?part=sound')->assertStatus(422)->json('message'));
+    }
+
     public function test_without_a_token_or_with_another_s(): void
     {
         foreach ([null, 'nonsense', '1|nonsense'] as $token) {

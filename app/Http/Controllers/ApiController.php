@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Pages\EntryPage;
 use App\Ledger\SceneDesk;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -33,7 +34,11 @@ final class ApiController
         if (strlen($content) > JsonDocument::LARGEST) {
             throw JsonRefused::because($name, 'it is larger than settings are.');
         }
-        $check = $desk->bring($deliverable, $name, $content, $by);
+        $part = $request->query('part');
+        if ($part !== null && ! in_array($part, EntryPage::parts($deliverable), true)) {
+            throw JsonRefused::because($name, 'there is no such part; there are '.implode(', ', EntryPage::parts($deliverable)).'.');
+        }
+        $check = $desk->bring($deliverable, $name, $content, $by, part: $part);
 
         return response()->json($check->account(), 200, ['X-Check' => route('check', $check->id)], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }

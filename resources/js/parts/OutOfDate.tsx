@@ -16,7 +16,7 @@ export function OutOfDate({ ledger }: { ledger: Ledger }) {
 
     return (
         <div role="status" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border border-ochre px-3 py-2">
-            <span className="text-ochre">Something else is asked since this check, {ledger.made}. What stands below is of what was asked then.</span>
+            <span className="text-ochre">Something else is asked since this check, {ledger.made}. This page tells of what was asked then.</span>
             <button type="button" className="press strong" disabled={busy} onClick={again}>
                 {busy ? 'Checking…' : 'Check again'}
             </button>

@@ -45,12 +45,12 @@ final class EverydayWordsTest extends TestCase
         'format.kind' => [
             'png' => ['png', 'PNG', '.png', 'PNG sequence', 'png files', 'image/png', 'Portable Network Graphics', 'PNG image sequence', '*.png'], 'exr' => ['exr', 'OpenEXR', 'Open EXR', 'EXR (multilayer)', 'OpenEXR sequence', 'EXR multilayer'],
             'jpeg' => ['jpg', 'JPEG', 'JPEG image', 'jpeg sequence', '.jpg', 'JPEG/JPG'], 'tiff' => ['tif', 'TIFF', 'TIFF sequence', 'Tagged Image File'], 'tga' => ['Targa', 'TGA', 'targa sequence'], 'bmp' => ['Windows bitmap', 'bmp'], 'dpx' => ['DPX', 'DPX sequence'],
-            'mov' => ['QuickTime', 'QuickTime movie', 'mov', '.mov', 'Quick Time'], 'mp4' => ['MPEG-4', 'mp4', 'MPEG4', 'MPEG-4 video', 'mp4 (h.264)', 'video/mp4'], 'mkv' => ['Matroska', 'mkv'], 'avi' => ['AVI', 'AVI file'], 'webm' => ['WebM'], 'mxf' => ['MXF', 'MXF OP1a'], 'wav' => ['WAVE', 'wav'],
+            'mov' => ['QT', 'QT movie', 'mov', '.mov', 'qt file', 'qtime', 'MOV container', 'video/mov', 'MOV/QT'], 'mp4' => ['MPEG-4', 'mp4', 'MPEG4', 'MPEG-4 video', 'mp4 (h.264)', 'video/mp4'], 'mkv' => ['Matroska', 'mkv'], 'avi' => ['AVI', 'AVI file'], 'webm' => ['WebM'], 'mxf' => ['MXF', 'MXF OP1a'], 'wav' => ['WAVE', 'wav'],
         ],
         'format.codec' => [
             'h264' => ['h264', 'H.264', 'AVC', 'avc1', 'x264', 'libx264', 'H.264/AVC', 'MPEG-4 AVC', 'h264_nvenc', 'h264_videotoolbox', 'NVENC H.264', 'H.264 (High)'], 'hevc' => ['HEVC', 'H.265', 'x265', 'libx265', 'hevc_nvenc', 'hvc1', 'H.265/HEVC'],
             'prores' => ['ProRes', 'prores_ks'], 'prores 4444' => ['ProRes 4444', 'ap4h', 'prores4444'], 'prores 422hq' => ['ProRes 422 HQ', 'ProRes HQ', 'apch'],
-            'mjpeg' => ['mjpeg', 'Motion JPEG', 'MJPG', 'Photo-JPEG'], 'raw' => ['raw', 'none', 'None', 'uncompressed', 'no compression', 'rawvideo'], 'animation' => ['Animation', 'QuickTime Animation', 'qtrle', 'rle'], 'av1' => ['AV1', 'libaom-av1', 'libsvtav1', 'SVT-AV1'], 'vp9' => ['VP9', 'libvpx-vp9'], 'png' => ['PNG'], 'ffv1' => ['FFV1'],
+            'mjpeg' => ['mjpeg', 'Motion JPEG', 'MJPG', 'Photo-JPEG'], 'raw' => ['raw', 'none', 'None', 'uncompressed', 'no compression', 'rawvideo'], 'animation' => ['Animation', 'qtrle', 'rle'], 'av1' => ['AV1', 'libaom-av1', 'libsvtav1', 'SVT-AV1'], 'vp9' => ['VP9', 'libvpx-vp9'], 'png' => ['PNG'], 'ffv1' => ['FFV1'],
         ],
         'format.bit_depth' => ['8' => ['8', '8 bit', '8-bit', '8 bits', '8 bits/channel', '8 bpc', 8, 'uint8', '8 bits per channel'], '16' => ['16', 'half', 'Half (16 bit)', '16-bit', '16 bit float', 'float16'], '32' => ['32 bit float', '32-bit float', 'fp32', 'float32', '32 bpc']],
         'format.sample' => ['float' => ['float', 'half', 'Half float', 'floating point', 'float32', '32-bit float', 'FP16'], 'uint' => ['uint', 'integer', 'unsigned', 'int', 'uint8', '16-bit integer']],
