@@ -31,8 +31,8 @@ enum Kind: string
         $word = (string) preg_replace(['~\s*\([^)]*\)\s*$~', '~^\s*(?:image|video|audio)/(?:x-)?~', '~^[*.\s]+~', '~[\s_-]+(?:image|picture|video|movie|still|frame|file|numbered)?\s*(?:sequences?|files?|frames?|images?|pictures?|movies?|videos?|format|container|clips?|stills?|bitmap)$~', '~^(?:still|single|numbered)\s+~'], '', $word);
         $plain = (string) preg_replace('~[\s._-]+~', '', $word);
 
-        // the container's name (IANA, video types) in full, cut short, or as initials
-        if (preg_match('~^(?:mov/?)?q(?:uick)?t(?:ime)?(?:mov|movie|file)?$~', $plain) === 1) {
+        // the container of brand `qt` (ISO/IEC 14496-12 registry), by its initials or its name of two words
+        if (preg_match('~^(?:mov/?)?(?:qt|q[a-z]{4}t[a-z]{3})(?:mov|movie|file)?$~', $plain) === 1) {
             return self::Mov;
         }
 

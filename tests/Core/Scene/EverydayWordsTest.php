@@ -45,7 +45,7 @@ final class EverydayWordsTest extends TestCase
         'format.kind' => [
             'png' => ['png', 'PNG', '.png', 'PNG sequence', 'png files', 'image/png', 'Portable Network Graphics', 'PNG image sequence', '*.png'], 'exr' => ['exr', 'OpenEXR', 'Open EXR', 'EXR (multilayer)', 'OpenEXR sequence', 'EXR multilayer'],
             'jpeg' => ['jpg', 'JPEG', 'JPEG image', 'jpeg sequence', '.jpg', 'JPEG/JPG'], 'tiff' => ['tif', 'TIFF', 'TIFF sequence', 'Tagged Image File'], 'tga' => ['Targa', 'TGA', 'targa sequence'], 'bmp' => ['Windows bitmap', 'bmp'], 'dpx' => ['DPX', 'DPX sequence'],
-            'mov' => ['QT', 'QT movie', 'mov', '.mov', 'qt file', 'qtime', 'MOV container', 'video/mov', 'MOV/QT'], 'mp4' => ['MPEG-4', 'mp4', 'MPEG4', 'MPEG-4 video', 'mp4 (h.264)', 'video/mp4'], 'mkv' => ['Matroska', 'mkv'], 'avi' => ['AVI', 'AVI file'], 'webm' => ['WebM'], 'mxf' => ['MXF', 'MXF OP1a'], 'wav' => ['WAVE', 'wav'],
+            'mov' => ['QT', 'QT movie', 'mov', '.mov', 'qt file', 'MOV container', 'video/mov', 'MOV/QT'], 'mp4' => ['MPEG-4', 'mp4', 'MPEG4', 'MPEG-4 video', 'mp4 (h.264)', 'video/mp4'], 'mkv' => ['Matroska', 'mkv'], 'avi' => ['AVI', 'AVI file'], 'webm' => ['WebM'], 'mxf' => ['MXF', 'MXF OP1a'], 'wav' => ['WAVE', 'wav'],
         ],
         'format.codec' => [
             'h264' => ['h264', 'H.264', 'AVC', 'avc1', 'x264', 'libx264', 'H.264/AVC', 'MPEG-4 AVC', 'h264_nvenc', 'h264_videotoolbox', 'NVENC H.264', 'H.264 (High)'], 'hevc' => ['HEVC', 'H.265', 'x265', 'libx265', 'hevc_nvenc', 'hvc1', 'H.265/HEVC'],
