@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { arranged, type BoardFilter, type BoardRow } from '../../resources/js/lib/board';
 import { inWords, pickOut } from '../../resources/js/lib/difference';
-import { bytes, has, runs, span, touches } from '../../resources/js/lib/frames';
+import { bytes, counted, has, rendered, runs, span, touches } from '../../resources/js/lib/frames';
 import { below } from '../../resources/js/lib/layers';
 import { notesOf, verdictInWords } from '../../resources/js/lib/notes';
 import { blocks, isNumber, joined, moved, PIECES, written } from '../../resources/js/lib/pattern';
@@ -166,6 +166,29 @@ test.describe('words beside lines', () => {
         expect(verdictInWords(document)).toBe('One. Two. And 1 more cause.');
         expect(verdictInWords({ verdict: 'balanced', causes: [] } as unknown as CheckDocument)).toMatch(/^It balances/);
         expect(verdictInWords({ verdict: 'open', causes: [] } as unknown as CheckDocument)).toMatch(/could not be read/);
+    });
+});
+
+test.describe('frames to render', () => {
+    const is = (rerender: string, missing: string) => rendered({ rerender, missing });
+
+    test('are told apart by whether they were ever there', () => {
+        expect(is('1-10', '')).toBe('all');
+        expect(is('1-4', '7-9')).toBe('all');
+        expect(is('7-9', '7-9')).toBe('none');
+        expect(is('7-8', '1-20')).toBe('none');
+        expect(is('1-9x2', '1-10')).toBe('none');
+        expect(is('1-9x2', '1-9x2')).toBe('none');
+        expect(is('1-10', '7-10')).toBe('some');
+        expect(is('1-3,8', '8')).toBe('some');
+        expect(is('1-9x2', '2-8x2')).toBe('all');
+        expect(is('1-9x2', '3-7x2')).toBe('some');
+        expect(is('-5--3', '-5--3')).toBe('none');
+        expect(is('1-1000000', '1-1000000')).toBe('none');
+    });
+
+    test('counts are words of one or many', () => {
+        expect([counted(1, 'file'), counted(0, 'file'), counted(1250, 'file'), counted(2, 'match', 'matches')]).toEqual(['1 file', '0 files', '1,250 files', '2 matches']);
     });
 });
 

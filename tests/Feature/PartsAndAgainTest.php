@@ -187,6 +187,20 @@ final class PartsAndAgainTest extends LedgerTestCase
         Carbon::setTestNow(now()->addHours(3));
         self::assertSame('was arriving; check again', $says());
         Carbon::setTestNow();
+        // files that are being written: the page says so, and later that it was then; another look reads them again
+        $this->intake->frames('tide/TC_010/v2/TC_010.%04d.png', '1001-1006', Workbench::png(), time() - Workbench::NOW);
+        foreach (range(1001, 1006) as $frame) {
+            touch("{$this->intake->folder}/tide/TC_010/v2/TC_010.{$frame}.png", time() - (1006 - $frame) * 2);
+        }
+        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v2', 'depth' => 'quick'])->assertSessionHasNoErrors();
+        $arrived = fn (): bool => $this->page("/deliverables/{$this->deliverable->id}/frames")['ledger']['arrived'];
+        self::assertSame(['still-arriving', false], [$this->newest()->account()['causes'][0]['id'], $arrived()]);
+        Carbon::setTestNow(now()->addHours(3));
+        self::assertTrue($arrived());
+        Carbon::setTestNow();
+        $deliveries = $this->deliverable->deliveries()->count();
+        $this->from('/x')->post("/checks/{$this->newest()->id}/again")->assertSessionHas('told');
+        self::assertSame($deliveries + 1, $this->deliverable->deliveries()->count());
     }
 
     public function test_a_log_that_two_follow_is_counted_once(): void

@@ -52,9 +52,13 @@ final readonly class BookPage
     /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
     public static function holdsUp(?Check $check): ?string
     {
-        $arrived = $check?->holds_up === HoldsUp::ARRIVING && $check->updated_at->isBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
+        return $check?->holds_up === HoldsUp::ARRIVING && self::shouldHaveArrived($check) ? 'was arriving; check again' : $check?->holds_up;
+    }
 
-        return $arrived ? 'was arriving; check again' : $check?->holds_up;
+    /** Whether so much time has passed that files which were arriving then are there, or never will be. */
+    public static function shouldHaveArrived(Check $check): bool
+    {
+        return $check->updated_at->isBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
     }
 
     /** The folio that has the trouble: the first cause's side; of what balances, the frames where there are any. */

@@ -55,6 +55,8 @@ final readonly class LedgerPage
             'newest' => ! $check->deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
             'specification' => $check->deliverable->specification->title,
             'labels' => $labels,
+            // files that were being written then: what is said of them holds no more
+            'arrived' => in_array('still-arriving', array_column(is_array($document['causes']) ? $document['causes'] : [], 'id'), true) && BookPage::shouldHaveArrived($check),
             'parts' => array_map(static fn ($part): string => $part->name, $check->resolved()->parts),
             'document' => $document,
         ];

@@ -38,12 +38,15 @@ export function span(...sets: Run[][]): [number, number] | null {
 export function rendered(sequence: { rerender: string; missing: string }): 'all' | 'none' | 'some' {
     const missing = runs(sequence.missing);
     const wanted = runs(sequence.rerender);
-    const lacking = wanted.filter(([first, last]) => touches(missing, first, last));
-    if (lacking.length === 0) {
+    const within = (frames: (run: Run) => boolean): Run[] => wanted.filter(frames);
+    // runs without a step are compared whole, however long they are
+    const lacks = ([first, last, step]: Run): boolean => (step === 1 ? touches(missing, first, last) : range(first, last, step).some((frame) => has(missing, frame)));
+    const lacksAll = ([first, last, step]: Run): boolean => missing.some((hole) => hole[2] === 1 && hole[0] <= first && last <= hole[1]) || range(first, last, step).every((frame) => has(missing, frame));
+    if (within(lacks).length === 0) {
         return 'all';
     }
 
-    return wanted.every(([first, last, step]) => missing.some((hole) => hole[2] === 1 && hole[0] <= first && last <= hole[1]) || (step > 0 && range(first, last, step).every((frame) => has(missing, frame)))) ? 'none' : 'some';
+    return within(lacksAll).length === wanted.length ? 'none' : 'some';
 }
 
 function range(first: number, last: number, step: number): number[] {

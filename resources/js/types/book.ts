@@ -150,6 +150,8 @@ export interface Ledger {
     revision: number;
     /** nothing else is asked since */
     current: boolean;
+    /** files were arriving then, and should be there by now */
+    arrived: boolean;
     /** all that are owed */
     parts: string[];
     scene: { name: string; part: string | null; at: string } | null;

@@ -85,6 +85,10 @@ final class FixesTest extends TestCase
         self::assertSame('balances', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1010', $png)));
         self::assertSame('4 frames to render', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1006', $png)));
         self::assertSame('1 frame to render', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1009', $png)));
+        // again is what lies there already
+        self::assertSame('10 frames to render again', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1010', Workbench::png(32, 18))));
+        self::assertSame('10 frames to render', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1006', Workbench::png(32, 18))));
+        self::assertSame('1 frame to render again', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1010', $png)->put('TC_010.1004.png', substr($png, 0, 40))));
         self::assertSame('10 files to rename', $says((new Workbench)->frames('TC-010.%05d.png', '1001-1010', $png)));
         self::assertSame('nothing delivered', $says(new Workbench));
         self::assertSame('still arriving', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1006', $png, 5)));
