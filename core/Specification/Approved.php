@@ -15,6 +15,9 @@ final readonly class Approved
     /** One step of eight bits: what saving in another format may change. */
     private const TOLERANCE = '1/255';
 
+    /** Each is decoded before the frames are looked at. */
+    private const MOST = 50;
+
     private function __construct(public int $frame, public string $picture, public BigRational $tolerance) {}
 
     /**
@@ -38,6 +41,10 @@ final readonly class Approved
             }
             $tolerance = Tolerance::canonical(Ask::scalar($one['tolerance'] ?? self::TOLERANCE));
             $texts[] = (string) json_encode(['frame' => (int) Ask::scalar($one['frame']), 'picture' => trim($one['picture']), 'tolerance' => $tolerance], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        }
+
+        if (count($texts) > self::MOST) {
+            throw NotUnderstood::because('at most '.self::MOST.' frames have an approved picture, and these are '.number_format(count($texts)).'.');
         }
 
         return $texts === [] ? throw NotUnderstood::because('the list of approved pictures is empty.') : $texts;

@@ -13,6 +13,7 @@ use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Specification\Approved;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Specification\SpecificationRefused;
 use Tests\Core\Support\Workbench;
 
 /** What only many files together show: cadences, holds, loops; approved pictures, checksums, timecode, what was saved again. */
@@ -211,6 +212,24 @@ final class ShownByFilesTest extends TestCase
         $document = Account::of($asked, null, $bench->scan(Depth::Quick, looksFor: $asked))->toArray();
         // an approved picture that nobody gave is no mistake of the frame
         self::assertSame(['unknown', 'open'], [self::line($document, 'content.reference')[0], $document['verdict']]);
+    }
+
+    public function test_more_approved_pictures_than_can_be_held_are_refused_or_left_unread(): void
+    {
+        $many = array_map(static fn (int $f): array => ['frame' => $f, 'picture' => "{$f}.png"], range(1, 51));
+        try {
+            self::asked(['content.reference' => $many], 60);
+            self::fail('They were taken.');
+        } catch (SpecificationRefused $refused) {
+            self::assertStringContainsString('at most 50 frames', $refused->getMessage());
+        }
+        // a header that promises ten thousand by ten thousand pixels is not believed into memory
+        $huge = Workbench::png();
+        $header = 'IHDR'.pack('NN', 10_000, 10_000).substr($huge, 24, 5);
+        $bench = (new Workbench)->put('huge.png', substr($huge, 0, 12).$header.pack('N', crc32($header)).substr($huge, 33))->put('small.png', Workbench::png());
+        $pictures = Approving::pictures([1 => 'huge.png', 2 => 'small.png'], static fn (string $path): FileSource => FileSource::open("{$bench->folder}/{$path}"));
+        self::assertNull($pictures[1]);
+        self::assertSame([64, 36], [$pictures[2]?->width(), $pictures[2]?->height()]);
     }
 
     /** @return iterable<string, array{\Closure(Workbench, list<string>): mixed, string, string}> */
