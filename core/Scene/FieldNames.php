@@ -102,6 +102,9 @@ final readonly class FieldNames
     private const OTHER_THINGS = '~transform|translat|rotat|material|object|light|lamp|mesh|textur|shader|particle|physic|simulat|window|viewport|interface|editor|modifier|bone|armature|\brig|geometr|node|brush|select|asset|plug-?in|add-?on|licen[cs]e|hardware|host|user|history|proxy~i';
 
     /** Fields that are lists of names. */
+    /** A name within a list of passes. */
+    private const OF_A_LIST_OF_PASSES = '~(?:^|[./: ])(?:render[ _-]?|view[ _-]?)?(?:passes|layers|aovs|elements)[./:](?!.*(?:count|number))([^./:]+)$~i';
+
     private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes'];
 
     /** Fields that come to a setting only together with others. */
@@ -142,6 +145,12 @@ final readonly class FieldNames
     }
 
     /** Whether a name, taken as a whole, is a usual one. */
+    /** Whether a section lists passes, so that names in it are theirs. */
+    public static function isListOfPasses(string $section): bool
+    {
+        return preg_match(self::OF_A_LIST_OF_PASSES, "{$section}.one") === 1;
+    }
+
     public static function isUsual(string $name): bool
     {
         $plain = strtolower((string) preg_replace('~[^A-Za-z0-9]~', '', $name));
@@ -201,10 +210,17 @@ final readonly class FieldNames
     {
         $fields = [];
         $unknown = [];
+        $passes = [];
         foreach ($told as [$name, $value]) {
             $meaning = $map?->of($name);
-            $field = self::of($name, $map);
             $value = trim($value);
+            if ($meaning === null && preg_match(self::OF_A_LIST_OF_PASSES, $name, $m) === 1 && ($saved = Spellings::truth($value)) !== null) {
+                // each of a list of passes is switched on or off by its name, whatever else that is called elsewhere
+                $passes[] = trim($m[1]).($saved ? '=yes' : '=no');
+
+                continue;
+            }
+            $field = self::of($name, $map);
             $value = $meaning === null ? $value : $meaning->value($value);
             if ($field === '') {
                 continue;
@@ -235,6 +251,11 @@ final readonly class FieldNames
                 $field = $meaning === null && $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
                 $fields[$field] = [$name, $value];
             }
+        }
+        $fields += $passes === [] ? [] : ['passes' => ['passes', implode(', ', $passes)]];
+        if (preg_match('~^(.*?\d)\D{0,4}[\s,]*(?:@|at|[(,;])\s*(\d{1,4}(?:[.,]\d+)?\s*%)\)?(?:\s*scale)?\s*$~iu', $fields['picture.resolution'][1] ?? '', $m) === 1) {
+            // “1280 x 720 at 50 %” is a size and its scale
+            $fields = ['picture.resolution' => [$fields['picture.resolution'][0], $m[1]]] + $fields + ['picture.scale' => [$fields['picture.resolution'][0], $m[2]]];
         }
         $values = array_map(static fn (array $f): string => $f[1], $fields);
         $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));

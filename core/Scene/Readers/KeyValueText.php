@@ -53,6 +53,10 @@ final readonly class KeyValueText implements SceneReader
             return $name;
         }
 
+        if (FieldNames::isListOfPasses($section)) {
+            return "{$section}.{$name}";
+        }
+
         // `name` below [camera] is the camera's, as `cameraname` would be
         if (FieldNames::isUsual("{$section} {$name}") && $map?->of($name) === null) {
             return "{$section} {$name}";

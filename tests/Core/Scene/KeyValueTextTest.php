@@ -10,6 +10,7 @@ use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\KeyValueText;
 use PlainLedger\Core\Scene\SceneSettings;
 use Tests\Core\Support\Workbench;
 
@@ -150,5 +151,28 @@ final class KeyValueTextTest extends TestCase
         foreach ([['Frame Rate', 'time.rate'], ['FRAMES_PER_SECOND', 'time.rate'], ['renderSettings/pixelAspectRatio', 'picture.pixel_aspect'], ['image-format', 'format.kind'], ['time.rate', 'time.rate'], ['other.fog', 'other.fog'], ['Total Weight', null], ['', null]] as [$name, $field]) {
             self::assertSame($field, FieldNames::of($name), $name);
         }
+    }
+
+    public function test_passes_of_a_section_are_switched_by_their_names(): void
+    {
+        foreach (["[passes]\nbeauty = yes\ndepth = on\nmist = unchecked\n", "[Render Layers]\nbeauty: true\ndepth: 1\nmist: 0\n", "passes.beauty = x\npasses.depth = yes\npasses.mist = no\n", "[output/passes]\nbeauty = yes\ndepth = yes\nmist = off\n"] as $text) {
+            $scene = (new KeyValueText)->read("color depth = 16\n{$text}", 'a.ini');
+            self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'depth', 'saved' => true], ['name' => 'mist', 'saved' => false]], $scene->passes, $text);
+            // a pass called depth is no depth of colour
+            self::assertSame('16', $scene->get('format.bit_depth'), $text);
+        }
+        $json = (new AnyScene)->read((string) json_encode(['fps' => 24, 'passes' => ['beauty' => true, 'depth' => false]]), 'a.json');
+        self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'depth', 'saved' => false]], $json->passes);
+    }
+
+    public function test_a_size_with_its_scale_behind_it(): void
+    {
+        foreach (['1280 x 720 @ 50%', '1280x720 at 50 %', '1280 × 720 px (50 %)', '1280x720, 50 % scale', '1280x720@50%'] as $text) {
+            $scene = (new KeyValueText)->read("resolution = {$text}\n", 'a.txt');
+            self::assertSame(['1280x720', '50'], [$scene->get('picture.resolution'), $scene->get('picture.scale')], $text);
+        }
+        $told = (new KeyValueText)->read("resolution = 1280x720 @ 50%\nscale = 100\n", 'a.txt');
+        self::assertSame('100', $told->get('picture.scale'));
+        self::assertNull((new KeyValueText)->read("resolution = 1280x720 (HD)\n", 'a.txt')->get('picture.scale'));
     }
 }
