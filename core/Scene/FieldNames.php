@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
+use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Spellings;
@@ -13,7 +14,7 @@ final readonly class FieldNames
 {
     /** By field, its usual names in small letters and digits. A field without a dot is a part of one. */
     private const USUAL = [
-        'picture.resolution' => ['resolution', 'size', 'imagesize', 'picturesize', 'framesize', 'outputsize', 'renderresolution', 'renderersize', 'dimensions'],
+        'picture.resolution' => ['resolution', 'rendersize', 'size', 'imagesize', 'picturesize', 'framesize', 'outputsize', 'renderresolution', 'renderersize', 'rendersize', 'dimensions'],
         'width' => ['width', 'imagewidth', 'outputwidth', 'resx', 'xres', 'resolutionx', 'xresolution', 'resolutionwidth', 'sizex'],
         'height' => ['height', 'imageheight', 'outputheight', 'resy', 'yres', 'resolutiony', 'yresolution', 'resolutionheight', 'sizey'],
         'picture.scale' => ['scale', 'renderscale', 'resolutionscale', 'resolutionpercentage', 'resolutionpercent', 'percentage', 'percent', 'sizepercent'],
@@ -29,6 +30,7 @@ final readonly class FieldNames
         'picture.scan' => ['scan', 'fields', 'interlacing'],
         'picture.density' => ['density', 'dpi', 'ppi'],
         'time.rate' => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
+        'rate base' => ['fpsbase', 'frameratebase', 'ratebase', 'ratedivisor', 'fpsdivisor'],
         'time.animation_rate' => ['animationrate', 'animationframerate', 'animationfps', 'timelinerate', 'timelinefps', 'timelineframerate', 'sourcerate', 'sourcefps', 'originalfps', 'originalrate'],
         'time.duration' => ['duration', 'length', 'runningtime', 'cliplength', 'clipduration', 'movielength', 'totaltime', 'animationlength', 'lengthinseconds', 'durationinseconds'],
         'old length' => ['oldlength', 'lengthbefore', 'originallength', 'oldframes', 'framesbefore', 'stretchfrom', 'oldduration', 'durationbefore'],
@@ -109,6 +111,7 @@ final readonly class FieldNames
 
     /** Fields that come to a setting only together with others. */
     private const TOGETHER = [
+        'rate base',
         'width', 'height', 'first', 'last', 'path', 'old length', 'new length', 'region.on', 'region.left', 'region.right', 'region.top', 'region.bottom', 'region.x', 'region.y', 'region.width', 'region.height',
         'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder', 'scene.part',
     ];
@@ -225,6 +228,10 @@ final readonly class FieldNames
             if ($field === '') {
                 continue;
             }
+            if ($meaning === null && in_array($field, ['first', 'last'], true) && preg_match('~^(-?\d{1,9})\s*(?:/|-|–|to|\.\.)\s*(-?\d{1,9})$~i', $value, $m) === 1) {
+                // “in/out: 1001 / 1096” tells both at once
+                [$field, $value] = ['time.range', "{$m[1]}-{$m[2]}"];
+            }
             if ($meaning === null && $field === 'time.range' && in_array(Spellings::usual('time.extent', $value), ['one', 'whole'], true) && preg_match('~\d~', $value) !== 1) {
                 // “frames: all” says what is rendered, and not which frames
                 $field = 'time.extent';
@@ -257,6 +264,14 @@ final readonly class FieldNames
             // “1280 x 720 at 50 %” is a size and its scale
             $fields = ['picture.resolution' => [$fields['picture.resolution'][0], $m[1]]] + $fields + ['picture.scale' => [$fields['picture.resolution'][0], $m[2]]];
         }
+        $fields = FormatRemark::spread($fields);
+        foreach (['first' => 'last', 'last' => 'first'] as $one => $other) {
+            if (isset($fields[$one]) && ! isset($fields[$other]) && ! isset($fields['time.range']) && ! isset($fields['time.count'])) {
+                // one end alone is no range, and is not passed over
+                $strange[] = Text::shown($fields[$one][0]).': the other end of the range is not told.';
+                $unknown[] = new UnknownSetting(Text::shown($fields[$one][0]), Text::shown($fields[$one][1]), 'time.range', 'The other end of the range is not told.');
+            }
+        }
         $values = array_map(static fn (array $f): string => $f[1], $fields);
         $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
         if (isset($values['scene.unsaved']) && ! isset($scene['saved'])) {
@@ -279,7 +294,7 @@ final readonly class FieldNames
             $together += ['picture.density' => $values['picture.resolution']];
         }
         // width and height, first and last, are plainer than one word for both
-        $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1]);
+        $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1, 'time.rate' => 1]);
 
         return new ToldSettings($scene, $plainer + $settings + $together, $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
     }
@@ -305,6 +320,9 @@ final readonly class FieldNames
             [$first, $last] = [self::frame($values['first']), self::frame($values['last'])];
             $settings['time.range'] = $first === $last ? $first : "{$first}-{$last}";
         }
+        if (isset($values['time.rate'], $values['rate base'])) {
+            $settings += self::rate($values['time.rate'], $values['rate base']);
+        }
         if (isset($values['path'])) {
             $path = strtr($values['path'], '\\', '/');
             $path = self::isFolder($path) ? rtrim($path, '/').'/' : $path;
@@ -319,6 +337,20 @@ final readonly class FieldNames
         }
 
         return $settings;
+    }
+
+    /**
+     * A whole rate over a base near one, `24` over `1.001`.
+     *
+     * @return array<string, string>
+     */
+    private static function rate(string $rate, string $base): array
+    {
+        if (preg_match('~^\d{1,3}$~', trim($rate)) !== 1 || preg_match('~^\d{1,4}(?:\.\d{1,6})?$~', trim($base)) !== 1 || (float) $base === 0.0) {
+            return [];
+        }
+
+        return ['time.rate' => (string) BigRational::of(trim($rate))->dividedBy(trim($base))->simplified()];
     }
 
     /** A path whose last word has neither number nor extension, and does not wait for a number, stays whole. */

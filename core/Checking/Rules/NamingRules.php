@@ -92,12 +92,18 @@ final readonly class NamingRules implements Rule
         return str_contains($subject->part->single('naming.pattern') ?? '', '{frame') && ! str_contains($subject->scene?->get('naming.pattern') ?? '', '{frame');
     }
 
-    /** Neither a number nor an extension, and nothing is known of what the program adds. */
+    /** Something in a name that only the program which renders can fill in: what it comes to is not known. */
+    private static function hasExpression(string $name): bool
+    {
+        return preg_match('~\$\w|\$\{|<\w[^<>]*>|\[[A-Za-z][^\[\]]*\]|%[A-Za-z{(]|@{2,}|`~', $name) === 1;
+    }
+
+    /** Neither a number nor an extension, or an expression: nothing is known of what the program makes of it. */
     public static function isBare(Subject $subject): bool
     {
         $set = $subject->scene?->get('naming.pattern') ?? '';
 
-        return $set !== '' && self::lacksNumber($subject) && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1 && $subject->scene?->get('naming.adds_digits') === null;
+        return self::hasExpression($set) || $set !== '' && self::lacksNumber($subject) && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1 && $subject->scene?->get('naming.adds_digits') === null;
     }
 
     private static function numberAsAsked(NamePattern $asked, int $frame): string

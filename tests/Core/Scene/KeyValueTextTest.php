@@ -175,4 +175,54 @@ final class KeyValueTextTest extends TestCase
         self::assertSame('100', $told->get('picture.scale'));
         self::assertNull((new KeyValueText)->read("resolution = 1280x720 (HD)\n", 'a.txt')->get('picture.scale'));
     }
+
+    /** @return iterable<string, array{string, array<string, string|null>}> */
+    public static function remarks(): iterable
+    {
+        yield 'compression' => ['format = EXR (DWAA)', ['format.kind' => 'exr', 'format.compression' => 'dwaa']];
+        yield 'depth' => ['format = TIFF 16 Bit', ['format.kind' => 'tiff', 'format.bit_depth' => '16']];
+        yield 'depth in brackets' => ['format = PNG (8-bit)', ['format.kind' => 'png', 'format.bit_depth' => '8']];
+        yield 'depth and sample' => ['format = OpenEXR 32 bit float', ['format.kind' => 'exr', 'format.bit_depth' => '32', 'format.sample' => 'float']];
+        yield 'codec' => ['format = MP4 (H.264)', ['format.kind' => 'mp4', 'format.codec' => 'h264']];
+        yield 'a depth told by itself stands' => ["format = EXR (32 bit)\nbit depth = 16", ['format.bit_depth' => '16']];
+        yield 'a remark that says nothing' => ['format = EXR (multilayer)', ['format.kind' => 'exr', 'format.compression' => null]];
+        yield 'in and out at once' => ['In/Out: 1001 / 1096', ['time.range' => '1001-1096']];
+        yield 'in and out with a dash' => ['start = 1001 - 1096', ['time.range' => '1001-1096']];
+        yield 'a rate over its base' => ["fps = 24\nfps base = 1.001", ['time.rate' => '24000/1001']];
+        yield 'a base of one' => ["fps = 25\nfps base = 1.0", ['time.rate' => '25']];
+    }
+
+    /** @param  array<string, string|null>  $settings */
+    #[DataProvider('remarks')]
+    public function test_two_things_in_one_line(string $text, array $settings): void
+    {
+        $scene = self::read("{$text}\n");
+        foreach ($settings as $id => $value) {
+            self::assertSame($value, $scene->get($id), $id);
+        }
+        self::assertSame([], $scene->notUnderstood);
+    }
+
+    public function test_one_end_of_a_range_is_not_passed_over(): void
+    {
+        $scene = self::read("fps = 24\nstart frame = 1001\n");
+        self::assertNull($scene->get('time.range'));
+        self::assertSame(['start frame: the other end of the range is not told.'], $scene->notUnderstood);
+        self::assertSame(['start frame', '1001', 'time.range'], [$scene->unknown[0]->name, $scene->unknown[0]->value, $scene->unknown[0]->field]);
+        self::assertSame([], self::read("fps = 24\nstart frame = 1001\nend frame = 1096\n")->notUnderstood);
+    }
+
+    /** What only the program that renders can fill in is not judged. */
+    public function test_names_with_expressions_are_open(): void
+    {
+        $asked = Workbench::specification(['time.range' => '1001-1096', 'naming.pattern' => '{shot}_{task}.{frame:4}.{ext}', 'output.overwrites' => 'no']);
+        foreach (['TC_010_light.$F4.exr', 'TC_010_light.<frame>.exr', '<shot>_light.####.exr', 'TC_010_light.[frame].exr', '${SHOT}_light.####.exr', 'TC_010_light.@@@@.exr', '%V_light.%04d.exr'] as $name) {
+            $lines = array_column(Account::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+            self::assertSame(['unknown', 'unknown'], [$lines['naming.pattern'], $lines['output.overwrites']], $name);
+        }
+        foreach (['TC_010_light.exr' => 'unequal', 'TC_010_light.####.exr' => 'equal'] as $name => $mark) {
+            $lines = array_column(Account::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+            self::assertSame($mark, $lines['naming.pattern'], $name);
+        }
+    }
 }
