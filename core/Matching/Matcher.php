@@ -28,6 +28,9 @@ final class Matcher
     /** Names that fit nothing are laid against patterns up to so many times; one takes up to some milliseconds. */
     private const MOST_READINGS = 2000;
 
+    /** So many pictures in a row are frames. */
+    private const MANY = 4;
+
     private int $readings = 0;
 
     /** @var array<int, true> groups whose names were not read for want of time, by object id */
@@ -419,7 +422,7 @@ final class Matcher
         $best = null;
         $score = [];
         foreach ($this->delivery->groups as $group) {
-            if (! $this->couldAnswer($group, $files->part)) {
+            if (! $this->couldAnswer($group, $files->part) || (! $files->numbered && $this->isOfFrames($group))) {
                 continue;
             }
             foreach ($this->sequences($group, $files->numbered ? Sequence::likelyColumn($group) : null) as $sequence) {
@@ -442,6 +445,23 @@ final class Matcher
         $take = new Take($best, $reading, $files->folderFits($best->folder()), $files->numbered ? $best->frames : FrameRange::of(0, 0));
 
         return [$this->taken($take, $files->numbered ? $take->frames : true)];
+    }
+
+    /** Frames whose name is near one that is asked of frames: of an older take, and no movie's. */
+    private function isOfOwedFrames(Sequence $sequence): bool
+    {
+        $reading = $this->secondReading($sequence, $this->delivery->factsOf($sequence->group, $sequence->rows[0]), static fn (OwedFiles $o): bool => $o->numbered);
+
+        return $reading !== null;
+    }
+
+    /** Many pictures numbered in a row, where frames are owed too: they are frames, if of another take, and none is a still. */
+    private function isOfFrames(NameGroup $group): bool
+    {
+        $owesFrames = array_filter($this->specification->parts, static fn (Part $p): bool => $p->delivers === Delivers::Frames) !== [];
+        $column = $owesFrames && $group->count() >= self::MANY ? Sequence::likelyColumn($group) : null;
+
+        return $column !== null && count($this->sequences($group, $column)[0]->frames) >= self::MANY;
     }
 
     /** @return list<int>|null the higher the better; null where it is none */
@@ -494,7 +514,7 @@ final class Matcher
                     continue;
                 }
                 foreach ($this->sequences($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
-                    if (! isset($this->claimed[$this->key($sequence)]) && ! isset($this->split[spl_object_id($group)]) && ! isset($taken[$this->key($sequence)])) {
+                    if (! isset($this->claimed[$this->key($sequence)]) && ! isset($this->split[spl_object_id($group)]) && ! isset($taken[$this->key($sequence)]) && ! ($wantsMovie && $this->isOfOwedFrames($sequence))) {
                         $taken[$this->key($sequence)] = true;
                         $this->split[spl_object_id($group)] = [$sequence->column, '', ''];
                         $parts[$name] = new PartMatch($match->part, $match->passes, ['path' => ($group->folder === '' ? '' : $group->folder.'/').$sequence->pattern(), 'kind' => $kind]);
@@ -540,12 +560,16 @@ final class Matcher
         return $extras;
     }
 
-    /** How a left-over name reads by the pattern of a part it could have been meant for. */
-    private function secondReading(Sequence $sequence, MediaFacts $facts): ?NameReading
+    /**
+     * How a left-over name reads by the pattern of a part it could have been meant for.
+     *
+     * @param  (\Closure(OwedFiles): bool)|null  $of  of these alone
+     */
+    private function secondReading(Sequence $sequence, MediaFacts $facts, ?\Closure $of = null): ?NameReading
     {
         $best = null;
         foreach ($this->owed() as $files) {
-            if ($files->pattern === null || $this->readings >= self::MOST_READINGS || ! $this->couldAnswer($sequence->group, $files->part)) {
+            if (($of !== null && ! $of($files)) || $files->pattern === null || $this->readings >= self::MOST_READINGS || ! $this->couldAnswer($sequence->group, $files->part)) {
                 continue;
             }
             $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $facts);

@@ -167,4 +167,26 @@ final class EachPassTest extends TestCase
 
         self::assertSame(['balanced', []], [$bench->check($asked)['verdict'], $bench->check($asked)['fixes']]);
     }
+
+    /** A take of before beside the right one: left over as a whole, and nobody's still and nobody's movie. */
+    public function test_an_older_take_is_left_over_as_one(): void
+    {
+        $asked = Workbench::specification(['time.range' => '1001-1010', 'delivery.extras' => 'none'], ['parts' => [
+            ['name' => 'frames', 'delivers' => 'frames', 'require' => ['format.kind' => 'png', 'passes' => ['beauty', 'depth'], 'naming.pattern' => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}']],
+            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => ['format.kind' => 'mp4', 'naming.pattern' => '{shot}_preview.{ext}']],
+            ['name' => 'poster', 'delivers' => 'still', 'require' => ['time.range' => null, 'format.kind' => 'tiff', 'naming.pattern' => '{shot}_poster.{ext}']],
+        ]]);
+        $bench = new Workbench;
+        foreach (['beauty', 'depth'] as $pass) {
+            $bench->frames("TC_010_{$pass}_v003.%04d.png", '1001-1010', Workbench::png());
+        }
+        $document = $bench->frames('TC_010_beauty_v002.%04d.png', '1001-1010', Workbench::png())->check($asked);
+
+        self::assertSame(['leftovers', 'nothing-delivered', 'nothing-delivered'], array_column($document['causes'], 'id'), json_encode($document['causes'], JSON_PRETTY_PRINT));
+        $aside = array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'set-aside'));
+        self::assertSame([['TC_010_beauty_v002.####.png', 10]], array_map(static fn (array $f): array => [$f['from'], $f['count']], $aside));
+        // what looks like the movie, delivered as frames, is told as that
+        $document = $bench->frames('TC_010_preview_%04d.png', '1-10', Workbench::png())->check($asked);
+        self::assertContains('frames-instead-of-movie', array_column($document['causes'], 'id'));
+    }
 }
