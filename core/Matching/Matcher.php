@@ -447,12 +447,19 @@ final class Matcher
         return [$this->taken($take, $files->numbered ? $take->frames : true)];
     }
 
-    /** Frames whose name is near one that is asked of frames: of an older take, and no movie's. */
-    private function isOfOwedFrames(Sequence $sequence): bool
+    /** Frames whose name is nearer to one that is asked of frames than to the movie's: of an older take, or another pass. */
+    private function isOfOwedFrames(Sequence $sequence, Part $movie): bool
     {
-        $reading = $this->secondReading($sequence, $this->delivery->factsOf($sequence->group, $sequence->rows[0]), static fn (OwedFiles $o): bool => $o->numbered);
+        $facts = $this->delivery->factsOf($sequence->group, $sequence->rows[0]);
+        $costs = [];
+        foreach ($this->owed() as $files) {
+            if ($files->numbered || $files->part->name === $movie->name) {
+                $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $facts);
+                $costs[(int) $files->numbered][] = $reading->cost ?? PHP_INT_MAX;
+            }
+        }
 
-        return $reading !== null;
+        return isset($costs[1]) && min($costs[1]) <= min([PHP_INT_MAX, ...$costs[0] ?? []]);
     }
 
     /** Many pictures numbered in a row, where frames are owed too: they are frames, if of another take, and none is a still. */
@@ -514,7 +521,7 @@ final class Matcher
                     continue;
                 }
                 foreach ($this->sequences($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
-                    if (! isset($this->claimed[$this->key($sequence)]) && ! isset($this->split[spl_object_id($group)]) && ! isset($taken[$this->key($sequence)]) && ! ($wantsMovie && $this->isOfOwedFrames($sequence))) {
+                    if (! isset($this->claimed[$this->key($sequence)]) && ! isset($this->split[spl_object_id($group)]) && ! isset($taken[$this->key($sequence)]) && ! ($wantsMovie && $this->isOfOwedFrames($sequence, $match->part))) {
                         $taken[$this->key($sequence)] = true;
                         $this->split[spl_object_id($group)] = [$sequence->column, '', ''];
                         $parts[$name] = new PartMatch($match->part, $match->passes, ['path' => ($group->folder === '' ? '' : $group->folder.'/').$sequence->pattern(), 'kind' => $kind]);
@@ -560,16 +567,12 @@ final class Matcher
         return $extras;
     }
 
-    /**
-     * How a left-over name reads by the pattern of a part it could have been meant for.
-     *
-     * @param  (\Closure(OwedFiles): bool)|null  $of  of these alone
-     */
-    private function secondReading(Sequence $sequence, MediaFacts $facts, ?\Closure $of = null): ?NameReading
+    /** How a left-over name reads by the pattern of a part it could have been meant for. */
+    private function secondReading(Sequence $sequence, MediaFacts $facts): ?NameReading
     {
         $best = null;
         foreach ($this->owed() as $files) {
-            if (($of !== null && ! $of($files)) || $files->pattern === null || $this->readings >= self::MOST_READINGS || ! $this->couldAnswer($sequence->group, $files->part)) {
+            if ($files->pattern === null || $this->readings >= self::MOST_READINGS || ! $this->couldAnswer($sequence->group, $files->part)) {
                 continue;
             }
             $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $facts);

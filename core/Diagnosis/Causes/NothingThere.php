@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
@@ -56,13 +58,26 @@ final readonly class NothingThere implements CauseFamily
 
         $theirs = [];
         foreach ($situation->subject->deliveryMatch->extras ?? [] as $extra) {
-            if ($extra->reading?->isOfAnother($situation->subject->others) ?? false) {
+            if (self::couldBe($extra, $situation->subject) && ($extra->reading?->isOfAnother($situation->subject->others) ?? false)) {
                 $theirs[] = Text::shown($extra->path());
             }
         }
         $says = "Not one file of the part “{$part->name}” is there.".($theirs === [] ? '' : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.');
 
         return new Finding('nothing-delivered', 'files', $says, ['no file answers it', ...array_slice($theirs, 0, 10)], $told, $fixes, render: $fixes === [], or: $theirs === [] ? [] : ['value-of-another']);
+    }
+
+    /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
+    private static function couldBe(Extra $extra, Subject $subject): bool
+    {
+        $isMovie = $extra->kind?->isMovie() ?? false;
+
+        return match ($subject->part->delivers) {
+            Delivers::Movie => $isMovie,
+            Delivers::Frames => ! $isMovie,
+            Delivers::Still => ! $isMovie && $extra->count() === 1,
+            Delivers::File => true,
+        };
     }
 
     private function nameOf(Situation $situation): string

@@ -185,6 +185,9 @@ final class EachPassTest extends TestCase
         self::assertSame(['leftovers', 'nothing-delivered', 'nothing-delivered'], array_column($document['causes'], 'id'), json_encode($document['causes'], JSON_PRETTY_PRINT));
         $aside = array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'set-aside'));
         self::assertSame([['TC_010_beauty_v002.####.png', 10]], array_map(static fn (array $f): array => [$f['from'], $f['count']], $aside));
+        // a pass that nobody asked for is no movie either
+        $other = $bench->frames('TC_010_Z_v003.%04d.png', '1001-1010', Workbench::png())->check($asked);
+        self::assertNotContains('frames-instead-of-movie', array_column($other['causes'], 'id'));
         // what looks like the movie, delivered as frames, is told as that
         $document = $bench->frames('TC_010_preview_%04d.png', '1-10', Workbench::png())->check($asked);
         self::assertContains('frames-instead-of-movie', array_column($document['causes'], 'id'));
