@@ -59,6 +59,7 @@ final readonly class FieldNames
         'render.post_effects' => ['posteffects', 'post', 'postprocessing', 'effects'],
         'render.overlays' => ['overlays', 'showoverlays', 'guides', 'grid', 'helpers'],
         'path' => ['output', 'outputpath', 'path', 'filepath', 'renderpath', 'outputfile', 'outputfilename', 'renderoutput', 'savepath'],
+        'output.overwrites' => ['overwrite', 'overwrites', 'overwriteexisting', 'overwriteexistingfiles', 'overwritefiles', 'overwriteexistingframes', 'replaceexisting', 'replaceexistingfiles', 'overwriteoutput'],
         'output.folder' => ['folder', 'outputfolder', 'outputdirectory', 'outputdir', 'directory', 'renderfolder', 'outdir'],
         'naming.pattern' => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'basename', 'filenamepattern', 'outputfilenames'],
         'naming.prefix' => ['prefix', 'fileprefix', 'filenameprefix', 'imageprefix', 'nameprefix', 'outputprefix', 'imagefileprefix'],
@@ -378,7 +379,10 @@ final readonly class FieldNames
     /** A half is written as 0.5, and as 50 with or without its sign. */
     private static function percent(string $value, string $name): string
     {
-        if (preg_match('~^(?:0?\.\d+|0|1(?:\.0*)?)$~', $value) === 1 && stripos($name, 'percent') === false) {
+        // nobody renders at two percent: small numbers are factors
+        if (preg_match('~^(?:[x×]\s*)?(?:[0-3]?\.\d+|[0-3]|[0-4]\.0*|4)\s*[x×]?$~iu', $value) === 1 && stripos($name, 'percent') === false) {
+            $value = (string) preg_replace('~[x×\s]~iu', '', $value);
+
             return (string) \Brick\Math\BigDecimal::of($value)->multipliedBy(100)->stripTrailingZeros();
         }
 

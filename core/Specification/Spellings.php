@@ -90,7 +90,7 @@ final readonly class Spellings
         ],
         'format.index' => ['front' => 'first', 'faststart' => 'first', 'start' => 'first', 'atthestart' => 'first', 'beginning' => 'first', 'atthefront' => 'first', 'yes' => 'first', 'on' => 'first', 'true' => 'first', '1' => 'first', 'checked' => 'first', 'progressivedownload' => 'first', 'webready' => 'first', 'streaming' => 'first', 'weboptimized' => 'first', 'weboptimised' => 'first'],
         'format.b_frames' => ['no' => 'none', 'off' => 'none', 'false' => 'none', '0' => 'none', 'unchecked' => 'none', 'nobframes' => 'none', 'without' => 'none', 'disabled' => 'none', 'n' => 'none', 'ionly' => 'none', 'intraonly' => 'none', 'allintra' => 'none'],
-        'colour.view' => ['none' => 'none', 'no' => 'none', 'off' => 'none', 'false' => 'none', '0' => 'none', 'noview' => 'none', 'notset' => 'none', 'disabled' => 'none', 'unchecked' => 'none'],
+        'colour.view' => ['raw' => 'none', 'identity' => 'none', 'bypass' => 'none', 'unmanaged' => 'none', 'none' => 'none', 'no' => 'none', 'off' => 'none', 'false' => 'none', '0' => 'none', 'noview' => 'none', 'notset' => 'none', 'disabled' => 'none', 'unchecked' => 'none'],
         'colour.look' => ['none' => 'none', 'no' => 'none', 'off' => 'none', 'false' => 'none', '0' => 'none', 'nolook' => 'none', 'notset' => 'none', 'disabled' => 'none', 'unchecked' => 'none', 'nolut' => 'none', 'nograde' => 'none'],
         'colour.exposure' => ['none' => '0', 'off' => '0', 'neutral' => '0', 'unchanged' => '0'],
         'colour.gamma' => ['none' => '1', 'off' => '1', 'neutral' => '1', 'unchanged' => '1'],

@@ -189,6 +189,13 @@ final class KeyValueTextTest extends TestCase
         yield 'in and out at once' => ['In/Out: 1001 / 1096', ['time.range' => '1001-1096']];
         yield 'in and out with a dash' => ['start = 1001 - 1096', ['time.range' => '1001-1096']];
         yield 'a rate over its base' => ["fps = 24\nfps base = 1.001", ['time.rate' => '24000/1001']];
+        yield 'small numbers are factors' => ['scale = 2', ['picture.scale' => '200']];
+        yield 'a factor with its sign' => ['scale = 1.5x', ['picture.scale' => '150']];
+        yield 'a half' => ['scale = .5', ['picture.scale' => '50']];
+        yield 'a share is no factor' => ['scale = 2 %', ['picture.scale' => '2']];
+        yield 'larger ones are percent' => ['scale = 33.333', ['picture.scale' => '33.333']];
+        yield 'a view that shows what there is' => ['view transform = Raw', ['colour.view' => 'none']];
+        yield 'overwriting' => ['overwrite existing files = no', ['output.overwrites' => 'no']];
         yield 'a base of one' => ["fps = 25\nfps base = 1.0", ['time.rate' => '25']];
     }
 
