@@ -92,6 +92,12 @@ final readonly class Cell
         return new self($mark, $found, $runs, $wrong, false, $differing[0] ?? null);
     }
 
+    /** Without what differs from pass to pass by nature, where all of it is right. */
+    public function plainWhereEqual(): self
+    {
+        return $this->mark === Mark::Equal ? new self($this->mark, $this->found, [], [], $this->stale, null, $this->weight) : $this;
+    }
+
     public function asStale(): self
     {
         return new self($this->mark, $this->found, $this->runs, $this->wrong, true, $this->differing);

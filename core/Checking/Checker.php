@@ -117,7 +117,7 @@ final readonly class Checker
             }
             $cells = $this->ofEachPass($requirement, $passes, $subject);
             $files = match (true) {
-                $cells !== [] => Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes)),
+                $cells !== [] => self::together($id, $cells, $passes),
                 $passes !== [] && ! self::isOfWholePart($id) => null,
                 default => $this->files($requirement, $subject, in_array($id, $nothing, true)),
             };
@@ -146,6 +146,17 @@ final readonly class Checker
             $joined = $passes === [] ? $cells[0] : Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes));
             $entries->add(FrameInHeaderRule::requirement(), $subject, 'as named', null, $joined, $passes === [] ? [] : $cells);
         }
+    }
+
+    /**
+     * @param  non-empty-array<int, Cell>  $cells  by the pass's place
+     * @param  array<int, Subject>  $passes
+     */
+    private static function together(string $id, array $cells, array $passes): Cell
+    {
+        $all = Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes));
+
+        return str_starts_with($id, 'naming.') ? $all->plainWhereEqual() : $all;
     }
 
     private static function required(Requirement $requirement, Subject $subject): string
