@@ -29,6 +29,9 @@ final class UsdScene implements SceneReader
 
     private const TYPES = ['RenderSettings', 'RenderProduct', 'RenderVar', 'Camera'];
 
+    /** What each product may say for itself, by the setting it comes to. */
+    private const OF_PRODUCTS = ['picture.resolution' => ['resolution'], 'picture.pixel_aspect' => ['pixelAspectRatio', 'aspectRatioConformPolicy'], 'picture.region' => ['dataWindowNDC'], 'render.motion_blur' => ['disableMotionBlur', 'instantaneousShutter']];
+
     /** @var array<string, mixed> of the stage */
     private array $stage = [];
 
@@ -312,8 +315,34 @@ final class UsdScene implements SceneReader
             $told['render.overlays'] = in_array('guide', $purposes, true) ? 'on' : 'off';
         }
         $window = $this->window($get('dataWindowNDC'), $told['picture.resolution'] ?? null);
+        $told += $window === null ? [] : ['picture.region' => $window];
 
-        return $told + ($camera === null ? [] : $this->placed($camera)) + ($window === null ? [] : ['picture.region' => $window]) + $this->products($products);
+        return $this->withoutWhatDiffers($told, $products, $settings) + ($camera === null ? [] : $this->placed($camera)) + $this->products($products);
+    }
+
+    /**
+     * What one product says otherwise than another is no one value: it stays open, and is told.
+     *
+     * @param  array<string, mixed>  $told
+     * @param  list<string>  $products
+     * @param  array<string, mixed>  $settings
+     * @return array<string, mixed>
+     */
+    private function withoutWhatDiffers(array $told, array $products, array $settings): array
+    {
+        foreach (self::OF_PRODUCTS as $id => $keys) {
+            $values = [];
+            foreach ($products as $path) {
+                $own = $this->prims[$path]['attributes'];
+                $values[$this->nameOf($path)] = array_map(static fn (string $key): mixed => $own[$key] ?? $settings[$key] ?? null, $keys);
+            }
+            if (count(array_unique(array_map(serialize(...), $values))) > 1) {
+                $this->strange[implode(', ', $keys).' differ from product to product, so they are not compared: '.implode(', ', array_slice(array_keys($values), 0, 5))] = true;
+                unset($told[$id]);
+            }
+        }
+
+        return $told;
     }
 
     /**

@@ -291,4 +291,18 @@ final class UsdSceneTest extends TestCase
         self::assertSame(['25', ['cam_quay']], [$scene->get('time.rate'), $scene->cameras]);
         self::assertLessThan(8_000_000, memory_get_peak_usage() - $before);
     }
+
+    /** One product at half the size of the others is no scene at full size. */
+    public function test_what_differs_from_product_to_product_stays_open(): void
+    {
+        $stage = static fn (string $other): string => "#usda 1.0\n(\n    framesPerSecond = 24\n)\ndef RenderSettings \"s\"\n{\n    uniform int2 resolution = (2048, 858)\n    rel products = [</beauty>, </mist>]\n}\ndef RenderProduct \"beauty\" { token productName = \"r/a_beauty.####.exr\" rel orderedVars = </v> }\ndef RenderProduct \"mist\" { token productName = \"r/a_mist.####.exr\" rel orderedVars = </w> {$other} }\ndef RenderVar \"v\" { string sourceName = \"beauty\" }\ndef RenderVar \"w\" { string sourceName = \"mist\" }\n";
+        $same = (new AnyScene)->read($stage('int2 resolution = (2048, 858)'), 'a.usda');
+        self::assertSame(['2048x858', []], [$same->get('picture.resolution'), $same->notUnderstood]);
+        $half = (new AnyScene)->read($stage('int2 resolution = (1024, 429)'), 'a.usda');
+        self::assertNull($half->get('picture.resolution'));
+        self::assertSame(['resolution differ from product to product, so they are not compared: beauty, mist'], $half->notUnderstood);
+        self::assertSame('24', $half->get('time.rate'));
+        $blurred = (new AnyScene)->read($stage('bool disableMotionBlur = 1'), 'a.usda');
+        self::assertSame(['2048x858', null], [$blurred->get('picture.resolution'), $blurred->get('render.motion_blur')]);
+    }
 }
