@@ -141,6 +141,23 @@ final readonly class PassWork
     }
 
     /**
+     * Frames for which the right files are handed in: where those lie, and how they are saved, is their own matter.
+     *
+     * @param  list<array{Fix, int}>  $named
+     */
+    private function delivered(array $named): FrameRange
+    {
+        $frames = FrameRange::none();
+        foreach ($named as [$fix]) {
+            $own = ($fix->details['pass'] ?? $this->pass->pass) === $this->pass->pass;
+            $which = $fix->details['frames'] ?? '';
+            $frames = $own && $fix->kind === FixKind::Deliver && is_string($which) && $which !== '' ? $frames->plus(FrameRange::parse($which)) : $frames;
+        }
+
+        return $frames;
+    }
+
+    /**
      * The work that is named, less what this pass's own replaces: frames that are rendered again, or set aside, are neither
      * renamed nor saved first; and what is renamed to other numbers is renamed once.
      *
@@ -150,6 +167,7 @@ final readonly class PassWork
     public function spared(array $named): array
     {
         $gone = $this->rerender->shifted(-$this->shift)->plus($this->shift === 0 ? $this->pass->extra() : FrameRange::none());
+        $delivered = $this->shift === 0 ? $this->delivered($named) : FrameRange::none();
         $left = [];
         foreach ($named as [$fix, $at]) {
             if (($fix->details['pass'] ?? null) !== $this->pass->pass && isset($fix->details['pass'])) {
@@ -160,7 +178,8 @@ final readonly class PassWork
             if ($this->shift !== 0 && $fix->kind === FixKind::Rename && ! isset($fix->details['shift'])) {
                 continue;
             }
-            $fix = $this->subject->isNumbered() ? $fix->without($gone, $this->pass->present, $this->shift) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
+            $without = $fix->kind === FixKind::Deliver ? $gone : $gone->plus($delivered);
+            $fix = $this->subject->isNumbered() ? $fix->without($without, $this->pass->present, $this->shift) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
             if ($fix !== null) {
                 $left[] = [$fix, $at];
             }

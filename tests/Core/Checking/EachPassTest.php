@@ -192,4 +192,14 @@ final class EachPassTest extends TestCase
         $document = $bench->frames('TC_010_preview_%04d.png', '1-10', Workbench::png())->check($asked);
         self::assertContains('frames-instead-of-movie', array_column($document['causes'], 'id'));
     }
+
+    /** What is handed in instead lies where it should: it is not moved as well. */
+    public function test_what_is_delivered_instead_is_not_moved(): void
+    {
+        $asked = Workbench::specification(['time.range' => '1001-1010', 'format.kind' => 'png', 'passes' => ['beauty', 'depth'], 'naming.pattern' => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', 'naming.folder' => '{pass}', 'delivery.extras' => 'none']);
+        $bench = (new Workbench)->frames('beauty/TC_010_beauty_v003.%04d.png', '1001-1010', Workbench::png())->frames('elsewhere/TC_010_depth_v002.%04d.png', '1001-1010', Workbench::png());
+        $document = $bench->check($asked);
+
+        self::assertSame([['set-aside', 'depth'], ['deliver', 'depth']], array_map(static fn (array $f): array => [$f['kind'], $f['pass'] ?? ''], $document['fixes']), json_encode($document['fixes'], JSON_PRETTY_PRINT));
+    }
 }
