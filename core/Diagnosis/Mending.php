@@ -42,7 +42,7 @@ final readonly class Mending
         $found = $situation->found($id) ?? '';
         $to ??= $situation->asTyped($id);
         $part = $situation->part();
-        if (in_array($id, self::DERIVED, true) && ! $situation->inFiles($id) && $situation->scene()?->frames() !== null) {
+        if (! $situation->inFiles($id) && self::isDerived($situation, $id)) {
             return new self([], false);
         }
         if (! $situation->inFiles($id)) {
@@ -67,6 +67,13 @@ final readonly class Mending
         }
 
         return new self([Fix::encode($part, $id, $label, $found, $to, $frames)], false);
+    }
+
+    private static function isDerived(Situation $situation, string $id): bool
+    {
+        $scene = $situation->scene();
+
+        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null) || ($id === 'format.file_size' && $scene?->get('format.bit_rate') !== null);
     }
 
     /** A movie is encoded again, from its frames where they are there. */

@@ -23,6 +23,7 @@ final readonly class FormatRemark
      */
     public static function spread(array $fields): array
     {
+        $fields = self::sound($fields);
         [$name, $value] = $fields['format.kind'] ?? ['', ''];
         if (preg_match('~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i', $value, $m) === 1 && Kind::fromWord($m[1]) !== null) {
             $fields = ['format.kind' => [$name, $m[1]]] + $fields + ['format.bit_depth' => [$name, $m[2]]];
@@ -42,6 +43,26 @@ final readonly class FormatRemark
         }
 
         return $fields;
+    }
+
+    /**
+     * “AAC 48 kHz stereo” is sound, of that rate and so many channels.
+     *
+     * @param  array<string, array{string, string}>  $fields
+     * @return array<string, array{string, string}>
+     */
+    private static function sound(array $fields): array
+    {
+        [$name, $value] = $fields['audio.presence'] ?? ['', ''];
+        if (preg_match('~\b(?:aac|pcm|mp3|opus|ac-?3|flac|alac|vorbis|wav)\b|\d\s*k?hz\b~i', $value) !== 1 || preg_match('~^\w+$~', $value) === 1) {
+            return $fields;
+        }
+        $fields['audio.presence'] = [$name, 'yes'];
+        if (preg_match('~(\d{1,3}(?:[.,]\d+)?\s*khz|\d{4,6}\s*hz)~i', $value, $m) === 1) {
+            $fields += ['audio.sample_rate' => [$name, $m[1]]];
+        }
+
+        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1 ? $fields + ['audio.channels' => [$name, $m[1]]] : $fields;
     }
 
     private static function usual(Descriptor $descriptor, string $word): string

@@ -32,7 +32,7 @@ final readonly class CodecHeld implements CauseFamily
         if ($chroma !== null && (self::CHROMA[$chroma] ?? 9) < (self::CHROMA[explode(' | ', $asked('format.chroma'))[0]] ?? 0)) {
             yield $this->finding($situation, 'chroma-halved', 'format.chroma', 'the chroma', "Chroma is sampled {$chroma}, and {$asked('format.chroma')} is asked: there is colour for fewer pixels.");
         }
-        if (($rate = $found('format.bit_rate')) !== null) {
+        if (($rate = $found('format.bit_rate')) !== null && ! SizeCap::tells($situation)) {
             yield $this->finding($situation, 'bit-rate-differs', 'format.bit_rate', 'the bit rate', "The bit rate is {$rate}, and {$asked('format.bit_rate')} is asked.");
         }
         yield from $this->keyframes($situation);

@@ -122,4 +122,22 @@ final class MovieScenesTest extends TestCase
         $account = Account::of($strict, null, $bench->scan());
         self::assertSame([['nothing-delivered', ['time.range']], ['value-of-another', ['delivery.extras']]], array_map(static fn (Cause $c): array => [$c->finding->id, $c->explains], $account->causes));
     }
+
+    /** A size and a bit rate that are both too large are set right by one bit rate, the smaller that either allows. */
+    public function test_a_size_and_a_bit_rate_are_set_once(): void
+    {
+        $document = static function (string $cap, string $most, string $rate): array {
+            $asked = Workbench::specification(['time.rate' => '24', 'time.range' => '1-240', 'format.bit_rate' => ['max' => $most], 'format.file_size' => ['max' => $cap]], ['delivers' => 'movie']);
+
+            return Account::of($asked, Workbench::scene(['time.rate' => 24, 'time.range' => '1-240', 'format.bit_rate' => $rate]), null)->toArray();
+        };
+        foreach ([['30 MB', '20 Mbit/s', '30 Mbit/s', '20000000', 2], ['20 MB', '20 Mbit/s', '30 Mbit/s', '15840000', 2], ['20 MB', '20 Mbit/s', '18 Mbit/s', '15840000', 1], ['100 MB', '20 Mbit/s', '30 Mbit/s', '20000000', 1]] as [$cap, $most, $rate, $set, $explains]) {
+            $told = $document($cap, $most, $rate);
+            self::assertSame([['set', 'format.bit_rate', $set]], array_map(static fn (array $f): array => [$f['kind'], $f['id'], $f['to']], $told['fixes']), "{$cap} {$most} {$rate}");
+            self::assertCount(1, $told['causes']);
+            self::assertCount($explains, $told['causes'][0]['explains']);
+            // carried out, it balances
+            self::assertSame('balanced', $document($cap, $most, "{$set} bit/s")['verdict']);
+        }
+    }
 }

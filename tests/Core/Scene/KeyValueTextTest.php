@@ -186,6 +186,8 @@ final class KeyValueTextTest extends TestCase
         yield 'codec' => ['format = MP4 (H.264)', ['format.kind' => 'mp4', 'format.codec' => 'h264']];
         yield 'a depth told by itself stands' => ["format = EXR (32 bit)\nbit depth = 16", ['format.bit_depth' => '16']];
         yield 'a remark that says nothing' => ['format = EXR (multilayer)', ['format.kind' => 'exr', 'format.compression' => null]];
+        yield 'sound with its rate' => ['audio = AAC 48 kHz, stereo', ['audio.presence' => 'required', 'audio.sample_rate' => '48000', 'audio.channels' => '2']];
+        yield 'sound alone' => ['audio = AAC', ['audio.presence' => 'required', 'audio.sample_rate' => null]];
         yield 'in and out at once' => ['In/Out: 1001 / 1096', ['time.range' => '1001-1096']];
         yield 'in and out with a dash' => ['start = 1001 - 1096', ['time.range' => '1001-1096']];
         yield 'a rate over its base' => ["fps = 24\nfps base = 1.001", ['time.rate' => '24000/1001']];
