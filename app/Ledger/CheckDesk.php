@@ -179,7 +179,9 @@ final readonly class CheckDesk
         if ($documents === []) {
             return null;
         }
-        $last = $before->first(static fn (Check $c): bool => $c->scene_id !== null);
+        $makes = static fn (array $document): mixed => is_array($document['scene'] ?? null) ? $document['scene']['makes'] ?? null : null;
+        // settings of another part are others by nature
+        $last = $before->first(static fn (Check $c): bool => $c->scene_id !== null && $makes($c->account()) === $makes($document));
 
         return Since::of($document, $documents, $scene, $scene === null || $last === null || $last->scene_id === $check->scene_id ? null : $last->scene?->settings());
     }

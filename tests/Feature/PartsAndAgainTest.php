@@ -47,6 +47,8 @@ final class PartsAndAgainTest extends LedgerTestCase
         self::assertSame([['frames'], 'balanced'], [$this->newest()->account()['scene']['makes'], $this->newest()->verdict]);
         $this->paste(self::PREVIEW);
         self::assertSame([['preview'], 'balanced'], [$this->newest()->account()['scene']['makes'], $this->newest()->verdict]);
+        // another part has other settings: nobody has changed any
+        self::assertSame([], $this->newest()->account()['since']['unasked']);
         $page = $this->page("/deliverables/{$this->deliverable->id}/scene");
         self::assertSame([['frames', 'preview'], null], [$page['ledger']['parts'], $page['ledger']['scene']['part']]);
 
