@@ -93,6 +93,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/scene', [DeliverableController::class, 'scene'])->name('scene');
         Route::get('/frames', [DeliverableController::class, 'frames'])->name('frames');
         Route::patch('/requirements', [RequirementController::class, 'update'])->name('requirements');
+        Route::post('/approved', [RequirementController::class, 'approve'])->name('approved');
         Route::patch('/values', [RequirementController::class, 'value'])->name('values');
         Route::post('/presence', [RequirementController::class, 'presence'])->name('presence');
         Route::get('/hand-out', [SheetController::class, 'show'])->name('hand-out');

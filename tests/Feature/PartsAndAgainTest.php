@@ -7,9 +7,11 @@ namespace Tests\Feature;
 use App\Ledger\LogDesk;
 use App\Models\Check;
 use App\Models\Specification;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Support\LedgerTestCase;
 
@@ -166,6 +168,15 @@ final class PartsAndAgainTest extends LedgerTestCase
             return array_column($this->newest()->account()['entries'], null, 'id')['content.reference']['mark'];
         };
         self::assertSame('equal', $mark('approved/1003.png'));
+        // one that was uploaded is kept by its content, for its production alone
+        Storage::fake();
+        $send = fn (string $bytes) => $this->actingAs($this->coordinator)->postJson("/deliverables/{$this->deliverable->id}/approved", ['picture' => UploadedFile::fake()->createWithContent('a b.png', $bytes)]);
+        $path = (string) $send(Workbench::png())->assertOk()->json('path');
+        self::assertMatchesRegularExpression('~^uploaded/[0-9a-f]{16}\.png$~', $path);
+        $other = (string) $send(Workbench::png(32, 18))->assertOk()->json('path');
+        self::assertSame(['equal', 'unequal', 'unknown', 'unknown'], [$mark($path), $mark($other), $mark('uploaded/0123456789abcdef.png'), $mark('uploaded/../../../elsewhere/1003.png')]);
+        $send('no picture')->assertStatus(422)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'no whole PNG'));
+        $send(substr(Workbench::png(), 0, 40))->assertStatus(422);
         // no path leads out of the intake
         self::assertSame(['unknown', 'unknown'], [$mark('../elsewhere/1003.png'), $mark($this->intake->folder.'/elsewhere/1003.png')]);
     }

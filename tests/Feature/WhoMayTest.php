@@ -55,6 +55,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'checking again' => ['post', '/specifications/S/recheck', $decides(302)];
         yield 'checking a whole production again' => ['post', '/productions/P/recheck', $decides(302)];
         yield 'checking one again' => ['post', '/checks/C/again', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
+        yield 'an approved picture' => ['post', '/deliverables/D/approved', $decides(302)];
         yield 'a value of names' => ['patch', '/deliverables/D/values', $decides(302), ['name' => 'version', 'value' => '3']];
         yield 'being there' => ['post', '/deliverables/D/presence', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200]];
         yield 'handing out' => ['get', '/deliverables/D/hand-out', $all];

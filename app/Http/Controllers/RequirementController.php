@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Pages\SpecificationPage;
 use App\Http\Plainly;
+use App\Intake\ApprovedPictures;
 use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Change;
@@ -14,6 +15,7 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -98,6 +100,20 @@ final class RequirementController
         $ask = SpecificationDocument::ask($requirement);
 
         return json_encode($ask, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** A picture that frames are to agree with. */
+    public function approve(Request $request, Deliverable $deliverable): JsonResponse
+    {
+        Gate::authorize('specify', $deliverable);
+        $request->validate(['picture' => ['required', 'file', 'max:8000']], ['picture.max' => 'The picture is larger than 8 MB; lay it in the intake, and name it there.']);
+        /** @var UploadedFile $picture */
+        $picture = $request->file('picture');
+        try {
+            return response()->json(['path' => ApprovedPictures::keep($deliverable->production, $picture)]);
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['picture' => $refused->getMessage()]);
+        }
     }
 
     /** How a typed value is understood, and what would follow from it, before it is kept. */
