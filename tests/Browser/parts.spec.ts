@@ -106,3 +106,17 @@ test('which part settings make is said, changed, and typed in one at a time', as
     await expect(page.getByRole('row', { name: /^Format/ }).getByRole('img', { name: 'equal' })).toBeVisible();
     await accessible(page, 'one part typed in');
 });
+
+test('an approved picture is uploaded beside the field, and asked by its frame', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_070', 'Specification');
+    await page.getByLabel('Ask for more').fill('approved picture');
+    await page.keyboard.press('Enter');
+    const field = page.getByRole('textbox', { name: /approved picture/i }).last();
+    await field.fill('frame 1004');
+    await page.getByLabel(/^Upload an approved picture/).setInputFiles('docs/screenshots/sign-in.png');
+    await expect(field).toHaveValue(/^frame 1004: uploaded\/[0-9a-f]{16}\.png$/);
+    await expect(page.getByText(/^read as frame 1004: uploaded/)).toBeVisible();
+    await page.keyboard.press('Escape');
+});

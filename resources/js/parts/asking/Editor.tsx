@@ -4,6 +4,7 @@ import type { Turning } from '../../lib/turning';
 import type { Implied } from '../../types/book';
 import { Breaking } from '../Breaking';
 import { PatternBuilder } from './PatternBuilder';
+import { ApprovePicture } from './ApprovePicture';
 
 export interface Understood {
     says: string | null;
@@ -175,6 +176,9 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
                 autoComplete="off"
                 spellCheck={false}
             />
+            {id === 'content.reference' && place.keep.startsWith('/deliverables/') && (
+                <ApprovePicture to={place.keep.replace(/requirements$/, 'approved')} onPath={(path) => setValue((before) => (/^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before) ? `${before.trim().replace(/:$/, '')}: ${path}` : `frame 1: ${path}`))} />
+            )}
             {words.length > 0 && (
                 <datalist id={`${name}-words`}>
                     {words.map((word) => (

@@ -1,0 +1,43 @@
+import { useId, useState } from 'react';
+import { tellForm } from '../../lib/ask';
+
+/** Uploads a picture that frames are to agree with, and gives the path by which it is asked. */
+export function ApprovePicture({ to, onPath }: { to: string; onPath: (path: string) => void }) {
+    const [busy, setBusy] = useState(false);
+    const [fault, setFault] = useState<string | null>(null);
+    const id = useId();
+    const send = async (file: File) => {
+        setBusy(true);
+        setFault(null);
+        try {
+            onPath((await tellForm<{ path: string }>(to, { picture: file })).path);
+        } catch (trouble) {
+            setFault(trouble instanceof Error ? trouble.message : 'This picture could not be sent.');
+        } finally {
+            setBusy(false);
+        }
+    };
+
+    return (
+        <p className="flex flex-wrap items-baseline gap-x-2 pt-1 text-[13px]">
+            <label htmlFor={id}>{busy ? 'Sending…' : 'Upload an approved picture (PNG, JPEG, OpenEXR)'}</label>
+            <input
+                id={id}
+                type="file"
+                accept=".png,.jpg,.jpeg,.exr"
+                disabled={busy}
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    if (file !== undefined) {
+                        void send(file);
+                    }
+                }}
+            />
+            {fault !== null && (
+                <span role="alert" className="text-red">
+                    {fault}
+                </span>
+            )}
+        </p>
+    );
+}
