@@ -14,7 +14,6 @@ use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\RenderLog\RenderProgress;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Exception\InvalidOptionException;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -44,9 +43,6 @@ final class LogCommand extends Command
     {
         $path = $input->getArgument('log');
         $path = is_string($path) ? $path : '';
-        if (! is_file($path)) {
-            throw new InvalidOptionException("{$path}: there is no such file.");
-        }
         $source = FileSource::open($path);
         $finished = $input->getOption('finished');
         $shapes = is_string($finished) ? [LogShape::of('given', [['event' => 'finished', 'pattern' => $finished]])] : LogShape::standard();

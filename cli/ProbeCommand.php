@@ -66,7 +66,7 @@ final class ProbeCommand extends Command
             $listing = FolderListing::of($path);
             $files = [];
             foreach ($listing->files() as $file) {
-                $files[($file->folder === '' ? '' : "{$file->folder}/").$file->name] = $file;
+                $files[$file->path()] = $file;
             }
             ksort($files, SORT_STRING);
             foreach ($files as $name => $file) {
@@ -75,7 +75,7 @@ final class ProbeCommand extends Command
                     if ($file->refused !== null) {
                         throw SourceGone::file($below, $file->refused);
                     }
-                    $this->tell($output, $below, $listing->open($file->folder, $file->name, $file->size), $depth, $json);
+                    $this->tell($output, $below, $listing->open($file), $depth, $json);
                 } catch (SourceGone $gone) {
                     $this->write($output, $below, MediaFacts::damaged(null, Damage::Unreadable, $gone->getMessage()), $file->size, $json);
                 }

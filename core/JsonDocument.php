@@ -6,6 +6,8 @@ namespace PlainLedger\Core;
 
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\SourceGone;
 
 /** One of our JSON documents: an object with a format and a version (RFC 8259). */
 final readonly class JsonDocument
@@ -35,22 +37,16 @@ final readonly class JsonDocument
      */
     public static function textOf(string $path, string $label): string
     {
-        if (is_dir($path)) {
-            throw JsonRefused::because($label, 'this is a folder, not a file.');
+        try {
+            $source = FileSource::open($path);
+        } catch (SourceGone $gone) {
+            throw JsonRefused::because($label, $gone->why.'.');
         }
-        $size = @filesize($path);
-        if ($size === false || ! is_file($path)) {
-            throw JsonRefused::because($label, file_exists($path) ? 'this is not a regular file.' : 'there is no such file.');
-        }
-        if ($size > self::LARGEST) {
-            throw JsonRefused::because($label, self::tooLarge($size));
-        }
-        $text = @file_get_contents($path, length: self::LARGEST + 1);
-        if ($text === false) {
-            throw JsonRefused::because($label, 'it may not be read: permission is missing.');
+        if ($source->size() > self::LARGEST) {
+            throw JsonRefused::because($label, self::tooLarge($source->size()));
         }
 
-        return $text;
+        return $source->read(0, $source->size());
     }
 
     /** @throws JsonRefused with line and column where it is not JSON */

@@ -74,7 +74,7 @@ final readonly class ApprovedPictures
             try {
                 $folder = dirname($picture) === '.' ? '' : dirname($picture);
 
-                return FileSource::open(IntakeFolder::open($root, $folder, $deliverable, true)->file(basename($picture)));
+                return IntakeFolder::open($root, $folder, $deliverable, true)->file(basename($picture));
             } catch (FolderRefused $refused) {
                 throw SourceGone::file($picture, $refused->getMessage());
             }

@@ -8,7 +8,10 @@ use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\PinnedFolder;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\SourceGone;
 
 /**
  * A folder below one of a production's intake roots, as far as one person may see it. Nothing outside is ever reached:
@@ -126,34 +129,32 @@ final readonly class IntakeFolder
 
     public function listing(): FolderListing
     {
-        return FolderListing::of($this->path);
+        return FolderListing::at($this->path);
     }
 
     /**
      * A file that lies in it, by its name; a link is none.
      *
-     * @return string its path
-     *
-     * @throws FolderRefused
+     * @throws FolderRefused|SourceGone
      */
-    public function file(string $name): string
+    public function file(string $name): FileSource
     {
-        $path = $this->path.'/'.$name;
-        if ($name === '' || str_contains($name, '/') || str_contains($name, "\0") || is_link($path) || ! is_file($path) || ! is_readable($path)) {
-            throw FolderRefused::because(Text::shown($name), 'is no file in this folder that may be read');
-        }
+        $found = $this->listing()->find($name);
 
-        return $path;
+        return $found === null
+            ? throw FolderRefused::because(Text::shown($name), 'is no file in this folder that may be read')
+            : FileSource::listed("{$this->path}/{$name}", $found->state());
     }
 
     /** @return list<array{name: string, bytes: int}> files that look like logs, the newest first */
     public function logs(): array
     {
         $found = [];
-        foreach (glob(addcslashes($this->path, '*?[\\').'/*', GLOB_NOSORT) ?: [] as $path) {
-            $name = basename($path);
-            if (preg_match('~\.(?:log|txt|out)(?:\.\d+)?$~i', $name) === 1 && ! is_link($path) && is_file($path) && mb_check_encoding($name, 'UTF-8') && count($found) < self::MOST_SHOWN) {
-                $found[] = ['name' => $name, 'bytes' => (int) @filesize($path), 'at' => (int) @filemtime($path)];
+        $pinned = PinnedFolder::at($this->path);
+        foreach ($pinned?->names() ?? [] as $name) {
+            $state = preg_match('~\.(?:log|txt|out)(?:\.\d+)?$~i', $name) === 1 && mb_check_encoding($name, 'UTF-8') ? $pinned?->state($name) : null;
+            if ($state !== null && $state->isRegular() && count($found) < self::MOST_SHOWN) {
+                $found[] = ['name' => $name, 'bytes' => $state->size, 'at' => $state->modified];
             }
         }
         usort($found, static fn (array $a, array $b): int => [$b['at'], $a['name']] <=> [$a['at'], $b['name']]);
@@ -184,15 +185,13 @@ final readonly class IntakeFolder
         $folders = [];
         $sample = [];
         $files = 0;
-        $handle = @opendir($this->path);
-        while ($handle !== false && ($name = readdir($handle)) !== false) {
-            if ($name === '.' || $name === '..') {
+        $pinned = PinnedFolder::at($this->path);
+        foreach ($pinned?->states() ?? [] as $name => $state) {
+            $name = (string) $name;
+            if ($state->isLink()) {
                 continue;
             }
-            if (is_link("{$this->path}/{$name}")) {
-                continue;
-            }
-            if (is_dir("{$this->path}/{$name}")) {
+            if ($state->isFolder()) {
                 // a name that is no text cannot be asked for again
                 if (mb_check_encoding($name, 'UTF-8') && count($folders) < self::MOST_SHOWN) {
                     $folders[] = $name;
@@ -203,9 +202,6 @@ final readonly class IntakeFolder
                     $sample[] = $name;
                 }
             }
-        }
-        if ($handle !== false) {
-            closedir($handle);
         }
         sort($folders, SORT_NATURAL);
         sort($sample, SORT_NATURAL);

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\SourceGone;
 use PlainLedger\Core\RenderLog\LogEvent;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\RenderLog\LogPatternRefused;
@@ -27,6 +28,9 @@ final readonly class LogDesk
 {
     /** Of a file that is followed, so much is read at once. */
     private const AT_ONCE = 24_000_000;
+
+    /** So much of its beginning tells how its lines read. */
+    public const BEGINNING = 300_000;
 
     private const SAMPLE = 500;
 
@@ -90,20 +94,20 @@ final readonly class LogDesk
         $log->loadMissing('deliverable.production', 'deliverable.owner');
         try {
             $folder = dirname($file) === '.' ? '' : dirname($file);
-            $path = IntakeFolder::open($root, $folder, $log->deliverable, $overseer)->file(basename($file));
-        } catch (FolderRefused $refused) {
+            $source = IntakeFolder::open($root, $folder, $log->deliverable, $overseer)->file(basename($file));
+        } catch (FolderRefused|SourceGone $refused) {
             $log->update(['fault' => $refused->getMessage()]);
 
             return;
         }
-        $size = (int) filesize($path);
+        $size = $source->size();
         if ($size < $log->read) {
             // it was begun anew: so is the reading
             Storage::delete(self::spool($log));
             $log->update(['read' => 0, 'reading' => null]);
         }
         if ($log->shape === null) {
-            $shape = LogReader::guess((string) file_get_contents($path, length: 300_000), $log->deliverable->production->logShapes());
+            $shape = LogReader::guess($source->read(0, self::BEGINNING), $log->deliverable->production->logShapes());
             if ($shape === null) {
                 $log->update(['size' => $size, 'fault' => $size === 0 ? 'Nothing has been written yet.' : 'No line of it tells of a frame in a way that is known here.']);
 
@@ -115,7 +119,7 @@ final readonly class LogDesk
             return;
         }
         $log->size = $size;
-        $this->read($log, (string) file_get_contents($path, offset: $log->read, length: self::AT_ONCE), false);
+        $this->read($log, $source->read($log->read, self::AT_ONCE), false);
     }
 
     private function read(RenderLog $log, string $bytes, bool $last): void

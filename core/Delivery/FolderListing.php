@@ -6,8 +6,9 @@ namespace PlainLedger\Core\Delivery;
 
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\FileState;
 
-/** A folder on this machine, walked with everything below it. Links are followed only to files inside it. */
+/** A folder on this machine, walked with everything below it. Links are not followed. */
 final readonly class FolderListing implements Listing
 {
     private const DEEPEST = 40;
@@ -33,6 +34,12 @@ final readonly class FolderListing implements Listing
         return new self($root);
     }
 
+    /** @param  string  $path  the real place of a folder that was chosen before; if it is another by then, it is refused when it is opened */
+    public static function at(string $path): self
+    {
+        return new self($path);
+    }
+
     public function root(): string
     {
         return implode('/', array_slice(explode('/', trim($this->root, '/')), -self::ROOT_WORDS));
@@ -46,65 +53,83 @@ final readonly class FolderListing implements Listing
     /** @return \Generator<int, ListedFile> */
     private function walk(string $folder, int $deep): \Generator
     {
-        $path = $folder === '' ? $this->root : "{$this->root}/{$folder}";
-        $handle = @opendir($path);
-        if ($handle === false) {
-            if ($folder === '') {
-                throw FolderRefused::because($this->root, file_exists($path) ? 'may not be read: permission is missing' : 'is gone');
-            }
-            $up = dirname($folder);
-            yield new ListedFile($up === '.' ? '' : $up, basename($folder), 0, 0, 'this folder may not be read');
+        $pinned = PinnedFolder::at($this->pathOf($folder));
+        if ($pinned === null) {
+            yield $this->closed($folder);
 
             return;
         }
         $below = [];
-        while (($name = readdir($handle)) !== false) {
-            if ($name === '.' || $name === '..') {
-                continue;
-            }
-            $state = @lstat("{$path}/{$name}");
-            if ($state === false) {
-                continue;
-            }
-            $type = $state['mode'] & 0170000;
-            if ($type === 0100000) {
-                yield new ListedFile($folder, $name, $state['size'], $state['mtime']);
-            } elseif ($type === 0040000) {
-                $below[] = $name;
-            } elseif ($type === 0120000) {
-                yield $this->link($folder, $name, "{$path}/{$name}");
+        foreach ($pinned->states() as $name => $state) {
+            if ($state->isFolder()) {
+                $below[] = (string) $name;
             } else {
-                yield new ListedFile($folder, $name, 0, $state['mtime'], 'it is no regular file');
+                yield $this->listed($folder, (string) $name, $state);
             }
         }
-        closedir($handle);
+        // closed before those below it are opened: a deep tree holds one at a time
+        unset($pinned);
         sort($below);
         foreach ($below as $name) {
-            $next = $folder === '' ? $name : "{$folder}/{$name}";
             if ($deep >= self::DEEPEST) {
                 yield new ListedFile($folder, $name, 0, 0, 'folders are followed '.self::DEEPEST.' deep');
             } else {
-                yield from $this->walk($next, $deep + 1);
+                yield from $this->walk($folder === '' ? $name : "{$folder}/{$name}", $deep + 1);
             }
         }
     }
 
-    private function link(string $folder, string $name, string $path): ListedFile
+    private function pathOf(string $folder): string
     {
-        $target = @realpath($path);
-        $refused = match (true) {
-            $target === false => 'it is a link that leads nowhere',
-            $target !== $this->root && ! str_starts_with($target, "{$this->root}/") => 'it is a link that leads out of the folder, and is not followed',
-            ! is_file($target) => 'it is a link to a folder, and is not followed',
-            default => null,
-        };
-        $state = $refused === null ? @stat($path) : false;
-
-        return new ListedFile($folder, $name, $state === false ? 0 : $state['size'], $state === false ? 0 : $state['mtime'], $refused);
+        return $folder === '' ? $this->root : rtrim($this->root, '/')."/{$folder}";
     }
 
-    public function open(string $folder, string $name, int $size): ByteSource
+    /** @throws FolderRefused where it is the whole delivery */
+    private function closed(string $folder): ListedFile
     {
-        return FileSource::open($folder === '' ? "{$this->root}/{$name}" : "{$this->root}/{$folder}/{$name}", $size);
+        clearstatcache(true);
+        $there = realpath($this->pathOf($folder)) === $this->pathOf($folder);
+        if ($folder === '') {
+            throw FolderRefused::because($this->root, $there ? 'may not be read: permission is missing' : 'is gone, or was moved');
+        }
+        $up = dirname($folder);
+        $why = $there ? 'this folder may not be read' : 'this folder was changed while it was looked at';
+
+        return new ListedFile($up === '.' ? '' : $up, basename($folder), 0, 0, $why);
+    }
+
+    private function listed(string $folder, string $name, FileState $state): ListedFile
+    {
+        $why = match (true) {
+            // where it leads is nobody's business here, not even whether that exists
+            $state->isLink() => 'it is a link, and links are not followed',
+            ! $state->isRegular() => 'it is no regular file',
+            default => null,
+        };
+
+        return new ListedFile($folder, $name, $why === null ? $state->size : 0, $state->modified, $why, $state->identity);
+    }
+
+    public function open(ListedFile $file): ByteSource
+    {
+        return FileSource::listed($this->pathOf($file->path()), $file->state());
+    }
+
+    public function again(ListedFile $file): ListedFile
+    {
+        clearstatcache(true);
+        $state = PinnedFolder::at($this->pathOf($file->folder))?->state($file->name);
+
+        return $state === null
+            ? new ListedFile($file->folder, $file->name, 0, $file->modified, 'it is gone')
+            : $this->listed($file->folder, $file->name, $state);
+    }
+
+    /** A file of the folder itself, by its name; null where there is none of that name that may be opened. */
+    public function find(string $name): ?ListedFile
+    {
+        $found = $this->again(new ListedFile('', $name, 0, 0));
+
+        return $found->refused === null ? $found : null;
     }
 }

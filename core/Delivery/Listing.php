@@ -20,6 +20,13 @@ interface Listing
     /** The last few folders of where they lie, as that was chosen; empty where they lie in none. */
     public function root(): string;
 
-    /** @throws SourceGone */
-    public function open(string $folder, string $name, int $size): ByteSource;
+    /**
+     * The very file that was listed.
+     *
+     * @throws SourceGone also where it was changed since
+     */
+    public function open(ListedFile $file): ByteSource;
+
+    /** The same place as it is now; refused where nothing may be opened there any more. */
+    public function again(ListedFile $file): ListedFile;
 }

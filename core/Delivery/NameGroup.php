@@ -24,9 +24,15 @@ final class NameGroup
     /** @var array<int, string> beside each number a byte: its count of digits, and 128 for a minus sign */
     private array $digits;
 
+    /** @var array{string, string, list<string>}|null the newest name: before and after its last number, and its numbers */
+    private ?array $newest = null;
+
     private string $sizes = '';
 
     private string $times = '';
+
+    /** By which the listing knows its files again while they are looked through; not kept beyond. */
+    private string $identities = '';
 
     private string $facts = '';
 
@@ -87,8 +93,37 @@ final class NameGroup
         return new self($folder, $literals, $numbers);
     }
 
+    /** Adds a file whose name is that of the one before but for its last number; without parting it anew. */
+    public function takes(ListedFile $file): bool
+    {
+        [$before, $after, $numbers] = $this->newest ?? ['', '', []];
+        $digits = strlen($file->name) - strlen($before) - strlen($after);
+        if ($numbers === [] || $digits < 1 || $digits > self::MOST_DIGITS || $file->folder !== $this->folder
+            || ! str_starts_with($file->name, $before) || ! str_ends_with($file->name, $after)) {
+            return false;
+        }
+        $number = substr($file->name, strlen($before), $digits);
+        if (! ctype_digit($number)) {
+            return false;
+        }
+        $numbers[count($numbers) - 1] = $number;
+        $this->append($numbers, $file);
+
+        return true;
+    }
+
     /** @param  list<string>  $numbers */
     public function add(array $numbers, ListedFile $file): void
+    {
+        $this->append($numbers, $file);
+        $last = count($numbers) - 1;
+        $after = $this->literals[count($this->literals) - 1];
+        $length = $last < 0 ? 0 : strlen($numbers[$last]);
+        $this->newest = [substr($file->name, 0, strlen($file->name) - strlen($after) - $length), $after, $numbers];
+    }
+
+    /** @param  list<string>  $numbers */
+    private function append(array $numbers, ListedFile $file): void
     {
         foreach ($numbers as $c => $text) {
             if ($this->columns[$c] !== '' || $text !== $this->first[$c]) {
@@ -102,6 +137,7 @@ final class NameGroup
         }
         $this->sizes .= pack('q', $file->size);
         $this->times .= pack('q', $file->modified);
+        $this->identities .= pack('q', $file->identity);
         if ($file->refused !== null) {
             $this->refused[$this->count] = $file->refused;
         }
@@ -258,6 +294,31 @@ final class NameGroup
         return $packed[1];
     }
 
+    /** As it was listed. */
+    public function listed(int $row): ListedFile
+    {
+        $identity = 0;
+        if ($this->identities !== '') {
+            /** @var array{1: int} $packed */
+            $packed = unpack('q', $this->identities, 8 * $row);
+            $identity = $packed[1];
+        }
+
+        return new ListedFile($this->folder, $this->name($row), $this->size($row), $this->modified($row), $this->refused($row), $identity);
+    }
+
+    /** A file that has been changed since, as it is now. */
+    public function relist(int $row, ListedFile $file): void
+    {
+        $put = static fn (string $column, int $value): string => substr_replace($column, pack('q', $value), 8 * $row, 8);
+        $this->sizes = $put($this->sizes, $file->size);
+        $this->times = $put($this->times, $file->modified);
+        $this->identities = $this->identities === '' ? '' : $put($this->identities, $file->identity);
+        if ($file->refused !== null) {
+            $this->refused[$row] = $file->refused;
+        }
+    }
+
     public function refused(int $row): ?string
     {
         return $this->refused[$row] ?? null;
@@ -369,7 +430,13 @@ final class NameGroup
         ] + array_filter(['other_frame' => $this->otherFrame, 'timecodes' => $this->timecodes, 'distances' => $this->distances], static fn (array $a): bool => $a !== []) + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
+    /** @return array<string, mixed> the same, and what only a scan under way needs */
+    public function checkpoint(): array
+    {
+        return $this->toArray() + ['identities' => base64_encode((string) gzdeflate($this->identities, 3))];
+    }
+
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -380,6 +447,7 @@ final class NameGroup
         $group->digits = array_map($packed, $data['digits']);
         [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
         $group->refused = $data['refused'];
+        $group->identities = isset($data['identities']) ? $packed($data['identities']) : '';
         [$group->otherFrame, $group->timecodes, $group->distances] = [$data['other_frame'] ?? [], $data['timecodes'] ?? [], $data['distances'] ?? []];
         [$group->looks, $group->lookLength] = isset($data['looks']) ? [$packed($data['looks']), $data['look_length'] ?? 0] : ['', 0];
 

@@ -25,10 +25,16 @@ final class Scan
 
     private const MOST_FILES = 5_000_000;
 
+    /** A file that is being written is looked at again so many times, as it is by then. */
+    private const AGAIN = 3;
+
     private const NOBODYS = ['.ds_store' => 1, 'thumbs.db' => 1, 'desktop.ini' => 1];
 
     /** @var array<array-key, NameGroup> */
     private array $groups = [];
+
+    /** The one that took the file before: mostly it takes the next one too. */
+    private ?NameGroup $last = null;
 
     /** Names beyond the last group, each ended by a zero byte. */
     private string $odd = '';
@@ -64,7 +70,7 @@ final class Scan
                     throw FolderRefused::because($file->folder, 'lies in a delivery of more than '.number_format(self::MOST_FILES).' files; check a folder further down');
                 }
                 if ($this->files % $filesAStep === 0) {
-                    yield new ScanProgress(0, null, Text::shown($file->folder === '' ? $file->name : "{$file->folder}/{$file->name}"));
+                    yield new ScanProgress(0, null, Text::shown($file->path()));
                 }
             }
             ksort($this->groups, SORT_STRING);
@@ -72,17 +78,16 @@ final class Scan
         }
         foreach ($this->groups as $group) {
             for ($row = $group->told(); $row < $group->count(); $row++) {
-                $name = $group->name($row);
-                $facts = $this->probed($group, $row, $name);
+                $facts = $this->probed($group, $row);
                 $group->tellFacts($this->facts->intern($facts));
                 $group->tellPlace($row, $facts->frameNumber, $facts->timecode);
-                $this->compare($group, $row, $name, $facts);
+                $this->compare($group, $row, $facts);
                 if ($this->looker !== null) {
-                    $group->tellLook($this->looker->packed($this->looked($group, $row, $name, $facts)));
+                    $group->tellLook($this->looker->packed($this->looked($group, $row, $facts)));
                 }
                 // pixels take their time
                 if (++$this->done % ($this->looker === null ? $filesAStep : min(4, $filesAStep)) === 0) {
-                    yield new ScanProgress($this->done, $this->files, Text::shown($group->folder === '' ? $name : "{$group->folder}/{$name}"));
+                    yield new ScanProgress($this->done, $this->files, Text::shown($group->listed($row)->path()));
                 }
             }
         }
@@ -92,12 +97,12 @@ final class Scan
     }
 
     /** With the approved picture of its frame, where there is one. */
-    private function compare(NameGroup $group, int $row, string $name, MediaFacts $facts): void
+    private function compare(NameGroup $group, int $row, MediaFacts $facts): void
     {
         foreach ($this->looker?->approvedFrames() ?? [] as $frame) {
             if ($group->hasNumber($row, $frame) && ($facts->kind?->isPicture() ?? false)) {
                 try {
-                    $group->tellDistance($row, $this->looker?->distance($this->listing->open($group->folder, $name, $group->size($row)), $facts, $frame));
+                    $group->tellDistance($row, $this->looker?->distance($this->listing->open($group->listed($row)), $facts, $frame));
                 } catch (BytesMissing|SourceGone) {
                     $group->tellDistance($row, null);
                 }
@@ -121,7 +126,7 @@ final class Scan
                 $name = $group->name($row);
                 if (ChecksumList::isNamedSo($name) && $group->size($row) > 0) {
                     $lists[$group->folder.'/'.$name] = true;
-                    $listed += $this->sumsIn($group, $name, $row);
+                    $listed += $this->sumsIn($group, $row);
                 }
             }
         }
@@ -138,7 +143,7 @@ final class Scan
                 unset($listed[$path]);
                 $sums = match (true) {
                     $algorithm === '' => $sums->withUnlisted($path),
-                    $this->sumOf($group, $name, $row, $algorithm) !== $sum => $sums->withWrong($path),
+                    $this->sumOf($group, $row, $algorithm) !== $sum => $sums->withWrong($path),
                     default => $sums,
                 };
                 if (++$done % min(20, $filesAStep) === 0) {
@@ -153,23 +158,23 @@ final class Scan
     }
 
     /** @return array<string, array{string, string}> */
-    private function sumsIn(NameGroup $group, string $name, int $row): array
+    private function sumsIn(NameGroup $group, int $row): array
     {
         try {
-            return ChecksumList::read($this->listing->open($group->folder, $name, $group->size($row)), $group->folder)->sums;
+            return ChecksumList::read($this->listing->open($group->listed($row)), $group->folder)->sums;
         } catch (BytesMissing|SourceGone) {
             return [];
         }
     }
 
-    private function sumOf(NameGroup $group, string $name, int $row, string $algorithm): ?string
+    private function sumOf(NameGroup $group, int $row, string $algorithm): ?string
     {
         if ($group->refused($row) !== null) {
             return null;
         }
         try {
             $hash = hash_init($algorithm);
-            $source = $this->listing->open($group->folder, $name, $group->size($row));
+            $source = $this->listing->open($group->listed($row));
             for ($at = 0, $size = $source->size(); $at < $size; $at += 1 << 20) {
                 hash_update($hash, $source->read($at, min(1 << 20, $size - $at)));
             }
@@ -186,11 +191,14 @@ final class Scan
             return;
         }
         $this->files++;
+        if ($this->last?->takes($file) === true) {
+            return;
+        }
         [$literals, $numbers] = NameGroup::split($file->name);
         $key = $file->folder."\0".implode("\1", $literals);
         if (! isset($this->groups[$key])) {
             if (count($this->groups) >= self::MOST_GROUPS) {
-                $this->odd .= ($file->folder === '' ? $file->name : "{$file->folder}/{$file->name}")."\0";
+                $this->odd .= $file->path()."\0";
                 $this->files--;
 
                 return;
@@ -198,29 +206,46 @@ final class Scan
             $this->groups[$key] = NameGroup::begin($file->folder, $literals, $numbers);
         }
         $this->groups[$key]->add($numbers, $file);
+        $this->last = $this->groups[$key];
     }
 
-    private function probed(NameGroup $group, int $row, string $name): MediaFacts
+    private function probed(NameGroup $group, int $row): MediaFacts
     {
-        $refused = $group->refused($row);
-        if ($refused !== null) {
-            return MediaFacts::damaged(null, Damage::Unreadable, $refused);
+        $facts = null;
+        for ($try = 0; $facts === null; $try++) {
+            $facts = $this->tried($group, $row, $try >= self::AGAIN);
         }
-        $size = $group->size($row);
-        if ($size === 0) {
+
+        return $facts;
+    }
+
+    /** Null where it has been changed since it was listed, and is to be tried as it is now. */
+    private function tried(NameGroup $group, int $row, bool $last): ?MediaFacts
+    {
+        $file = $group->listed($row);
+        if ($file->refused !== null) {
+            return MediaFacts::damaged(null, Damage::Unreadable, $file->refused);
+        }
+        if ($file->size === 0) {
             return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
         }
         try {
-            return $this->probe->read($this->listing->open($group->folder, $name, $size), $this->depth);
+            return $this->probe->read($this->listing->open($file), $this->depth);
         } catch (SourceGone $gone) {
+            if ($gone->changed && ! $last) {
+                $group->relist($row, $this->listing->again($file));
+
+                return null;
+            }
+
             return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
         }
     }
 
-    private function looked(NameGroup $group, int $row, string $name, MediaFacts $facts): ?Look
+    private function looked(NameGroup $group, int $row, MediaFacts $facts): ?Look
     {
         try {
-            return $this->looker?->look($this->listing->open($group->folder, $name, $group->size($row)), $facts);
+            return $this->looker?->look($this->listing->open($group->listed($row)), $facts);
         } catch (BytesMissing|SourceGone) {
             return null;
         }
@@ -253,7 +278,7 @@ final class Scan
     {
         return [
             'listed' => $this->listed, 'files' => $this->files, 'done' => $this->done,
-            'groups' => array_map(static fn (NameGroup $g): array => $g->toArray(), array_values($this->groups)),
+            'groups' => array_map(static fn (NameGroup $g): array => $g->checkpoint(), array_values($this->groups)),
             'facts' => $this->facts->toArray(),
             'odd' => base64_encode($this->odd),
         ];
@@ -269,7 +294,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];

@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media;
 
-/** A regular file on this machine, opened once and closed with the object. */
+/**
+ * A regular file on this machine, opened once and closed with the object. What it is, is asked of what was opened and
+ * not of the path, which may lead elsewhere by then; and a pipe is opened without waiting for whoever writes to it.
+ */
 final class FileSource implements ByteSource
 {
+    /** Read, byte by byte, without blocking. */
+    private const MODE = 'rbn';
+
     /** @var resource|null */
     private $handle;
 
@@ -19,22 +25,72 @@ final class FileSource implements ByteSource
     }
 
     /**
-     * @param  int|null  $size  as already known from the listing
+     * A file that somebody named, wherever its path leads.
      *
      * @throws SourceGone if it is no regular file or may not be read
      */
-    public static function open(string $path, ?int $size = null): self
+    public static function open(string $path): self
     {
-        if ($size === null && ! is_file($path)) {
-            throw SourceGone::file($path, file_exists($path) ? 'it is not a file' : 'it is not there');
+        [$handle, $state] = self::opened($path);
+
+        return new self($handle, $state->size, $path);
+    }
+
+    /**
+     * A file that a folder was seen to hold: the very same, unchanged, and no link.
+     *
+     * @param  string  $path  below a folder whose real place this is
+     *
+     * @throws SourceGone also if it is another by now, or has been changed
+     */
+    public static function listed(string $path, FileState $listed): self
+    {
+        [$handle, $state] = self::opened($path);
+        if (! $state->isOfSameMoment($listed) || ($state->identity !== $listed->identity && ! self::liesAt($path, $state))) {
+            throw SourceGone::changed($path);
         }
-        $handle = @fopen($path, 'rb');
+
+        return new self($handle, $state->size, $path);
+    }
+
+    /** @return array{resource, FileState} */
+    private static function opened(string $path): array
+    {
+        $handle = str_contains($path, "\0") ? false : @fopen($path, self::MODE);
         if ($handle === false) {
-            throw SourceGone::file($path, file_exists($path) ? 'permission is missing' : 'it is gone');
+            throw SourceGone::file($path, self::whyNot($path));
+        }
+        $stat = fstat($handle);
+        $state = $stat === false ? null : FileState::of($stat);
+        if ($state === null || ! $state->isRegular()) {
+            fclose($handle);
+            throw SourceGone::file($path, 'it is no regular file');
         }
         stream_set_read_buffer($handle, 0);
 
-        return new self($handle, $size ?? (int) (fstat($handle)['size'] ?? 0), $path);
+        return [$handle, $state];
+    }
+
+    private static function whyNot(string $path): string
+    {
+        $state = str_contains($path, "\0") ? null : FileState::at($path);
+
+        return match (true) {
+            $state === null => 'there is no such file',
+            $state->isFolder() => 'it is a folder, not a file',
+            ! $state->isRegular() && ! $state->isLink() => 'it is no regular file',
+            $state->isLink() => 'it is a link that cannot be followed',
+            default => 'permission is missing',
+        };
+    }
+
+    /** Where a file system numbers its files anew each time: whether what was opened lies at its path, by no link. */
+    private static function liesAt(string $path, FileState $opened): bool
+    {
+        clearstatcache(true);
+        $there = FileState::at($path);
+
+        return $there !== null && $there->isRegular() && $there->identity === $opened->identity && realpath($path) === $path;
     }
 
     public function size(): int

@@ -41,8 +41,7 @@ final class PictureController
             $row = $sequence->rowOf($frame) ?? abort(404);
             try {
                 $listing = IntakeFolder::open($delivery->intakeRoot, $delivery->folder, $check->deliverable, $overseer)->listing();
-                $source = $listing->open($sequence->folder(), $sequence->group->name($row), $sequence->group->size($row));
-                // what lies there now may be another file than the one that was checked
+                $source = $listing->open($sequence->group->listed($row));
                 $facts = Probe::standard()->read($source);
                 $key = "picture:{$delivery->id}:{$part}:{$frame}:".hash('xxh128', $source->read(0, 4096).$source->size().$source->read(max(0, $source->size() - 4096), 4096));
                 $png = (string) base64_decode(Cache::remember($key, now()->addDays(self::KEPT), static fn (): string => base64_encode(PictureDecoder::standard()->decode($source, $facts)->thumbnail(self::LONGEST))), true);

@@ -225,8 +225,8 @@ final class RenderController
         $given = $request->validate(['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']]);
         try {
             $folder = $this->folder($request, $deliverable);
-            $path = $folder->file($given['file']);
-            $log = $desk->begin($deliverable, Text::shown($given['file']), (int) filesize($path), (string) file_get_contents($path, length: 300_000), $given['shape'] ?? null, $this->person($request), $folder->root, ltrim("{$folder->below}/{$given['file']}", '/'));
+            $source = $folder->file($given['file']);
+            $log = $desk->begin($deliverable, Text::shown($given['file']), $source->size(), $source->read(0, LogDesk::BEGINNING), $given['shape'] ?? null, $this->person($request), $folder->root, ltrim("{$folder->below}/{$given['file']}", '/'));
             $log->setRelation('deliverable', $deliverable);
             $desk->follow($log, $this->person($request)->can('specify', $deliverable));
         } catch (PlainSentence $refused) {

@@ -8,6 +8,7 @@ use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\JsonRefused;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
+use PlainLedger\Core\Media\SourceGone;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -101,9 +102,16 @@ final readonly class AnyScene implements SceneReader
      */
     public function open(string $path, ?FieldMap $map = null): SceneSettings
     {
-        $head = is_file($path) ? (string) @file_get_contents($path, length: 4096) : '';
+        try {
+            $source = FileSource::open($path);
+        } catch (SourceGone $gone) {
+            throw JsonRefused::because($path, $gone->why.'.');
+        }
+        if (str_starts_with(ltrim($source->read(0, 4096)), '#usda')) {
+            return UsdScene::from($source, $path);
+        }
 
-        return str_starts_with(ltrim($head), '#usda') ? UsdScene::from(FileSource::open($path), $path) : $this->read(JsonDocument::textOf($path, $path), $path, $map);
+        return $this->read(JsonDocument::textOf($path, $path), $path, $map);
     }
 
     /** Without the mark of its encoding, and from UTF-16 where that says so. */

@@ -93,8 +93,10 @@ final class ScanTest extends TestCase
             $found[$group->name(0)] = $facts->damage === Damage::Unreadable ? $facts->damageSays : $facts->kind?->value;
         }
         ksort($found);
+        // where one leads is not told, nor whether that is there
+        $link = 'it is a link, and links are not followed';
 
-        self::assertSame(['a.png' => 'png', 'dangling.png' => 'it is a link that leads nowhere', 'inside.png' => 'png', 'loop' => 'it is a link to a folder, and is not followed', 'outward.png' => 'it is a link that leads out of the folder, and is not followed', 'pipe.png' => 'it is no regular file'], $found);
+        self::assertSame(['a.png' => 'png', 'dangling.png' => $link, 'inside.png' => $link, 'loop' => $link, 'outward.png' => $link, 'pipe.png' => 'it is no regular file'], $found);
     }
 
     public function test_folders_that_cannot_be_looked_into(): void
@@ -161,9 +163,14 @@ final class ScanTest extends TestCase
                 yield new ListedFile('', 'a.0002.png', 100, 0);
             }
 
-            public function open(string $folder, string $name, int $size): ByteSource
+            public function open(ListedFile $file): ByteSource
             {
-                return $name === 'a.0001.png' ? new StringSource(Workbench::png()) : throw SourceGone::file($name, 'it is gone');
+                return $file->name === 'a.0001.png' ? new StringSource(Workbench::png()) : throw SourceGone::file($file->name, 'it is gone');
+            }
+
+            public function again(ListedFile $file): ListedFile
+            {
+                return $file;
             }
         };
         $delivery = (new Scan($listing, Probe::standard()))->run(0);
@@ -188,11 +195,16 @@ final class ScanTest extends TestCase
                 }
             }
 
-            public function open(string $folder, string $name, int $size): ByteSource
+            public function open(ListedFile $file): ByteSource
             {
                 static $source = null;
 
                 return $source ??= new StringSource(Workbench::png());
+            }
+
+            public function again(ListedFile $file): ListedFile
+            {
+                return $file;
             }
         };
         $before = memory_get_usage();

@@ -41,9 +41,14 @@ final class StrangeDeliveriesTest extends TestCase
                 }
             }
 
-            public function open(string $folder, string $name, int $size): ByteSource
+            public function open(ListedFile $file): ByteSource
             {
-                return new StringSource($this->files[($folder === '' ? '' : "{$folder}/").$name]);
+                return new StringSource($this->files[$file->path()]);
+            }
+
+            public function again(ListedFile $file): ListedFile
+            {
+                return $file;
             }
         };
     }

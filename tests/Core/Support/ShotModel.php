@@ -106,9 +106,14 @@ final class ShotModel
                 return $this->listed;
             }
 
-            public function open(string $folder, string $name, int $size): ByteSource
+            public function open(ListedFile $file): ByteSource
             {
-                return new StringSource($this->contents[$folder === '' ? $name : "{$folder}/{$name}"]);
+                return new StringSource($this->contents[$file->path()]);
+            }
+
+            public function again(ListedFile $file): ListedFile
+            {
+                return $file;
             }
         };
 
