@@ -46,9 +46,10 @@ final readonly class Cell
         return self::of($equal ? Mark::Equal : Mark::Unequal, $found);
     }
 
-    public static function unknown(): self
+    /** @param  string|null  $why  why it could not be told, where that is worth saying */
+    public static function unknown(?string $why = null): self
     {
-        return new self(Mark::Unknown, null);
+        return new self(Mark::Unknown, $why);
     }
 
     /** What a scene tells by a word: one that cannot be placed is not known to be another. */

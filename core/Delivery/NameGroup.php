@@ -16,6 +16,9 @@ final class NameGroup
     /** Longer runs of digits are text: no frame number has so many. */
     private const MOST_DIGITS = 17;
 
+    /** So many files say why their pixels were not looked at; those after them are of the same kind. */
+    private const MOST_REASONS = 200;
+
     private int $count = 0;
 
     /** @var array<int, string> packed 64-bit numbers, one a file; `""` while all are the first text */
@@ -40,6 +43,9 @@ final class NameGroup
     private string $looks = '';
 
     private int $lookLength = 0;
+
+    /** @var array<int, string> row to why its pixels were not unpacked; of the first few */
+    private array $unlooked = [];
 
     /** @var array<int, int> row to the frame number its header tells, where no number of the name is that */
     private array $otherFrame = [];
@@ -330,9 +336,16 @@ final class NameGroup
         $this->facts .= pack('V', $id);
     }
 
-    /** With the facts of the same row, where pixels are looked at. */
-    public function tellLook(string $packed): void
+    /**
+     * With the facts of the same row, where pixels are looked at.
+     *
+     * @param  string|null  $tooLarge  why its pixels were not unpacked
+     */
+    public function tellLook(string $packed, ?string $tooLarge = null): void
     {
+        if ($tooLarge !== null && count($this->unlooked) < self::MOST_REASONS) {
+            $this->unlooked[intdiv(strlen($this->looks), strlen($packed))] = $tooLarge;
+        }
         $this->lookLength = strlen($packed);
         $this->looks .= $packed;
     }
@@ -398,6 +411,12 @@ final class NameGroup
         return $this->lookLength === 0 ? null : Look::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
     }
 
+    /** Why its pixels were not unpacked, where they were too many. */
+    public function unlooked(int $row): ?string
+    {
+        return $this->unlooked[$row] ?? null;
+    }
+
     public function told(): int
     {
         return intdiv(strlen($this->facts), 4);
@@ -427,7 +446,7 @@ final class NameGroup
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
             'refused' => $this->refused,
-        ] + array_filter(['other_frame' => $this->otherFrame, 'timecodes' => $this->timecodes, 'distances' => $this->distances], static fn (array $a): bool => $a !== []) + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
+        ] + array_filter(['unlooked' => $this->unlooked, 'other_frame' => $this->otherFrame, 'timecodes' => $this->timecodes, 'distances' => $this->distances], static fn (array $a): bool => $a !== []) + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
     }
 
     /** @return array<string, mixed> the same, and what only a scan under way needs */
@@ -436,7 +455,7 @@ final class NameGroup
         return $this->toArray() + ['identities' => base64_encode((string) gzdeflate($this->identities, 3))];
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
+    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -446,7 +465,7 @@ final class NameGroup
         $group->columns = array_map($packed, $data['columns']);
         $group->digits = array_map($packed, $data['digits']);
         [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
-        $group->refused = $data['refused'];
+        [$group->refused, $group->unlooked] = [$data['refused'], $data['unlooked'] ?? []];
         $group->identities = isset($data['identities']) ? $packed($data['identities']) : '';
         [$group->otherFrame, $group->timecodes, $group->distances] = [$data['other_frame'] ?? [], $data['timecodes'] ?? [], $data['distances'] ?? []];
         [$group->looks, $group->lookLength] = isset($data['looks']) ? [$packed($data['looks']), $data['look_length'] ?? 0] : ['', 0];

@@ -83,7 +83,8 @@ final class Scan
                 $group->tellPlace($row, $facts->frameNumber, $facts->timecode);
                 $this->compare($group, $row, $facts);
                 if ($this->looker !== null) {
-                    $group->tellLook($this->looker->packed($this->looked($group, $row, $facts)));
+                    $look = $this->looked($group, $row, $facts);
+                    $group->tellLook($this->looker->packed($look), $look?->tooLarge);
                 }
                 // pixels take their time
                 if (++$this->done % ($this->looker === null ? $filesAStep : min(4, $filesAStep)) === 0) {
@@ -294,7 +295,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];

@@ -90,6 +90,12 @@ final readonly class FoundFrames
         return $this->groups[$this->takes[$index]]->look($this->rows[$index]);
     }
 
+    /** Why its pixels were not unpacked, where they were too many. */
+    public function unlookedAt(int $index): ?string
+    {
+        return $this->groups[$this->takes[$index]]->unlooked($this->rows[$index]);
+    }
+
     public function timecodeAt(int $index): ?string
     {
         return $this->groups[$this->takes[$index]]->timecode($this->rows[$index]);

@@ -30,7 +30,7 @@ final readonly class Approving
                 $takes = ($facts->width ?? 0) * ($facts->height ?? 0);
                 $pictures[$frame] = $takes <= $room && $facts->kind !== null && $facts->isWhole() && $decoder->decodes($facts->kind) ? $decoder->decode($source, $facts) : null;
                 $room -= $pictures[$frame] === null ? 0 : $takes;
-            } catch (PixelsRefused|SourceGone|BytesMissing) {
+            } catch (PixelsRefused|TooLarge|SourceGone|BytesMissing) {
                 $pictures[$frame] = null;
             }
         }

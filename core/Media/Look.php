@@ -27,6 +27,7 @@ final readonly class Look
      * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
      * @param  int  $dark  pixels that count as dark, where they were counted
      * @param  array{int, int, int, int}|null  $outline  left, top, width and height of what is within a surround of one colour and fills all of its edges; null where there is no such
+     * @param  string|null  $tooLarge  why its pixels were not unpacked, with the figure; not kept packed
      */
     public function __construct(
         public string $print,
@@ -36,7 +37,18 @@ final readonly class Look
         public string $sample = '',
         public int $dark = 0,
         public ?array $outline = null,
+        public ?string $tooLarge = null,
     ) {}
+
+    /**
+     * Of a picture whose pixels are more than there is time or memory for.
+     *
+     * @param  string  $print  empty where it is not known either
+     */
+    public static function tooLarge(string $why, string $print): self
+    {
+        return new self($print, null, 0, null, tooLarge: $why);
+    }
 
     /** Mean luminance as a fraction of white: 0 is black. */
     public function meanLight(): ?BigRational

@@ -48,7 +48,7 @@ final readonly class Looker
         }
         try {
             return PictureDistance::between($this->decoder->decode($source, $facts), $approved);
-        } catch (PixelsRefused) {
+        } catch (PixelsRefused|TooLarge) {
             return null;
         }
     }
@@ -68,13 +68,17 @@ final readonly class Looker
             return $this->at($this->decoder->decode($source, $facts), $facts, $apart ?? '');
         } catch (PixelsRefused) {
             return $apart === null ? null : new Look($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
+        } catch (TooLarge $over) {
+            return Look::tooLarge($over->getMessage(), $apart ?? '');
         }
     }
 
     /** Packed, of the same length in bytes for every file. */
     public function packed(?Look $look): string
     {
-        return $look === null ? Look::none($this->sampleLength()) : $look->packed();
+        $packed = $look === null || $look->print === '' ? Look::none($this->sampleLength()) : $look->packed();
+
+        return str_pad($packed, Look::PACKED + $this->sampleLength(), "\0");
     }
 
     private function at(Pixels $pixels, MediaFacts $facts, string $apart): Look

@@ -69,6 +69,18 @@ final readonly class MediaFacts
         return $this->with(['complete' => false, 'damage' => $damage, 'damageSays' => $says]);
     }
 
+    /** Its header was read; whether the rest is whole was more than there is time for. */
+    public function withUnread(string $why): self
+    {
+        return $this->with(['complete' => null, 'damage' => null, 'damageSays' => $why]);
+    }
+
+    /** Why it is not known whether it is whole; null where that is known, or was not asked. */
+    public function unread(): ?string
+    {
+        return $this->damage === null && $this->complete === null ? $this->damageSays : null;
+    }
+
     /** Without the texts that differ from frame to frame, so that equal frames share one. */
     public function withoutHeader(): self
     {

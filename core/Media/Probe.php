@@ -59,15 +59,13 @@ final class Probe
         $key = $depth === Depth::Quick ? $reader->headerKey($head) : null;
         try {
             if ($key !== null && isset($this->remembered[$key])) {
-                $damaged = $reader->tailDamage($source, $head);
-
-                return $damaged === null ? $this->remembered[$key] : $this->remembered[$key]->withDamage($damaged->damage, $damaged->getMessage());
+                return self::withTail($this->remembered[$key], $reader, $source, $head);
             }
             $facts = $reader->read($source, $head, $depth);
         } catch (Damaged $damaged) {
             return MediaFacts::damaged($kind, $damaged->damage, $damaged->getMessage());
         }
-        if ($key !== null && $facts->damage === null) {
+        if ($key !== null && $facts->isWhole() && $facts->unread() === null) {
             if (count($this->remembered) >= self::MOST_REMEMBERED) {
                 $this->remembered = [];
             }
@@ -75,5 +73,16 @@ final class Probe
         }
 
         return $facts;
+    }
+
+    private static function withTail(MediaFacts $facts, Reader $reader, ByteSource $source, string $head): MediaFacts
+    {
+        try {
+            $damaged = $reader->tailDamage($source, $head);
+        } catch (TooLarge $over) {
+            return $facts->withUnread($over->getMessage());
+        }
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
     }
 }

@@ -30,7 +30,7 @@ final readonly class CadenceRule implements Rule
     {
         $pass = PassLooks::of($subject);
         if ($pass === null || $pass->hasUnseen()) {
-            return $pass === null ? null : Cell::unknown();
+            return $pass === null ? null : $pass->unknown();
         }
         $found = self::of($pass);
         $equal = in_array($found, $requirement->ask->values, true);

@@ -38,7 +38,7 @@ final readonly class ContentRules implements Rule
     {
         $byDamage = [];
         $wrong = [];
-        $unread = false;
+        [$unread, $why] = [false, null];
         foreach ($subject->match->passes ?? [] as $p => $pass) {
             $relevant = $pass->relevant();
             $kinds = $subject->part->kinds();
@@ -50,11 +50,12 @@ final readonly class ContentRules implements Rule
                     $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
                 } elseif ($facts->damage === null && $facts->complete === null && ($kinds === [] || in_array($facts->kind, $kinds, true))) {
                     $unread = true;
+                    $why ??= $facts->unread();
                 }
             }
         }
         if ($wrong === []) {
-            return $unread ? Cell::unknown() : Cell::of(Mark::Equal, 'yes');
+            return $unread ? Cell::unknown($why) : Cell::of(Mark::Equal, 'yes');
         }
         $runs = [];
         $said = [];

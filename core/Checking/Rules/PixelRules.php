@@ -108,7 +108,7 @@ final readonly class PixelRules implements Rule
             return Cell::of(Mark::Unequal, $shown, [], [$pass->place => $wrong]);
         }
 
-        return $pass->hasUndecoded() ? Cell::unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
+        return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
     }
 
     /** At most so many percent of a picture's pixels are dark. */
@@ -131,7 +131,7 @@ final readonly class PixelRules implements Rule
             return Cell::of(Mark::Unequal, $found, $subject->isNumbered() ? [['frames' => (string) $set, 'found' => "more than {$share} % dark"]] : [], [$pass->place => $set]);
         }
 
-        return $pass->hasUndecoded() ? Cell::unknown() : Cell::of(Mark::Equal, $found);
+        return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $found);
     }
 
     /** Opaque pictures are right among others that are not: a whole frame may be covered. */
@@ -142,7 +142,7 @@ final readonly class PixelRules implements Rule
             $used = $used || ($look->seenThrough ?? false);
         }
         if (! $used && $pass->hasUndecoded()) {
-            return Cell::unknown();
+            return $pass->unknown();
         }
         $found = $used ? 'yes' : 'no';
         $equal = $requirement->ask->single() === $found;

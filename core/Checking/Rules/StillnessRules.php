@@ -90,7 +90,7 @@ final readonly class StillnessRules implements Rule
             return Cell::of(Mark::Unequal, (string) $wrong, [], [$pass->place => $wrong]);
         }
 
-        return $pass->hasUnseen() ? Cell::unknown() : Cell::of(Mark::Equal, 'none');
+        return $pass->hasUnseen() ? $pass->unknown() : Cell::of(Mark::Equal, 'none');
     }
 
     private static function held(Subject $subject, PassLooks $pass): FrameRange
@@ -121,7 +121,7 @@ final readonly class StillnessRules implements Rule
         $wrong = [...($short[0] ? array_slice($frames, $found[0], $head - $found[0]) : []), ...($short[1] ? array_slice($frames, -$tail, $tail - $found[1]) : [])];
         $unseen = array_filter($wrong, static fn (int $frame): bool => $pass->looks[$frame] === null) !== [];
 
-        return $unseen ? Cell::unknown() : Cell::of(Mark::Unequal, $text, [], [$pass->place => FrameRange::fromNumbers($wrong)]);
+        return $unseen ? $pass->unknown() : Cell::of(Mark::Unequal, $text, [], [$pass->place => FrameRange::fromNumbers($wrong)]);
     }
 
     /**
@@ -148,20 +148,20 @@ final readonly class StillnessRules implements Rule
         $looks = array_values($pass->looks);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
         if (count($looks) < 3 || $pass->hasUndecoded() || ! $missing->isEmpty()) {
-            return Cell::unknown();
+            return $pass->unknown();
         }
         $most = 0;
         for ($i = 1, $many = count($looks); $i < $many; $i++) {
             $apart = $looks[$i] === null || $looks[$i - 1] === null ? null : $looks[$i - 1]->apart($looks[$i]);
             if ($apart === null) {
-                return Cell::unknown();
+                return $pass->unknown();
             }
             $most = max($most, $apart);
         }
         [$first, $last] = [$looks[0], $looks[count($looks) - 1]];
         $around = $first === null ? null : $last?->apart($first);
         if ($around === null) {
-            return Cell::unknown();
+            return $pass->unknown();
         }
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more

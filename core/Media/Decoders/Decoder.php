@@ -18,6 +18,7 @@ interface Decoder
      * @param  MediaFacts  $facts  of these very bytes; its size is believed before anything is unpacked
      *
      * @throws PixelsRefused
+     * @throws \PlainLedger\Core\Media\TooLarge before any memory is taken for it
      */
     public function decode(ByteSource $source, MediaFacts $facts): Pixels;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Decoders;
 
+use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
@@ -12,6 +13,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Readers\ExrHeader;
 use PlainLedger\Core\Media\Readers\ExrPart;
 use PlainLedger\Core\Media\Signature;
+use PlainLedger\Core\Media\TooLarge;
 
 /**
  * OpenEXR scanlines, unpacked or packed by run lengths or deflate, half or float (OpenEXR file layout; the
@@ -23,6 +25,9 @@ final class ExrDecoder implements Decoder
     private const MOST_PIXELS = 12_000_000;
 
     private const LARGEST_CHUNK = 64 << 20;
+
+    /** All chunks together, in bytes: half a minute of work. */
+    private const MOST_UNPACKED = 800 << 20;
 
     /** @var array<string, list<string>> a byte for each sixteen bits, by what they stand for */
     private array $tables = [];
@@ -75,21 +80,34 @@ final class ExrDecoder implements Decoder
             throw PixelsRefused::because('it has no colour channels of its own');
         }
         $alpha = $places['A'] ?? null;
+        self::refuseLarge($part, 2 * $at);
         $lines = [];
         $through = [];
         for ($chunk = 0, $many = $part->chunks(); $chunk < $many; $chunk++) {
             $first = $chunk * $part->linesPerChunk();
             $count = min($part->linesPerChunk(), $height - $first);
-            $words = $this->words($source, $file->end + 8 * $chunk, $part->compression, 2 * $at * $count);
+            $block = $this->block($source, $file->end + 8 * $chunk, $part->compression, 2 * $at * $count);
             for ($line = 0; $line < $count; $line++) {
-                $lines[] = $this->line($words, $line * $at, $width, $colour);
+                $lines[] = $this->line($block, $line * $at, $width, $colour);
                 if ($alpha !== null) {
-                    $through[] = $this->coverage($words, $line * $at, $width, $alpha);
+                    $through[] = $this->coverage($block, $line * $at, $width, $alpha);
                 }
             }
         }
 
         return new ExrPixels($width, $height, $lines, $through);
+    }
+
+    /** @param  int  $line  bytes of one */
+    private static function refuseLarge(ExrPart $part, int $line): void
+    {
+        if ($part->width() * $part->height() > self::MOST_PIXELS) {
+            throw TooLarge::pixels($part->width(), $part->height());
+        }
+        if ($line * $part->height() > self::MOST_UNPACKED || $line * $part->linesPerChunk() > self::LARGEST_CHUNK) {
+            $all = (string) ByteSize::of($line * $part->height());
+            throw TooLarge::of(number_format($part->width()).' × '.number_format($part->height()).' pixels in '.count($part->channels)." channels, {$all} unpacked");
+        }
     }
 
     private function refuseOthers(ExrHeader $file, ExrPart $part): void
@@ -99,7 +117,6 @@ final class ExrDecoder implements Decoder
             $part->compression > 3 => "what is packed by {$part->compressionName()} is not unpacked here",
             array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) !== [] => 'its channels are not all of one size',
             in_array(0, $part->channels, true) => 'it holds whole numbers',
-            $part->width() * $part->height() > self::MOST_PIXELS => 'it is too large',
             default => null,
         };
         if ($why !== null) {
@@ -107,17 +124,14 @@ final class ExrDecoder implements Decoder
         }
     }
 
-    /**
-     * @param  int  $raw  bytes it unpacks to
-     * @return array<int, int> sixteen bits each, from 0
-     */
-    private function words(ByteSource $source, int $entry, int $compression, int $raw): array
+    /** @param  int  $raw  bytes it unpacks to */
+    private function block(ByteSource $source, int $entry, int $compression, int $raw): ExrBlock
     {
         try {
             /** @var array{1: int} $offset */
             $offset = unpack('P', str_pad($source->read($entry, 8), 8, "\0"));
             $packed = ExrHeader::int(str_pad($source->read($offset[1], 8), 8, "\0"), 4);
-            if ($raw > self::LARGEST_CHUNK || $packed < 1 || $packed > $raw) {
+            if ($packed < 1 || $packed > $raw) {
                 throw PixelsRefused::because('a chunk is of an impossible length');
             }
             $data = $source->read($offset[1] + 8, $packed);
@@ -130,38 +144,13 @@ final class ExrDecoder implements Decoder
                 throw PixelsRefused::because('its data is broken');
             }
 
-            return self::straightened($unpacked);
+            return ExrBlock::ofDifferences($unpacked);
         }
         if (strlen($data) !== $raw) {
             throw PixelsRefused::because('its data breaks off');
         }
-        /** @var array<int, int> $words */
-        $words = unpack('v*', $data);
 
-        return array_values($words);
-    }
-
-    /**
-     * Undoes the differences, and puts the two halves back between each other.
-     *
-     * @return list<int>
-     */
-    private static function straightened(string $data): array
-    {
-        /** @var array<int, int> $bytes */
-        $bytes = unpack('C*', $data);
-        $many = count($bytes);
-        $before = $bytes[1];
-        for ($i = 2; $i <= $many; $i++) {
-            $bytes[$i] = $before = ($before + $bytes[$i] - 128) & 255;
-        }
-        $half = $many >> 1;
-        $words = [];
-        for ($i = 1; $i <= $half; $i++) {
-            $words[] = $bytes[$i] | $bytes[$i + $half] << 8;
-        }
-
-        return $words;
+        return ExrBlock::plain($data);
     }
 
     /** A count below zero: so many bytes as they are; else the next byte so many times and once more. */
@@ -188,18 +177,18 @@ final class ExrDecoder implements Decoder
     /**
      * One channel of one line, for its table.
      *
-     * @param  array<int, int>  $words
      * @param  array{int, string}  $place
      * @return list<int>
      */
-    private static function values(array $words, int $from, int $width, array $place): array
+    private static function values(ExrBlock $block, int $from, int $width, array $place): array
     {
         [$at, $type] = $place;
         if ($type === 'half') {
-            return array_slice($words, $from + $at, $width);
+            return $block->words($from + $at, $width);
         }
+        $words = $block->words($from + $at, 2 * $width);
         $values = [];
-        for ($i = $from + $at, $end = $i + 2 * $width; $i < $end; $i += 2) {
+        for ($i = 0; $i < 2 * $width; $i += 2) {
             // the upper sixteen bits, rounded by the lower
             $values[] = min(65535, $words[$i + 1] + ($words[$i] >> 15));
         }
@@ -208,13 +197,12 @@ final class ExrDecoder implements Decoder
     }
 
     /**
-     * @param  array<int, int>  $words
      * @param  array{array{int, string}, array{int, string}, array{int, string}}  $colour  blue, green, red
      */
-    private function line(array $words, int $from, int $width, array $colour): string
+    private function line(ExrBlock $block, int $from, int $width, array $colour): string
     {
         [$blue, $green, $red] = array_map(fn (array $place): array => $this->table($place[1]), $colour);
-        [$b, $g, $r] = array_map(static fn (array $place): array => self::values($words, $from, $width, $place), $colour);
+        [$b, $g, $r] = array_map(static fn (array $place): array => self::values($block, $from, $width, $place), $colour);
         $line = '';
         foreach ($b as $x => $value) {
             $line .= $blue[$value].$green[$g[$x]].$red[$r[$x]];
@@ -223,15 +211,12 @@ final class ExrDecoder implements Decoder
         return $line;
     }
 
-    /**
-     * @param  array<int, int>  $words
-     * @param  array{int, string}  $alpha
-     */
-    private function coverage(array $words, int $from, int $width, array $alpha): string
+    /** @param  array{int, string}  $alpha */
+    private function coverage(ExrBlock $block, int $from, int $width, array $alpha): string
     {
         $table = $this->table("{$alpha[1]} alpha");
         $line = '';
-        foreach (self::values($words, $from, $width, $alpha) as $value) {
+        foreach (self::values($block, $from, $width, $alpha) as $value) {
             $line .= $table[$value];
         }
 

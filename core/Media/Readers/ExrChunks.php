@@ -4,20 +4,35 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
+use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
 use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\TooLarge;
 
 /** The offset tables of an OpenEXR file, and the chunks they point at. */
 final readonly class ExrChunks
 {
     private const MOST_CHUNKS = 16_000_000;
 
+    /** Chunks whose leads are followed, of all parts together. */
+    private const MOST_IN_FULL = 2_000_000;
+
+    /** What one chunk may come to, in bytes. */
     private const LARGEST_UNPACKED = 512 << 20;
+
+    /** What all of them may come to: some minutes of unpacking. */
+    private const MOST_UNPACKED = 64 << 30;
+
+    /** So much of a chunk is unpacked at a time. */
+    private const PIECE = 1 << 16;
 
     public function __construct(private ByteSource $source, private ExrHeader $file) {}
 
-    /** @throws Damaged */
+    /**
+     * @throws Damaged
+     * @throws TooLarge in full depth only
+     */
     public function check(Depth $depth): void
     {
         $size = $this->source->size();
@@ -33,6 +48,9 @@ final readonly class ExrChunks
             }
             $tables[$n] = [$at, $count];
             $at += 8 * $count;
+        }
+        if ($depth === Depth::Full) {
+            $this->hold(array_sum(array_column($tables, 1)));
         }
         $last = [0, 0, 0];
         foreach ($tables as $n => [$from, $count]) {
@@ -58,6 +76,31 @@ final readonly class ExrChunks
             }
         }
         $this->chunk($last[0], $last[1], $last[2], false);
+    }
+
+    /** What the headers claim, held against what there is time for. */
+    private function hold(int $chunks): void
+    {
+        if ($chunks > self::MOST_IN_FULL) {
+            throw TooLarge::of(number_format($chunks).' chunks');
+        }
+        $bytes = 0;
+        foreach ($this->file->parts as $part) {
+            $bytes += in_array($part->compression, [2, 3], true) ? self::bytesOfPixel($part) * $part->width() * $part->height() : 0;
+        }
+        if ($bytes > self::MOST_UNPACKED) {
+            throw TooLarge::of((string) ByteSize::of($bytes).' unpacked');
+        }
+    }
+
+    private static function bytesOfPixel(ExrPart $part): int
+    {
+        $pixel = 0;
+        foreach ($part->channels as $type) {
+            $pixel += $type === 1 ? 2 : 4;
+        }
+
+        return $pixel;
     }
 
     /** @param  array<int, int>  $offsets */
@@ -128,10 +171,7 @@ final readonly class ExrChunks
     /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
     private function unpack(int $offset, int $at, int $packed, ExrPart $part, int $number): void
     {
-        $pixel = 0;
-        foreach ($part->channels as $type) {
-            $pixel += $type === 1 ? 2 : 4;
-        }
+        $pixel = self::bytesOfPixel($part);
         $lines = min($part->linesPerChunk(), $part->height() - $number * $part->linesPerChunk());
         $raw = $pixel * ($part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * max(1, $lines));
         // a tile at the edge, and a channel that is not sampled everywhere, hold less than this
@@ -139,13 +179,29 @@ final readonly class ExrChunks
         if ($packed >= $raw || $raw > self::LARGEST_UNPACKED) {
             return;
         }
-        $data = $this->source->read($at, $packed);
-        if (@gzuncompress($data, $raw + 1) !== false) {
+        if ($this->unpacks($at, $packed, $raw)) {
             return;
         }
+        $data = $this->source->read($at, 2);
         $deflated = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
         if ($exact || $deflated) {
             throw Damaged::checksum("the chunk at byte {$offset} does not unpack");
         }
+    }
+
+    /** Piece by piece, so that a chunk that comes to much is never there as a whole. */
+    private function unpacks(int $at, int $packed, int $raw): bool
+    {
+        $stream = inflate_init(ZLIB_ENCODING_DEFLATE);
+        $came = 0;
+        for ($read = 0; $stream !== false && $read < $packed; $read += self::PIECE) {
+            $bytes = @inflate_add($stream, $this->source->read($at + $read, min(self::PIECE, $packed - $read)));
+            $came += $bytes === false ? $raw + 1 : strlen($bytes);
+            if ($came > $raw) {
+                return false;
+            }
+        }
+
+        return $stream !== false && inflate_get_status($stream) === ZLIB_STREAM_END;
     }
 }

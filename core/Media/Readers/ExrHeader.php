@@ -49,7 +49,7 @@ final readonly class ExrHeader
         return new self($parts, $multiPart, $multiPart ? $at + 1 : $at);
     }
 
-    /** @return array{array<string, array{string, string}>, int} name to type and bytes; where the header ends */
+    /** @return array{array<array-key, array{string, string}>, int} name to type and bytes; where the header ends */
     private static function attributes(HeaderBytes $bytes, int $at): array
     {
         $attributes = [];
@@ -73,7 +73,7 @@ final readonly class ExrHeader
         }
     }
 
-    /** @param  array<string, array{string, string}>  $attributes */
+    /** @param  array<array-key, array{string, string}>  $attributes */
     private static function part(array $attributes, int $version): ExrPart
     {
         foreach (['channels', 'compression', 'dataWindow', 'displayWindow'] as $needed) {
@@ -127,7 +127,7 @@ final readonly class ExrHeader
     /**
      * No standard names it; writers keep it as a number or as text.
      *
-     * @param  array<string, array{string, string}>  $attributes
+     * @param  array<array-key, array{string, string}>  $attributes
      */
     private static function frameNumber(array $attributes): ?int
     {
@@ -170,7 +170,7 @@ final readonly class ExrHeader
         return is_float($value) && is_finite($value) && $value >= 1 && $value < 1e6 ? (int) round($value) : null;
     }
 
-    /** @return array{array<string, int>, array<string, array{int, int}>} */
+    /** @return array{array<array-key, int>, array<array-key, array{int, int}>} */
     private static function channels(string $list): array
     {
         $channels = [];

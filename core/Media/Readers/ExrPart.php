@@ -12,13 +12,13 @@ final readonly class ExrPart
     private const LINES = [1, 1, 1, 16, 32, 16, 32, 32, 32, 256, 256, 32];
 
     /**
-     * @param  array<string, int>  $channels  name to pixel type: 0 uint, 1 half, 2 float
+     * @param  array<array-key, int>  $channels  name to pixel type: 0 uint, 1 half, 2 float
      * @param  array{int, int, int, int}  $dataWindow  left, top, right, bottom, inclusive
      * @param  array{int, int, int, int}  $displayWindow
      * @param  array{int, int, int}|null  $tiles  width, height, level mode and rounding as stored
      * @param  array{int, int}|null  $frameRate
      * @param  array<string, string>  $texts
-     * @param  array<string, array{int, int}>  $sampling  of each channel
+     * @param  array<array-key, array{int, int}>  $sampling  of each channel
      */
     public function __construct(
         public array $channels,
@@ -42,6 +42,12 @@ final readonly class ExrPart
     public function compressionName(): string
     {
         return self::NAMES[$this->compression] ?? "unknown {$this->compression}";
+    }
+
+    /** @return list<string> a channel may be called by a number, which a key does not keep as text */
+    public function channelNames(): array
+    {
+        return array_map(strval(...), array_keys($this->channels));
     }
 
     public function isTiled(): bool

@@ -13,6 +13,7 @@ use PlainLedger\Core\Media\Damaged;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\TooLarge;
 
 /**
  * OpenEXR, file layout of version 2: scanline, tiled, deep and multi-part. The quick look reads the headers, the
@@ -43,6 +44,8 @@ final readonly class ExrReader implements Reader
             (new ExrChunks($source, $file))->check($depth);
         } catch (Damaged $damaged) {
             return $facts->withDamage($damaged->damage, $damaged->getMessage());
+        } catch (TooLarge $over) {
+            return $facts->withUnread($over->getMessage());
         }
 
         return $facts;
@@ -51,12 +54,12 @@ final readonly class ExrReader implements Reader
     private function facts(ExrHeader $file): MediaFacts
     {
         $part = $file->parts[0];
-        $channels = Channels::sorted(array_keys($part->channels));
+        $channels = Channels::sorted($part->channelNames());
         [$bits, $sample] = $this->depth($part);
         $layers = [];
         $header = $part->texts;
         foreach ($file->parts as $n => $each) {
-            foreach (array_keys($each->channels) as $name) {
+            foreach ($each->channelNames() as $name) {
                 $layer = Channels::split($name)[0];
                 if ($layer !== '') {
                     $layers[$layer] = true;
@@ -64,7 +67,7 @@ final readonly class ExrReader implements Reader
             }
             if ($each->name !== null && count($file->parts) > 1) {
                 $layers[$each->name] = true;
-                $header['part '.($n + 1)] = $each->name.': '.Channels::write(array_keys($each->channels));
+                $header['part '.($n + 1)] = $each->name.': '.Channels::write($each->channelNames());
             }
         }
         $camera = null;
@@ -112,7 +115,7 @@ final readonly class ExrReader implements Reader
     {
         $types = [];
         foreach ($part->channels as $name => $type) {
-            if (in_array(strtoupper(Channels::split($name)[1]), ['R', 'G', 'B', 'Y', 'RY', 'BY'], true)) {
+            if (in_array(strtoupper(Channels::split((string) $name)[1]), ['R', 'G', 'B', 'Y', 'RY', 'BY'], true)) {
                 $types[] = $type;
             }
         }

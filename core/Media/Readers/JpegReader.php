@@ -10,6 +10,7 @@ use PlainLedger\Core\Media\Damaged;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\TooLarge;
 
 /** JPEG (ITU-T T.81) with JFIF density (ITU-T T.871): frame header, end mark; in full, the markers to the end. */
 final readonly class JpegReader implements Reader
@@ -17,6 +18,9 @@ final readonly class JpegReader implements Reader
     private const TAIL = 64;
 
     private const MOST_SEGMENTS = 2000;
+
+    /** Of the whole file, where they are followed to its end. */
+    private const MOST_MARKERS = 200_000;
 
     /** How far the quick look searches for an end mark that is not at the end, in bytes. */
     private const QUICK_REACH = 32 << 20;
@@ -41,9 +45,16 @@ final readonly class JpegReader implements Reader
         if (str_contains($tail, "\xFF\xD9")) {
             return null;
         }
+
         // something after the end mark: only a walk through the markers can tell it from a file cut short
+        return $this->bodyDamage($source, self::QUICK_REACH);
+    }
+
+    /** @throws TooLarge */
+    private function bodyDamage(ByteSource $source, int $reach): ?Damaged
+    {
         try {
-            return $this->walk($source, self::QUICK_REACH) === null ? Damaged::cutShort("the end mark is missing after {$size} bytes") : null;
+            return $this->walk($source, $reach) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
         } catch (Damaged $damaged) {
             return $damaged;
         }
@@ -52,14 +63,10 @@ final readonly class JpegReader implements Reader
     public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
     {
         $facts = $this->header($source, $head);
-        if ($depth === Depth::Full) {
-            try {
-                $damaged = $this->walk($source) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
-            } catch (Damaged $found) {
-                $damaged = $found;
-            }
-        } else {
-            $damaged = $this->tailDamage($source, $head);
+        try {
+            $damaged = $depth === Depth::Full ? $this->bodyDamage($source, PHP_INT_MAX) : $this->tailDamage($source, $head);
+        } catch (TooLarge $over) {
+            return $facts->withUnread($over->getMessage());
         }
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
@@ -205,12 +212,16 @@ final readonly class JpegReader implements Reader
      * @return int|null where the end mark ends; null if the file ends before it
      *
      * @throws Damaged where a segment is no segment
+     * @throws TooLarge where there are more of them than any encoder writes
      */
-    private function walk(ByteSource $source, int $reach = PHP_INT_MAX): ?int
+    private function walk(ByteSource $source, int $reach): ?int
     {
         $size = min($source->size(), $reach);
         $at = 2;
-        while ($at + 2 <= $size) {
+        for ($markers = 0; $at + 2 <= $size; $markers++) {
+            if ($markers > self::MOST_MARKERS) {
+                throw TooLarge::of('more than '.number_format(self::MOST_MARKERS).' segments');
+            }
             $lead = $source->read($at, 4);
             if ($lead === '' || $lead[0] !== "\xFF") {
                 throw Damaged::checksum("a marker is expected at byte {$at} and something else stands there");

@@ -12,6 +12,7 @@ use PlainLedger\Core\Media\Damaged;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\TooLarge;
 
 /** PNG (ISO/IEC 15948): header, the chunks before the picture, the end mark; in full, every chunk's CRC. */
 final readonly class PngReader implements Reader
@@ -20,8 +21,10 @@ final readonly class PngReader implements Reader
 
     private const TAIL = 64;
 
-    /** The quick look follows so many chunks at most where the end mark is not at the end. */
+    /** So many chunks are followed at most: quickly where the end mark is not at the end, and in full. */
     private const MOST_STEPS = 100_000;
+
+    private const MOST_STEPS_IN_FULL = 2_000_000;
 
     /** More chunks than this before the picture are a lie. */
     private const MOST_CHUNKS = 4000;
@@ -63,18 +66,23 @@ final readonly class PngReader implements Reader
         $values = unpack('Nwidth/Nheight/Cdepth/Ccolour/Cpacking/Cfilter/Cinterlace', $head, 16);
         /** @var array{width: int, height: int, depth: int, colour: int, packing: int, filter: int, interlace: int} $values */
         $facts = $this->facts($values, $this->chunksBeforePicture($source, $head));
-        if ($depth === Depth::Full) {
-            try {
-                return $this->walk($source, true) === null
-                    ? $facts->withDamage(\PlainLedger\Core\Media\Damage::CutShort, 'the end mark is missing after '.$source->size().' bytes')
-                    : $facts;
-            } catch (Damaged $damaged) {
-                return $facts->withDamage($damaged->damage, $damaged->getMessage());
-            }
+        try {
+            $damaged = $depth === Depth::Full ? $this->bodyDamage($source) : $this->tailDamage($source, $head);
+        } catch (TooLarge $over) {
+            return $facts->withUnread($over->getMessage());
         }
-        $damaged = $this->tailDamage($source, $head);
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+    }
+
+    /** @throws TooLarge */
+    private function bodyDamage(ByteSource $source): ?Damaged
+    {
+        try {
+            return $this->walk($source, true) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+        } catch (Damaged $damaged) {
+            return $damaged;
+        }
     }
 
     private function checkHeader(string $head): void
@@ -254,13 +262,18 @@ final readonly class PngReader implements Reader
      * @return int|null where the end mark ends; null if the file ends before it
      *
      * @throws Damaged where a CRC fails
+     * @throws TooLarge where there are more chunks than any encoder writes
      */
     private function walk(ByteSource $source, bool $sums): ?int
     {
         $size = $source->size();
         $at = 8;
         $pictures = 0;
-        for ($chunks = 0; $at + 12 <= $size && ($sums || $chunks < self::MOST_STEPS); $chunks++) {
+        $most = $sums ? self::MOST_STEPS_IN_FULL : self::MOST_STEPS;
+        for ($chunks = 0; $at + 12 <= $size; $chunks++) {
+            if ($chunks >= $most) {
+                throw TooLarge::of('more than '.number_format($most).' chunks');
+            }
             $lead = $source->read($at, 8);
             if (strlen($lead) < 8) {
                 return null;
