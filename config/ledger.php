@@ -9,6 +9,9 @@ return [
     'files_at_once' => (int) env('LEDGER_FILES_AT_ONCE', 400),
     // seconds of work in one slice of a queued scan
     'slice' => 20,
+    // what a process that looks at files may take, in megabytes, and how many seconds it may be silent
+    'child_memory' => (int) env('LEDGER_CHILD_MEMORY', 1024),
+    'child_silence' => (int) env('LEDGER_CHILD_SILENCE', 90),
     // where the writer of PDF keeps what it has measured of its fonts
     'fonts' => storage_path('framework/cache/data'),
     'demo' => (bool) env('LEDGER_DEMO', false),

@@ -10,10 +10,8 @@ use App\Models\Production;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\FolderRefused;
-use PlainLedger\Core\Media\Approving;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SourceGone;
 use PlainLedger\Core\PlainSentence;
@@ -54,30 +52,32 @@ final readonly class ApprovedPictures
         return "approved/{$production}";
     }
 
-    private static function uploaded(string $picture, Deliverable $deliverable): FileSource
+    /**
+     * Where they lie, for whoever is to open them.
+     *
+     * @return array<int, array{folder: string, name: string}> by frame; those that may not be reached are left out
+     */
+    public static function places(Specification $specification, Deliverable $deliverable, IntakeRoot $root): array
     {
-        $name = substr($picture, strlen(self::UPLOADED));
-        if (preg_match('~^[0-9a-f]{16}\.[a-z]{3,4}$~D', $name) !== 1) {
-            throw SourceGone::file($picture, 'no such picture was uploaded');
+        $places = [];
+        foreach (Approved::in($specification) as $frame => $picture) {
+            try {
+                $folder = str_starts_with($picture, self::UPLOADED)
+                    ? self::uploadedFolder($deliverable)
+                    : IntakeFolder::open($root, dirname($picture) === '.' ? '' : dirname($picture), $deliverable, true)->path;
+                $places[$frame] = ['folder' => $folder, 'name' => basename($picture)];
+            } catch (FolderRefused|SourceGone) {
+                // it is told as one that cannot be read
+            }
         }
 
-        return FileSource::open(Storage::path(self::folder($deliverable->production_id)."/{$name}"));
+        return $places;
     }
 
-    /** @return array<int, Pixels|null> by frame; null where one is not there, or cannot be read */
-    public static function of(Specification $specification, Deliverable $deliverable, IntakeRoot $root): array
+    private static function uploadedFolder(Deliverable $deliverable): string
     {
-        return Approving::pictures(Approved::in($specification), static function (string $picture) use ($deliverable, $root): FileSource {
-            if (str_starts_with($picture, self::UPLOADED)) {
-                return self::uploaded($picture, $deliverable);
-            }
-            try {
-                $folder = dirname($picture) === '.' ? '' : dirname($picture);
+        $path = realpath(Storage::path(self::folder($deliverable->production_id)));
 
-                return IntakeFolder::open($root, $folder, $deliverable, true)->file(basename($picture));
-            } catch (FolderRefused $refused) {
-                throw SourceGone::file($picture, $refused->getMessage());
-            }
-        });
+        return $path === false ? throw SourceGone::file(self::UPLOADED, 'no such picture was uploaded') : $path;
     }
 }

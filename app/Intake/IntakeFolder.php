@@ -21,7 +21,8 @@ final readonly class IntakeFolder
 {
     private const MOST_SHOWN = 2000;
 
-    private function __construct(public IntakeRoot $root, public string $below, private string $path) {}
+    /** @param  string  $path  its real place */
+    private function __construct(public IntakeRoot $root, public string $below, public string $path) {}
 
     /**
      * The part of a root this person may see: `{learner}` and `{shot}` filled for those who see only their own, the

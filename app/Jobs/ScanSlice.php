@@ -8,29 +8,39 @@ use App\Intake\ApprovedPictures;
 use App\Intake\IntakeFolder;
 use App\Ledger\CheckDesk;
 use App\Ledger\Spool;
+use App\Ledger\Troubles;
 use App\Models\Check;
 use App\Models\IntakeRoot;
+use App\Processes\ScanEnd;
+use App\Processes\ScanProcess;
+use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
-use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\Delivery\ScanProgress;
+use PlainLedger\Core\Delivery\Delivery as Scanned;
+use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\PlainSentence;
 
-/** Some seconds of a scan. What is left is kept in a spool file, and the next slice goes on from there. */
+/**
+ * Some seconds of a scan, done apart. What is left is kept in a spool file, and the next slice goes on from there; so it
+ * does where a file has broken one off, without that file.
+ */
 final class ScanSlice implements ShouldQueue
 {
     use Queueable;
 
+    public const BROKE_OFF = 'The check broke off twice, and nothing was changed. Begin it again; if it breaks off once more, check a folder further down to find the file that does it.';
+
     public int $tries = 2;
 
-    public int $timeout = 170;
+    public int $timeout = 1800;
 
-    public function __construct(private readonly int $check) {}
+    public function __construct(public readonly int $check) {}
 
     public function handle(CheckDesk $desk): void
     {
@@ -38,50 +48,72 @@ final class ScanSlice implements ShouldQueue
         if ($check === null || ! $check->isUnderWay() || $check->order === null) {
             return;
         }
-        $root = IntakeRoot::query()->find($check->order['root']);
-        $overseer = $check->person?->roleIn($check->deliverable->production_id)?->decides() ?? false;
-        try {
-            if ($root === null) {
-                throw \PlainLedger\Core\Delivery\FolderRefused::because($check->order['folder'], 'is not there any more');
-            }
-            $listing = IntakeFolder::open($root, $check->order['folder'], $check->deliverable, $overseer)->listing();
-            $asked = $check->resolved();
-            $looker = PixelRules::looker($asked, ApprovedPictures::of($asked, $check->deliverable, $root));
-            $scan = new Scan($listing, Probe::standard(), Depth::from($check->order['depth']), $looker, ChecksumsRule::isAskedBy($asked));
-            $spool = $this->spool($check);
-            if ($spool !== null) {
-                $scan->resume($spool);
-            }
-            if (! $this->work($check, $scan)) {
-                return;
-            }
-            $desk->deliver($check, $scan->delivery(time()));
-        } catch (PlainSentence $refused) {
-            $check->update(['state' => 'failed', 'fault' => $refused->getMessage(), 'progress' => null]);
-        }
-        Storage::delete($this->spoolName($check));
+        // whoever orders one without the queue waits for all of it
+        do {
+            $goesOn = $this->slice($check, $desk);
+        } while ($goesOn && $this->hasNoQueue());
+        $goesOn && self::dispatch($this->check);
     }
 
-    /** Whether the scan came to its end. */
-    private function work(Check $check, Scan $scan): bool
+    private function hasNoQueue(): bool
     {
-        $began = $check->progress['began'] ?? time();
-        $until = microtime(true) + (int) config('ledger.slice');
-        $told = 0.0;
-        foreach ($scan->steps(200) as $progress) {
-            if (microtime(true) - $told > 0.7) {
-                $told = microtime(true);
-                $this->tell($check, $progress, $began);
-                if (! $check->isUnderWay()) {
-                    Storage::delete($this->spoolName($check));
+        return config('queue.default') === 'sync';
+    }
 
-                    return false;
-                }
+    /** Whether something is left to do. */
+    private function slice(Check $check, CheckDesk $desk): bool
+    {
+        $troubles = Troubles::of($check);
+        try {
+            $order = $this->order($check, $troubles);
+            $end = ScanProcess::standard()->run($order, fn (?array $progress): bool => $this->tell($check, $progress));
+            if ($end->how === 'paused' || $end->how === 'broken') {
+                return $this->goesOn($check, $end, $troubles);
             }
-            // names are listed in one go: they are quick, and a folder cannot be entered half-way
-            if ($progress->all !== null && microtime(true) > $until && config('queue.default') !== 'sync' && $this->job?->getConnectionName() !== 'sync') {
-                Storage::put($this->spoolName($check), (string) gzencode(json_encode($scan->checkpoint(), JSON_THROW_ON_ERROR), 1));
-                self::dispatch($this->check);
+            if ($end->how === 'whole') {
+                $desk->deliver($check, $this->scanned($order->spool));
+            } elseif ($end->how === 'refused') {
+                $check->fail((string) $end->says);
+            }
+        } catch (PlainSentence $refused) {
+            $check->fail($refused->getMessage());
+        }
+        $this->forget($check);
+
+        return false;
+    }
+
+    private function order(Check $check, Troubles $troubles): ScanOrder
+    {
+        $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
+        $root = IntakeRoot::query()->find($order['root']) ?? throw FolderRefused::because($order['folder'], 'is not there any more');
+        $overseer = $check->person?->roleIn($check->deliverable->production_id)?->decides() ?? false;
+        $asked = $check->resolved();
+        $spool = Storage::path(Spool::name('check', $check));
+        Storage::makeDirectory(dirname(Spool::name('check', $check)));
+
+        return new ScanOrder(
+            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path, Depth::from($order['depth']), PixelRules::lookedFor($asked),
+            ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
+            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
+        );
+    }
+
+    private function scanned(string $spool): Scanned
+    {
+        /** @var array<string, mixed> $data */
+        $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);
+
+        return Scanned::fromArray($data);
+    }
+
+    private function goesOn(Check $check, ScanEnd $end, Troubles $troubles): bool
+    {
+        if ($end->how === 'broken') {
+            $troubles->add($end->at);
+            if ($troubles->areTooMany()) {
+                $check->fail('Too many files took more memory or time than there is for one. Check a folder further down.');
+                $this->forget($check);
 
                 return false;
             }
@@ -90,33 +122,35 @@ final class ScanSlice implements ShouldQueue
         return true;
     }
 
-    private function tell(Check $check, ScanProgress $progress, int $began): void
+    /**
+     * @param  array{done: int, all: int|null, at: string}|null  $progress  null: it goes on
+     * @return bool whether anybody still wants to know
+     */
+    private function tell(Check $check, ?array $progress): bool
     {
+        Workers::beat();
         $check->refresh();
-        if ($check->isUnderWay()) {
-            $check->update(['state' => 'running', 'progress' => ['done' => $progress->done, 'all' => $progress->all, 'at' => $progress->at, 'began' => $began]]);
+        if (! $check->isUnderWay()) {
+            return false;
         }
+        $kept = $progress === null ? $check->progress : $progress + ['began' => $check->progress['began'] ?? time()];
+        $check->update(['state' => 'running', 'progress' => $kept, 'seen_at' => Carbon::now()]);
+
+        return true;
     }
 
-    private function spoolName(Check $check): string
+    private function forget(Check $check): void
     {
-        return Spool::name('check', $check);
-    }
-
-    /** @return array<string, mixed>|null */
-    private function spool(Check $check): ?array
-    {
-        $packed = Storage::exists($this->spoolName($check)) ? (string) Storage::get($this->spoolName($check)) : '';
-        /** @var array<string, mixed>|null $spool */
-        $spool = $packed === '' ? null : json_decode((string) gzdecode($packed), true, 64);
-
-        return $spool;
+        Storage::delete(Spool::name('check', $check));
+        Troubles::of($check)->forget();
     }
 
     public function failed(?\Throwable $fault): void
     {
-        Check::query()->whereKey($this->check)->whereIn('state', ['queued', 'running'])->update(['state' => 'failed', 'fault' => 'The check broke off. Nothing was changed; start it again.']);
         $check = Check::query()->find($this->check);
-        $check === null ?: Storage::delete($this->spoolName($check));
+        if ($check !== null) {
+            $check->fail(self::BROKE_OFF);
+            $this->forget($check);
+        }
     }
 }

@@ -103,7 +103,7 @@ final readonly class CheckDesk
             $layers = Asked::layers($deliverable);
 
             return $deliverable->checks()->create([
-                'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order,
+                'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order, 'seen_at' => Carbon::now(),
                 'layers' => $layers, 'asked' => Asked::stamp($layers),
             ]);
         });
@@ -133,6 +133,10 @@ final readonly class CheckDesk
         $written = gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5);
         // all of it or nothing: a check is never done without its files, and never with waivers that it ends
         DB::transaction(function () use ($check, $delivery, $account, $written, $summary, $document): void {
+            // who was told meanwhile that it is stopped, or broken off, is not told another thing later
+            if (! Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])->exists()) {
+                return;
+            }
             $delivery === null || $delivery->exists || $delivery->save();
             $check->update([
                 'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,

@@ -32,6 +32,7 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property int $waived  how many of its lines are accepted as they are
  * @property array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary  what boards show of it, and what it was closed with
  * @property string|null $fault
+ * @property Carbon|null $seen_at  when somebody last worked on it, or put it in the queue
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property Deliverable $deliverable
@@ -42,13 +43,13 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Check extends Model
 {
-    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble'];
+    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble', 'seen_at'];
 
     protected $hidden = ['document', 'layers', 'summary'];
 
     protected function casts(): array
     {
-        return ['layers' => 'array', 'order' => 'array', 'progress' => 'array', 'summary' => 'array'];
+        return ['layers' => 'array', 'order' => 'array', 'progress' => 'array', 'summary' => 'array', 'seen_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Deliverable, $this> */
@@ -99,5 +100,11 @@ final class Check extends Model
     public function isUnderWay(): bool
     {
         return $this->state === 'queued' || $this->state === 'running';
+    }
+
+    /** Ends it with a sentence, where it is under way still. */
+    public function fail(string $says): void
+    {
+        self::query()->whereKey($this->id)->whereIn('state', ['queued', 'running'])->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
     }
 }

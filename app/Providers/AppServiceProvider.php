@@ -5,9 +5,22 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateConnector;
+use App\Jobs\ScanSlice;
+use App\Queue\Waiting;
+use App\Queue\Workers;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobExceptionOccurred;
+use Illuminate\Queue\Events\JobFailed;
+use Illuminate\Queue\Events\JobProcessed;
+use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Queue\Events\WorkerStopping;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Inertia\Inertia;
@@ -27,7 +40,31 @@ final class AppServiceProvider extends ServiceProvider
         // also for pages that say what went wrong before a route was found
         Inertia::setRootView('book');
         Model::shouldBeStrict(! $this->app->isProduction());
+        $this->watchWorkers();
         RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by((string) ($request->user()->id ?? $request->ip())));
         RateLimiter::for('work', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()->id ?? $request->ip())));
+    }
+
+    /** Who works on the queue says so, and which job it has; a job says which check it is of. */
+    private function watchWorkers(): void
+    {
+        Queue::createPayloadUsing(static function (string $connection, ?string $queue, array $payload): array {
+            $job = $payload['data']['command'] ?? null;
+
+            return $job instanceof ScanSlice ? ['check' => $job->check, 'of' => 'scan'] : [];
+        });
+        $own = static fn (object $event): bool => ($event->connectionName ?? 'sync') !== 'sync';
+        Event::listen(WorkerStarting::class, static fn () => Workers::begin());
+        Event::listen(Looping::class, static function (): void {
+            Workers::beat();
+            // now and then, and of several workers mostly one at a time
+            if (Cache::add('lost-checks-looked-for', true, 20)) {
+                Workers::free();
+                Waiting::breakOffLost();
+            }
+        });
+        Event::listen(JobProcessing::class, static fn (JobProcessing $event) => $own($event) ? Workers::has((int) $event->job->getJobId()) : null);
+        Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], static fn (object $event) => $own($event) ? Workers::has(null) : null);
+        Event::listen(WorkerStopping::class, static fn () => Workers::end());
     }
 }

@@ -23,7 +23,14 @@ final class Scan
     /** More groups than this are no sequences any more; further odd names are only counted as strays. */
     private const MOST_GROUPS = 20_000;
 
-    private const MOST_FILES = 5_000_000;
+    /** What a thousand megabytes hold when they are compared. */
+    private const MOST_FILES = 2_000_000;
+
+    /** Odd names are kept one by one. */
+    private const MOST_ODD = 500_000;
+
+    /** Where pixels are looked at, what is found is kept of each. */
+    private const MOST_LOOKED_AT = 100_000;
 
     /** A file that is being written is looked at again so many times, as it is by then. */
     private const AGAIN = 3;
@@ -39,7 +46,11 @@ final class Scan
     /** Names beyond the last group, each ended by a zero byte. */
     private string $odd = '';
 
+    private int $odds = 0;
+
     private FactsTable $facts;
+
+    private readonly Caution $caution;
 
     private bool $listed = false;
 
@@ -49,9 +60,15 @@ final class Scan
 
     private ?Checksums $checksums = null;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false)
+    private ?Checksums $sumsSoFar = null;
+
+    /** How many files have been compared with their checksums. */
+    private int $summedUp = 0;
+
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false, ?Caution $caution = null)
     {
         $this->facts = new FactsTable;
+        $this->caution = $caution ?? Caution::none();
     }
 
     /**
@@ -66,9 +83,7 @@ final class Scan
         if (! $this->listed) {
             foreach ($this->listing->files() as $file) {
                 $this->put($file);
-                if ($this->files > self::MOST_FILES) {
-                    throw FolderRefused::because($file->folder, 'lies in a delivery of more than '.number_format(self::MOST_FILES).' files; check a folder further down');
-                }
+                $this->hold();
                 if ($this->files % $filesAStep === 0) {
                     yield new ScanProgress(0, null, Text::shown($file->path()));
                 }
@@ -102,8 +117,15 @@ final class Scan
     {
         foreach ($this->looker?->approvedFrames() ?? [] as $frame) {
             if ($group->hasNumber($row, $frame) && ($facts->kind?->isPicture() ?? false)) {
+                $file = $group->listed($row);
+                if ($this->caution->avoids($file, ScanStage::Look)) {
+                    $group->tellDistance($row, null);
+
+                    return;
+                }
+                $this->caution->begin($file, ScanStage::Look);
                 try {
-                    $group->tellDistance($row, $this->looker?->distance($this->listing->open($group->listed($row)), $facts, $frame));
+                    $group->tellDistance($row, $this->looker?->distance($this->listing->open($file), $facts, $frame));
                 } catch (BytesMissing|SourceGone) {
                     $group->tellDistance($row, null);
                 }
@@ -114,48 +136,64 @@ final class Scan
     }
 
     /**
-     * Every file beside the lists of checksums that lie among them.
+     * Every file beside the lists of checksums that lie among them. What was compared before a checkpoint is not read again.
      *
      * @return \Generator<int, ScanProgress>
      */
     private function summed(int $filesAStep): \Generator
     {
-        $lists = [];
-        $listed = [];
-        foreach ($this->groups as $group) {
-            for ($row = 0; $row < $group->count(); $row++) {
-                $name = $group->name($row);
-                if (ChecksumList::isNamedSo($name) && $group->size($row) > 0) {
-                    $lists[$group->folder.'/'.$name] = true;
-                    $listed += $this->sumsIn($group, $row);
-                }
-            }
-        }
-        $sums = new Checksums(count($lists), 0, 0, 0, []);
-        $done = 0;
+        [$lists, $listed] = $this->checksumLists();
+        $this->sumsSoFar ??= new Checksums(count($lists), 0, 0, 0, []);
+        $at = 0;
         foreach ($lists === [] ? [] : $this->groups as $group) {
             for ($row = 0; $row < $group->count(); $row++) {
-                $name = $group->name($row);
-                $path = $group->folder === '' ? $name : "{$group->folder}/{$name}";
-                if (isset($lists[$group->folder.'/'.$name])) {
+                $file = $group->listed($row);
+                if (isset($lists[$file->path()])) {
                     continue;
                 }
-                [$algorithm, $sum] = $listed[$path] ?? ['', ''];
-                unset($listed[$path]);
-                $sums = match (true) {
-                    $algorithm === '' => $sums->withUnlisted($path),
-                    $this->sumOf($group, $row, $algorithm) !== $sum => $sums->withWrong($path),
-                    default => $sums,
-                };
-                if (++$done % min(20, $filesAStep) === 0) {
-                    yield new ScanProgress($done, $this->files, Text::shown($path));
+                $expected = $listed[$file->path()] ?? null;
+                unset($listed[$file->path()]);
+                if (++$at <= $this->summedUp) {
+                    continue;
+                }
+                $this->sumsSoFar = $this->withSum($this->sumsSoFar, $file, $expected);
+                $this->summedUp = $at;
+                if ($at % min(20, $filesAStep) === 0) {
+                    yield new ScanProgress($at, $this->files, Text::shown($file->path()));
                 }
             }
         }
         foreach (array_keys($listed) as $path) {
-            $sums = $sums->withAbsent((string) $path);
+            $this->sumsSoFar = $this->sumsSoFar->withAbsent((string) $path);
         }
-        $this->checksums = $sums;
+        $this->checksums = $this->sumsSoFar;
+    }
+
+    /** @return array{array<array-key, true>, array<array-key, array{string, string}>} paths of the lists, and what they list: algorithm and sum by path */
+    private function checksumLists(): array
+    {
+        $lists = [];
+        $listed = [];
+        foreach ($this->groups as $group) {
+            for ($row = 0; $row < $group->count(); $row++) {
+                if (ChecksumList::isNamedSo($group->name($row)) && $group->size($row) > 0) {
+                    $lists[$group->listed($row)->path()] = true;
+                    $listed += $this->sumsIn($group, $row);
+                }
+            }
+        }
+
+        return [$lists, $listed];
+    }
+
+    /** @param  array{string, string}|null  $expected  algorithm and sum; null where no list has it */
+    private function withSum(Checksums $sums, ListedFile $file, ?array $expected): Checksums
+    {
+        if ($expected === null) {
+            return $sums->withUnlisted($file->path());
+        }
+
+        return $this->sumOf($file, $expected[0]) === $expected[1] ? $sums : $sums->withWrong($file->path());
     }
 
     /** @return array<string, array{string, string}> */
@@ -168,14 +206,15 @@ final class Scan
         }
     }
 
-    private function sumOf(NameGroup $group, int $row, string $algorithm): ?string
+    private function sumOf(ListedFile $file, string $algorithm): ?string
     {
-        if ($group->refused($row) !== null) {
+        if ($file->refused !== null || $this->caution->avoids($file, ScanStage::Sum)) {
             return null;
         }
+        $this->caution->begin($file, ScanStage::Sum);
         try {
             $hash = hash_init($algorithm);
-            $source = $this->listing->open($group->listed($row));
+            $source = $this->listing->open($file);
             for ($at = 0, $size = $source->size(); $at < $size; $at += 1 << 20) {
                 hash_update($hash, $source->read($at, min(1 << 20, $size - $at)));
             }
@@ -200,6 +239,7 @@ final class Scan
         if (! isset($this->groups[$key])) {
             if (count($this->groups) >= self::MOST_GROUPS) {
                 $this->odd .= $file->path()."\0";
+                $this->odds++;
                 $this->files--;
 
                 return;
@@ -208,6 +248,20 @@ final class Scan
         }
         $this->groups[$key]->add($numbers, $file);
         $this->last = $this->groups[$key];
+    }
+
+    /** @throws FolderRefused where there are more than can be compared at once */
+    private function hold(): void
+    {
+        $over = match (true) {
+            $this->files > self::MOST_FILES => number_format(self::MOST_FILES).' files, more than are compared at once',
+            $this->odds > self::MOST_ODD => number_format(self::MOST_ODD).' files that belong to no sequence, more than are told apart',
+            $this->looker !== null && $this->files > self::MOST_LOOKED_AT => number_format(self::MOST_LOOKED_AT).' files, and their pixels are to be looked at',
+            default => null,
+        };
+        if ($over !== null) {
+            throw FolderRefused::because($this->listing->root(), "holds more than {$over}. Check a folder further down");
+        }
     }
 
     private function probed(NameGroup $group, int $row): MediaFacts
@@ -231,7 +285,7 @@ final class Scan
             return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
         }
         try {
-            return $this->probe->read($this->listing->open($file), $this->depth);
+            return $this->read($file);
         } catch (SourceGone $gone) {
             if ($gone->changed && ! $last) {
                 $group->relist($row, $this->listing->again($file));
@@ -243,10 +297,29 @@ final class Scan
         }
     }
 
+    /** @throws SourceGone|BytesMissing */
+    private function read(ListedFile $file): MediaFacts
+    {
+        $quickly = $this->depth === Depth::Full && $this->caution->avoids($file, ScanStage::Full);
+        $depth = $quickly ? Depth::Quick : $this->depth;
+        if ($this->caution->avoids($file, ScanStage::reading($depth))) {
+            return MediaFacts::damaged(null, Damage::Unreadable, Caution::WHY);
+        }
+        $this->caution->begin($file, ScanStage::reading($depth));
+        $facts = $this->probe->read($this->listing->open($file), $depth);
+
+        return $quickly && $facts->isWhole() ? $facts->withUnread(Caution::WHY) : $facts;
+    }
+
     private function looked(NameGroup $group, int $row, MediaFacts $facts): ?Look
     {
+        $file = $group->listed($row);
+        if ($this->caution->avoids($file, ScanStage::Look)) {
+            return Look::tooLarge(Caution::WHY, '');
+        }
+        $this->caution->begin($file, ScanStage::Look);
         try {
-            return $this->looker?->look($this->listing->open($group->listed($row)), $facts);
+            return $this->looker?->look($this->listing->open($file), $facts);
         } catch (BytesMissing|SourceGone) {
             return null;
         }
@@ -281,7 +354,7 @@ final class Scan
             'listed' => $this->listed, 'files' => $this->files, 'done' => $this->done,
             'groups' => array_map(static fn (NameGroup $g): array => $g->checkpoint(), array_values($this->groups)),
             'facts' => $this->facts->toArray(),
-            'odd' => base64_encode($this->odd),
+            'odd' => base64_encode($this->odd), 'summed_up' => $this->summedUp, 'sums' => $this->sumsSoFar?->toArray(),
         ];
     }
 
@@ -295,7 +368,7 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
+        /** @var array{files: int, done: int, odd: string, summed_up?: int, sums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}|null, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
         $this->listed = true;
         [$this->files, $this->done] = [$checkpoint['files'], $checkpoint['done']];
         $this->groups = [];
@@ -304,6 +377,8 @@ final class Scan
         }
         $this->facts = FactsTable::fromArray($checkpoint['facts']);
         $this->odd = (string) base64_decode($checkpoint['odd'], true);
+        $this->summedUp = $checkpoint['summed_up'] ?? 0;
+        $this->sumsSoFar = isset($checkpoint['sums']) ? Checksums::fromArray($checkpoint['sums']) : null;
 
         return $this;
     }

@@ -48,12 +48,16 @@ final class Matcher
     /** @var list<NameGroup> the largest first, so that a flood of odd names never keeps the frames from being read */
     private readonly array $groups;
 
+    /** Whether there is one file and no more. */
+    private readonly bool $isAlone;
+
     /** @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name */
     private function __construct(private readonly Specification $specification, private readonly Delivery $delivery, private readonly ?FrameRange $timeline, private readonly array $others)
     {
         $groups = $delivery->groups;
         usort($groups, static fn (NameGroup $a, NameGroup $b): int => $b->count() <=> $a->count());
         $this->groups = $groups;
+        $this->isAlone = $delivery->fileCount() === 1;
     }
 
     /**
@@ -474,8 +478,7 @@ final class Matcher
     /** @return list<int>|null the higher the better; null where it is none */
     private function score(OwedFiles $files, Sequence $sequence): ?array
     {
-        $alone = $this->delivery->fileCount() === 1;
-        if ($files->numbered && ! $alone && ($sequence->column === null || ($sequence->count() < 2 && ($files->expected === null || count($files->expected) > 1)))) {
+        if ($files->numbered && ! $this->isAlone && ($sequence->column === null || ($sequence->count() < 2 && ($files->expected === null || count($files->expected) > 1)))) {
             return null;
         }
 

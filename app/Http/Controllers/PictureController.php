@@ -6,13 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Intake\IntakeFolder;
 use App\Models\Check;
+use App\Models\Delivery;
+use App\Processes\ThumbnailProcess;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
+use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Matching\Matcher;
-use PlainLedger\Core\Media\Decoders\PictureDecoder;
-use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\PlainSentence;
 
 /** Small pictures of single frames, decoded from the files as they are now. */
@@ -39,18 +40,33 @@ final class PictureController
             }
             $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;
             $row = $sequence->rowOf($frame) ?? abort(404);
-            try {
-                $listing = IntakeFolder::open($delivery->intakeRoot, $delivery->folder, $check->deliverable, $overseer)->listing();
-                $source = $listing->open($sequence->group->listed($row));
-                $facts = Probe::standard()->read($source);
-                $key = "picture:{$delivery->id}:{$part}:{$frame}:".hash('xxh128', $source->read(0, 4096).$source->size().$source->read(max(0, $source->size() - 4096), 4096));
-                $png = (string) base64_decode(Cache::remember($key, now()->addDays(self::KEPT), static fn (): string => base64_encode(PictureDecoder::standard()->decode($source, $facts)->thumbnail(self::LONGEST))), true);
-            } catch (PlainSentence) {
-                abort(404);
-            }
+            $png = $this->picture($check, $sequence->group->listed($row), "{$part}:{$pass->pass}:{$frame}", $overseer);
 
             return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
         }
         abort(404);
+    }
+
+    /** Of the very file that was checked: another that lies there by now is not shown for it. */
+    private function picture(Check $check, ListedFile $file, string $place, bool $overseer): string
+    {
+        /** @var Delivery $delivery */
+        $delivery = $check->delivery;
+        try {
+            $folder = IntakeFolder::open($delivery->intakeRoot ?? abort(404), $delivery->folder, $check->deliverable, $overseer);
+        } catch (PlainSentence) {
+            abort(404);
+        }
+        $now = $folder->listing()->again($file);
+        abort_if($now->refused !== null || ! $now->state()->isOfSameMoment($file->state()), 404, 'The file was changed since it was looked at. Check again.');
+        $key = "picture:{$delivery->id}:{$place}";
+        $kept = Cache::get($key);
+        if (! is_string($kept)) {
+            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST) ?? '');
+            Cache::put($key, $kept, now()->addDays(self::KEPT));
+        }
+        abort_if($kept === '', 404);
+
+        return (string) base64_decode($kept, true);
     }
 }

@@ -39,8 +39,9 @@ final readonly class FileSizeRule implements Rule
         $worst = null;
         foreach ($subject->match->passes ?? [] as $p => $pass) {
             $over = [];
+            $relevant = $pass->relevant();
             foreach ($pass->frames->sizes as $i => $size) {
-                if (! $pass->relevant()->contains($pass->frames->numbers[$i])) {
+                if (! $relevant->contains($pass->frames->numbers[$i])) {
                     continue;
                 }
                 $largest = max($largest ?? 0, $size);

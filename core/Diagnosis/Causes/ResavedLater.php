@@ -76,8 +76,9 @@ final readonly class ResavedLater implements CauseFamily
     private static function odd(PassMatch $pass): ?array
     {
         $groups = [];
+        $relevant = $pass->relevant();
         foreach ($pass->frames->numbers as $i => $number) {
-            if ($pass->frames->factsAt($i)->isWhole() && $pass->relevant()->contains($number)) {
+            if ($pass->frames->factsAt($i)->isWhole() && $relevant->contains($number)) {
                 $groups[$pass->frames->facts[$i]][] = $i;
             }
         }

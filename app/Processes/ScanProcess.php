@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Processes;
+
+use PlainLedger\Core\Delivery\ScanOrder;
+
+/** Has some seconds of a scan done apart, and says how that went. */
+final readonly class ScanProcess
+{
+    public function __construct(private ChildProcess $child) {}
+
+    public static function standard(): self
+    {
+        return new self(ChildProcess::standard());
+    }
+
+    /** @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress  null: it goes on, however long; false stops it */
+    public function run(ScanOrder $order, \Closure $progress): ScanEnd
+    {
+        $last = [];
+        $at = null;
+        $outcome = $this->child->run('scan', $order->write(), static function (array $line) use (&$last, &$at, $progress): bool {
+            if (isset($line['path'], $line['stage'])) {
+                $at = [(string) base64_decode((string) $line['path'], true), (string) $line['stage']];
+
+                return true;
+            }
+            if (isset($line['alive'])) {
+                return $progress(null);
+            }
+            if (isset($line['at'])) {
+                return $progress(['done' => (int) $line['done'], 'all' => $line['all'] === null ? null : (int) $line['all'], 'at' => (string) $line['at']]);
+            }
+            $last = $line;
+
+            return true;
+        });
+
+        return match (true) {
+            $outcome === Outcome::Stopped => ScanEnd::stopped(),
+            isset($last['refused']) => ScanEnd::refused((string) $last['refused']),
+            $outcome === Outcome::Finished && isset($last['ended']) => ScanEnd::whole(),
+            $outcome === Outcome::Finished && isset($last['paused']) => ScanEnd::paused(),
+            default => ScanEnd::broken($at),
+        };
+    }
+}

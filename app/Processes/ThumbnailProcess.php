@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Processes;
+
+use PlainLedger\Core\Delivery\ListedFile;
+
+/** Has a small picture of one file made apart. */
+final readonly class ThumbnailProcess
+{
+    /** Seconds that one may take. */
+    private const PATIENCE = 30;
+
+    /**
+     * @param  string  $folder  the delivery's, at its real place
+     * @return string|null PNG; null where it cannot be made
+     */
+    public static function make(string $folder, ListedFile $file, int $longest): ?string
+    {
+        $png = null;
+        $order = json_encode([
+            'folder' => base64_encode($folder), 'below' => base64_encode($file->folder), 'name' => base64_encode($file->name),
+            'size' => $file->size, 'modified' => $file->modified, 'longest' => $longest,
+        ], JSON_THROW_ON_ERROR);
+        (new ChildProcess((int) config('ledger.child_memory') << 20, self::PATIENCE))->run('thumbnail', $order, static function (array $line) use (&$png): bool {
+            $png = isset($line['png']) ? (string) base64_decode((string) $line['png'], true) : $png;
+
+            return true;
+        });
+
+        return $png;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queue;
+
+use App\Models\Check;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Checks that wait for their turn, or are worked on: and those that nobody works on any more. */
+final readonly class Waiting
+{
+    public const NOBODY = 'Nobody works on this check any more: whoever did was ended before it was done. Nothing was changed. Begin it again.';
+
+    /** Seconds without a sign of life. */
+    private const PATIENCE = 60;
+
+    /** Where the queue cannot be asked what is in it, in seconds. */
+    private const LONG = 3600;
+
+    /**
+     * Tells those as broken off that are in no queue and had no sign of life for a minute.
+     *
+     * @param  int|null  $deliverable  of one; null: of all
+     * @return int how many
+     */
+    public static function breakOffLost(?int $deliverable = null): int
+    {
+        $database = config('queue.connections.'.config('queue.default').'.driver') === 'database';
+        $before = Carbon::now()->subSeconds($database ? self::PATIENCE : self::LONG);
+        $lost = Check::query()->whereIn('state', ['queued', 'running'])
+            ->when($deliverable !== null, static fn (Builder $query) => $query->where('deliverable_id', $deliverable))
+            ->where(static fn (Builder $query) => $query->where('seen_at', '<', $before)->orWhere(static fn (Builder $q) => $q->whereNull('seen_at')->where('created_at', '<', $before)))
+            ->get(['id', 'deliverable_id', 'state', 'created_at']);
+        $many = 0;
+        foreach ($lost as $check) {
+            if (! ($database && self::isQueued($check->id))) {
+                $check->fail(self::NOBODY);
+                $many++;
+            }
+        }
+
+        return $many;
+    }
+
+    private static function isQueued(int $check): bool
+    {
+        return DB::connection('side')->table('jobs')->where('payload', 'like', '%"check":'.$check.',%')->exists();
+    }
+
+    /** Seconds that the oldest job waits for its turn; 0 where none does. */
+    public static function longest(): int
+    {
+        $since = DB::connection('side')->table('jobs')->whereNull('reserved_at')->where('available_at', '<=', time())->min('available_at');
+
+        return $since === null ? 0 : max(0, time() - (int) $since);
+    }
+
+    public static function count(): int
+    {
+        return DB::connection('side')->table('jobs')->count();
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli\Work;
+
+use PlainLedger\Core\Delivery\Caution;
+use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\Scan;
+use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Delivery\ScanStage;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Media\Approving;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Looker;
+use PlainLedger\Core\Media\LookFor;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\SourceGone;
+
+/** Some seconds of a scan. What was found is in the spool file afterwards: a checkpoint, or the whole delivery. */
+final readonly class ScanTask
+{
+    private const FILES_A_STEP = 200;
+
+    /** Seconds between two lines that say how far it is. */
+    private const TELLS = 0.5;
+
+    /** @param  \Closure(array<string, mixed>): void  $say */
+    public function __construct(private \Closure $say) {}
+
+    public function run(ScanOrder $order): void
+    {
+        $beat = new Beat($this->say);
+        $listing = new BeatingListing(FolderListing::at($order->folder), $beat);
+        $scan = new Scan($listing, Probe::standard(), $order->depth, self::looker($order), $order->sums, $this->caution($order));
+        $spool = self::spooled($order->spool);
+        if ($spool !== null) {
+            $scan->resume($spool);
+        }
+        $until = microtime(true) + $order->seconds;
+        $told = 0.0;
+        foreach ($scan->steps(self::FILES_A_STEP) as $progress) {
+            $now = microtime(true);
+            if ($now - $told > self::TELLS) {
+                $told = $now;
+                ($this->say)(['done' => $progress->done, 'all' => $progress->all, 'at' => $progress->at]);
+            }
+            // names are listed in one go: they are quick, and a folder cannot be entered half-way
+            if ($progress->all !== null && $now > $until) {
+                self::keep($order->spool, $scan->checkpoint());
+                ($this->say)(['paused' => true]);
+
+                return;
+            }
+        }
+        self::keep($order->spool, $scan->delivery(time())->toArray());
+        ($this->say)(['ended' => true]);
+    }
+
+    private function caution(ScanOrder $order): Caution
+    {
+        $avoided = array_map(static fn (array $stages): array => array_map(ScanStage::from(...), $stages), $order->avoided);
+        $announce = fn (string $path, ScanStage $stage) => ($this->say)(['path' => base64_encode($path), 'stage' => $stage->value]);
+
+        return new Caution($avoided, $order->careful ? $announce : null);
+    }
+
+    private static function looker(ScanOrder $order): ?Looker
+    {
+        if ($order->looksFor === null) {
+            return null;
+        }
+        $places = $order->approved;
+        $open = static function (string $frame) use ($places): ByteSource {
+            $place = $places[(int) $frame] ?? throw SourceGone::file($frame, 'there is no such file');
+            $listing = FolderListing::at($place['folder']);
+
+            return $listing->open($listing->find($place['name']) ?? throw SourceGone::file($place['name'], 'there is no such file'));
+        };
+        $paths = [];
+        foreach (array_keys($order->looksFor['approved']) as $frame) {
+            $paths[(int) $frame] = (string) $frame;
+        }
+        $dark = $order->looksFor['dark'] === null ? null : Fraction::parse($order->looksFor['dark']);
+
+        return Looker::standard(new LookFor($order->looksFor['compares'], $dark, Approving::pictures($paths, $open)));
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function spooled(string $path): ?array
+    {
+        $packed = is_file($path) ? (string) file_get_contents($path) : '';
+        /** @var array<string, mixed>|null $data */
+        $data = $packed === '' ? null : json_decode((string) gzdecode($packed), true, 64);
+
+        return $data;
+    }
+
+    /**
+     * Whole or not at all: a process that ends meanwhile leaves what was there before.
+     *
+     * @param  array<string, mixed>  $data
+     */
+    private static function keep(string $path, array $data): void
+    {
+        $beside = $path.'.new';
+        $bytes = (string) gzencode(json_encode($data, JSON_THROW_ON_ERROR), 1);
+        if (@file_put_contents($beside, $bytes) !== strlen($bytes) || ! @rename($beside, $path)) {
+            @unlink($beside);
+            throw SpoolRefused::because(error_get_last()['message'] ?? '');
+        }
+    }
+}

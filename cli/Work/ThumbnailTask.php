@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Cli\Work;
+
+use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\ListedFile;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
+use PlainLedger\Core\Media\Probe;
+
+/** A small picture of one file. */
+final readonly class ThumbnailTask
+{
+    /** @param  \Closure(array<string, mixed>): void  $say */
+    public function __construct(private \Closure $say) {}
+
+    /** @param  string  $order  JSON: folder, name, size, modified; the texts in base 64; longest, in pixels */
+    public function run(string $order): void
+    {
+        /** @var array{folder: string, below: string, name: string, size: int, modified: int, longest: int} $given */
+        $given = json_decode($order, true, 8, JSON_THROW_ON_ERROR);
+        $raw = static fn (string $text): string => (string) base64_decode($text, true);
+        $listed = new ListedFile($raw($given['below']), $raw($given['name']), $given['size'], $given['modified']);
+        $source = FolderListing::at($raw($given['folder']))->open($listed);
+        $png = PictureDecoder::standard()->decode($source, Probe::standard()->read($source))->thumbnail($given['longest']);
+        ($this->say)(['png' => base64_encode($png)]);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * One piece of work apart from whoever orders it, so that a file that takes all memory or time there is ends this process
+ * and no other. The order comes on standard input in one line of JSON; lines of JSON on standard output say how it goes.
+ */
+
+use PlainLedger\Cli\Work\ScanTask;
+use PlainLedger\Cli\Work\ThumbnailTask;
+use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\PlainSentence;
+
+require __DIR__.'/../vendor/autoload.php';
+
+ini_set('display_errors', 'stderr');
+ini_set('pcre.backtrack_limit', '10000000');
+$say = static function (array $line): void {
+    // whoever ordered this may be gone; then nobody needs the rest
+    if (@fwrite(STDOUT, json_encode($line, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n") === false) {
+        exit(1);
+    }
+};
+$order = (string) stream_get_contents(STDIN);
+try {
+    match ($argv[1] ?? '') {
+        'scan' => (new ScanTask($say))->run(ScanOrder::read($order)),
+        'thumbnail' => (new ThumbnailTask($say))->run($order),
+        default => throw new InvalidArgumentException('The work is “scan” or “thumbnail”.'),
+    };
+} catch (PlainSentence $refused) {
+    $say(['refused' => $refused->getMessage()]);
+}

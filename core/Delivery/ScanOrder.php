@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Media\Depth;
+
+/**
+ * What a scan is to do, in plain values, so that another process can do it.
+ *
+ * @phpstan-type Approved array{folder: string, name: string}
+ */
+final readonly class ScanOrder
+{
+    /**
+     * @param  string  $folder  its real place
+     * @param  array{compares: bool, dark: string|null, approved: array<int, string>}|null  $looksFor  what is looked for in pixels; null: nothing
+     * @param  array<int, Approved>  $approved  by frame: in which folder, at its real place, an approved picture lies
+     * @param  bool  $sums  whether lists of checksums are compared
+     * @param  string  $spool  a file: what was found so far, and what is found
+     * @param  int  $seconds  after which the rest is left to the next one
+     * @param  array<array-key, list<string>>  $avoided  stages by path, of files that have broken one off
+     * @param  bool  $careful  whether each step is announced
+     */
+    public function __construct(
+        public string $folder,
+        public Depth $depth,
+        public ?array $looksFor,
+        public array $approved,
+        public bool $sums,
+        public string $spool,
+        public int $seconds,
+        public array $avoided = [],
+        public bool $careful = false,
+    ) {}
+
+    /** One line of JSON. Paths are kept as they are, whatever their encoding. */
+    public function write(): string
+    {
+        $raw = static fn (string $path): string => base64_encode($path);
+        $avoided = [];
+        foreach ($this->avoided as $path => $stages) {
+            $avoided[] = [$raw((string) $path), $stages];
+        }
+
+        return json_encode([
+            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'looks_for' => $this->looksFor,
+            'approved' => (object) array_map(static fn (array $a): array => array_map($raw, $a), $this->approved), 'sums' => $this->sums,
+            'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided, 'careful' => $this->careful,
+        ], JSON_THROW_ON_ERROR);
+    }
+
+    public static function read(string $line): self
+    {
+        /** @var array{folder: string, depth: string, looks_for: array{compares: bool, dark: string|null, approved: array<int, string>}|null, approved: array<int, Approved>, sums: bool, spool: string, seconds: int, avoided: list<array{string, list<string>}>, careful: bool} $data */
+        $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
+        $raw = static fn (string $text): string => (string) base64_decode($text, true);
+        $avoided = [];
+        foreach ($data['avoided'] as [$path, $stages]) {
+            $avoided[$raw($path)] = $stages;
+        }
+        $approved = array_map(static fn (array $a): array => ['folder' => $raw($a['folder']), 'name' => $raw($a['name'])], $data['approved']);
+
+        return new self(
+            $raw($data['folder']), Depth::from($data['depth']), $data['looks_for'], $approved, $data['sums'],
+            $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
+        );
+    }
+}

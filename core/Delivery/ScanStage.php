@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Delivery;
+
+use PlainLedger\Core\Media\Depth;
+
+/** What is done with one file of a scan. */
+enum ScanStage: string
+{
+    case Quick = 'quick';
+    case Full = 'full';
+    case Look = 'look';
+    case Sum = 'sum';
+
+    public static function reading(Depth $depth): self
+    {
+        return $depth === Depth::Full ? self::Full : self::Quick;
+    }
+}
