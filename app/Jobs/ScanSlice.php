@@ -133,7 +133,9 @@ final class ScanSlice implements ShouldQueue
         if (! $check->isUnderWay()) {
             return false;
         }
-        $kept = $progress === null ? $check->progress : $progress + ['began' => $check->progress['began'] ?? time()];
+        $before = $check->progress;
+        $moved = $progress === null || ($before !== null && $before['at'] === $progress['at']) ? $before['moved'] ?? time() : time();
+        $kept = $progress === null ? $before : $progress + ['began' => $before['began'] ?? time(), 'moved' => $moved];
         $check->update(['state' => 'running', 'progress' => $kept, 'seen_at' => Carbon::now()]);
 
         return true;

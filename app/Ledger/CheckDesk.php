@@ -60,6 +60,13 @@ final readonly class CheckDesk
     public function again(Check $old, User $by): Check
     {
         $delivery = $old->delivery;
+        // one that broke off has nothing yet
+        if ($old->state !== 'done') {
+            $check = $this->open($old->deliverable, $old->deliverable->scenes()->latest('id')->first(), $by, $old->order);
+            ScanSlice::dispatch($check->id);
+
+            return $check->refresh();
+        }
         if ($delivery?->intake_root_id !== null && (self::wasArriving($old) || self::mustBeReadAgain($delivery->scanned(), $old->resolved(), $old->deliverable->resolved()))) {
             $check = $this->open($old->deliverable, $old->scene, $by, ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth]);
             ScanSlice::dispatch($check->id);

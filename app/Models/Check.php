@@ -25,7 +25,7 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property string|null $holds_up
  * @property list<array{set_by: string, data: array<string, mixed>, label: string}> $layers
  * @property array{root: int, folder: string, depth: string}|null $order
- * @property array{done: int, all: int|null, at: string, began: int}|null $progress
+ * @property array{done: int, all: int|null, at: string, began: int, moved?: int}|null $progress  `moved`: when it last took a step
  * @property string|null $document
  * @property string|null $asked  a stamp of its layers
  * @property string|null $trouble  the side that its first cause is on, scene or files

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queue;
 
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -21,6 +22,8 @@ final class Workers
 
     /** Seconds without any worker after which pages say so. */
     private const MISSED_AFTER = 60;
+
+    private const NONE_SINCE = 'no-worker-since';
 
     private static ?string $id = null;
 
@@ -39,6 +42,7 @@ final class Workers
         self::table()->updateOrInsert(['id' => self::$id], [
             'host' => (string) gethostname(), 'pid' => (int) getmypid(), 'began' => self::beganAt((int) getmypid()), 'job_id' => null, 'seen_at' => time(),
         ]);
+        Cache::forget(self::NONE_SINCE);
         self::free();
     }
 
@@ -107,7 +111,20 @@ final class Workers
     /** Whether whoever waits for the queue waits for nobody. */
     public static function areMissing(): bool
     {
-        return config('queue.default') !== 'sync' && self::seen() < time() - self::MISSED_AFTER;
+        if (config('queue.default') === 'sync') {
+            return false;
+        }
+        $seen = self::seen();
+        if ($seen > 0) {
+            return $seen < time() - self::MISSED_AFTER;
+        }
+        // none was ever seen, or the last one took its leave: that may be a moment ago
+        $since = Cache::get(self::NONE_SINCE);
+        if (! is_int($since)) {
+            Cache::put(self::NONE_SINCE, time(), 3600);
+        }
+
+        return is_int($since) && $since < time() - self::MISSED_AFTER;
     }
 
     /** Seconds since 1970 of the newest sign of life; 0 where there was none. */

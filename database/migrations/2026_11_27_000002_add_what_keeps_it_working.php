@@ -23,21 +23,10 @@ return new class extends Migration
             $table->unsignedInteger('version')->default(0);
             $table->json('limits')->nullable();
         });
-        Schema::connection('side')->dropIfExists('workers');
-        Schema::connection('side')->create('workers', function (Blueprint $table): void {
-            $table->string('id', 36)->primary();
-            $table->string('host');
-            $table->unsignedInteger('pid');
-            // the moment the process began, as its system counts; another process may get its number later
-            $table->string('began')->default('');
-            $table->unsignedBigInteger('job_id')->nullable();
-            $table->unsignedInteger('seen_at')->index();
-        });
     }
 
     public function down(): void
     {
-        Schema::connection('side')->dropIfExists('workers');
         Schema::table('productions', fn (Blueprint $table) => $table->dropColumn(['version', 'limits']));
         Schema::table('scenes', function (Blueprint $table): void {
             $table->dropIndex(['deliverable_id', 'hash']);

@@ -12,6 +12,8 @@ use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use App\Models\User;
+use App\Queue\Waiting;
+use App\Queue\Workers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,6 +31,9 @@ use PlainLedger\Core\Report\TextReport;
 
 final class CheckController
 {
+    /** After so many seconds without a step, no end is foretold any more. */
+    private const STILL = 15;
+
     /** What lies in an intake folder, for the small browser of folders. */
     public function browse(Request $request, Deliverable $deliverable): JsonResponse
     {
@@ -81,21 +86,27 @@ final class CheckController
         return Inertia::render('Check', ['book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'ledger' => LedgerPage::of($check)]);
     }
 
-    /** @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null} seconds left, as far as the pace so far tells */
+    /** @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null, still: int|null, alone: bool} seconds left, as far as the pace so far tells; and for how many nothing has moved */
     public static function progress(Check $check): array
     {
-        $progress = $check->progress ?? ['done' => 0, 'all' => null, 'at' => '', 'began' => time()];
+        $progress = ($check->progress ?? []) + ['done' => 0, 'all' => null, 'at' => '', 'began' => time(), 'moved' => time()];
         $spent = time() - $progress['began'];
-        $left = $progress['all'] !== null && $progress['done'] > 0 && $spent >= 2 ? (int) ceil($spent * ($progress['all'] - $progress['done']) / $progress['done']) : null;
+        $still = time() - $progress['moved'];
+        $tells = $progress['all'] !== null && $progress['done'] > 0 && $spent >= 2 && $still < self::STILL;
+        $left = $tells ? (int) ceil($spent * ($progress['all'] - $progress['done']) / $progress['done']) : null;
 
-        return ['id' => $check->id, 'state' => $check->state, 'done' => $progress['done'], 'all' => $progress['all'], 'at' => $progress['at'], 'left' => $left];
+        return [
+            'id' => $check->id, 'state' => $check->state, 'done' => $progress['done'], 'all' => $progress['all'], 'at' => $progress['at'],
+            'left' => $left, 'still' => $still < self::STILL ? null : $still, 'alone' => Workers::areMissing(),
+        ];
     }
 
     public function follow(Check $check): JsonResponse
     {
         Gate::authorize('view', $check->deliverable);
+        Waiting::breakOffLost($check->deliverable_id);
 
-        return response()->json(self::progress($check));
+        return response()->json(self::progress($check->refresh()));
     }
 
     public function stop(Check $check): RedirectResponse

@@ -15,6 +15,7 @@ use App\Models\Membership;
 use App\Models\Production;
 use App\Models\Specification;
 use App\Models\User;
+use App\Queue\Waiting;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -60,6 +61,7 @@ final class DeliverableController
     {
         $base = $this->base($request, $deliverable);
         $roots = IntakeFolder::rootsFor($deliverable, (bool) $base['may']['specify']);
+        Waiting::breakOffLost($deliverable->id);
         $running = $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
         $last = $deliverable->checks()->latest('id')->first();
 
@@ -70,6 +72,7 @@ final class DeliverableController
             ], $roots),
             'running' => $running === null ? null : CheckController::progress($running),
             'fault' => $last?->state === 'failed' ? $last->fault : ($last?->state === 'stopped' ? 'The check was stopped; nothing was kept of it.' : null),
+            'failed' => $last?->order !== null && in_array($last->state, ['failed', 'stopped'], true) ? $last->id : null,
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\User;
+use App\Queue\Workers;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -21,6 +22,7 @@ final class ShareWithPages extends Middleware
         return [
             ...parent::share($request),
             'person' => $user instanceof User ? ['name' => $user->name] : null,
+            'alone' => fn (): bool => $user instanceof User && Workers::areMissing(),
             'change' => fn (): ?int => is_int($request->session()->get('change')) ? $request->session()->get('change') : null,
             'turned' => fn (): mixed => $request->session()->get('turned'),
             'told' => fn (): ?string => is_string($request->session()->get('told')) ? $request->session()->get('told') : null,

@@ -10,7 +10,7 @@ import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
-export default function Frames({ book, deliverable, ledger, past, roots, running, fault }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; fault: string | null }) {
+export default function Frames({ book, deliverable, ledger, past, roots, running, fault, failed }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; fault: string | null; failed: number | null }) {
     const [busy, setBusy] = useState(false);
     const [full, setFull] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
@@ -43,9 +43,14 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                     <Folios deliverable={deliverable} at="frames" />
                     {running !== null && <CheckProgress key={running.id} running={running} />}
                     {running === null && fault !== null && (
-                        <p role="alert" className="mx-6 mt-3 border border-red px-3 py-2 text-red">
-                            {fault}
-                        </p>
+                        <div role="alert" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border border-red px-3 py-2 text-red">
+                            <span>{fault}</span>
+                            {failed !== null && (
+                                <button type="button" className="press" disabled={busy} onClick={() => router.post(`/checks/${failed}/again`, {}, { onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
+                                    Begin again
+                                </button>
+                            )}
+                        </div>
                     )}
                     {delivery !== null && ledger !== null && (
                         <div className="px-6 pt-3">

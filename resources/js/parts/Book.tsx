@@ -8,6 +8,7 @@ import { Shortcuts, shortcutsOn } from './Shortcuts';
 interface Shared {
     person: { name: string } | null;
     told: string | null;
+    alone: boolean;
     errors: Record<string, string>;
     [key: string]: unknown;
 }
@@ -16,7 +17,7 @@ const REGIONS = ['head', 'index', 'sheet', 'margin'];
 
 /** The open book: running head, index, sheet, margin. F6 goes from one to the next. */
 export function Book({ title, book, deliverable, margin, children }: { title: string; book: BookData | null; deliverable?: Deliverable; margin?: ReactNode; children: ReactNode }) {
-    const { person, told, errors } = usePage<Shared>().props;
+    const { person, told, alone, errors } = usePage<Shared>().props;
     const filter = useRef<HTMLInputElement>(null);
     const [showKeys, setShowKeys] = useState(false);
     const [night, setNight] = useState(theme() === 'night');
@@ -121,6 +122,11 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                 </nav>
             )}
             <main className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
+                {alone && (
+                    <p role="status" className="border-b border-ochre px-6 py-1.5 text-ochre">
+                        No worker has been seen for a minute, so checks that wait for their turn are not worked on. Whoever runs this installation begins one with <span className="mono">bin/start</span>.
+                    </p>
+                )}
                 {told != null && (
                     <p role="status" className="aside border-b border-rule px-6 py-1.5">
                         {told}

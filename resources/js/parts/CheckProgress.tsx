@@ -36,6 +36,7 @@ export function CheckProgress({ running }: { running: Progress }) {
                 <span className="said" role="status">
                     {now.state === 'queued' ? 'Waiting for its turn.' : now.all === null ? 'Reading names.' : `${now.done.toLocaleString('en')} of ${now.all.toLocaleString('en')} files read.`}
                 </span>
+                {now.still !== null && now.state === 'running' && <span className="text-faint">nothing has moved for {long(now.still)}</span>}
                 {now.left !== null && <span className="text-faint">about {long(now.left)} still</span>}
                 <button type="button" className="press ml-auto" onClick={() => router.post(`/checks/${running.id}/stop`)}>
                     Stop

@@ -7,7 +7,7 @@ export function Thumbnail({ check, part, pass, frame }: { check: number; part: s
     return (
         <figure className="w-[150px]">
             {gone ? (
-                <p className="border border-rule h-[84px] px-2 pt-7 text-center text-[12.5px] text-faint">no longer there</p>
+                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">no longer there, or changed</p>
             ) : (
                 <img src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${pass === null ? '' : `?pass=${encodeURIComponent(pass)}`}`} alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`} loading="lazy" className="h-[84px] w-auto max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]" onError={() => setGone(true)} />
             )}

@@ -180,6 +180,9 @@ export interface Progress {
     all: number | null;
     at: string;
     left: number | null;
+    /** seconds for which nothing has moved; null while it moves */
+    still: number | null;
+    alone: boolean;
 }
 
 export type Layer = 'house' | 'specification' | 'deliverable';

@@ -76,4 +76,12 @@ abstract class LedgerTestCase extends TestCase
     {
         return $this->production->intakeRoots()->firstOrFail()->id;
     }
+
+    /** The second database as it is outside of tests, where its tables are held in memory by other means. */
+    protected function withSideTables(): void
+    {
+        foreach (glob(database_path('migrations/*_create_{side,workers}.php'), GLOB_BRACE) ?: [] as $file) {
+            (require $file)->up();
+        }
+    }
 }
