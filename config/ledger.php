@@ -8,7 +8,7 @@ return [
     // folders with more files than this are checked by the queue, with progress
     'files_at_once' => (int) env('LEDGER_FILES_AT_ONCE', 400),
     // seconds of work in one slice of a queued scan
-    'slice' => 20,
+    'slice' => (int) env('LEDGER_SLICE', 20),
     // what a process that looks at files may take, in megabytes, and how many seconds it may be silent
     'child_memory' => (int) env('LEDGER_CHILD_MEMORY', 1024),
     'child_silence' => (int) env('LEDGER_CHILD_SILENCE', 90),

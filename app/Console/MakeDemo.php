@@ -75,9 +75,11 @@ final class MakeDemo extends Command
         $deliverable->keepParts();
         if ($owed['scene'] !== null) {
             [$name, $content] = is_string($owed['scene']) ? ["{$owed['code']}.txt", $owed['scene']] : ["{$owed['code']}_light_v003.json", (string) json_encode(Scenario::sceneDocument($owed['code'], $owed['scene']), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)];
-            $scene = $deliverable->scenes()->create(['user_id' => $owner->id, 'file_name' => $name, 'content' => $content, 'field_map' => $production->field_map]);
-            if ($owed['mistakes'] === null) {
-                $desk->checkScene($deliverable, $scene, $owner);
+            $scene = ['user_id' => $owner->id, 'file_name' => $name, 'content' => $content, 'field_map' => $production->field_map];
+            if ($owed['mistakes'] !== null) {
+                $deliverable->scenes()->create($scene);
+            } else {
+                $desk->bringScene($deliverable, $scene, $owner);
                 $deliverable->update(['frame_times' => is_string($owed['scene']) ? null : '3 min 10 s, 2 min 55 s, 3 min 40 s']);
             }
         }

@@ -30,11 +30,26 @@ use PlainLedger\Core\Specification\Specification as Resolved;
 /** Where checks are opened, and closed when their files have been looked at. */
 final readonly class CheckDesk
 {
-    /** Checks scene settings, beside the newest delivery where there is one. */
-    public function checkScene(Deliverable $deliverable, Scene $scene, User $by): Check
+    /**
+     * Keeps scene settings, and checks them beside the newest delivery where there is one.
+     *
+     * @param  array<string, mixed>  $scene  of the row that is made
+     */
+    public function bringScene(Deliverable $deliverable, array $scene, User $by): Check
+    {
+        // settings without a check of them would stand there as if nobody had looked at them
+        [$kept, $check] = DB::transaction(function () use ($deliverable, $scene, $by): array {
+            $kept = $deliverable->scenes()->create($scene);
+
+            return [$kept, $this->open($deliverable, $kept, $by)];
+        });
+
+        return $this->closeScene($check->setRelation('scene', $kept), $deliverable);
+    }
+
+    private function closeScene(Check $check, Deliverable $deliverable): Check
     {
         $delivery = $deliverable->deliveries()->latest('id')->first();
-        $check = $this->open($deliverable, $scene, $by);
         // whatever was delivered before this scene must not be written over by it
         $this->close($check, $delivery, earlier: $delivery);
 
@@ -63,6 +78,9 @@ final readonly class CheckDesk
         // one that broke off has nothing yet
         if ($old->state !== 'done') {
             $check = $this->open($old->deliverable, $old->deliverable->scenes()->latest('id')->first(), $by, $old->order);
+            if ($old->order === null) {
+                return $this->closeScene($check, $old->deliverable);
+            }
             ScanSlice::dispatch($check->id);
 
             return $check->refresh();

@@ -110,13 +110,12 @@ final readonly class SceneDesk
         $fields = array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings());
         $last = $deliverable->scenes()->latest('id')->first();
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
-        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->content === $content && $last->file_name === $name && $last->part === $part && ($last->field_map ?? []) == $fields
+        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->hash === hash('sha256', $content) && $last->file_name === $name && $last->part === $part && ($last->field_map ?? []) == $fields
             && ! Asked::hasChangedSince($deliverable, $newest)) {
             return $newest;
         }
-        $scene = $deliverable->scenes()->create(['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields, 'part' => $part]);
 
-        return $this->checks->checkScene($deliverable, $scene, $by);
+        return $this->checks->bringScene($deliverable, ['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields, 'part' => $part], $by);
     }
 
     /**

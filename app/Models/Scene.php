@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -18,7 +20,8 @@ use PlainLedger\Core\Scene\SceneSettings;
  * @property int $deliverable_id
  * @property int|null $user_id
  * @property string $file_name
- * @property string $content
+ * @property string $content  kept once, however often it is brought
+ * @property string $hash  of its content
  * @property list<array<string, mixed>>|null $field_map  of the production at that time, and what was pointed at for this scene alone
  * @property string|null $part  the part they make, where somebody said so
  * @property Carbon $created_at
@@ -30,6 +33,20 @@ final class Scene extends Model
     protected function casts(): array
     {
         return ['field_map' => 'array'];
+    }
+
+    /** @return Attribute<string, string> */
+    protected function content(): Attribute
+    {
+        return Attribute::make(
+            get: fn (): string => (string) DB::table('scene_texts')->where('hash', $this->hash)->value('content'),
+            set: static function (string $content): array {
+                $hash = hash('sha256', $content);
+                DB::table('scene_texts')->insertOrIgnore(['hash' => $hash, 'content' => $content]);
+
+                return ['hash' => $hash, 'content' => ''];
+            },
+        );
     }
 
     public function settings(): SceneSettings

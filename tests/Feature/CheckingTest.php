@@ -137,7 +137,7 @@ final class CheckingTest extends LedgerTestCase
 
         self::assertSame('failed', $check->refresh()->state);
         self::assertStringContainsString('is not in this intake', (string) $check->fault);
-        self::assertSame($check->fault, $this->page("/deliverables/{$this->deliverable->id}/frames")['fault']);
+        self::assertSame($check->fault, $this->page("/deliverables/{$this->deliverable->id}/frames")['broken']['says'] ?? null);
     }
 
     /** @return iterable<string, array{string, string}> */

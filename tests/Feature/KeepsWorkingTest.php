@@ -70,7 +70,7 @@ final class KeepsWorkingTest extends LedgerTestCase
         (new ScanSlice($check->id))->failed(new \RuntimeException('killed'));
 
         $page = $this->page("/deliverables/{$this->deliverable->id}/frames");
-        self::assertSame([ScanSlice::BROKE_OFF, $check->id, null], [$page['fault'], $page['failed'], $page['running']]);
+        self::assertSame([ScanSlice::BROKE_OFF, $check->id, null], [$page['broken']['says'] ?? null, $page['broken']['id'] ?? null, $page['running']]);
         $this->post("/checks/{$check->id}/again")->assertRedirect();
         self::assertSame(['queued', $check->order], $this->deliverable->checks()->latest('id')->get(['state', 'order'])->map(static fn (Check $c): array => [$c->state, $c->order])->firstOrFail());
     }

@@ -48,12 +48,13 @@ final class DeliverableController
     public function scene(Request $request, Deliverable $deliverable): Response
     {
         $base = $this->base($request, $deliverable);
+        Waiting::breakOffLost($deliverable->id);
         $ledger = $this->ledger($deliverable);
         $scene = $deliverable->scenes()->latest('id')->first();
 
         return Inertia::render('Scene', $base + $ledger + [
             'unknown' => $scene === null ? [] : array_map(static fn (UnknownSetting $u): array => ['name' => $u->name, 'value' => $u->value, 'field' => $u->field], array_slice($scene->settings()->unknown, 0, 200)),
-            'fields' => NamesController::fields(),
+            'fields' => NamesController::fields(), 'broken' => self::broken($deliverable),
         ]);
     }
 
@@ -63,7 +64,6 @@ final class DeliverableController
         $roots = IntakeFolder::rootsFor($deliverable, (bool) $base['may']['specify']);
         Waiting::breakOffLost($deliverable->id);
         $running = $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
-        $last = $deliverable->checks()->latest('id')->first();
 
         return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
             'roots' => array_map(static fn ($root): array => [
@@ -71,9 +71,20 @@ final class DeliverableController
                 'wanted' => IntakeFolder::wanted($root, $deliverable, (bool) $base['may']['specify']),
             ], $roots),
             'running' => $running === null ? null : CheckController::progress($running),
-            'fault' => $last?->state === 'failed' ? $last->fault : ($last?->state === 'stopped' ? 'The check was stopped; nothing was kept of it.' : null),
-            'failed' => $last?->order !== null && in_array($last->state, ['failed', 'stopped'], true) ? $last->id : null,
+            'broken' => self::broken($deliverable),
         ]);
+    }
+
+    /** @return array{id: int, says: string}|null the newest check, where it came to no end */
+    private static function broken(Deliverable $deliverable): ?array
+    {
+        $last = $deliverable->checks()->latest('id')->first();
+
+        return match ($last?->state) {
+            'failed' => ['id' => $last->id, 'says' => (string) $last->fault],
+            'stopped' => ['id' => $last->id, 'says' => 'The check was stopped; nothing was kept of it.'],
+            default => null,
+        };
     }
 
     /** @return array{ledger: array<string, mixed>|null, past: array<int, array<string, mixed>>} */

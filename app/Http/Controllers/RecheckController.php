@@ -23,7 +23,7 @@ final class RecheckController
     public function one(Request $request, Check $check, CheckDesk $desk): RedirectResponse
     {
         Gate::authorize('check', $check->deliverable);
-        abort_unless($check->state === 'done' || ($check->order !== null && ! $check->isUnderWay()), 404);
+        abort_if($check->isUnderWay(), 404);
         if ($check->deliverable->checks()->whereIn('state', ['queued', 'running'])->exists()) {
             throw ValidationException::withMessages(['again' => 'A check of this deliverable is under way; wait for it or stop it.']);
         }

@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { bytes, counted } from '../lib/frames';
 import { verdictInWords } from '../lib/notes';
+import { BrokenOff, type Broken } from '../parts/BrokenOff';
 import { CheckProgress } from '../parts/CheckProgress';
 import { FilesFound } from '../parts/FilesFound';
 import { FolderBrowser, type Choice, type Root } from '../parts/FolderBrowser';
@@ -10,7 +11,7 @@ import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
-export default function Frames({ book, deliverable, ledger, past, roots, running, fault, failed }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; fault: string | null; failed: number | null }) {
+export default function Frames({ book, deliverable, ledger, past, roots, running, broken }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; broken: Broken | null }) {
     const [busy, setBusy] = useState(false);
     const [full, setFull] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
@@ -42,16 +43,7 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                 <>
                     <Folios deliverable={deliverable} at="frames" />
                     {running !== null && <CheckProgress key={running.id} running={running} />}
-                    {running === null && fault !== null && (
-                        <div role="alert" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border border-red px-3 py-2 text-red">
-                            <span>{fault}</span>
-                            {failed !== null && (
-                                <button type="button" className="press" disabled={busy} onClick={() => router.post(`/checks/${failed}/again`, {}, { onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
-                                    Begin again
-                                </button>
-                            )}
-                        </div>
-                    )}
+                    {running === null && broken !== null && <BrokenOff broken={broken} />}
                     {delivery !== null && ledger !== null && (
                         <div className="px-6 pt-3">
                             <p className="said">{verdictInWords(ledger.document)}</p>

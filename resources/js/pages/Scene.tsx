@@ -1,5 +1,6 @@
 import { verdictInWords } from '../lib/notes';
 import { Breaking } from '../parts/Breaking';
+import { BrokenOff, type Broken } from '../parts/BrokenOff';
 import { BringScene } from '../parts/BringScene';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../parts/LedgerSheet';
@@ -36,7 +37,7 @@ function NotUnderstood({ deliverable, ledger, unknown, fields, decides }: { deli
 }
 
 /** The scene before it is rendered: its settings beside what is asked. */
-export default function Scene({ book, deliverable, ledger, past, unknown, fields }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; unknown: Unknown[]; fields: Field[] }) {
+export default function Scene({ book, deliverable, ledger, past, unknown, fields, broken }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; unknown: Unknown[]; fields: Field[]; broken: Broken | null }) {
     const withScene = ledger !== null && ledger.scene !== null;
 
     return (
@@ -48,6 +49,7 @@ export default function Scene({ book, deliverable, ledger, past, unknown, fields
             head={
                 <>
                     <Folios deliverable={deliverable} at="scene" />
+                    {broken !== null && <BrokenOff broken={broken} />}
                     <BringScene deliverable={deliverable.id} first={!withScene} />
                 </>
             }

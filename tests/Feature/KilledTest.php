@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Jobs\ScanSlice;
+use App\Models\Check;
+use Illuminate\Foundation\Testing\RefreshDatabaseState;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
+use Tests\Core\Support\Workbench;
+use Tests\Feature\Support\LedgerTestCase;
+
+/** Real workers on real files, ended without warning while they work. */
+final class KilledTest extends LedgerTestCase
+{
+    /** @var list<string> what is written is there for other processes */
+    protected $connectionsToTransact = [];
+
+    private string $home;
+
+    /** @var array<string, string|false> */
+    private array $before = [];
+
+    protected function setUp(): void
+    {
+        $this->home = sys_get_temp_dir().'/plain-ledger-killed-'.getmypid();
+        @mkdir($this->home);
+        foreach (['ledger', 'side'] as $name) {
+            file_put_contents("{$this->home}/{$name}.sqlite", '');
+        }
+        foreach ($this->surroundings() as $name => $value) {
+            $this->before[$name] = getenv($name);
+            $this->set($name, $value);
+        }
+        RefreshDatabaseState::$migrated = false;
+        parent::setUp();
+    }
+
+    protected function tearDown(): void
+    {
+        DB::purge('ledger');
+        DB::purge('side');
+        parent::tearDown();
+        foreach ($this->before as $name => $value) {
+            $this->set($name, $value);
+        }
+        RefreshDatabaseState::$migrated = false;
+        Workbench::remove($this->home);
+    }
+
+    private function set(string $name, string|false $value): void
+    {
+        putenv($value === false ? $name : "{$name}={$value}");
+        if ($value === false) {
+            unset($_ENV[$name], $_SERVER[$name]);
+        } else {
+            $_ENV[$name] = $_SERVER[$name] = $value;
+        }
+    }
+
+    /** @return array<string, string> */
+    private function surroundings(): array
+    {
+        return [
+            'DB_DATABASE' => "{$this->home}/ledger.sqlite", 'DB_SIDE_DATABASE' => "{$this->home}/side.sqlite",
+            'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database', 'LEDGER_FILES_AT_ONCE' => '0', 'LEDGER_SLICE' => '1',
+        ];
+    }
+
+    private function worker(): Process
+    {
+        $command = [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.1', '--tries=2', '--timeout=1800', '--stop-when-empty'];
+        $worker = new Process($command, base_path(), $this->surroundings() + ['LEDGER_INTAKE' => $this->intake->folder, 'APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')], null, 60);
+        $worker->start();
+
+        return $worker;
+    }
+
+    private function order(int $frames): Check
+    {
+        $this->deliverable->update(['overrides' => ['time.range' => "1001-{$frames}", 'content.black' => 'none']]);
+        $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', "1001-{$frames}", Workbench::png());
+        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'])->assertRedirect();
+
+        return $this->deliverable->checks()->latest('id')->firstOrFail();
+    }
+
+    private function until(\Closure $holds): void
+    {
+        for ($tries = 0; ! $holds() && $tries < 1500; $tries++) {
+            usleep(10_000);
+        }
+        self::assertTrue($holds(), 'It did not come to that in time.');
+    }
+
+    public function test_a_worker_is_killed_and_another_goes_on(): void
+    {
+        $check = $this->order(3500);
+        $worker = $this->worker();
+        $this->until(static fn (): bool => ($check->refresh()->progress['done'] ?? 0) > 0);
+        $worker->signal(SIGKILL);
+        $this->until(static fn (): bool => ! $worker->isRunning());
+        self::assertSame('running', $check->refresh()->state);
+
+        self::assertSame(0, $this->worker()->wait());
+        self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict], (string) $check->fault);
+        self::assertSame([1, 2500], [$this->deliverable->deliveries()->count(), $check->delivery?->file_count]);
+        self::assertSame(0, DB::connection('side')->table('jobs')->count());
+    }
+
+    public function test_a_job_that_ends_two_workers_is_failed_and_says_so(): void
+    {
+        $check = $this->order(3500);
+        // slices follow one another as jobs of their own: this one is a single job
+        $this->set('LEDGER_SLICE', '60');
+        foreach ([1, 2] as $_) {
+            $command = [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.1', '--tries=2', '--timeout=1800'];
+            $worker = new Process($command, base_path(), ['LEDGER_SLICE' => '60', 'LEDGER_INTAKE' => $this->intake->folder] + $this->surroundings() + ['APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')]);
+            $worker->start();
+            $this->until(static fn (): bool => DB::connection('side')->table('workers')->where('pid', $worker->getPid())->whereNotNull('job_id')->exists());
+            $worker->signal(SIGKILL);
+            $this->until(static fn (): bool => ! $worker->isRunning());
+        }
+        $this->worker()->wait();
+
+        self::assertSame(['failed', ScanSlice::BROKE_OFF], [$check->refresh()->state, $check->fault]);
+        self::assertSame(0, $this->deliverable->deliveries()->count());
+    }
+
+    public function test_the_process_that_looks_is_killed_and_the_worker_goes_on(): void
+    {
+        $check = $this->order(2500);
+        $worker = $this->worker();
+        $this->until(static fn (): bool => ($check->refresh()->progress['done'] ?? 0) > 0);
+        exec('pkill -KILL -P '.(int) $worker->getPid());
+        $worker->wait();
+
+        self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict], (string) $check->fault);
+        self::assertSame(1500, $check->delivery?->file_count);
+    }
+
+    public function test_two_workers_share_the_work(): void
+    {
+        $checks = [];
+        foreach (range(1, 8) as $n) {
+            $deliverable = $this->production->deliverables()->create(['specification_id' => $this->deliverable->specification_id, 'owner_id' => $this->artist->id, 'code' => "TC_20{$n}", 'title' => '', 'values' => [], 'overrides' => ['time.range' => '1-20']]);
+            $deliverable->keepParts();
+            $this->intake->frames("tide/TC_20{$n}/TC_20{$n}.%04d.png", '1-20', Workbench::png());
+            $this->actingAs($this->artist)->post("/deliverables/{$deliverable->id}/checks", ['root' => $this->root(), 'below' => "TC_20{$n}", 'depth' => 'full'])->assertRedirect();
+            $checks[] = $deliverable->checks()->latest('id')->firstOrFail();
+        }
+        $workers = [$this->worker(), $this->worker()];
+        array_map(static fn (Process $worker): int => $worker->wait(), $workers);
+
+        foreach ($checks as $check) {
+            self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict]);
+            self::assertSame(1, $check->deliverable->deliveries()->count());
+        }
+    }
+}
