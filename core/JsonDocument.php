@@ -133,6 +133,20 @@ final readonly class JsonDocument
         return $keyed;
     }
 
+    /**
+     * The same, one by one: a name that is a number stays a text, which the keys of an array do not keep.
+     *
+     * @return \Generator<string, mixed>
+     *
+     * @throws JsonRefused unless it is an object
+     */
+    public static function entries(mixed $value, string $label, string $where): \Generator
+    {
+        foreach (self::asObject($value, $label, $where) as $key => $item) {
+            yield (string) $key => $item;
+        }
+    }
+
     public static function typeOf(mixed $value): string
     {
         return match (true) {

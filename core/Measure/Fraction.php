@@ -12,6 +12,11 @@ use Brick\Math\RoundingMode;
 /** Reads and writes exact fractions as people type them: `10/11`, `10:11`, `1.5`, `2`. */
 final readonly class Fraction
 {
+    /** Nothing that is measured here is nearer to nothing, or further from it. */
+    private const LEAST = '0.000000001';
+
+    private const MOST = '1000000000000000';
+
     /**
      * @throws NotUnderstood unless it is a whole number, a decimal, or two of them with `/` or `:` between
      */
@@ -23,11 +28,15 @@ final readonly class Fraction
         }
         try {
             $top = BigDecimal::of($m[1])->toBigRational();
-
-            return isset($m[2]) ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified() : $top->simplified();
+            $value = isset($m[2]) ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified() : $top->simplified();
         } catch (MathException) {
             throw NotUnderstood::as($what, $text, $example);
         }
+        if (! $value->isZero() && ($value->abs()->isLessThan(BigRational::of(self::LEAST)) || $value->abs()->isGreaterThan(BigRational::of(self::MOST)))) {
+            throw NotUnderstood::beyond($text, self::LEAST, number_format((float) self::MOST));
+        }
+
+        return $value;
     }
 
     public static function of(int $numerator, int $denominator = 1): BigRational

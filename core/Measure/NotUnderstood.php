@@ -16,6 +16,12 @@ final class NotUnderstood extends \InvalidArgumentException implements PlainSent
         return new self("“{$shown}” is not {$what}; write it like {$example}.");
     }
 
+    /** A number that is one, and further from anything that is measured here than calculations carry. */
+    public static function beyond(string $text, string $least, string $most): self
+    {
+        return new self('“'.mb_strimwidth(Text::shown($text), 0, 60, '…')."” is beyond what is reckoned with here: a number is 0, or from {$least} to {$most}.");
+    }
+
     public static function because(string $sentence): self
     {
         return new self($sentence);

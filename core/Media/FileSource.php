@@ -13,6 +13,8 @@ final class FileSource implements ByteSource
     /** Read, byte by byte, without blocking. */
     private const MODE = 'rbn';
 
+    private const FOLDER = 'this is a folder, not a file';
+
     /** @var resource|null */
     private $handle;
 
@@ -64,7 +66,7 @@ final class FileSource implements ByteSource
         $state = $stat === false ? null : FileState::of($stat);
         if ($state === null || ! $state->isRegular()) {
             fclose($handle);
-            throw SourceGone::file($path, 'it is no regular file');
+            throw SourceGone::file($path, ($state?->isFolder() ?? false) ? self::FOLDER : 'it is no regular file');
         }
         stream_set_read_buffer($handle, 0);
 
@@ -77,7 +79,7 @@ final class FileSource implements ByteSource
 
         return match (true) {
             $state === null => 'there is no such file',
-            $state->isFolder() => 'it is a folder, not a file',
+            $state->isFolder() => self::FOLDER,
             ! $state->isRegular() && ! $state->isLink() => 'it is no regular file',
             $state->isLink() => 'it is a link that cannot be followed',
             default => 'permission is missing',

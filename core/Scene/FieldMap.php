@@ -81,7 +81,7 @@ final readonly class FieldMap
             throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.');
         }
         $words = [];
-        foreach (JsonDocument::asObject($line['words'] ?? [], $label, "\"words\" of {$where}") as $word => $stands) {
+        foreach (JsonDocument::entries($line['words'] ?? [], $label, "\"words\" of {$where}") as $word => $stands) {
             if (! is_string($stands) || count($words) >= 100) {
                 throw JsonRefused::because($label, "\"words\" of {$where} are at most 100 texts by texts.");
             }

@@ -56,6 +56,14 @@ final readonly class SceneSettings
         );
     }
 
+    public function withNotUnderstood(string $what): self
+    {
+        return new self(
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views,
+            $this->passes, $this->links, [...$this->notUnderstood, $what], $this->unknown, $this->facts, $this->part, $this->outputs,
+        );
+    }
+
     /** @param  list<self>  $outputs */
     public function withOutputs(array $outputs): self
     {

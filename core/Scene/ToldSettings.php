@@ -60,6 +60,7 @@ final readonly class ToldSettings
             if ($value === null) {
                 continue;
             }
+            $key = (string) $key;
             try {
                 if ($key === 'time.timeline') {
                     $timeline = FrameRange::parse(Ask::scalar($value));

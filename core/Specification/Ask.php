@@ -91,12 +91,15 @@ final readonly class Ask
         // a decimal comma, in the rates that have one
         $text = $descriptor->type === AskType::Rate ? (string) preg_replace('~\b(23|29|47|59|119),(\d{2,3})\b~', '$1.$2', $text) : $text;
         $text = $descriptor->bounds ? self::usualBounds($descriptor, $text) : $text;
-        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3]))) {
+        if ($descriptor->bounds && preg_match('~^\s*(?:(>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?(\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u', $text, $m) === 1 && ($m[1] !== '' || isset($m[3])) && self::canBeBounds($descriptor, $m[2], $m[3] ?? '0')) {
             // “5 to 8 Mbit/s”: the unit is written once
             $unit = isset($m[3]) && preg_match('~[A-Za-z]~', $m[2]) !== 1 && preg_match('~[A-Za-z/]+\s*$~', $m[3], $u) === 1 ? ' '.trim($u[0]) : '';
             $first = self::one($descriptor, trim($m[2]).$unit);
             if (isset($m[3])) {
-                return self::bounds($first, self::one($descriptor, trim($m[3])));
+                $last = self::one($descriptor, trim($m[3]));
+                $counted = static fn (string $bound): string => $bound === 'none' ? '0' : $bound;
+
+                return $first === 'none' && $last === 'none' ? new self(['none'], null, null) : self::bounds($counted($first), $counted($last));
             }
 
             if ($first === 'none') {
@@ -306,6 +309,14 @@ final readonly class Ask
         }
 
         return new self($ask->values, null, null, threshold: Fraction::write($threshold));
+    }
+
+    /** What is asked in words of one's own has bounds where those are plain numbers; “5 to 8 Mbit/s” is a text. */
+    private static function canBeBounds(Descriptor $descriptor, string $first, string $last): bool
+    {
+        $number = '~^\d+(?:\.\d+)?$~';
+
+        return ! $descriptor->type->isFreeText() || (preg_match($number, trim($first)) === 1 && preg_match($number, trim($last)) === 1);
     }
 
     private static function bounds(?string $min, ?string $max): self

@@ -73,7 +73,7 @@ final readonly class Specification
         $shapes = null;
         foreach ($layers as $layer) {
             $title = self::text($layer, 'title') ?? $title;
-            foreach (JsonDocument::asObject($layer->data['values'] ?? [], $layer->label, '"values"') as $key => $value) {
+            foreach (JsonDocument::entries($layer->data['values'] ?? [], $layer->label, '"values"') as $key => $value) {
                 if ($value !== null && ! is_scalar($value)) {
                     throw SpecificationRefused::because($layer->label, '"values": “'.Text::shown($key).'” must be a text or a number, and '.JsonDocument::typeOf($value).' stands there.');
                 }
@@ -85,7 +85,7 @@ final readonly class Specification
             $shapes = self::shapes($layer) ?? $shapes;
             foreach (array_keys($layer->data) as $key) {
                 if (! in_array($key, ['format', 'version', 'title', 'delivers', 'values', 'require', 'parts', 'starting_values'], true)) {
-                    $unknown[] = Text::shown($key);
+                    $unknown[] = Text::shown((string) $key);
                 }
             }
         }
@@ -193,7 +193,7 @@ final readonly class Specification
      */
     private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown, ?Faults $faults, string $part): array
     {
-        foreach (JsonDocument::asObject($require, $layer->label, $where) as $id => $json) {
+        foreach (JsonDocument::entries($require, $layer->label, $where) as $id => $json) {
             $descriptor = $catalogue->find($id);
             if ($descriptor === null) {
                 $unknown[] = Text::shown($id);
@@ -226,6 +226,7 @@ final readonly class Specification
         $all = [];
         foreach ($passes->ask->own ?? [] as $pass => $require) {
             foreach ($require as $id => $json) {
+                $id = (string) $id;
                 $descriptor = $catalogue->find($id);
                 if ($descriptor === null || ! PassList::canBeAsked($id, $descriptor)) {
                     $unknown[] = 'passes: '.Text::shown("{$pass}, {$id}");
@@ -246,7 +247,7 @@ final readonly class Specification
     private static function starting(Layer $layer, Catalogue $catalogue): array
     {
         $starting = [];
-        foreach (JsonDocument::asObject($layer->data['starting_values'] ?? [], $layer->label, '"starting_values"') as $id => $list) {
+        foreach (JsonDocument::entries($layer->data['starting_values'] ?? [], $layer->label, '"starting_values"') as $id => $list) {
             $descriptor = $catalogue->find($id);
             foreach (is_array($list) && array_is_list($list) ? $list : [$list] as $value) {
                 if ($descriptor !== null) {

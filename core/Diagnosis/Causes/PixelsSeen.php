@@ -62,7 +62,8 @@ final readonly class PixelsSeen implements CauseFamily
             return;
         }
         [$head, $tail] = array_map(intval(...), explode('+', $entry->requirement->ask->single() ?? '0+0'));
-        [$hasHead, $hasTail] = array_map(intval(...), explode('+', $situation->found('content.hold') ?? '0+0'));
+        $found = $situation->found('content.hold') ?? '';
+        [$hasHead, $hasTail] = array_map(intval(...), explode('+', str_contains($found, '+') ? $found : '0+0'));
         $short = [...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []), ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : [])];
         yield new Finding('hold-too-short', 'files', ucfirst(implode(', ', $short)).'.', $short, ['content.hold'],
             [Fix::set($situation->part(), 'content.hold', 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')], render: true);

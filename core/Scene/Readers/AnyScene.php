@@ -19,6 +19,9 @@ use PlainLedger\Core\Shotlist\Readers\SeparatedValues;
 /** Settings in whatever form somebody could get them, told apart by what they begin with. */
 final readonly class AnyScene implements SceneReader
 {
+    /** What is said of a file that is no UTF-8 where it should be. */
+    public const LATIN = 'Names in it are no UTF-8; they were read as Latin-1';
+
     /**
      * One scene.
      *
@@ -67,7 +70,9 @@ final readonly class AnyScene implements SceneReader
             return $scenes === [] ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.') : $scenes;
         }
 
-        return [self::one((new KeyValueText)->read($plain, $label, $map), $label, $text)];
+        $scene = (new KeyValueText)->read($plain, $label, $map);
+
+        return [self::one($plain === $decoded ? $scene : $scene->withNotUnderstood(self::LATIN), $label, $text)];
     }
 
     private static function one(SceneSettings $settings, string $label, string $content): ToldScene

@@ -33,12 +33,12 @@ final readonly class SceneJson implements SceneReader
         $strange = [];
         foreach (array_keys($document->data) as $key) {
             if (! in_array($key, ['format', 'version', 'scene', 'settings', 'outputs', 'title', 'note'], true)) {
-                $strange[] = Text::shown($key);
+                $strange[] = Text::shown((string) $key);
             }
         }
         foreach (array_keys($scene) as $key) {
             if (! in_array($key, self::SCENE_KEYS, true)) {
-                $strange[] = 'scene.'.Text::shown($key);
+                $strange[] = 'scene.'.Text::shown((string) $key);
             }
         }
 
@@ -70,6 +70,7 @@ final readonly class SceneJson implements SceneReader
         // names that somebody has said the meaning of; values of the others are typed already
         $mapped = [];
         foreach ($map === null ? [] : $settings as $key => $value) {
+            $key = (string) $key;
             if ($map?->of($key) !== null && is_scalar($value)) {
                 $mapped[] = [$key, is_bool($value) ? ($value ? 'yes' : 'no') : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)];
                 unset($settings[$key]);

@@ -62,6 +62,10 @@ final class UsdScene implements SceneReader
             throw JsonRefused::because($label, 'there is neither a frame rate or range of the stage in it, nor a camera, nor render settings.');
         }
 
+        if ($text->wasLatin()) {
+            $reader->strange[AnyScene::LATIN] = true;
+        }
+
         return $reader->told()->understood();
     }
 

@@ -26,6 +26,8 @@ final class UsdText
 
     private int $at = 0;
 
+    private bool $wasLatin = false;
+
     public function __construct(private readonly ByteSource $source, private readonly string $label) {}
 
     /** Room for so many bytes ahead, where there are so many. */
@@ -115,7 +117,7 @@ final class UsdText
             $this->at += $length;
         }
 
-        return $word;
+        return $this->text($word);
     }
 
     /** A string in quotes of any of the four kinds. */
@@ -145,7 +147,7 @@ final class UsdText
             } elseif (substr($this->window, $this->at, strlen($end)) === $end) {
                 $this->at += strlen($end);
 
-                return $text;
+                return $this->text($text);
             } elseif ($this->window[$this->at] === $quote) {
                 $text .= $quote;
                 $this->at++;
@@ -166,10 +168,30 @@ final class UsdText
             if ($this->at < strlen($this->window)) {
                 $this->at++;
 
-                return $text;
+                return $this->text($text);
             }
         }
         throw JsonRefused::because($this->label, "it ends before “{$close}”.");
+    }
+
+    /** In UTF-8, as the format has it; what is none was written by something that knew Latin-1 alone. */
+    private function text(string $bytes): string
+    {
+        if (mb_check_encoding($bytes, 'UTF-8')) {
+            return $bytes;
+        }
+        if (strlen($bytes) === self::LONGEST) {
+            return mb_strcut($bytes, 0, self::LONGEST - 4, 'UTF-8');
+        }
+        $this->wasLatin = true;
+
+        return mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
+    }
+
+    /** Whether anything in it was no UTF-8. */
+    public function wasLatin(): bool
+    {
+        return $this->wasLatin;
     }
 
     /** Everything up to the bracket that closes the one which stands here, whatever is in it. */

@@ -32,7 +32,7 @@ final class OpeningTest extends TestCase
         yield 'a link to a file outside' => [$instead(static fn ($in, $out) => symlink("{$out}/secret.png", "{$in}/a.png")), 'it was changed since it was looked at'];
         yield 'a link to a file inside' => [$instead(static fn ($in) => symlink("{$in}/b.png", "{$in}/a.png")), 'it was changed since it was looked at'];
         yield 'a pipe' => [$instead(static fn ($in) => posix_mkfifo("{$in}/a.png", 0o600)), 'it is no regular file'];
-        yield 'a folder' => [$instead(static fn ($in) => mkdir("{$in}/a.png")), 'it is no regular file'];
+        yield 'a folder' => [$instead(static fn ($in) => mkdir("{$in}/a.png")), 'this is a folder, not a file'];
         yield 'a device' => [$instead(static fn ($in) => symlink('/dev/zero', "{$in}/a.png")), 'it is no regular file'];
         yield 'nothing' => [$instead(static fn () => null), 'there is no such file'];
         yield 'more bytes' => [static fn ($in) => file_put_contents("{$in}/a.png", 'more', FILE_APPEND), 'it was changed since it was looked at'];
