@@ -26,20 +26,25 @@ use App\Http\Controllers\TokenController;
 use App\Http\Controllers\WaiverController;
 use Illuminate\Support\Facades\Route;
 
+// more digits than a number of rows has are no id
+foreach (['change', 'check', 'deliverable', 'link', 'log', 'message', 'preset', 'production', 'specification', 'token', 'waiver'] as $id) {
+    Route::pattern($id, '[0-9]{1,18}');
+}
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store']);
 });
 
 // for somebody without a sign-in: the signature is looked at by the controller, which says why a link is closed
-Route::get('/sheets/{link}', [SheetController::class, 'open'])->whereNumber('link')->middleware('throttle:60,1')->name('sheet.open');
+Route::get('/sheets/{link}', [SheetController::class, 'open'])->middleware('throttle:60,1')->name('sheet.open');
 
 Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', [ProductionController::class, 'index'])->name('productions');
     Route::get('/calculator', [CalculatorController::class, 'show'])->name('calculator');
 
-    Route::prefix('/productions/{production}')->whereNumber('production')->group(function (): void {
+    Route::prefix('/productions/{production}')->group(function (): void {
         Route::get('/', [ProductionController::class, 'show'])->name('production');
         Route::get('/deliverables/new', [DeliverableController::class, 'create'])->name('deliverable.new');
         Route::post('/deliverables', [DeliverableController::class, 'store'])->name('deliverable.store');
@@ -73,21 +78,21 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/field-map.json', [NamesController::class, 'export'])->name('names.export');
         Route::post('/log-shapes', [NamesController::class, 'shape'])->name('shape');
     });
-    Route::delete('/messages/{message}', [BoardController::class, 'drop'])->whereNumber('message')->name('message.drop');
+    Route::delete('/messages/{message}', [BoardController::class, 'drop'])->name('message.drop');
     Route::get('/tokens', [TokenController::class, 'show'])->name('tokens');
     Route::post('/tokens', [TokenController::class, 'store'])->name('tokens.store');
-    Route::delete('/tokens/{token}', [TokenController::class, 'destroy'])->whereNumber('token')->name('tokens.drop');
-    Route::patch('/presets/{preset}', [PresetController::class, 'rename'])->whereNumber('preset')->name('preset.rename');
-    Route::delete('/presets/{preset}', [PresetController::class, 'destroy'])->whereNumber('preset')->name('preset.destroy');
+    Route::delete('/tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.drop');
+    Route::patch('/presets/{preset}', [PresetController::class, 'rename'])->name('preset.rename');
+    Route::delete('/presets/{preset}', [PresetController::class, 'destroy'])->name('preset.destroy');
 
-    Route::prefix('/specifications/{specification}')->whereNumber('specification')->group(function (): void {
+    Route::prefix('/specifications/{specification}')->group(function (): void {
         Route::get('/', [SpecificationController::class, 'show'])->name('revisions');
         Route::patch('/', [SpecificationController::class, 'rename'])->name('specification.rename');
         Route::post('/parts', [SpecificationController::class, 'parts'])->name('specification.parts');
         Route::post('/recheck', [RecheckController::class, 'specification'])->name('specification.recheck');
     });
 
-    Route::prefix('/deliverables/{deliverable}')->whereNumber('deliverable')->group(function (): void {
+    Route::prefix('/deliverables/{deliverable}')->group(function (): void {
         Route::redirect('/', '/deliverables/{deliverable}/frames');
         Route::get('/specification', [DeliverableController::class, 'specification'])->name('specification');
         Route::get('/scene', [DeliverableController::class, 'scene'])->name('scene');
@@ -115,28 +120,28 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/intake', [CheckController::class, 'browse'])->name('intake');
         Route::post('/checks', [CheckController::class, 'store'])->name('checks.store');
     });
-    Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->whereNumber('link')->name('sheet.revoke');
-    Route::post('/changes/{change}/{way}', [RequirementController::class, 'turn'])->whereNumber('change')->whereIn('way', ['undo', 'redo'])->name('change.turn');
+    Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->name('sheet.revoke');
+    Route::post('/changes/{change}/{way}', [RequirementController::class, 'turn'])->whereIn('way', ['undo', 'redo'])->name('change.turn');
 
-    Route::get('/logs/{log}', [RenderController::class, 'follow'])->whereNumber('log')->name('log');
-    Route::delete('/logs/{log}', [RenderController::class, 'forget'])->whereNumber('log')->name('log.drop');
-    Route::post('/checks/{check}/waivers', [WaiverController::class, 'store'])->whereNumber('check')->name('waive');
-    Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->whereNumber('waiver')->name('waiver.drop');
-    Route::get('/checks/{check}', [CheckController::class, 'show'])->whereNumber('check')->name('check');
-    Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->whereNumber('check')->name('check.progress');
-    Route::post('/productions/{production}/recheck', [RecheckController::class, 'production'])->whereNumber('production')->name('production.recheck');
-    Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->whereNumber('check')->name('check.again');
-    Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->whereNumber('check')->name('check.stop');
-    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->whereNumber('check')->where('frame', '-?\d{1,10}')->name('check.picture');
-    Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->whereNumber('check')->name('check.report');
+    Route::get('/logs/{log}', [RenderController::class, 'follow'])->name('log');
+    Route::delete('/logs/{log}', [RenderController::class, 'forget'])->name('log.drop');
+    Route::post('/checks/{check}/waivers', [WaiverController::class, 'store'])->name('waive');
+    Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->name('waiver.drop');
+    Route::get('/checks/{check}', [CheckController::class, 'show'])->name('check');
+    Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->name('check.progress');
+    Route::post('/productions/{production}/recheck', [RecheckController::class, 'production'])->name('production.recheck');
+    Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->name('check.again');
+    Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->name('check.stop');
+    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->where('frame', '-?\d{1,10}')->name('check.picture');
+    Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->name('check.report');
 });
 
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
-    Route::post('/deliverables/{deliverable}/understand', [RequirementController::class, 'understand'])->whereNumber('deliverable')->name('understand');
-    Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->whereNumber('deliverable')->name('scene.try');
-    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->whereNumber('production')->name('plan.try');
-    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->whereNumber('production')->name('shape.try');
-    Route::post('/productions/{production}/understand', [HouseController::class, 'understand'])->whereNumber('production')->name('house.understand');
+    Route::post('/deliverables/{deliverable}/understand', [RequirementController::class, 'understand'])->name('understand');
+    Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->name('scene.try');
+    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->name('plan.try');
+    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->name('shape.try');
+    Route::post('/productions/{production}/understand', [HouseController::class, 'understand'])->name('house.understand');
     Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
 });

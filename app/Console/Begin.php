@@ -11,6 +11,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
+use PlainLedger\Core\PlainSentence;
 
 /** A first production and whoever coordinates it; run again, it adds another person or production. */
 final class Begin extends Command
@@ -31,8 +32,8 @@ final class Begin extends Command
             return self::INVALID;
         }
         [$email, $code] = [strtolower($given('email', 'Sign-in address of the person')), $given('code', 'Short code of the production, like TC')];
-        if (! str_contains($email, '@') || preg_match('~^[A-Za-z0-9_-]{1,40}$~', $code) !== 1) {
-            $this->error('An address has an @; a code has letters, digits, dashes and underscores.');
+        if (! str_contains($email, '@') || preg_match('~^(?=.*[A-Za-z0-9])[A-Za-z0-9_-]{1,40}$~', $code) !== 1) {
+            $this->error('An address has an @; a code has letters, digits, dashes and underscores, and one letter or digit at least.');
 
             return self::INVALID;
         }
@@ -44,8 +45,22 @@ final class Begin extends Command
 
             return self::INVALID;
         }
-        $production = Production::query()->where('code', $code)->first();
+        $production = Production::byCode($code);
         $title = $production === null ? $given('production', 'Name of the production') : $production->name;
+        try {
+            $this->add($user, $name, $email, $password, $production, $title, $code, $kind, $role);
+        } catch (PlainSentence $refused) {
+            $this->error($refused->getMessage().' Take another code.');
+
+            return self::INVALID;
+        }
+        $this->info("{$name} is {$role->value} of “{$title}”. Files are handed in below ".config('ledger.intake').'/'.Str::slug($code, '_').'.');
+
+        return self::SUCCESS;
+    }
+
+    private function add(?User $user, string $name, string $email, string $password, ?Production $production, string $title, string $code, string $kind, Role $role): void
+    {
         DB::transaction(function () use ($user, $name, $email, $password, $production, $title, $code, $kind, $role): void {
             $user ??= User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'handle' => $this->handleFor($name)]);
             if ($production === null) {
@@ -56,9 +71,6 @@ final class Begin extends Command
             }
             $production->memberships()->updateOrCreate(['user_id' => $user->id], ['role' => $role]);
         });
-        $this->info("{$name} is {$role->value} of “{$title}”. Files are handed in below ".config('ledger.intake').'/'.Str::slug($code, '_').'.');
-
-        return self::SUCCESS;
     }
 
     private function handleFor(string $name): string

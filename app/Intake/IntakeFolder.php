@@ -31,20 +31,12 @@ final readonly class IntakeFolder
     private static function part(IntakeRoot $root, Deliverable $deliverable, bool $overseer): ?string
     {
         if ($overseer) {
-            return self::base($root);
+            return RootPlace::base($root->path);
         }
         $owner = $deliverable->owner;
         $filled = strtr($root->path, ['{shot}' => $deliverable->code, '{learner}' => $owner->handle ?? '']);
 
         return $filled === $root->path || ($owner === null && str_contains($root->path, '{learner}')) ? null : $filled;
-    }
-
-    /** The folder that every path of a root is told from, whoever tells it: all before the first place to be filled. */
-    private static function base(IntakeRoot $root): string
-    {
-        $before = explode('{', $root->path, 2);
-
-        return count($before) === 1 ? $root->path : substr($before[0], 0, (int) strrpos('/'.$before[0], '/'));
     }
 
     /**
@@ -62,7 +54,7 @@ final readonly class IntakeFolder
         if (str_contains($below, "\0") || strlen($below) > 1000) {
             throw FolderRefused::because($below, 'is no folder here');
         }
-        $base = realpath($intake.'/'.self::base($root));
+        $base = realpath($intake.'/'.RootPlace::base($root->path));
         $top = realpath($intake.'/'.$part);
         // one wording for what lies outside and what is not there: nothing is told of folders elsewhere
         $named = $below === '' ? $root->label : $below;

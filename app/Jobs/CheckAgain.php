@@ -10,6 +10,7 @@ use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use PlainLedger\Core\PlainSentence;
 
 /** The newest check of a deliverable once more, by what is asked and accepted now. */
 final class CheckAgain implements ShouldQueue
@@ -18,7 +19,7 @@ final class CheckAgain implements ShouldQueue
 
     public int $tries = 2;
 
-    public int $timeout = 170;
+    public int $timeout = 1800;
 
     public function __construct(private readonly int $deliverable, private readonly int $by) {}
 
@@ -28,7 +29,11 @@ final class CheckAgain implements ShouldQueue
         $by = User::query()->find($this->by);
         $newest = $deliverable?->checks()->where('state', 'done')->with('deliverable.production', 'deliverable.owner', 'deliverable.specification.latest', 'scene', 'delivery')->latest('id')->first();
         if ($newest instanceof Check && $by !== null) {
-            $desk->again($newest, $by);
+            try {
+                $desk->again($newest, $by);
+            } catch (PlainSentence) {
+                // it is being checked already, or may not be just now: the page says that it is out of date still
+            }
         }
     }
 }

@@ -136,9 +136,10 @@ final class ScanSlice implements ShouldQueue
         $before = $check->progress;
         $moved = $progress === null || ($before !== null && $before['at'] === $progress['at']) ? $before['moved'] ?? time() : time();
         $kept = $progress === null ? $before : $progress + ['began' => $before['began'] ?? time(), 'moved' => $moved];
-        $check->update(['state' => 'running', 'progress' => $kept, 'seen_at' => Carbon::now()]);
 
-        return true;
+        // somebody may have stopped it between the two
+        return Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])
+            ->update(['state' => 'running', 'progress' => json_encode($kept, JSON_THROW_ON_ERROR), 'seen_at' => Carbon::now()]) === 1;
     }
 
     private function forget(Check $check): void

@@ -11,6 +11,8 @@ use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Specification\Catalogue;
 
 /** Changes of what is asked: made, taken back, made again; never over somebody else's unseen one. */
 final readonly class ChangeDesk
@@ -27,6 +29,10 @@ final readonly class ChangeDesk
         return DB::transaction(function () use ($target, $part, $key, $json, $by, $seen, $follows): ?Change {
             $target->reload();
             $before = $target->read($part, $key);
+            // what is not known and stands nowhere cannot be taken back either
+            if ($before === null && ($json === null || $json === 'null') && ! self::isKnown($key)) {
+                throw ValidationException::withMessages(['value' => 'There is no requirement “'.Text::shown($key).'”.']);
+            }
             if ($before === $json) {
                 return null;
             }
@@ -38,6 +44,13 @@ final readonly class ChangeDesk
 
             return Change::query()->create($target->ids() + ['user_id' => $by->id, 'layer' => $target->layer->value, 'part' => $part, 'key' => $key, 'before' => $before, 'after' => $json, 'follows_id' => $follows?->id]);
         });
+    }
+
+    private static function isKnown(string $key): bool
+    {
+        $id = (string) preg_replace('~^starting_values\.~', '', $key);
+
+        return str_starts_with($id, 'values.') || Catalogue::standard()->find($id) !== null;
     }
 
     private function lastOf(Target $target, string $part, string $key): ?Change

@@ -63,6 +63,9 @@ final readonly class CheckDesk
         $check = $this->open($deliverable, $scene, $by, ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value]);
         // pixels and checksums take their time, however few the files are
         $small = $depth === Depth::Quick && PixelRules::lookedFor($check->resolved()) === null && ! ChecksumsRule::isAskedBy($check->resolved()) && $folder->holdsAtMost((int) config('ledger.files_at_once'));
+        if (! $check->wasRecentlyCreated) {
+            return $check;
+        }
         $small ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);
 
         return $check->refresh();
@@ -126,6 +129,14 @@ final readonly class CheckDesk
             }
 
             $layers = Asked::layers($deliverable);
+            // of several who ask for the same look at the same files, all wait for one
+            $under = $order === null ? null : $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
+            if ($under !== null && $under->order == $order && $under->asked === Asked::stamp($layers)) {
+                return $under;
+            }
+            if ($under !== null) {
+                throw CheckRefused::underWay();
+            }
 
             return $deliverable->checks()->create([
                 'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order, 'seen_at' => Carbon::now(),

@@ -8,6 +8,7 @@ use App\Jobs\CheckAgain;
 use App\Models\Check;
 use App\Models\User;
 use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\PlainSentence;
 
 /** Many checks once more, by what is asked now: the first few at once, the others by the queue. */
 final readonly class Recheck
@@ -22,9 +23,13 @@ final readonly class Recheck
      */
     public function all(array $checks, User $by): string
     {
-        [$done, $reading] = [0, 0];
+        [$done, $reading, $refused] = [0, 0, []];
         foreach (array_slice($checks, 0, self::AT_ONCE) as $check) {
-            $this->desk->again(Check::query()->findOrFail($check->id), $by)->isUnderWay() ? $reading++ : $done++;
+            try {
+                $this->desk->again(Check::query()->findOrFail($check->id), $by)->isUnderWay() ? $reading++ : $done++;
+            } catch (PlainSentence $why) {
+                $refused[$why->getMessage()] = ($refused[$why->getMessage()] ?? 0) + 1;
+            }
         }
         $later = array_slice($checks, self::AT_ONCE);
         foreach ($later as $check) {
@@ -35,6 +40,10 @@ final readonly class Recheck
             ...($reading === 0 ? [] : [Text::count($reading, 'is', 'are').' being looked at, for what nobody has looked for yet.']),
             ...($later === [] ? [] : [Text::count(count($later), 'more is', 'more are').' checked one after another.']),
         ];
+
+        foreach ($refused as $why => $many) {
+            $told[] = Text::count($many, 'was', 'were')." not: {$why}";
+        }
 
         return $told === [] ? 'Every check is of what is asked now.' : implode(' ', $told);
     }

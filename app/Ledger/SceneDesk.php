@@ -6,6 +6,7 @@ namespace App\Ledger;
 
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\Production;
 use App\Models\Scene;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
@@ -23,6 +24,7 @@ use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\Readers\UsdScene;
+use PlainLedger\Core\Scene\ReadRoom;
 use PlainLedger\Core\Scene\SceneArchive;
 use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\ToldScene;
@@ -67,11 +69,11 @@ final readonly class SceneDesk
      *
      * @return iterable<ToldScene|JsonRefused>
      */
-    public static function scenes(UploadedFile $file, FieldMap $map): iterable
+    public static function scenes(UploadedFile $file, FieldMap $map, ?ReadRoom $room = null): iterable
     {
         $name = self::name($file);
         $head = (string) @file_get_contents($file->getRealPath(), length: 8);
-        $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($file->getRealPath(), $name) : [$name => self::content($file)];
+        $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($file->getRealPath(), $name, $room) : [$name => self::content($file)];
         try {
             foreach ($contents as $label => $content) {
                 if ($content instanceof JsonRefused) {
@@ -180,7 +182,6 @@ final readonly class SceneDesk
 
     private function keep(Deliverable $deliverable, Meaning $meaning): void
     {
-        $production = $deliverable->production;
-        $production->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $production->fieldMap()->with($meaning)->meanings())]);
+        $deliverable->production->alone(static fn (Production $now): bool => $now->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $now->fieldMap()->with($meaning)->meanings())]));
     }
 }

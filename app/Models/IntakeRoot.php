@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Intake\RootPlace;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -15,4 +16,9 @@ use Illuminate\Database\Eloquent\Model;
 final class IntakeRoot extends Model
 {
     protected $fillable = ['production_id', 'label', 'path'];
+
+    protected static function booted(): void
+    {
+        self::saving(static fn (self $root) => RootPlace::check($root));
+    }
 }

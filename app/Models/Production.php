@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Specification\Layer;
@@ -20,14 +21,21 @@ use PlainLedger\Core\Specification\SetBy;
  * @property list<array<string, mixed>>|null $field_map
  * @property list<array{name: string, patterns: list<array{event: string, pattern: string}>}>|null $log_shapes
  * @property array{machines?: int, hours?: string}|null $pool
+ * @property array{bytes?: int, checks?: int}|null $limits  where it has others than the usual ones
  */
 final class Production extends Model
 {
-    protected $fillable = ['code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool'];
+    protected $fillable = ['code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool', 'limits'];
 
     protected function casts(): array
     {
-        return ['house' => 'array', 'field_map' => 'array', 'log_shapes' => 'array', 'pool' => 'array'];
+        return ['house' => 'array', 'field_map' => 'array', 'log_shapes' => 'array', 'pool' => 'array', 'limits' => 'array'];
+    }
+
+    /** Codes are the same whatever their case. */
+    public static function byCode(string $code): ?self
+    {
+        return self::query()->whereRaw('lower(code) = ?', [strtolower($code)])->first();
     }
 
     /** @return HasMany<Deliverable, $this> */
@@ -58,6 +66,20 @@ final class Production extends Model
     public function presets(): HasMany
     {
         return $this->hasMany(Preset::class);
+    }
+
+    /**
+     * Changes it while nobody else does, as it stands by then: of two who each add something, both have it.
+     *
+     * @param  \Closure(self): mixed  $change
+     */
+    public function alone(\Closure $change): void
+    {
+        DB::transaction(function () use ($change): void {
+            $now = self::query()->lockForUpdate()->findOrFail($this->id);
+            $change($now);
+            $this->setRawAttributes($now->getAttributes(), true);
+        });
     }
 
     /** Other names for settings, as this production has them. */

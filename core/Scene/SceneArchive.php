@@ -17,8 +17,6 @@ final readonly class SceneArchive
 {
     private const MOST_FILES = 2_000;
 
-    private const MOST_BYTES = 200_000_000;
-
     private const IGNORED = '~(?:^|/)(?:__MACOSX/|\._|\.DS_Store$|Thumbs\.db$|desktop\.ini$)~i';
 
     public static function looksLikeOne(string $head): bool
@@ -30,11 +28,12 @@ final readonly class SceneArchive
      * Its files, one after the other. What cannot be read of them is handed on as a sentence.
      *
      * @param  string  $path  of the archive
+     * @param  ReadRoom|null  $room  what is left of it for this and other archives; null: for this one alone
      * @return iterable<string, string|JsonRefused> contents by names
      *
      * @throws JsonRefused where the archive itself is of no use
      */
-    public static function files(string $path, string $label): iterable
+    public static function files(string $path, string $label, ?ReadRoom $room = null): iterable
     {
         $label = Text::shown($label);
         $zip = new \ZipArchive;
@@ -43,13 +42,10 @@ final readonly class SceneArchive
         }
         try {
             $names = self::names($zip, $label);
-            $read = 0;
+            $room ??= ReadRoom::standard();
             foreach ($names as $at => $name) {
-                $content = self::content($zip, $at, Text::shown($name), $read);
-                $read += is_string($content) ? strlen($content) : JsonDocument::LARGEST;
-                if ($read > self::MOST_BYTES) {
-                    throw JsonRefused::because($label, 'unpacked it has more than '.ByteSize::of(self::MOST_BYTES).', far more than settings take. Nothing of it was kept.');
-                }
+                $content = self::content($zip, $at, Text::shown($name), $room);
+                $room->take($label, is_string($content) ? strlen($content) : JsonDocument::LARGEST);
                 yield Text::shown($name) => $content;
             }
         } finally {
@@ -88,7 +84,7 @@ final readonly class SceneArchive
         return $names;
     }
 
-    private static function content(\ZipArchive $zip, int $at, string $name, int $read): string|JsonRefused
+    private static function content(\ZipArchive $zip, int $at, string $name, ReadRoom $room): string|JsonRefused
     {
         $told = $zip->statIndex($at);
         if (is_array($told) && $told['encryption_method'] !== 0) {
@@ -100,7 +96,7 @@ final readonly class SceneArchive
         }
         $content = '';
         // a few bytes can unpack to gigabytes: it ends where settings would
-        while (! feof($stream) && strlen($content) <= JsonDocument::LARGEST && $read + strlen($content) <= self::MOST_BYTES) {
+        while (! feof($stream) && strlen($content) <= JsonDocument::LARGEST && strlen($content) <= $room->bytes()) {
             $piece = @fread($stream, 65_536);
             if ($piece === false) {
                 fclose($stream);

@@ -29,15 +29,13 @@ return new class extends Migration
             DB::table('scenes')->where('id', $scene->id)->update(['hash' => $hash, 'content' => '']);
         }
         Schema::table('productions', function (Blueprint $table): void {
-            // counts what is changed of it, so that nobody writes over what another changed meanwhile
-            $table->unsignedInteger('version')->default(0);
             $table->json('limits')->nullable();
         });
     }
 
     public function down(): void
     {
-        Schema::table('productions', fn (Blueprint $table) => $table->dropColumn(['version', 'limits']));
+        Schema::table('productions', fn (Blueprint $table) => $table->dropColumn('limits'));
         foreach (DB::table('scenes')->orderBy('id')->lazyById(100) as $scene) {
             DB::table('scenes')->where('id', $scene->id)->update(['content' => DB::table('scene_texts')->where('hash', $scene->hash)->value('content') ?? '']);
         }

@@ -58,7 +58,7 @@ final class ApiController
     /** What is not there and what is not theirs look alike. */
     private function deliverable(Request $request, string $production, string $code, string $may): Deliverable
     {
-        $found = Production::query()->where('code', $production)->first()?->deliverables()->where('code', $code)->with('production', 'owner', 'specification.latest')->first();
+        $found = Production::byCode($production)?->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->with('production', 'owner', 'specification.latest')->first();
         abort_unless($found !== null && Gate::forUser($request->user())->allows($may, $found), 404, 'There is no such deliverable, or it is not yours.');
 
         return $found;

@@ -62,9 +62,6 @@ final class CheckController
         /** @var User $by */
         $by = $request->user();
         try {
-            if ($deliverable->checks()->whereIn('state', ['queued', 'running'])->exists()) {
-                throw ValidationException::withMessages(['below' => 'A check of this deliverable is under way; wait for it or stop it.']);
-            }
             $desk->checkFolder($deliverable, $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''), Depth::from($given['depth']), $by);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['below' => $refused->getMessage()]);

@@ -123,7 +123,11 @@ final class DeliverableController
     {
         Gate::authorize('decide', $production);
         $given = $request->validate([
-            'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', Rule::unique('deliverables')->where('production_id', $production->id)],
+            'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', static function (string $field, mixed $code, \Closure $fail) use ($production): void {
+                if ($production->deliverables()->whereRaw('lower(code) = ?', [strtolower((string) $code)])->exists()) {
+                    $fail('This production has a deliverable of that code already; small and large letters make no difference.');
+                }
+            }],
             'title' => ['nullable', 'string', 'max:160'],
             'specification' => ['nullable', 'integer', Rule::exists('specifications', 'id')->where('production_id', $production->id)],
             'newTitle' => ['nullable', 'string', 'max:160'],
@@ -131,7 +135,7 @@ final class DeliverableController
             'due' => ['nullable', 'date'],
             'range' => ['nullable', 'string', 'max:2000'],
         ], [
-            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.', 'code.unique' => 'This production has a deliverable of that code already.',
+            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.',
             'required' => 'This is needed.', 'due.date' => 'This is no date.',
         ]);
         $document = Beginnings::document($production, $request);

@@ -24,6 +24,7 @@ use PlainLedger\Core\Matching\SceneOwners;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Scene\ReadRoom;
 use PlainLedger\Core\Scene\ToldScene;
 
 /** The settings of many scenes at once: each finds its deliverable, what finds none is asked for, and all are checked. */
@@ -66,8 +67,10 @@ final class ManyScenesController
         $bytes = 0;
         /** @var list<UploadedFile> $files */
         $files = $request->file('files');
+        self::noneMissing($files);
+        $room = ReadRoom::standard();
         foreach ($files as $file) {
-            foreach (SceneDesk::scenes($file, $map) as $told) {
+            foreach (SceneDesk::scenes($file, $map, $room) as $told) {
                 if ($told instanceof JsonRefused) {
                     $refused[] = $told->getMessage();
                 } elseif (count($scenes) >= self::MOST || ($bytes += strlen($told->content)) > self::MOST_BYTES) {
@@ -80,6 +83,19 @@ final class ManyScenesController
         }
 
         return response()->json(['scenes' => $scenes, 'refused' => array_slice($refused, 0, 200), 'deliverables' => $deliverables->map(static fn (Deliverable $d): array => ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name])->all()]);
+    }
+
+    /**
+     * The server takes so many files and passes over the others without a word.
+     *
+     * @param  list<UploadedFile>  $files
+     */
+    private static function noneMissing(array $files): void
+    {
+        $most = (int) ini_get('max_file_uploads');
+        if ($most > 0 && count($files) >= $most) {
+            throw ValidationException::withMessages(['files' => 'These are '.number_format($most).' files or more, and the server takes fewer at once. Bring them in two goes, or pack them as a zip.']);
+        }
     }
 
     /** @return array<string, mixed> */
@@ -109,7 +125,9 @@ final class ManyScenesController
         foreach ($given['scenes'] as $scene) {
             $deliverable = $this->open($request, $production)->with('production', 'owner', 'specification.latest')->find((int) $scene['deliverable']);
             if ($deliverable === null) {
-                throw ValidationException::withMessages(['scenes' => "“{$scene['label']}” was to go to a deliverable that is not of this production, or not yours."]);
+                $done[] = self::notDone(0, '', "“{$scene['label']}” was to go to a deliverable that is not of this production, or not yours.");
+
+                continue;
             }
             try {
                 $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
@@ -118,10 +136,20 @@ final class ManyScenesController
                 $first = array_values(array_filter($causes, static fn (array $c): bool => $c['side'] === 'scene'))[0] ?? $causes[0] ?? null;
                 $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict, 'holdsUp' => $check->holds_up, 'cause' => $first['says'] ?? null, 'fault' => null];
             } catch (PlainSentence $refused) {
-                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => null, 'holdsUp' => null, 'cause' => null, 'fault' => $refused->getMessage()];
+                $done[] = self::notDone($deliverable->id, $deliverable->code, $refused->getMessage());
+            } catch (\Throwable $fault) {
+                // one that nobody foresaw spares the others
+                report($fault);
+                $done[] = self::notDone($deliverable->id, $deliverable->code, "“{$scene['label']}” could not be read, by a fault of this program. The others were.");
             }
         }
 
         return response()->json(['done' => $done]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function notDone(int $id, string $code, string $fault): array
+    {
+        return ['id' => $id, 'code' => $code, 'verdict' => null, 'holdsUp' => null, 'cause' => null, 'fault' => $fault];
     }
 }

@@ -29,6 +29,9 @@ use PlainLedger\Core\Scene\Unit;
 /** What settings are called in this production, and how the lines of its logs read. */
 final class NamesController
 {
+    /** Nanoseconds that one pattern may take on all lines of a page. */
+    private const LONGEST = 150_000_000;
+
     public function show(Request $request, Production $production): Response
     {
         Gate::authorize('decide', $production);
@@ -63,12 +66,13 @@ final class NamesController
         Gate::authorize('decide', $production);
         $given = $request->validate(['name' => ['required', 'string', 'max:200'], 'is' => ['nullable', 'string', 'max:80'], 'unit' => ['nullable', 'string', 'max:20'], 'words' => ['array', 'max:100'], 'words.*' => ['string', 'max:200'], 'drop' => ['boolean']], ['name.required' => 'Say which name.']);
         try {
-            $map = $production->fieldMap();
-            $map = ($given['drop'] ?? false) ? $map->without($given['name']) : $map->with(FieldMap::meaning(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $given['words'] ?? []], 'This name', 'it'));
+            $production->alone(function (Production $now) use ($given): void {
+                $map = $now->fieldMap();
+                $this->keep($now, ($given['drop'] ?? false) ? $map->without($given['name']) : $map->with(FieldMap::meaning(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $given['words'] ?? []], 'This name', 'it')));
+            });
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['name' => $refused->getMessage()]);
         }
-        $this->keep($production, $map);
 
         return back();
     }
@@ -100,7 +104,7 @@ final class NamesController
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['map' => $refused->getMessage()]);
         }
-        $this->keep($production, $production->fieldMap()->under($map));
+        $production->alone(fn (Production $now) => $this->keep($now, $now->fieldMap()->under($map)));
 
         return back()->with('told', Text::count(count($map->meanings()), 'name').' read from '.$name.'.');
     }
@@ -121,15 +125,22 @@ final class NamesController
                 $faults[$at] = $refused instanceof PlainSentence ? $refused->getMessage() : 'There is no such event.';
             }
         }
+        $spent = [];
         $lines = [];
         foreach (array_slice(preg_split('~\R~', $given['sample'] ?? '') ?: [], 0, 200) as $text) {
             $told = [];
             foreach ($patterns as $at => [$event, $pattern]) {
+                $began = hrtime(true);
                 try {
                     $pieces = isset($faults[$at]) ? null : $pattern->in(mb_substr($text, 0, 4000));
                 } catch (PlainSentence $refused) {
                     $faults[$at] = $refused->getMessage();
                     $pieces = null;
+                }
+                // all of them share one budget: what uses up its part is switched off
+                $spent[$at] = ($spent[$at] ?? 0) + hrtime(true) - $began;
+                if ($spent[$at] > self::LONGEST && ! isset($faults[$at])) {
+                    $faults[$at] = 'This pattern takes too long on these lines, and is not looked for in the rest of them. Say more exactly what stands between its pieces.';
                 }
                 if ($pieces !== null) {
                     $told[] = ['event' => $event->value, 'at' => $at, 'pieces' => (object) $pieces];
@@ -145,20 +156,31 @@ final class NamesController
     {
         Gate::authorize('decide', $production);
         $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'was' => ['nullable', 'string', 'max:80'], 'drop' => ['boolean'], 'patterns' => ['array', 'max:20'], 'patterns.*.event' => ['required', 'string', 'max:20'], 'patterns.*.pattern' => ['nullable', 'string', 'max:500']], ['name.required' => 'Give the shape a name.']);
-        $shapes = array_values(array_filter($production->log_shapes ?? [], static fn (array $s): bool => $s['name'] !== ($given['was'] ?? $given['name']) && $s['name'] !== $given['name']));
-        if (! ($given['drop'] ?? false)) {
-            try {
-                $patterns = array_values(array_filter(array_map(static fn (array $p): array => ['event' => (string) $p['event'], 'pattern' => trim((string) ($p['pattern'] ?? ''))], $given['patterns'] ?? []), static fn (array $p): bool => $p['pattern'] !== ''));
-                $shapes[] = ['name' => $given['name'], 'patterns' => LogShape::of($given['name'], $patterns)->toArray()];
-            } catch (PlainSentence $refused) {
-                throw ValidationException::withMessages(['shape' => $refused->getMessage()]);
-            }
+        $made = ($given['drop'] ?? false) ? null : self::made($given['name'], $given['patterns'] ?? []);
+        $production->alone(static function (Production $now) use ($given, $made): void {
+            $others = static fn (array $s): bool => $s['name'] !== ($given['was'] ?? $given['name']) && $s['name'] !== $given['name'];
+            $shapes = array_values(array_filter($now->log_shapes ?? [], $others));
+            $shapes = $made === null ? $shapes : [...$shapes, $made];
             if (count($shapes) > 30) {
                 throw ValidationException::withMessages(['shape' => 'A production has at most 30 shapes of its own.']);
             }
-        }
-        $production->update(['log_shapes' => $shapes]);
+            $now->update(['log_shapes' => $shapes]);
+        });
 
         return back();
+    }
+
+    /**
+     * @param  array<array-key, array{event: mixed, pattern?: mixed}>  $lines
+     * @return array{name: string, patterns: list<array{event: string, pattern: string}>}
+     */
+    private static function made(string $name, array $lines): array
+    {
+        $patterns = array_map(static fn (array $p): array => ['event' => (string) $p['event'], 'pattern' => trim((string) ($p['pattern'] ?? ''))], array_values($lines));
+        try {
+            return ['name' => $name, 'patterns' => LogShape::of($name, array_values(array_filter($patterns, static fn (array $p): bool => $p['pattern'] !== '')))->toArray()];
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['shape' => $refused->getMessage()]);
+        }
     }
 }

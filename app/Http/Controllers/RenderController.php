@@ -169,13 +169,20 @@ final class RenderController
     public function keepPool(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
+        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40'], 'was' => ['nullable', 'array'], 'was.machines' => ['nullable', 'integer'], 'was.hours' => ['nullable', 'string', 'max:40']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
         try {
             Pool::of((int) $given['machines'], 0, $given['hours'] ?? '');
         } catch (NotUnderstood $refused) {
             throw ValidationException::withMessages(['hours' => $refused->getMessage()]);
         }
-        $production->update(['pool' => ['machines' => (int) $given['machines'], 'hours' => $given['hours'] ?? '']]);
+        $production->alone(static function (Production $now) use ($given): void {
+            $stands = ['machines' => $now->pool['machines'] ?? 1, 'hours' => $now->pool['hours'] ?? ''];
+            // who changes what another has changed meanwhile is told, and sees what stands now
+            if (isset($given['was']) && $stands !== ['machines' => (int) ($given['was']['machines'] ?? 1), 'hours' => (string) ($given['was']['hours'] ?? '')]) {
+                throw ValidationException::withMessages(['machines' => "Somebody has changed this meanwhile, to {$stands['machines']}".($stands['hours'] === '' ? '' : " from {$stands['hours']}").'. Theirs stands; keep yours once more to change it.']);
+            }
+            $now->update(['pool' => ['machines' => (int) $given['machines'], 'hours' => $given['hours'] ?? '']]);
+        });
 
         return back();
     }

@@ -31,7 +31,7 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                     className="flex flex-wrap items-end gap-4 pt-4"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        router.patch(`/productions/${book.production.id}/pool`, { machines, hours }, { preserveScroll: true, onError: (errors) => setFault(Object.values(errors)[0] ?? null) });
+                        router.patch(`/productions/${book.production.id}/pool`, { machines, hours, was: pool }, { preserveScroll: true, onError: (errors) => setFault(Object.values(errors)[0] ?? null) });
                     }}
                 >
                     <label>
