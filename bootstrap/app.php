@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\HealthController;
+use App\Http\Middleware\EndOldSessions;
+use App\Http\Middleware\RefuseOtherHosts;
 use App\Http\Middleware\SendHeaders;
 use App\Http\Middleware\ShareWithPages;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -18,11 +20,13 @@ use Symfony\Component\HttpFoundation\Response;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', then: static function (): void {
         // for whoever watches the installation; also where sessions cannot be kept
-        Route::get('/up', HealthController::class)->middleware(SendHeaders::class)->name('health');
+        Route::get('/up', HealthController::class)->name('health');
     })
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [ShareWithPages::class, SendHeaders::class]);
+        $middleware->prepend(SendHeaders::class);
+        $middleware->append(RefuseOtherHosts::class);
+        $middleware->web(append: [EndOldSessions::class, ShareWithPages::class]);
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('productions'));
     })

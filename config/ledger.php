@@ -14,5 +14,11 @@ return [
     'child_silence' => (int) env('LEDGER_CHILD_SILENCE', 90),
     // where the writer of PDF keeps what it has measured of its fonts
     'fonts' => storage_path('framework/cache/data'),
+    // further names it answers under, beside that of APP_URL; and the proxies that may say how a request came to them
+    'hosts' => env('LEDGER_HOSTS', ''),
+    'proxies' => env('LEDGER_PROXIES', ''),
+    // of one production: bytes that are kept of it, and checks of files in 24 hours
+    'most_bytes' => (int) env('LEDGER_MOST_BYTES', 4_000_000_000),
+    'most_checks' => (int) env('LEDGER_MOST_CHECKS', 5000),
     'demo' => (bool) env('LEDGER_DEMO', false),
 ];

@@ -7,6 +7,8 @@ namespace App\Console;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
+use App\Security\PasswordRule;
+use App\Security\SecurityLog;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -39,9 +41,10 @@ final class Begin extends Command
         }
         $user = User::query()->where('email', $email)->first();
         $name = $user === null ? $given('name', 'Name of the person') : $user->name;
-        $password = $user === null ? (string) ($this->option('password') ?? $this->secret('Password, at least ten characters')) : '';
-        if ($user === null && ($name === '' || strlen($password) < 10)) {
-            $this->error('A person needs a name and a password of at least ten characters.');
+        $password = $user === null ? (string) ($this->option('password') ?? $this->secret('Password, at least twelve letters')) : '';
+        $weak = $user === null ? PasswordRule::refuses($password, $name, $email) : null;
+        if ($user === null && ($name === '' || $weak !== null)) {
+            $this->error($name === '' ? 'A person needs a name.' : (string) $weak);
 
             return self::INVALID;
         }
@@ -70,6 +73,7 @@ final class Begin extends Command
                 File::ensureDirectoryExists((string) config('ledger.intake').'/'.dirname($path));
             }
             $production->memberships()->updateOrCreate(['user_id' => $user->id], ['role' => $role]);
+            SecurityLog::note('role given', ['account' => $user->id, 'production' => $production->id, 'role' => $role->value]);
         });
     }
 

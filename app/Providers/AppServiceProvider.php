@@ -10,6 +10,7 @@ use App\Queue\Waiting;
 use App\Queue\Workers;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobExceptionOccurred;
 use Illuminate\Queue\Events\JobFailed;
@@ -22,6 +23,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Inertia\Inertia;
 
@@ -39,6 +41,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         // also for pages that say what went wrong before a route was found
         Inertia::setRootView('book');
+        TrustProxies::at(array_values(array_filter(array_map(trim(...), explode(',', (string) config('ledger.proxies'))))));
+        if (str_starts_with((string) config('app.url'), 'https://')) {
+            URL::forceRootUrl((string) config('app.url'));
+            URL::forceScheme('https');
+        }
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
         RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by((string) ($request->user()->id ?? $request->ip())));

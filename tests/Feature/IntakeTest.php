@@ -67,7 +67,7 @@ final class IntakeTest extends LedgerTestCase
 
     public function test_a_root_of_another_production_is_none_of_this_one(): void
     {
-        $foreign = \App\Models\Production::query()->create(['code' => 'XX', 'name' => 'Another', 'kind' => 'film', 'house' => []])->intakeRoots()->create(['label' => 'All', 'path' => '']);
+        $foreign = \App\Models\Production::query()->create(['code' => 'XX', 'name' => 'Another', 'kind' => 'film', 'house' => []])->intakeRoots()->create(['label' => 'All', 'path' => 'elsewhere']);
 
         $this->actingAs($this->coordinator)->getJson("/deliverables/{$this->deliverable->id}/intake?root={$foreign->id}")->assertStatus(422);
     }

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\User;
+use App\Security\SecurityLog;
+use App\Security\SignIn;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class SignInController
 {
+    /** When a session began, in seconds since 1970. */
+    public const SINCE = 'signed_in_at';
+
     public function show(): Response
     {
         return Inertia::render('SignIn', ['demo' => (bool) config('ledger.demo')]);
@@ -21,28 +26,27 @@ final class SignInController
     public function store(Request $request): RedirectResponse
     {
         $given = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']], ['required' => 'This is needed.']);
-        // wrong tries in a minute: five for one name from one address, thirty from one address whatever the name
-        $keys = ['sign-in:'.strtolower($given['email']).'|'.$request->ip() => 5, 'sign-in:'.$request->ip() => 30];
-        foreach ($keys as $key => $most) {
-            if (RateLimiter::tooManyAttempts($key, $most)) {
-                return back()->withErrors(['email' => 'Too many tries. Wait a minute, then try again.'])->onlyInput('email');
-            }
-        }
-        if (! Auth::attempt($given)) {
-            foreach (array_keys($keys) as $key) {
-                RateLimiter::hit($key);
-            }
+        $signIn = new SignIn($given['email'], (string) $request->ip());
+        if ($signIn->mustWait()) {
+            SecurityLog::note('sign-in slowed down');
 
+            return back()->withErrors(['email' => 'Too many tries. Wait a minute, then try again.'])->onlyInput('email');
+        }
+        $user = $signIn->attempt(User::query()->where('email', mb_strtolower(trim($given['email'])))->first(), $given['password']);
+        if ($user === null) {
             return back()->withErrors(['email' => 'This address and password do not go together.'])->onlyInput('email');
         }
-        RateLimiter::clear((string) array_key_first($keys));
+        Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put(self::SINCE, time());
+        SecurityLog::note('signed in', ['account' => $user->id]);
 
         return redirect()->intended(route('productions'));
     }
 
     public function destroy(Request $request): RedirectResponse
     {
+        SecurityLog::note('signed out');
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Controllers\SignInController;
+use App\Security\SecurityLog;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\Response;
+
+/** However busy a session is kept, after some hours one signs in anew. */
+final class EndOldSessions
+{
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        if ($request->hasSession() && $request->user() !== null) {
+            $since = $request->session()->get(SignInController::SINCE);
+            if (! is_int($since)) {
+                $request->session()->put(SignInController::SINCE, time());
+            } elseif (time() - $since > (int) config('session.longest') * 60) {
+                SecurityLog::note('session ended by its age');
+                Auth::logout();
+                $request->session()->invalidate();
+                $request->session()->regenerateToken();
+
+                return redirect()->route('sign-in')->withErrors(['email' => 'You were signed in for long. Sign in once more to go on.']);
+            }
+        }
+
+        return $next($request);
+    }
+}
