@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use App\Http\Controllers\HealthController;
 use App\Http\Middleware\EndOldSessions;
+use App\Http\Middleware\NoteExports;
 use App\Http\Middleware\RefuseOtherHosts;
 use App\Http\Middleware\SendHeaders;
 use App\Http\Middleware\ShareWithPages;
+use App\Http\Middleware\SlowGuesses;
 use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -26,7 +29,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(SendHeaders::class);
         $middleware->append(RefuseOtherHosts::class);
-        $middleware->web(append: [EndOldSessions::class, ShareWithPages::class]);
+        $middleware->web(append: [EndOldSessions::class, NoteExports::class, ShareWithPages::class]);
+        // it counts what the look at tokens says, so it stands before that
+        $middleware->prependToPriorityList(AuthenticatesRequests::class, SlowGuesses::class);
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('productions'));
     })

@@ -53,30 +53,30 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/list', [ListController::class, 'show'])->name('list');
         Route::post('/list/read', [ListController::class, 'read'])->name('list.read');
         Route::post('/list', [ListController::class, 'store'])->name('list.store');
-        Route::get('/deliverables.{format}', [ListController::class, 'export'])->name('list.export');
+        Route::get('/deliverables.{format}', [ListController::class, 'export'])->middleware('throttle:costly')->name('list.export');
         Route::get('/together', [TogetherController::class, 'show'])->name('together');
-        Route::post('/together/read', [TogetherController::class, 'read'])->name('together.read');
+        Route::post('/together/read', [TogetherController::class, 'read'])->middleware('throttle:costly')->name('together.read');
         Route::post('/together', [TogetherController::class, 'store'])->name('together.store');
-        Route::get('/proof', [TogetherController::class, 'proof'])->name('proof');
+        Route::get('/proof', [TogetherController::class, 'proof'])->middleware('throttle:costly')->name('proof');
         Route::get('/reference', [ReferenceController::class, 'browse'])->name('reference');
-        Route::post('/reference', [ReferenceController::class, 'propose'])->name('reference.propose');
+        Route::post('/reference', [ReferenceController::class, 'propose'])->middleware('throttle:costly')->name('reference.propose');
         Route::post('/presets', [PresetController::class, 'store'])->name('preset.store');
         Route::get('/board', [BoardController::class, 'show'])->name('board');
-        Route::get('/results.csv', [BoardController::class, 'grades'])->name('grades');
+        Route::get('/results.csv', [BoardController::class, 'grades'])->middleware('throttle:costly')->name('grades');
         Route::get('/outbox', [BoardController::class, 'outbox'])->name('outbox');
         Route::post('/outbox', [BoardController::class, 'write'])->name('outbox.write');
         Route::delete('/outbox', [BoardController::class, 'clear'])->name('outbox.clear');
-        Route::get('/outbox.{format}', [BoardController::class, 'export'])->name('outbox.export');
+        Route::get('/outbox.{format}', [BoardController::class, 'export'])->middleware('throttle:costly')->name('outbox.export');
         Route::get('/scenes', [ManyScenesController::class, 'show'])->name('scenes');
-        Route::post('/scenes/read', [ManyScenesController::class, 'read'])->name('scenes.read');
+        Route::post('/scenes/read', [ManyScenesController::class, 'read'])->middleware('throttle:costly')->name('scenes.read');
         Route::post('/scenes', [ManyScenesController::class, 'store'])->name('scenes.store');
-        Route::get('/render', [RenderController::class, 'plan'])->name('plan');
+        Route::get('/render', [RenderController::class, 'plan'])->middleware('throttle:costly')->name('plan');
         Route::patch('/pool', [RenderController::class, 'keepPool'])->name('pool');
         Route::get('/names', [NamesController::class, 'show'])->name('names');
         Route::patch('/names', [NamesController::class, 'update'])->name('names.update');
         Route::post('/names', [NamesController::class, 'import'])->name('names.import');
         Route::get('/field-map.json', [NamesController::class, 'export'])->name('names.export');
-        Route::post('/log-shapes', [NamesController::class, 'shape'])->name('shape');
+        Route::post('/log-shapes', [NamesController::class, 'shape'])->middleware('throttle:costly')->name('shape');
     });
     Route::delete('/messages/{message}', [BoardController::class, 'drop'])->name('message.drop');
     Route::get('/tokens', [TokenController::class, 'show'])->name('tokens');
@@ -102,7 +102,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::patch('/values', [RequirementController::class, 'value'])->name('values');
         Route::post('/presence', [RequirementController::class, 'presence'])->name('presence');
         Route::get('/hand-out', [SheetController::class, 'show'])->name('hand-out');
-        Route::get('/sheet.{format}', [SheetController::class, 'file'])->name('sheet');
+        Route::get('/sheet.{format}', [SheetController::class, 'file'])->middleware('throttle:costly')->name('sheet');
         Route::post('/sheets', [SheetController::class, 'share'])->name('sheet.share');
         Route::post('/scene', [SceneController::class, 'store'])->name('scene.store');
         Route::post('/scene/pieces', [SceneController::class, 'piece'])->name('scene.piece');
@@ -118,7 +118,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::post('/logs', [RenderController::class, 'send'])->name('logs.send');
         Route::post('/logs/follow', [RenderController::class, 'beginFollowing'])->name('logs.begin');
         Route::get('/intake', [CheckController::class, 'browse'])->name('intake');
-        Route::post('/checks', [CheckController::class, 'store'])->name('checks.store');
+        Route::post('/checks', [CheckController::class, 'store'])->middleware('throttle:costly')->name('checks.store');
     });
     Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->name('sheet.revoke');
     Route::post('/changes/{change}/{way}', [RequirementController::class, 'turn'])->whereIn('way', ['undo', 'redo'])->name('change.turn');
@@ -132,16 +132,16 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::post('/productions/{production}/recheck', [RecheckController::class, 'production'])->name('production.recheck');
     Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->name('check.again');
     Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->name('check.stop');
-    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->where('frame', '-?\d{1,10}')->name('check.picture');
-    Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->name('check.report');
+    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->where('frame', '-?\d{1,10}')->middleware('throttle:pictures')->withoutMiddleware('throttle:work')->name('check.picture');
+    Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->middleware('throttle:costly')->name('check.report');
 });
 
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
     Route::post('/deliverables/{deliverable}/understand', [RequirementController::class, 'understand'])->name('understand');
     Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->name('scene.try');
-    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->name('plan.try');
-    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->name('shape.try');
+    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->middleware('throttle:costly')->name('plan.try');
+    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->middleware('throttle:costly')->name('shape.try');
     Route::post('/productions/{production}/understand', [HouseController::class, 'understand'])->name('house.understand');
     Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
 });

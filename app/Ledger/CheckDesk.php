@@ -121,6 +121,7 @@ final readonly class CheckDesk
     {
         return DB::transaction(function () use ($deliverable, $scene, $by, $order): Check {
             $deliverable->load('production', 'owner', 'specification.latest');
+            Quota::allows($deliverable->production, $order !== null);
             $revision = $deliverable->specification->latest;
             // what cannot be resolved is refused before anything is written
             $deliverable->resolved($revision);

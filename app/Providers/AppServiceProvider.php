@@ -49,6 +49,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
         RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by((string) ($request->user()->id ?? $request->ip())));
+        // what takes a second or more of the machine: sheets as PDF, plans, patterns of one's own, whole exports
+        RateLimiter::for('costly', static fn (Request $request): Limit => Limit::perMinute(60)->by('costly:'.($request->user()->id ?? $request->ip())));
+        RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(600)->by('pictures:'.($request->user()->id ?? $request->ip())));
         RateLimiter::for('work', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()->id ?? $request->ip())));
     }
 

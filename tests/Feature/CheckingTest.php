@@ -102,7 +102,7 @@ final class CheckingTest extends LedgerTestCase
         Queue::assertPushed(ScanSlice::class);
         self::assertSame('queued', $check->state);
         $this->getJson("/checks/{$check->id}/progress")->assertJson(['state' => 'queued', 'done' => 0]);
-        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'])->assertSessionHasErrors('below');
+        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'])->assertSessionHasErrors('below');
 
         $this->post("/checks/{$check->id}/stop");
         (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));

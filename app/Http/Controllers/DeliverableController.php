@@ -124,7 +124,7 @@ final class DeliverableController
         Gate::authorize('decide', $production);
         $given = $request->validate([
             'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', static function (string $field, mixed $code, \Closure $fail) use ($production): void {
-                if ($production->deliverables()->whereRaw('lower(code) = ?', [strtolower((string) $code)])->exists()) {
+                if (is_string($code) && $production->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->exists()) {
                     $fail('This production has a deliverable of that code already; small and large letters make no difference.');
                 }
             }],

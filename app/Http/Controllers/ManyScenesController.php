@@ -144,6 +144,10 @@ final class ManyScenesController
             }
         }
 
+        if (array_sum(array_column($done, 'id')) === 0) {
+            throw ValidationException::withMessages(['scenes' => (string) $done[0]['fault']]);
+        }
+
         return response()->json(['done' => $done]);
     }
 

@@ -11,6 +11,7 @@ use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -182,6 +183,9 @@ final class RequirementController
         Cache::put($key, $there, self::PRESENT * 2);
         unset($there[$reader->id]);
 
-        return response()->json(['others' => array_column($there, 0), 'state' => SpecificationPage::state($deliverable)]);
+        // who that is, is nothing for a learner to know
+        $names = $reader->roleIn($deliverable->production_id) !== Role::Learner ? array_column($there, 0) : array_map(static fn (): string => 'Somebody', array_values($there));
+
+        return response()->json(['others' => array_slice($names, 0, 20), 'state' => SpecificationPage::state($deliverable)]);
     }
 }

@@ -8,6 +8,7 @@ use App\Http\Pages\BookPage;
 use App\Models\Deliverable;
 use App\Models\SheetLink;
 use App\Models\User;
+use App\Security\SecurityLog;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -92,7 +93,8 @@ final class SheetController
         if (! ($given['anyway'] ?? false) && self::quarrels($deliverable->draft()) !== []) {
             throw ValidationException::withMessages(['days' => 'What is asked contradicts itself. Settle it first, or say that it is to be handed out all the same.']);
         }
-        SheetLink::query()->create(['deliverable_id' => $deliverable->id, 'user_id' => $request->user()?->id, 'expires_at' => Carbon::now()->addDays((int) $given['days'])]);
+        $link = SheetLink::query()->create(['deliverable_id' => $deliverable->id, 'user_id' => $request->user()?->id, 'expires_at' => Carbon::now()->addDays((int) $given['days'])]);
+        SecurityLog::note('link given', ['link' => $link->id, 'deliverable' => $deliverable->id, 'days' => (int) $given['days']]);
 
         return back();
     }
@@ -101,6 +103,7 @@ final class SheetController
     {
         Gate::authorize('specify', $link->deliverable);
         $link->update(['revoked_at' => Carbon::now()]);
+        SecurityLog::note('link taken back', ['link' => $link->id]);
 
         return back();
     }
@@ -115,6 +118,7 @@ final class SheetController
             return response()->view('sheet-closed', ['why' => $why], 403)->header('X-Robots-Tag', 'noindex');
         }
         $found->increment('opened');
+        SecurityLog::note('link opened', ['link' => $found->id]);
         $deliverable = $found->deliverable()->with('owner', 'production', 'specification.latest')->firstOrFail();
 
         return $this->written($deliverable, 'html')->header('X-Robots-Tag', 'noindex')->header('Cache-Control', 'no-store');

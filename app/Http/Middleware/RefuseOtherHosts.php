@@ -35,6 +35,6 @@ final class RefuseOtherHosts
         // on the machine itself, as long as it is not open to others under a name of its own
         $local = in_array($address, ['', '127.0.0.1', 'localhost', '::1', '[::1]'], true) ? ['127.0.0.1', 'localhost', '[::1]'] : [];
 
-        return array_map(strtolower(...), array_values([...$named, ...($address === '' ? [] : [$address]), ...$local]));
+        return array_map(strtolower(...), [...array_values($named), ...($address === '' ? [] : [$address]), ...$local]);
     }
 }

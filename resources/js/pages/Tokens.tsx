@@ -5,6 +5,7 @@ import { CopyButton } from '../parts/CopyButton';
 interface Token {
     id: number;
     name: string;
+    scope: string;
     made: string | null;
     used: string | null;
     until: string | null;
@@ -12,8 +13,8 @@ interface Token {
 }
 
 /** Personal tokens, for programs that bring settings. */
-export default function Tokens({ tokens, fresh, address }: { tokens: Token[]; fresh: string | null; address: string }) {
-    const form = useForm({ name: '', days: '90' });
+export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Token[]; scopes: { scope: string; says: string }[]; fresh: string | null; address: string }) {
+    const form = useForm({ name: '', days: '90', scope: 'check' });
     const { errors } = usePage().props;
     const call = `curl -X POST -H "Authorization: Bearer ${fresh ?? 'TOKEN'}" -H "X-File-Name: shot_settings.json" \\\n  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`;
 
@@ -46,6 +47,16 @@ export default function Tokens({ tokens, fresh, address }: { tokens: Token[]; fr
                         <span className="aside block">For how many days?</span>
                         <input className="line-field w-28!" inputMode="numeric" value={form.data.days} onChange={(event) => form.setData('days', event.target.value)} />
                     </label>
+                    <label>
+                        <span className="aside block">What may it do?</span>
+                        <select className="line-field w-72!" value={form.data.scope} onChange={(event) => form.setData('scope', event.target.value)}>
+                            {scopes.map((each) => (
+                                <option key={each.scope} value={each.scope}>
+                                    {each.says}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
                     <button type="submit" className="press strong" disabled={form.processing}>
                         Make a token
                     </button>
@@ -62,6 +73,7 @@ export default function Tokens({ tokens, fresh, address }: { tokens: Token[]; fr
                         <thead>
                             <tr>
                                 <th scope="col">for</th>
+                                <th scope="col" className="column">may</th>
                                 <th scope="col" className="column">made</th>
                                 <th scope="col" className="column">last used</th>
                                 <th scope="col" className="column">until</th>
@@ -74,6 +86,7 @@ export default function Tokens({ tokens, fresh, address }: { tokens: Token[]; fr
                             {tokens.map((token) => (
                                 <tr key={token.id}>
                                     <th scope="row" className="[overflow-wrap:anywhere]">{token.name}</th>
+                                    <td className="column">{token.scope}</td>
                                     <td className="column">{token.made}</td>
                                     <td className="column">{token.used ?? <span className="text-faint">never</span>}</td>
                                     <td className={`column ${token.over ? 'text-red' : ''}`}>
