@@ -9,6 +9,8 @@ use App\Http\Middleware\RefuseOtherHosts;
 use App\Http\Middleware\SendHeaders;
 use App\Http\Middleware\ShareWithPages;
 use App\Http\Middleware\SlowGuesses;
+use App\Http\TroubleReply;
+use App\Ledger\MachineTrouble;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
@@ -44,8 +46,9 @@ return Application::configure(basePath: dirname(__DIR__))
                 ? response()->json(['message' => $refused->getMessage()], 422)
                 : back()->withErrors(['refused' => $refused->getMessage()]);
         });
+        $exceptions->render(static fn (Throwable $fault, Request $request): ?Response => TroubleReply::to($fault, $request));
         $exceptions->respond(function (Response $response, Throwable $e, Request $request): Response {
-            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && ! $request->is('api/*') && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
+            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && MachineTrouble::behind($e) === null && ! $request->is('api/*') && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
                 if ($response->getStatusCode() === 419) {
                     return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
                 }

@@ -10,8 +10,6 @@ $sqlite = static fn (string $path): array => [
     'busy_timeout' => 10000,
     'journal_mode' => $path === ':memory:' ? null : 'WAL',
     'synchronous' => 'NORMAL',
-    // taken at the beginning: who reads first and writes later cannot wait for the lock any more by then
-    'transaction_mode' => 'IMMEDIATE',
 ];
 
 return [

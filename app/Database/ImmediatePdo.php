@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOException;
 
 /**
  * Begins every transaction by taking SQLite's write lock. A transaction that reads first and writes later cannot wait
@@ -29,12 +30,32 @@ final class ImmediatePdo extends PDO
         return true;
     }
 
+    /** Where the disk is full SQLite has taken everything back by itself already; that is what was wanted. */
     public function rollBack(): bool
     {
         $this->open = false;
-        $this->exec('ROLLBACK');
+        try {
+            parent::exec('ROLLBACK');
+        } catch (PDOException $fault) {
+            if (! str_contains($fault->getMessage(), 'no transaction is active')) {
+                throw $fault;
+            }
+        }
 
         return true;
+    }
+
+    public function exec(string $statement): int|false
+    {
+        try {
+            return parent::exec($statement);
+        } catch (PDOException $fault) {
+            // the same, of a transaction within one: else this would be told instead of what went wrong
+            if (stripos($statement, 'rollback to savepoint') === 0 && str_contains($fault->getMessage(), 'no such savepoint')) {
+                return 0;
+            }
+            throw $fault;
+        }
     }
 
     public function inTransaction(): bool

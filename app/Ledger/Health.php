@@ -61,7 +61,7 @@ final readonly class Health
 
             return self::line(true, 'can be read and written to');
         } catch (\Throwable $fault) {
-            return self::line(false, DatabaseTrouble::of($fault)->inWords());
+            return self::line(false, MachineTrouble::of($fault)->inWords());
         }
     }
 

@@ -31,10 +31,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // newer ones begin a transaction by its mode themselves
-        if (PHP_VERSION_ID < 80400) {
-            $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        }
+        $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
     }
 
     public function boot(): void

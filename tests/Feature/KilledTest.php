@@ -6,67 +6,31 @@ namespace Tests\Feature;
 
 use App\Jobs\ScanSlice;
 use App\Models\Check;
-use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Support\LedgerTestCase;
+use Tests\Feature\Support\OwnDatabases;
 
 /** Real workers on real files, ended without warning while they work. */
 final class KilledTest extends LedgerTestCase
 {
+    use OwnDatabases;
+
     /** @var list<string> what is written is there for other processes */
     protected $connectionsToTransact = [];
 
-    private string $home;
-
-    /** @var array<string, string|false> */
-    private array $before = [];
-
     protected function setUp(): void
     {
-        $this->home = sys_get_temp_dir().'/plain-ledger-killed-'.getmypid();
-        @mkdir($this->home);
-        foreach (['ledger', 'side'] as $name) {
-            file_put_contents("{$this->home}/{$name}.sqlite", '');
-        }
-        foreach ($this->surroundings() as $name => $value) {
-            $this->before[$name] = getenv($name);
-            $this->set($name, $value);
-        }
-        RefreshDatabaseState::$migrated = false;
+        $this->beginOwnDatabases();
         parent::setUp();
     }
 
     protected function tearDown(): void
     {
-        DB::purge('ledger');
-        DB::purge('side');
+        $this->endOwnDatabases();
         parent::tearDown();
-        foreach ($this->before as $name => $value) {
-            $this->set($name, $value);
-        }
-        RefreshDatabaseState::$migrated = false;
-        Workbench::remove($this->home);
-    }
-
-    private function set(string $name, string|false $value): void
-    {
-        putenv($value === false ? $name : "{$name}={$value}");
-        if ($value === false) {
-            unset($_ENV[$name], $_SERVER[$name]);
-        } else {
-            $_ENV[$name] = $_SERVER[$name] = $value;
-        }
-    }
-
-    /** @return array<string, string> */
-    private function surroundings(): array
-    {
-        return [
-            'DB_DATABASE' => "{$this->home}/ledger.sqlite", 'DB_SIDE_DATABASE' => "{$this->home}/side.sqlite",
-            'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database', 'LEDGER_FILES_AT_ONCE' => '0', 'LEDGER_SLICE' => '1',
-        ];
+        $this->clearOwnDatabases();
     }
 
     private function worker(): Process
@@ -114,7 +78,6 @@ final class KilledTest extends LedgerTestCase
     {
         $check = $this->order(3500);
         // slices follow one another as jobs of their own: this one is a single job
-        $this->set('LEDGER_SLICE', '60');
         foreach ([1, 2] as $_) {
             $command = [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.1', '--tries=2', '--timeout=1800'];
             $worker = new Process($command, base_path(), ['LEDGER_SLICE' => '60', 'LEDGER_INTAKE' => $this->intake->folder] + $this->surroundings() + ['APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')]);

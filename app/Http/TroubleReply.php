@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Ledger\MachineTrouble;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What is said where the machine fails: by a page that needs neither database nor session. */
+final readonly class TroubleReply
+{
+    private const STATUS = 503;
+
+    public static function to(\Throwable $fault, Request $request): ?Response
+    {
+        $trouble = MachineTrouble::behind($fault);
+        if ($trouble === null) {
+            return null;
+        }
+        $says = $trouble->sentence();
+        if ($request->header('X-Inertia') !== null) {
+            // the page that is open shows it in its place
+            return response()->json(['component' => 'Fault', 'props' => ['errors' => (object) [], 'status' => self::STATUS, 'says' => $says, 'person' => null, 'told' => null, 'alone' => false], 'url' => $request->fullUrl(), 'version' => $request->header('X-Inertia-Version')], self::STATUS, ['X-Inertia' => 'true', 'Retry-After' => '30']);
+        }
+        if ($request->is('api/*') || $request->expectsJson()) {
+            return response()->json(['message' => $says], self::STATUS, ['Retry-After' => '30']);
+        }
+
+        return response()->view('fault', ['says' => $says], self::STATUS, ['Retry-After' => '30']);
+    }
+}
