@@ -1,7 +1,10 @@
 import { defineConfig } from '@playwright/test';
 
-const port = 8123;
-const home = process.env.LEDGER_TEST_HOME ?? '/tmp/plain-ledger-browser-test';
+// another test, or a colleague's, may have one already: bin/test looks for a free one
+const port = Number(process.env.LEDGER_TEST_PORT ?? 8123);
+const home = process.env.LEDGER_TEST_HOME ?? `/tmp/plain-ledger-browser-test-${port}`;
+// tests look into it too
+process.env.LEDGER_TEST_HOME = home;
 
 export default defineConfig({
     testDir: 'tests/Browser',

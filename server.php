@@ -8,7 +8,7 @@ $types = [
     'css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', 'json' => 'application/json', 'map' => 'application/json', 'svg' => 'image/svg+xml',
     'png' => 'image/png', 'ico' => 'image/x-icon', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'txt' => 'text/plain; charset=utf-8', 'webmanifest' => 'application/manifest+json',
 ];
-$file = realpath(__DIR__.'/public'.$path);
+$file = str_contains($path, "\0") ? false : realpath(__DIR__.'/public'.$path);
 $type = $types[strtolower(pathinfo($path, PATHINFO_EXTENSION))] ?? null;
 if ($type !== null && $file !== false && is_file($file) && str_starts_with($file, __DIR__.'/public/')) {
     header_remove('X-Powered-By');

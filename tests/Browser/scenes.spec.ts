@@ -4,7 +4,7 @@ import { accessible, open, production, signIn } from './book';
 
 /** Scenes before and during the render: typed, pasted, pointed at, dropped by the dozen, overseen, followed. */
 
-const home = process.env.LEDGER_TEST_HOME ?? '/tmp/plain-ledger-browser-test';
+const home = process.env.LEDGER_TEST_HOME ?? '';
 const LEARNERS = ['wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske', 'sabela'];
 const scene = (learner: string, more = ''): string => `size = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/${learner}_vane_####.png\n${more}`;
 const file = (name: string, text: string): { name: string; mimeType: string; buffer: Buffer } => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
