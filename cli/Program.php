@@ -22,7 +22,9 @@ final readonly class Program
     public static function main(array $argv): int
     {
         ini_set('memory_limit', '1G');
-        ini_set('display_errors', 'stderr');
+        ini_set('display_errors', '0');
+        ini_set('log_errors', '0');
+        register_shutdown_function(self::tellsOfItsEnd(...));
         // long lists of numbers and names make the engine's default limits of the pattern matcher too small
         ini_set('pcre.backtrack_limit', '10000000');
         $application = new Application('plain-ledger', '1.0');
@@ -47,6 +49,18 @@ final readonly class Program
 
             return self::UNUSABLE;
         }
+    }
+
+    /** What no limit foresaw still ends in a sentence. */
+    private static function tellsOfItsEnd(): void
+    {
+        $fault = error_get_last();
+        if ($fault === null || ! in_array($fault['type'], [E_ERROR, E_CORE_ERROR, E_COMPILE_ERROR], true)) {
+            return;
+        }
+        $memory = str_contains($fault['message'], 'Allowed memory size');
+        fwrite(STDERR, $memory ? "This takes more memory than there is for it, 1 GB. Check a folder further down.\n" : "Something in the program went wrong, and nothing was changed.\n");
+        exit(self::UNUSABLE);
     }
 
     /**

@@ -34,6 +34,11 @@ final readonly class LogDesk
 
     private const SAMPLE = 500;
 
+    /** Seconds of one request, and bytes between two looks at the clock. */
+    private const READS_FOR = 8.0;
+
+    private const STEP = 1 << 16;
+
     /** Seconds that one reading may take, and that another waits for it. */
     private const LONGEST = 120;
 
@@ -126,7 +131,11 @@ final readonly class LogDesk
     {
         try {
             $reader = $this->reader($log);
-            $reader->feed($bytes);
+            $taken = $this->fed($reader, $bytes);
+            if ($taken < strlen($bytes) && $log->path === null) {
+                throw LogPatternRefused::because('Its lines take too long to read by these patterns. Say more exactly what stands between their pieces, or choose another shape.');
+            }
+            $bytes = substr($bytes, 0, $taken);
             $reading = $last ? $reader->close() : $reader->reading();
         } catch (LogPatternRefused $refused) {
             $log->update(['fault' => $refused->getMessage()]);
@@ -135,6 +144,17 @@ final readonly class LogDesk
         }
         Storage::put(self::spool($log), (string) gzencode(serialize($reader), 1));
         $log->update(['read' => $log->read + strlen($bytes), 'size' => max($log->size, $log->read + strlen($bytes)), 'reading' => $this->told($log, $reading), 'fault' => null]);
+    }
+
+    /** As much as there is time for; of a log that is followed the rest is read the next time. @return int bytes */
+    private function fed(LogReader $reader, string $bytes): int
+    {
+        $until = microtime(true) + self::READS_FOR;
+        for ($at = 0; $at < strlen($bytes) && microtime(true) < $until; $at += self::STEP) {
+            $reader->feed(substr($bytes, $at, self::STEP));
+        }
+
+        return min($at, strlen($bytes));
     }
 
     private function reader(RenderLog $log): LogReader

@@ -132,6 +132,48 @@ final class CommandLineTest extends TestCase
         self::assertStringNotContainsString('.php', $errors);
     }
 
+    public function test_a_pipe_that_nobody_writes_to_hangs_nothing(): void
+    {
+        $spec = $this->specification();
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png());
+        posix_mkfifo("{$this->bench->folder}/pipe.png", 0o600);
+        posix_mkfifo("{$this->bench->folder}/d/notes.txt", 0o600);
+        $began = microtime(true);
+        foreach ([['probe', 'pipe.png'], ['log', 'pipe.png'], ['check', '--spec', 'pipe.png', '--files', 'd'], ['check', '--spec', $spec, '--scene', 'pipe.png'], ['proofread', '--spec', 'pipe.png']] as $arguments) {
+            [$code, , $errors] = $this->run_($arguments);
+            self::assertSame(3, $code, implode(' ', $arguments));
+            self::assertStringContainsString('it is no regular file', $errors);
+        }
+        [$code, $output] = $this->run_(['probe', 'd']);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('d/notes.txt: 0 B, not whole', $output);
+        // it is nobody's frame, and the frames are judged
+        self::assertSame(0, $this->run_(['check', '--spec', $spec, '--files', 'd'])[0]);
+        self::assertLessThan(10, microtime(true) - $began);
+    }
+
+    public function test_names_that_are_no_utf_8_are_read_and_told(): void
+    {
+        $spec = $this->specification(['require' => ['camera.name' => 'cam_été', 'picture.resolution' => '64x36']]);
+        $this->bench->put('a.usda', "#usda 1.0\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel camera = </cam_\xE9t\xE9> }\ndef Camera \"cam_\xE9t\xE9\" {}\n");
+        $this->bench->put('a.txt', "size = 64x36\ncamera = cam_\xE9t\xE9\n");
+        foreach (['a.usda', 'a.txt'] as $scene) {
+            [$code, $output] = $this->run_(['check', '--spec', $spec, '--scene', $scene]);
+            self::assertSame(0, $code, $output);
+            self::assertStringContainsString('Names in it are no UTF-8; they were read as Latin-1', $output);
+        }
+    }
+
+    public function test_more_memory_than_there_is_ends_in_a_sentence(): void
+    {
+        $process = proc_open([PHP_BINARY, '-r', 'require "vendor/autoload.php"; (new ReflectionMethod(PlainLedger\Cli\Program::class, "main"))->invoke(null, ["x", "list"]); ini_set("memory_limit", "8M"); str_repeat("x", 99999999);'], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__, 3));
+        self::assertIsResource($process);
+        stream_get_contents($pipes[1]);
+        $errors = (string) stream_get_contents($pipes[2]);
+
+        self::assertSame([3, "This takes more memory than there is for it, 1 GB. Check a folder further down.\n"], [proc_close($process), $errors]);
+    }
+
     public function test_a_file_of_fifty_megabytes_is_turned_away_at_once(): void
     {
         $this->specification();

@@ -16,6 +16,9 @@ use PlainLedger\Core\Delivery\ScanProgress;
 use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\Looker;
+use PlainLedger\Core\Media\LookFor;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SourceGone;
 use PlainLedger\Core\Media\StringSource;
@@ -214,5 +217,72 @@ final class ScanTest extends TestCase
         self::assertSame(1, $delivery->facts->count());
         // some thirty bytes a file
         self::assertLessThan(60_000 * 60, memory_get_usage() - $before);
+    }
+
+    public function test_more_than_can_be_compared_is_refused_with_its_figure(): void
+    {
+        $many = static fn (int $many, string $name): Listing => new class($many, $name) implements Listing
+        {
+            public function __construct(private int $many, private string $name) {}
+
+            public function files(): iterable
+            {
+                for ($n = 0; $n < $this->many; $n++) {
+                    yield new ListedFile('', sprintf($this->name, strtr((string) $n, '0123456789', 'abcdefghij'), $n), 5000, 0);
+                }
+            }
+
+            public function root(): string
+            {
+                return 'renders';
+            }
+
+            public function open(ListedFile $file): ByteSource
+            {
+                throw SourceGone::file($file->name, 'it is gone');
+            }
+
+            public function again(ListedFile $file): ListedFile
+            {
+                return $file;
+            }
+        };
+        $looker = Looker::standard(new LookFor(false));
+        foreach ([
+            [new Scan($many(520_002, '%s.png'), Probe::standard()), 'The folder “renders” holds more than 500,000 files that belong to no sequence, more than are told apart. Check a folder further down.'],
+            [new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), Depth::Quick, $looker), 'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a folder further down.'],
+        ] as [$scan, $says]) {
+            try {
+                $scan->run(0);
+                self::fail('It was taken.');
+            } catch (FolderRefused $refused) {
+                self::assertSame($says, $refused->getMessage());
+            }
+        }
+    }
+
+    public function test_sums_go_on_where_a_checkpoint_was_taken(): void
+    {
+        $bench = new Workbench;
+        $lines = '';
+        foreach (range(1, 60) as $n) {
+            $bench->put(sprintf('in/a.%04d.txt', $n), "text {$n}");
+            $lines .= hash('sha256', $n === 7 ? 'another' : "text {$n}").sprintf("  a.%04d.txt\n", $n);
+        }
+        $bench->put('in/sums.sha256', $lines);
+        $scan = static fn (): Scan => new Scan(FolderListing::of("{$bench->folder}/in"), Probe::standard(), sums: true);
+        $first = $scan();
+        $steps = 0;
+        foreach ($first->steps(20) as $progress) {
+            // the names, their headers, and then the first twenty sums
+            if (++$steps === 8) {
+                break;
+            }
+        }
+        $second = $scan()->resume(json_decode((string) json_encode($first->checkpoint()), true));
+        self::assertGreaterThan(0, $first->checkpoint()['summed_up']);
+        $sums = $second->run(0)->checksums;
+
+        self::assertSame([1, 0, 1, 0, ['a.0007.txt']], [$sums?->lists, $sums?->unlisted, $sums?->wrong, $sums?->absent, $sums?->names]);
     }
 }
