@@ -8,6 +8,7 @@ declare(strict_types=1);
  */
 
 use PlainLedger\Cli\Work\ScanTask;
+use PlainLedger\Cli\Work\SheetTask;
 use PlainLedger\Cli\Work\ThumbnailTask;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\PlainSentence;
@@ -26,8 +27,9 @@ $order = (string) stream_get_contents(STDIN);
 try {
     match ($argv[1] ?? '') {
         'scan' => (new ScanTask($say))->run(ScanOrder::read($order)),
+        'sheet' => (new SheetTask($say))->run($order),
         'thumbnail' => (new ThumbnailTask($say))->run($order),
-        default => throw new InvalidArgumentException('The work is “scan” or “thumbnail”.'),
+        default => throw new InvalidArgumentException('The work is “scan”, “sheet” or “thumbnail”.'),
     };
 } catch (PlainSentence $refused) {
     $say(['refused' => $refused->getMessage()]);

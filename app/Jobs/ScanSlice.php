@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Intake\ApprovedPictures;
 use App\Intake\IntakeFolder;
 use App\Ledger\CheckDesk;
+use App\Ledger\MachineTrouble;
 use App\Ledger\Spool;
 use App\Ledger\Troubles;
 use App\Models\Check;
@@ -18,6 +19,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
@@ -63,8 +65,8 @@ final class ScanSlice implements ShouldQueue
     /** Whether something is left to do. */
     private function slice(Check $check, CheckDesk $desk): bool
     {
-        $troubles = Troubles::of($check);
         try {
+            $troubles = Troubles::of($check);
             $order = $this->order($check, $troubles);
             $end = ScanProcess::standard()->run($order, fn (?array $progress): bool => $this->tell($check, $progress));
             if ($end->how === 'paused' || $end->how === 'broken') {
@@ -77,6 +79,12 @@ final class ScanSlice implements ShouldQueue
             }
         } catch (PlainSentence $refused) {
             $check->fail($refused->getMessage());
+        } catch (FilesystemException $fault) {
+            // without a place for what is found there is nothing to go on with
+            report($fault);
+            $check->fail((MachineTrouble::behind($fault) ?? MachineTrouble::ReadOnly)->sentence());
+
+            return false;
         }
         $this->forget($check);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ledger;
 
 use App\Intake\IntakeFolder;
+use App\Intake\QuickLook;
 use App\Models\IntakeRoot;
 use App\Models\Preset as OwnPreset;
 use App\Models\Production;
@@ -12,11 +13,8 @@ use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\JsonDocument;
 use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Preset;
 use PlainLedger\Core\Specification\Proposal;
@@ -92,10 +90,7 @@ final readonly class Beginnings
         try {
             $found = IntakeRoot::query()->where('production_id', $production->id)->find($root) ?? throw ValidationException::withMessages(['begin' => 'Choose a folder of the intake.']);
             $folder = IntakeFolder::ofProduction($found, $below);
-            if (! $folder->holdsAtMost(5000)) {
-                throw ValidationException::withMessages(['begin' => 'The folder holds more than 5000 files; choose one with a single delivery.']);
-            }
-            $proposal = Proposal::from((new Scan($folder->listing(), Probe::standard(), Depth::Quick))->run(time()), $code);
+            $proposal = Proposal::from(QuickLook::at($folder), $code);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['begin' => Text::shown($refused->getMessage())]);
         }

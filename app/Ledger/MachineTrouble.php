@@ -36,6 +36,9 @@ enum MachineTrouble
         for ($each = $fault; $each !== null; $each = $each->getPrevious()) {
             $isOfMachine = $each instanceof \PDOException || $each instanceof FilesystemException || str_contains($each->getMessage(), 'No space left on device');
             $trouble = $isOfMachine ? self::of($each) : self::Other;
+            if ($trouble === self::Other && $each instanceof FilesystemException) {
+                return self::ReadOnly;
+            }
             if ($trouble !== self::Other) {
                 return $trouble;
             }

@@ -62,6 +62,8 @@ final class KilledTest extends LedgerTestCase
     public function test_a_worker_is_killed_and_another_goes_on(): void
     {
         $check = $this->order(3500);
+        // by this it is known that it waits, and is not lost
+        self::assertTrue(DB::connection('side')->table('jobs')->where('payload', 'like', '%"check":'.$check->id.',%')->exists());
         $worker = $this->worker();
         $this->until(static fn (): bool => ($check->refresh()->progress['done'] ?? 0) > 0);
         $worker->signal(SIGKILL);

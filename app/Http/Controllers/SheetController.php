@@ -8,6 +8,7 @@ use App\Http\Pages\BookPage;
 use App\Models\Deliverable;
 use App\Models\SheetLink;
 use App\Models\User;
+use App\Processes\SheetProcess;
 use App\Security\SecurityLog;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -27,7 +28,6 @@ use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SpecificationDocument;
-use PlainLedger\Printing\SheetPdf;
 
 /** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
 final class SheetController
@@ -73,7 +73,7 @@ final class SheetController
         $html = static fn (int $size = SheetHtml::SIZES[0]): string => (new SheetHtml($foot, $unsettled, $size))->write($specification);
         [$body, $type, $inline] = match ($format) {
             'html' => [$html(), 'text/html; charset=utf-8', true],
-            'pdf' => [(new SheetPdf((string) config('ledger.fonts')))->write($html), 'application/pdf', true],
+            'pdf' => [SheetProcess::make($html), 'application/pdf', true],
             'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8', false],
             'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
             'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],

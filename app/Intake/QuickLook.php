@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Processes\ScanProcess;
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Media\Depth;
+
+/** A folder looked at while somebody waits, head and tail of each file: done apart, and only as long as one likes to wait. */
+final readonly class QuickLook
+{
+    private const MOST_FILES = 5000;
+
+    private const SECONDS = 25;
+
+    /** @throws FolderRefused */
+    public static function at(IntakeFolder $folder): Delivery
+    {
+        if (! $folder->holdsAtMost(self::MOST_FILES)) {
+            throw FolderRefused::because($folder->below, 'holds more than '.number_format(self::MOST_FILES).' files; choose one with a single delivery');
+        }
+        $spool = (string) tempnam(sys_get_temp_dir(), 'look');
+        try {
+            $end = ScanProcess::standard()->run(new ScanOrder($folder->path, Depth::Quick, null, [], false, $spool, self::SECONDS), static fn (): bool => true);
+            if ($end->how !== 'whole') {
+                throw FolderRefused::because($folder->below, $end->says ?? 'takes longer to look at than anybody waits; choose one with a single delivery');
+            }
+            /** @var array<string, mixed> $data */
+            $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);
+        } finally {
+            @unlink($spool);
+        }
+
+        return Delivery::fromArray($data);
+    }
+}
