@@ -21,8 +21,11 @@ final readonly class TroubleReply
         }
         $says = $trouble->sentence();
         if ($request->header('X-Inertia') !== null) {
+            $props = ['errors' => (object) [], 'status' => self::STATUS, 'says' => $says, 'person' => null, 'told' => null, 'alone' => false];
             // the page that is open shows it in its place
-            return response()->json(['component' => 'Fault', 'props' => ['errors' => (object) [], 'status' => self::STATUS, 'says' => $says, 'person' => null, 'told' => null, 'alone' => false], 'url' => $request->fullUrl(), 'version' => $request->header('X-Inertia-Version')], self::STATUS, ['X-Inertia' => 'true', 'Retry-After' => '30']);
+            $page = ['component' => 'Fault', 'props' => $props, 'url' => $request->fullUrl(), 'version' => $request->header('X-Inertia-Version')];
+
+            return response()->json($page, self::STATUS, ['X-Inertia' => 'true', 'Retry-After' => '30']);
         }
         if ($request->is('api/*') || $request->expectsJson()) {
             return response()->json(['message' => $says], self::STATUS, ['Retry-After' => '30']);

@@ -186,7 +186,7 @@ final class WebSecurityTest extends LedgerTestCase
         $check = fn () => $this->actingAs($this->artist)->from('/x')->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
         $this->production->update(['limits' => ['checks' => 1]]);
         $check()->assertSessionHasNoErrors();
-        $check()->assertSessionHasErrors(['below' => 'This production has had 1 checks of files in the last 24 hours, and that is the most it may have. Begin this one later, or ask whoever runs the installation for more.']);
+        $check()->assertSessionHasErrors(['below' => 'This production has had 1 check of files in the last 24 hours, and that is the most it may have. Begin this one later, or ask whoever runs the installation for more.']);
         $this->travel(25)->hours();
         $check()->assertSessionHasNoErrors();
         Cache::flush();
