@@ -180,6 +180,12 @@ final class NameGroup
         $packed = unpack('q', $this->columns[$column], 8 * $row);
         $digits = ord($this->digits[$column][$row]);
 
+        $text = (string) $packed[1];
+        // mostly it is as long as it is, or a little shorter
+        if (strlen($text) === $digits) {
+            return $text;
+        }
+
         return ($digits & 128 ? '-' : '').str_pad((string) abs($packed[1]), $digits & 127, '0', STR_PAD_LEFT);
     }
 
@@ -260,6 +266,9 @@ final class NameGroup
 
     public function name(int $row): string
     {
+        if (count($this->first) === 1) {
+            return $this->literals[0].$this->numberText(0, $row).$this->literals[1];
+        }
         $name = $this->literals[0];
         foreach ($this->first as $c => $text) {
             $name .= ($this->columns[$c] === '' ? $text : $this->numberText($c, $row)).$this->literals[$c + 1];
@@ -284,33 +293,30 @@ final class NameGroup
         return [$sides[0], $sides[1]];
     }
 
-    public function size(int $row): int
+    private static function at(string $column, int $row): int
     {
         /** @var array{1: int} $packed */
-        $packed = unpack('q', $this->sizes, 8 * $row);
+        $packed = unpack('q', $column, 8 * $row);
 
         return $packed[1];
     }
 
+    public function size(int $row): int
+    {
+        return self::at($this->sizes, $row);
+    }
+
     public function modified(int $row): int
     {
-        /** @var array{1: int} $packed */
-        $packed = unpack('q', $this->times, 8 * $row);
-
-        return $packed[1];
+        return self::at($this->times, $row);
     }
 
     /** As it was listed. */
     public function listed(int $row): ListedFile
     {
-        $identity = 0;
-        if ($this->identities !== '') {
-            /** @var array{1: int} $packed */
-            $packed = unpack('q', $this->identities, 8 * $row);
-            $identity = $packed[1];
-        }
+        $identity = $this->identities === '' ? 0 : self::at($this->identities, $row);
 
-        return new ListedFile($this->folder, $this->name($row), $this->size($row), $this->modified($row), $this->refused($row), $identity);
+        return new ListedFile($this->folder, $this->name($row), self::at($this->sizes, $row), self::at($this->times, $row), $this->refused[$row] ?? null, $identity);
     }
 
     /** A file that has been changed since, as it is now. */

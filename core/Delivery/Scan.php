@@ -260,7 +260,7 @@ final class Scan
             default => null,
         };
         if ($over !== null) {
-            throw FolderRefused::because($this->listing->root(), "holds more than {$over}. Check a folder further down");
+            throw FolderRefused::because(basename($this->listing->root()), "holds more than {$over}. Check a folder further down");
         }
     }
 

@@ -48,11 +48,9 @@ final class FileSource implements ByteSource
     public static function listed(string $path, FileState $listed): self
     {
         [$handle, $state] = self::opened($path);
-        if (! $state->isOfSameMoment($listed) || ($state->identity !== $listed->identity && ! self::liesAt($path, $state))) {
-            throw SourceGone::changed($path);
-        }
+        $isIt = $state->size === $listed->size && $state->modified === $listed->modified && ($state->identity === $listed->identity || self::liesAt($path, $state));
 
-        return new self($handle, $state->size, $path);
+        return $isIt ? new self($handle, $state->size, $path) : throw SourceGone::changed($path);
     }
 
     /** @return array{resource, FileState} */
