@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Jobs\ScanSlice;
 use App\Models\Check;
+use App\Queue\Waiting;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Tests\Core\Support\Workbench;
@@ -104,6 +105,33 @@ final class KilledTest extends LedgerTestCase
 
         self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict], (string) $check->fault);
         self::assertSame(1500, $check->delivery?->file_count);
+    }
+
+    public function test_a_server_is_killed_during_a_small_check(): void
+    {
+        $this->intake->frames('tide/TC_010/v2/TC_010.%04d.png', '1001-1400', Workbench::png());
+        // what a request does that checks a few files at once
+        $script = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();'
+            .'$d = App\Models\Deliverable::query()->findOrFail('.$this->deliverable->id.'); $r = App\Models\IntakeRoot::query()->firstOrFail();'
+            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, "TC_010/v2", $d, true), PlainLedger\Core\Media\Depth::Quick, $d->owner);';
+        $environment = ['LEDGER_FILES_AT_ONCE' => '400', 'LEDGER_INTAKE' => $this->intake->folder, 'APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')];
+        $server = new Process([PHP_BINARY, '-r', $script], base_path(), $environment + $this->surroundings());
+        $server->start();
+        $this->until(static fn (): bool => Check::query()->exists() || ! $server->isRunning());
+        $server->signal(SIGKILL);
+        $this->until(static fn (): bool => ! $server->isRunning());
+        $check = Check::query()->firstOrFail();
+        self::assertContains($check->state, ['queued', 'running'], $server->getErrorOutput());
+        self::assertSame([0, 0], [Waiting::breakOffLost(), DB::connection('side')->table('jobs')->count()]);
+
+        $check->update(['seen_at' => now()->subSeconds(61)]);
+        self::assertSame(1, Waiting::breakOffLost());
+        self::assertSame(['failed', Waiting::NOBODY], [$check->refresh()->state, $check->fault]);
+        self::assertSame(0, $this->deliverable->deliveries()->count());
+        // and it is begun again
+        $this->actingAs($this->coordinator)->post("/checks/{$check->id}/again")->assertSessionHasNoErrors();
+        $this->worker()->wait();
+        self::assertSame('done', $this->deliverable->checks()->latest('id')->firstOrFail()->state);
     }
 
     public function test_two_workers_share_the_work(): void

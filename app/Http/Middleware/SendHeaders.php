@@ -16,7 +16,7 @@ final class SendHeaders
     private const ALWAYS = [
         'X-Content-Type-Options' => 'nosniff',
         'Referrer-Policy' => 'same-origin',
-        'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), interest-cohort=()',
+        'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(), payment=(), usb=()',
         'Cross-Origin-Opener-Policy' => 'same-origin',
         'Cross-Origin-Resource-Policy' => 'same-origin',
         'X-Permitted-Cross-Domain-Policies' => 'none',
