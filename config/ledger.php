@@ -11,7 +11,7 @@ return [
     'slice' => (int) env('LEDGER_SLICE', 20),
     // what a process that looks at files may take, in megabytes, and how many seconds it may be silent
     'child_memory' => (int) env('LEDGER_CHILD_MEMORY', 1024),
-    'child_silence' => (int) env('LEDGER_CHILD_SILENCE', 90),
+    'child_silence' => (int) env('LEDGER_CHILD_SILENCE', 180),
     // where the writer of PDF keeps what it has measured of its fonts
     'fonts' => storage_path('framework/cache/data'),
     // further names it answers under, beside that of APP_URL; and the proxies that may say how a request came to them

@@ -10,10 +10,13 @@ use App\Models\SheetLink;
 use App\Models\User;
 use App\Processes\SheetProcess;
 use App\Security\SecurityLog;
+use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Validation\ValidationException;
@@ -32,6 +35,11 @@ use PlainLedger\Core\Specification\SpecificationDocument;
 /** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
 final class SheetController
 {
+    /** Seconds that a sheet may take as PDF, and that another of the same person waits for it. */
+    private const PDF_TAKES = 60;
+
+    private const PDF_WAITS = 15;
+
     public function show(Request $request, Deliverable $deliverable): Response
     {
         Gate::authorize('view', $deliverable);
@@ -73,7 +81,7 @@ final class SheetController
         $html = static fn (int $size = SheetHtml::SIZES[0]): string => (new SheetHtml($foot, $unsettled, $size))->write($specification);
         [$body, $type, $inline] = match ($format) {
             'html' => [$html(), 'text/html; charset=utf-8', true],
-            'pdf' => [SheetProcess::make($html), 'application/pdf', true],
+            'pdf' => [self::pdf($html), 'application/pdf', true],
             'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8', false],
             'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
             'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],
@@ -83,6 +91,20 @@ final class SheetController
         };
 
         return response($body)->header('Content-Type', $type)->header('Content-Disposition', ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"");
+    }
+
+    /**
+     * One at a time of each person, so that nobody keeps every process of the server busy with theirs.
+     *
+     * @param  callable(int): string  $html  by the size of its letters
+     */
+    private static function pdf(callable $html): string
+    {
+        try {
+            return (string) Cache::lock('sheet-of-'.(Auth::id() ?? 'nobody'), self::PDF_TAKES)->block(self::PDF_WAITS, static fn (): string => SheetProcess::make($html));
+        } catch (LockTimeoutException) {
+            abort(429, 'Another sheet of yours is being set as PDF. Wait for it, then ask again.');
+        }
     }
 
     public function share(Request $request, Deliverable $deliverable): RedirectResponse
