@@ -13,7 +13,10 @@ final class NotUnderstood extends \InvalidArgumentException implements PlainSent
     {
         $shown = mb_strimwidth(Text::shown($text), 0, 60, '…');
 
-        return new self("“{$shown}” is not {$what}; write it like {$example}.");
+        // a number that is one, and longer than any that is measured here
+        $long = preg_match('~\d{16}|\d[eE]\+?(?:1[5-9]|[2-9]\d|\d{3})~', $text) === 1 ? ' Numbers here have at most 15 digits.' : '';
+
+        return new self("“{$shown}” is not {$what}; write it like {$example}.{$long}");
     }
 
     /** A number that is one, and further from anything that is measured here than calculations carry. */

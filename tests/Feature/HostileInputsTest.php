@@ -48,6 +48,7 @@ final class HostileInputsTest extends LedgerTestCase
         $this->actingAs($this->coordinator);
         if ($id !== 'other.x') {
             $this->from('/x')->patch("/deliverables/{$this->deliverable->id}/requirements", ['id' => $id, 'value' => $value, 'level' => 'must', 'scope' => 'deliverable'])->assertSessionHasErrors('value');
+            self::assertMatchesRegularExpression('~from 0\.000000001 to 1,000,000,000,000,000|at most 15 digits~', (string) session('errors')->first('value'));
         }
         // written before anybody refused it
         $this->deliverable->update(['overrides' => [$id => $value, 'time.range' => '1-3']]);
