@@ -21,13 +21,18 @@ final readonly class QuickLook
     public static function at(IntakeFolder $folder): Delivery
     {
         if (! $folder->holdsAtMost(self::MOST_FILES)) {
-            throw FolderRefused::because($folder->below, 'holds more than '.number_format(self::MOST_FILES).' files; choose one with a single delivery');
+            $most = number_format(self::MOST_FILES);
+            throw FolderRefused::because($folder->below, "holds more than {$most} files; choose one with a single delivery");
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
-            $end = ScanProcess::standard()->run(new ScanOrder($folder->path, Depth::Quick, null, [], false, $spool, self::SECONDS), static fn (): bool => true);
+            $order = new ScanOrder($folder->path, Depth::Quick, null, [], false, $spool, self::SECONDS);
+            $end = ScanProcess::standard()->run($order, static fn (): bool => true);
+            if ($end->how === 'refused') {
+                throw FolderRefused::saying((string) $end->says);
+            }
             if ($end->how !== 'whole') {
-                throw FolderRefused::because($folder->below, $end->says ?? 'takes longer to look at than anybody waits; choose one with a single delivery');
+                throw FolderRefused::because($folder->below, 'takes longer to look at than anybody waits; choose one with a single delivery');
             }
             /** @var array<string, mixed> $data */
             $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use Illuminate\Support\Str;
 use League\Flysystem\FilesystemException;
 
 /** What is the matter where a database or a disk refuses, as far as its message tells. */
@@ -16,25 +17,32 @@ enum MachineTrouble
     case Missing;
     case Other;
 
+    /** By what a database or a disk says, in any case of letters; the first that fits. */
+    private const WORDS = [
+        'Full' => ['disk is full', 'no space left', 'disk i/o error', 'quota exceeded'],
+        'Locked' => ['is locked'],
+        'ReadOnly' => ['readonly database', 'read-only', 'permission denied'],
+        'Broken' => ['malformed', 'not a database'],
+        'Missing' => ['unable to open', 'does not exist', 'no such table'],
+    ];
+
     public static function of(\Throwable $fault): self
     {
-        $says = strtolower($fault->getMessage());
+        foreach (self::WORDS as $case => $words) {
+            if (Str::contains($fault->getMessage(), $words, ignoreCase: true)) {
+                return constant("self::{$case}");
+            }
+        }
 
-        return match (true) {
-            str_contains($says, 'disk is full'), str_contains($says, 'no space left'), str_contains($says, 'disk i/o error'), str_contains($says, 'quota exceeded') => self::Full,
-            str_contains($says, 'is locked') => self::Locked,
-            str_contains($says, 'readonly database'), str_contains($says, 'read-only'), str_contains($says, 'permission denied') => self::ReadOnly,
-            str_contains($says, 'malformed'), str_contains($says, 'not a database') => self::Broken,
-            str_contains($says, 'unable to open'), str_contains($says, 'does not exist'), str_contains($says, 'no such table') => self::Missing,
-            default => self::Other,
-        };
+        return self::Other;
     }
 
     /** Null where neither a database nor a disk is the matter. */
     public static function behind(\Throwable $fault): ?self
     {
         for ($each = $fault; $each !== null; $each = $each->getPrevious()) {
-            $isOfMachine = $each instanceof \PDOException || $each instanceof FilesystemException || str_contains($each->getMessage(), 'No space left on device');
+            $isOfMachine = $each instanceof \PDOException || $each instanceof FilesystemException
+                || str_contains($each->getMessage(), 'No space left on device');
             $trouble = $isOfMachine ? self::of($each) : self::Other;
             if ($trouble === self::Other && $each instanceof FilesystemException) {
                 return self::ReadOnly;
@@ -63,9 +71,11 @@ enum MachineTrouble
     public function sentence(): string
     {
         return match ($this) {
-            self::Full => 'The disk of this installation is full, or cannot be written to. Nothing was half written. Whoever runs it has to make room; it goes on by itself then.',
+            self::Full => 'The disk of this installation is full, or cannot be written to. Nothing was half written. '
+                .'Whoever runs it has to make room; it goes on by itself then.',
             self::Locked => 'The ledger is held by another program just now. Nothing was written. Try again in a moment.',
-            default => "The ledger cannot be used just now: {$this->inWords()}. Nothing was written. Whoever runs this installation finds more in its log.",
+            default => "The ledger cannot be used just now: {$this->inWords()}. Nothing was written. "
+                .'Whoever runs this installation finds more in its log.',
         };
     }
 }

@@ -6,6 +6,7 @@ namespace App\Ledger;
 
 use App\Models\Check;
 use App\Models\Production;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -41,9 +42,9 @@ final readonly class Quota
     public static function bytes(Production $production): int
     {
         return (int) Cache::remember("kept-of-{$production->id}", self::COUNTED_FOR, static function () use ($production): int {
-            $of = static fn (string $table, string $column): int => (int) DB::table($table)
-                ->whereIn('deliverable_id', $production->deliverables()->select('id'))->sum(DB::raw("length(cast({$column} as blob))"));
-            $texts = DB::table('scene_texts')->whereIn('hash', DB::table('scenes')->whereIn('deliverable_id', $production->deliverables()->select('id'))->select('hash'));
+            $own = static fn (string $table): Builder => DB::table($table)->whereIn('deliverable_id', $production->deliverables()->select('id'));
+            $of = static fn (string $table, string $column): int => (int) $own($table)->sum(DB::raw("length(cast({$column} as blob))"));
+            $texts = DB::table('scene_texts')->whereIn('hash', $own('scenes')->select('hash'));
 
             return $of('checks', 'document') + $of('deliveries', 'data') + (int) $texts->sum(DB::raw('length(cast(content as blob))'));
         });

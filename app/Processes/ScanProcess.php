@@ -31,7 +31,9 @@ final readonly class ScanProcess
                 return $progress(null);
             }
             if (isset($line['at'])) {
-                return $progress(['done' => (int) $line['done'], 'all' => $line['all'] === null ? null : (int) $line['all'], 'at' => (string) $line['at']]);
+                $all = $line['all'] === null ? null : (int) $line['all'];
+
+                return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
             }
             $last = $line;
 

@@ -12,7 +12,8 @@ use Illuminate\Support\Facades\DB;
 /** Checks that wait for their turn, or are worked on: and those that nobody works on any more. */
 final readonly class Waiting
 {
-    public const NOBODY = 'Nobody works on this check any more: whoever did was ended before it was done. Nothing was changed. Begin it again.';
+    public const NOBODY = 'Nobody works on this check any more: whoever did was ended before it was done. '
+        .'Nothing was changed. Begin it again.';
 
     /** Seconds without a sign of life. */
     private const PATIENCE = 60;
@@ -32,7 +33,7 @@ final readonly class Waiting
         $before = Carbon::now()->subSeconds($database ? self::PATIENCE : self::LONG);
         $lost = Check::query()->whereIn('state', ['queued', 'running'])
             ->when($deliverable !== null, static fn (Builder $query) => $query->where('deliverable_id', $deliverable))
-            ->where(static fn (Builder $query) => $query->where('seen_at', '<', $before)->orWhere(static fn (Builder $q) => $q->whereNull('seen_at')->where('created_at', '<', $before)))
+            ->whereRaw('coalesce(seen_at, created_at) < ?', [$before->toDateTimeString()])
             ->get(['id', 'deliverable_id', 'state', 'created_at']);
         $many = 0;
         foreach ($lost as $check) {

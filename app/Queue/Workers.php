@@ -81,7 +81,8 @@ final class Workers
             DB::connection('side')->transaction(static function () use ($worker): void {
                 // of several who see it gone, one frees its job
                 if (self::table()->where('id', $worker->id)->delete() === 1 && $worker->job_id !== null) {
-                    DB::connection('side')->table('jobs')->where('id', $worker->job_id)->whereNotNull('reserved_at')->update(['reserved_at' => null, 'available_at' => time()]);
+                    DB::connection('side')->table('jobs')->where('id', $worker->job_id)->whereNotNull('reserved_at')
+                        ->update(['reserved_at' => null, 'available_at' => time()]);
                 }
             });
         }

@@ -13,6 +13,8 @@ final class SpoolRefused extends \RuntimeException implements PlainSentence
     {
         $full = str_contains($why, 'No space left') || str_contains($why, 'quota');
 
-        return new self($full ? 'The disk is full: what was found could not be kept. Make room, then check again.' : 'What was found could not be kept: the folder for work under way may not be written to.');
+        return new self($full
+            ? 'The disk is full: what was found could not be kept. Make room, then check again.'
+            : 'What was found could not be kept: the folder for work under way may not be written to.');
     }
 }

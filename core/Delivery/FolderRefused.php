@@ -10,6 +10,12 @@ use PlainLedger\Core\PlainSentence;
 /** A folder that cannot, or may not, be looked into. */
 final class FolderRefused extends \RuntimeException implements PlainSentence
 {
+    /** @param  string  $sentence  as another process told it */
+    public static function saying(string $sentence): self
+    {
+        return new self($sentence);
+    }
+
     public static function because(string $folder, string $why): self
     {
         return new self('The folder “'.Text::shown($folder)."” {$why}.");

@@ -10,11 +10,15 @@ use PlainLedger\Core\Measure\ByteSize;
 /** How much may be unpacked and read in one go, of however many archives. */
 final class ReadRoom
 {
+    private const FILES = 2_000;
+
+    private const BYTES = 200_000_000;
+
     private function __construct(private int $files, private int $bytes) {}
 
     public static function standard(): self
     {
-        return new self(2_000, 200_000_000);
+        return new self(self::FILES, self::BYTES);
     }
 
     public function bytes(): int
@@ -28,10 +32,12 @@ final class ReadRoom
         $this->files--;
         $this->bytes -= $bytes;
         if ($this->files < 0) {
-            throw JsonRefused::because($label, 'at most '.number_format(2_000).' settings files are read at once; bring what comes from here on afterwards.');
+            $most = number_format(self::FILES);
+            throw JsonRefused::because($label, "at most {$most} settings files are read at once; bring what comes from here on afterwards.");
         }
         if ($this->bytes < 0) {
-            throw JsonRefused::because($label, 'unpacked these have more than '.ByteSize::of(200_000_000).', far more than settings take. Nothing more of them was read.');
+            $most = ByteSize::of(self::BYTES);
+            throw JsonRefused::because($label, "unpacked these have more than {$most}, far more than settings take. Nothing more of them was read.");
         }
     }
 }

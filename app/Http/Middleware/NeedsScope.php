@@ -19,7 +19,9 @@ final class NeedsScope
         $token = $request->user()?->currentAccessToken();
         $needed = TokenScope::from($scope);
         if (! $needed->isHeldBy($token instanceof PersonalAccessToken ? $token : null)) {
-            return response()->json(['message' => "This token may not do that: it needs the scope “{$needed->value}”, to {$needed->inWords()}."], 403);
+            $says = "This token may not do that: it needs the scope “{$needed->value}”, to {$needed->inWords()}.";
+
+            return response()->json(['message' => $says], 403);
         }
 
         return $next($request);

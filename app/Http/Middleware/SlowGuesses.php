@@ -20,7 +20,9 @@ final class SlowGuesses
     {
         $key = 'token-guess:'.$request->ip();
         if (RateLimiter::tooManyAttempts($key, self::MOST)) {
-            return response()->json(['message' => 'Too many tokens that are none. Wait a minute.'], 429, ['Retry-After' => (string) RateLimiter::availableIn($key)]);
+            $headers = ['Retry-After' => (string) RateLimiter::availableIn($key)];
+
+            return response()->json(['message' => 'Too many tokens that are none. Wait a minute.'], 429, $headers);
         }
         $response = $next($request);
         if ($response->getStatusCode() === 401) {
