@@ -40,7 +40,7 @@ final class PictureController
             }
             $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;
             $row = $sequence->rowOf($frame) ?? abort(404);
-            $png = $this->picture($check, $sequence->group->listed($row), "{$part}:{$pass->pass}:{$frame}", $overseer);
+            $png = $this->picture($check, $sequence->group->listed($row), $overseer);
 
             return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
         }
@@ -48,7 +48,7 @@ final class PictureController
     }
 
     /** Of the very file that was checked: another that lies there by now is not shown for it. */
-    private function picture(Check $check, ListedFile $file, string $place, bool $overseer): string
+    private function picture(Check $check, ListedFile $file, bool $overseer): string
     {
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
@@ -59,7 +59,8 @@ final class PictureController
         }
         $now = $folder->listing()->again($file);
         abort_if($now->refused !== null || ! $now->state()->isOfSameMoment($file->state()), 404, 'The file was changed since it was looked at. Check again.');
-        $key = "picture:{$delivery->id}:{$place}";
+        // the same file in a later delivery has the same picture
+        $key = 'picture:'.hash('xxh128', implode("\0", [$folder->path, $file->path(), $file->size, $file->modified]));
         $kept = Cache::get($key);
         if (! is_string($kept)) {
             $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST) ?? '');
