@@ -136,7 +136,7 @@ final readonly class IntakeFolder
 
         return $found === null
             ? throw FolderRefused::because(Text::shown($name), 'is no file in this folder that may be read')
-            : FileSource::listed("{$this->path}/{$name}", $found->state());
+            : FileSource::listed("{$this->path}/{$name}", $found->size, $found->modified, $found->identity);
     }
 
     /** @return list<array{name: string, bytes: int}> files that look like logs, the newest first */

@@ -18,11 +18,6 @@ final readonly class Caution
      */
     public function __construct(private array $avoided, private ?\Closure $announce) {}
 
-    public static function none(): self
-    {
-        return new self([], null);
-    }
-
     public function avoids(ListedFile $file, ScanStage $stage): bool
     {
         return $this->avoided !== [] && in_array($stage, $this->avoided[$file->path()] ?? [], true);

@@ -60,11 +60,16 @@ final readonly class FolderListing implements Listing
             return;
         }
         $below = [];
-        foreach ($pinned->states() as $name => $state) {
-            if ($state->isFolder()) {
-                $below[] = (string) $name;
-            } else {
-                yield $this->listed($folder, (string) $name, $state);
+        foreach ($pinned->stats() as $stats) {
+            foreach ($stats as $name => $stat) {
+                $type = $stat['mode'] & FileState::TYPE;
+                if ($type === FileState::REGULAR) {
+                    yield new ListedFile($folder, (string) $name, $stat['size'], $stat['mtime'], null, FileState::identity($stat));
+                } elseif ($type === FileState::FOLDER) {
+                    $below[] = (string) $name;
+                } else {
+                    yield $this->listed($folder, (string) $name, FileState::of($stat));
+                }
             }
         }
         // closed before those below it are opened: a deep tree holds one at a time
@@ -112,7 +117,7 @@ final readonly class FolderListing implements Listing
 
     public function open(ListedFile $file): ByteSource
     {
-        return FileSource::listed($this->pathOf($file->path()), $file->state());
+        return FileSource::listed($this->pathOf($file->path()), $file->size, $file->modified, $file->identity);
     }
 
     public function again(ListedFile $file): ListedFile

@@ -75,43 +75,56 @@ final class PinnedFolder
     /** @return \Generator<array-key, FileState> of all that is in it, by name */
     public function states(): \Generator
     {
+        foreach ($this->stats() as $stats) {
+            foreach ($stats as $name => $stat) {
+                yield $name => FileState::of($stat);
+            }
+        }
+    }
+
+    /**
+     * The same as the system tells it, some hundreds at a time: from within the folder itself, which is the quickest way
+     * to ask of many.
+     *
+     * @return \Generator<int, array<array-key, array<array-key, int>>> by name; a name that is a number becomes one
+     */
+    public function stats(): \Generator
+    {
         $names = [];
         foreach ($this->names() as $name) {
             $names[] = $name;
             if (count($names) === self::TOGETHER) {
-                yield from $this->statesOf($names);
+                yield $this->statsOf($names);
                 $names = [];
             }
         }
-        yield from $this->statesOf($names);
+        yield $this->statsOf($names);
     }
 
     /**
-     * From within the folder itself, which is the quickest way to ask of many.
-     *
      * @param  list<string>  $names
-     * @return array<array-key, FileState> by name; a name that is a number becomes one
+     * @return array<array-key, array<array-key, int>>
      */
-    private function statesOf(array $names): array
+    private function statsOf(array $names): array
     {
-        $states = [];
+        $stats = [];
         $before = getcwd();
         if ($names === [] || ! @chdir($this->way)) {
-            return $states;
+            return $stats;
         }
         try {
             clearstatcache(true);
             foreach ($names as $name) {
                 $stat = @lstat($name);
                 if ($stat !== false) {
-                    $states[$name] = FileState::of($stat);
+                    $stats[$name] = $stat;
                 }
             }
         } finally {
             chdir($before === false ? '/' : $before);
         }
 
-        return $states;
+        return $stats;
     }
 
     /** Null where nothing of that name is there. */

@@ -50,8 +50,6 @@ final class Scan
 
     private FactsTable $facts;
 
-    private readonly Caution $caution;
-
     private bool $listed = false;
 
     private int $files = 0;
@@ -65,10 +63,9 @@ final class Scan
     /** How many files have been compared with their checksums. */
     private int $summedUp = 0;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false, ?Caution $caution = null)
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false, private readonly ?Caution $caution = null)
     {
         $this->facts = new FactsTable;
-        $this->caution = $caution ?? Caution::none();
     }
 
     /**
@@ -118,12 +115,11 @@ final class Scan
         foreach ($this->looker?->approvedFrames() ?? [] as $frame) {
             if ($group->hasNumber($row, $frame) && ($facts->kind?->isPicture() ?? false)) {
                 $file = $group->listed($row);
-                if ($this->caution->avoids($file, ScanStage::Look)) {
+                if (! $this->may($file, ScanStage::Look)) {
                     $group->tellDistance($row, null);
 
                     return;
                 }
-                $this->caution->begin($file, ScanStage::Look);
                 try {
                     $group->tellDistance($row, $this->looker?->distance($this->listing->open($file), $facts, $frame));
                 } catch (BytesMissing|SourceGone) {
@@ -208,10 +204,9 @@ final class Scan
 
     private function sumOf(ListedFile $file, string $algorithm): ?string
     {
-        if ($file->refused !== null || $this->caution->avoids($file, ScanStage::Sum)) {
+        if ($file->refused !== null || ! $this->may($file, ScanStage::Sum)) {
             return null;
         }
-        $this->caution->begin($file, ScanStage::Sum);
         try {
             $hash = hash_init($algorithm);
             $source = $this->listing->open($file);
@@ -266,58 +261,57 @@ final class Scan
 
     private function probed(NameGroup $group, int $row): MediaFacts
     {
-        $facts = null;
-        for ($try = 0; $facts === null; $try++) {
-            $facts = $this->tried($group, $row, $try >= self::AGAIN);
-        }
-
-        return $facts;
-    }
-
-    /** Null where it has been changed since it was listed, and is to be tried as it is now. */
-    private function tried(NameGroup $group, int $row, bool $last): ?MediaFacts
-    {
-        $file = $group->listed($row);
-        if ($file->refused !== null) {
-            return MediaFacts::damaged(null, Damage::Unreadable, $file->refused);
-        }
-        if ($file->size === 0) {
-            return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
-        }
-        try {
-            return $this->read($file);
-        } catch (SourceGone $gone) {
-            if ($gone->changed && ! $last) {
-                $group->relist($row, $this->listing->again($file));
-
-                return null;
+        for ($try = 0; ; $try++) {
+            $file = $group->listed($row);
+            if ($file->refused !== null) {
+                return MediaFacts::damaged(null, Damage::Unreadable, $file->refused);
             }
-
-            return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
+            if ($file->size === 0) {
+                return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
+            }
+            try {
+                return $this->caution === null ? $this->probe->read($this->listing->open($file), $this->depth) : $this->readCarefully($file, $this->caution);
+            } catch (SourceGone $gone) {
+                if (! $gone->changed || $try >= self::AGAIN) {
+                    return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
+                }
+                // it is being written: as it is now
+                $group->relist($row, $this->listing->again($file));
+            }
         }
     }
 
     /** @throws SourceGone|BytesMissing */
-    private function read(ListedFile $file): MediaFacts
+    private function readCarefully(ListedFile $file, Caution $caution): MediaFacts
     {
-        $quickly = $this->depth === Depth::Full && $this->caution->avoids($file, ScanStage::Full);
+        $quickly = $this->depth === Depth::Full && $caution->avoids($file, ScanStage::Full);
         $depth = $quickly ? Depth::Quick : $this->depth;
-        if ($this->caution->avoids($file, ScanStage::reading($depth))) {
+        if ($caution->avoids($file, ScanStage::reading($depth))) {
             return MediaFacts::damaged(null, Damage::Unreadable, Caution::WHY);
         }
-        $this->caution->begin($file, ScanStage::reading($depth));
+        $caution->begin($file, ScanStage::reading($depth));
         $facts = $this->probe->read($this->listing->open($file), $depth);
 
         return $quickly && $facts->isWhole() ? $facts->withUnread(Caution::WHY) : $facts;
     }
 
+    /** Whether a step may be taken with a file; told before it is. */
+    private function may(ListedFile $file, ScanStage $stage): bool
+    {
+        if ($this->caution?->avoids($file, $stage) === true) {
+            return false;
+        }
+        $this->caution?->begin($file, $stage);
+
+        return true;
+    }
+
     private function looked(NameGroup $group, int $row, MediaFacts $facts): ?Look
     {
         $file = $group->listed($row);
-        if ($this->caution->avoids($file, ScanStage::Look)) {
+        if (! $this->may($file, ScanStage::Look)) {
             return Look::tooLarge(Caution::WHY, '');
         }
-        $this->caution->begin($file, ScanStage::Look);
         try {
             return $this->looker?->look($this->listing->open($file), $facts);
         } catch (BytesMissing|SourceGone) {

@@ -33,42 +33,60 @@ final class FileSource implements ByteSource
      */
     public static function open(string $path): self
     {
-        [$handle, $state] = self::opened($path);
+        $handle = self::handle($path);
 
-        return new self($handle, $state->size, $path);
+        return new self($handle, self::stat($handle, $path)['size'], $path);
     }
 
     /**
-     * A file that a folder was seen to hold: the very same, unchanged, and no link.
+     * A file that a folder was seen to hold: the very same, unchanged, and no link. Scans open millions, so the numbers
+     * are compared as they come.
      *
      * @param  string  $path  below a folder whose real place this is
+     * @param  int  $size  bytes
+     * @param  int  $modified  seconds since 1970
+     * @param  int  $identity  as `FileState` tells it
      *
      * @throws SourceGone also if it is another by now, or has been changed
      */
-    public static function listed(string $path, FileState $listed): self
+    public static function listed(string $path, int $size, int $modified, int $identity): self
     {
-        [$handle, $state] = self::opened($path);
-        $isIt = $state->size === $listed->size && $state->modified === $listed->modified && ($state->identity === $listed->identity || self::liesAt($path, $state));
+        $handle = self::handle($path);
+        $stat = self::stat($handle, $path);
+        $isSame = $stat['size'] === $size && $stat['mtime'] === $modified;
+        if (! $isSame || (FileState::identity($stat) !== $identity && ! self::liesAt($path, FileState::identity($stat)))) {
+            throw SourceGone::changed($path);
+        }
 
-        return $isIt ? new self($handle, $state->size, $path) : throw SourceGone::changed($path);
+        return new self($handle, $size, $path);
     }
 
-    /** @return array{resource, FileState} */
-    private static function opened(string $path): array
+    /** @return resource */
+    private static function handle(string $path)
     {
         $handle = str_contains($path, "\0") ? false : @fopen($path, self::MODE);
         if ($handle === false) {
             throw SourceGone::file($path, self::whyNot($path));
         }
-        $stat = fstat($handle);
-        $state = $stat === false ? null : FileState::of($stat);
-        if ($state === null || ! $state->isRegular()) {
-            fclose($handle);
-            throw SourceGone::file($path, ($state?->isFolder() ?? false) ? self::FOLDER : 'it is no regular file');
-        }
         stream_set_read_buffer($handle, 0);
 
-        return [$handle, $state];
+        return $handle;
+    }
+
+    /**
+     * @param  resource  $handle
+     * @return array<array-key, int>
+     */
+    private static function stat($handle, string $path): array
+    {
+        $stat = fstat($handle);
+        if ($stat === false || ($stat['mode'] & FileState::TYPE) !== FileState::REGULAR) {
+            fclose($handle);
+            $isFolder = $stat !== false && ($stat['mode'] & FileState::TYPE) === FileState::FOLDER;
+            throw SourceGone::file($path, $isFolder ? self::FOLDER : 'it is no regular file');
+        }
+
+        return $stat;
     }
 
     private static function whyNot(string $path): string
@@ -85,12 +103,12 @@ final class FileSource implements ByteSource
     }
 
     /** Where a file system numbers its files anew each time: whether what was opened lies at its path, by no link. */
-    private static function liesAt(string $path, FileState $opened): bool
+    private static function liesAt(string $path, int $opened): bool
     {
         clearstatcache(true);
         $there = FileState::at($path);
 
-        return $there !== null && $there->isRegular() && $there->identity === $opened->identity && realpath($path) === $path;
+        return $there !== null && $there->isRegular() && $there->identity === $opened && realpath($path) === $path;
     }
 
     public function size(): int

@@ -7,11 +7,12 @@ namespace PlainLedger\Core\Media;
 /** What tells one file on a disk, as it stands, from another, or from itself a moment later. */
 final readonly class FileState
 {
-    private const TYPE = 0170000;
+    /** The bits of a file's mode that tell its type, and what they are of regular files and of folders (POSIX `sys/stat.h`). */
+    public const TYPE = 0170000;
 
-    private const REGULAR = 0100000;
+    public const REGULAR = 0100000;
 
-    private const FOLDER = 0040000;
+    public const FOLDER = 0040000;
 
     private const LINK = 0120000;
 
@@ -25,8 +26,17 @@ final readonly class FileState
     /** @param  array<array-key, int>  $stat  as `stat`, `lstat` or `fstat` give it */
     public static function of(array $stat): self
     {
-        // one number keeps a million of them small; only a file of its own number and device has the same
-        return new self($stat['size'], $stat['mtime'], $stat['ino'] ^ ($stat['dev'] << 44), $stat['mode'] & self::TYPE);
+        return new self($stat['size'], $stat['mtime'], self::identity($stat), $stat['mode'] & self::TYPE);
+    }
+
+    /**
+     * One number keeps a million of them small; only a file of its own number and device has the same.
+     *
+     * @param  array<array-key, int>  $stat
+     */
+    public static function identity(array $stat): int
+    {
+        return $stat['ino'] ^ ($stat['dev'] << 44);
     }
 
     /** As it was told earlier: of a regular file. */

@@ -75,7 +75,7 @@ final class OpeningTest extends TestCase
         self::assertSame($file->size, $listing->open($otherNumber)->size());
         // by way of a link it is not
         $this->expectException(SourceGone::class);
-        FileSource::listed("{$bench->folder}/way/a.png", $otherNumber->state());
+        FileSource::listed("{$bench->folder}/way/a.png", $file->size, $file->modified, $otherNumber->identity);
     }
 
     public function test_a_frame_that_is_written_meanwhile_is_read_as_it_is_then(): void
