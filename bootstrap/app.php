@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\HealthController;
+use App\Http\FaultReply;
 use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\NoteExports;
 use App\Http\Middleware\RefuseOtherHosts;
@@ -10,15 +11,12 @@ use App\Http\Middleware\SendHeaders;
 use App\Http\Middleware\ShareWithPages;
 use App\Http\Middleware\SlowGuesses;
 use App\Http\TroubleReply;
-use App\Ledger\MachineTrouble;
-use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
-use Inertia\Inertia;
 use PlainLedger\Core\PlainSentence;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -47,17 +45,6 @@ return Application::configure(basePath: dirname(__DIR__))
                 : back()->withErrors(['refused' => $refused->getMessage()]);
         });
         $exceptions->render(static fn (Throwable $fault, Request $request): ?Response => TroubleReply::to($fault, $request));
-        $exceptions->respond(function (Response $response, Throwable $e, Request $request): Response {
-            if (in_array($response->getStatusCode(), [403, 404, 405, 413, 419, 429, 500, 503], true) && MachineTrouble::behind($e) === null && ! $request->is('api/*') && ! ($request->expectsJson() && ! $request->header('X-Inertia')) && ! app()->hasDebugModeEnabled()) {
-                if ($response->getStatusCode() === 419) {
-                    return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
-                }
-
-                return Inertia::render('Fault', ['status' => $response->getStatusCode(), 'says' => $e instanceof AuthorizationException ? $e->getMessage() : null])
-                    ->toResponse($request)->setStatusCode($response->getStatusCode());
-            }
-
-            return $response;
-        });
+        $exceptions->respond(static fn (Response $response, Throwable $fault, Request $request): Response => SendHeaders::on(FaultReply::insteadOf($response, $fault, $request), $request));
     })
     ->create();

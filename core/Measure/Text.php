@@ -22,6 +22,12 @@ final readonly class Text
         return (string) preg_replace_callback('/[^\x20-\x7E]/', self::escape(...), $raw);
     }
 
+    /** A name that should be UTF-8 and was written by something that knew Latin-1 alone is read as that. */
+    public static function named(string $raw): string
+    {
+        return self::shown(mb_check_encoding($raw, 'UTF-8') ? $raw : mb_convert_encoding($raw, 'UTF-8', 'Windows-1252'));
+    }
+
     /** @param  array<int|string, string>  $match */
     private static function escape(array $match): string
     {

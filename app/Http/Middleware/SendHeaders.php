@@ -28,7 +28,12 @@ final class SendHeaders
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $response = $next($request);
+        return self::on($next($request), $request);
+    }
+
+    /** Also on what is sent where a fault keeps it from coming back through here. */
+    public static function on(Response $response, Request $request): Response
+    {
         // the sheet alone stands within a page of our own
         $within = $request->routeIs('sheet') ? "'self'" : "'none'";
         $response->headers->set('Content-Security-Policy', self::POLICY."; frame-ancestors {$within}");

@@ -92,11 +92,14 @@ final readonly class ExrHeader
         }
         $tiled = str_starts_with($type, 'tiled') || $type === 'deeptile' || ($type === '' && ($version & 0x200) !== 0);
         $texts = [];
+        $latin = false;
         foreach ($attributes as $name => [$kind, $value]) {
             if ($kind === 'string' && $name !== 'type' && count($texts) < 60) {
-                $texts[Text::shown((string) $name)] = Text::shown(mb_strcut($value, 0, 400));
+                $latin = $latin || ! mb_check_encoding($value, 'UTF-8');
+                $texts[Text::named((string) $name)] = mb_strcut(Text::named($value), 0, 400);
             }
         }
+        $texts += $latin ? ['texts' => 'no UTF-8, read as Latin-1'] : [];
         $compression = ord($attributes['compression'][1][0] ?? "\xFF");
         if ($compression > 11) {
             throw Damaged::header("the compression {$compression} is not one of OpenEXR");
@@ -114,7 +117,7 @@ final readonly class ExrHeader
             $tiled ? $tiles ?? throw Damaged::header('a tiled file without a description of its tiles') : null,
             str_starts_with($type, 'deep') || ($type === '' && ($version & 0x800) !== 0),
             strlen($count) === 4 ? self::int($count, 0) : null,
-            isset($attributes['name']) ? Text::shown($attributes['name'][1]) : null,
+            isset($attributes['name']) ? Text::named($attributes['name'][1]) : null,
             $fps !== null && $fps[0] > 0 && $fps[1] > 0 ? $fps : null,
             $texts,
             self::density($attributes['xDensity'][1] ?? ''),
@@ -181,7 +184,7 @@ final readonly class ExrHeader
             if ($end === false || $end - $at > 255 || $end + 17 > strlen($list) || count($channels) >= self::MOST_CHANNELS) {
                 throw Damaged::header('the list of channels breaks off');
             }
-            $name = Text::shown(substr($list, $at, $end - $at));
+            $name = Text::named(substr($list, $at, $end - $at));
             $type = self::int($list, $end + 1);
             if ($type < 0 || $type > 2) {
                 throw Damaged::header("the channel “{$name}” has a pixel type that OpenEXR does not have");

@@ -101,6 +101,14 @@ final class BudgetsTest extends TestCase
         self::assertContains('7', $facts->channels ?? []);
     }
 
+    public function test_names_in_a_header_that_are_no_utf_8_are_read_and_told(): void
+    {
+        $facts = Probe::standard()->read(new StringSource(Workbench::exr(16, 9, texts: ['camera' => "cam_\xE9t\xE9", 'comments' => 'é'])));
+
+        self::assertSame('cam_été', $facts->camera);
+        self::assertSame(['é', 'no UTF-8, read as Latin-1'], [$facts->header['comments'] ?? null, $facts->header['texts'] ?? null]);
+    }
+
     /**
      * @param  array<int, bool>  $byFrame
      * @return array<int, bool>

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Ledger\MachineTrouble;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A page in plain words in place of what the framework would say of a fault. */
+final readonly class FaultReply
+{
+    private const TOLD = [403, 404, 405, 413, 419, 429, 500, 503];
+
+    public static function insteadOf(Response $response, \Throwable $fault, Request $request): Response
+    {
+        $status = $response->getStatusCode();
+        $forProgram = $request->is('api/*') || ($request->expectsJson() && ! $request->header('X-Inertia'));
+        if (! in_array($status, self::TOLD, true) || $forProgram || MachineTrouble::behind($fault) !== null || app()->hasDebugModeEnabled()) {
+            return $response;
+        }
+        if ($status === 419) {
+            return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
+        }
+        $says = $fault instanceof AuthorizationException ? $fault->getMessage() : null;
+
+        return Inertia::render('Fault', ['status' => $status, 'says' => $says])->toResponse($request)->setStatusCode($status);
+    }
+}
