@@ -204,7 +204,9 @@ test('an estimate answers as one types, and the plan lays all over one pool', as
     await page.getByLabel('Hours of the day that may be used').fill('25:00');
     await expect(page.getByRole('alert')).toContainText('is not hours of the day');
     await page.getByLabel('Hours of the day that may be used').fill('all day');
+    const pool = page.waitForResponse((response) => response.request().method() === 'PATCH');
     await page.getByRole('button', { name: 'Keep these' }).click();
+    await pool;
     await page.reload();
     await expect(page.getByLabel('Machines')).toHaveValue('1');
 });
@@ -329,7 +331,10 @@ test('a learner sees the work to be done, and no more than what is theirs', asyn
     await expect(page.getByRole('heading', { name: 'When it will be ready' })).toBeVisible();
     await page.getByLabel('Time for a frame, or of several').fill('62 s, 1:10, 58 s');
     await expect(page.getByText('58 s to 1 min 10 s')).toBeVisible();
+    const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    // a reload would take back what is still on its way
+    await kept;
     await page.reload();
     await expect(page.getByLabel('Time for a frame, or of several')).toHaveValue('62 s, 1:10, 58 s');
     for (const path of ['board', 'outbox', 'names', 'render', 'results.csv']) {
