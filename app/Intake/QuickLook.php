@@ -34,12 +34,10 @@ final readonly class QuickLook
             if ($end->how !== 'whole') {
                 throw FolderRefused::because($folder->below, 'takes longer to look at than anybody waits; choose one with a single delivery');
             }
-            /** @var array<string, mixed> $data */
-            $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);
+
+            return ScanProcess::delivery($spool);
         } finally {
             @unlink($spool);
         }
-
-        return Delivery::fromArray($data);
     }
 }

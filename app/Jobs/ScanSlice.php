@@ -22,7 +22,6 @@ use Illuminate\Support\Facades\Storage;
 use League\Flysystem\FilesystemException;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
-use PlainLedger\Core\Delivery\Delivery as Scanned;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\Depth;
@@ -73,7 +72,7 @@ final class ScanSlice implements ShouldQueue
                 return $this->goesOn($check, $end, $troubles);
             }
             if ($end->how === 'whole') {
-                $desk->deliver($check, $this->scanned($order->spool));
+                $desk->deliver($check, ScanProcess::delivery($order->spool));
             } elseif ($end->how === 'refused') {
                 $check->fail((string) $end->says);
             }
@@ -105,14 +104,6 @@ final class ScanSlice implements ShouldQueue
             ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );
-    }
-
-    private function scanned(string $spool): Scanned
-    {
-        /** @var array<string, mixed> $data */
-        $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);
-
-        return Scanned::fromArray($data);
     }
 
     private function goesOn(Check $check, ScanEnd $end, Troubles $troubles): bool

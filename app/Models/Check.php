@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -95,6 +96,16 @@ final class Check extends Model
     public function resolved(): Resolved
     {
         return Resolved::resolve(...array_map(static fn (array $l): Layer => new Layer(SetBy::from($l['set_by']), $l['data'], $l['label']), $this->layers));
+    }
+
+    /**
+     * Those that wait for their turn or are worked on.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeUnderWay(Builder $query): void
+    {
+        $query->whereIn('state', ['queued', 'running']);
     }
 
     public function isUnderWay(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Processes;
 
+use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\ScanOrder;
 
 /** Has some seconds of a scan done apart, and says how that went. */
@@ -14,6 +15,15 @@ final readonly class ScanProcess
     public static function standard(): self
     {
         return new self(ChildProcess::standard());
+    }
+
+    /** What a scan that came to its end left in its spool. */
+    public static function delivery(string $spool): Delivery
+    {
+        /** @var array<string, mixed> $data */
+        $data = json_decode((string) gzdecode((string) file_get_contents($spool)), true, 64, JSON_THROW_ON_ERROR);
+
+        return Delivery::fromArray($data);
     }
 
     /** @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress  null: it goes on, however long; false stops it */
