@@ -137,7 +137,7 @@ final class ScanSlice implements ShouldQueue
         $kept = $progress === null ? $before : $progress + ['began' => $before['began'] ?? time(), 'moved' => $moved];
 
         // somebody may have stopped it between the two
-        return Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])
+        return Check::query()->whereKey($check->id)->underWay()
             ->update(['state' => 'running', 'progress' => json_encode($kept, JSON_THROW_ON_ERROR), 'seen_at' => Carbon::now()]) === 1;
     }
 

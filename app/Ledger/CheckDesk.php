@@ -131,7 +131,7 @@ final readonly class CheckDesk
 
             $layers = Asked::layers($deliverable);
             // of several who ask for the same look at the same files, all wait for one
-            $under = $order === null ? null : $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
+            $under = $order === null ? null : $deliverable->checks()->underWay()->latest('id')->first();
             if ($under !== null && $under->order == $order && $under->asked === Asked::stamp($layers)) {
                 return $under;
             }
@@ -171,7 +171,7 @@ final readonly class CheckDesk
         // all of it or nothing: a check is never done without its files, and never with waivers that it ends
         DB::transaction(function () use ($check, $delivery, $account, $written, $summary, $document): void {
             // who was told meanwhile that it is stopped, or broken off, is not told another thing later
-            if (! Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])->exists()) {
+            if (! Check::query()->whereKey($check->id)->underWay()->exists()) {
                 return;
             }
             $delivery === null || $delivery->exists || $delivery->save();

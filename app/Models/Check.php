@@ -116,6 +116,6 @@ final class Check extends Model
     /** Ends it with a sentence, where it is under way still. */
     public function fail(string $says): void
     {
-        self::query()->whereKey($this->id)->whereIn('state', ['queued', 'running'])->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
+        self::query()->whereKey($this->id)->underWay()->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
     }
 }

@@ -31,7 +31,7 @@ final readonly class Waiting
     {
         $database = config('queue.connections.'.config('queue.default').'.driver') === 'database';
         $before = Carbon::now()->subSeconds($database ? self::PATIENCE : self::LONG);
-        $lost = Check::query()->whereIn('state', ['queued', 'running'])
+        $lost = Check::query()->underWay()
             ->when($deliverable !== null, static fn (Builder $query) => $query->where('deliverable_id', $deliverable))
             ->whereRaw('coalesce(seen_at, created_at) < ?', [$before->toDateTimeString()])
             ->get(['id', 'deliverable_id', 'state', 'created_at']);

@@ -109,7 +109,7 @@ final class CheckController
     public function stop(Check $check): RedirectResponse
     {
         Gate::authorize('check', $check->deliverable);
-        Check::query()->whereKey($check->id)->whereIn('state', ['queued', 'running'])->update(['state' => 'stopped', 'progress' => null]);
+        Check::query()->whereKey($check->id)->underWay()->update(['state' => 'stopped', 'progress' => null]);
 
         return redirect()->route('frames', $check->deliverable_id);
     }

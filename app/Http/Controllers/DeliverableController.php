@@ -63,7 +63,7 @@ final class DeliverableController
         $base = $this->base($request, $deliverable);
         $roots = IntakeFolder::rootsFor($deliverable, (bool) $base['may']['specify']);
         Waiting::breakOffLost($deliverable->id);
-        $running = $deliverable->checks()->whereIn('state', ['queued', 'running'])->latest('id')->first();
+        $running = $deliverable->checks()->underWay()->latest('id')->first();
 
         return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
             'roots' => array_map(static fn ($root): array => [

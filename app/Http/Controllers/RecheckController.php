@@ -24,7 +24,7 @@ final class RecheckController
     {
         Gate::authorize('check', $check->deliverable);
         abort_if($check->isUnderWay(), 404);
-        if ($check->deliverable->checks()->whereIn('state', ['queued', 'running'])->exists()) {
+        if ($check->deliverable->checks()->underWay()->exists()) {
             throw ValidationException::withMessages(['again' => 'A check of this deliverable is under way; wait for it or stop it.']);
         }
         $new = $desk->again($check, $this->person($request));
