@@ -31,6 +31,26 @@ final readonly class ChildProcess
     }
 
     /**
+     * Work with one thing to say in the end.
+     *
+     * @param  string  $input  the order
+     * @param  int  $patience  seconds
+     * @return string|null bytes it said under that name; null where it came to nothing
+     */
+    public static function answer(string $task, string $input, string $name, int $patience): ?string
+    {
+        $answer = null;
+        $child = new self((int) config('ledger.child_memory') << 20, $patience);
+        $child->run($task, $input, static function (array $line) use (&$answer, $name): bool {
+            $answer = isset($line[$name]) ? (string) base64_decode((string) $line[$name], true) : $answer;
+
+            return true;
+        });
+
+        return $answer;
+    }
+
+    /**
      * @param  string  $input  the order
      * @param  \Closure(array<string, mixed>): bool  $line  takes each thing it says; false ends it
      */

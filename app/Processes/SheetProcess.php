@@ -25,14 +25,9 @@ final readonly class SheetProcess
         foreach (SheetHtml::SIZES as $size) {
             $pages[$size] = $html($size);
         }
-        $pdf = null;
         $order = json_encode(['pages' => $pages, 'cache' => (string) config('ledger.fonts')], JSON_THROW_ON_ERROR);
-        (new ChildProcess((int) config('ledger.child_memory') << 20, self::PATIENCE))->run('sheet', $order, static function (array $line) use (&$pdf): bool {
-            $pdf = isset($line['pdf']) ? (string) base64_decode((string) $line['pdf'], true) : $pdf;
 
-            return true;
-        });
-
-        return $pdf ?? throw TooLarge::of('a sheet that takes longer than '.self::PATIENCE.' seconds to be set as PDF; take it as a page (HTML) and print that');
+        return ChildProcess::answer('sheet', $order, 'pdf', self::PATIENCE)
+            ?? throw TooLarge::of('a sheet that takes longer than '.self::PATIENCE.' seconds to be set as PDF; take it as a page (HTML) and print that');
     }
 }

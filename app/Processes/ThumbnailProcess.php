@@ -18,17 +18,11 @@ final readonly class ThumbnailProcess
      */
     public static function make(string $folder, ListedFile $file, int $longest): ?string
     {
-        $png = null;
         $order = json_encode([
             'folder' => base64_encode($folder), 'below' => base64_encode($file->folder), 'name' => base64_encode($file->name),
             'size' => $file->size, 'modified' => $file->modified, 'longest' => $longest,
         ], JSON_THROW_ON_ERROR);
-        (new ChildProcess((int) config('ledger.child_memory') << 20, self::PATIENCE))->run('thumbnail', $order, static function (array $line) use (&$png): bool {
-            $png = isset($line['png']) ? (string) base64_decode((string) $line['png'], true) : $png;
 
-            return true;
-        });
-
-        return $png;
+        return ChildProcess::answer('thumbnail', $order, 'png', self::PATIENCE);
     }
 }
