@@ -9,7 +9,7 @@ declare(strict_types=1);
 
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\JsonReport;

@@ -6,7 +6,7 @@ declare(strict_types=1);
 // A thousand settings files checked by the core in one process, beside a plain loop that reads and decodes them; and a
 // USD scene of 100 MB read within bounded memory. Usage: php bench/scenes.php [files] [megabytes]
 
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Specification\Specification;

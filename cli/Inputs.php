@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\Approving;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Pixels;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Application;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\CommandNotFoundException;

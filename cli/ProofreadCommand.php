@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;

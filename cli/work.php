@@ -11,7 +11,7 @@ use PlainLedger\Cli\Work\ScanTask;
 use PlainLedger\Cli\Work\SheetTask;
 use PlainLedger\Cli\Work\ThumbnailTask;
 use PlainLedger\Core\Delivery\ScanOrder;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 require __DIR__.'/../vendor/autoload.php';
 

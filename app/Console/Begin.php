@@ -13,7 +13,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A first production and whoever coordinates it; run again, it adds another person or production. */
 final class Begin extends Command

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\SpecificationRefused;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What is wrong, as it is said beside the field where it was typed: without where it stands. */
 final readonly class Plainly

@@ -14,9 +14,9 @@ use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SourceGone;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Approved;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\PlainSentence;
 
 /**
  * The approved pictures that frames are to agree with. Their paths are told from the top of the intake that the files

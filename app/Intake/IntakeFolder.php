@@ -9,9 +9,9 @@ use App\Models\IntakeRoot;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\PinnedFolder;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Text\Text;
 
 /**
  * A folder below one of a production's intake roots, as far as one person may see it. Nothing outside is ever reached:

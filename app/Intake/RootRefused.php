@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** A place where no intake root may lie. */
 final class RootRefused extends \RuntimeException implements PlainSentence

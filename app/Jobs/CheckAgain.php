@@ -10,7 +10,7 @@ use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** The newest check of a deliverable once more, by what is asked and accepted now. */
 final class CheckAgain implements ShouldQueue

@@ -25,7 +25,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /**
  * Some seconds of a scan, done apart. What is left is kept in a spool file, and the next slice goes on from there; so it

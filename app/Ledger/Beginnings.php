@@ -13,12 +13,12 @@ use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Proposal\SpecificationProposal;
 use PlainLedger\Core\Specification\Preset;
-use PlainLedger\Core\Specification\Proposal;
 use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** Where a new specification begins: empty, from a preset, from another, from a document, from files that are right. */
 final readonly class Beginnings
@@ -90,7 +90,7 @@ final readonly class Beginnings
         try {
             $found = IntakeRoot::query()->where('production_id', $production->id)->find($root) ?? throw ValidationException::withMessages(['begin' => 'Choose a folder of the intake.']);
             $folder = IntakeFolder::ofProduction($found, $below);
-            $proposal = Proposal::from(QuickLook::at($folder), $code);
+            $proposal = SpecificationProposal::from(QuickLook::at($folder), $code);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['begin' => Text::shown($refused->getMessage())]);
         }

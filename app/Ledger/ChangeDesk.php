@@ -11,8 +11,8 @@ use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Text\Text;
 
 /** Changes of what is asked: made, taken back, made again; never over somebody else's unseen one. */
 final readonly class ChangeDesk

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A check that is not begun. */
 final class CheckRefused extends \RuntimeException implements PlainSentence

@@ -8,7 +8,7 @@ use App\Queue\Waiting;
 use App\Queue\Workers;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** Whether everything that the application stands on holds. */
 final readonly class Health

@@ -7,8 +7,8 @@ namespace App\Ledger;
 use App\Jobs\CheckAgain;
 use App\Models\Check;
 use App\Models\User;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** Many checks once more, by what is asked now: the first few at once, the others by the queue. */
 final readonly class Recheck

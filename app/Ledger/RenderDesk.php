@@ -11,12 +11,12 @@ use Illuminate\Support\Carbon;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\PlainSentence;
-use PlainLedger\Core\Remedy\FrameTimes;
-use PlainLedger\Core\Remedy\PlannedJob;
-use PlainLedger\Core\Remedy\Pool;
-use PlainLedger\Core\Remedy\RenderJob;
-use PlainLedger\Core\Remedy\RenderPlan;
+use PlainLedger\Core\RenderPlanning\FrameTimes;
+use PlainLedger\Core\RenderPlanning\PlannedJob;
+use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\RenderJob;
+use PlainLedger\Core\RenderPlanning\RenderPlan;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What is still to be rendered, how long a frame takes, and when it will all be ready. */
 final readonly class RenderDesk

@@ -12,12 +12,10 @@ use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Checking\SceneParts;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Scene\AsTyped;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
@@ -30,6 +28,8 @@ use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\ToldScene;
 use PlainLedger\Core\Scene\ToldSettings;
 use PlainLedger\Core\Specification\OwnFacts;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** Where scene settings come in, in whatever form, and are kept with what their names meant. */
 final readonly class SceneDesk

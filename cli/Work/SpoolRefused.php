@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli\Work;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What was found could not be put aside. */
 final class SpoolRefused extends \RuntimeException implements PlainSentence

@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Calculator;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Shotlist\DueDate;
+use PlainLedger\Core\Text\Text;
 
 /** When frames will be ready: time a frame, over so many machines, against the due time. */
 final readonly class RenderTimes implements Calculation

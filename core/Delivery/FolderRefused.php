@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** A folder that cannot, or may not, be looked into. */
 final class FolderRefused extends \RuntimeException implements PlainSentence

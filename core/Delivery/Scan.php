@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Media\Depth;
@@ -13,6 +12,7 @@ use PlainLedger\Core\Media\Looker;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Text\Text;
 
 /**
  * Looks through a listing: first every name, then every file. It goes on step by step, so that whoever runs it can

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis;
 
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** One piece of work. */
 final readonly class Fix

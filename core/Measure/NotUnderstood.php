@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Measure;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** A text that was to be read as a value and could not be. */
 final class NotUnderstood extends \InvalidArgumentException implements PlainSentence

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What would take more memory or time than there is for one file. Told before either is spent, with the figure. */
 final class TooLarge extends \RuntimeException implements PlainSentence

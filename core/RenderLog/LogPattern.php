@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\RenderLog;
 
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /**
  * How a line of a log reads: its words as they stand, with pieces in braces for what changes, `frame {frame} done in

@@ -8,7 +8,7 @@ use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /**
  * Reads a log as it comes, piece by piece, and keeps of it only numbers and what differs: memory grows with the frames,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\RenderLog;
 
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Remedy\FrameTimes;
+use PlainLedger\Core\RenderPlanning\FrameTimes;
 
 /** How far a render is by its log: what is left, from which frame it goes on, and when it will end. */
 final readonly class RenderProgress

@@ -15,12 +15,12 @@ use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\PieceReading;
 use PlainLedger\Core\Scene\Effective;
 use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Text\Text;
 
 /** An account as the open `plain-ledger/check` document. */
 final readonly class CheckDocument

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Tabular\Csv;
 
 /** One line an entry, comma-separated (RFC 4180). */
 final readonly class CsvReport implements ReportWriter

@@ -10,8 +10,8 @@ use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Level;
+use PlainLedger\Core\Text\Text;
 
 /** What holds a deliverable up, in the few words an index line has room for. */
 final readonly class HoldsUp

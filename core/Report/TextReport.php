@@ -8,9 +8,9 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Scene\WhereToLook;
 use PlainLedger\Core\Specification\Level;
+use PlainLedger\Core\Text\Text;
 
 /** The ledger for people at a terminal: marks, values, causes, fixes; plain text, no control characters. */
 final readonly class TextReport implements ReportWriter

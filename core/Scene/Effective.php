@@ -8,11 +8,11 @@ use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 
 /** What a scene's settings come to when it is rendered, where that takes more than reading one of them. */
 final readonly class Effective

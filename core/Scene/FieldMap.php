@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
+use PlainLedger\Core\Text\Text;
 
 /**
  * Other names for settings, as a house or a program has them: the `plain-ledger/field-map` document, version 1. Names

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Scene;
 
 use Brick\Math\BigRational;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Spellings;
+use PlainLedger\Core\Text\Text;
 
 /** Settings under whatever names people and programs give them, brought under the ids of requirements. */
 final readonly class FieldNames

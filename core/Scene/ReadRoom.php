@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
 
 /** How much may be unpacked and read in one go, of however many archives. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /**
  * Settings files packed in a zip archive. Nothing is unpacked to disk, so a name with `../` is just a name; no length

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Text\Text;
 
 /** A depth as programs tell it: bits of a channel, or of a whole pixel. */
 final readonly class SceneDepth

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Ask;
@@ -17,6 +16,7 @@ use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Specification\Tidied;
 use PlainLedger\Core\Specification\Vocabulary;
+use PlainLedger\Core\Text\Text;
 
 /** Settings under the ids of requirements, with values as whoever wrote them wrote them. */
 final readonly class ToldSettings

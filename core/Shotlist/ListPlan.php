@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Shotlist;
 
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** What a list would do to the book, row by row, before anything is written. */
 final readonly class ListPlan

@@ -6,10 +6,10 @@ namespace PlainLedger\Core\Shotlist;
 
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Text\Text;
 
 /** One line of a list, understood: what a deliverable is called, what it carries and what is asked of it. */
 final readonly class ShotRow

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification;
 
 use Brick\Math\BigDecimal;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;

@@ -14,10 +14,10 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Text\Text;
 
 /** How a value is written, and so how it is read: each type makes one canonical text of everything people type. */
 enum AskType: string

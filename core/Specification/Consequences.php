@@ -16,8 +16,6 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Measure\Timecode;
 use PlainLedger\Core\Media\Channels;
-use PlainLedger\Core\Naming\ExampleNames;
-use PlainLedger\Core\Specification\Proofs\PartLength;
 
 /** What one part implies, computed from what is asked: count, running time, timecode, shape, names, bytes. */
 final readonly class Consequences

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 
 /** The parts of a specification document, changed: what holds for all of them stays outside. */
 final readonly class PartsPlan

@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Specification;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Text\Text;
 
 /** A part said in a few plain sentences, as a coordinator would read it out. */
 final readonly class Prose

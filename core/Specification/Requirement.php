@@ -8,9 +8,9 @@ use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Text\Text;
 
 /** One thing asked, resolved: its value, how much it weighs, why, and which layer set it. */
 final readonly class Requirement

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PieceValues;
+use PlainLedger\Core\Text\Text;
 
 /** What a deliverable must be: its layers resolved, each value knowing which layer set it. */
 final readonly class Specification

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A specification, or one of its requirements, that cannot be used. */
 final class SpecificationRefused extends \RuntimeException implements PlainSentence

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\SheetLink;
 use Illuminate\Support\Carbon;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Feature\Support\LedgerTestCase;
 

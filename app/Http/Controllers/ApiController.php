@@ -12,10 +12,10 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Report\SettingsTemplate;
+use PlainLedger\Core\Text\Text;
 
 /** For programs: settings in, the check out. A deliverable is called by the codes of its production and its own. */
 final class ApiController

@@ -18,9 +18,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Report\Csv;
-use PlainLedger\Core\Report\Mailbox;
-use PlainLedger\Core\Report\OwnerMessage;
+use PlainLedger\Core\Messages\Mailbox;
+use PlainLedger\Core\Messages\OwnerMessage;
+use PlainLedger\Core\Tabular\Csv;
 
 /** A whole production at a glance, what is the same trouble in many, and what their owners are told. */
 final class BoardController

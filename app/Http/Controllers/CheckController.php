@@ -23,11 +23,11 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\TextReport;
+use PlainLedger\Core\Text\PlainSentence;
 
 final class CheckController
 {

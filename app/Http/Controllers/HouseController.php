@@ -18,12 +18,12 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What a production asks of everything, and what its untouched scenes show. */
 final class HouseController

@@ -23,21 +23,21 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\Naming\ExampleNames;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Shotlist\Column;
 use PlainLedger\Core\Shotlist\ListPlan;
-use PlainLedger\Core\Shotlist\ListRefused;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\Readers\Timeline;
 use PlainLedger\Core\Shotlist\ShotRow;
-use PlainLedger\Core\Shotlist\Table;
 use PlainLedger\Core\Shotlist\Writers\ShotlistCsv;
 use PlainLedger\Core\Shotlist\Writers\TimelineWriter;
 use PlainLedger\Core\Specification\Catalogue;
-use PlainLedger\Core\Specification\Proofs\PartLength;
+use PlainLedger\Core\Specification\ExampleNames;
+use PlainLedger\Core\Specification\PartLength;
+use PlainLedger\Core\Tabular\Table;
+use PlainLedger\Core\Tabular\TableRefused;
+use PlainLedger\Core\Text\Text;
 
 /** Deliverables from lists and timelines, from a roster, and back into files. */
 final class ListController
@@ -67,7 +67,7 @@ final class ListController
         $specification = $this->specification($request, $production);
         try {
             [$table, $columns, $rows, $notes] = $this->rows($request, $production);
-        } catch (ListRefused $refused) {
+        } catch (TableRefused $refused) {
             throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }
         $plan = $desk->plan($production, $specification, $rows);
@@ -101,7 +101,7 @@ final class ListController
         $specification = $this->specification($request, $production);
         try {
             $plan = $desk->plan($production, $specification, $this->rows($request, $production)[2]);
-        } catch (ListRefused $refused) {
+        } catch (TableRefused $refused) {
             throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }
         if ($plan->seal() !== $request->input('seal')) {
@@ -124,7 +124,7 @@ final class ListController
     /**
      * @return array{Table|null, list<Column|null>|null, list<ShotRow>, list<string>}
      *
-     * @throws ListRefused
+     * @throws TableRefused
      */
     private function rows(Request $request, Production $production): array
     {

@@ -17,15 +17,15 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Matching\Owed;
 use PlainLedger\Core\Matching\SceneOwners;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Scene\ReadRoom;
 use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** The settings of many scenes at once: each finds its deliverable, what finds none is asked for, and all are checked. */
 final class ManyScenesController

@@ -15,9 +15,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\RenderLog\LogEvent;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\RenderLog\LogShape;
@@ -25,6 +23,8 @@ use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Meaning;
 use PlainLedger\Core\Scene\Unit;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** What settings are called in this production, and how the lines of its logs read. */
 final class NamesController

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Matching\Matcher;
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** Small pictures of single frames, decoded from the files as they are now. */
 final class PictureController

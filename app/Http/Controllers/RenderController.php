@@ -24,14 +24,14 @@ use Inertia\Response;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
-use PlainLedger\Core\Remedy\FrameTimes;
-use PlainLedger\Core\Remedy\Pool;
-use PlainLedger\Core\Remedy\RenderJob;
-use PlainLedger\Core\Remedy\RenderPlan;
 use PlainLedger\Core\RenderLog\LogShape;
+use PlainLedger\Core\RenderPlanning\FrameTimes;
+use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\RenderJob;
+use PlainLedger\Core\RenderPlanning\RenderPlan;
 use PlainLedger\Core\Specification\Consequences;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** Before and during a render: when it will be ready, and how far it is. */
 final class RenderController

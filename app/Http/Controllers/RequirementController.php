@@ -21,7 +21,6 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Layer;
@@ -30,6 +29,7 @@ use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** Changing what is asked of one deliverable, in whichever layer. */
 final class RequirementController

@@ -19,13 +19,13 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** Settings of one scene: dropped as a file, pasted, or typed in; and names in them that are pointed at. */
 final class SceneController

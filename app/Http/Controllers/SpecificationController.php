@@ -16,8 +16,8 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\PartsPlan;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A specification as a whole: its revisions, who uses it, its parts, and checks that it has left behind. */
 final class SpecificationController

@@ -21,9 +21,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Proofreader;
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
 
 /** One value of many deliverables, looked at and then changed together. */
 final class TogetherController

@@ -6,7 +6,6 @@ namespace App\Http\Pages;
 
 use App\Models\Deliverable;
 use PlainLedger\Core\Checking\SceneParts;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\AsTyped;
@@ -16,6 +15,7 @@ use PlainLedger\Core\Specification\AskType;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** The sheet on which a scene is typed in off the screen: what is asked, in the order it is usually read. */
 final readonly class EntryPage

@@ -8,19 +8,19 @@ use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
 use PlainLedger\Core\Naming\NamePattern;
-use PlainLedger\Core\Naming\PatternNotes;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PatternNotes;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What is asked of a deliverable, line by line, who set it, and what follows from it. */
 final readonly class SpecificationPage

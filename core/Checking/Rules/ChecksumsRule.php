@@ -6,9 +6,9 @@ namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 
 /** `delivery.checksums`: every file stands in a list of checksums beside it, and agrees with it. */
 final readonly class ChecksumsRule implements Rule

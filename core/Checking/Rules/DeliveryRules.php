@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extra;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Text\Text;
 
 /** `delivery.extras` and `delivery.total_size`: about the delivery as a whole, so told once, with the first part. */
 final readonly class DeliveryRules implements Rule

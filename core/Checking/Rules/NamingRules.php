@@ -9,13 +9,13 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Naming\Piece;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Text\Text;
 
 /** `naming.pattern` and `naming.folder`. */
 final readonly class NamingRules implements Rule

@@ -7,10 +7,10 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Text\Text;
 
 /** `output.overwrites`: as the scene says it; else by its name without a number; else by good files that lie there already. */
 final readonly class OverwritesRule implements Rule

@@ -8,8 +8,8 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Text\Text;
 
 /** `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that stopped. */
 final readonly class BrokenFiles implements CauseFamily

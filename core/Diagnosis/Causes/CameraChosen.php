@@ -9,7 +9,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Diagnosis\TypedValue;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** `no-camera`, `several-cameras`, `working-view-rendered`, `another-camera`. */
 final readonly class CameraChosen implements CauseFamily

@@ -11,11 +11,11 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Text\Text;
 
 /**
  * What the files' format holds: `extension-lies`, `lossy-instead-of-lossless`, `alpha-cannot-live-here`,

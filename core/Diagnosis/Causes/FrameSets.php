@@ -10,7 +10,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /**
  * Why the set of frames is another: from `range-never-set` to `frames-dropped`. What the span of the frames says is judged

@@ -8,8 +8,8 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extra;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\Difference;
+use PlainLedger\Core\Text\Text;
 
 /** `leftovers` and, where a left-over file bears the mark of one, `copy-suffix`. */
 final readonly class Leftovers implements CauseFamily

@@ -14,11 +14,11 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
+use PlainLedger\Core\Text\Text;
 
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class Names implements CauseFamily

@@ -11,10 +11,10 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extra;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Text\Text;
 
 /** `nothing-delivered`, `movie-instead-of-frames`, `frames-instead-of-movie`, `pass-missing`, `pass-not-saved`. */
 final readonly class NothingThere implements CauseFamily

@@ -10,8 +10,8 @@ use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Text\Text;
 
 /** Files renamed to what is asked, where they lie: one piece of work, however many pieces of the name differ. */
 final readonly class RenameFix

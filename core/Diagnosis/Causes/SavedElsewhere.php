@@ -8,9 +8,9 @@ use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\Text;
 
 /** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */
 final readonly class SavedElsewhere implements CauseFamily

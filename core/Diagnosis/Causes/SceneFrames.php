@@ -8,8 +8,8 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\Text;
 
 /**
  * What a scene is set to render, where that is not what is asked: extent, range and step, each a mistake of its own, each

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** `scene-not-saved`, `links-missing`, `draft-quality`. */
 final readonly class SceneState implements CauseFamily

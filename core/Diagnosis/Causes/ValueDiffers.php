@@ -10,9 +10,9 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Text\Text;
 
 /** `value-differs`: where nothing better fits, set this to that. */
 final readonly class ValueDiffers

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Text\Text;
 
 /** The headers of an OpenEXR file, one a part, and where they end. */
 final readonly class ExrHeader

@@ -6,13 +6,13 @@ namespace PlainLedger\Core\Media\Readers;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damaged;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Text\Text;
 
 /** PNG (ISO/IEC 15948): header, the chunks before the picture, the end mark; in full, every chunk's CRC. */
 final readonly class PngReader implements Reader

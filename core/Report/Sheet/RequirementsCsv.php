@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report\Sheet;
 
-use PlainLedger\Core\Report\Csv;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Tabular\Csv;
 
 /** The requirements as a table for spreadsheets, one a row. */
 final readonly class RequirementsCsv implements SheetWriter

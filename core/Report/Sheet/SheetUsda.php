@@ -10,7 +10,7 @@ use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Part;
-use PlainLedger\Core\Specification\Proofs\PartLength;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
 
 /**

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceGone;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldScene;
-use PlainLedger\Core\Shotlist\ListRefused;
-use PlainLedger\Core\Shotlist\Readers\SeparatedValues;
+use PlainLedger\Core\Tabular\SeparatedValues;
+use PlainLedger\Core\Tabular\TableRefused;
+use PlainLedger\Core\Text\Text;
 
 /** Settings in whatever form somebody could get them, told apart by what they begin with. */
 final readonly class AnyScene implements SceneReader
@@ -63,7 +63,7 @@ final readonly class AnyScene implements SceneReader
         if (preg_match('~\.(?:csv|tsv|xlsx)$~i', $label) === 1 || self::looksLikeTable($plain, $map)) {
             try {
                 $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
-            } catch (ListRefused $refused) {
+            } catch (TableRefused $refused) {
                 throw JsonRefused::because(Text::shown($label), $refused->plain);
             }
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\Text;
 
 /** Settings as an object of JSON under a program's own names, however deep they lie. */
 final readonly class FlatJson implements SceneReader

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\Text;
 
 /** Settings a line each: `key = value`, `key: value`, `key` and a tab; sections in brackets; lines of remarks. */
 final readonly class KeyValueText implements SceneReader

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldSettings;
+use PlainLedger\Core\Text\Text;
 
 /** The `plain-ledger/scene` document, version 1. */
 final readonly class SceneJson implements SceneReader

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** Reads scene settings from one format. */
 interface SceneReader

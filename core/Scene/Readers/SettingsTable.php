@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Text\Text;
 
 /**
  * A sheet of settings: one scene a row below a row of names; or one setting a row, with the scenes beside each other, or

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Scene\Readers;
 
 use Brick\Math\BigRational;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldSettings;
+use PlainLedger\Core\Text\Text;
 
 /**
  * A scene, or its render settings, in the text form of USD: the stage's rate and range, cameras, and RenderSettings,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene\Readers;
 
-use PlainLedger\Core\JsonRefused;
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Text\Text;
 
 /**
  * The text form of USD, piece by piece from the front: words, punctuation, strings, paths. Only a window of it is ever in

@@ -8,9 +8,9 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Measure\Text;
-use PlainLedger\Core\Shotlist\ListRefused;
 use PlainLedger\Core\Shotlist\ShotRow;
+use PlainLedger\Core\Tabular\TableRefused;
+use PlainLedger\Core\Text\Text;
 
 /**
  * A timeline in OpenTimelineIO's JSON form: its clips become deliverables, with the range that is seen of each. Nested
@@ -40,24 +40,24 @@ final class Timeline
     /**
      * @return array{list<ShotRow>, list<string>} rows, and what was not understood
      *
-     * @throws ListRefused
+     * @throws TableRefused
      */
     public static function read(string $text, string $label): array
     {
         if (strlen($text) > 50_000_000) {
-            throw ListRefused::because($label, 'it has more than 50 MB.');
+            throw TableRefused::because($label, 'it has more than 50 MB.');
         }
         $data = json_decode($text, true, 512);
         if (! is_array($data)) {
-            throw ListRefused::because($label, json_last_error() === JSON_ERROR_DEPTH ? 'it is nested deeper than any timeline is.' : 'it is no JSON: '.json_last_error_msg().'.');
+            throw TableRefused::because($label, json_last_error() === JSON_ERROR_DEPTH ? 'it is nested deeper than any timeline is.' : 'it is no JSON: '.json_last_error_msg().'.');
         }
         if (! is_string($data['OTIO_SCHEMA'] ?? null)) {
-            throw ListRefused::because($label, 'it is no timeline: “OTIO_SCHEMA” is missing.');
+            throw TableRefused::because($label, 'it is no timeline: “OTIO_SCHEMA” is missing.');
         }
         $reader = new self;
         $reader->top($data, $label);
         if ($reader->rows === []) {
-            throw ListRefused::because($label, 'it has no clip that says how long it is.'.($reader->notes === [] ? '' : ' '.implode(' ', array_keys($reader->notes))));
+            throw TableRefused::because($label, 'it has no clip that says how long it is.'.($reader->notes === [] ? '' : ' '.implode(' ', array_keys($reader->notes))));
         }
 
         return [$reader->rows, array_keys($reader->notes)];
@@ -70,7 +70,7 @@ final class Timeline
         if ($schema === 'Timeline') {
             $tracks = self::object($data['tracks'] ?? null);
             if ($tracks === null) {
-                throw ListRefused::because($label, 'the timeline has no tracks.');
+                throw TableRefused::because($label, 'the timeline has no tracks.');
             }
             $this->item($tracks, null, 0, 0, 0);
         } elseif ($schema === 'SerializableCollection') {

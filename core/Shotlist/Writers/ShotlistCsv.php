@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Shotlist\Writers;
 
-use PlainLedger\Core\Report\Csv;
+use PlainLedger\Core\Tabular\Csv;
 
 /** Deliverables as a list that can be read again. */
 final readonly class ShotlistCsv

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification\Proofs;
 
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Codecs;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 
 /** Alpha that is asked of a format or codec that cannot carry it, or asked and refused in one breath. */
 final readonly class AlphaHasRoom implements Proof

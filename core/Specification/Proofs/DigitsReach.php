@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Specification\Proofs;
 
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
 
 /** Fewer digits than the largest frame number needs: the names would change their width and sort wrongly. */

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification\Proofs;
 
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 
 /** A keyframe interval longer than the movie. */
 final readonly class KeyframesWithin implements Proof

@@ -6,9 +6,10 @@ namespace PlainLedger\Core\Specification\Proofs;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Duration;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
 
 /** A count, a duration, held frames or an extent that the range contradicts. */
 final readonly class LengthsAgree implements Proof

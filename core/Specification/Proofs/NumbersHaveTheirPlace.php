@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Specification\Proofs;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
 
 /** Frames that no {frame} tells apart, and a movie with one. */

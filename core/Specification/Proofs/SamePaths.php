@@ -8,6 +8,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
 
 /** Parts, passes or whole deliverables that would write the same path. */

@@ -8,6 +8,7 @@ use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\PartLength;
 use PlainLedger\Core\Specification\Specification;
 
 /** A size cap, of a file or of all of it, that the asked bit rate breaks. */

@@ -10,7 +10,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Specification\Specification;

@@ -13,8 +13,8 @@ use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Measure\Timecode;
+use PlainLedger\Core\Text\Text;
 
 final class MeasuresTest extends TestCase
 {

@@ -8,7 +8,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Diagnosis\Order;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\AnyScene;

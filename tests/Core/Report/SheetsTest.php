@@ -6,12 +6,11 @@ namespace Tests\Core\Report;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Letterbox;
 use PlainLedger\Core\Measure\NamedShape;
 use PlainLedger\Core\Measure\Resolution;
-use PlainLedger\Core\Report\Csv;
 use PlainLedger\Core\Report\Sheet\Drawing;
 use PlainLedger\Core\Report\Sheet\RequirementsCsv;
 use PlainLedger\Core\Report\Sheet\SheetHtml;
@@ -22,6 +21,7 @@ use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Core\Tabular\Csv;
 use Tests\Core\Support\Workbench;
 
 /** What is handed out says what is asked, whole and to every reader. */

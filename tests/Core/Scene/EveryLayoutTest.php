@@ -7,10 +7,10 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Report\Csv;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneDocument;
 use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Tabular\Csv;
 use Tests\Core\Support\Workbench;
 
 /** The same random scenes in every form there is: each is read as the same, and checked as the same. */

@@ -6,7 +6,7 @@ namespace Tests\Core\Scene;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\ToldScene;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Scene;
 
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\HoldsUp;
@@ -17,6 +16,7 @@ use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\PlainSentence;
 use Tests\Core\Support\Workbench;
 
 /** Whatever stands in a document: it is read, told as not understood, or refused in a sentence. Never anything else. */

@@ -6,7 +6,7 @@ namespace Tests\Core\Scene;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\Sheet\SheetUsda;

@@ -11,13 +11,13 @@ use PlainLedger\Core\Shotlist\Column;
 use PlainLedger\Core\Shotlist\DueDate;
 use PlainLedger\Core\Shotlist\Known;
 use PlainLedger\Core\Shotlist\ListPlan;
-use PlainLedger\Core\Shotlist\ListRefused;
 use PlainLedger\Core\Shotlist\Person;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\ShotRow;
-use PlainLedger\Core\Shotlist\Table;
 use PlainLedger\Core\Shotlist\Writers\ShotlistCsv;
+use PlainLedger\Core\Tabular\Table;
+use PlainLedger\Core\Tabular\TableRefused;
 
 /** Lists of deliverables as people keep them. */
 final class ListsTest extends TestCase
@@ -120,7 +120,7 @@ final class ListsTest extends TestCase
     #[DataProvider('noLists')]
     public function test_what_is_no_list_is_refused_whole(string $csv, string $says): void
     {
-        $this->expectException(ListRefused::class);
+        $this->expectException(TableRefused::class);
         $this->expectExceptionMessage($says);
         self::rows($csv);
     }

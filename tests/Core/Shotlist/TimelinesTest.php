@@ -8,10 +8,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
-use PlainLedger\Core\Shotlist\ListRefused;
 use PlainLedger\Core\Shotlist\Readers\Timeline;
 use PlainLedger\Core\Shotlist\ShotRow;
 use PlainLedger\Core\Shotlist\Writers\TimelineWriter;
+use PlainLedger\Core\Tabular\TableRefused;
 
 /** Clips of a timeline as deliverables. */
 final class TimelinesTest extends TestCase
@@ -141,7 +141,7 @@ final class TimelinesTest extends TestCase
     #[DataProvider('noTimelines')]
     public function test_what_is_no_timeline_is_refused(string $text, string $says): void
     {
-        $this->expectException(ListRefused::class);
+        $this->expectException(TableRefused::class);
         $this->expectExceptionMessage($says);
         Timeline::read($text, 'cut.otio');
     }

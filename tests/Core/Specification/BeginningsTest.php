@@ -6,12 +6,12 @@ namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Proposal\SpecificationProposal;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Preset;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
-use PlainLedger\Core\Specification\Proposal;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
@@ -75,7 +75,7 @@ final class BeginningsTest extends TestCase
         $bench = new Workbench;
         $fill($bench);
         $delivery = $bench->scan();
-        $proposal = Proposal::from($delivery, $shot) ?? self::fail('Nothing is proposed.');
+        $proposal = SpecificationProposal::from($delivery, $shot) ?? self::fail('Nothing is proposed.');
         $require = $proposal->document['require'] ?? [];
         foreach ($expected as $id => $value) {
             self::assertSame($value, $require[$id] ?? null, $id);
@@ -90,13 +90,13 @@ final class BeginningsTest extends TestCase
     public function test_several_parts(): void
     {
         $bench = (new Workbench)->frames('v/ada_vane_%04d.png', '1-6', Workbench::png())->put('ada_vane.mp4', (string) file_get_contents(__DIR__.'/../../fixtures/encoders/other.mp4'))->put('notes.txt', 'x');
-        $parts = Proposal::from($bench->scan())?->document['parts'] ?? [];
+        $parts = SpecificationProposal::from($bench->scan())?->document['parts'] ?? [];
 
         self::assertSame([['frames', 'ada_vane_{frame:4}.{ext}'], ['movie', 'ada_vane.{ext}']], array_map(static fn (array $p): array => [$p['delivers'], $p['require']['naming.pattern']], $parts));
     }
 
     public function test_nothing_to_propose_from(): void
     {
-        self::assertNull(Proposal::from((new Workbench)->put('notes.txt', 'x')->scan()));
+        self::assertNull(SpecificationProposal::from((new Workbench)->put('notes.txt', 'x')->scan()));
     }
 }

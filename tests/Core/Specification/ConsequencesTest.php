@@ -6,8 +6,8 @@ namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Naming\ExampleNames;
 use PlainLedger\Core\Specification\Consequences;
+use PlainLedger\Core\Specification\ExampleNames;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonDocument;
-use PlainLedger\Core\JsonRefused;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Prose;

@@ -6,7 +6,7 @@ namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\Sheet\RequirementsCsv;
 use PlainLedger\Core\Report\Sheet\SheetHtml;

@@ -8,13 +8,12 @@ use PlainLedger\Core\Delivery\ChecksumList;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\StringSource;
-use PlainLedger\Core\PlainSentence;
 use PlainLedger\Core\RenderLog\LogReader;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\Report\Account;
@@ -32,6 +31,7 @@ use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\PlainSentence;
 
 /**
  * Inputs that nobody meant: files with bytes changed, documents with strange values and names. Whatever comes, it ends in

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Remedy;
+namespace PlainLedger\Core\RenderPlanning;
 
 use PlainLedger\Core\Measure\FrameRange;
 

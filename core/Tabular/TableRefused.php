@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Shotlist;
+namespace PlainLedger\Core\Tabular;
 
-use PlainLedger\Core\PlainSentence;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A list that cannot be read. */
-final class ListRefused extends \RuntimeException implements PlainSentence
+final class TableRefused extends \RuntimeException implements PlainSentence
 {
     /** @param  string  $plain  what is wrong, without where */
     private function __construct(string $message, public readonly string $plain)

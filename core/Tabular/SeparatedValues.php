@@ -2,11 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Shotlist\Readers;
-
-use PlainLedger\Core\Report\Csv;
-use PlainLedger\Core\Shotlist\ListRefused;
-use PlainLedger\Core\Shotlist\Table;
+namespace PlainLedger\Core\Tabular;
 
 /**
  * Separated values as programs write them (RFC 4180 and its cousins): comma, semicolon, tab or bar between, quotes
@@ -19,12 +15,12 @@ final readonly class SeparatedValues
     /**
      * @return list<list<string>>
      *
-     * @throws ListRefused
+     * @throws TableRefused
      */
     public static function cells(string $bytes, string $label): array
     {
         if (strlen($bytes) > self::MOST_BYTES) {
-            throw ListRefused::because($label, 'it has more than 20 MB; that is no list.');
+            throw TableRefused::because($label, 'it has more than 20 MB; that is no list.');
         }
         $text = self::decoded($bytes, $label);
 
@@ -43,7 +39,7 @@ final readonly class SeparatedValues
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
         }
         if (str_contains(substr($text, 0, 4096), "\0") || str_starts_with($bytes, "PK\x03\x04")) {
-            throw ListRefused::because($label, 'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.');
+            throw TableRefused::because($label, 'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.');
         }
 
         return $text;
@@ -69,7 +65,7 @@ final readonly class SeparatedValues
         $rows = [];
         $stream = fopen('php://temp', 'r+');
         if ($stream === false) {
-            throw ListRefused::because($label, 'there is no room to read it.');
+            throw TableRefused::because($label, 'there is no room to read it.');
         }
         fwrite($stream, str_replace(["\r\n", "\r"], "\n", $text));
         rewind($stream);

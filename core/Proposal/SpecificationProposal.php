@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Specification;
+namespace PlainLedger\Core\Proposal;
 
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\Sequence;
@@ -12,12 +12,14 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Delivers;
 
 /**
  * A specification made from files: the requirements that a delivery fulfils. Only what all frames have in common is
  * proposed; damaged files propose nothing but their names.
  */
-final readonly class Proposal
+final readonly class SpecificationProposal
 {
     private const MOST_PARTS = 12;
 

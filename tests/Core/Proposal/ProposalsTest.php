@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Specification;
+namespace Tests\Core\Proposal;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\JsonDocument;
+use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Proposal\SpecificationProposal;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Proofs\Quarrel;
-use PlainLedger\Core\Specification\Proposal;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationDocument;
@@ -83,7 +83,7 @@ final class ProposalsTest extends TestCase
         $extension = pathinfo($file, PATHINFO_EXTENSION);
         $bench = self::filled("out/{$name}.{$extension}", $range, (string) file_get_contents(self::FIXTURES.$file));
         $delivery = $bench->scan();
-        $proposal = Proposal::from($delivery, 'TC_010') ?? self::fail('Nothing is proposed.');
+        $proposal = SpecificationProposal::from($delivery, 'TC_010') ?? self::fail('Nothing is proposed.');
         $draft = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'));
         $part = $draft->specification->parts[0];
 
@@ -107,7 +107,7 @@ final class ProposalsTest extends TestCase
     {
         $extension = pathinfo($file, PATHINFO_EXTENSION);
         $bytes = (string) file_get_contents(self::FIXTURES.$file);
-        $proposal = Proposal::from(self::filled("{$name}.{$extension}", $range, $bytes)->scan(), 'TC_010') ?? self::fail('Nothing is proposed.');
+        $proposal = SpecificationProposal::from(self::filled("{$name}.{$extension}", $range, $bytes)->scan(), 'TC_010') ?? self::fail('Nothing is proposed.');
         $specification = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'))->specification;
         $numbers = iterator_to_array(FrameRange::parse($range)->numbers(), false);
         // the second frame is of another size, or is not there, or is broken off

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core;
+namespace PlainLedger\Core\Json;
+
+use PlainLedger\Core\Text\PlainSentence;
 
 /** A JSON document that cannot be used. */
 final class JsonRefused extends \RuntimeException implements PlainSentence

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Remedy;
+namespace Tests\Core\RenderPlanning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Remedy\FrameTimes;
-use PlainLedger\Core\Remedy\Pool;
-use PlainLedger\Core\Remedy\RenderJob;
-use PlainLedger\Core\Remedy\RenderPlan;
+use PlainLedger\Core\RenderPlanning\FrameTimes;
+use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\RenderJob;
+use PlainLedger\Core\RenderPlanning\RenderPlan;
 
 /** The plan beside a clock that is moved on second by second, with every machine asked at each tick. */
 final class PlanAgainstClockTest extends TestCase

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Report;
+namespace Tests\Core\Messages;
 
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Messages\Mailbox;
+use PlainLedger\Core\Messages\OwnerMessage;
 use PlainLedger\Core\Report\Account;
 use PlainLedger\Core\Report\Agreement;
-use PlainLedger\Core\Report\Mailbox;
-use PlainLedger\Core\Report\OwnerMessage;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\Readers\AnyScene;
 use Tests\Core\Support\Workbench;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Measure;
+namespace PlainLedger\Core\Text;
 
 /** Names and values that come from outside, made fit to be shown: as valid UTF-8 without control characters. */
 final readonly class Text

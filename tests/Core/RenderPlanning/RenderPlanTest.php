@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Remedy;
+namespace Tests\Core\RenderPlanning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Remedy\FrameTimes;
-use PlainLedger\Core\Remedy\PlannedJob;
-use PlainLedger\Core\Remedy\Pool;
-use PlainLedger\Core\Remedy\RenderJob;
-use PlainLedger\Core\Remedy\RenderPlan;
+use PlainLedger\Core\RenderPlanning\FrameTimes;
+use PlainLedger\Core\RenderPlanning\PlannedJob;
+use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\RenderJob;
+use PlainLedger\Core\RenderPlanning\RenderPlan;
 
 /** When frames will be ready, and what would make it. */
 final class RenderPlanTest extends TestCase

@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Naming;
+namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\Specification\Part;
-use PlainLedger\Core\Specification\Proofs\PartLength;
-use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Naming\NamePattern;
 
 /** Names that a part's files will have: first, middle and last of each pass, with their folders. */
 final readonly class ExampleNames

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Report;
+namespace PlainLedger\Core\Messages;
 
 /** Messages as one mailbox file (RFC 4155, messages by RFC 5322 and 2047, bodies as quoted-printable UTF-8). */
 final readonly class Mailbox

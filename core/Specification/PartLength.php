@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Specification\Proofs;
+namespace PlainLedger\Core\Specification;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Specification\Part;
-use PlainLedger\Core\Specification\Specification;
 
 /** How long a part is, from whatever says so. */
 final readonly class PartLength

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Shotlist;
+namespace PlainLedger\Core\Tabular;
+
+use PlainLedger\Core\Shotlist\Column;
 
 /** Rows of text as they came, whatever file they stood in. */
 final readonly class Table
@@ -24,11 +26,11 @@ final readonly class Table
      *
      * @param  list<list<mixed>>  $cells
      *
-     * @throws ListRefused
+     * @throws TableRefused
      */
     public static function of(array $cells, string $label): self
     {
-        $head = self::headingRow($cells) ?? throw ListRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
+        $head = self::headingRow($cells) ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
         $headings = array_map(self::text(...), array_slice($cells[$head], 0, self::MOST_COLUMNS));
         $second = array_map(self::text(...), array_slice($cells[$head + 1] ?? [], 0, self::MOST_COLUMNS));
         $start = $head + 1;
@@ -50,13 +52,13 @@ final readonly class Table
                 continue;
             }
             if (count($rows) >= self::MOST_ROWS) {
-                throw ListRefused::because($label, 'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.');
+                throw TableRefused::because($label, 'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.');
             }
             $rows[] = array_pad($row, count($headings), '');
             $lines[] = $i + 1;
         }
         if ($rows === []) {
-            throw ListRefused::because($label, 'below the headings there are no rows.');
+            throw TableRefused::because($label, 'below the headings there are no rows.');
         }
 
         return new self($headings, $rows, $lines);

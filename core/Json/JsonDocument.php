@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core;
+namespace PlainLedger\Core\Json;
 
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\Text;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Text\Text;
 
 /** One of our JSON documents: an object with a format and a version (RFC 8259). */
 final readonly class JsonDocument

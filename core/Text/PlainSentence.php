@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core;
+namespace PlainLedger\Core\Text;
 
 /**
  * An exception whose message a coordinator understands as it stands: what was wrong, where, what to do.

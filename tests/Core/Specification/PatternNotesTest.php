@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Naming;
+namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Naming\ExampleNames;
 use PlainLedger\Core\Naming\NamePattern;
-use PlainLedger\Core\Naming\PatternNotes;
+use PlainLedger\Core\Specification\ExampleNames;
+use PlainLedger\Core\Specification\PatternNotes;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Report;
+namespace PlainLedger\Core\Tabular;
 
 /**
  * Comma-separated values (RFC 4180). A value that a spreadsheet would run as a formula is kept a text by a leading

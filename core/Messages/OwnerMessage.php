@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Report;
+namespace PlainLedger\Core\Messages;
 
-use PlainLedger\Core\Measure\Text;
+use PlainLedger\Core\Text\Text;
 
 /** What the owner of deliverables is told: what is wrong with each, why, and what to do, in plain words. */
 final readonly class OwnerMessage

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Naming;
+namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\Specification\Delivers;
-use PlainLedger\Core\Specification\Part;
-use PlainLedger\Core\Specification\Proofs\PartLength;
-use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\Piece;
+use PlainLedger\Core\Naming\PieceValues;
 
 /** What should be known of a pattern's names before they are used: that they will not sort, not be found as a sequence, or collide. */
 final readonly class PatternNotes

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core;
+namespace PlainLedger\Core\Json;
 
 /** Finds where a text stops being JSON, since the decoder itself does not tell. */
 final class JsonFault
