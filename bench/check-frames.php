@@ -11,7 +11,7 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Demo\Painter;
@@ -51,7 +51,7 @@ $specification = Specification::fromDocument(JsonDocument::parse((string) json_e
 ]), 'bench', Specification::FORMAT));
 $check = static function () use ($folder, $specification): void {
     $delivery = (new Scan(FolderListing::of($folder), Probe::standard()))->run(time());
-    $account = Account::of($specification, null, $delivery);
+    $account = CheckReport::of($specification, null, $delivery);
     (new JsonReport)->write($account);
     if ($account->check->verdict->value !== 'balanced') {
         throw new RuntimeException('The bench does not balance.');

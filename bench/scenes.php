@@ -7,8 +7,8 @@ declare(strict_types=1);
 // USD scene of 100 MB read within bounded memory. Usage: php bench/scenes.php [files] [megabytes]
 
 use PlainLedger\Core\Json\JsonDocument;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Specification\Specification;
 
 require dirname(__DIR__).'/vendor/autoload.php';
@@ -43,7 +43,7 @@ $plain = hrtime(true) - $began;
 $began = hrtime(true);
 $causes = 0;
 foreach ($files as $path) {
-    $account = Account::of($specification, (new AnyScene)->open($path), null);
+    $account = CheckReport::of($specification, (new DetectingReader)->open($path), null);
     $causes += count($account->toArray()['causes']);
 }
 $checked = hrtime(true) - $began;
@@ -61,7 +61,7 @@ fclose($out);
 memory_reset_peak_usage();
 $before = memory_get_usage();
 $began = hrtime(true);
-$scene = (new AnyScene)->open($path);
+$scene = (new DetectingReader)->open($path);
 $took = hrtime(true) - $began;
 $began = hrtime(true);
 for ($in = fopen($path, 'r'), $lines = 0; fgets($in) !== false; $lines++);

@@ -9,9 +9,9 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
@@ -71,14 +71,14 @@ final class CheckCommand extends Command
         }
         $specification = Inputs::specification($spec);
         $scene = $scenePath === null ? null : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
-        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $input->getOption('full') === true ? Depth::Full : Depth::Quick);
-        $account = Account::of($specification, $scene, $delivery);
+        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick);
+        $account = CheckReport::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
         return $account->check->verdict->exitCode();
     }
 
-    private function scanned(Specification $specification, string $path, string $folder, Depth $depth): Delivery
+    private function scanned(Specification $specification, string $path, string $folder, ScanDepth $depth): Delivery
     {
         $looker = PixelRules::looker($specification, Inputs::approved($specification, $path));
 

@@ -6,14 +6,14 @@ namespace PlainLedger\Cli;
 
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Media\Approving;
+use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
-use PlainLedger\Core\Specification\Approved;
-use PlainLedger\Core\Specification\OwnFacts;
+use PlainLedger\Core\Specification\ApprovedPicture;
+use PlainLedger\Core\Specification\CustomFacts;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationRefused;
 
@@ -37,8 +37,8 @@ final readonly class Inputs
      */
     public static function scene(string $path, Specification $specification, ?string $map, ?string $part): SceneSettings
     {
-        $names = FieldMap::ofOwnFacts(OwnFacts::labels($specification))->under(self::map($map) ?? FieldMap::none());
-        $scene = $path === '-' ? (new AnyScene)->read(self::standard(), 'standard input', $names) : (new AnyScene)->open($path, $names);
+        $names = FieldMap::ofOwnFacts(CustomFacts::labels($specification))->under(self::map($map) ?? FieldMap::none());
+        $scene = $path === '-' ? (new DetectingReader)->read(self::standard(), 'standard input', $names) : (new DetectingReader)->open($path, $names);
         if ($part === null) {
             return $scene;
         }
@@ -65,7 +65,7 @@ final readonly class Inputs
     {
         $folder = $path === '-' ? '.' : dirname($path);
 
-        return Approving::pictures(Approved::in($specification), static fn (string $picture): FileSource => FileSource::open(str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}"));
+        return ApprovedComparison::pictures(ApprovedPicture::in($specification), static fn (string $picture): FileSource => FileSource::open(str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}"));
     }
 
     private static function standard(): string

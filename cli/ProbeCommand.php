@@ -10,11 +10,11 @@ use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damage;
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -52,7 +52,7 @@ final class ProbeCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $depth = $input->getOption('full') === true ? Depth::Full : Depth::Quick;
+        $depth = $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick;
         $json = $input->getOption('json') === true;
         /** @var list<string> $paths */
         $paths = $input->getArgument('paths');
@@ -73,10 +73,10 @@ final class ProbeCommand extends Command
                 $below = rtrim($path, '/').'/'.$name;
                 try {
                     if ($file->refused !== null) {
-                        throw SourceGone::file($below, $file->refused);
+                        throw SourceUnreadable::file($below, $file->refused);
                     }
                     $this->tell($output, $below, $listing->open($file), $depth, $json);
-                } catch (SourceGone $gone) {
+                } catch (SourceUnreadable $gone) {
                     $this->write($output, $below, MediaFacts::damaged(null, Damage::Unreadable, $gone->getMessage()), $file->size, $json);
                 }
             }
@@ -85,7 +85,7 @@ final class ProbeCommand extends Command
         return self::SUCCESS;
     }
 
-    private function tell(OutputInterface $output, string $path, ByteSource $source, Depth $depth, bool $json): void
+    private function tell(OutputInterface $output, string $path, ByteSource $source, ScanDepth $depth, bool $json): void
     {
         $this->write($output, $path, $this->probe->read($source, $depth), $source->size(), $json);
     }

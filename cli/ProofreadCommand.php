@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PlainLedger\Cli;
 
 use PlainLedger\Core\Json\JsonDocument;
-use PlainLedger\Core\Specification\Draft;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Specification\SpecificationDraft;
 use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -65,7 +65,7 @@ final class ProofreadCommand extends Command
         return $found === [] ? self::SUCCESS : self::FAILURE;
     }
 
-    private function draft(string $path): Draft
+    private function draft(string $path): SpecificationDraft
     {
         $document = JsonDocument::open($path, $path, Specification::FORMAT);
 
@@ -73,8 +73,8 @@ final class ProofreadCommand extends Command
     }
 
     /**
-     * @param  array<string, Draft>  $drafts
-     * @param  array<string, list<Quarrel>>  $found
+     * @param  array<string, SpecificationDraft>  $drafts
+     * @param  array<string, list<Conflict>>  $found
      */
     private function text(array $drafts, array $found): string
     {

@@ -7,12 +7,12 @@ namespace PlainLedger\Cli;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Report\HoldsUp;
+use PlainLedger\Core\Report\BlockerSummary;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneArchive;
-use PlainLedger\Core\Specification\OwnFacts;
+use PlainLedger\Core\Specification\CustomFacts;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Tabular\Csv;
 use PlainLedger\Core\Text\Text;
@@ -55,7 +55,7 @@ final class ScenesCommand extends Command
             throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
         }
         $specification = Inputs::specification($spec);
-        $map = FieldMap::ofOwnFacts(OwnFacts::labels($specification))->under(Inputs::map($input->getOption('map')) ?? FieldMap::none());
+        $map = FieldMap::ofOwnFacts(CustomFacts::labels($specification))->under(Inputs::map($input->getOption('map')) ?? FieldMap::none());
         $worst = 0;
         $rank = [0 => 0, 2 => 1, 1 => 2, 3 => 3];
         if ($format === 'csv') {
@@ -74,7 +74,7 @@ final class ScenesCommand extends Command
         return $worst;
     }
 
-    private static function line(string $format, string $label, Account $account): string
+    private static function line(string $format, string $label, CheckReport $account): string
     {
         [$good, $all] = $account->check->balance();
         $first = $account->causes[0] ?? null;
@@ -82,14 +82,14 @@ final class ScenesCommand extends Command
         return match ($format) {
             'json' => json_encode(['scene_file' => Text::shown($label)] + $account->toArray(), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
             'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first->finding->id ?? '', $first?->says() ?? '']]),
-            default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.HoldsUp::inWords($account)).'.'.($first === null ? '' : " {$first->says()}")."\n",
+            default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account)).'.'.($first === null ? '' : " {$first->says()}")."\n",
         };
     }
 
-    /** @return iterable<string, Account|JsonRefused> one after the other, by what it came from */
+    /** @return iterable<string, CheckReport|JsonRefused> one after the other, by what it came from */
     private static function accounts(InputInterface $input, Specification $specification, ?FieldMap $map): iterable
     {
-        $reader = new AnyScene;
+        $reader = new DetectingReader;
         /** @var list<string> $paths */
         $paths = $input->getArgument('path');
         foreach (self::files($paths) as $path) {
@@ -103,7 +103,7 @@ final class ScenesCommand extends Command
                         }
                         $told = $content === null ? [[$name, $reader->open($path, $map)]] : array_map(static fn ($s): array => [$s->label, $s->settings], $reader->scenes($content, (string) $name, $map));
                         foreach ($told as [$label, $settings]) {
-                            yield (string) $label => Account::of($specification, $settings, null);
+                            yield (string) $label => CheckReport::of($specification, $settings, null);
                         }
                     } catch (JsonRefused $refused) {
                         yield (string) $name => $refused;

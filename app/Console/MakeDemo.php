@@ -12,7 +12,7 @@ use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Demo\Mistakes;
 use PlainLedger\Demo\Scenario;
@@ -99,6 +99,6 @@ final class MakeDemo extends Command
         }
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
-        $desk->checkFolder($deliverable, IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false), Depth::Quick, $owner);
+        $desk->checkFolder($deliverable, IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false), ScanDepth::Quick, $owner);
     }
 }

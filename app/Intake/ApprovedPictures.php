@@ -13,8 +13,8 @@ use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
-use PlainLedger\Core\Specification\Approved;
+use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -39,7 +39,7 @@ final readonly class ApprovedPictures
         $source = FileSource::open($file->getRealPath());
         $facts = Probe::standard()->read($source);
         if ($facts->kind === null || ! $facts->isWhole() || ! PictureDecoder::standard()->decodes($facts->kind)) {
-            throw SourceGone::file($file->getClientOriginalName(), 'it is no whole PNG, JPEG or OpenEXR');
+            throw SourceUnreadable::file($file->getClientOriginalName(), 'it is no whole PNG, JPEG or OpenEXR');
         }
         $name = substr((string) hash_file('sha256', $file->getRealPath()), 0, 16).'.'.$facts->kind->usualExtension();
         Storage::putFileAs(self::folder($production->id), $file, $name);
@@ -60,13 +60,13 @@ final readonly class ApprovedPictures
     public static function places(Specification $specification, Deliverable $deliverable, IntakeRoot $root): array
     {
         $places = [];
-        foreach (Approved::in($specification) as $frame => $picture) {
+        foreach (ApprovedPicture::in($specification) as $frame => $picture) {
             try {
                 $folder = str_starts_with($picture, self::UPLOADED)
                     ? self::uploadedFolder($deliverable)
                     : IntakeFolder::open($root, dirname($picture) === '.' ? '' : dirname($picture), $deliverable, true)->path;
                 $places[$frame] = ['folder' => $folder, 'name' => basename($picture)];
-            } catch (FolderRefused|SourceGone) {
+            } catch (FolderRefused|SourceUnreadable) {
                 // it is told as one that cannot be read
             }
         }
@@ -78,6 +78,6 @@ final readonly class ApprovedPictures
     {
         $path = realpath(Storage::path(self::folder($deliverable->production_id)));
 
-        return $path === false ? throw SourceGone::file(self::UPLOADED, 'no such picture was uploaded') : $path;
+        return $path === false ? throw SourceUnreadable::file(self::UPLOADED, 'no such picture was uploaded') : $path;
     }
 }

@@ -10,7 +10,7 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\PinnedFolder;
 use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -128,7 +128,7 @@ final readonly class IntakeFolder
     /**
      * A file that lies in it, by its name; a link is none.
      *
-     * @throws FolderRefused|SourceGone
+     * @throws FolderRefused|SourceUnreadable
      */
     public function file(string $name): FileSource
     {

@@ -8,7 +8,7 @@ use App\Processes\ScanProcess;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 
 /** A folder looked at while somebody waits, head and tail of each file: done apart, and only as long as one likes to wait. */
 final readonly class QuickLook
@@ -26,7 +26,7 @@ final readonly class QuickLook
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
-            $order = new ScanOrder($folder->path, Depth::Quick, null, [], false, $spool, self::SECONDS);
+            $order = new ScanOrder($folder->path, ScanDepth::Quick, null, [], false, $spool, self::SECONDS);
             $end = ScanProcess::standard()->run($order, static fn (): bool => true);
             if ($end->how === 'refused') {
                 throw FolderRefused::saying((string) $end->says);

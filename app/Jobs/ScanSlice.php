@@ -24,7 +24,7 @@ use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
 
 /**
@@ -100,7 +100,7 @@ final class ScanSlice implements ShouldQueue
         Storage::makeDirectory(dirname(Spool::name('check', $check)));
 
         return new ScanOrder(
-            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path, Depth::from($order['depth']), PixelRules::lookedFor($asked),
+            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path, ScanDepth::from($order['depth']), PixelRules::lookedFor($asked),
             ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );

@@ -20,10 +20,10 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
-use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Report\HoldsUp;
-use PlainLedger\Core\Report\Since;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Report\BlockerSummary;
+use PlainLedger\Core\Report\CheckComparison;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification as Resolved;
 
@@ -57,12 +57,12 @@ final readonly class CheckDesk
     }
 
     /** Checks a folder, beside the newest scene settings where there are any: at once where it is small, else by the queue. */
-    public function checkFolder(Deliverable $deliverable, IntakeFolder $folder, Depth $depth, User $by): Check
+    public function checkFolder(Deliverable $deliverable, IntakeFolder $folder, ScanDepth $depth, User $by): Check
     {
         $scene = $deliverable->scenes()->latest('id')->first();
         $check = $this->open($deliverable, $scene, $by, ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value]);
         // pixels and checksums take their time, however few the files are
-        $small = $depth === Depth::Quick && PixelRules::lookedFor($check->resolved()) === null && ! ChecksumsRule::isAskedBy($check->resolved()) && $folder->holdsAtMost((int) config('ledger.files_at_once'));
+        $small = $depth === ScanDepth::Quick && PixelRules::lookedFor($check->resolved()) === null && ! ChecksumsRule::isAskedBy($check->resolved()) && $folder->holdsAtMost((int) config('ledger.files_at_once'));
         if (! $check->wasRecentlyCreated) {
             return $check;
         }
@@ -163,7 +163,7 @@ final readonly class CheckDesk
         $resolved = $check->resolved();
         $waivers = Waiver::holding($check->deliverable);
         $scene = $check->scene?->settings();
-        $account = Account::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved), self::others($check->deliverable));
+        $account = CheckReport::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved), self::others($check->deliverable));
         $document = $account->toArray();
         $since = $this->since($check, $document, $scene);
         $summary = Summary::of($account, $earlier?->id);
@@ -176,7 +176,7 @@ final readonly class CheckDesk
             }
             $delivery === null || $delivery->exists || $delivery->save();
             $check->update([
-                'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => HoldsUp::inWords($account), 'progress' => null,
+                'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => BlockerSummary::inWords($account), 'progress' => null,
                 'document' => $written, 'summary' => $summary, 'waived' => count($summary['waivers']), 'trouble' => $summary['causes'][0]['side'] ?? null,
             ]);
             $this->endWaivers($check->deliverable, $account);
@@ -207,13 +207,13 @@ final readonly class CheckDesk
         if ($earlier === null || array_filter($resolved->parts, static fn ($part): bool => $part->find('output.overwrites') !== null) === []) {
             return null;
         }
-        $account = Account::of($resolved, null, $earlier->scanned(), Waiver::holding($deliverable));
+        $account = CheckReport::of($resolved, null, $earlier->scanned(), Waiver::holding($deliverable));
 
         return EarlierFiles::of($account->check, $account->remedy->rerender, ($earlier->intakeRoot->path ?? '').'/'.$earlier->folder);
     }
 
     /** @param  array<string, mixed>  $document */
-    private function since(Check $check, array $document, ?SceneSettings $scene): ?Since
+    private function since(Check $check, array $document, ?SceneSettings $scene): ?CheckComparison
     {
         $before = $check->deliverable->checks()->where('state', 'done')->where('id', '<', $check->id)->with('scene')->latest('id')->limit(10)->get();
         $documents = array_values($before->map(static fn (Check $c): array => $c->account())->all());
@@ -224,11 +224,11 @@ final readonly class CheckDesk
         // settings of another part are others by nature
         $last = $before->first(static fn (Check $c): bool => $c->scene_id !== null && $makes($c->account()) === $makes($document));
 
-        return Since::of($document, $documents, $scene, $scene === null || $last === null || $last->scene_id === $check->scene_id ? null : $last->scene?->settings());
+        return CheckComparison::of($document, $documents, $scene, $scene === null || $last === null || $last->scene_id === $check->scene_id ? null : $last->scene?->settings());
     }
 
     /** What was accepted for one deliverable ends when its line shows another value. */
-    private function endWaivers(Deliverable $deliverable, Account $account): void
+    private function endWaivers(Deliverable $deliverable, CheckReport $account): void
     {
         $held = [];
         $shown = [];
@@ -249,12 +249,12 @@ final readonly class CheckDesk
     }
 
     /** The account as it was, for the reports of other formats. */
-    public function account(Check $check): Account
+    public function account(Check $check): CheckReport
     {
         $check->loadMissing('scene', 'delivery', 'deliverable');
         $resolved = $check->resolved();
         $earlier = $check->summary['earlier'] ?? null;
 
-        return Account::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved), self::others($check->deliverable));
+        return CheckReport::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved), self::others($check->deliverable));
     }
 }

@@ -11,14 +11,14 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Shotlist\Known;
+use PlainLedger\Core\Shotlist\ExistingDeliverable;
+use PlainLedger\Core\Shotlist\ListedPerson;
 use PlainLedger\Core\Shotlist\ListPlan;
-use PlainLedger\Core\Shotlist\Person;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\ShotRow;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
 
@@ -28,11 +28,11 @@ final readonly class ListDesk
     /** @param  list<ShotRow>  $rows */
     public function plan(Production $production, Specification $specification, array $rows): ListPlan
     {
-        $known = $production->deliverables()->orderBy('id')->get()->map(fn (Deliverable $d): Known => new Known(
+        $known = $production->deliverables()->orderBy('id')->get()->map(fn (Deliverable $d): ExistingDeliverable => new ExistingDeliverable(
             $d->code, $d->title, $d->owner_id, $d->due_at?->format('Y-m-d H:i'), array_map(strval(...), array_filter($d->values, is_scalar(...))), self::texts($d->overrides),
         ))->all();
-        $people = $production->memberships()->with('user')->get()->map(static fn ($m): Person => new Person($m->user->id, $m->user->name, $m->user->handle, $m->user->email))->all();
-        $codes = array_flip(array_map(static fn (Known $k): string => strtolower($k->code), $known));
+        $people = $production->memberships()->with('user')->get()->map(static fn ($m): ListedPerson => new ListedPerson($m->user->id, $m->user->name, $m->user->handle, $m->user->email))->all();
+        $codes = array_flip(array_map(static fn (ExistingDeliverable $k): string => strtolower($k->code), $known));
         // what the specification asks anyway is not asked once more of a new one
         $asked = $this->asked($production, $specification);
         $rows = array_map(static fn (ShotRow $row): ShotRow => isset($codes[strtolower($row->code)]) ? $row
@@ -64,7 +64,7 @@ final readonly class ListDesk
             $descriptor = Catalogue::standard()->find($id);
             try {
                 if ($descriptor !== null && $json !== null) {
-                    $texts[$id] = (string) Ask::read($descriptor, $json);
+                    $texts[$id] = (string) RequirementValue::read($descriptor, $json);
                 }
             } catch (NotUnderstood|\PlainLedger\Core\Naming\PatternRefused) {
                 // it will simply differ

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\RenderLog\LogEvent;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\RenderLog\LogPatternRefused;
@@ -100,7 +100,7 @@ final readonly class LogDesk
         try {
             $folder = dirname($file) === '.' ? '' : dirname($file);
             $source = IntakeFolder::open($root, $folder, $log->deliverable, $overseer)->file(basename($file));
-        } catch (FolderRefused|SourceGone $refused) {
+        } catch (FolderRefused|SourceUnreadable $refused) {
             $log->update(['fault' => $refused->getMessage()]);
 
             return;

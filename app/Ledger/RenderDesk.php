@@ -12,8 +12,8 @@ use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\RenderPlanning\FrameTimes;
+use PlainLedger\Core\RenderPlanning\MachinePool;
 use PlainLedger\Core\RenderPlanning\PlannedJob;
-use PlainLedger\Core\RenderPlanning\Pool;
 use PlainLedger\Core\RenderPlanning\RenderJob;
 use PlainLedger\Core\RenderPlanning\RenderPlan;
 use PlainLedger\Core\Text\PlainSentence;
@@ -21,9 +21,9 @@ use PlainLedger\Core\Text\PlainSentence;
 /** What is still to be rendered, how long a frame takes, and when it will all be ready. */
 final readonly class RenderDesk
 {
-    public static function pool(Production $production, ?int $machines = null, ?string $hours = null): Pool
+    public static function pool(Production $production, ?int $machines = null, ?string $hours = null): MachinePool
     {
-        return Pool::of($machines ?? $production->pool['machines'] ?? 1, self::local(Carbon::now()), $hours ?? $production->pool['hours'] ?? '');
+        return MachinePool::of($machines ?? $production->pool['machines'] ?? 1, self::local(Carbon::now()), $hours ?? $production->pool['hours'] ?? '');
     }
 
     /** Of the clock on the wall, which knows no zones. */

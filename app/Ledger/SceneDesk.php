@@ -16,18 +16,18 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\Scene\AsTyped;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldMeaning;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\Meaning;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\RawScene;
+use PlainLedger\Core\Scene\RawSettings;
+use PlainLedger\Core\Scene\ReadBudget;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\Readers\UsdScene;
-use PlainLedger\Core\Scene\ReadRoom;
 use PlainLedger\Core\Scene\SceneArchive;
 use PlainLedger\Core\Scene\SceneDocument;
-use PlainLedger\Core\Scene\ToldScene;
-use PlainLedger\Core\Scene\ToldSettings;
-use PlainLedger\Core\Specification\OwnFacts;
+use PlainLedger\Core\Scene\TypedSettings;
+use PlainLedger\Core\Specification\CustomFacts;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
@@ -67,9 +67,9 @@ final readonly class SceneDesk
     /**
      * The scenes of one file, or of all files of an archive; what cannot be read is told by name.
      *
-     * @return iterable<ToldScene|JsonRefused>
+     * @return iterable<RawScene|JsonRefused>
      */
-    public static function scenes(UploadedFile $file, FieldMap $map, ?ReadRoom $room = null): iterable
+    public static function scenes(UploadedFile $file, FieldMap $map, ?ReadBudget $room = null): iterable
     {
         $name = self::name($file);
         $head = (string) @file_get_contents($file->getRealPath(), length: 8);
@@ -82,7 +82,7 @@ final readonly class SceneDesk
                     continue;
                 }
                 try {
-                    yield from (new AnyScene)->scenes($content, (string) $label, $map);
+                    yield from (new DetectingReader)->scenes($content, (string) $label, $map);
                 } catch (JsonRefused $refused) {
                     yield $refused;
                 }
@@ -95,7 +95,7 @@ final readonly class SceneDesk
     /** What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production. */
     public static function namesFor(Deliverable $deliverable): FieldMap
     {
-        return FieldMap::ofOwnFacts(OwnFacts::labels($deliverable->draft()->specification))->under($deliverable->production->fieldMap());
+        return FieldMap::ofOwnFacts(CustomFacts::labels($deliverable->draft()->specification))->under($deliverable->production->fieldMap());
     }
 
     /**
@@ -108,8 +108,8 @@ final readonly class SceneDesk
     public function bring(Deliverable $deliverable, string $name, string $content, User $by, ?FieldMap $own = null, ?string $part = null): Check
     {
         $map = self::namesFor($deliverable)->under($own ?? FieldMap::none());
-        (new AnyScene)->read($content, $name, $map);
-        $fields = array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings());
+        (new DetectingReader)->read($content, $name, $map);
+        $fields = array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings());
         $last = $deliverable->scenes()->latest('id')->first();
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
         if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->hash === hash('sha256', $content) && $last->file_name === $name && $last->part === $part && ($last->field_map ?? []) == $fields
@@ -146,16 +146,16 @@ final readonly class SceneDesk
         $told = [];
         $last = $deliverable->scenes()->latest('id')->first();
         foreach ($last?->file_name === self::TYPED ? SceneParts::of($last->settings(), $deliverable->draft()->specification) : [] as $other => $settings) {
-            $told[(string) $other] = AsTyped::of($settings);
+            $told[(string) $other] = TypedSettings::of($settings);
         }
         $told[$part] = $typed;
         $pairs = static fn (array $fields): array => array_map(static fn (string $field, string $value): array => [$field, $value], array_keys($fields), array_values($fields));
 
-        return $this->bring($deliverable, self::TYPED, SceneDocument::ofParts(array_map(static fn (array $fields): ToldSettings => FieldNames::understood($pairs($fields)), $told)), $by);
+        return $this->bring($deliverable, self::TYPED, SceneDocument::ofParts(array_map(static fn (array $fields): RawSettings => FieldNames::understood($pairs($fields)), $told)), $by);
     }
 
     /** The newest settings once more, with a name in them pointed at. */
-    public function pointAt(Deliverable $deliverable, Meaning $meaning, bool $forAll, User $by): Check
+    public function pointAt(Deliverable $deliverable, FieldMeaning $meaning, bool $forAll, User $by): Check
     {
         /** @var Scene $last */
         $last = $deliverable->scenes()->latest('id')->firstOrFail();
@@ -180,8 +180,8 @@ final readonly class SceneDesk
         return $this->bring($deliverable, $last->file_name, $last->content, $by, Scene::map($last->field_map), $part);
     }
 
-    private function keep(Deliverable $deliverable, Meaning $meaning): void
+    private function keep(Deliverable $deliverable, FieldMeaning $meaning): void
     {
-        $deliverable->production->alone(static fn (Production $now): bool => $now->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $now->fieldMap()->with($meaning)->meanings())]));
+        $deliverable->production->alone(static fn (Production $now): bool => $now->update(['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $now->fieldMap()->with($meaning)->meanings())]));
     }
 }

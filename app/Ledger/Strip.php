@@ -8,7 +8,7 @@ use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 
 /** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
 final readonly class Strip
@@ -19,7 +19,7 @@ final readonly class Strip
     private const QUICK_PIXELS = 500_000;
 
     /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>, pictures: list<int>}> */
-    public static function of(Account $account): array
+    public static function of(CheckReport $account): array
     {
         $strips = [];
         foreach ($account->check->subjects as $subject) {

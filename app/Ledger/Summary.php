@@ -8,14 +8,14 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Waiver;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Level;
 
 /** What boards and lists show of a check, kept beside it so that five hundred of them need not be unpacked. */
 final readonly class Summary
 {
     /** @return array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null} */
-    public static function of(Account $account, ?int $earlier): array
+    public static function of(CheckReport $account, ?int $earlier): array
     {
         $groups = [];
         foreach ($account->check->entries as $entry) {
@@ -47,7 +47,7 @@ final readonly class Summary
      *
      * @return array{frames: string, bytes: int|null, gaps: list<int>}|null
      */
-    private static function render(Account $account): ?array
+    private static function render(CheckReport $account): ?array
     {
         foreach ($account->check->subjects as $subject) {
             if (! $subject->isNumbered() || $subject->expected === null) {

@@ -9,10 +9,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
-use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Specification\SpecificationDraft;
 
 /**
  * @property int $id
@@ -129,7 +129,7 @@ final class Deliverable extends Model
     }
 
     /** As far as it can be understood: pages show it also where something cannot be met. */
-    public function draft(): Draft
+    public function draft(): SpecificationDraft
     {
         return Resolved::draft(...$this->layers($this->specification->latest));
     }

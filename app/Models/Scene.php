@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
 
 /**
@@ -51,7 +51,7 @@ final class Scene extends Model
 
     public function settings(): SceneSettings
     {
-        $settings = (new AnyScene)->read($this->content, $this->file_name, self::map($this->field_map));
+        $settings = (new DetectingReader)->read($this->content, $this->file_name, self::map($this->field_map));
 
         return $this->part === null ? $settings : $settings->making($this->part);
     }

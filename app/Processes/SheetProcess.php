@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Processes;
 
-use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Report\Sheet\SheetHtml;
 
 /** Has a sheet set as PDF apart: what is long enough takes minutes to lay out. */
@@ -17,7 +17,7 @@ final readonly class SheetProcess
      * @param  callable(int): string  $html  by the size of its letters
      * @return string PDF
      *
-     * @throws TooLarge
+     * @throws FileTooLarge
      */
     public static function make(callable $html): string
     {
@@ -28,6 +28,6 @@ final readonly class SheetProcess
         $order = json_encode(['pages' => $pages, 'cache' => (string) config('ledger.fonts')], JSON_THROW_ON_ERROR);
 
         return ChildProcess::answer('sheet', $order, 'pdf', self::PATIENCE)
-            ?? throw TooLarge::of('a sheet that takes longer than '.self::PATIENCE.' seconds to be set as PDF; take it as a page (HTML) and print that');
+            ?? throw FileTooLarge::of('a sheet that takes longer than '.self::PATIENCE.' seconds to be set as PDF; take it as a page (HTML) and print that');
     }
 }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli\Work;
 
-use PlainLedger\Core\Delivery\Caution;
+use PlainLedger\Core\Delivery\CrashGuard;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanStage;
 use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Media\Approving;
+use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Looker;
-use PlainLedger\Core\Media\LookFor;
+use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SampleOptions;
+use PlainLedger\Core\Media\SourceUnreadable;
 
 /** Some seconds of a scan. What was found is in the spool file afterwards: a checkpoint, or the whole delivery. */
 final readonly class ScanTask
@@ -57,25 +57,25 @@ final readonly class ScanTask
         ($this->say)(['ended' => true]);
     }
 
-    private function caution(ScanOrder $order): Caution
+    private function caution(ScanOrder $order): CrashGuard
     {
         $avoided = array_map(static fn (array $stages): array => array_map(ScanStage::from(...), $stages), $order->avoided);
         $announce = fn (string $path, ScanStage $stage) => ($this->say)(['path' => base64_encode($path), 'stage' => $stage->value]);
 
-        return new Caution($avoided, $order->careful ? $announce : null);
+        return new CrashGuard($avoided, $order->careful ? $announce : null);
     }
 
-    private static function looker(ScanOrder $order): ?Looker
+    private static function looker(ScanOrder $order): ?PixelSampler
     {
         if ($order->looksFor === null) {
             return null;
         }
         $places = $order->approved;
         $open = static function (string $frame) use ($places): ByteSource {
-            $place = $places[(int) $frame] ?? throw SourceGone::file($frame, 'there is no such file');
+            $place = $places[(int) $frame] ?? throw SourceUnreadable::file($frame, 'there is no such file');
             $listing = FolderListing::at($place['folder']);
 
-            return $listing->open($listing->find($place['name']) ?? throw SourceGone::file($place['name'], 'there is no such file'));
+            return $listing->open($listing->find($place['name']) ?? throw SourceUnreadable::file($place['name'], 'there is no such file'));
         };
         $paths = [];
         foreach (array_keys($order->looksFor['approved']) as $frame) {
@@ -83,7 +83,7 @@ final readonly class ScanTask
         }
         $dark = $order->looksFor['dark'] === null ? null : Fraction::parse($order->looksFor['dark']);
 
-        return Looker::standard(new LookFor($order->looksFor['compares'], $dark, Approving::pictures($paths, $open)));
+        return PixelSampler::standard(new SampleOptions($order->looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)));
     }
 
     /** @return array<string, mixed>|null */

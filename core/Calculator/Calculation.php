@@ -18,10 +18,10 @@ interface Calculation
     public function fields(): array;
 
     /**
-     * @param  Given  $given  fields by name; one left empty is not there
+     * @param  Inputs  $given  fields by name; one left empty is not there
      * @return list<Result> none while too little is given
      *
      * @throws NotUnderstood
      */
-    public function work(Given $given): array;
+    public function work(Inputs $given): array;
 }

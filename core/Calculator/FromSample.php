@@ -27,7 +27,7 @@ final readonly class FromSample implements Calculation
         return [new Field('sizes', 'Sizes of some frames', '14.1 MB, 12.8 MB, 15 MB', '14.1 MB, 12.8 MB, 15 MB'), new Field('frames', 'Frames in all', '96 or 1001-1096', '96')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $text = $given->text('sizes');
         $frames = $given->frames('frames');

@@ -28,7 +28,7 @@ final readonly class Lengths implements Calculation
         return [new Field('length', 'Length', '240, 10 s or 00:00:10:00', '240'), new Field('rate', 'at, frames a second', '24', '24'), new Field('other', 'and at', '25', '25')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $rate = $given->rate('rate');
         $frames = $rate === null ? null : $given->length('length', $rate);

@@ -28,7 +28,7 @@ final readonly class PictureData implements Calculation
         return [new Field('size', 'Size', '1280x720', '1280x720'), new Field('channels', 'Channels', 'RGB', 'RGB'), new Field('bits', 'Bits a channel', '8', '8'), new Field('frames', 'Frames', '240 or 1001-1240', '240'), new Field('passes', 'Passes', '1', '1'), new Field('rate', 'Frames a second', '24', '24')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $size = $given->size('size');
         $channels = $given->text('channels');

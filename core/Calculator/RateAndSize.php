@@ -31,7 +31,7 @@ final readonly class RateAndSize implements Calculation
         return [new Field('rate', 'Bit rate of the picture', '8 Mbit/s'), new Field('size', 'Size of the file', '25 MB', '25 MB'), new Field('length', 'Length', '1 min 30 s', '30 s'), new Field('sound', 'Bit rate of the sound', '192 kbit/s', '192 kbit/s')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $rate = $given->text('rate') === null ? null : BitRate::parse((string) $given->text('rate'));
         $size = $given->text('size') === null ? null : ByteSize::parse((string) $given->text('size'));

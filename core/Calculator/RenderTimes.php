@@ -28,7 +28,7 @@ final readonly class RenderTimes implements Calculation
         return [new Field('seconds', 'Time for a frame', '4 min 30 s', '4 min 30 s'), new Field('frames', 'Frames', '96 or 1001-1096', '96'), new Field('machines', 'Machines', '4', '4'), new Field('start', 'It starts', '2026-12-01 18:00'), new Field('due', 'It is due', '2026-12-02 09:00')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $seconds = $given->seconds('seconds');
         $frames = $given->frames('frames');

@@ -25,7 +25,7 @@ final readonly class Scales implements Calculation
         return [new Field('size', 'Full size', '1920x1080', '1920x1080'), new Field('percent', 'Scale in percent', '50', '50'), new Field('seconds', 'Time for a full frame', '4 min', '4 min')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $size = $given->size('size');
         $percent = $given->positive('percent', 'a percentage');

@@ -31,7 +31,7 @@ final readonly class Shapes implements Calculation
         return [new Field('size', 'Size', '720x576', '720x576'), new Field('pixels', 'Pixel aspect', '16/11 or square', '16/11'), new Field('shape', 'Wanted shape', '16:9', '16:9'), new Field('frame', 'Shown in', '1920x1080', '1920x1080')];
     }
 
-    public function work(Given $given): array
+    public function work(Inputs $given): array
     {
         $size = $given->size('size');
         if ($size === null) {

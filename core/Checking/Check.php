@@ -15,7 +15,7 @@ final readonly class Check
      * @param  list<Entry>  $entries  in the ledger's order, part by part
      * @param  list<NotChecked>  $notChecked  asked, and not to be seen from what was given
      * @param  list<Subject>  $subjects  the parts with what was given
-     * @param  list<PassLines>  $lines  the same entries, those of each pass by themselves
+     * @param  list<PassEntries>  $lines  the same entries, those of each pass by themselves
      */
     public function __construct(public array $entries, public array $notChecked, public array $subjects, public array $lines)
     {

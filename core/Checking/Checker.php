@@ -23,7 +23,6 @@ use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Checking\Rules\OverwritesRule;
 use PlainLedger\Core\Checking\Rules\PassesRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
-use PlainLedger\Core\Checking\Rules\PlainSetting;
 use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Checking\Rules\RangeRules;
 use PlainLedger\Core\Checking\Rules\RateRule;
@@ -32,6 +31,7 @@ use PlainLedger\Core\Checking\Rules\RegionRule;
 use PlainLedger\Core\Checking\Rules\ResolutionRule;
 use PlainLedger\Core\Checking\Rules\Rule;
 use PlainLedger\Core\Checking\Rules\SceneStateRules;
+use PlainLedger\Core\Checking\Rules\SettingRule;
 use PlainLedger\Core\Checking\Rules\ShapeRules;
 use PlainLedger\Core\Checking\Rules\StartTimecodeRule;
 use PlainLedger\Core\Checking\Rules\StillnessRules;
@@ -65,7 +65,7 @@ final readonly class Checker
             new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new DurationRule, new StartTimecodeRule,
             new CameraRules, new SceneStateRules, new OutputFolderRule, new OverwritesRule, new KindRule, new FileSizeRule, new HeaderRules,
             new ProjectionRule, new BurnInRule, new FormatRules, new MovieRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules,
-            new StillnessRules, new CadenceRule, new ReferenceRule, new DeliveryRules, new ChecksumsRule, new PlainSetting,
+            new StillnessRules, new CadenceRule, new ReferenceRule, new DeliveryRules, new ChecksumsRule, new SettingRule,
         ]);
     }
 

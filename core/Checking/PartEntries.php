@@ -88,7 +88,7 @@ final class PartEntries
         return $this->notChecked;
     }
 
-    /** @return list<PassLines> */
+    /** @return list<PassEntries> */
     public function lines(Subject $subject): array
     {
         $whole = [];
@@ -97,7 +97,7 @@ final class PartEntries
         }
         $passes = $subject->nothingDelivered() ? [] : $subject->byPass();
         if ($passes === []) {
-            return [new PassLines($subject, $whole)];
+            return [new PassEntries($subject, $whole)];
         }
         $lines = [];
         foreach ($passes as $place => $pass) {
@@ -106,7 +106,7 @@ final class PartEntries
                 $own = $this->ofPasses[$place][$id] ?? $this->asOnePassSeesIt($entry, $pass);
                 $entries += $own === null ? [] : [$id => $own];
             }
-            $lines[] = new PassLines($pass, $entries);
+            $lines[] = new PassEntries($pass, $entries);
         }
 
         return $lines;

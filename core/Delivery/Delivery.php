@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\ScanDepth;
 
 /** The files handed in, as scanned at one moment. */
 final readonly class Delivery
@@ -15,16 +15,16 @@ final readonly class Delivery
      * @param  list<string>  $odd  paths that were listed and not looked at
      * @param  int  $scannedAt  seconds since 1970
      * @param  string  $root  the last few folders of where it lies, as it was chosen; empty where it lies in none
-     * @param  Checksums|null  $checksums  how its files agree with lists of checksums; null where nobody asked
+     * @param  ChecksumComparison|null  $checksums  how its files agree with lists of checksums; null where nobody asked
      */
     public function __construct(
         public array $groups,
         public FactsTable $facts,
         public array $odd,
         public int $scannedAt,
-        public Depth $depth,
+        public ScanDepth $depth,
         public string $root = '',
-        public ?Checksums $checksums = null,
+        public ?ChecksumComparison $checksums = null,
     ) {}
 
     public function factsOf(NameGroup $group, int $row): MediaFacts
@@ -77,9 +77,9 @@ final readonly class Delivery
             FactsTable::fromArray($data['facts']),
             array_map(static fn (string $path): string => (string) base64_decode($path, true), $data['odd']),
             $data['scanned_at'],
-            Depth::from($data['depth']),
+            ScanDepth::from($data['depth']),
             (string) base64_decode($data['root'] ?? '', true),
-            isset($data['checksums']) ? Checksums::fromArray($data['checksums']) : null,
+            isset($data['checksums']) ? ChecksumComparison::fromArray($data['checksums']) : null,
         );
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Delivery;
 
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 
 /** Files handed in, wherever they lie: a folder, an archive, what a browser picked. */
 interface Listing
@@ -23,7 +23,7 @@ interface Listing
     /**
      * The very file that was listed.
      *
-     * @throws SourceGone also where it was changed since
+     * @throws SourceUnreadable also where it was changed since
      */
     public function open(ListedFile $file): ByteSource;
 

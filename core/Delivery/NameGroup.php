@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\PictureDistance;
+use PlainLedger\Core\Media\PixelSample;
 
 /**
  * Files of one folder whose names are the same but for their numbers. A number that is the same in all costs nothing;
@@ -412,9 +412,9 @@ final class NameGroup
     }
 
     /** Null where it could not be looked at, or was not asked to be. */
-    public function look(int $row): ?Look
+    public function look(int $row): ?PixelSample
     {
-        return $this->lookLength === 0 ? null : Look::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
+        return $this->lookLength === 0 ? null : PixelSample::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
     }
 
     /** Why its pixels were not unpacked, where they were too many. */

@@ -6,12 +6,12 @@ namespace PlainLedger\Core\Delivery;
 
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Damage;
-use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Media\Look;
-use PlainLedger\Core\Media\Looker;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PixelSample;
+use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -56,14 +56,14 @@ final class Scan
 
     private int $done = 0;
 
-    private ?Checksums $checksums = null;
+    private ?ChecksumComparison $checksums = null;
 
-    private ?Checksums $sumsSoFar = null;
+    private ?ChecksumComparison $sumsSoFar = null;
 
     /** How many files have been compared with their checksums. */
     private int $summedUp = 0;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly Depth $depth = Depth::Quick, private readonly ?Looker $looker = null, private readonly bool $sums = false, private readonly ?Caution $caution = null)
+    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly ScanDepth $depth = ScanDepth::Quick, private readonly ?PixelSampler $looker = null, private readonly bool $sums = false, private readonly ?CrashGuard $caution = null)
     {
         $this->facts = new FactsTable;
     }
@@ -122,7 +122,7 @@ final class Scan
                 }
                 try {
                     $group->tellDistance($row, $this->looker?->distance($this->listing->open($file), $facts, $frame));
-                } catch (BytesMissing|SourceGone) {
+                } catch (BytesMissing|SourceUnreadable) {
                     $group->tellDistance($row, null);
                 }
 
@@ -139,7 +139,7 @@ final class Scan
     private function summed(int $filesAStep): \Generator
     {
         [$lists, $listed] = $this->checksumLists();
-        $this->sumsSoFar ??= new Checksums(count($lists), 0, 0, 0, []);
+        $this->sumsSoFar ??= new ChecksumComparison(count($lists), 0, 0, 0, []);
         $at = 0;
         foreach ($lists === [] ? [] : $this->groups as $group) {
             for ($row = 0; $row < $group->count(); $row++) {
@@ -183,7 +183,7 @@ final class Scan
     }
 
     /** @param  array{string, string}|null  $expected  algorithm and sum; null where no list has it */
-    private function withSum(Checksums $sums, ListedFile $file, ?array $expected): Checksums
+    private function withSum(ChecksumComparison $sums, ListedFile $file, ?array $expected): ChecksumComparison
     {
         if ($expected === null) {
             return $sums->withUnlisted($file->path());
@@ -197,7 +197,7 @@ final class Scan
     {
         try {
             return ChecksumList::read($this->listing->open($group->listed($row)), $group->folder)->sums;
-        } catch (BytesMissing|SourceGone) {
+        } catch (BytesMissing|SourceUnreadable) {
             return [];
         }
     }
@@ -215,7 +215,7 @@ final class Scan
             }
 
             return hash_final($hash);
-        } catch (BytesMissing|SourceGone) {
+        } catch (BytesMissing|SourceUnreadable) {
             return null;
         }
     }
@@ -271,7 +271,7 @@ final class Scan
             }
             try {
                 return $this->caution === null ? $this->probe->read($this->listing->open($file), $this->depth) : $this->readCarefully($file, $this->caution);
-            } catch (SourceGone $gone) {
+            } catch (SourceUnreadable $gone) {
                 if (! $gone->changed || $try >= self::AGAIN) {
                     return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
                 }
@@ -281,18 +281,18 @@ final class Scan
         }
     }
 
-    /** @throws SourceGone|BytesMissing */
-    private function readCarefully(ListedFile $file, Caution $caution): MediaFacts
+    /** @throws SourceUnreadable|BytesMissing */
+    private function readCarefully(ListedFile $file, CrashGuard $caution): MediaFacts
     {
-        $quickly = $this->depth === Depth::Full && $caution->avoids($file, ScanStage::Full);
-        $depth = $quickly ? Depth::Quick : $this->depth;
+        $quickly = $this->depth === ScanDepth::Full && $caution->avoids($file, ScanStage::Full);
+        $depth = $quickly ? ScanDepth::Quick : $this->depth;
         if ($caution->avoids($file, ScanStage::reading($depth))) {
-            return MediaFacts::damaged(null, Damage::Unreadable, Caution::WHY);
+            return MediaFacts::damaged(null, Damage::Unreadable, CrashGuard::WHY);
         }
         $caution->begin($file, ScanStage::reading($depth));
         $facts = $this->probe->read($this->listing->open($file), $depth);
 
-        return $quickly && $facts->isWhole() ? $facts->withUnread(Caution::WHY) : $facts;
+        return $quickly && $facts->isWhole() ? $facts->withUnread(CrashGuard::WHY) : $facts;
     }
 
     /** Whether a step may be taken with a file; told before it is. */
@@ -306,15 +306,15 @@ final class Scan
         return true;
     }
 
-    private function looked(NameGroup $group, int $row, MediaFacts $facts): ?Look
+    private function looked(NameGroup $group, int $row, MediaFacts $facts): ?PixelSample
     {
         $file = $group->listed($row);
         if (! $this->may($file, ScanStage::Look)) {
-            return Look::tooLarge(Caution::WHY, '');
+            return PixelSample::tooLarge(CrashGuard::WHY, '');
         }
         try {
             return $this->looker?->look($this->listing->open($file), $facts);
-        } catch (BytesMissing|SourceGone) {
+        } catch (BytesMissing|SourceUnreadable) {
             return null;
         }
     }
@@ -372,7 +372,7 @@ final class Scan
         $this->facts = FactsTable::fromArray($checkpoint['facts']);
         $this->odd = (string) base64_decode($checkpoint['odd'], true);
         $this->summedUp = $checkpoint['summed_up'] ?? 0;
-        $this->sumsSoFar = isset($checkpoint['sums']) ? Checksums::fromArray($checkpoint['sums']) : null;
+        $this->sumsSoFar = isset($checkpoint['sums']) ? ChecksumComparison::fromArray($checkpoint['sums']) : null;
 
         return $this;
     }

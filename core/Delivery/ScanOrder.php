@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 
 /**
  * What a scan is to do, in plain values, so that another process can do it.
@@ -25,7 +25,7 @@ final readonly class ScanOrder
      */
     public function __construct(
         public string $folder,
-        public Depth $depth,
+        public ScanDepth $depth,
         public ?array $looksFor,
         public array $approved,
         public bool $sums,
@@ -63,7 +63,7 @@ final readonly class ScanOrder
         $approved = array_map(static fn (array $a): array => ['folder' => $raw($a['folder']), 'name' => $raw($a['name'])], $data['approved']);
 
         return new self(
-            $raw($data['folder']), Depth::from($data['depth']), $data['looks_for'], $approved, $data['sums'],
+            $raw($data['folder']), ScanDepth::from($data['depth']), $data['looks_for'], $approved, $data['sums'],
             $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
         );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 
 /** What is done with one file of a scan. */
 enum ScanStage: string
@@ -14,8 +14,8 @@ enum ScanStage: string
     case Look = 'look';
     case Sum = 'sum';
 
-    public static function reading(Depth $depth): self
+    public static function reading(ScanDepth $depth): self
     {
-        return $depth === Depth::Full ? self::Full : self::Quick;
+        return $depth === ScanDepth::Full ? self::Full : self::Quick;
     }
 }

@@ -6,29 +6,29 @@ namespace PlainLedger\Core\Diagnosis;
 
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Entry;
-use PlainLedger\Core\Checking\PassLines;
+use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Subject;
-use PlainLedger\Core\Diagnosis\Causes\Assembling;
-use PlainLedger\Core\Diagnosis\Causes\BrokenFiles;
-use PlainLedger\Core\Diagnosis\Causes\CameraChosen;
+use PlainLedger\Core\Diagnosis\Causes\AssemblyCauses;
+use PlainLedger\Core\Diagnosis\Causes\BrokenFileCauses;
+use PlainLedger\Core\Diagnosis\Causes\CameraCauses;
 use PlainLedger\Core\Diagnosis\Causes\CauseFamily;
-use PlainLedger\Core\Diagnosis\Causes\ChangesMidway;
-use PlainLedger\Core\Diagnosis\Causes\CodecHeld;
-use PlainLedger\Core\Diagnosis\Causes\FormatHeld;
-use PlainLedger\Core\Diagnosis\Causes\FrameSets;
+use PlainLedger\Core\Diagnosis\Causes\CodecCauses;
+use PlainLedger\Core\Diagnosis\Causes\FormatCauses;
+use PlainLedger\Core\Diagnosis\Causes\FrameSetCauses;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
-use PlainLedger\Core\Diagnosis\Causes\Names;
-use PlainLedger\Core\Diagnosis\Causes\NothingThere;
-use PlainLedger\Core\Diagnosis\Causes\PictureSize;
-use PlainLedger\Core\Diagnosis\Causes\PixelsSeen;
-use PlainLedger\Core\Diagnosis\Causes\Projection;
+use PlainLedger\Core\Diagnosis\Causes\MidwayChangeCauses;
+use PlainLedger\Core\Diagnosis\Causes\NamingCauses;
+use PlainLedger\Core\Diagnosis\Causes\NothingDelivered;
+use PlainLedger\Core\Diagnosis\Causes\PictureSizeCauses;
+use PlainLedger\Core\Diagnosis\Causes\PixelCauses;
+use PlainLedger\Core\Diagnosis\Causes\ProjectionCauses;
 use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
-use PlainLedger\Core\Diagnosis\Causes\RegionAndPixels;
+use PlainLedger\Core\Diagnosis\Causes\RegionCauses;
 use PlainLedger\Core\Diagnosis\Causes\ResavedLater;
 use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
-use PlainLedger\Core\Diagnosis\Causes\SceneState;
-use PlainLedger\Core\Diagnosis\Causes\SizeCap;
-use PlainLedger\Core\Diagnosis\Causes\SoundHeld;
+use PlainLedger\Core\Diagnosis\Causes\SceneStateCauses;
+use PlainLedger\Core\Diagnosis\Causes\SizeCapCause;
+use PlainLedger\Core\Diagnosis\Causes\SoundCauses;
 use PlainLedger\Core\Diagnosis\Causes\SpeedChanged;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
 use PlainLedger\Core\Specification\Catalogue;
@@ -47,9 +47,9 @@ final readonly class Diagnostician
     public static function standard(): self
     {
         return new self([
-            new NothingThere, new PictureSize, new Projection, new RegionAndPixels, new FrameSets, new RateOfAnotherStandard, new SpeedChanged,
-            new CameraChosen, new SceneState, new FormatHeld, new CodecHeld, new SizeCap, new SoundHeld, new Assembling, new Names, new SavedElsewhere,
-            new BrokenFiles, new PixelsSeen, new ResavedLater, new ChangesMidway, new Leftovers,
+            new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses, new RateOfAnotherStandard, new SpeedChanged,
+            new CameraCauses, new SceneStateCauses, new FormatCauses, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
+            new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }
 
@@ -58,7 +58,7 @@ final readonly class Diagnostician
     {
         $causes = [];
         foreach ($check->subjects as $subject) {
-            $own = array_values(array_filter($check->lines, static fn (PassLines $l): bool => $l->subject->part->name === $subject->part->name));
+            $own = array_values(array_filter($check->lines, static fn (PassEntries $l): bool => $l->subject->part->name === $subject->part->name));
             $causes = [...$causes, ...$this->ofPart($own)];
         }
         $catalogue = Catalogue::standard();
@@ -67,7 +67,7 @@ final readonly class Diagnostician
         $weights = array_map(static fn (Cause $c): array => [
             -count($c->explains), $parts[$c->part] ?? 0,
             min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]),
-            Order::place($c->finding->id), $c->places[0] ?? 0,
+            CauseOrder::place($c->finding->id), $c->places[0] ?? 0,
             min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]),
         ], $causes);
         array_multisort($weights, $causes);
@@ -76,7 +76,7 @@ final readonly class Diagnostician
     }
 
     /**
-     * @param  list<PassLines>  $lines  of one part
+     * @param  list<PassEntries>  $lines  of one part
      * @return list<Cause>
      */
     private function ofPart(array $lines): array
@@ -115,7 +115,7 @@ final readonly class Diagnostician
     }
 
     /** @return list<Cause> */
-    private function ofPass(PassLines $lines, ?int $place): array
+    private function ofPass(PassEntries $lines, ?int $place): array
     {
         $unequal = array_keys(array_filter($lines->entries, static fn (Entry $e): bool => $e->isUnequal()));
         if ($unequal === []) {
@@ -128,7 +128,7 @@ final readonly class Diagnostician
                 $findings[] = $finding;
             }
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => Order::place($a->id) <=> Order::place($b->id));
+        usort($findings, static fn (Finding $a, Finding $b): int => CauseOrder::place($a->id) <=> CauseOrder::place($b->id));
         $settled = $this->settle($this->merge($findings), $unequal);
         $explained = array_merge([], ...array_map(static fn (Cause $c): array => $c->explains, $settled));
         $open = array_values(array_diff($unequal, $explained));
@@ -163,7 +163,7 @@ final readonly class Diagnostician
             foreach ($cause->explains as $id) {
                 $plain = preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1 && ! isset($set[$id]) && $situation->inScene($id) && ! $situation->inFiles($id);
                 if ($plain && $situation->scene()?->get($id) !== $situation->asTyped($id)) {
-                    $fixes = [...$fixes, ...Mending::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes];
+                    $fixes = [...$fixes, ...EntryFix::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes];
                     $set[$id] = true;
                 }
             }

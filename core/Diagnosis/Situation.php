@@ -100,7 +100,7 @@ final readonly class Situation
     {
         $entry = $this->entry($id);
 
-        return $entry === null ? '' : (new TypedValue($this->subject))->of($entry, $this->found($id));
+        return $entry === null ? '' : (new SettableValue($this->subject))->of($entry, $this->found($id));
     }
 
     public function label(string $id): string

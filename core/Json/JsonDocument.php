@@ -6,7 +6,7 @@ namespace PlainLedger\Core\Json;
 
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
 
 /** One of our JSON documents: an object with a format and a version (RFC 8259). */
@@ -39,7 +39,7 @@ final readonly class JsonDocument
     {
         try {
             $source = FileSource::open($path);
-        } catch (SourceGone $gone) {
+        } catch (SourceUnreadable $gone) {
             throw JsonRefused::because($label, $gone->why.'.');
         }
         if ($source->size() > self::LARGEST) {

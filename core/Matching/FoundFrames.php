@@ -7,9 +7,9 @@ namespace PlainLedger\Core\Matching;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\PictureDistance;
+use PlainLedger\Core\Media\PixelSample;
 
 /** The files that answer one part and pass, by frame number; a file without a number is frame 0. */
 final readonly class FoundFrames
@@ -85,7 +85,7 @@ final readonly class FoundFrames
     }
 
     /** What its pixels come to; null where they could not be looked at. */
-    public function lookAt(int $index): ?Look
+    public function lookAt(int $index): ?PixelSample
     {
         return $this->groups[$this->takes[$index]]->look($this->rows[$index]);
     }

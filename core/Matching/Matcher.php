@@ -89,7 +89,7 @@ final class Matcher
         return new DeliveryMatch($parts, $matcher->extras($instead), $delivery->odd, $matcher->unreadFiles());
     }
 
-    /** @return list<OwedFiles> */
+    /** @return list<ExpectedFiles> */
     private function owed(): array
     {
         $owed = [];
@@ -99,7 +99,7 @@ final class Matcher
             foreach ($passes as $pass) {
                 $own = $part->ofPass($pass);
                 $named = $pass === null ? $values : ($own === $part ? $values : $this->specification->pieceValues($own))->with('pass', $pass);
-                $owed[] = new OwedFiles($own, $pass, $named, $this->timeline, array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)), $this->delivery->root);
+                $owed[] = new ExpectedFiles($own, $pass, $named, $this->timeline, array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)), $this->delivery->root);
             }
         }
 
@@ -107,7 +107,7 @@ final class Matcher
     }
 
     /**
-     * @param  list<OwedFiles>  $owed
+     * @param  list<ExpectedFiles>  $owed
      * @param  array<int, list<Take>>  $takes
      * @param  array<int, bool>  $lone
      * @return array<string, PartMatch>
@@ -152,7 +152,7 @@ final class Matcher
     /**
      * What fits exactly: in its folder and of its kind, then wherever it lies, then of another kind.
      *
-     * @param  list<OwedFiles>  $owed
+     * @param  list<ExpectedFiles>  $owed
      * @return list<list<Take>>
      */
     private function exact(array $owed): array
@@ -170,7 +170,7 @@ final class Matcher
     }
 
     /** @return list<Take> */
-    private function exactCandidates(OwedFiles $files): array
+    private function exactCandidates(ExpectedFiles $files): array
     {
         $takes = [];
         foreach ($files->pattern === null ? [] : $this->groups as $group) {
@@ -221,7 +221,7 @@ final class Matcher
      * @param  list<Take>  $exact
      * @return list<Take>
      */
-    private function aligned(OwedFiles $files, array $exact): array
+    private function aligned(ExpectedFiles $files, array $exact): array
     {
         $have = self::framesOf($exact);
         if ($files->pattern === null || (! $files->numbered && $exact !== []) || ($exact !== [] && $files->expected !== null && $have->covers($files->expected))) {
@@ -244,7 +244,7 @@ final class Matcher
     }
 
     /** @return list<Take> */
-    private function alignedOf(NameGroup $group, OwedFiles $files): array
+    private function alignedOf(NameGroup $group, ExpectedFiles $files): array
     {
         $facts = $this->delivery->factsOf($group, 0);
         $reading = $this->readName($files, $group, $group->name(0), $facts);
@@ -288,7 +288,7 @@ final class Matcher
     }
 
     /** Null where there was no time left to read it. */
-    private function readName(OwedFiles $files, NameGroup $group, string $name, MediaFacts $facts): ?NameReading
+    private function readName(ExpectedFiles $files, NameGroup $group, string $name, MediaFacts $facts): ?NameReading
     {
         if ($this->readings >= self::MOST_READINGS) {
             $this->unread[spl_object_id($group)] = true;
@@ -385,7 +385,7 @@ final class Matcher
      *
      * @return list<Take>
      */
-    private function lone(OwedFiles $files): array
+    private function lone(ExpectedFiles $files): array
     {
         if (! $files->numbered || $files->part->delivers !== Delivers::Frames || $files->pattern === null || ($files->expected !== null && count($files->expected) < 2)) {
             return [];
@@ -404,7 +404,7 @@ final class Matcher
         return [];
     }
 
-    private function asOneOf(OwedFiles $files, NameGroup $group): Take
+    private function asOneOf(ExpectedFiles $files, NameGroup $group): Take
     {
         $sequence = $this->sequences($group, null)[0];
         $first = $files->expected?->first() ?? 1;
@@ -418,7 +418,7 @@ final class Matcher
      *
      * @return list<Take>
      */
-    private function fallback(OwedFiles $files): array
+    private function fallback(ExpectedFiles $files): array
     {
         if ($files->part->delivers === Delivers::File) {
             return [];
@@ -476,7 +476,7 @@ final class Matcher
     }
 
     /** @return list<int>|null the higher the better; null where it is none */
-    private function score(OwedFiles $files, Sequence $sequence): ?array
+    private function score(ExpectedFiles $files, Sequence $sequence): ?array
     {
         if ($files->numbered && ! $this->isAlone && ($sequence->column === null || ($sequence->count() < 2 && ($files->expected === null || count($files->expected) > 1)))) {
             return null;
@@ -490,7 +490,7 @@ final class Matcher
         ];
     }
 
-    private function isOfAnother(OwedFiles $files, Sequence $sequence): bool
+    private function isOfAnother(ExpectedFiles $files, Sequence $sequence): bool
     {
         $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $this->delivery->factsOf($sequence->group, $sequence->rows[0]));
 
@@ -498,7 +498,7 @@ final class Matcher
     }
 
     /** A single file whose digits, if it has any, are no number of a frame that is asked. */
-    private function isOneWithoutNumber(OwedFiles $files, Sequence $sequence): bool
+    private function isOneWithoutNumber(ExpectedFiles $files, Sequence $sequence): bool
     {
         return $sequence->count() === 1 && ($files->expected === null || count($files->expected) > 1)
             && ($sequence->column === null || ($files->expected !== null && $sequence->frames->and($files->expected)->isEmpty()));

@@ -14,7 +14,7 @@ interface ByteSource
      * At most $length bytes from $offset on; fewer where the source ends, `""` beyond its end.
      *
      * @throws BytesMissing if the bytes exist but are not here yet
-     * @throws SourceGone if they cannot be read any more
+     * @throws SourceUnreadable if they cannot be read any more
      */
     public function read(int $offset, int $length): string;
 }

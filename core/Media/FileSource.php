@@ -29,7 +29,7 @@ final class FileSource implements ByteSource
     /**
      * A file that somebody named, wherever its path leads.
      *
-     * @throws SourceGone if it is no regular file or may not be read
+     * @throws SourceUnreadable if it is no regular file or may not be read
      */
     public static function open(string $path): self
     {
@@ -47,7 +47,7 @@ final class FileSource implements ByteSource
      * @param  int  $modified  seconds since 1970
      * @param  int  $identity  as `FileState` tells it
      *
-     * @throws SourceGone also if it is another by now, or has been changed
+     * @throws SourceUnreadable also if it is another by now, or has been changed
      */
     public static function listed(string $path, int $size, int $modified, int $identity): self
     {
@@ -55,7 +55,7 @@ final class FileSource implements ByteSource
         $stat = self::stat($handle, $path);
         $isSame = $stat['size'] === $size && $stat['mtime'] === $modified;
         if (! $isSame || (FileState::identity($stat) !== $identity && ! self::liesAt($path, FileState::identity($stat)))) {
-            throw SourceGone::changed($path);
+            throw SourceUnreadable::changed($path);
         }
 
         return new self($handle, $size, $path);
@@ -66,7 +66,7 @@ final class FileSource implements ByteSource
     {
         $handle = str_contains($path, "\0") ? false : @fopen($path, self::MODE);
         if ($handle === false) {
-            throw SourceGone::file($path, self::whyNot($path));
+            throw SourceUnreadable::file($path, self::whyNot($path));
         }
         stream_set_read_buffer($handle, 0);
 
@@ -83,7 +83,7 @@ final class FileSource implements ByteSource
         if ($stat === false || ($stat['mode'] & FileState::TYPE) !== FileState::REGULAR) {
             fclose($handle);
             $isFolder = $stat !== false && ($stat['mode'] & FileState::TYPE) === FileState::FOLDER;
-            throw SourceGone::file($path, $isFolder ? self::FOLDER : 'it is no regular file');
+            throw SourceUnreadable::file($path, $isFolder ? self::FOLDER : 'it is no regular file');
         }
 
         return $stat;
@@ -122,7 +122,7 @@ final class FileSource implements ByteSource
             return '';
         }
         if ($offset !== $this->at && fseek($this->handle, $offset) !== 0) {
-            throw SourceGone::file($this->path, 'it broke off while being read');
+            throw SourceUnreadable::file($this->path, 'it broke off while being read');
         }
         // never more than there is, so that a whole read is one call
         $length = min($length, $this->size - $offset);
@@ -130,7 +130,7 @@ final class FileSource implements ByteSource
         while ($length > 0) {
             $more = @fread($this->handle, min($length, 1 << 20));
             if ($more === false) {
-                throw SourceGone::file($this->path, 'it broke off while being read');
+                throw SourceUnreadable::file($this->path, 'it broke off while being read');
             }
             if ($more === '') {
                 break;

@@ -38,9 +38,9 @@ final class Probe
     /**
      * Never throws for what stands in the file: damage is told in the facts.
      *
-     * @throws BytesMissing|SourceGone
+     * @throws BytesMissing|SourceUnreadable
      */
-    public function read(ByteSource $source, Depth $depth = Depth::Quick): MediaFacts
+    public function read(ByteSource $source, ScanDepth $depth = ScanDepth::Quick): MediaFacts
     {
         if ($source->size() === 0) {
             return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
@@ -56,13 +56,13 @@ final class Probe
         if ($reader === null) {
             return new MediaFacts($kind);
         }
-        $key = $depth === Depth::Quick ? $reader->headerKey($head) : null;
+        $key = $depth === ScanDepth::Quick ? $reader->headerKey($head) : null;
         try {
             if ($key !== null && isset($this->remembered[$key])) {
                 return self::withTail($this->remembered[$key], $reader, $source, $head);
             }
             $facts = $reader->read($source, $head, $depth);
-        } catch (Damaged $damaged) {
+        } catch (FileDamaged $damaged) {
             return MediaFacts::damaged($kind, $damaged->damage, $damaged->getMessage());
         }
         if ($key !== null && $facts->isWhole() && $facts->unread() === null) {
@@ -79,7 +79,7 @@ final class Probe
     {
         try {
             $damaged = $reader->tailDamage($source, $head);
-        } catch (TooLarge $over) {
+        } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Remedy;
 
-use PlainLedger\Core\Checking\PassLines;
+use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -24,7 +24,7 @@ final readonly class PassWork
     private int $shift;
 
     /** @param  list<Cause>  $causes  that concern this pass */
-    public function __construct(private Subject $subject, private PassMatch $pass, private int $place, private ?PassLines $lines, private array $causes)
+    public function __construct(private Subject $subject, private PassMatch $pass, private int $place, private ?PassEntries $lines, private array $causes)
     {
         $this->shift = $this->shiftOf();
         $this->rerender = $this->toRender();

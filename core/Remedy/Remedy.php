@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Remedy;
 
 use PlainLedger\Core\Checking\Check;
-use PlainLedger\Core\Checking\PassLines;
+use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -51,7 +51,7 @@ final readonly class Remedy
         return new self(self::eachOnce($fixes), $rerender);
     }
 
-    private static function linesOf(Check $check, Subject $subject, int $place): ?PassLines
+    private static function linesOf(Check $check, Subject $subject, int $place): ?PassEntries
     {
         foreach ($check->lines as $lines) {
             if ($lines->subject->part->name === $subject->part->name && ($lines->subject->pass === null || array_key_first($lines->subject->match->passes ?? []) === $place)) {

@@ -18,14 +18,14 @@ final readonly class RenderPlan
     private const MOST_MACHINES = 4_096;
 
     /** @param  list<PlannedJob>  $jobs  in the order in which they are rendered */
-    private function __construct(public Pool $pool, public array $jobs, public ?int $machinesNeeded) {}
+    private function __construct(public MachinePool $pool, public array $jobs, public ?int $machinesNeeded) {}
 
     /**
      * @param  list<RenderJob>  $jobs
      *
      * @throws NotUnderstood where there are too many frames to be laid out one by one
      */
-    public static function of(Pool $pool, array $jobs): self
+    public static function of(MachinePool $pool, array $jobs): self
     {
         $count = array_sum(array_map(static fn (RenderJob $j): int => count($j->frames), $jobs));
         if ($count > self::MOST_FRAMES) {
@@ -69,7 +69,7 @@ final readonly class RenderPlan
      * @param  int  $which  0 the least, 1 the likely, 2 the most that a frame takes
      * @return list<array{ready: int|null, inTime: FrameRange}>
      */
-    private static function lay(Pool $pool, array $jobs, int $which): array
+    private static function lay(MachinePool $pool, array $jobs, int $which): array
     {
         /** @var \SplMinHeap<int> $free */
         $free = new \SplMinHeap;
@@ -124,7 +124,7 @@ final readonly class RenderPlan
      * @param  list<RenderJob>  $jobs
      * @param  list<array{ready: int|null, inTime: FrameRange}>  $likely
      */
-    private static function needed(Pool $pool, array $jobs, array $likely): ?int
+    private static function needed(MachinePool $pool, array $jobs, array $likely): ?int
     {
         if (self::allInTime($jobs, $likely)) {
             return null;
@@ -147,7 +147,7 @@ final readonly class RenderPlan
     }
 
     /** @param  list<RenderJob>  $jobs */
-    private static function scaleThatFits(Pool $pool, array $jobs, int $at): ?int
+    private static function scaleThatFits(MachinePool $pool, array $jobs, int $at): ?int
     {
         $fits = static function (int $percent) use ($pool, $jobs, $at): bool {
             $own = $jobs[$at]->scaled($percent);

@@ -15,11 +15,11 @@ use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\PieceReading;
-use PlainLedger\Core\Scene\Effective;
-use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Scene\EffectiveSettings;
+use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Text\Text;
 
 /** An account as the open `plain-ledger/check` document. */
@@ -27,7 +27,7 @@ final readonly class CheckDocument
 {
     public const FORMAT = 'plain-ledger/check';
 
-    public function __construct(private Account $account) {}
+    public function __construct(private CheckReport $account) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -39,7 +39,7 @@ final readonly class CheckDocument
             'version' => 1,
             'title' => $this->account->specification->title,
             'verdict' => $check->verdict->value,
-            'depth' => ($this->account->delivery->depth ?? Depth::Quick)->value,
+            'depth' => ($this->account->delivery->depth ?? ScanDepth::Quick)->value,
             'entries' => array_map($this->entry(...), $check->entries),
             'not_checked' => array_map(static fn (NotChecked $n): array => $n->toArray(), $check->notChecked),
             'sequences' => $this->sequences(),
@@ -65,7 +65,7 @@ final readonly class CheckDocument
         $lines = [];
         $several = count($this->account->partsOfScene()) > 1;
         foreach ($this->account->check->subjects as $subject) {
-            foreach ($subject->scene === null ? [] : Effective::of($subject->scene, $this->account->specification, $subject->part) as $line) {
+            foreach ($subject->scene === null ? [] : EffectiveSettings::of($subject->scene, $this->account->specification, $subject->part) as $line) {
                 $lines[] = $line + ($several ? ['part' => $subject->part->name] : []);
             }
         }
@@ -88,7 +88,7 @@ final readonly class CheckDocument
             'files' => $entry->files === null ? null : $this->cell($entry->files),
             'why' => $entry->requirement->why,
             'waiver' => $entry->waiver === null ? null : array_filter(['reason' => $entry->waiver->reason, 'by' => $entry->waiver->by, 'key' => $entry->waiver->key], static fn (mixed $v): bool => $v !== null),
-            'find_out' => $entry->mark === Mark::Unknown && $entry->files === null ? WhereToLook::of($entry->requirement->descriptor) : null,
+            'find_out' => $entry->mark === Mark::Unknown && $entry->files === null ? SettingHints::of($entry->requirement->descriptor) : null,
         ], static fn (mixed $v): bool => $v !== null) + ['set_by' => $entry->requirement->setBy->value];
     }
 

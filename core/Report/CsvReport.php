@@ -10,7 +10,7 @@ use PlainLedger\Core\Tabular\Csv;
 /** One line an entry, comma-separated (RFC 4180). */
 final readonly class CsvReport implements ReportWriter
 {
-    public function write(Account $account): string
+    public function write(CheckReport $account): string
     {
         $lines = [['part', 'id', 'requirement', 'level', 'mark', 'required', 'scene', 'scene mark', 'files', 'files mark', 'causes']];
         foreach ($account->check->entries as $entry) {

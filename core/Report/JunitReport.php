@@ -11,7 +11,7 @@ use PlainLedger\Core\Specification\Level;
 /** JUnit XML: a suite a part, a case an entry. A *must* that is unequal fails, one that could not be read is an error. */
 final readonly class JunitReport implements ReportWriter
 {
-    public function write(Account $account): string
+    public function write(CheckReport $account): string
     {
         $document = new \DOMDocument('1.0', 'UTF-8');
         $document->formatOutput = true;
@@ -34,7 +34,7 @@ final readonly class JunitReport implements ReportWriter
         return (string) $document->saveXML();
     }
 
-    private function case(\DOMDocument $document, Account $account, Entry $entry): \DOMElement
+    private function case(\DOMDocument $document, CheckReport $account, Entry $entry): \DOMElement
     {
         $case = $document->createElement('testcase');
         $case->setAttribute('name', $entry->id());

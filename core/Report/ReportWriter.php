@@ -7,5 +7,5 @@ namespace PlainLedger\Core\Report;
 /** Writes an account in one format. */
 interface ReportWriter
 {
-    public function write(Account $account): string;
+    public function write(CheckReport $account): string;
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Scene\Readers\SceneJson;
-use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
@@ -56,7 +56,7 @@ final readonly class SettingsTemplate
         }
         foreach (self::ids($specification) as $id) {
             $requirement = $descriptors[$id] ?? null;
-            $says = $requirement instanceof Requirement ? $requirement->sentence().' '.WhereToLook::of($requirement->descriptor) : '';
+            $says = $requirement instanceof Requirement ? $requirement->sentence().' '.SettingHints::of($requirement->descriptor) : '';
             // an empty folder would be an answer: that none is set
             $text .= "\n".($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n").($id === 'output.folder' ? '# ' : '')."{$id} =\n";
         }

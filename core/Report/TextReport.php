@@ -8,7 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
-use PlainLedger\Core\Scene\WhereToLook;
+use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Text\Text;
 
@@ -17,7 +17,7 @@ final readonly class TextReport implements ReportWriter
 {
     private const WIDEST = 34;
 
-    public function write(Account $account): string
+    public function write(CheckReport $account): string
     {
         $check = $account->check;
         $lines = [...self::head($account), ''];
@@ -81,7 +81,7 @@ final readonly class TextReport implements ReportWriter
     }
 
     /** @return list<string> whose it is, where it lies, and when it was looked at */
-    private static function head(Account $account): array
+    private static function head(CheckReport $account): array
     {
         $values = $account->specification->values;
         $code = $values['shot'] ?? $values['learner'] ?? '';
@@ -93,7 +93,7 @@ final readonly class TextReport implements ReportWriter
         return array_values(array_filter([$title === '' ? null : $title, implode('; ', array_filter([$scene, $looked], is_string(...)))], is_string(...)));
     }
 
-    private static function makes(Account $account): string
+    private static function makes(CheckReport $account): string
     {
         $parts = $account->partsOfScene();
 
@@ -128,7 +128,7 @@ final readonly class TextReport implements ReportWriter
     }
 
     /** @return list<string> */
-    private function causes(Account $account): array
+    private function causes(CheckReport $account): array
     {
         $lines = $account->causes === [] ? [] : ['', 'Why'];
         foreach ($account->causes as $n => $cause) {
@@ -140,7 +140,7 @@ final readonly class TextReport implements ReportWriter
     }
 
     /** @return list<string> */
-    private function fixes(Account $account): array
+    private function fixes(CheckReport $account): array
     {
         $fixes = $account->remedy->fixes;
         $lines = $fixes === [] ? [] : ['', 'Put right'];
@@ -155,15 +155,15 @@ final readonly class TextReport implements ReportWriter
     }
 
     /** @return list<string> */
-    private function rest(Account $account): array
+    private function rest(CheckReport $account): array
     {
         $lines = [];
         $document = $account->toArray();
-        $unknown = array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->files === null && WhereToLook::of($e->requirement->descriptor) !== null);
+        $unknown = array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->files === null && SettingHints::of($e->requirement->descriptor) !== null);
         if ($unknown !== []) {
             array_push($lines, '', 'Not told by the scene');
             foreach ($unknown as $entry) {
-                $lines[] = "  - {$entry->requirement->descriptor->label}: ".WhereToLook::of($entry->requirement->descriptor);
+                $lines[] = "  - {$entry->requirement->descriptor->label}: ".SettingHints::of($entry->requirement->descriptor);
             }
         }
         if ($account->check->notChecked !== []) {

@@ -20,7 +20,7 @@ final readonly class FieldMap
 
     private const LONGEST = 200;
 
-    /** @param  array<string, Meaning>  $meanings  by their plain names */
+    /** @param  array<string, FieldMeaning>  $meanings  by their plain names */
     private function __construct(private array $meanings) {}
 
     public static function none(): self
@@ -37,7 +37,7 @@ final readonly class FieldMap
     {
         $map = self::none();
         foreach ($labels as $id => $label) {
-            $map = $map->with(new Meaning($label, $id))->with(new Meaning(substr($id, strlen('other.')), $id));
+            $map = $map->with(new FieldMeaning($label, $id))->with(new FieldMeaning(substr($id, strlen('other.')), $id));
         }
 
         return $map;
@@ -65,7 +65,7 @@ final readonly class FieldMap
      *
      * @throws JsonRefused
      */
-    public static function meaning(array $line, string $label, string $where): Meaning
+    public static function meaning(array $line, string $label, string $where): FieldMeaning
     {
         $name = $line['name'] ?? null;
         $is = $line['is'] ?? null;
@@ -76,8 +76,8 @@ final readonly class FieldMap
             throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”, is said to be '.JsonDocument::typeOf($is).', and that is no setting; ids are those of requirements, or width, height, first, last and path.');
         }
         $unit = $line['unit'] ?? null;
-        $known = is_string($unit) ? Unit::tryFrom($unit) : null;
-        if ($unit !== null && ($known === null || $is === null || ! in_array($known, Unit::of($is), true))) {
+        $known = is_string($unit) ? FieldUnit::tryFrom($unit) : null;
+        if ($unit !== null && ($known === null || $is === null || ! in_array($known, FieldUnit::of($is), true))) {
             throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.');
         }
         $words = [];
@@ -88,15 +88,15 @@ final readonly class FieldMap
             $words[$word] = $stands;
         }
 
-        return new Meaning(trim($name), $is, $known, $words);
+        return new FieldMeaning(trim($name), $is, $known, $words);
     }
 
-    public function of(string $name): ?Meaning
+    public function of(string $name): ?FieldMeaning
     {
         return $this->meanings[self::plain($name)] ?? null;
     }
 
-    public function with(Meaning $meaning): self
+    public function with(FieldMeaning $meaning): self
     {
         return new self([self::plain($meaning->name) => $meaning] + $this->meanings);
     }
@@ -112,11 +112,11 @@ final readonly class FieldMap
         return new self($other->meanings + $this->meanings);
     }
 
-    /** @return list<Meaning> by name */
+    /** @return list<FieldMeaning> by name */
     public function meanings(): array
     {
         $list = array_values($this->meanings);
-        usort($list, static fn (Meaning $a, Meaning $b): int => strnatcasecmp($a->name, $b->name));
+        usort($list, static fn (FieldMeaning $a, FieldMeaning $b): int => strnatcasecmp($a->name, $b->name));
 
         return $list;
     }
@@ -125,7 +125,7 @@ final readonly class FieldMap
     public function toArray(string $title = ''): array
     {
         return ['format' => self::FORMAT, 'version' => 1] + ($title === '' ? [] : ['title' => $title])
-            + ['fields' => array_map(static fn (Meaning $m): array => $m->toArray(), $this->meanings())];
+            + ['fields' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $this->meanings())];
     }
 
     private static function plain(string $name): string

@@ -210,7 +210,7 @@ final readonly class FieldNames
      * @param  list<array{string, string}>  $told  names and values, in their order; of one told twice the last counts
      * @param  list<string>  $strange  what was not understood before
      */
-    public static function understood(array $told, array $strange = [], ?FieldMap $map = null): ToldSettings
+    public static function understood(array $told, array $strange = [], ?FieldMap $map = null): RawSettings
     {
         $fields = [];
         $unknown = [];
@@ -265,7 +265,7 @@ final readonly class FieldNames
             // “1280 x 720 at 50 %” is a size and its scale
             $fields = ['picture.resolution' => [$fields['picture.resolution'][0], $m[1]]] + $fields + ['picture.scale' => [$fields['picture.resolution'][0], $m[2]]];
         }
-        $fields = FormatRemark::spread($fields);
+        $fields = FormatDetails::spread($fields);
         foreach (['first' => 'last', 'last' => 'first'] as $one => $other) {
             if (isset($fields[$one]) && ! isset($fields[$other]) && ! isset($fields['time.range']) && ! isset($fields['time.count'])) {
                 // one end alone is no range, and is not passed over
@@ -297,7 +297,7 @@ final readonly class FieldNames
         // width and height, first and last, are plainer than one word for both
         $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1, 'time.rate' => 1]);
 
-        return new ToldSettings($scene, $plainer + $settings + $together, $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
+        return new RawSettings($scene, $plainer + $settings + $together, $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
     }
 
     /**

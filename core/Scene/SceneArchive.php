@@ -28,12 +28,12 @@ final readonly class SceneArchive
      * Its files, one after the other. What cannot be read of them is handed on as a sentence.
      *
      * @param  string  $path  of the archive
-     * @param  ReadRoom|null  $room  what is left of it for this and other archives; null: for this one alone
+     * @param  ReadBudget|null  $room  what is left of it for this and other archives; null: for this one alone
      * @return iterable<string, string|JsonRefused> contents by names
      *
      * @throws JsonRefused where the archive itself is of no use
      */
-    public static function files(string $path, string $label, ?ReadRoom $room = null): iterable
+    public static function files(string $path, string $label, ?ReadBudget $room = null): iterable
     {
         $label = Text::shown($label);
         $zip = new \ZipArchive;
@@ -42,7 +42,7 @@ final readonly class SceneArchive
         }
         try {
             $names = self::names($zip, $label);
-            $room ??= ReadRoom::standard();
+            $room ??= ReadBudget::standard();
             foreach ($names as $at => $name) {
                 $content = self::content($zip, $at, Text::shown($name), $room);
                 $room->take($label, is_string($content) ? strlen($content) : JsonDocument::LARGEST);
@@ -84,7 +84,7 @@ final readonly class SceneArchive
         return $names;
     }
 
-    private static function content(\ZipArchive $zip, int $at, string $name, ReadRoom $room): string|JsonRefused
+    private static function content(\ZipArchive $zip, int $at, string $name, ReadBudget $room): string|JsonRefused
     {
         $told = $zip->statIndex($at);
         if (is_array($told) && $told['encryption_method'] !== 0) {

@@ -12,7 +12,7 @@ final readonly class SceneDocument
     /**
      * Settings told for several parts, as a document with an output for each; values as they were told.
      *
-     * @param  non-empty-array<string, ToldSettings>  $told  by part
+     * @param  non-empty-array<string, RawSettings>  $told  by part
      */
     public static function ofParts(array $told): string
     {

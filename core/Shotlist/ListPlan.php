@@ -14,8 +14,8 @@ final readonly class ListPlan
 
     /**
      * @param  list<ShotRow>  $rows
-     * @param  list<Known>  $known
-     * @param  list<Person>  $people
+     * @param  list<ExistingDeliverable>  $known
+     * @param  list<ListedPerson>  $people
      */
     public static function of(array $rows, array $known, array $people): self
     {
@@ -38,8 +38,8 @@ final readonly class ListPlan
     }
 
     /**
-     * @param  list<Person>  $people
-     * @return array{Person|null, string|null}
+     * @param  list<ListedPerson>  $people
+     * @return array{ListedPerson|null, string|null}
      */
     private static function owner(?string $written, array $people): array
     {
@@ -47,12 +47,12 @@ final readonly class ListPlan
             return [null, null];
         }
         foreach ([false, true] as $byOneName) {
-            $found = array_values(array_filter($people, static fn (Person $p): bool => $p->is($written, $byOneName)));
+            $found = array_values(array_filter($people, static fn (ListedPerson $p): bool => $p->is($written, $byOneName)));
             if (count($found) === 1) {
                 return [$found[0], null];
             }
             if (count($found) > 1) {
-                return [null, 'owner: “'.Text::shown($written).'” could be '.Text::series(array_map(static fn (Person $p): string => $p->name, $found), 'or').'.'];
+                return [null, 'owner: “'.Text::shown($written).'” could be '.Text::series(array_map(static fn (ListedPerson $p): string => $p->name, $found), 'or').'.'];
             }
         }
 

@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Shotlist;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\PatternRefused;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Text\Text;
 
 /** One line of a list, understood: what a deliverable is called, what it carries and what is asked of it. */
@@ -69,7 +69,7 @@ final readonly class ShotRow
         $asks = array_filter(['time.range' => $take('frame range', static fn (): ?string => self::range($told)), 'time.handles' => self::handles($told), 'camera.name' => $told['camera'] ?? null, 'time.rate' => $told['rate'] ?? null], is_string(...));
         foreach ($asks + array_filter($told, static fn (string $word): bool => str_contains($word, '.') || in_array($word, ['passes', 'burn_in'], true), ARRAY_FILTER_USE_KEY) as $id => $text) {
             $descriptor = Catalogue::standard()->find((string) $id);
-            $canonical = $descriptor === null ? null : $take(lcfirst($descriptor->label), static fn (): string => (string) Ask::read($descriptor, $text));
+            $canonical = $descriptor === null ? null : $take(lcfirst($descriptor->label), static fn (): string => (string) RequirementValue::read($descriptor, $text));
             if (is_string($canonical)) {
                 $overrides[(string) $id] = $canonical;
             }

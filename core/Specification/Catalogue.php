@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\Specification\AskType as T;
 use PlainLedger\Core\Specification\Group as G;
+use PlainLedger\Core\Specification\ValueType as T;
 
 /** Every requirement there is, in the ledger's order. */
 final class Catalogue
@@ -117,7 +117,7 @@ final class Catalogue
             return $this->descriptors[$id];
         }
         if (preg_match('~^other\.([A-Za-z0-9_-]{1,60})$~', $id, $m) === 1) {
-            return new Descriptor($id, Group::Render, ucfirst(str_replace('_', ' ', $m[1])), AskType::Any, 'S', ucfirst(str_replace('_', ' ', $m[1])).': %s.', several: true, bounds: true);
+            return new Descriptor($id, Group::Render, ucfirst(str_replace('_', ' ', $m[1])), ValueType::Any, 'S', ucfirst(str_replace('_', ' ', $m[1])).': %s.', several: true, bounds: true);
         }
 
         return null;

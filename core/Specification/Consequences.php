@@ -32,7 +32,7 @@ final readonly class Consequences
         $expected = PartLength::expected($part);
         $expected = $expected === null || $expected->isEmpty() ? null : $expected;
         $rate = PartLength::rate($part);
-        $sizes = $part->find('picture.resolution')->ask->values ?? [];
+        $sizes = $part->values('picture.resolution');
         $resolution = $sizes === [] ? null : Resolution::parse($sizes[0]);
         $pixels = Fraction::parse($part->single('picture.pixel_aspect') ?? '1');
         $names = ExampleNames::of($specification, $part);
@@ -127,7 +127,7 @@ final readonly class Consequences
                 $lines[] = self::line('all frames, unpacked', ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''));
             }
         }
-        $cap = $part->find('format.file_size')->ask->max ?? null;
+        $cap = $part->find('format.file_size')->value->max ?? null;
         $length = PartLength::leastSeconds($specification, $part);
         if ($cap !== null && $length !== null && $part->delivers->isMovie()) {
             $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);

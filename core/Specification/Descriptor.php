@@ -23,7 +23,7 @@ final readonly class Descriptor
         public string $id,
         public Group $group,
         public string $label,
-        public AskType $type,
+        public ValueType $type,
         public string $sides,
         public string $sentence,
         public array $words = [],

@@ -29,15 +29,21 @@ final readonly class Part
         return $this->requirements[$id] ?? null;
     }
 
+    /** @return list<string> what is asked by that id, one of which will do; none where nothing is, or bounds alone */
+    public function values(string $id): array
+    {
+        return $this->find($id)->value->values ?? [];
+    }
+
     public function single(string $id): ?string
     {
-        return $this->find($id)?->ask->single();
+        return $this->find($id)?->value->single();
     }
 
     /** @return list<Kind> formats that will do; empty where none is asked */
     public function kinds(): array
     {
-        return array_values(array_filter(array_map(Kind::tryFrom(...), $this->find('format.kind')->ask->values ?? [])));
+        return array_values(array_filter(array_map(Kind::tryFrom(...), $this->values('format.kind'))));
     }
 
     /**
@@ -80,7 +86,7 @@ final readonly class Part
     /** @return list<string> passes asked, by name */
     public function passes(): array
     {
-        return $this->find('passes')->ask->values ?? [];
+        return $this->values('passes');
     }
 
     /** Whether each pass comes in files of its own, since a pattern names it. */
@@ -91,7 +97,7 @@ final readonly class Part
         }
         foreach ([$this->requirements, ...array_values($this->ofPasses)] as $requirements) {
             foreach (['naming.pattern', 'naming.folder'] as $id) {
-                if (str_contains((string) ($requirements[$id] ?? null)?->ask->single(), '{pass')) {
+                if (str_contains((string) ($requirements[$id] ?? null)?->value->single(), '{pass')) {
                     return true;
                 }
             }

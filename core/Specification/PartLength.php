@@ -30,7 +30,7 @@ final readonly class PartLength
      */
     public static function leastFrames(Specification $specification, Part $part): ?array
     {
-        $count = $part->find('time.count')?->ask;
+        $count = $part->find('time.count')?->value;
         $least = $count === null ? null : $count->single() ?? $count->min;
         if ($least !== null) {
             return [(int) $least, ['time.count']];
@@ -39,7 +39,7 @@ final readonly class PartLength
         if ($expected !== null) {
             return [count($expected), ['time.range']];
         }
-        [$time, $rate] = [$part->find('time.duration')?->ask, self::rate($part)];
+        [$time, $rate] = [$part->find('time.duration')?->value, self::rate($part)];
         $least = $time === null ? null : $time->single() ?? $time->min;
         if ($least !== null && $rate !== null) {
             return [Duration::parse($least)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), ['time.duration', 'time.rate']];
@@ -52,11 +52,11 @@ final readonly class PartLength
     /** @return array{int, list<string>}|null the most frames it may have */
     public static function mostFrames(Specification $specification, Part $part): ?array
     {
-        $count = $part->find('time.count')?->ask;
+        $count = $part->find('time.count')?->value;
         if ($count !== null && $count->single() === null) {
             return $count->max === null ? null : [(int) $count->max, ['time.count']];
         }
-        $time = $part->find('time.duration')?->ask;
+        $time = $part->find('time.duration')?->value;
         if ($count === null && self::expected($part) === null && $time !== null && $time->single() === null) {
             $rate = self::rate($part);
 
@@ -74,7 +74,7 @@ final readonly class PartLength
     public static function leastSeconds(Specification $specification, Part $part): ?array
     {
         $rate = self::rate($part);
-        $time = $part->find('time.duration')?->ask;
+        $time = $part->find('time.duration')?->value;
         $least = $time === null ? null : $time->single() ?? $time->min;
         if ($least !== null) {
             return [Duration::parse($least)->seconds($rate), ['time.duration']];
@@ -87,7 +87,7 @@ final readonly class PartLength
     /** The rate, where one alone is asked. */
     public static function rate(Part $part): ?FrameRate
     {
-        $rates = $part->find('time.rate')->ask->values ?? [];
+        $rates = $part->values('time.rate');
 
         return count($rates) === 1 ? FrameRate::parse($rates[0]) : null;
     }

@@ -50,9 +50,9 @@ final readonly class PassList
             if (trim($line) !== '') {
                 [$descriptor, $value] = self::named(trim($line), $pass);
                 $json = json_decode($value, true);
-                $require[$descriptor->id] = is_array($json) || (is_string($json) && str_starts_with($value, '"')) ? $json : Ask::typed($descriptor, $value);
+                $require[$descriptor->id] = is_array($json) || (is_string($json) && str_starts_with($value, '"')) ? $json : RequirementValue::typed($descriptor, $value);
                 try {
-                    Ask::read($descriptor, $require[$descriptor->id]);
+                    RequirementValue::read($descriptor, $require[$descriptor->id]);
                 } catch (NotUnderstood $refused) {
                     throw NotUnderstood::because("of {$pass}, {$descriptor->label}: {$refused->getMessage()}");
                 }
@@ -97,7 +97,7 @@ final readonly class PassList
     }
 
     /** As it would be typed. */
-    public static function write(Ask $ask): string
+    public static function write(RequirementValue $ask): string
     {
         return implode(', ', array_map(static function (string $name) use ($ask): string {
             $own = $ask->own[$name] ?? [];
@@ -108,13 +108,13 @@ final readonly class PassList
 
     private static function value(mixed $value): string
     {
-        $plain = is_array($value) || $value === null ? '' : Ask::scalar($value);
+        $plain = is_array($value) || $value === null ? '' : RequirementValue::scalar($value);
 
         return $plain !== '' && preg_match('~^[^();"\[{]+$~', $plain) === 1 ? $plain : (string) json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 
     /** What is asked of single passes, in sentences; empty where nothing is. */
-    public static function sentences(Ask $ask): string
+    public static function sentences(RequirementValue $ask): string
     {
         $said = '';
         foreach ($ask->own as $pass => $require) {

@@ -4,42 +4,42 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\Specification\Proofs\AlphaHasRoom;
-use PlainLedger\Core\Specification\Proofs\CompressionExists;
-use PlainLedger\Core\Specification\Proofs\DepthExists;
-use PlainLedger\Core\Specification\Proofs\DigitsReach;
-use PlainLedger\Core\Specification\Proofs\EvenForChroma;
-use PlainLedger\Core\Specification\Proofs\KeyframesWithin;
-use PlainLedger\Core\Specification\Proofs\KindSuits;
-use PlainLedger\Core\Specification\Proofs\LengthsAgree;
-use PlainLedger\Core\Specification\Proofs\NamesCanBeMade;
-use PlainLedger\Core\Specification\Proofs\NumbersHaveTheirPlace;
-use PlainLedger\Core\Specification\Proofs\PassesHaveTheirPlace;
-use PlainLedger\Core\Specification\Proofs\Proof;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
-use PlainLedger\Core\Specification\Proofs\SamePaths;
-use PlainLedger\Core\Specification\Proofs\ShapeFollows;
-use PlainLedger\Core\Specification\Proofs\SizeAndRate;
-use PlainLedger\Core\Specification\Proofs\SoundIsThere;
-use PlainLedger\Core\Specification\Proofs\TimecodeCounts;
-use PlainLedger\Core\Specification\Proofs\TwoToOne;
+use PlainLedger\Core\Specification\Conflicts\AlphaSupport;
+use PlainLedger\Core\Specification\Conflicts\ChromaSize;
+use PlainLedger\Core\Specification\Conflicts\CompressionSupport;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
+use PlainLedger\Core\Specification\Conflicts\ConflictRule;
+use PlainLedger\Core\Specification\Conflicts\DepthSupport;
+use PlainLedger\Core\Specification\Conflicts\DisplayAspect;
+use PlainLedger\Core\Specification\Conflicts\FrameDigits;
+use PlainLedger\Core\Specification\Conflicts\FramePiece;
+use PlainLedger\Core\Specification\Conflicts\KeyframeInterval;
+use PlainLedger\Core\Specification\Conflicts\KindForPart;
+use PlainLedger\Core\Specification\Conflicts\LatLongShape;
+use PlainLedger\Core\Specification\Conflicts\NamePieces;
+use PlainLedger\Core\Specification\Conflicts\PartLengths;
+use PlainLedger\Core\Specification\Conflicts\PassPiece;
+use PlainLedger\Core\Specification\Conflicts\SamePaths;
+use PlainLedger\Core\Specification\Conflicts\SizeCap;
+use PlainLedger\Core\Specification\Conflicts\SoundPresence;
+use PlainLedger\Core\Specification\Conflicts\StartTimecode;
 
 /** Reads specifications against themselves, before anybody works by them. */
 final readonly class Proofreader
 {
-    /** @param  list<Proof>  $proofs */
+    /** @param  list<ConflictRule>  $proofs */
     public function __construct(private array $proofs) {}
 
     public static function standard(): self
     {
         return new self([
-            new ShapeFollows, new TwoToOne, new LengthsAgree, new TimecodeCounts, new KindSuits, new AlphaHasRoom, new DepthExists, new CompressionExists, new EvenForChroma,
-            new SoundIsThere, new SizeAndRate, new KeyframesWithin, new NumbersHaveTheirPlace, new DigitsReach, new PassesHaveTheirPlace, new NamesCanBeMade,
+            new DisplayAspect, new LatLongShape, new PartLengths, new StartTimecode, new KindForPart, new AlphaSupport, new DepthSupport, new CompressionSupport, new ChromaSize,
+            new SoundPresence, new SizeCap, new KeyframeInterval, new FramePiece, new FrameDigits, new PassPiece, new NamePieces,
         ]);
     }
 
-    /** @return list<Quarrel> none where nothing contradicts itself */
-    public function read(Draft $draft): array
+    /** @return list<Conflict> none where nothing contradicts itself */
+    public function read(SpecificationDraft $draft): array
     {
         return [...$this->alone($draft), ...(new SamePaths)->within($draft->specification)];
     }
@@ -47,13 +47,13 @@ final readonly class Proofreader
     /**
      * Several deliverables of one production, each alone and all beside each other.
      *
-     * @param  array<string, Draft>  $drafts  by what each is called
-     * @return array<string, list<Quarrel>> by what each is called; one with nothing to say is left out
+     * @param  array<string, SpecificationDraft>  $drafts  by what each is called
+     * @return array<string, list<Conflict>> by what each is called; one with nothing to say is left out
      */
     public function readAll(array $drafts): array
     {
         $all = array_filter(array_map($this->read(...), $drafts));
-        foreach ((new SamePaths)->across(array_map(static fn (Draft $d): Specification => $d->specification, $drafts)) as [$called, $other, $quarrel]) {
+        foreach ((new SamePaths)->across(array_map(static fn (SpecificationDraft $d): Specification => $d->specification, $drafts)) as [$called, $other, $quarrel]) {
             if ($called !== $other) {
                 $all[$called][] = $quarrel;
                 $all[$other][] = $quarrel;
@@ -63,8 +63,8 @@ final readonly class Proofreader
         return $all;
     }
 
-    /** @return list<Quarrel> */
-    private function alone(Draft $draft): array
+    /** @return list<Conflict> */
+    private function alone(SpecificationDraft $draft): array
     {
         $found = $draft->faults;
         foreach ($draft->specification->parts as $part) {

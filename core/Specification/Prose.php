@@ -25,7 +25,7 @@ final readonly class Prose
         } catch (NotUnderstood) {
             $expected = null;
         }
-        $rates = array_map(FrameRate::parse(...), $part->find('time.rate')->ask->values ?? []);
+        $rates = array_map(FrameRate::parse(...), $part->values('time.rate'));
         $speed = $rates === [] ? '' : ' at '.Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or').' a second';
         $what = match ($part->delivers) {
             Delivers::Frames => 'frames',
@@ -50,12 +50,12 @@ final readonly class Prose
     private static function picture(Part $part): string
     {
         $says = [];
-        $sizes = $part->find('picture.resolution')->ask->values ?? [];
+        $sizes = $part->values('picture.resolution');
         if ($sizes !== []) {
             $square = in_array($part->single('picture.pixel_aspect'), ['1/1', null], true);
             $says[] = Text::series(array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes), 'or').($part->find('picture.pixel_aspect') === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single('picture.pixel_aspect')));
         }
-        $cameras = $part->find('camera.name')->ask->values ?? [];
+        $cameras = $part->values('camera.name');
         if ($cameras !== []) {
             $says[] = 'seen through '.($cameras === ['*'] ? 'any camera of the scene' : Text::series($cameras, 'or'));
         }
@@ -70,13 +70,13 @@ final readonly class Prose
     private static function format(Part $part): string
     {
         $kinds = $part->kinds();
-        $bits = $part->find('format.bit_depth')->ask->values ?? [];
+        $bits = $part->values('format.bit_depth');
         $channels = $part->single('format.channels');
         // “8- or 16-bit”
-        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->find('format.sample')->ask->values ?? []) === ['float'] ? 'float' : null, $channels]);
-        $compression = $part->find('format.compression')?->ask->values ?? [];
+        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->values('format.sample')) === ['float'] ? 'float' : null, $channels]);
+        $compression = $part->values('format.compression');
         $says = $kinds === [] ? '' : Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or');
-        $codecs = $part->find('format.codec')->ask->values ?? [];
+        $codecs = $part->values('format.codec');
         $says .= $codecs === [] ? '' : ($says === '' ? 'coded as ' : ', coded as ').Text::series($codecs, 'or');
         if ($details !== []) {
             $says = $says !== '' && $channels !== null ? "{$says} of ".implode(' ', $details) : trim(implode(' ', $details)." {$says}");

@@ -17,7 +17,7 @@ final readonly class Requirement
 {
     public function __construct(
         public Descriptor $descriptor,
-        public Ask $ask,
+        public RequirementValue $value,
         public Level $level,
         public ?string $why,
         public SetBy $setBy,
@@ -41,7 +41,7 @@ final readonly class Requirement
             $why = is_string($json['why'] ?? null) ? Text::shown($json['why']) : null;
         }
         try {
-            return new self($descriptor, Ask::read($descriptor, $json), $level, $why, $setBy);
+            return new self($descriptor, RequirementValue::read($descriptor, $json), $level, $why, $setBy);
         } catch (NotUnderstood|PatternRefused $refused) {
             throw SpecificationRefused::requirement($where, $descriptor->id, $refused->getMessage());
         }
@@ -57,7 +57,7 @@ final readonly class Requirement
      */
     public static function strangeKeys(Descriptor $descriptor, mixed $json): array
     {
-        if (! is_array($json) || array_is_list($json) || $descriptor->type === AskType::Any) {
+        if (! is_array($json) || array_is_list($json) || $descriptor->type === ValueType::Any) {
             return [];
         }
 
@@ -72,13 +72,13 @@ final readonly class Requirement
     /** The value as one text for people and machines. */
     public function required(): string
     {
-        return $this->descriptor->type === AskType::Reference ? implode('; ', array_map(static fn (Approved $a): string => $a->typed(), Approved::listOf($this->ask))) : (string) $this->ask;
+        return $this->descriptor->type === ValueType::Reference ? implode('; ', array_map(static fn (ApprovedPicture $a): string => $a->typed(), ApprovedPicture::listOf($this->value))) : (string) $this->value;
     }
 
     /** The value as it would be typed, with what is asked of single passes. */
     public function typed(): string
     {
-        return $this->ask->own === [] ? $this->required() : PassList::write($this->ask);
+        return $this->value->own === [] ? $this->required() : PassList::write($this->value);
     }
 
     /** The requirement as a plain sentence. */
@@ -117,49 +117,49 @@ final readonly class Requirement
         if ($said !== null) {
             return $said;
         }
-        if ($this->descriptor->type === AskType::YesNo && $value === 'yes') {
+        if ($this->descriptor->type === ValueType::YesNo && $value === 'yes') {
             return str_replace(': %s.', '.', $this->descriptor->sentence);
         }
-        if ($this->descriptor->type === AskType::Region) {
+        if ($this->descriptor->type === ValueType::Region) {
             return "Only the region {$value} is rendered: left, top, width and height.";
         }
         // a list of passes, and of what is burnt in, is all of them
-        $all = $this->descriptor->type === AskType::Passes || $this->id() === 'burn_in';
-        $spoken = Text::series(array_map($this->spoken(...), $this->ask->values), $all ? 'and' : 'or');
-        if ($this->ask->values === []) {
-            [$min, $max] = [$this->ask->min === null ? null : $this->spoken($this->ask->min), $this->ask->max === null ? null : $this->spoken($this->ask->max)];
+        $all = $this->descriptor->type === ValueType::Passes || $this->id() === 'burn_in';
+        $spoken = Text::series(array_map($this->spoken(...), $this->value->values), $all ? 'and' : 'or');
+        if ($this->value->values === []) {
+            [$min, $max] = [$this->value->min === null ? null : $this->spoken($this->value->min), $this->value->max === null ? null : $this->spoken($this->value->max)];
             $spoken = match (true) {
                 $min !== null && $max !== null => "{$min} to {$max}",
                 $min !== null => "at least {$min}",
                 default => "at most {$max}",
             };
-        } elseif ($this->ask->share !== null) {
-            $spoken = ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$this->ask->share} % of a picture may be dark";
-        } elseif ($this->ask->threshold !== null) {
-            $spoken .= ", where black is a mean of at most {$this->ask->threshold} of white";
+        } elseif ($this->value->share !== null) {
+            $spoken = ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$this->value->share} % of a picture may be dark";
+        } elseif ($this->value->threshold !== null) {
+            $spoken .= ", where black is a mean of at most {$this->value->threshold} of white";
         }
 
-        $sentence = $this->descriptor->type === AskType::Passes && count($this->ask->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
+        $sentence = $this->descriptor->type === ValueType::Passes && count($this->value->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
 
-        $tolerance = $this->ask->tolerance === null ? '' : " Pictures that differ by at most {$this->ask->tolerance} of white are the same.";
+        $tolerance = $this->value->tolerance === null ? '' : " Pictures that differ by at most {$this->value->tolerance} of white are the same.";
 
-        return str_replace('%s', $spoken, $sentence).$tolerance.PassList::sentences($this->ask);
+        return str_replace('%s', $spoken, $sentence).$tolerance.PassList::sentences($this->value);
     }
 
     /** One value as it would be read out. */
     private function spoken(string $value): string
     {
         return match ($this->descriptor->type) {
-            AskType::Resolution => str_replace('x', ' × ', $value),
-            AskType::Handles, AskType::Hold => str_replace('+', ' and ', $value),
-            AskType::Cadence => str_contains($value, '-') ? str_replace('-', ' and ', $value).' frames in turn' : "{$value} frames",
-            AskType::Interval => preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace([' s', '1 rate', ' rate'], [' s', 'one second', ' of the rate'], $value),
-            AskType::Reference => Approved::listOf(new Ask([$value], null, null))[0]->spokenOf(),
-            AskType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
-            AskType::Kind => Kind::tryFrom($value)?->spoken() ?? $value,
-            AskType::Rate => FrameRate::parse($value)->spoken().(str_contains($value, '/') ? " ({$value})" : ''),
-            AskType::Size => (string) ByteSize::of((int) $value),
-            AskType::BitRate => (string) BitRate::parse($value),
+            ValueType::Resolution => str_replace('x', ' × ', $value),
+            ValueType::Handles, ValueType::Hold => str_replace('+', ' and ', $value),
+            ValueType::Cadence => str_contains($value, '-') ? str_replace('-', ' and ', $value).' frames in turn' : "{$value} frames",
+            ValueType::Interval => preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace([' s', '1 rate', ' rate'], [' s', 'one second', ' of the rate'], $value),
+            ValueType::Reference => ApprovedPicture::listOf(new RequirementValue([$value], null, null))[0]->spokenOf(),
+            ValueType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
+            ValueType::Kind => Kind::tryFrom($value)?->spoken() ?? $value,
+            ValueType::Rate => FrameRate::parse($value)->spoken().(str_contains($value, '/') ? " ({$value})" : ''),
+            ValueType::Size => (string) ByteSize::of((int) $value),
+            ValueType::BitRate => (string) BitRate::parse($value),
             default => $value,
         };
     }

@@ -38,7 +38,7 @@ final readonly class RevisionDifference
         if ($requirement === null) {
             return null;
         }
-        $own = array_map(static fn (string $pass, array $require): string => " ({$pass}: ".json_encode($require, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES).')', array_map(strval(...), array_keys($requirement->ask->own)), array_values($requirement->ask->own));
+        $own = array_map(static fn (string $pass, array $require): string => " ({$pass}: ".json_encode($require, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES).')', array_map(strval(...), array_keys($requirement->value->own)), array_values($requirement->value->own));
 
         return $requirement->required().($requirement->level === Level::Should ? ' (should)' : '').($requirement->why === null ? '' : ", {$requirement->why}").implode('', $own);
     }

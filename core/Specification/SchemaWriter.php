@@ -83,15 +83,15 @@ final readonly class SchemaWriter
     private function plain(Descriptor $descriptor): array
     {
         $one = match ($descriptor->type) {
-            AskType::Word => ['enum' => $descriptor->words],
-            AskType::Kind => ['type' => 'string', 'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases())],
-            AskType::YesNo, AskType::OnOff => ['enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0']],
-            AskType::Passes => ['type' => 'string'],
-            AskType::Reference => ['type' => ['string', 'object']],
+            ValueType::Word => ['enum' => $descriptor->words],
+            ValueType::Kind => ['type' => 'string', 'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases())],
+            ValueType::YesNo, ValueType::OnOff => ['enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0']],
+            ValueType::Passes => ['type' => 'string'],
+            ValueType::Reference => ['type' => ['string', 'object']],
             default => ['type' => ['string', 'number']] + ($descriptor->example === '' ? [] : ['examples' => [$descriptor->example]]),
         };
 
-        return [$one, ['type' => 'array', 'minItems' => 1, 'items' => $descriptor->type === AskType::Passes ? ['type' => ['string', 'object']] : $one]];
+        return [$one, ['type' => 'array', 'minItems' => 1, 'items' => $descriptor->type === ValueType::Passes ? ['type' => ['string', 'object']] : $one]];
     }
 
     /** @return array<string, mixed> a value as an object, with its level and reason */
@@ -102,14 +102,14 @@ final readonly class SchemaWriter
         if ($descriptor->bounds) {
             $properties += ['min' => $number, 'max' => $number];
         }
-        if ($descriptor->type === AskType::Handles || $descriptor->type === AskType::Hold) {
+        if ($descriptor->type === ValueType::Handles || $descriptor->type === ValueType::Hold) {
             $properties += ['head' => ['type' => 'integer', 'minimum' => 0], 'tail' => ['type' => 'integer', 'minimum' => 0]];
         }
 
         $properties += match ($descriptor->type) {
-            AskType::Hold => ['tolerance' => $number],
-            AskType::Black => ['threshold' => $number, 'dark_share' => $number],
-            AskType::Reference => ['frame' => $number, 'picture' => ['type' => 'string'], 'tolerance' => $number],
+            ValueType::Hold => ['tolerance' => $number],
+            ValueType::Black => ['threshold' => $number, 'dark_share' => $number],
+            ValueType::Reference => ['frame' => $number, 'picture' => ['type' => 'string'], 'tolerance' => $number],
             default => [],
         };
 

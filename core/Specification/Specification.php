@@ -55,15 +55,15 @@ final readonly class Specification
      *
      * @throws JsonRefused|SpecificationRefused where its structure is not that of a specification
      */
-    public static function draft(Layer ...$layers): Draft
+    public static function draft(Layer ...$layers): SpecificationDraft
     {
-        $faults = new Faults;
+        $faults = new ValueFaults;
 
-        return new Draft(self::lieOver(array_values($layers), $faults), $faults->list());
+        return new SpecificationDraft(self::lieOver(array_values($layers), $faults), $faults->list());
     }
 
     /** @param  list<Layer>  $layers */
-    private static function lieOver(array $layers, ?Faults $faults): self
+    private static function lieOver(array $layers, ?ValueFaults $faults): self
     {
         $catalogue = Catalogue::standard();
         $title = '';
@@ -77,7 +77,7 @@ final readonly class Specification
                 if ($value !== null && ! is_scalar($value)) {
                     throw SpecificationRefused::because($layer->label, '"values": “'.Text::shown($key).'” must be a text or a number, and '.JsonDocument::typeOf($value).' stands there.');
                 }
-                $values[strtolower($key)] = $value === null ? '' : Ask::scalar($value);
+                $values[strtolower($key)] = $value === null ? '' : RequirementValue::scalar($value);
             }
             foreach (self::starting($layer, $catalogue) as $id => $list) {
                 $starting[$id] = array_values(array_unique([...$starting[$id] ?? [], ...$list]));
@@ -191,7 +191,7 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, Requirement>
      */
-    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown, ?Faults $faults, string $part): array
+    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown, ?ValueFaults $faults, string $part): array
     {
         foreach (JsonDocument::entries($require, $layer->label, $where) as $id => $json) {
             $descriptor = $catalogue->find($id);
@@ -221,10 +221,10 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, array<string, Requirement>>
      */
-    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown, ?Faults $faults, string $part): array
+    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown, ?ValueFaults $faults, string $part): array
     {
         $all = [];
-        foreach ($passes->ask->own ?? [] as $pass => $require) {
+        foreach ($passes->value->own ?? [] as $pass => $require) {
             foreach ($require as $id => $json) {
                 $id = (string) $id;
                 $descriptor = $catalogue->find($id);

@@ -34,10 +34,10 @@ final readonly class Vocabulary
     public static function has(Descriptor $descriptor, string $word): bool
     {
         return match ($descriptor->type) {
-            AskType::Word => in_array($word, $descriptor->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
-            AskType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE['format.kind'], true),
-            AskType::Codec => in_array(explode(' ', $word)[0], self::CODECS, true),
-            AskType::Encoding => in_array($word, self::ENCODINGS, true),
+            ValueType::Word => in_array($word, $descriptor->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
+            ValueType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE['format.kind'], true),
+            ValueType::Codec => in_array(explode(' ', $word)[0], self::CODECS, true),
+            ValueType::Encoding => in_array($word, self::ENCODINGS, true),
             default => true,
         };
     }

@@ -11,7 +11,7 @@ use App\Models\Production;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Inputs that once broke a page, a batch or another's work. */
@@ -170,6 +170,6 @@ final class HostileInputsTest extends LedgerTestCase
         self::assertSame(1, $this->deliverable->checks()->count());
         Queue::assertPushed(ScanSlice::class, 1);
         $folder = IntakeFolder::open($this->production->intakeRoots()->firstOrFail(), 'TC_010/v1', $this->deliverable, false);
-        self::assertSame($this->deliverable->checks()->firstOrFail()->id, app(CheckDesk::class)->checkFolder($this->deliverable, $folder, Depth::Quick, $this->artist)->id);
+        self::assertSame($this->deliverable->checks()->firstOrFail()->id, app(CheckDesk::class)->checkFolder($this->deliverable, $folder, ScanDepth::Quick, $this->artist)->id);
     }
 }

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\ScanOrder;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Support\LedgerTestCase;
 
@@ -58,7 +58,7 @@ final class KeepsWorkingTest extends LedgerTestCase
 
     public function test_work_apart_is_ended_when_it_is_silent_or_unwanted(): void
     {
-        $order = (new ScanOrder("{$this->intake->folder}/tide", Depth::Quick, null, [], false, Storage::path('spool/none'), 5))->write();
+        $order = (new ScanOrder("{$this->intake->folder}/tide", ScanDepth::Quick, null, [], false, Storage::path('spool/none'), 5))->write();
         self::assertSame(Outcome::Silent, (new ChildProcess(64 << 20, 0))->run('scan', $order, static fn (): bool => true));
         self::assertSame(Outcome::Stopped, (new ChildProcess(64 << 20, 20))->run('scan', $order, static fn (): bool => false));
         self::assertSame(Outcome::Died, (new ChildProcess(64 << 20, 20))->run('neither', $order, static fn (): bool => true));

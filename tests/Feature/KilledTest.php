@@ -113,7 +113,7 @@ final class KilledTest extends LedgerTestCase
         // what a request does that checks a few files at once
         $script = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();'
             .'$d = App\Models\Deliverable::query()->findOrFail('.$this->deliverable->id.'); $r = App\Models\IntakeRoot::query()->firstOrFail();'
-            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, "TC_010/v2", $d, true), PlainLedger\Core\Media\Depth::Quick, $d->owner);';
+            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, "TC_010/v2", $d, true), PlainLedger\Core\Media\ScanDepth::Quick, $d->owner);';
         $environment = ['LEDGER_FILES_AT_ONCE' => '400', 'LEDGER_INTAKE' => $this->intake->folder, 'APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')];
         $server = new Process([PHP_BINARY, '-r', $script], base_path(), $environment + $this->surroundings());
         $server->start();

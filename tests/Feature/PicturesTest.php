@@ -33,15 +33,15 @@ final class PicturesTest extends LedgerTestCase
 
     public function test_frozen_frames_are_found_and_kept_with_the_delivery(): void
     {
-        $this->ask('content.frozen', 'none');
-        $this->ask('content.black', 'none');
+        $this->value('content.frozen', 'none');
+        $this->value('content.black', 'none');
         // six times the same picture
         $check = $this->check();
         self::assertSame(['unequal', '1001-1006'], [self::lines($check)['content.frozen']['mark'], self::lines($check)['content.frozen']['files']['found']]);
         self::assertSame('equal', self::lines($check)['content.black']['mark']);
         self::assertContains('frozen-frames', array_column($check->account()['causes'], 'id'));
         // a check of what is asked by then needs no second look
-        $this->ask('content.frozen', 'at most 10 frames');
+        $this->value('content.frozen', 'at most 10 frames');
         Queue::fake();
         $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 deliverable was checked again, from the files as they were last read.');
         Queue::assertNothingPushed();
@@ -51,7 +51,7 @@ final class PicturesTest extends LedgerTestCase
     public function test_what_nobody_has_looked_at_is_looked_at_when_it_is_asked(): void
     {
         $this->check();
-        $this->ask('content.frozen', 'none');
+        $this->value('content.frozen', 'none');
         Queue::fake();
         $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 is being looked at, for what nobody has looked for yet.');
         Queue::assertPushed(ScanSlice::class, 1);
@@ -60,7 +60,7 @@ final class PicturesTest extends LedgerTestCase
     public function test_few_files_wait_for_the_queue_where_pixels_are_looked_at(): void
     {
         self::assertFalse($this->check()->isUnderWay());
-        $this->ask('content.loop', 'yes');
+        $this->value('content.loop', 'yes');
         Queue::fake();
         self::assertTrue($this->check()->isUnderWay());
         Queue::assertPushed(ScanSlice::class, 1);

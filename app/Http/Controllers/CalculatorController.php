@@ -11,7 +11,7 @@ use Inertia\Response;
 use PlainLedger\Core\Calculator\Calculation;
 use PlainLedger\Core\Calculator\Calculator;
 use PlainLedger\Core\Calculator\Field;
-use PlainLedger\Core\Calculator\Given;
+use PlainLedger\Core\Calculator\Inputs;
 use PlainLedger\Core\Calculator\Result;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\PatternRefused;
@@ -41,7 +41,7 @@ final class CalculatorController
             $texts[$field->name] = is_string($given['given'][$field->name] ?? null) ? $given['given'][$field->name] : '';
         }
         try {
-            return response()->json(['results' => array_map(static fn (Result $r): array => ['label' => $r->label, 'value' => $r->value, 'formula' => $r->formula], $calculation->work(new Given($texts))), 'fault' => null]);
+            return response()->json(['results' => array_map(static fn (Result $r): array => ['label' => $r->label, 'value' => $r->value, 'formula' => $r->formula], $calculation->work(new Inputs($texts))), 'fault' => null]);
         } catch (NotUnderstood|PatternRefused $refused) {
             return response()->json(['results' => [], 'fault' => $refused->getMessage()]);
         }

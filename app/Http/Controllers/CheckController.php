@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
@@ -62,7 +62,7 @@ final class CheckController
         /** @var User $by */
         $by = $request->user();
         try {
-            $desk->checkFolder($deliverable, $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''), Depth::from($given['depth']), $by);
+            $desk->checkFolder($deliverable, $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''), ScanDepth::from($given['depth']), $by);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['below' => $refused->getMessage()]);
         }

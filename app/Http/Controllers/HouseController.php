@@ -18,9 +18,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
 use PlainLedger\Core\Text\PlainSentence;
@@ -77,7 +77,7 @@ final class HouseController
     private static function starting(string $id, string $text): string
     {
         $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $values = array_map(static fn (string $one): string => (string) Ask::read($descriptor, $one), preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: ['']);
+        $values = array_map(static fn (string $one): string => (string) RequirementValue::read($descriptor, $one), preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: ['']);
 
         return json_encode(array_values(array_unique($values)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
@@ -91,7 +91,7 @@ final class HouseController
             if ($descriptor === null) {
                 return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
             }
-            $line = SpecificationPage::line(Requirement::read($descriptor, Ask::typed($descriptor, $given['value'] ?? ''), SetBy::House, 'Here'));
+            $line = SpecificationPage::line(Requirement::read($descriptor, RequirementValue::typed($descriptor, $given['value'] ?? ''), SetBy::House, 'Here'));
 
             return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
         } catch (PlainSentence $refused) {

@@ -19,11 +19,11 @@ use Inertia\Inertia;
 use Inertia\Response;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Matching\Owed;
-use PlainLedger\Core\Matching\SceneOwners;
+use PlainLedger\Core\Matching\OwnerCandidate;
+use PlainLedger\Core\Matching\SceneOwnership;
 use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Scene\ReadRoom;
-use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Scene\RawScene;
+use PlainLedger\Core\Scene\ReadBudget;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
@@ -60,7 +60,7 @@ final class ManyScenesController
         Gate::authorize('view', $production);
         $request->validate(['files' => ['required', 'array', 'max:500'], 'files.*' => ['file']], ['files.required' => 'Drop some files first.', 'files.max' => 'At most 500 files at once; pack more of them as a zip.']);
         $deliverables = $this->open($request, $production)->with('owner')->orderBy('code')->get();
-        $owners = new SceneOwners(array_values($deliverables->map(static fn (Deliverable $d): Owed => new Owed($d->id, $d->code, $d->owner?->handle, $d->owner?->name))->all()));
+        $owners = new SceneOwnership(array_values($deliverables->map(static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate($d->id, $d->code, $d->owner?->handle, $d->owner?->name))->all()));
         $map = $production->fieldMap();
         $scenes = [];
         $refused = [];
@@ -68,7 +68,7 @@ final class ManyScenesController
         /** @var list<UploadedFile> $files */
         $files = $request->file('files');
         self::noneMissing($files);
-        $room = ReadRoom::standard();
+        $room = ReadBudget::standard();
         foreach ($files as $file) {
             foreach (SceneDesk::scenes($file, $map, $room) as $told) {
                 if ($told instanceof JsonRefused) {
@@ -99,14 +99,14 @@ final class ManyScenesController
     }
 
     /** @return array<string, mixed> */
-    private static function line(ToldScene $told, SceneOwners $owners): array
+    private static function line(RawScene $told, SceneOwnership $owners): array
     {
         $found = $owners->of($told->whose);
 
         return [
             'label' => Text::shown($told->label), 'content' => mb_check_encoding($told->content, 'UTF-8') ? $told->content : mb_convert_encoding($told->content, 'UTF-8', 'Windows-1252'),
             'whose' => Text::shown(mb_strimwidth($told->whose[0] ?? '', 0, 80, '…')), 'deliverable' => count($found) === 1 ? $found[0]->id : null,
-            'perhaps' => count($found) > 1 ? array_map(static fn (Owed $o): int => $o->id, array_slice($found, 0, 20)) : [],
+            'perhaps' => count($found) > 1 ? array_map(static fn (OwnerCandidate $o): int => $o->id, array_slice($found, 0, 20)) : [],
             'settings' => count($told->settings->all()), 'unknown' => count($told->settings->unknown),
         ];
     }

@@ -20,9 +20,9 @@ use PlainLedger\Core\RenderLog\LogEvent;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldMeaning;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\Meaning;
-use PlainLedger\Core\Scene\Unit;
+use PlainLedger\Core\Scene\FieldUnit;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
@@ -41,7 +41,7 @@ final class NamesController
 
         return Inertia::render('Names', [
             'book' => BookPage::of($production, $reader),
-            'names' => array_map(static fn (Meaning $m): array => $m->toArray() + ['unit' => null, 'words' => (object) [], 'label' => $m->is === null ? null : $labels[$m->is] ?? $m->is], $production->fieldMap()->meanings()),
+            'names' => array_map(static fn (FieldMeaning $m): array => $m->toArray() + ['unit' => null, 'words' => (object) [], 'label' => $m->is === null ? null : $labels[$m->is] ?? $m->is], $production->fieldMap()->meanings()),
             'fields' => self::fields(),
             'shapes' => array_map(static fn (LogShape $s): array => ['name' => $s->name, 'patterns' => $s->toArray()], $production->logShapes()),
             'own' => count($production->log_shapes ?? []),
@@ -55,7 +55,7 @@ final class NamesController
     {
         $fields = [];
         foreach (FieldNames::offered() as $field => $label) {
-            $fields[] = ['field' => $field, 'label' => $label, 'units' => array_map(static fn (Unit $u): string => $u->value, Unit::of($field))];
+            $fields[] = ['field' => $field, 'label' => $label, 'units' => array_map(static fn (FieldUnit $u): string => $u->value, FieldUnit::of($field))];
         }
 
         return $fields;
@@ -79,7 +79,7 @@ final class NamesController
 
     private function keep(Production $production, FieldMap $map): void
     {
-        $production->update(['field_map' => array_map(static fn (Meaning $m): array => $m->toArray(), $map->meanings())]);
+        $production->update(['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings())]);
     }
 
     public function export(Production $production): PlainResponse

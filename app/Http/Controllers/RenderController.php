@@ -26,7 +26,7 @@ use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\RenderPlanning\FrameTimes;
-use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\MachinePool;
 use PlainLedger\Core\RenderPlanning\RenderJob;
 use PlainLedger\Core\RenderPlanning\RenderPlan;
 use PlainLedger\Core\Specification\Consequences;
@@ -138,7 +138,7 @@ final class RenderController
     }
 
     /** @return array<string, mixed> everything that is still due and has a time, as one list */
-    private function whole(Production $production, Pool $pool): array
+    private function whole(Production $production, MachinePool $pool): array
     {
         /** @var list<RenderJob> $jobs */
         $jobs = array_values(array_filter($this->owed($production)->map(RenderDesk::job(...))->all()));
@@ -171,7 +171,7 @@ final class RenderController
         Gate::authorize('decide', $production);
         $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40'], 'was' => ['nullable', 'array'], 'was.machines' => ['nullable', 'integer'], 'was.hours' => ['nullable', 'string', 'max:40']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
         try {
-            Pool::of((int) $given['machines'], 0, $given['hours'] ?? '');
+            MachinePool::of((int) $given['machines'], 0, $given['hours'] ?? '');
         } catch (NotUnderstood $refused) {
             throw ValidationException::withMessages(['hours' => $refused->getMessage()]);
         }

@@ -21,11 +21,11 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
 use PlainLedger\Core\Specification\SpecificationDocument;
@@ -95,7 +95,7 @@ final class RequirementController
     public static function json(string $id, string $value, string $level, ?string $why): string
     {
         $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $typed = Ask::typed($descriptor, $value);
+        $typed = RequirementValue::typed($descriptor, $value);
         $new = $level === 'must' && $why === null ? $typed : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
         $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
         $ask = SpecificationDocument::ask($requirement);
@@ -128,9 +128,9 @@ final class RequirementController
         }
         $deliverable->load('production', 'owner', 'specification.latest');
         try {
-            $line = SpecificationPage::line(Requirement::read($descriptor, Ask::typed($descriptor, $given['value'] ?? ''), SetBy::Deliverable, 'Here'));
+            $line = SpecificationPage::line(Requirement::read($descriptor, RequirementValue::typed($descriptor, $given['value'] ?? ''), SetBy::Deliverable, 'Here'));
             $layers = $deliverable->layers($deliverable->specification->latest);
-            $own = ['require' => [$given['id'] => Ask::typed($descriptor, $given['value'] ?? '')]];
+            $own = ['require' => [$given['id'] => RequirementValue::typed($descriptor, $given['value'] ?? '')]];
             $part = $given['part'] ?? '';
             $draft = Resolved::draft(...[...$layers, new Layer(SetBy::Deliverable, $part === '' ? $own : ['parts' => [['name' => $part] + $own]], 'Here')]);
             $quarrels = Proofreader::standard()->read($draft);

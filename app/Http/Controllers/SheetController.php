@@ -27,10 +27,10 @@ use PlainLedger\Core\Report\Sheet\SheetHtml;
 use PlainLedger\Core\Report\Sheet\SheetMarkdown;
 use PlainLedger\Core\Report\Sheet\SheetText;
 use PlainLedger\Core\Report\Sheet\SheetUsda;
-use PlainLedger\Core\Specification\Draft;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Core\Specification\SpecificationDraft;
 
 /** Handing out what is asked: as a sheet, as files that programs load, by a link that needs no sign-in. */
 final class SheetController
@@ -59,9 +59,9 @@ final class SheetController
     }
 
     /** @return list<array<string, mixed>> */
-    private static function quarrels(Draft $draft): array
+    private static function quarrels(SpecificationDraft $draft): array
     {
-        return array_map(static fn (Quarrel $q): array => $q->toArray(), Proofreader::standard()->read($draft));
+        return array_map(static fn (Conflict $q): array => $q->toArray(), Proofreader::standard()->read($draft));
     }
 
     public function file(Deliverable $deliverable, string $format): PlainResponse
@@ -76,7 +76,7 @@ final class SheetController
     {
         $draft = $deliverable->draft();
         $specification = $draft->specification->titled("{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"));
-        $unsettled = array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft));
+        $unsettled = array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft));
         $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$deliverable->specification->latest->number}; written ".Carbon::now()->format('j M Y, H:i').'.';
         $html = static fn (int $size = SheetHtml::SIZES[0]): string => (new SheetHtml($foot, $unsettled, $size))->write($specification);
         [$body, $type, $inline] = match ($format) {

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Specification\PartsPlan;
+use PlainLedger\Core\Specification\PartsEditor;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** A specification as a whole: its revisions, who uses it, its parts, and checks that it has left behind. */
@@ -57,7 +57,7 @@ final class SpecificationController
         ], ['name.required' => 'A part needs a name.', 'delivers.required_if' => 'Say what the part delivers.']);
         try {
             DB::transaction(function () use ($specification, $given, $request): void {
-                $plan = PartsPlan::of($specification->latest()->firstOrFail()->data);
+                $plan = PartsEditor::of($specification->latest()->firstOrFail()->data);
                 $plan = match ($given['does']) {
                     'add' => $plan->with($given['name'], (string) $given['delivers'], $given['made_from'] ?? null),
                     'remove' => $plan->without($given['name']),

@@ -10,7 +10,7 @@ use App\Models\Deliverable;
 use App\Models\Production;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use PlainLedger\Core\Report\Agreement;
+use PlainLedger\Core\Report\SharedSettings;
 use PlainLedger\Core\Specification\Group;
 
 /** Deliverables down, groups of requirements across; from the summaries of the newest checks, none of which is unpacked. */
@@ -50,7 +50,7 @@ final readonly class BoardPage
         }
         $agreement = [];
         foreach ($settings as $title => $scenes) {
-            foreach (Agreement::among($scenes) as $line) {
+            foreach (SharedSettings::among($scenes) as $line) {
                 $agreement[] = ['specification' => $title] + $line;
             }
         }

@@ -10,7 +10,7 @@ use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Support\Carbon;
-use PlainLedger\Core\Report\HoldsUp;
+use PlainLedger\Core\Report\BlockerSummary;
 
 /** The open book around every page: the running head, and the index of deliverables with trouble first. */
 final readonly class BookPage
@@ -52,7 +52,7 @@ final readonly class BookPage
     /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
     public static function holdsUp(?Check $check): ?string
     {
-        return $check?->holds_up === HoldsUp::ARRIVING && self::shouldHaveArrived($check) ? 'was arriving; check again' : $check?->holds_up;
+        return $check?->holds_up === BlockerSummary::ARRIVING && self::shouldHaveArrived($check) ? 'was arriving; check again' : $check?->holds_up;
     }
 
     /** Whether so much time has passed that files which were arriving then are there, or never will be. */

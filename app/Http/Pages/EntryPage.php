@@ -6,15 +6,15 @@ namespace App\Http\Pages;
 
 use App\Models\Deliverable;
 use PlainLedger\Core\Checking\SceneParts;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\SettingsTemplate;
-use PlainLedger\Core\Scene\AsTyped;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\WhereToLook;
-use PlainLedger\Core\Specification\AskType;
+use PlainLedger\Core\Scene\SettingHints;
+use PlainLedger\Core\Scene\TypedSettings;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\ValueType;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** The sheet on which a scene is typed in off the screen: what is asked, in the order it is usually read. */
@@ -58,13 +58,13 @@ final readonly class EntryPage
                 'field' => $field, 'line' => $line, 'label' => $labels[$field] ?? $descriptor->label ?? $field, 'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
                 'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null, 'level' => $requirement?->level->value,
                 'example' => self::EXAMPLES[$field] ?? $descriptor->example ?? '', 'words' => self::words($field, $requirement),
-                'where' => $descriptor === null ? null : WhereToLook::of($descriptor),
+                'where' => $descriptor === null ? null : SettingHints::of($descriptor),
             ];
         }
         $last = $deliverable->scenes()->latest('id')->first()?->settings();
         $settings = $own === null || $last === null ? $last : SceneParts::of($last, $asked)[$own] ?? null;
 
-        return ['parts' => $parts, 'part' => $own, 'rows' => $rows, 'typed' => $settings === null ? [] : AsTyped::of($settings)];
+        return ['parts' => $parts, 'part' => $own, 'rows' => $rows, 'typed' => $settings === null ? [] : TypedSettings::of($settings)];
     }
 
     /** @return list<string> what it can be, where that is a matter of a few words */
@@ -75,10 +75,10 @@ final readonly class EntryPage
         return match (true) {
             $field === 'scene.saved' => ['yes', 'no'],
             $descriptor === null => [],
-            $descriptor->type === AskType::OnOff => ['on', 'off'],
-            $descriptor->type === AskType::YesNo => ['yes', 'no'],
-            $descriptor->type === AskType::Word => array_slice($descriptor->words, 0, 20),
-            $descriptor->type === AskType::Passes && $requirement !== null => [implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->ask->values))],
+            $descriptor->type === ValueType::OnOff => ['on', 'off'],
+            $descriptor->type === ValueType::YesNo => ['yes', 'no'],
+            $descriptor->type === ValueType::Word => array_slice($descriptor->words, 0, 20),
+            $descriptor->type === ValueType::Passes && $requirement !== null => [implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->value->values))],
             default => [],
         };
     }
@@ -101,7 +101,7 @@ final readonly class EntryPage
         try {
             $scene = FieldNames::understood($pairs)->understood();
             $scene = $part === null ? $scene : $scene->making($part);
-            $document = Account::of($deliverable->resolved(), $scene, null, \App\Models\Waiver::holding($deliverable))->toArray();
+            $document = CheckReport::of($deliverable->resolved(), $scene, null, \App\Models\Waiver::holding($deliverable))->toArray();
         } catch (PlainSentence $refused) {
             return ['lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open', 'fault' => $refused->getMessage()];
         }
@@ -121,7 +121,7 @@ final readonly class EntryPage
         }
 
         return [
-            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(AsTyped::of($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
+            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(TypedSettings::of($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
             'causes' => array_map(static fn (array $c): array => ['says' => $c['says'], 'explains' => $c['explains']], is_array($document['causes']) ? $document['causes'] : []),
             'comesTo' => is_array($document['scene']) ? $document['scene']['comes_to'] : [], 'verdict' => $document['verdict'], 'fault' => null,
         ];

@@ -9,17 +9,17 @@ use App\Models\Change;
 use App\Models\Deliverable;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Descriptor;
-use PlainLedger\Core\Specification\Draft;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\PatternNotes;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\SpecificationDraft;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** What is asked of a deliverable, line by line, who set it, and what follows from it. */
@@ -54,7 +54,7 @@ final readonly class SpecificationPage
      * @param  array<string, Target>  $targets
      * @return list<array<string, mixed>>
      */
-    public static function parts(Draft $draft, array $layers, array $targets): array
+    public static function parts(SpecificationDraft $draft, array $layers, array $targets): array
     {
         $quarrels = Proofreader::standard()->read($draft);
         $several = count($draft->specification->parts) > 1;
@@ -66,10 +66,10 @@ final readonly class SpecificationPage
     }
 
     /**
-     * @param  list<Quarrel>  $quarrels
+     * @param  list<Conflict>  $quarrels
      * @return array<string, mixed> what follows from what is asked of a part
      */
-    public static function part(Draft $draft, Part $part, array $quarrels): array
+    public static function part(SpecificationDraft $draft, Part $part, array $quarrels): array
     {
         $consequences = Consequences::of($draft->specification, $part);
 
@@ -78,12 +78,12 @@ final readonly class SpecificationPage
             'consequences' => $consequences->lines, 'shape' => $consequences->shape, 'ruler' => $consequences->ruler,
             'names' => $consequences->names === null ? null : ['sets' => $consequences->names->sets, 'tree' => $consequences->names->tree()],
             'notes' => self::notes($draft, $part),
-            'quarrels' => array_values(array_map(static fn (Quarrel $q): array => $q->toArray(), array_filter($quarrels, static fn (Quarrel $q): bool => $q->part === $part->name))),
+            'quarrels' => array_values(array_map(static fn (Conflict $q): array => $q->toArray(), array_filter($quarrels, static fn (Conflict $q): bool => $q->part === $part->name))),
         ];
     }
 
     /** @return list<string> what should be known of the names */
-    private static function notes(Draft $draft, Part $part): array
+    private static function notes(SpecificationDraft $draft, Part $part): array
     {
         $source = $part->single('naming.pattern');
         try {

@@ -29,7 +29,7 @@ final readonly class BurnInRule implements Rule
             return $items;
         };
 
-        return Cell::when($tidy(preg_split('~[|,;]~', $found) ?: []) === $tidy($requirement->ask->values), $found === '' ? 'none' : $found);
+        return Cell::when($tidy(preg_split('~[|,;]~', $found) ?: []) === $tidy($requirement->value->values), $found === '' ? 'none' : $found);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

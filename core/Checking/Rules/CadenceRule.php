@@ -28,18 +28,18 @@ final readonly class CadenceRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = PassLooks::of($subject);
+        $pass = PassSamples::of($subject);
         if ($pass === null || $pass->hasUnseen()) {
             return $pass === null ? null : $pass->unknown();
         }
         $found = self::of($pass);
-        $equal = in_array($found, $requirement->ask->values, true);
+        $equal = in_array($found, $requirement->value->values, true);
 
         return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))]);
     }
 
     /** `every`, or how many frames pictures stand: `2`, `3`, or two numbers in turn, `2-3`. */
-    public static function of(PassLooks $pass): string
+    public static function of(PassSamples $pass): string
     {
         $lengths = [];
         $before = null;

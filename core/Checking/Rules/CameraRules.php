@@ -37,12 +37,12 @@ final readonly class CameraRules implements Rule
             $all = $chosen !== [];
             foreach ($chosen as $camera) {
                 // whichever camera is asked, a working view is none
-                $all = $all && self::matches($requirement, $camera) && ($requirement->ask->values !== ['*'] || self::isCamera($scene, $camera));
+                $all = $all && self::matches($requirement, $camera) && ($requirement->value->values !== ['*'] || self::isCamera($scene, $camera));
             }
 
             return Cell::when($all, $chosen === [] ? 'none' : implode(' | ', $chosen));
         }
-        $yes = $requirement->ask->single() === 'yes';
+        $yes = $requirement->value->single() === 'yes';
         if (count($chosen) !== 1) {
             return Cell::when(! $yes, $chosen === [] ? 'none' : count($chosen).' chosen');
         }
@@ -68,7 +68,7 @@ final readonly class CameraRules implements Rule
     /** Exactly, but for `*` and `?`. */
     public static function matches(Requirement $requirement, string $camera): bool
     {
-        foreach ($requirement->ask->values as $asked) {
+        foreach ($requirement->value->values as $asked) {
             $expression = strtr(preg_quote($asked, '~'), ['\*' => '.*', '\?' => '.']);
             if ($asked === $camera || preg_match("~^{$expression}\$~su", $camera) === 1) {
                 return true;

@@ -31,7 +31,7 @@ final readonly class DeliveryRules implements Rule
         if ($requirement->id() === 'delivery.total_size') {
             $bytes = (string) $subject->delivery->totalSize();
 
-            return Cell::when($requirement->ask->admitsNumber($bytes), $bytes);
+            return Cell::when($requirement->value->admitsNumber($bytes), $bytes);
         }
         $count = array_sum(array_map(static fn (Extra $e): int => $e->count(), $subject->deliveryMatch->extras)) + count($subject->deliveryMatch->odd);
 

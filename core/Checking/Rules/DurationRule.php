@@ -93,7 +93,7 @@ final readonly class DurationRule implements Rule
 
     private static function within(Requirement $requirement, BigRational $seconds, ?FrameRate $rate): bool
     {
-        $ask = $requirement->ask;
+        $ask = $requirement->value;
         $frame = $rate === null ? BigRational::zero() : BigRational::of(1)->dividedBy($rate->value);
         $time = static fn (string $text): BigRational => Duration::parse($text)->seconds($rate);
         if ($ask->values !== []) {

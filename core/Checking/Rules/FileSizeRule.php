@@ -29,7 +29,7 @@ final readonly class FileSizeRule implements Rule
         }
         $bytes = (string) BitRate::of((int) $rate)->bytesIn($seconds)->bytes;
 
-        return Cell::when($requirement->ask->admitsNumber($bytes), $bytes);
+        return Cell::when($requirement->value->admitsNumber($bytes), $bytes);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -45,7 +45,7 @@ final readonly class FileSizeRule implements Rule
                     continue;
                 }
                 $largest = max($largest ?? 0, $size);
-                if (! $requirement->ask->admitsNumber((string) $size)) {
+                if (! $requirement->value->admitsNumber((string) $size)) {
                     $over[] = $pass->frames->numbers[$i];
                     $worst = max($worst ?? 0, $size);
                 }

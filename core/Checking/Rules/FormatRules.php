@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Channels;
-use PlainLedger\Core\Media\Codecs;
+use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
@@ -51,7 +51,7 @@ final readonly class FormatRules implements Rule
         // a codec, or a format, that is not the one asked is told on its own line
         $codecCounts = $codec !== null && self::isAsAsked($subject, 'format.codec', $codec);
         $kindCounts = $kind !== null && self::isAsAsked($subject, 'format.kind', $kind->value);
-        $holds = (! $codecCounts || Codecs::canHoldAlpha($codec)) && (! $kindCounts || $kind->canHoldAlpha());
+        $holds = (! $codecCounts || CodecCapabilities::canHoldAlpha($codec)) && (! $kindCounts || $kind->canHoldAlpha());
 
         return match (true) {
             $holds => $found,
@@ -63,7 +63,7 @@ final readonly class FormatRules implements Rule
 
     private static function isAsAsked(Subject $subject, string $id, string $found): bool
     {
-        $asked = $subject->part->find($id)?->ask->values;
+        $asked = $subject->part->find($id)?->value->values;
 
         return $asked === null || in_array($found, $asked, true);
     }
@@ -110,10 +110,10 @@ final readonly class FormatRules implements Rule
     /** @param  list<string>  $passes */
     private function same(Requirement $requirement, string $found, ?MediaFacts $facts, array $passes): bool
     {
-        $asked = $requirement->ask->values;
+        $asked = $requirement->value->values;
 
         return match ($requirement->id()) {
-            'format.bit_depth' => $requirement->ask->admitsNumber($found),
+            'format.bit_depth' => $requirement->value->admitsNumber($found),
             // a file that has alpha and does not say of which kind is equal to any but none
             'format.alpha' => in_array($found, $asked, true) || ($found !== 'none' && in_array('any', $asked, true)) || ($found === 'alpha' && $asked !== ['none'])
                 || ($found === 'any' && $asked !== ['none']),

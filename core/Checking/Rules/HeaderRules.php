@@ -25,18 +25,18 @@ final readonly class HeaderRules implements Rule
             return Cell::unknown();
         }
         if ($requirement->id() === 'colour.encoding') {
-            return Cell::ofWord($requirement, in_array($found, $requirement->ask->values, true), $found);
+            return Cell::ofWord($requirement, in_array($found, $requirement->value->values, true), $found);
         }
 
-        return Cell::when($requirement->ask->admitsNumber($found), $found);
+        return Cell::when($requirement->value->admitsNumber($found), $found);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
-            'picture.density' => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->ask->admitsNumber((string) $facts->density)],
+            'picture.density' => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
             // only a lossy picture has a quality
-            'format.quality' => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->ask->admitsNumber((string) $facts->quality)]),
+            'format.quality' => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]),
             default => self::encoding($requirement, $facts),
         });
 
@@ -50,6 +50,6 @@ final readonly class HeaderRules implements Rule
         $found = $facts->colour ?? ($facts->sample === 'float' ? 'linear' : null);
         $told = $found !== null && $facts->colour === null ? 'linear, since it is float and says nothing else' : $found;
 
-        return [$told, $found !== null && in_array($found, $requirement->ask->values, true)];
+        return [$told, $found !== null && in_array($found, $requirement->value->values, true)];
     }
 }

@@ -30,7 +30,7 @@ final readonly class KindRule implements Rule
         }
         $lies = self::otherExtension($subject);
 
-        $equal = in_array($kind, $requirement->ask->values, true);
+        $equal = in_array($kind, $requirement->value->values, true);
 
         return $lies === null ? Cell::ofWord($requirement, $equal, $kind) : Cell::when(false, "{$kind} named .{$lies}");
     }
@@ -56,7 +56,7 @@ final readonly class KindRule implements Rule
             $extension = Extension::of($take->sequence->sampleName());
             $agrees = $extension === '' || Extension::agrees($take->sequence->sampleName(), $facts->kind) !== false;
 
-            return [$agrees ? $kind : "{$kind} named .".strtolower($extension), $agrees && in_array($kind, $requirement->ask->values, true)];
+            return [$agrees ? $kind : "{$kind} named .".strtolower($extension), $agrees && in_array($kind, $requirement->value->values, true)];
         });
     }
 }

@@ -30,10 +30,10 @@ final readonly class MovieRules implements Rule
             return $subject->part->find('audio.presence') === null ? Cell::when(false, 'none') : null;
         }
         if ($id === 'format.keyframe_interval') {
-            return KeyframeInterval::ofScene($requirement, $subject);
+            return KeyframeIntervalRule::ofScene($requirement, $subject);
         }
 
-        return (new PlainSetting)->compared($requirement, $subject);
+        return (new SettingRule)->compared($requirement, $subject);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -44,7 +44,7 @@ final readonly class MovieRules implements Rule
             }
             $codec = $requirement->id() === 'format.codec' ? $facts->codec : null;
 
-            return [$codec, $codec !== null && in_array($codec, $requirement->ask->values, true)];
+            return [$codec, $codec !== null && in_array($codec, $requirement->value->values, true)];
         });
     }
 }

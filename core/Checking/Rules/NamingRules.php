@@ -126,7 +126,7 @@ final readonly class NamingRules implements Rule
             return Cell::unknown();
         }
         $values = $subject->specification->pieceValues($subject->part);
-        $pattern = NamePattern::parse($requirement->ask->single() ?? '.');
+        $pattern = NamePattern::parse($requirement->value->single() ?? '.');
         $asked = NamePattern::tidyFolder($pattern->make($values));
         try {
             $found = NamePattern::tidyFolder(NamePattern::parseSceneName($told === '' ? '.' : $told)->make($values));

@@ -23,7 +23,7 @@ final readonly class OverwritesRule implements Rule
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $asked = $requirement->ask->single() === 'yes';
+        $asked = $requirement->value->single() === 'yes';
         $told = $scene?->get('output.overwrites');
         $name = $scene?->get('naming.pattern');
         if ($name !== null && $name !== '' && NamingRules::lacksNumber($subject) && ! NamingRules::isBare($subject)) {

@@ -26,7 +26,7 @@ final readonly class PassesRule implements Rule
         }
         $marks = [];
         $found = [];
-        foreach ($requirement->ask->values as $asked) {
+        foreach ($requirement->value->values as $asked) {
             $mark = Mark::Unequal;
             foreach ($listed as $pass) {
                 if (strcasecmp($pass['name'], $asked) === 0) {
@@ -61,11 +61,11 @@ final readonly class PassesRule implements Rule
                 return [null, false];
             }
             $layers = array_map(strtolower(...), $facts->layers);
-            $there = array_values(array_filter($requirement->ask->values, static fn (string $pass): bool => in_array(strtolower($pass), $layers, true)
+            $there = array_values(array_filter($requirement->value->values, static fn (string $pass): bool => in_array(strtolower($pass), $layers, true)
                 // the unnamed layer is the finished picture
                 || (strtolower($pass) === 'beauty' && array_intersect(['R', 'G', 'B', 'Y'], $facts->channels) !== [])));
 
-            return [$there === [] ? 'none' : implode(' | ', $there), count($there) === count($requirement->ask->values)];
+            return [$there === [] ? 'none' : implode(' | ', $there), count($there) === count($requirement->value->values)];
         });
     }
 }

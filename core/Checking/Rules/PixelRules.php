@@ -9,10 +9,10 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Looker;
-use PlainLedger\Core\Media\LookFor;
 use PlainLedger\Core\Media\Pixels;
-use PlainLedger\Core\Specification\Approved;
+use PlainLedger\Core\Media\PixelSampler;
+use PlainLedger\Core\Media\SampleOptions;
+use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Specification;
 
@@ -37,7 +37,7 @@ final readonly class PixelRules implements Rule
             return null;
         }
 
-        return ['compares' => $specification->asksAny(self::COMPARES), 'dark' => self::darkness($specification), 'approved' => Approved::in($specification)];
+        return ['compares' => $specification->asksAny(self::COMPARES), 'dark' => self::darkness($specification), 'approved' => ApprovedPicture::in($specification)];
     }
 
     /**
@@ -45,11 +45,11 @@ final readonly class PixelRules implements Rule
      *
      * @param  array<int, Pixels|null>  $approved  approved pictures by frame
      */
-    public static function looker(Specification $specification, array $approved = []): ?Looker
+    public static function looker(Specification $specification, array $approved = []): ?PixelSampler
     {
         $for = self::lookedFor($specification);
 
-        return $for === null ? null : Looker::standard(new LookFor($for['compares'], $for['dark'] === null ? null : Fraction::parse($for['dark']), $approved));
+        return $for === null ? null : PixelSampler::standard(new SampleOptions($for['compares'], $for['dark'] === null ? null : Fraction::parse($for['dark']), $approved));
     }
 
     /** How light a pixel may be to count as dark, where a share of dark pixels is asked; the last one asked holds. */
@@ -58,7 +58,7 @@ final readonly class PixelRules implements Rule
         $dark = null;
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
-                $ask = ($requirements['content.black'] ?? null)?->ask;
+                $ask = ($requirements['content.black'] ?? null)?->value;
                 $dark = $ask?->share === null ? $dark : $ask->threshold ?? self::BLACK;
             }
         }
@@ -78,7 +78,7 @@ final readonly class PixelRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = PassLooks::of($subject);
+        $pass = PassSamples::of($subject);
         if ($pass === null) {
             return null;
         }
@@ -86,13 +86,13 @@ final readonly class PixelRules implements Rule
         return $requirement->id() === 'content.black' ? $this->black($requirement, $pass, $subject) : $this->alpha($requirement, $pass);
     }
 
-    private function black(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
+    private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
-        $threshold = Fraction::parse($requirement->ask->threshold ?? self::BLACK);
-        $allowed = $requirement->ask->single();
+        $threshold = Fraction::parse($requirement->value->threshold ?? self::BLACK);
+        $allowed = $requirement->value->single();
         $allowed = $allowed === null || $allowed === 'none' ? FrameRange::none() : FrameRange::parse($allowed);
-        if ($requirement->ask->share !== null) {
-            return $this->dark($requirement->ask->share, $pass, $subject, $allowed);
+        if ($requirement->value->share !== null) {
+            return $this->dark($requirement->value->share, $pass, $subject, $allowed);
         }
         $black = [];
         foreach ($pass->looks as $frame => $look) {
@@ -112,7 +112,7 @@ final readonly class PixelRules implements Rule
     }
 
     /** At most so many percent of a picture's pixels are dark. */
-    private function dark(string $share, PassLooks $pass, Subject $subject, FrameRange $allowed): Cell
+    private function dark(string $share, PassSamples $pass, Subject $subject, FrameRange $allowed): Cell
     {
         $most = Fraction::parse($share)->dividedBy(100);
         $wrong = [];
@@ -135,7 +135,7 @@ final readonly class PixelRules implements Rule
     }
 
     /** Opaque pictures are right among others that are not: a whole frame may be covered. */
-    private function alpha(Requirement $requirement, PassLooks $pass): Cell
+    private function alpha(Requirement $requirement, PassSamples $pass): Cell
     {
         $used = false;
         foreach ($pass->looks as $look) {
@@ -145,7 +145,7 @@ final readonly class PixelRules implements Rule
             return $pass->unknown();
         }
         $found = $used ? 'yes' : 'no';
-        $equal = $requirement->ask->single() === $found;
+        $equal = $requirement->value->single() === $found;
 
         return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))]);
     }

@@ -40,7 +40,7 @@ final readonly class ProjectionRule implements Rule
             return Cell::unknown();
         }
         $size = $scene->size();
-        $asked = $requirement->ask->single() ?? 'flat';
+        $asked = $requirement->value->single() ?? 'flat';
         if ($found === $asked && $size !== null && ! self::hasShape($asked, $size->width, $size->height)) {
             return Cell::when(false, "{$found} at {$size}");
         }
@@ -50,7 +50,7 @@ final readonly class ProjectionRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $asked = $requirement->ask->single() ?? 'flat';
+        $asked = $requirement->value->single() ?? 'flat';
 
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($asked): array {
             if ($facts->width === null || $facts->height === null) {

@@ -69,7 +69,7 @@ final readonly class RangeRules implements Rule
     {
         $step = $subject->scene?->get('time.step');
 
-        return $step === null ? Cell::unknown() : Cell::when($requirement->ask->admitsNumber($step), $step);
+        return $step === null ? Cell::unknown() : Cell::when($requirement->value->admitsNumber($step), $step);
     }
 
     private function sceneCount(Requirement $requirement, Subject $subject): Cell
@@ -78,10 +78,10 @@ final readonly class RangeRules implements Rule
         if ($set === null) {
             $told = $subject->scene?->get('time.extent') === 'one' ? '1' : $subject->scene?->get('time.count');
 
-            return $told === null ? Cell::unknown() : Cell::when($requirement->ask->admitsNumber($told), $told);
+            return $told === null ? Cell::unknown() : Cell::when($requirement->value->admitsNumber($told), $told);
         }
 
-        return Cell::when($requirement->ask->admitsNumber((string) count($set)), (string) count($set));
+        return Cell::when($requirement->value->admitsNumber((string) count($set)), (string) count($set));
     }
 
     /** The same word is equal, whatever set it gives; the other of `listed` and `whole` is where its set is the one expected. */
@@ -92,7 +92,7 @@ final readonly class RangeRules implements Rule
         if ($scene === null || $extent === null) {
             return Cell::unknown();
         }
-        if (in_array($extent, $requirement->ask->values, true)) {
+        if (in_array($extent, $requirement->value->values, true)) {
             return Cell::when(true, $extent);
         }
         $set = $scene->frames();
@@ -100,7 +100,7 @@ final readonly class RangeRules implements Rule
             return Cell::when($subject->expected !== null && $set !== null && $set->equals($subject->expected), $extent);
         }
 
-        return $set === null ? Cell::unknown() : Cell::when($set->equals($subject->expected) && ! in_array('one', $requirement->ask->values, true), $extent);
+        return $set === null ? Cell::unknown() : Cell::when($set->equals($subject->expected) && ! in_array('one', $requirement->value->values, true), $extent);
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -110,11 +110,11 @@ final readonly class RangeRules implements Rule
         }
         $ask = match ($requirement->id()) {
             'time.range' => static fn (PassMatch $pass): array => [self::present($pass), $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected)],
-            'time.count' => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->ask->admitsNumber((string) count($pass->present))],
+            'time.count' => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->value->admitsNumber((string) count($pass->present))],
             default => static function (PassMatch $pass) use ($requirement): ?array {
                 $step = $pass->present->commonStep();
 
-                return $step === null ? null : [(string) $step, $requirement->ask->admitsNumber((string) $step)];
+                return $step === null ? null : [(string) $step, $requirement->value->admitsNumber((string) $step)];
             },
         };
         $cells = [];

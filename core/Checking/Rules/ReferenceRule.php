@@ -10,7 +10,7 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\PictureDistance;
-use PlainLedger\Core\Specification\Approved;
+use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Requirement;
 
 /** `content.reference`: pictures agree with those approved for their frames, on the mean of all pixels. */
@@ -37,7 +37,7 @@ final readonly class ReferenceRule implements Rule
         $found = [];
         $wrong = [];
         $unknown = false;
-        foreach (Approved::listOf($requirement->ask) as $approved) {
+        foreach (ApprovedPicture::listOf($requirement->value) as $approved) {
             $at = $pass->frames->place($subject->isNumbered() ? $approved->frame : 0);
             if ($at === null || ! $pass->frames->factsAt($at)->isWhole()) {
                 // a frame that is missing is missing elsewhere

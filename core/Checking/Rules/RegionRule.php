@@ -10,9 +10,9 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Media\Look;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Outline;
+use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Specification\Requirement;
 
 /**
@@ -36,12 +36,12 @@ final readonly class RegionRule implements Rule
 
     private function same(Requirement $requirement, string $region, ?Resolution $size): bool
     {
-        if (in_array($region, $requirement->ask->values, true)) {
+        if (in_array($region, $requirement->value->values, true)) {
             return true;
         }
 
         // a region as large as the picture leaves nothing out
-        return in_array('full', $requirement->ask->values, true) && $size !== null && $region === "0,0,{$size->width},{$size->height}";
+        return in_array('full', $requirement->value->values, true) && $size !== null && $region === "0,0,{$size->width},{$size->height}";
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -51,9 +51,9 @@ final readonly class RegionRule implements Rule
                 return null;
             }
 
-            return [$facts->region, in_array($facts->region, $requirement->ask->values, true)];
+            return [$facts->region, in_array($facts->region, $requirement->value->values, true)];
         });
-        if ($cell !== null && $cell->isUnequal() && $requirement->ask->single() === 'full' && $this->isTrimmed($cell, $subject)) {
+        if ($cell !== null && $cell->isUnequal() && $requirement->value->single() === 'full' && $this->isTrimmed($cell, $subject)) {
             return Cell::of(Mark::Equal, 'full', [['frames' => implode(',', array_map(strval(...), $cell->wrong)), 'found' => 'trimmed to what they show']]);
         }
         $outline = $cell !== null && $cell->isUnequal() ? null : $this->outline($requirement, $subject);
@@ -64,12 +64,12 @@ final readonly class RegionRule implements Rule
     /** Where pixels were looked at: the same filled outline with nothing around it in every frame is what a region leaves. */
     private function outline(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = PassLooks::of($subject);
-        $looks = $pass === null ? [] : array_filter($pass->looks, static fn (?Look $l): bool => $l?->light !== null && $l->light > 0);
-        if ($pass === null || $requirement->ask->single() !== 'full' || count($looks) < 2) {
+        $pass = PassSamples::of($subject);
+        $looks = $pass === null ? [] : array_filter($pass->looks, static fn (?PixelSample $l): bool => $l?->light !== null && $l->light > 0);
+        if ($pass === null || $requirement->value->single() !== 'full' || count($looks) < 2) {
             return null;
         }
-        $outlines = array_values(array_unique(array_map(static fn (?Look $l): string => implode(',', $l->outline ?? []), $looks)));
+        $outlines = array_values(array_unique(array_map(static fn (?PixelSample $l): string => implode(',', $l->outline ?? []), $looks)));
         if (count($outlines) !== 1 || $outlines[0] === '') {
             return Cell::of(Mark::Equal, 'full');
         }

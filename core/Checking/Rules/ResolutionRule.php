@@ -21,7 +21,7 @@ final readonly class ResolutionRule implements Rule
     {
         $sizes = $subject->scene?->renderedSizes() ?? [];
         foreach ($sizes as $size) {
-            if (in_array((string) $size, $requirement->ask->values, true)) {
+            if (in_array((string) $size, $requirement->value->values, true)) {
                 return Cell::when(true, (string) $size);
             }
         }
@@ -34,7 +34,7 @@ final readonly class ResolutionRule implements Rule
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): array {
             $found = $facts->width === null || $facts->height === null ? null : "{$facts->width}x{$facts->height}";
 
-            return [$found, in_array($found, $requirement->ask->values, true)];
+            return [$found, in_array($found, $requirement->value->values, true)];
         });
     }
 }

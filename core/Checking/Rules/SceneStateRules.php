@@ -22,7 +22,7 @@ final readonly class SceneStateRules implements Rule
         if ($requirement->id() === 'scene.saved') {
             $saved = $subject->scene?->saved;
 
-            return $saved === null ? Cell::unknown() : Cell::when($requirement->ask->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
+            return $saved === null ? Cell::unknown() : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
         }
         $links = $subject->scene?->links;
         if ($links === null) {

@@ -33,7 +33,7 @@ final readonly class ShapeRules implements Rule
         if ($scene === null || $size === null) {
             $told = $scene?->get('picture.display_aspect');
 
-            return $told === null ? Cell::unknown() : Cell::when(in_array($told, $requirement->ask->values, true), $told);
+            return $told === null ? Cell::unknown() : Cell::when(in_array($told, $requirement->value->values, true), $told);
         }
         $aspect = $scene->pixelAspect() ?? BigRational::one();
         // the size as set has the shape that is meant; scale may round it away
@@ -67,14 +67,14 @@ final readonly class ShapeRules implements Rule
     /** Floats and densities in files, and decimals typed by people, stand for a fraction to one part in a thousand. */
     private function sameAspect(Requirement $requirement, BigRational $found): bool
     {
-        $asked = Fraction::parse($requirement->ask->single() ?? '1');
+        $asked = Fraction::parse($requirement->value->single() ?? '1');
 
         return $found->isEqualTo($asked) || Fraction::near($found, $asked);
     }
 
     private function hasShape(Requirement $requirement, Resolution $size, BigRational $pixelAspect): bool
     {
-        foreach ($requirement->ask->values as $shape) {
+        foreach ($requirement->value->values as $shape) {
             if (AspectRatio::parse($shape)->holdsFor($size, $pixelAspect)) {
                 return true;
             }

@@ -39,7 +39,7 @@ final readonly class StartTimecodeRule implements Rule
         }
         [$frame, $timecode] = $told;
         $found = self::atStart($timecode, $frame, $subject) ?? $timecode;
-        $equal = in_array($found, $requirement->ask->values, true);
+        $equal = in_array($found, $requirement->value->values, true);
         $place = (int) array_key_first($subject->match->passes ?? []);
 
         return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$place => $pass->relevant()]);

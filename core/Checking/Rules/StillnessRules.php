@@ -10,7 +10,7 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Look;
+use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Specification\Requirement;
 
 /** `content.frozen`, `content.hold` and `content.loop`: what pictures show beside those before and after them. */
@@ -28,7 +28,7 @@ final readonly class StillnessRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pass = PassLooks::of($subject);
+        $pass = PassSamples::of($subject);
         if ($pass === null) {
             return null;
         }
@@ -50,7 +50,7 @@ final readonly class StillnessRules implements Rule
      *
      * @return list<non-empty-list<int>>
      */
-    private static function runs(PassLooks $pass, int $step): array
+    private static function runs(PassSamples $pass, int $step): array
     {
         $runs = [];
         $run = [];
@@ -71,10 +71,10 @@ final readonly class StillnessRules implements Rule
     }
 
     /** Frames that are to be held at head and tail are not frozen. */
-    private function frozen(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
+    private function frozen(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
-        $value = $requirement->ask->single();
-        $most = $requirement->ask->max === null ? 1 : max(1, (int) $requirement->ask->max);
+        $value = $requirement->value->single();
+        $most = $requirement->value->max === null ? 1 : max(1, (int) $requirement->value->max);
         $allowed = ($value === null || $value === 'none' ? FrameRange::none() : FrameRange::parse($value))->plus(self::held($subject, $pass));
         $still = [];
         foreach (self::runs($pass, self::step($subject)) as $run) {
@@ -93,7 +93,7 @@ final readonly class StillnessRules implements Rule
         return $pass->hasUnseen() ? $pass->unknown() : Cell::of(Mark::Equal, 'none');
     }
 
-    private static function held(Subject $subject, PassLooks $pass): FrameRange
+    private static function held(Subject $subject, PassSamples $pass): FrameRange
     {
         $hold = $subject->part->single('content.hold');
         if ($hold === null) {
@@ -106,10 +106,10 @@ final readonly class StillnessRules implements Rule
     }
 
     /** The first and the last so many stand still, the same within the tolerance. */
-    private function hold(Requirement $requirement, PassLooks $pass): Cell
+    private function hold(Requirement $requirement, PassSamples $pass): Cell
     {
-        [$head, $tail] = array_map(intval(...), explode('+', $requirement->ask->single() ?? '0+0'));
-        $tolerance = Fraction::parse($requirement->ask->tolerance ?? '0');
+        [$head, $tail] = array_map(intval(...), explode('+', $requirement->value->single() ?? '0+0'));
+        $tolerance = Fraction::parse($requirement->value->tolerance ?? '0');
         $frames = array_keys($pass->looks);
         $looks = array_values($pass->looks);
         $found = [self::still($looks, $tolerance), self::still(array_reverse($looks), $tolerance)];
@@ -127,7 +127,7 @@ final readonly class StillnessRules implements Rule
     /**
      * How many of them are the same from the first on.
      *
-     * @param  list<Look|null>  $looks
+     * @param  list<PixelSample|null>  $looks
      */
     private static function still(array $looks, BigRational $tolerance): int
     {
@@ -143,7 +143,7 @@ final readonly class StillnessRules implements Rule
     }
 
     /** From the last to the first it is no further than the furthest two neighbours are. */
-    private function loop(Requirement $requirement, PassLooks $pass, Subject $subject): Cell
+    private function loop(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
         $looks = array_values($pass->looks);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
@@ -165,11 +165,11 @@ final readonly class StillnessRules implements Rule
         }
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more
-            return Cell::of($requirement->ask->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))]);
+            return Cell::of($requirement->value->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))]);
         }
         $found = $around <= $most ? 'yes' : 'no';
         $all = [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))];
 
-        return Cell::of($requirement->ask->single() === $found ? Mark::Equal : Mark::Unequal, $found, [], $requirement->ask->single() === $found ? [] : $all);
+        return Cell::of($requirement->value->single() === $found ? Mark::Equal : Mark::Unequal, $found, [], $requirement->value->single() === $found ? [] : $all);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
 
@@ -23,7 +23,7 @@ final readonly class RateOfAnotherStandard implements CauseFamily
             return;
         }
         $side = $situation->side('time.rate');
-        $asked = FrameRate::parse($entry->requirement->ask->single() ?? '24');
+        $asked = FrameRate::parse($entry->requirement->value->single() ?? '24');
         if (preg_match('~^[\d/.]+$~', $found) !== 1) {
             // the rate set is right, and the animation was made at another
             return;
@@ -34,7 +34,7 @@ final readonly class RateOfAnotherStandard implements CauseFamily
             return;
         }
         yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
-            ["time.rate is {$rate}"], ['time.rate', 'time.duration'], [...Mending::of($situation, 'time.rate', 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
+            ["time.rate is {$rate}"], ['time.rate', 'time.duration'], [...EntryFix::of($situation, 'time.rate', 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
     }
 
     /** @return list<Fix> what was animated at the wrong rate has that to be set too */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
@@ -27,7 +27,7 @@ final readonly class ResavedLater implements CauseFamily
             [$frames, $differ] = $odd;
             $lines = [];
             foreach (array_keys($differ) as $fact) {
-                $lines = [...$lines, ...ChangesMidway::LINES[$fact]];
+                $lines = [...$lines, ...MidwayChangeCauses::LINES[$fact]];
             }
             $lines = array_values(array_filter(array_unique([...$lines, 'content.uniform']), $situation->inFiles(...)));
             if ($lines === [] || ! $frames->covers(self::wrongIn($situation, $lines))) {
@@ -58,7 +58,7 @@ final readonly class ResavedLater implements CauseFamily
         $fixes = [];
         $render = false;
         foreach ($lines as $id) {
-            $mending = Mending::of($situation, $id, 'the '.lcfirst($situation->label($id)));
+            $mending = EntryFix::of($situation, $id, 'the '.lcfirst($situation->label($id)));
             $render = $render || $mending->render;
             $fixes = [...$fixes, ...$mending->fixes];
         }
@@ -101,10 +101,10 @@ final readonly class ResavedLater implements CauseFamily
         if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || $oldest <= $latest) {
             return null;
         }
-        $usual = ChangesMidway::facts($pass->frames->factsAt($most[0]));
+        $usual = MidwayChangeCauses::facts($pass->frames->factsAt($most[0]));
         $differ = [];
         foreach ($few as $i) {
-            foreach (ChangesMidway::facts($pass->frames->factsAt($i)) as $fact => $value) {
+            foreach (MidwayChangeCauses::facts($pass->frames->factsAt($i)) as $fact => $value) {
                 $differ += $value === $usual[$fact] ? [] : [$fact => [$usual[$fact], $value]];
             }
         }

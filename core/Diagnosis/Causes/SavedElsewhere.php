@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\RenameFix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;

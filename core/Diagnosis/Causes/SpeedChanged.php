@@ -18,7 +18,7 @@ final readonly class SpeedChanged implements CauseFamily
         $rate = $situation->scene()?->get('time.rate');
         $made = $situation->scene()?->get('time.animation_rate');
         if ($rate !== null && $made !== null && $rate !== $made && $situation->inScene('time.rate')) {
-            $asked = $situation->entry('time.rate')?->requirement->ask->single() ?? $rate;
+            $asked = $situation->entry('time.rate')?->requirement->value->single() ?? $rate;
             $spoken = static fn (string $text): string => FrameRate::parse($text)->spoken();
             yield new Finding('speed-changed', 'scene', "The animation is made at {$spoken($made)} frames a second and put out at {$spoken($rate)}: it would play at another speed than it was made.", ["time.rate is {$rate}", "the animation's own rate is {$made}"], ['time.rate'], [
                 ...($rate === $asked ? [] : [Fix::set($situation->part(), 'time.rate', 'the frame rate', $rate, $asked)]),

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Diagnosis\Mending;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Kind;
@@ -30,7 +30,7 @@ final readonly class ValueDiffers
         $found = $situation->found($id) ?? 'none';
         $label = $entry->requirement->descriptor->label;
         $touches = $id === 'format.kind' ? ['format.kind', ...self::FOLLOWS_KIND] : [$id];
-        $mending = Mending::of($situation, $id, self::withArticle($label));
+        $mending = EntryFix::of($situation, $id, self::withArticle($label));
         $fixes = match (true) {
             $id === 'time.range' || $id === 'time.count' => $this->range($situation),
             $id === 'format.kind' && $situation->inFiles($id) => $this->otherKind($situation, $found),
@@ -70,7 +70,7 @@ final readonly class ValueDiffers
         }
         $count = $situation->entry('time.count');
         $expected = $situation->subject->expected;
-        if ($count !== null && $id === 'time.count' && $expected !== null && ! $count->requirement->ask->admitsNumber((string) count($expected))) {
+        if ($count !== null && $id === 'time.count' && $expected !== null && ! $count->requirement->value->admitsNumber((string) count($expected))) {
             return ' No work mends this: the range that is asked has '.Text::count(count($expected), 'frame').' itself.';
         }
 
@@ -88,7 +88,7 @@ final readonly class ValueDiffers
         $asked = $part->kinds()[0] ?? null;
         $kind = Kind::tryFrom(explode(' ', $found)[0]);
         if ($part->delivers === Delivers::Movie) {
-            return Mending::of($situation, 'format.kind', 'the format')->fixes;
+            return EntryFix::of($situation, 'format.kind', 'the format')->fixes;
         }
         if ($kind === null || $asked === null || ! $kind->losesNothing() || $situation->isUnequal('format.bit_depth', 'format.sample', 'format.alpha', 'format.channels')) {
             return [];
@@ -107,7 +107,7 @@ final readonly class ValueDiffers
         if (! $situation->inFiles('time.range') && ! $situation->inFiles('time.count')) {
             $id = $situation->isUnequal('time.range') ? 'time.range' : 'time.count';
 
-            return Mending::of($situation, $id, $id === 'time.range' ? 'the range' : 'the frame count')->fixes;
+            return EntryFix::of($situation, $id, $id === 'time.range' ? 'the range' : 'the frame count')->fixes;
         }
 
         return [];

@@ -18,14 +18,14 @@ interface Decoder
      * @param  MediaFacts  $facts  of these very bytes; its size is believed before anything is unpacked
      *
      * @throws PixelsRefused
-     * @throws \PlainLedger\Core\Media\TooLarge before any memory is taken for it
+     * @throws \PlainLedger\Core\Media\FileTooLarge before any memory is taken for it
      */
     public function decode(ByteSource $source, MediaFacts $facts): Pixels;
 
     /**
      * Sixteen bytes that tell pictures apart where eight bits a channel do not; null where those do.
      *
-     * @throws \PlainLedger\Core\Media\BytesMissing|\PlainLedger\Core\Media\SourceGone
+     * @throws \PlainLedger\Core\Media\BytesMissing|\PlainLedger\Core\Media\SourceUnreadable
      */
     public function tellsApart(ByteSource $source, MediaFacts $facts): ?string;
 }

@@ -7,13 +7,13 @@ namespace PlainLedger\Core\Media\Decoders;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Readers\ExrHeader;
 use PlainLedger\Core\Media\Readers\ExrPart;
 use PlainLedger\Core\Media\Signature;
-use PlainLedger\Core\Media\TooLarge;
 
 /**
  * OpenEXR scanlines, unpacked or packed by run lengths or deflate, half or float (OpenEXR file layout; the
@@ -42,7 +42,7 @@ final class ExrDecoder implements Decoder
     {
         try {
             $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
-        } catch (Damaged) {
+        } catch (FileDamaged) {
             return null;
         }
         $at = $file->end;
@@ -61,7 +61,7 @@ final class ExrDecoder implements Decoder
     {
         try {
             $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
-        } catch (Damaged) {
+        } catch (FileDamaged) {
             throw PixelsRefused::because('its header is broken');
         }
         $part = $file->parts[0];
@@ -102,11 +102,11 @@ final class ExrDecoder implements Decoder
     private static function refuseLarge(ExrPart $part, int $line): void
     {
         if ($part->width() * $part->height() > self::MOST_PIXELS) {
-            throw TooLarge::pixels($part->width(), $part->height());
+            throw FileTooLarge::pixels($part->width(), $part->height());
         }
         if ($line * $part->height() > self::MOST_UNPACKED || $line * $part->linesPerChunk() > self::LARGEST_CHUNK) {
             $all = (string) ByteSize::of($line * $part->height());
-            throw TooLarge::of(number_format($part->width()).' × '.number_format($part->height()).' pixels in '.count($part->channels)." channels, {$all} unpacked");
+            throw FileTooLarge::of(number_format($part->width()).' × '.number_format($part->height()).' pixels in '.count($part->channels)." channels, {$all} unpacked");
         }
     }
 

@@ -6,9 +6,9 @@ namespace PlainLedger\Core\Media\Decoders;
 
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Media\TooLarge;
 
 /** PNG and JPEG by PHP's gd extension. Sixteen bits a channel come down to eight. */
 final readonly class GdDecoder implements Decoder
@@ -41,10 +41,10 @@ final readonly class GdDecoder implements Decoder
         }
         [$width, $height] = [$facts->width ?? 0, $facts->height ?? 0];
         if ($width * $height > self::MOST_PIXELS) {
-            throw TooLarge::pixels($width, $height);
+            throw FileTooLarge::pixels($width, $height);
         }
         if ($source->size() > self::MOST_BYTES) {
-            throw TooLarge::of('a file of '.(string) ByteSize::of($source->size()));
+            throw FileTooLarge::of('a file of '.(string) ByteSize::of($source->size()));
         }
         $bytes = '';
         for ($at = 0; $at < $source->size(); $at += 1 << 20) {
@@ -53,7 +53,7 @@ final readonly class GdDecoder implements Decoder
         // each scan goes over the whole picture once more; a few of these marks may be a preview's in the header
         $scans = $facts->kind === Kind::Jpeg ? substr_count($bytes, self::SCAN) : 0;
         if ($scans > self::MOST_SCANS || $scans * $width * $height > self::MOST_PASSED) {
-            throw TooLarge::of(number_format($scans).' scans of '.number_format($width).' × '.number_format($height).' pixels');
+            throw FileTooLarge::of(number_format($scans).' scans of '.number_format($width).' × '.number_format($height).' pixels');
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {

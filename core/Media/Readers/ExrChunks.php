@@ -6,9 +6,9 @@ namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
-use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
+use PlainLedger\Core\Media\ScanDepth;
 
 /** The offset tables of an OpenEXR file, and the chunks they point at. */
 final readonly class ExrChunks
@@ -30,10 +30,10 @@ final readonly class ExrChunks
     public function __construct(private ByteSource $source, private ExrHeader $file) {}
 
     /**
-     * @throws Damaged
-     * @throws TooLarge in full depth only
+     * @throws FileDamaged
+     * @throws FileTooLarge in full depth only
      */
-    public function check(Depth $depth): void
+    public function check(ScanDepth $depth): void
     {
         $size = $this->source->size();
         $at = $this->file->end;
@@ -41,15 +41,15 @@ final readonly class ExrChunks
         foreach ($this->file->parts as $n => $part) {
             $count = $part->chunks();
             if ($count < 1 || $count > self::MOST_CHUNKS) {
-                throw Damaged::header("the header names {$count} chunks");
+                throw FileDamaged::header("the header names {$count} chunks");
             }
             if ($at + 8 * $count > $size) {
-                throw Damaged::cutShort("the file ends inside its offset table, after {$size} bytes");
+                throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
             }
             $tables[$n] = [$at, $count];
             $at += 8 * $count;
         }
-        if ($depth === Depth::Full) {
+        if ($depth === ScanDepth::Full) {
             $this->hold(array_sum(array_column($tables, 1)));
         }
         $last = [0, 0, 0];
@@ -58,7 +58,7 @@ final readonly class ExrChunks
             for ($i = 0; $i < $count; $i += 65536) {
                 $block = $this->source->read($from + 8 * $i, 8 * min(65536, $count - $i));
                 if (strlen($block) < 8 * min(65536, $count - $i)) {
-                    throw Damaged::cutShort("the file ends inside its offset table, after {$size} bytes");
+                    throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
                 }
                 /** @var non-empty-array<int, int> $offsets */
                 $offsets = unpack('P*', $block);
@@ -67,7 +67,7 @@ final readonly class ExrChunks
                 if ($least < $at || $most >= $size) {
                     $this->badTable($offsets, $at, $size, $i);
                 }
-                if ($depth === Depth::Full) {
+                if ($depth === ScanDepth::Full) {
                     foreach ($offsets as $k => $offset) {
                         $this->chunk($offset, $n, $i + $k - 1, true);
                     }
@@ -82,14 +82,14 @@ final readonly class ExrChunks
     private function hold(int $chunks): void
     {
         if ($chunks > self::MOST_IN_FULL) {
-            throw TooLarge::of(number_format($chunks).' chunks');
+            throw FileTooLarge::of(number_format($chunks).' chunks');
         }
         $bytes = 0;
         foreach ($this->file->parts as $part) {
             $bytes += in_array($part->compression, [2, 3], true) ? self::bytesOfPixel($part) * $part->width() * $part->height() : 0;
         }
         if ($bytes > self::MOST_UNPACKED) {
-            throw TooLarge::of((string) ByteSize::of($bytes).' unpacked');
+            throw FileTooLarge::of((string) ByteSize::of($bytes).' unpacked');
         }
     }
 
@@ -108,16 +108,16 @@ final readonly class ExrChunks
     {
         foreach ($offsets as $i => $offset) {
             if ($offset === 0) {
-                throw Damaged::cutShort('the offset table is incomplete from chunk '.($before + $i).' on: the file was not finished');
+                throw FileDamaged::cutShort('the offset table is incomplete from chunk '.($before + $i).' on: the file was not finished');
             }
             if ($offset >= $size) {
-                throw Damaged::cutShort('chunk '.($before + $i)." begins at byte {$offset} and the file ends after {$size}");
+                throw FileDamaged::cutShort('chunk '.($before + $i)." begins at byte {$offset} and the file ends after {$size}");
             }
             if ($offset < $least) {
-                throw Damaged::header('the offset table points into the header at chunk '.($before + $i));
+                throw FileDamaged::header('the offset table points into the header at chunk '.($before + $i));
             }
         }
-        throw Damaged::header('the offset table is impossible');
+        throw FileDamaged::header('the offset table is impossible');
     }
 
     /**
@@ -125,7 +125,7 @@ final readonly class ExrChunks
      *
      * @param  int  $number  its place in the table, which goes down the picture whatever the order of writing
      *
-     * @throws Damaged
+     * @throws FileDamaged
      */
     private function chunk(int $offset, int $partNumber, int $number, bool $unpack): void
     {
@@ -134,17 +134,17 @@ final readonly class ExrChunks
         $length = $lead + ($part->deep ? 24 : 4);
         $bytes = $this->source->read($offset, $length);
         if (strlen($bytes) < $length) {
-            throw Damaged::cutShort("the file ends inside the chunk at byte {$offset}");
+            throw FileDamaged::cutShort("the file ends inside the chunk at byte {$offset}");
         }
         if ($this->file->multiPart && ExrHeader::int($bytes, 0) !== $partNumber) {
-            throw Damaged::checksum("the chunk at byte {$offset} belongs to another part than its table says");
+            throw FileDamaged::checksum("the chunk at byte {$offset} belongs to another part than its table says");
         }
         if (! $part->isTiled()) {
             $y = ExrHeader::int($bytes, $lead - 4);
             $due = $part->dataWindow[1] + $number * $part->linesPerChunk();
             if ($y !== $due) {
-                throw trim($bytes, "\0") === '' ? Damaged::cutShort("nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}")
-                    : Damaged::checksum("the chunk at byte {$offset} begins at line {$y} and not at {$due}");
+                throw trim($bytes, "\0") === '' ? FileDamaged::cutShort("nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}")
+                    : FileDamaged::checksum("the chunk at byte {$offset} begins at line {$y} and not at {$due}");
             }
         }
         if ($part->deep) {
@@ -155,13 +155,13 @@ final readonly class ExrChunks
             $packed = ExrHeader::int($bytes, $lead);
         }
         if ($packed === 0 && ! $part->deep) {
-            throw Damaged::cutShort("the chunk at byte {$offset} is empty: the file was not finished");
+            throw FileDamaged::cutShort("the chunk at byte {$offset} is empty: the file was not finished");
         }
         if ($packed < 0) {
-            throw Damaged::checksum("the chunk at byte {$offset} names an impossible length");
+            throw FileDamaged::checksum("the chunk at byte {$offset} names an impossible length");
         }
         if ($offset + $length + $packed > $this->source->size()) {
-            throw Damaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
+            throw FileDamaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
         }
         if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true)) {
             $this->unpack($offset, $offset + $length, $packed, $part, $number);
@@ -185,7 +185,7 @@ final readonly class ExrChunks
         $data = $this->source->read($at, 2);
         $deflated = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
         if ($exact || $deflated) {
-            throw Damaged::checksum("the chunk at byte {$offset} does not unpack");
+            throw FileDamaged::checksum("the chunk at byte {$offset} does not unpack");
         }
     }
 

@@ -6,7 +6,7 @@ namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Text\Text;
 
 /** The headers of an OpenEXR file, one a part, and where they end. */
@@ -22,24 +22,24 @@ final readonly class ExrHeader
     /** @param  non-empty-list<ExrPart>  $parts */
     private function __construct(public array $parts, public bool $multiPart, public int $end) {}
 
-    /** @throws Damaged */
+    /** @throws FileDamaged */
     public static function read(ByteSource $source, string $head): self
     {
         $size = $source->size();
         if ($size < 8) {
-            throw Damaged::cutShort("the file ends inside its header, after {$size} bytes");
+            throw FileDamaged::cutShort("the file ends inside its header, after {$size} bytes");
         }
         $version = self::int($head, 4);
         $multiPart = ($version & 0x1000) !== 0;
         if (($version & 0xFF) !== 2 || ($version & ~0x1EFF) !== 0) {
-            throw Damaged::header('the version field '.$version.' is not one of OpenEXR 2');
+            throw FileDamaged::header('the version field '.$version.' is not one of OpenEXR 2');
         }
         $bytes = new HeaderBytes($source, $head, self::LARGEST);
         $at = 8;
         $parts = [];
         do {
             if (count($parts) >= self::MOST_PARTS) {
-                throw Damaged::header('it names more than '.self::MOST_PARTS.' parts');
+                throw FileDamaged::header('it names more than '.self::MOST_PARTS.' parts');
             }
             [$attributes, $at] = self::attributes($bytes, $at);
             $parts[] = self::part($attributes, $version);
@@ -61,14 +61,14 @@ final readonly class ExrHeader
             [$type, $at] = $bytes->text($at);
             $length = self::int($bytes->take($at, 4), 0);
             if ($length < 0) {
-                throw Damaged::header('the attribute “'.Text::shown($name).'” names an impossible length');
+                throw FileDamaged::header('the attribute “'.Text::shown($name).'” names an impossible length');
             }
             // large ones (previews, manifests) are skipped without being read
             $attributes[$name] = [$type, $length <= 65536 ? $bytes->take($at + 4, $length) : ''];
             $bytes->skip($at + 4, $length);
             $at += 4 + $length;
             if (count($attributes) > 5000) {
-                throw Damaged::header('it has more than 5000 attributes');
+                throw FileDamaged::header('it has more than 5000 attributes');
             }
         }
     }
@@ -78,7 +78,7 @@ final readonly class ExrHeader
     {
         foreach (['channels', 'compression', 'dataWindow', 'displayWindow'] as $needed) {
             if (! isset($attributes[$needed])) {
-                throw Damaged::header("the header lacks “{$needed}”");
+                throw FileDamaged::header("the header lacks “{$needed}”");
             }
         }
         [$channels, $sampling] = self::channels($attributes['channels'][1]);
@@ -87,7 +87,7 @@ final readonly class ExrHeader
         if (isset($attributes['tiles']) && strlen($attributes['tiles'][1]) >= 9) {
             $tiles = [self::int($attributes['tiles'][1], 0), self::int($attributes['tiles'][1], 4), ord($attributes['tiles'][1][8])];
             if ($tiles[0] < 1 || $tiles[1] < 1 || ($tiles[2] & 15) > 2) {
-                throw Damaged::header('the header names impossible tiles');
+                throw FileDamaged::header('the header names impossible tiles');
             }
         }
         $tiled = str_starts_with($type, 'tiled') || $type === 'deeptile' || ($type === '' && ($version & 0x200) !== 0);
@@ -102,7 +102,7 @@ final readonly class ExrHeader
         $texts += $latin ? ['texts' => 'no UTF-8, read as Latin-1'] : [];
         $compression = ord($attributes['compression'][1][0] ?? "\xFF");
         if ($compression > 11) {
-            throw Damaged::header("the compression {$compression} is not one of OpenEXR");
+            throw FileDamaged::header("the compression {$compression} is not one of OpenEXR");
         }
         $rate = $attributes['framesPerSecond'][1] ?? '';
         $fps = strlen($rate) === 8 ? [self::int($rate, 0), self::int($rate, 4) & 0xFFFFFFFF] : null;
@@ -114,7 +114,7 @@ final readonly class ExrHeader
             self::box($attributes['dataWindow'][1], 'data window'),
             self::box($attributes['displayWindow'][1], 'display window'),
             is_float($aspect) && is_finite($aspect) ? $aspect : 1.0,
-            $tiled ? $tiles ?? throw Damaged::header('a tiled file without a description of its tiles') : null,
+            $tiled ? $tiles ?? throw FileDamaged::header('a tiled file without a description of its tiles') : null,
             str_starts_with($type, 'deep') || ($type === '' && ($version & 0x800) !== 0),
             strlen($count) === 4 ? self::int($count, 0) : null,
             isset($attributes['name']) ? Text::named($attributes['name'][1]) : null,
@@ -182,19 +182,19 @@ final readonly class ExrHeader
         while ($at < strlen($list) && $list[$at] !== "\0") {
             $end = strpos($list, "\0", $at);
             if ($end === false || $end - $at > 255 || $end + 17 > strlen($list) || count($channels) >= self::MOST_CHANNELS) {
-                throw Damaged::header('the list of channels breaks off');
+                throw FileDamaged::header('the list of channels breaks off');
             }
             $name = Text::named(substr($list, $at, $end - $at));
             $type = self::int($list, $end + 1);
             if ($type < 0 || $type > 2) {
-                throw Damaged::header("the channel “{$name}” has a pixel type that OpenEXR does not have");
+                throw FileDamaged::header("the channel “{$name}” has a pixel type that OpenEXR does not have");
             }
             $channels[$name] = $type;
             $sampling[$name] = [self::int($list, $end + 9), self::int($list, $end + 13)];
             $at = $end + 17;
         }
         if ($channels === []) {
-            throw Damaged::header('it has no channels');
+            throw FileDamaged::header('it has no channels');
         }
 
         return [$channels, $sampling];
@@ -204,11 +204,11 @@ final readonly class ExrHeader
     private static function box(string $bytes, string $what): array
     {
         if (strlen($bytes) < 16) {
-            throw Damaged::header("the {$what} breaks off");
+            throw FileDamaged::header("the {$what} breaks off");
         }
         $box = [self::int($bytes, 0), self::int($bytes, 4), self::int($bytes, 8), self::int($bytes, 12)];
         if ($box[2] < $box[0] || $box[3] < $box[1] || $box[2] - $box[0] >= Resolution::LARGEST || $box[3] - $box[1] >= Resolution::LARGEST) {
-            throw Damaged::header("the {$what} is impossible");
+            throw FileDamaged::header("the {$what} is impossible");
         }
 
         return $box;

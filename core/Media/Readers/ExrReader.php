@@ -9,11 +9,12 @@ use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Channels;
-use PlainLedger\Core\Media\Damaged;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ColourEncoding;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Media\ScanDepth;
 
 /**
  * OpenEXR, file layout of version 2: scanline, tiled, deep and multi-part. The quick look reads the headers, the
@@ -31,20 +32,20 @@ final readonly class ExrReader implements Reader
         return null;
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?Damaged
+    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
     {
         return null;
     }
 
-    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
+    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
     {
         $file = ExrHeader::read($source, $head);
         $facts = $this->facts($file);
         try {
             (new ExrChunks($source, $file))->check($depth);
-        } catch (Damaged $damaged) {
+        } catch (FileDamaged $damaged) {
             return $facts->withDamage($damaged->damage, $damaged->getMessage());
-        } catch (TooLarge $over) {
+        } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
 
@@ -99,7 +100,7 @@ final readonly class ExrReader implements Reader
             complete: true,
             header: $header,
             density: $part->density,
-            colour: ColourWords::inTexts($part->texts),
+            colour: ColourEncoding::inTexts($part->texts),
             projection: $part->projection,
             frameNumber: $part->frameNumber,
             timecode: $part->timecode,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
+use PlainLedger\Core\Media\FileDamaged;
 
 /** A header whose length is not known beforehand: what has been read, and more as it is asked for. */
 final class HeaderBytes
@@ -16,11 +16,11 @@ final class HeaderBytes
 
     public function __construct(private readonly ByteSource $source, private string $bytes, private readonly int $largest) {}
 
-    /** @throws Damaged if the file ends before, or the header grows past what any header is */
+    /** @throws FileDamaged if the file ends before, or the header grows past what any header is */
     public function take(int $at, int $length): string
     {
         if ($at + $length > $this->largest) {
-            throw Damaged::header('the header does not end');
+            throw FileDamaged::header('the header does not end');
         }
         if ($at < $this->base || $at + $length > $this->base + strlen($this->bytes)) {
             $this->bytes = $this->source->read($at, max($length, self::STEP));
@@ -28,7 +28,7 @@ final class HeaderBytes
         }
         $taken = substr($this->bytes, $at - $this->base, $length);
         if (strlen($taken) < $length) {
-            throw Damaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
+            throw FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
         }
 
         return $taken;
@@ -38,7 +38,7 @@ final class HeaderBytes
     public function skip(int $at, int $length): void
     {
         if ($at + $length > $this->source->size()) {
-            throw Damaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
+            throw FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
         }
     }
 
@@ -46,10 +46,10 @@ final class HeaderBytes
     public function text(int $at): array
     {
         $room = min(256, $this->source->size() - $at);
-        $bytes = $room > 0 ? $this->take($at, $room) : throw Damaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
+        $bytes = $room > 0 ? $this->take($at, $room) : throw FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
         $end = strpos($bytes, "\0");
         if ($end === false) {
-            throw $room < 256 ? Damaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes') : Damaged::header('a name in the header does not end');
+            throw $room < 256 ? FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes') : FileDamaged::header('a name in the header does not end');
         }
 
         return [substr($bytes, 0, $end), $at + $end + 1];

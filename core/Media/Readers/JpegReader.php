@@ -6,11 +6,12 @@ namespace PlainLedger\Core\Media\Readers;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ColourEncoding;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Media\ScanDepth;
 
 /** JPEG (ITU-T T.81) with JFIF density (ITU-T T.871): frame header, end mark; in full, the markers to the end. */
 final readonly class JpegReader implements Reader
@@ -38,7 +39,7 @@ final readonly class JpegReader implements Reader
         return null;
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?Damaged
+    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
     {
         $size = $source->size();
         $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
@@ -50,22 +51,22 @@ final readonly class JpegReader implements Reader
         return $this->bodyDamage($source, self::QUICK_REACH);
     }
 
-    /** @throws TooLarge */
-    private function bodyDamage(ByteSource $source, int $reach): ?Damaged
+    /** @throws FileTooLarge */
+    private function bodyDamage(ByteSource $source, int $reach): ?FileDamaged
     {
         try {
-            return $this->walk($source, $reach) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
-        } catch (Damaged $damaged) {
+            return $this->walk($source, $reach) === null ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+        } catch (FileDamaged $damaged) {
             return $damaged;
         }
     }
 
-    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
+    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
     {
         $facts = $this->header($source, $head);
         try {
-            $damaged = $depth === Depth::Full ? $this->bodyDamage($source, PHP_INT_MAX) : $this->tailDamage($source, $head);
-        } catch (TooLarge $over) {
+            $damaged = $depth === ScanDepth::Full ? $this->bodyDamage($source, PHP_INT_MAX) : $this->tailDamage($source, $head);
+        } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
 
@@ -82,10 +83,10 @@ final readonly class JpegReader implements Reader
         for ($i = 0; $i < self::MOST_SEGMENTS; $i++) {
             $lead = $this->slice($source, $head, $at, 4);
             if (strlen($lead) < 4) {
-                throw Damaged::cutShort('the file ends inside its header, after '.$source->size().' bytes');
+                throw FileDamaged::cutShort('the file ends inside its header, after '.$source->size().' bytes');
             }
             if ($lead[0] !== "\xFF") {
-                throw Damaged::header("a marker is expected at byte {$at} and something else stands there");
+                throw FileDamaged::header("a marker is expected at byte {$at} and something else stands there");
             }
             $marker = ord($lead[1]);
             if ($marker === 0xFF) {
@@ -99,11 +100,11 @@ final readonly class JpegReader implements Reader
                 continue;
             }
             if ($marker === 0xD9 || $marker === 0xDA) {
-                throw Damaged::header('the picture begins before any frame header');
+                throw FileDamaged::header('the picture begins before any frame header');
             }
             $length = ord($lead[2]) << 8 | ord($lead[3]);
             if ($length < 2) {
-                throw Damaged::header("the segment at byte {$at} names a length of {$length}");
+                throw FileDamaged::header("the segment at byte {$at} names a length of {$length}");
             }
             if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true)) {
                 return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $transform, $header, $ppi, $colour, $projection);
@@ -117,7 +118,7 @@ final readonly class JpegReader implements Reader
                 $header += self::quality($data);
             } elseif ($marker === 0xE2 && str_starts_with($data, 'ICC_PROFILE')) {
                 $header['colour profile'] = 'embedded';
-                $colour = ColourWords::fromProfile('', substr($data, 14)) ?? $colour;
+                $colour = ColourEncoding::fromProfile('', substr($data, 14)) ?? $colour;
             } elseif ($marker === 0xE1 && str_starts_with($data, "Exif\0\0")) {
                 [$exifDensity, $exifColour] = Exif::read(substr($data, 6));
                 $ppi = $exifDensity ?? $ppi;
@@ -127,7 +128,7 @@ final readonly class JpegReader implements Reader
             }
             $at += 2 + $length;
         }
-        throw Damaged::header('there is no frame header among the first '.self::MOST_SEGMENTS.' segments');
+        throw FileDamaged::header('there is no frame header among the first '.self::MOST_SEGMENTS.' segments');
     }
 
     /**
@@ -137,13 +138,13 @@ final readonly class JpegReader implements Reader
     private function frame(string $data, int $marker, ?array $density, ?int $transform, array $header, ?int $ppi, ?string $colour, ?string $projection): MediaFacts
     {
         if (strlen($data) < 6 || strlen($data) < 6 + 3 * ord($data[5])) {
-            throw Damaged::cutShort('the file ends inside its frame header');
+            throw FileDamaged::cutShort('the file ends inside its frame header');
         }
         $bits = ord($data[0]);
         [$height, $width] = [ord($data[1]) << 8 | ord($data[2]), ord($data[3]) << 8 | ord($data[4])];
         $components = ord($data[5]);
         if ($width === 0 || ! in_array($components, [1, 2, 3, 4], true) || $bits < 2 || $bits > 16) {
-            throw Damaged::header('the frame header names an impossible size, depth or count of components');
+            throw FileDamaged::header('the frame header names an impossible size, depth or count of components');
         }
         $channels = match ($components) {
             1 => ['Y'], 2 => ['Y', 'A'], 3 => ['R', 'G', 'B'], default => ['C', 'M', 'Y', 'K'],
@@ -211,8 +212,8 @@ final readonly class JpegReader implements Reader
      *
      * @return int|null where the end mark ends; null if the file ends before it
      *
-     * @throws Damaged where a segment is no segment
-     * @throws TooLarge where there are more of them than any encoder writes
+     * @throws FileDamaged where a segment is no segment
+     * @throws FileTooLarge where there are more of them than any encoder writes
      */
     private function walk(ByteSource $source, int $reach): ?int
     {
@@ -220,11 +221,11 @@ final readonly class JpegReader implements Reader
         $at = 2;
         for ($markers = 0; $at + 2 <= $size; $markers++) {
             if ($markers > self::MOST_MARKERS) {
-                throw TooLarge::of('more than '.number_format(self::MOST_MARKERS).' segments');
+                throw FileTooLarge::of('more than '.number_format(self::MOST_MARKERS).' segments');
             }
             $lead = $source->read($at, 4);
             if ($lead === '' || $lead[0] !== "\xFF") {
-                throw Damaged::checksum("a marker is expected at byte {$at} and something else stands there");
+                throw FileDamaged::checksum("a marker is expected at byte {$at} and something else stands there");
             }
             $marker = ord($lead[1] ?? "\0");
             if ($marker === 0xD9) {

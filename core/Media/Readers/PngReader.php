@@ -7,11 +7,12 @@ namespace PlainLedger\Core\Media\Readers;
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ColourEncoding;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
-use PlainLedger\Core\Media\TooLarge;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\Text;
 
 /** PNG (ISO/IEC 15948): header, the chunks before the picture, the end mark; in full, every chunk's CRC. */
@@ -45,7 +46,7 @@ final readonly class PngReader implements Reader
         return $at === false ? null : substr($head, 0, $at - 4);
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?Damaged
+    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
     {
         $size = $source->size();
         $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
@@ -57,30 +58,30 @@ final readonly class PngReader implements Reader
             return null;
         }
 
-        return Damaged::cutShort('the end mark is missing after '.$size.' bytes');
+        return FileDamaged::cutShort('the end mark is missing after '.$size.' bytes');
     }
 
-    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts
+    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
     {
         $this->checkHeader($head);
         $values = unpack('Nwidth/Nheight/Cdepth/Ccolour/Cpacking/Cfilter/Cinterlace', $head, 16);
         /** @var array{width: int, height: int, depth: int, colour: int, packing: int, filter: int, interlace: int} $values */
         $facts = $this->facts($values, $this->chunksBeforePicture($source, $head));
         try {
-            $damaged = $depth === Depth::Full ? $this->bodyDamage($source) : $this->tailDamage($source, $head);
-        } catch (TooLarge $over) {
+            $damaged = $depth === ScanDepth::Full ? $this->bodyDamage($source) : $this->tailDamage($source, $head);
+        } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
     }
 
-    /** @throws TooLarge */
-    private function bodyDamage(ByteSource $source): ?Damaged
+    /** @throws FileTooLarge */
+    private function bodyDamage(ByteSource $source): ?FileDamaged
     {
         try {
-            return $this->walk($source, true) === null ? Damaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
-        } catch (Damaged $damaged) {
+            return $this->walk($source, true) === null ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+        } catch (FileDamaged $damaged) {
             return $damaged;
         }
     }
@@ -88,22 +89,22 @@ final readonly class PngReader implements Reader
     private function checkHeader(string $head): void
     {
         if (strlen($head) < 33) {
-            throw Damaged::cutShort('the file ends inside its header, after '.strlen($head).' bytes');
+            throw FileDamaged::cutShort('the file ends inside its header, after '.strlen($head).' bytes');
         }
         if (substr($head, 8, 8) !== "\0\0\0\x0DIHDR") {
-            throw Damaged::header('the first chunk is not the image header');
+            throw FileDamaged::header('the first chunk is not the image header');
         }
         if (hash('crc32b', substr($head, 12, 17), true) !== substr($head, 29, 4)) {
-            throw Damaged::checksum('the image header fails its CRC');
+            throw FileDamaged::checksum('the image header fails its CRC');
         }
         $allowed = [0 => [1, 2, 4, 8, 16], 2 => [8, 16], 3 => [1, 2, 4, 8], 4 => [8, 16], 6 => [8, 16]];
         if (! in_array(ord($head[24]), $allowed[ord($head[25])] ?? [], true)) {
-            throw Damaged::header('the image header names a colour type and depth that PNG does not have');
+            throw FileDamaged::header('the image header names a colour type and depth that PNG does not have');
         }
         foreach ([16, 20] as $at) {
             $side = self::uint32($head, $at);
             if ($side < 1 || $side > Resolution::LARGEST) {
-                throw Damaged::header("the image header names an impossible size, a side of {$side} pixels");
+                throw FileDamaged::header("the image header names an impossible size, a side of {$side} pixels");
             }
         }
     }
@@ -164,7 +165,7 @@ final readonly class PngReader implements Reader
             case $type === 'cICP' && strlen($data) === 4:
                 // code points of ITU-T H.273: colour primaries and transfer characteristics
                 $header['colour code points'] = ord($data[0]).'/'.ord($data[1]);
-                $found['colour'] = ColourWords::fromCodePoints(ord($data[0]), ord($data[1])) ?? $found['colour'] ?? null;
+                $found['colour'] = ColourEncoding::fromCodePoints(ord($data[0]), ord($data[1])) ?? $found['colour'] ?? null;
                 break;
             case $type === 'gAMA' && strlen($data) === 4:
                 $header['gamma'] = rtrim(rtrim(number_format(self::uint32($data, 0) / 100000, 5, '.', ''), '0'), '.');
@@ -175,7 +176,7 @@ final readonly class PngReader implements Reader
                 break;
             case $type === 'iCCP':
                 $header['colour profile'] = Text::shown(substr($data, 0, (int) strpos($data."\0", "\0")));
-                $found['profile'] = ColourWords::fromProfile($header['colour profile'], str_contains($data, "\0") ? (string) @gzuncompress(substr($data, strpos($data, "\0") + 2), 1 << 20) : '');
+                $found['profile'] = ColourEncoding::fromProfile($header['colour profile'], str_contains($data, "\0") ? (string) @gzuncompress(substr($data, strpos($data, "\0") + 2), 1 << 20) : '');
                 break;
             case $type === 'acTL' && strlen($data) === 8:
                 $header['animation frames'] = (string) self::uint32($data, 0);
@@ -261,8 +262,8 @@ final readonly class PngReader implements Reader
      * @param  bool  $sums  also compare every chunk's CRC
      * @return int|null where the end mark ends; null if the file ends before it
      *
-     * @throws Damaged where a CRC fails
-     * @throws TooLarge where there are more chunks than any encoder writes
+     * @throws FileDamaged where a CRC fails
+     * @throws FileTooLarge where there are more chunks than any encoder writes
      */
     private function walk(ByteSource $source, bool $sums): ?int
     {
@@ -272,7 +273,7 @@ final readonly class PngReader implements Reader
         $most = $sums ? self::MOST_STEPS_IN_FULL : self::MOST_STEPS;
         for ($chunks = 0; $at + 12 <= $size; $chunks++) {
             if ($chunks >= $most) {
-                throw TooLarge::of('more than '.number_format($most).' chunks');
+                throw FileTooLarge::of('more than '.number_format($most).' chunks');
             }
             $lead = $source->read($at, 8);
             if (strlen($lead) < 8) {
@@ -285,7 +286,7 @@ final readonly class PngReader implements Reader
             }
             $pictures += $type === 'IDAT' ? 1 : 0;
             if ($sums && ! $this->sumHolds($source, $at, $length, $type)) {
-                throw Damaged::checksum("the {$type} chunk at byte {$at} fails its CRC");
+                throw FileDamaged::checksum("the {$type} chunk at byte {$at} fails its CRC");
             }
             $at += 12 + $length;
             if ($type === 'IEND') {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Media\Damaged;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\ScanDepth;
 
 /**
  * Reads one format. A reader asks for as little as it can, trusts no length, offset or count in the file, keeps no
@@ -21,9 +21,9 @@ interface Reader
     /**
      * @param  string  $head  the file's first bytes, already read
      *
-     * @throws Damaged where the header itself cannot be believed; a body that is not whole is told in the facts
+     * @throws FileDamaged where the header itself cannot be believed; a body that is not whole is told in the facts
      */
-    public function read(ByteSource $source, string $head, Depth $depth): MediaFacts;
+    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts;
 
     /**
      * For the quick look: the first bytes as far as they decide every fact but whether the body is whole, or null
@@ -32,5 +32,5 @@ interface Reader
     public function headerKey(string $head): ?string;
 
     /** For a file whose header is known already: what the quick look at its tail shows. Null where it is whole. */
-    public function tailDamage(ByteSource $source, string $head): ?Damaged;
+    public function tailDamage(ByteSource $source, string $head): ?FileDamaged;
 }

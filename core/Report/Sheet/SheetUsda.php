@@ -61,14 +61,14 @@ final readonly class SheetUsda implements SheetWriter
     /** The one camera that is asked by its whole name. */
     private static function camera(Part $part): ?string
     {
-        $asked = $part->find('camera.name')->ask->values ?? [];
+        $asked = $part->values('camera.name');
 
         return count($asked) === 1 && preg_match('~[*?]~', $asked[0]) !== 1 ? $asked[0] : null;
     }
 
     private function cameraPrim(string $name, string $prim, Part $part): string
     {
-        $size = $part->find('picture.resolution')->ask->values[0] ?? null;
+        $size = $part->find('picture.resolution')->value->values[0] ?? null;
         $aperture = '';
         if ($size !== null) {
             // an aperture of the picture's own shape, so that nothing is cropped or filled in
@@ -82,7 +82,7 @@ final readonly class SheetUsda implements SheetWriter
     private function settings(Specification $specification, Part $part, string $prim, ?string $camera, PrimNames $names): string
     {
         $lines = [];
-        $size = $part->find('picture.resolution')->ask->values[0] ?? null;
+        $size = $part->find('picture.resolution')->value->values[0] ?? null;
         if ($size !== null) {
             $resolution = Resolution::parse($size);
             $lines[] = "uniform int2 resolution = ({$resolution->width}, {$resolution->height})";

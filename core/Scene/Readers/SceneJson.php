@@ -8,8 +8,8 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
-use PlainLedger\Core\Scene\ToldSettings;
 use PlainLedger\Core\Text\Text;
 
 /** The `plain-ledger/scene` document, version 1. */
@@ -77,7 +77,7 @@ final readonly class SceneJson implements SceneReader
             }
         }
         $mapped = array_map(static fn (array $m): array => [$m[0], is_string($text = json_decode($m[1])) ? $text : $m[1]], $mapped);
-        $told = new ToldSettings($scene, $settings, $strange);
+        $told = new RawSettings($scene, $settings, $strange);
 
         return ($mapped === [] ? $told : $told->with(FieldNames::understood($mapped, [], $map)))->understood();
     }

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Scene\Readers;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\ToldScene;
+use PlainLedger\Core\Scene\RawScene;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -29,7 +29,7 @@ final readonly class SettingsTable
 
     /**
      * @param  list<list<string>>  $cells
-     * @return list<ToldScene>
+     * @return list<RawScene>
      *
      * @throws JsonRefused
      */
@@ -52,13 +52,13 @@ final readonly class SettingsTable
             throw JsonRefused::because(Text::shown($label), 'it has more than '.number_format(self::MOST_SCENES).' scenes; bring it in pieces.');
         }
 
-        return array_map(static fn (array $t): ToldScene => self::scene($t, $map), $told);
+        return array_map(static fn (array $t): RawScene => self::scene($t, $map), $told);
     }
 
     /**
      * @param  array{label: string, whose: list<string>, told: list<array{string, string}>}  $told
      */
-    private static function scene(array $told, ?FieldMap $map): ToldScene
+    private static function scene(array $told, ?FieldMap $map): RawScene
     {
         $content = [];
         foreach ($told['told'] as [$name, $value]) {
@@ -68,7 +68,7 @@ final readonly class SettingsTable
         $settings = FieldNames::understood($pairs, [], $map)->understood();
         $whose = array_values(array_unique(array_filter([...$told['whose'], $settings->file ?? ''], static fn (string $w): bool => $w !== '')));
 
-        return new ToldScene($told['label'], (string) json_encode((object) $content, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), $settings, $whose);
+        return new RawScene($told['label'], (string) json_encode((object) $content, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), $settings, $whose);
     }
 
     /**

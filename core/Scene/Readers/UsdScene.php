@@ -11,8 +11,8 @@ use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
-use PlainLedger\Core\Scene\ToldSettings;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -63,7 +63,7 @@ final class UsdScene implements SceneReader
         }
 
         if ($text->wasLatin()) {
-            $reader->strange[AnyScene::LATIN] = true;
+            $reader->strange[DetectingReader::LATIN] = true;
         }
 
         return $reader->told()->understood();
@@ -208,7 +208,7 @@ final class UsdScene implements SceneReader
         return null;
     }
 
-    private function told(): ToldSettings
+    private function told(): RawSettings
     {
         $settings = $this->time();
         $cameras = $this->ofType('Camera');
@@ -220,7 +220,7 @@ final class UsdScene implements SceneReader
             $settings += $this->rendered($chosen);
         }
 
-        return new ToldSettings([], $settings, array_keys($this->strange));
+        return new RawSettings([], $settings, array_keys($this->strange));
     }
 
     /** @return array<string, array{type: string, attributes: array<string, mixed>}> by path */

@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Calculator\Calculator;
 use PlainLedger\Core\Calculator\Field;
-use PlainLedger\Core\Calculator\Given;
+use PlainLedger\Core\Calculator\Inputs;
 use PlainLedger\Core\Calculator\Result;
 use PlainLedger\Core\Measure\NotUnderstood;
 
@@ -49,7 +49,7 @@ final class CalculatorTest extends TestCase
     {
         $calculation = Calculator::standard()->find($word);
         self::assertNotNull($calculation);
-        $results = $calculation->work(new Given($given));
+        $results = $calculation->work(new Inputs($given));
         $found = array_combine(array_map(static fn (Result $r): string => $r->label, $results), array_map(static fn (Result $r): string => $r->value, $results));
         self::assertSame($expected, array_intersect_key($found, $expected));
         foreach ($results as $result) {
@@ -65,8 +65,8 @@ final class CalculatorTest extends TestCase
                 $start[$field->name] = $field->start;
                 self::assertNotSame('', $field->example);
             }
-            self::assertNotSame([], $calculation->work(new Given($start)), $calculation->word());
-            self::assertSame([], $calculation->work(new Given([])));
+            self::assertNotSame([], $calculation->work(new Inputs($start)), $calculation->word());
+            self::assertSame([], $calculation->work(new Inputs([])));
         }
         self::assertNull(Calculator::standard()->find('no such'));
     }
@@ -81,7 +81,7 @@ final class CalculatorTest extends TestCase
             foreach (array_keys($start) as $name) {
                 foreach ($odd as $text) {
                     try {
-                        $calculation->work(new Given([$name => $text] + $start));
+                        $calculation->work(new Inputs([$name => $text] + $start));
                     } catch (NotUnderstood $sentence) {
                         self::assertNotSame('', $sentence->getMessage());
                         $refused++;

@@ -6,7 +6,7 @@ namespace Tests\Core\Checking;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use Tests\Core\Support\Workbench;
 
 /** Single cells: what is found, and how it is marked, on either side. */
@@ -96,7 +96,7 @@ final class CellsTest extends TestCase
     #[DataProvider('sceneCells')]
     public function test_in_the_scene(string $id, mixed $asked, array $settings, string $mark, ?string $found): void
     {
-        $document = Account::of(Workbench::specification([$id => $asked]), Workbench::scene($settings), null)->toArray();
+        $document = CheckReport::of(Workbench::specification([$id => $asked]), Workbench::scene($settings), null)->toArray();
 
         self::assertSame([$mark, $found], [$document['entries'][0]['scene']['mark'], $document['entries'][0]['scene']['found']]);
         self::assertArrayNotHasKey('files', $document['entries'][0]);
@@ -213,15 +213,15 @@ final class CellsTest extends TestCase
     public function test_nothing_given_is_no_check(): void
     {
         $this->expectException(\InvalidArgumentException::class);
-        Account::of(Workbench::specification(['time.rate' => 24]), null, null);
+        CheckReport::of(Workbench::specification(['time.rate' => 24]), null, null);
     }
 
     public function test_no_must_with_a_cell_is_open(): void
     {
-        $document = Account::of(Workbench::specification(['content.whole' => 'yes']), Workbench::scene([]), null)->toArray();
+        $document = CheckReport::of(Workbench::specification(['content.whole' => 'yes']), Workbench::scene([]), null)->toArray();
         self::assertSame(['open', []], [$document['verdict'], $document['entries']]);
 
-        $should = Account::of(Workbench::specification(['time.rate' => ['value' => 24, 'level' => 'should']]), Workbench::scene(['time.rate' => 25]), null)->toArray();
+        $should = CheckReport::of(Workbench::specification(['time.rate' => ['value' => 24, 'level' => 'should']]), Workbench::scene(['time.rate' => 25]), null)->toArray();
         self::assertSame('open', $should['verdict']);
     }
 

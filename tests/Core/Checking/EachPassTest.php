@@ -7,9 +7,9 @@ namespace Tests\Core\Checking;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\TextReport;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 
@@ -110,7 +110,7 @@ final class EachPassTest extends TestCase
     {
         $bench = self::good()->frames('mist/TC_010_mist.%04d.png', '1001-1010', Workbench::png(32, 18));
         $delivery = $bench->scan();
-        $account = Account::of(self::asked(), null, $delivery);
+        $account = CheckReport::of(self::asked(), null, $delivery);
         $entry = array_column($account->toArray()['entries'], null, 'id')['picture.resolution'];
 
         self::assertSame('64x36', $entry['files']['found']);
@@ -126,7 +126,7 @@ final class EachPassTest extends TestCase
     #[DataProvider('scenes')]
     public function test_a_scene_that_lists_fewer_says_which_are_missing(string $label, string $scene, array $missing, bool $saved = false): void
     {
-        $account = Account::of(self::asked(['naming.folder' => null]), (new AnyScene)->read($scene, $label), null);
+        $account = CheckReport::of(self::asked(['naming.folder' => null]), (new DetectingReader)->read($scene, $label), null);
         $entry = array_column($account->toArray()['entries'], null, 'id')['passes'];
 
         // that a pass is there does not say that it is saved

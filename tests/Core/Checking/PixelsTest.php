@@ -12,7 +12,7 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 
@@ -268,7 +268,7 @@ final class PixelsTest extends TestCase
         self::assertNotNull(PixelRules::looker(self::specification(['content.black' => 'none'])));
         // and files scanned without a look leave the line open
         $bench = self::bench(self::moving());
-        $account = Account::of(self::specification(['content.black' => 'none']), null, $bench->scan())->toArray();
+        $account = CheckReport::of(self::specification(['content.black' => 'none']), null, $bench->scan())->toArray();
         self::assertSame('open', $account['verdict']);
     }
 
@@ -289,7 +289,7 @@ final class PixelsTest extends TestCase
         $again = Delivery::fromArray(json_decode((string) json_encode($delivery->toArray()), true));
         foreach ([$delivery, $again] as $each) {
             // beside a black frame no other two are far apart
-            self::assertSame(['9', '3-4', 'yes'], array_column(array_column(self::lines(Account::of($specification, null, $each)->toArray()), 'files'), 'found'));
+            self::assertSame(['9', '3-4', 'yes'], array_column(array_column(self::lines(CheckReport::of($specification, null, $each)->toArray()), 'files'), 'found'));
         }
     }
 

@@ -6,8 +6,8 @@ namespace Tests\Core\Checking;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 
@@ -39,7 +39,7 @@ final class ScenePartsTest extends TestCase
 
     private static function read(string $text): \PlainLedger\Core\Scene\SceneSettings
     {
-        return (new AnyScene)->read($text, str_starts_with($text, '{') ? 'scene.json' : 'scene.txt');
+        return (new DetectingReader)->read($text, str_starts_with($text, '{') ? 'scene.json' : 'scene.txt');
     }
 
     /** @return iterable<string, array{string, Specification, list<string>}> */
@@ -79,7 +79,7 @@ final class ScenePartsTest extends TestCase
     #[DataProvider('scenes')]
     public function test_which_part_a_scene_makes(string $text, Specification $asked, array $makes): void
     {
-        $document = Account::of($asked, self::read($text), null)->toArray();
+        $document = CheckReport::of($asked, self::read($text), null)->toArray();
         self::assertSame($makes, $document['scene']['makes']);
         // nothing is compared, and nothing said to be wrong, of a part that it does not make
         foreach ($document['entries'] as $entry) {
@@ -94,7 +94,7 @@ final class ScenePartsTest extends TestCase
 
     public function test_each_output_is_judged_for_its_own_part_over_the_common_settings(): void
     {
-        $document = Account::of(self::framesAndPreview(), self::read((string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'settings' => ['time.rate' => 25, 'time.range' => '1001-1010'], 'outputs' => [
+        $document = CheckReport::of(self::framesAndPreview(), self::read((string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'settings' => ['time.rate' => 25, 'time.range' => '1001-1010'], 'outputs' => [
             ['part' => 'frames', 'settings' => ['picture.resolution' => '1920x1080', 'format.kind' => 'exr', 'naming.pattern' => 'TC_010.####.exr', 'time.rate' => 24]],
             ['part' => 'preview', 'settings' => ['picture.resolution' => '960x540', 'format.kind' => 'mp4', 'format.codec' => 'h264', 'naming.pattern' => 'TC_010_preview.mp4']],
         ]])), null)->toArray();

@@ -6,7 +6,7 @@ namespace Tests\Core\Checking;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Catalogue;
 use Tests\Core\Support\Workbench;
 
@@ -229,7 +229,7 @@ final class SettingsTest extends TestCase
      */
     private static function document(string $id, mixed $asked, array $settings, array $scene = ['file' => 'TC_010_light_v003', 'saved' => true, 'project_folder' => 'tide_clock']): array
     {
-        return Account::of(Workbench::specification([$id => $asked]), Workbench::scene($settings, $scene), null)->toArray();
+        return CheckReport::of(Workbench::specification([$id => $asked]), Workbench::scene($settings, $scene), null)->toArray();
     }
 
     /**

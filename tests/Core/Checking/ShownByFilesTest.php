@@ -6,12 +6,12 @@ namespace Tests\Core\Checking;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Media\Approving;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\PictureDistance;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Specification\Approved;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationRefused;
 use Tests\Core\Support\Workbench;
@@ -196,8 +196,8 @@ final class ShownByFilesTest extends TestCase
         $bench = self::shown(range(1, 6));
         $other = (new Workbench)->put('approved.pic', $bytes);
         $asked = self::asked(['content.reference' => [['frame' => 3, 'picture' => 'approved.pic', 'tolerance' => $tolerance]]], 6);
-        $pictures = Approving::pictures(Approved::in($asked), static fn (string $path): FileSource => FileSource::open("{$other->folder}/{$path}"));
-        $document = Account::of($asked, null, $bench->scan(Depth::Quick, looksFor: $asked, approved: $pictures))->toArray();
+        $pictures = ApprovedComparison::pictures(ApprovedPicture::in($asked), static fn (string $path): FileSource => FileSource::open("{$other->folder}/{$path}"));
+        $document = CheckReport::of($asked, null, $bench->scan(ScanDepth::Quick, looksFor: $asked, approved: $pictures))->toArray();
 
         $line = self::line($document, 'content.reference');
         self::assertSame($mark, $line[0], (string) $line[1]);
@@ -209,7 +209,7 @@ final class ShownByFilesTest extends TestCase
         self::assertTrue(class_exists(PictureDistance::class));
         $bench = self::shown([1, 2, 3]);
         $asked = self::asked(['content.reference' => [['frame' => 2, 'picture' => 'x']]], 3);
-        $document = Account::of($asked, null, $bench->scan(Depth::Quick, looksFor: $asked))->toArray();
+        $document = CheckReport::of($asked, null, $bench->scan(ScanDepth::Quick, looksFor: $asked))->toArray();
         // an approved picture that nobody gave is no mistake of the frame
         self::assertSame(['unknown', 'open'], [self::line($document, 'content.reference')[0], $document['verdict']]);
     }
@@ -227,7 +227,7 @@ final class ShownByFilesTest extends TestCase
         $huge = Workbench::png();
         $header = 'IHDR'.pack('NN', 10_000, 10_000).substr($huge, 24, 5);
         $bench = (new Workbench)->put('huge.png', substr($huge, 0, 12).$header.pack('N', crc32($header)).substr($huge, 33))->put('small.png', Workbench::png());
-        $pictures = Approving::pictures([1 => 'huge.png', 2 => 'small.png'], static fn (string $path): FileSource => FileSource::open("{$bench->folder}/{$path}"));
+        $pictures = ApprovedComparison::pictures([1 => 'huge.png', 2 => 'small.png'], static fn (string $path): FileSource => FileSource::open("{$bench->folder}/{$path}"));
         self::assertNull($pictures[1]);
         self::assertSame([64, 36], [$pictures[2]?->width(), $pictures[2]?->height()]);
     }

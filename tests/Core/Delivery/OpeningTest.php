@@ -16,7 +16,7 @@ use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 use Tests\Core\Support\Workbench;
 
 /** What is swapped in between listing and opening never lends a byte of the outside, and never blocks. */
@@ -59,7 +59,7 @@ final class OpeningTest extends TestCase
         try {
             $listing->open($a);
             self::fail('It was opened.');
-        } catch (SourceGone $gone) {
+        } catch (SourceUnreadable $gone) {
             self::assertSame($why, $gone->why);
         }
     }
@@ -74,7 +74,7 @@ final class OpeningTest extends TestCase
 
         self::assertSame($file->size, $listing->open($otherNumber)->size());
         // by way of a link it is not
-        $this->expectException(SourceGone::class);
+        $this->expectException(SourceUnreadable::class);
         FileSource::listed("{$bench->folder}/way/a.png", $file->size, $file->modified, $otherNumber->identity);
     }
 

@@ -16,11 +16,11 @@ use PlainLedger\Core\Delivery\ScanProgress;
 use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Damage;
-use PlainLedger\Core\Media\Depth;
-use PlainLedger\Core\Media\Looker;
-use PlainLedger\Core\Media\LookFor;
+use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SampleOptions;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Media\StringSource;
 use Tests\Core\Support\Workbench;
 
@@ -168,7 +168,7 @@ final class ScanTest extends TestCase
 
             public function open(ListedFile $file): ByteSource
             {
-                return $file->name === 'a.0001.png' ? new StringSource(Workbench::png()) : throw SourceGone::file($file->name, 'it is gone');
+                return $file->name === 'a.0001.png' ? new StringSource(Workbench::png()) : throw SourceUnreadable::file($file->name, 'it is gone');
             }
 
             public function again(ListedFile $file): ListedFile
@@ -239,7 +239,7 @@ final class ScanTest extends TestCase
 
             public function open(ListedFile $file): ByteSource
             {
-                throw SourceGone::file($file->name, 'it is gone');
+                throw SourceUnreadable::file($file->name, 'it is gone');
             }
 
             public function again(ListedFile $file): ListedFile
@@ -247,10 +247,10 @@ final class ScanTest extends TestCase
                 return $file;
             }
         };
-        $looker = Looker::standard(new LookFor(false));
+        $looker = PixelSampler::standard(new SampleOptions(false));
         foreach ([
             [new Scan($many(520_002, '%s.png'), Probe::standard()), 'The folder “renders” holds more than 500,000 files that belong to no sequence, more than are told apart. Check a folder further down.'],
-            [new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), Depth::Quick, $looker), 'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a folder further down.'],
+            [new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), ScanDepth::Quick, $looker), 'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a folder further down.'],
         ] as [$scan, $says]) {
             try {
                 $scan->run(0);

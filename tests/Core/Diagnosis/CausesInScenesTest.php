@@ -6,7 +6,7 @@ namespace Tests\Core\Diagnosis;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use Tests\Core\Support\Workbench;
 
 /** Each wrong setting, read before the render: every cause with what it explains, and the one thing to set. */
@@ -36,7 +36,7 @@ final class CausesInScenesTest extends TestCase
     public function test_a_wrong_setting_is_named(array $settings, array $causes, array $set, array $require = [], array $more = [], array $scene = []): void
     {
         $specification = Workbench::specification(array_filter([...self::REQUIRE, ...$require], static fn (mixed $v): bool => $v !== null), $more);
-        $document = Account::of($specification, Workbench::scene(array_filter([...self::SCENE, ...$settings], static fn (mixed $v): bool => $v !== null), $scene + ['saved' => true, 'project_folder' => 'tide_clock']), null)->toArray();
+        $document = CheckReport::of($specification, Workbench::scene(array_filter([...self::SCENE, ...$settings], static fn (mixed $v): bool => $v !== null), $scene + ['saved' => true, 'project_folder' => 'tide_clock']), null)->toArray();
 
         $found = [];
         foreach ($document['causes'] as $cause) {
@@ -113,7 +113,7 @@ final class CausesInScenesTest extends TestCase
 
     public function test_what_a_scene_does_not_mention_is_open_and_no_mistake(): void
     {
-        $document = Account::of(Workbench::specification(['picture.resolution' => '64x36', 'time.rate' => 24]), Workbench::scene(['time.rate' => 24]), null)->toArray();
+        $document = CheckReport::of(Workbench::specification(['picture.resolution' => '64x36', 'time.rate' => 24]), Workbench::scene(['time.rate' => 24]), null)->toArray();
 
         self::assertSame('open', $document['verdict']);
         self::assertSame(['unknown', 'equal'], array_column($document['entries'], 'mark'));
@@ -124,7 +124,7 @@ final class CausesInScenesTest extends TestCase
     public function test_a_should_never_changes_the_verdict(): void
     {
         $require = ['time.rate' => 24, 'render.samples' => ['min' => 128, 'level' => 'should', 'why' => 'noise']];
-        $document = Account::of(Workbench::specification($require), Workbench::scene(['time.rate' => 24, 'render.samples' => 64]), null)->toArray();
+        $document = CheckReport::of(Workbench::specification($require), Workbench::scene(['time.rate' => 24, 'render.samples' => 64]), null)->toArray();
 
         self::assertSame('balanced', $document['verdict']);
         self::assertSame(['draft-quality'], array_column($document['causes'], 'id'));

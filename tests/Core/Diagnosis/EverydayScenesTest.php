@@ -6,7 +6,7 @@ namespace Tests\Core\Diagnosis;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use Tests\Core\Support\Workbench;
 
 /** What goes wrong in scenes on any day, alone and with every mistake of another family: verdict, causes, the thing to set. */
@@ -165,7 +165,7 @@ final class EverydayScenesTest extends TestCase
         $scene = ['file' => 'TC_010_light_v003', 'saved' => $change['saved'] ?? true, 'project_folder' => 'tide_clock'];
         unset($change['saved']);
 
-        return Account::of(
+        return CheckReport::of(
             Workbench::specification(self::REQUIRE, ['starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-250']]]),
             Workbench::scene($change + self::SETTINGS, $scene),
             null,

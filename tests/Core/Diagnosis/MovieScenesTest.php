@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Diagnosis\Fix;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
@@ -87,7 +87,7 @@ final class MovieScenesTest extends TestCase
     #[DataProvider('scenes')]
     public function test_a_setting_of_a_movie_is_named(array $settings, array $causes, array $sets, array $asked = [], ?array $frames = null): void
     {
-        $account = Account::of(self::specification($asked, $frames), Workbench::scene($settings + self::RIGHT), null);
+        $account = CheckReport::of(self::specification($asked, $frames), Workbench::scene($settings + self::RIGHT), null);
         $of = array_values(array_filter($account->causes, static fn (Cause $c): bool => $c->part !== 'frames'));
 
         self::assertSame($causes, array_combine(array_map(static fn (Cause $c): string => $c->finding->id, $of), array_map(static fn (Cause $c): array => $c->explains, $of)));
@@ -102,7 +102,7 @@ final class MovieScenesTest extends TestCase
     {
         $asked = Workbench::specification(['naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'format.kind' => 'png', 'time.range' => '1001-1004']);
         $scene = static fn (string $name): SceneSettings => Workbench::scene(['naming.pattern' => $name, 'format.kind' => 'png', 'time.range' => '1001-1004']);
-        $first = static fn (string $name, array $others): ?Cause => Account::of($asked, $scene($name), null, [], null, $others)->causes[0] ?? null;
+        $first = static fn (string $name, array $others): ?Cause => CheckReport::of($asked, $scene($name), null, [], null, $others)->causes[0] ?? null;
 
         $cause = $first('TC_020_light_v003.####.png', ['shot' => ['TC_020', 'TC_030']]);
         self::assertSame(['value-of-another', ['naming.pattern']], [$cause?->finding->id, $cause?->explains]);
@@ -114,12 +114,12 @@ final class MovieScenesTest extends TestCase
         self::assertNull($first('TC_010_light_v003.####.png', ['shot' => ['TC_020']]));
 
         $bench = (new Workbench)->frames('TC_020_light_v003.%04d.png', '1001-1004', Workbench::png());
-        $account = Account::of($asked, null, $bench->scan(), [], null, ['shot' => ['TC_020']]);
+        $account = CheckReport::of($asked, null, $bench->scan(), [], null, ['shot' => ['TC_020']]);
         // they are no frames of this one, and nothing is renamed to it
         self::assertSame([['nothing-delivered', ['value-of-another']]], array_map(static fn (Cause $c): array => [$c->finding->id, $c->or], $account->causes));
         self::assertSame([['render', '1001-1004']], array_map(static fn (Fix $f): array => [$f->kind->value, $f->details['frames']], $account->remedy->fixes));
         $strict = Workbench::specification(['delivery.extras' => 'none', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'format.kind' => 'png', 'time.range' => '1001-1004']);
-        $account = Account::of($strict, null, $bench->scan());
+        $account = CheckReport::of($strict, null, $bench->scan());
         self::assertSame([['nothing-delivered', ['time.range']], ['value-of-another', ['delivery.extras']]], array_map(static fn (Cause $c): array => [$c->finding->id, $c->explains], $account->causes));
     }
 
@@ -129,7 +129,7 @@ final class MovieScenesTest extends TestCase
         $document = static function (string $cap, string $most, string $rate): array {
             $asked = Workbench::specification(['time.rate' => '24', 'time.range' => '1-240', 'format.bit_rate' => ['max' => $most], 'format.file_size' => ['max' => $cap]], ['delivers' => 'movie']);
 
-            return Account::of($asked, Workbench::scene(['time.rate' => 24, 'time.range' => '1-240', 'format.bit_rate' => $rate]), null)->toArray();
+            return CheckReport::of($asked, Workbench::scene(['time.rate' => 24, 'time.range' => '1-240', 'format.bit_rate' => $rate]), null)->toArray();
         };
         foreach ([['30 MB', '20 Mbit/s', '30 Mbit/s', '20000000', 2], ['20 MB', '20 Mbit/s', '30 Mbit/s', '15840000', 2], ['20 MB', '20 Mbit/s', '18 Mbit/s', '15840000', 1], ['100 MB', '20 Mbit/s', '30 Mbit/s', '20000000', 1]] as [$cap, $most, $rate, $set, $explains]) {
             $told = $document($cap, $most, $rate);

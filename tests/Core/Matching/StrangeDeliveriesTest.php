@@ -12,7 +12,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\StringSource;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\TextReport;
 use Tests\Core\Support\Workbench;
@@ -81,7 +81,7 @@ final class StrangeDeliveriesTest extends TestCase
                 }
             }
             $delivery = (new Scan(self::listing($files), Probe::standard()))->run(Workbench::NOW);
-            $account = Account::of($specification, null, $delivery);
+            $account = CheckReport::of($specification, null, $delivery);
             $document = $account->toArray();
             $why = (string) json_encode([array_keys($files), $document['causes']], JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRETTY_PRINT);
 

@@ -12,13 +12,13 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Media\Decoders\ExrDecoder;
 use PlainLedger\Core\Media\Decoders\GdDecoder;
-use PlainLedger\Core\Media\Depth;
+use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\StringSource;
-use PlainLedger\Core\Media\TooLarge;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use Tests\Core\Support\Workbench;
 
 /** What a file claims is held against what there is, before memory or time is spent on it. */
@@ -58,7 +58,7 @@ final class BudgetsTest extends TestCase
         try {
             ($facts->kind === Kind::Exr ? new ExrDecoder : new GdDecoder)->decode($source, $facts);
             self::fail('It was decoded.');
-        } catch (TooLarge $over) {
+        } catch (FileTooLarge $over) {
             self::assertSame("too large to look at here: {$figure}", $over->getMessage());
         }
         self::assertLessThan(8 << 20, memory_get_peak_usage() - $before);
@@ -68,7 +68,7 @@ final class BudgetsTest extends TestCase
     {
         $png = self::png(4, 4);
         $many = substr($png, 0, 33).str_repeat(self::chunk('teXt', ''), 100_001).substr($png, 33).str_repeat('.', 100);
-        foreach ([[$many, Depth::Quick, '100,000 chunks'], [self::jpeg(200_001).str_repeat('.', 100), Depth::Quick, '200,000 segments'], [self::jpeg(200_001), Depth::Full, '200,000 segments']] as [$bytes, $depth, $figure]) {
+        foreach ([[$many, ScanDepth::Quick, '100,000 chunks'], [self::jpeg(200_001).str_repeat('.', 100), ScanDepth::Quick, '200,000 segments'], [self::jpeg(200_001), ScanDepth::Full, '200,000 segments']] as [$bytes, $depth, $figure]) {
             $facts = Probe::standard()->read(new StringSource($bytes), $depth);
             self::assertNotNull($facts->width);
             self::assertSame([null, null, "too large to look at here: more than {$figure}"], [$facts->complete, $facts->damage, $facts->unread()]);
@@ -79,8 +79,8 @@ final class BudgetsTest extends TestCase
     {
         $bench = (new Workbench)->frames('TC_010.%04d.png', '1-3', Workbench::png())->put('TC_010.0002.png', self::png(100_000, 100_000));
         $specification = Workbench::specification(['time.range' => '1-3', 'content.black' => 'none', 'content.frozen' => 'none', 'naming.pattern' => 'TC_010.{frame:4}.{ext}']);
-        $delivery = (new Scan(FolderListing::of($bench->folder), Probe::standard(), Depth::Quick, PixelRules::looker($specification)))->run(Workbench::NOW);
-        $account = Account::of($specification, null, $delivery);
+        $delivery = (new Scan(FolderListing::of($bench->folder), Probe::standard(), ScanDepth::Quick, PixelRules::looker($specification)))->run(Workbench::NOW);
+        $account = CheckReport::of($specification, null, $delivery);
         $cells = [];
         foreach ($account->check->entries as $entry) {
             $cells[$entry->id()] = [$entry->files?->mark, $entry->files?->found];

@@ -7,9 +7,9 @@ namespace Tests\Core\Media;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Matching\Extension;
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\StringSource;
 
 /** Files that real encoders wrote, whole and broken in every everyday way. */
@@ -103,7 +103,7 @@ final class RealFilesTest extends TestCase
     public function test_the_header_is_read(string $folder, array $facts): void
     {
         $name = $this->dataName();
-        foreach (Depth::cases() as $depth) {
+        foreach (ScanDepth::cases() as $depth) {
             $source = FileSource::open($folder.$name);
             $line = Probe::standard()->read($source, $depth)->toArray($name, true, $source->size());
             self::assertSame(true, $line['complete'], (string) $line['damage']);
@@ -117,7 +117,7 @@ final class RealFilesTest extends TestCase
     {
         $bytes = (string) file_get_contents($folder.$this->dataName());
         foreach ([1, 8, 20, 60, intdiv(strlen($bytes), 2), intdiv(strlen($bytes) * 9, 10), strlen($bytes) - 1] as $length) {
-            foreach (Depth::cases() as $depth) {
+            foreach (ScanDepth::cases() as $depth) {
                 $found = Probe::standard()->read(new StringSource(substr($bytes, 0, min($length, strlen($bytes) - 1))), $depth);
                 self::assertFalse($found->isWhole(), "{$length} of ".strlen($bytes)." bytes, {$depth->value}");
             }
@@ -147,7 +147,7 @@ final class RealFilesTest extends TestCase
     public function test_bytes_after_the_end_harm_nobody(string $folder, array $facts): void
     {
         $bytes = (string) file_get_contents($folder.$this->dataName());
-        foreach (Depth::cases() as $depth) {
+        foreach (ScanDepth::cases() as $depth) {
             $found = Probe::standard()->read(new StringSource($bytes.str_repeat("\0", 700)), $depth);
             self::assertTrue($found->isWhole(), (string) $found->damageSays);
         }
@@ -164,7 +164,7 @@ final class RealFilesTest extends TestCase
                 $at = mt_rand(intdiv(strlen($bytes), 2), strlen($bytes) - 14);
                 $broken = $bytes;
                 $broken[$at] = chr(ord($bytes[$at]) ^ mt_rand(1, 255));
-                self::assertFalse(Probe::standard()->read(new StringSource($broken), Depth::Full)->isWhole(), basename($path)." at {$at}");
+                self::assertFalse(Probe::standard()->read(new StringSource($broken), ScanDepth::Full)->isWhole(), basename($path)." at {$at}");
             }
         }
     }

@@ -12,7 +12,7 @@ use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SliceSource;
-use PlainLedger\Core\Media\SourceGone;
+use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Media\StringSource;
 use Tests\Core\Support\Workbench;
 
@@ -88,7 +88,7 @@ final class SourcesTest extends TestCase
             try {
                 FileSource::open($path);
                 self::fail("{$path} was opened.");
-            } catch (SourceGone $gone) {
+            } catch (SourceUnreadable $gone) {
                 self::assertStringContainsString('could not be read', $gone->getMessage());
             }
         }

@@ -7,10 +7,10 @@ namespace Tests\Core\Messages;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Messages\Mailbox;
 use PlainLedger\Core\Messages\OwnerMessage;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Report\Agreement;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\SettingsTemplate;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\SharedSettings;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use Tests\Core\Support\Workbench;
 
 /** What owners are told, settings that should agree, and the sheet to fill in. */
@@ -21,8 +21,8 @@ final class MessagesTest extends TestCase
         $asked = Workbench::specification(['picture.resolution' => '64x36', 'time.rate' => 24, 'camera.name' => 'cam_a', 'scene.saved' => 'yes', 'render.motion_blur' => 'on']);
         $scene = Workbench::scene(['picture.resolution' => '64x36', 'picture.scale' => 50, 'time.rate' => 25, 'camera.chosen' => ['cam_b'], 'camera.all' => ['cam_a', 'cam_b']], ['saved' => false]);
         $message = OwnerMessage::to('Ansel', 'The Tide Clock', [
-            ['code' => 'TC_010', 'title' => 'quay', 'due' => '1 Dec, 18:00', 'document' => Account::of($asked, $scene, null)->toArray()],
-            ['code' => 'TC_020', 'title' => '', 'due' => null, 'document' => Account::of(Workbench::specification(['time.rate' => 24]), Workbench::scene(['time.rate' => 24]), null)->toArray()],
+            ['code' => 'TC_010', 'title' => 'quay', 'due' => '1 Dec, 18:00', 'document' => CheckReport::of($asked, $scene, null)->toArray()],
+            ['code' => 'TC_020', 'title' => '', 'due' => null, 'document' => CheckReport::of(Workbench::specification(['time.rate' => 24]), Workbench::scene(['time.rate' => 24]), null)->toArray()],
             ['code' => 'TC_030', 'title' => 'slip', 'due' => null, 'document' => null],
         ], 'Odile, coordinator');
 
@@ -66,9 +66,9 @@ final class MessagesTest extends TestCase
         self::assertSame([
             ['id' => 'time.rate', 'label' => 'Frame rate', 'common' => '24', 'count' => 3, 'others' => [['whose' => 'C', 'value' => '25']]],
             ['id' => 'render.samples', 'label' => 'Samples', 'common' => '128', 'count' => 3, 'others' => [['whose' => 'B', 'value' => '64']]],
-        ], Agreement::among($scenes));
-        self::assertSame([], Agreement::among([]));
-        self::assertSame([], Agreement::among(['A' => ['time.rate' => '24'], 'B' => ['time.rate' => '25']]));
+        ], SharedSettings::among($scenes));
+        self::assertSame([], SharedSettings::among([]));
+        self::assertSame([], SharedSettings::among(['A' => ['time.rate' => '24'], 'B' => ['time.rate' => '25']]));
     }
 
     public function test_the_sheet_to_fill_in_tells_nothing_until_it_is(): void
@@ -77,14 +77,14 @@ final class MessagesTest extends TestCase
         self::assertSame(['picture.resolution', 'picture.scale', 'time.rate', 'time.range', 'time.step', 'time.extent', 'time.timeline', 'camera.chosen', 'camera.all', 'camera.views', 'other.fog', 'output.folder', 'format.kind', 'naming.pattern', 'passes'], SettingsTemplate::ids($asked));
         $json = SettingsTemplate::json($asked);
         foreach ([$json, SettingsTemplate::text($asked)] as $empty) {
-            $scene = (new AnyScene)->read($empty."\nfps = 24\n" === $json."\nfps = 24\n" ? $json : $empty."\nfps = 24\n", 'template');
+            $scene = (new DetectingReader)->read($empty."\nfps = 24\n" === $json."\nfps = 24\n" ? $json : $empty."\nfps = 24\n", 'template');
             self::assertSame([], $scene->notUnderstood);
-            foreach (Account::of($asked, $scene, null)->check->entries as $entry) {
+            foreach (CheckReport::of($asked, $scene, null)->check->entries as $entry) {
                 self::assertNotSame('unequal', $entry->mark->value, $entry->id());
             }
         }
         $filled = strtr($json, ['"picture.resolution": null' => '"picture.resolution": "64x36"', '"camera.chosen": null' => '"camera.chosen": ["cam_a"]', '"saved": null' => '"saved": true']);
-        $entries = array_column(Account::of($asked, (new AnyScene)->read($filled, 'x.json'), null)->toArray()['entries'], 'mark', 'id');
+        $entries = array_column(CheckReport::of($asked, (new DetectingReader)->read($filled, 'x.json'), null)->toArray()['entries'], 'mark', 'id');
         self::assertSame(['equal', 'equal', 'equal', 'unknown'], [$entries['picture.resolution'], $entries['camera.name'], $entries['scene.saved'], $entries['time.rate']]);
     }
 }

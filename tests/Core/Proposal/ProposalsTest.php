@@ -9,10 +9,10 @@ use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Proposal\SpecificationProposal;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationDocument;
@@ -87,19 +87,19 @@ final class ProposalsTest extends TestCase
         $draft = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'));
         $part = $draft->specification->parts[0];
 
-        self::assertSame([], array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft)));
+        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft)));
         self::assertSame((string) FrameRange::parse($range), $part->single('time.range'));
         if ($pattern !== null && ! (str_contains($name, '%d') && $range !== '98-102') && ! (str_contains($name, '%03d') && FrameRange::parse($range)->last() > 999)) {
             self::assertSame($pattern, $part->single('naming.pattern'));
         }
-        $account = Account::of($draft->specification, null, $delivery);
+        $account = CheckReport::of($draft->specification, null, $delivery);
         self::assertSame(['balanced', []], [$account->check->verdict->value, array_map(static fn ($c): string => $c->finding->says, $account->causes)]);
 
         // written out and read again it asks the same of the same files
         $text = (string) json_encode(SpecificationDocument::of($draft->specification), JSON_UNESCAPED_UNICODE);
         $again = Specification::fromDocument(JsonDocument::parse($text, 'again', Specification::FORMAT));
         self::assertEquals($draft->specification->parts, $again->parts);
-        self::assertSame('balanced', Account::of($again, null, $delivery)->check->verdict->value);
+        self::assertSame('balanced', CheckReport::of($again, null, $delivery)->check->verdict->value);
     }
 
     #[DataProvider('deliveries')]
@@ -118,7 +118,7 @@ final class ProposalsTest extends TestCase
             $bench = self::filled("{$name}.{$extension}", $range, $bytes);
             $path = self::path("{$name}.{$extension}", $numbers[1]);
             $second === null ? $bench->without($path) : $bench->put($path, $second);
-            $account = Account::of($specification, null, $bench->scan());
+            $account = CheckReport::of($specification, null, $bench->scan());
 
             self::assertSame('unbalanced', $account->check->verdict->value, $how);
             self::assertSame((string) $numbers[1], $account->toArray()['sequences'][0]['rerender'], $how);

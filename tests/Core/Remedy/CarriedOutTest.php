@@ -6,7 +6,7 @@ namespace Tests\Core\Remedy;
 
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\ShotModel;
@@ -32,7 +32,7 @@ final class CarriedOutTest extends TestCase
             }
             $before = array_keys($model->files);
             $asked = $model->specification();
-            $told = Account::of($asked, null, $model->scan())->toArray();
+            $told = CheckReport::of($asked, null, $model->scan())->toArray();
             $seen += array_fill_keys(array_column($told['causes'], 'id'), true);
             $why = (string) json_encode([$round, $done, $before, $told['causes'], $told['fixes']], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
             try {
@@ -42,7 +42,7 @@ final class CarriedOutTest extends TestCase
             } catch (\LogicException $impossible) {
                 self::fail("{$impossible->getMessage()}\n{$why}");
             }
-            $after = Account::of($asked, null, $model->scan())->toArray();
+            $after = CheckReport::of($asked, null, $model->scan())->toArray();
             self::assertSame(['balanced', [], []], [$after['verdict'], $after['causes'], $after['fixes']], $why.json_encode($after['causes'], JSON_PRETTY_PRINT));
         }
         self::assertGreaterThan(25, count($seen), implode(', ', array_keys($seen)));
@@ -162,7 +162,7 @@ final class CarriedOutTest extends TestCase
     {
         $settings += ['output.overwrites' => 'no'];
 
-        return Account::of($asked, Workbench::scene($settings, $scene), null)->toArray();
+        return CheckReport::of($asked, Workbench::scene($settings, $scene), null)->toArray();
     }
 
     /**
@@ -190,7 +190,7 @@ final class CarriedOutTest extends TestCase
     {
         $bench = (new Workbench)->frames('TC_010.%04d.png', '1001-1040', Workbench::png());
         $asked = Workbench::specification(['time.range' => '1001-1096', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'format.kind' => 'png']);
-        $account = static fn (SceneSettings $scene): array => Account::of($asked, $scene, $bench->scan())->toArray();
+        $account = static fn (SceneSettings $scene): array => CheckReport::of($asked, $scene, $bench->scan())->toArray();
         $told = $account(Workbench::scene(['time.range' => '1001-1050', 'naming.pattern' => 'TC_010.####.png', 'format.kind' => 'png']));
         self::assertSame([['set', '1001-1096'], ['render', '1041-1096']], array_map(static fn (array $f): array => [$f['kind'], $f['to'] ?? $f['frames']], $told['fixes']));
         // a scene that completes what is there is no mistake, one that leaves a gap is

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Remedy;
 
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\BlockerSummary;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
-use PlainLedger\Core\Report\HoldsUp;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\TextReport;
 use Tests\Core\Support\Workbench;
@@ -79,7 +79,7 @@ final class FixesTest extends TestCase
 
     public function test_what_holds_it_up_in_a_few_words(): void
     {
-        $says = static fn (Workbench $bench, array $require = self::REQUIRE): string => HoldsUp::inWords(Account::of(Workbench::specification($require), null, $bench->scan()));
+        $says = static fn (Workbench $bench, array $require = self::REQUIRE): string => BlockerSummary::inWords(CheckReport::of(Workbench::specification($require), null, $bench->scan()));
         $png = Workbench::png();
 
         self::assertSame('balances', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1010', $png)));
@@ -93,15 +93,15 @@ final class FixesTest extends TestCase
         self::assertSame('nothing delivered', $says(new Workbench));
         self::assertSame('still arriving', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1006', $png, 5)));
         self::assertSame('1 file left over', $says((new Workbench)->frames('TC_010.%04d.png', '1001-1010', $png)->put('x.txt', 'x')));
-        $scene = Account::of(Workbench::specification(['time.rate' => 24, 'camera.single' => 'yes']), Workbench::scene(['time.rate' => 25, 'camera.chosen' => []]), null);
-        self::assertSame('scene, 2 causes', HoldsUp::inWords($scene));
-        self::assertSame('1 line not told', HoldsUp::inWords(Account::of(Workbench::specification(['time.rate' => 24]), Workbench::scene([]), null)));
+        $scene = CheckReport::of(Workbench::specification(['time.rate' => 24, 'camera.single' => 'yes']), Workbench::scene(['time.rate' => 25, 'camera.chosen' => []]), null);
+        self::assertSame('scene, 2 causes', BlockerSummary::inWords($scene));
+        self::assertSame('1 line not told', BlockerSummary::inWords(CheckReport::of(Workbench::specification(['time.rate' => 24]), Workbench::scene([]), null)));
     }
 
     public function test_reports_never_let_names_do_harm(): void
     {
         $bench = (new Workbench)->frames('TC_010.%04d.png', '1001-1010', Workbench::png())->put("=cmd|' /C calc'!A0.txt", 'x')->put("\e[2Jred]]>&<.txt", 'x')->put("bad\xFF.txt", 'x');
-        $account = Account::of(Workbench::specification(['camera.name' => '=2+3'] + self::REQUIRE, ['title' => "T\e[2J<&>", 'delivers' => 'frames', 'values' => ['shot' => 'TC_010']]), Workbench::scene(['camera.name' => "=1+1\r\n"]), $bench->scan());
+        $account = CheckReport::of(Workbench::specification(['camera.name' => '=2+3'] + self::REQUIRE, ['title' => "T\e[2J<&>", 'delivers' => 'frames', 'values' => ['shot' => 'TC_010']]), Workbench::scene(['camera.name' => "=1+1\r\n"]), $bench->scan());
         $text = (new TextReport)->write($account);
         $csv = (new CsvReport)->write($account);
         $xml = (new JunitReport)->write($account);

@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\RenderPlanning\FrameTimes;
-use PlainLedger\Core\RenderPlanning\Pool;
+use PlainLedger\Core\RenderPlanning\MachinePool;
 use PlainLedger\Core\RenderPlanning\RenderJob;
 use PlainLedger\Core\RenderPlanning\RenderPlan;
 
@@ -38,7 +38,7 @@ final class PlanAgainstClockTest extends TestCase
             $jobs[] = ['label' => "job {$n}", 'frames' => mt_rand(1, 12), 'seconds' => mt_rand(1, 1500), 'due' => mt_rand(0, 3) === 0 ? null : $start + mt_rand(100, 40_000)];
         }
         $plan = RenderPlan::of(
-            Pool::of($machines, $start, $window === null ? '' : "{$window[0]}:00-{$window[1]}:00"),
+            MachinePool::of($machines, $start, $window === null ? '' : "{$window[0]}:00-{$window[1]}:00"),
             array_map(static fn (array $j): RenderJob => new RenderJob($j['label'], $j['label'], FrameRange::of(1, $j['frames']), FrameTimes::parse("{$j['seconds']} s"), $j['due']), $jobs),
         );
         usort($jobs, static fn (array $a, array $b): int => [$a['due'] ?? PHP_INT_MAX, $a['label']] <=> [$b['due'] ?? PHP_INT_MAX, $b['label']]);

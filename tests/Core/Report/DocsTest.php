@@ -7,11 +7,11 @@ namespace Tests\Core\Report;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Diagnosis\Order;
+use PlainLedger\Core\Diagnosis\CauseOrder;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Specification\Specification;
 
 /** What the pages for people say is so. */
@@ -45,7 +45,7 @@ final class DocsTest extends TestCase
         $result = (new Validator)->validate($data, (string) file_get_contents($schema));
         self::assertTrue($result->isValid(), (string) $result->error());
         $strange = match ($format) {
-            'plain-ledger/scene' => (new AnyScene)->read($json, 'docs')->notUnderstood,
+            'plain-ledger/scene' => (new DetectingReader)->read($json, 'docs')->notUnderstood,
             'plain-ledger/specification' => Specification::fromDocument(JsonDocument::parse($json, 'docs', $format))->notUnderstood,
             'plain-ledger/field-map' => FieldMap::fromDocument(JsonDocument::parse($json, 'docs', $format))->meanings() === [] ? ['nothing'] : [],
             default => [],
@@ -103,7 +103,7 @@ final class DocsTest extends TestCase
     public function test_every_cause_has_its_page_line(): void
     {
         $causes = (string) file_get_contents(self::root().'/docs/causes.md');
-        foreach (Order::CAUSES as $id) {
+        foreach (CauseOrder::CAUSES as $id) {
             self::assertStringContainsString("`{$id}`", $causes, $id);
         }
     }

@@ -7,10 +7,10 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Diagnosis\Cause;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Meaning;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\FieldMeaning;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
 use Tests\Core\Support\Workbench;
 
@@ -43,7 +43,7 @@ final class AsProgramsShowItTest extends TestCase
     #[DataProvider('lines')]
     public function test_it_is_read_as_it_is_meant(string $line, string $id, string $expected): void
     {
-        $scene = (new AnyScene)->read("{$line}\nscene = x\n", 'settings.txt');
+        $scene = (new DetectingReader)->read("{$line}\nscene = x\n", 'settings.txt');
         self::assertSame($expected, $scene->get($id), implode('; ', $scene->notUnderstood));
         self::assertSame([], $scene->notUnderstood);
     }
@@ -60,7 +60,7 @@ final class AsProgramsShowItTest extends TestCase
     public function test_what_is_no_value_is_told_and_never_guessed(string $line): void
     {
         $text = str_starts_with($line, 'Width') ? "{$line}\nHeight = 1080\nscene = x\n" : "{$line}\nscene = x\n";
-        $scene = (new AnyScene)->read($text, 'settings.txt');
+        $scene = (new DetectingReader)->read($text, 'settings.txt');
         self::assertSame([], $scene->all());
         self::assertCount(1, $scene->notUnderstood);
         self::assertCount(1, $scene->unknown);
@@ -74,8 +74,8 @@ final class AsProgramsShowItTest extends TestCase
         $lines = $this->read("[transform]\nscale = 2\n[TC_010]\nscale = 50\nfps = 24\n[Viewport]\nsamples = 4\n");
         self::assertSame([['picture.scale' => '50', 'time.rate' => '24'], ['transform.scale', 'Viewport.samples']], [$lines->all(), $lines->notUnderstood]);
         // what is pointed at counts wherever it stands
-        $map = FieldMap::none()->with(new Meaning('transform.scale', 'picture.scale'))->with(new Meaning('samples', 'render.samples'));
-        self::assertSame(['picture.scale' => '30', 'render.samples' => '4'], (new AnyScene)->read("[transform]\nscale = 30\n[Viewport]\nsamples = 4\n", 'x.ini', $map)->all());
+        $map = FieldMap::none()->with(new FieldMeaning('transform.scale', 'picture.scale'))->with(new FieldMeaning('samples', 'render.samples'));
+        self::assertSame(['picture.scale' => '30', 'render.samples' => '4'], (new DetectingReader)->read("[transform]\nscale = 30\n[Viewport]\nsamples = 4\n", 'x.ini', $map)->all());
     }
 
     public function test_a_name_alone_is_the_scene_s(): void
@@ -93,7 +93,7 @@ final class AsProgramsShowItTest extends TestCase
     public function test_how_many_frames_does_not_say_which(): void
     {
         $asked = Workbench::specification(['time.range' => '1001-1096', 'time.count' => 96]);
-        $marks = fn (string $text): array => array_column(array_map(static fn (array $e): array => [$e['id'], $e['mark']], Account::of($asked, $this->read($text), null)->toArray()['entries']), 1, 0);
+        $marks = fn (string $text): array => array_column(array_map(static fn (array $e): array => [$e['id'], $e['mark']], CheckReport::of($asked, $this->read($text), null)->toArray()['entries']), 1, 0);
         self::assertSame(['time.range' => 'unknown', 'time.count' => 'equal'], $marks("frames = 96\nscene = x\n"));
         self::assertSame(['time.range' => 'unknown', 'time.count' => 'unequal'], $marks("frames = 95\nscene = x\n"));
         // what is told of the range itself goes before
@@ -131,7 +131,7 @@ final class AsProgramsShowItTest extends TestCase
             'picture.resolution' => '2048x858', 'picture.scale' => 100, 'picture.pixel_aspect' => '1/1', 'time.rate' => 24, 'time.range' => '1001-1096', 'time.step' => 1, 'camera.name' => 'cam_quay', 'camera.single' => 'yes', 'scene.saved' => 'yes', 'render.samples' => ['min' => 128], 'render.motion_blur' => 'on',
             'output.folder' => 'renders/{shot}', 'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGBA', 'format.compression' => ['zip', 'zips'], 'colour.encoding' => 'linear', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
         ]);
-        $account = fn (string $text): Account => Account::of($asked, $this->read($text), null);
+        $account = fn (string $text): CheckReport => CheckReport::of($asked, $this->read($text), null);
         self::assertSame(['balanced', []], [$account($copied)->check->verdict->value, $account($copied)->causes]);
         // each line of it changed alone is the one cause
         foreach ([
@@ -147,6 +147,6 @@ final class AsProgramsShowItTest extends TestCase
 
     private function read(string $text): SceneSettings
     {
-        return (new AnyScene)->read($text, 'copied');
+        return (new DetectingReader)->read($text, 'copied');
     }
 }

@@ -6,10 +6,10 @@ namespace Tests\Core\Scene;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Scene\RawScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneDocument;
-use PlainLedger\Core\Scene\ToldScene;
 use PlainLedger\Core\Tabular\Csv;
 use Tests\Core\Support\Workbench;
 
@@ -63,7 +63,7 @@ final class EveryLayoutTest extends TestCase
             foreach ($forms as $form => [$file, $text]) {
                 self::assertSame([$own], self::lines($asked, $text, $file), "{$form}\n{$text}");
             }
-            $read = (new AnyScene)->read($forms['JSON'][1], 'a.json');
+            $read = (new DetectingReader)->read($forms['JSON'][1], 'a.json');
             self::assertSame([$own], self::lines($asked, SceneDocument::write($read), 'a.json'), 'as a document');
         }
     }
@@ -97,14 +97,14 @@ final class EveryLayoutTest extends TestCase
     /** @return list<list<string>> marks and causes of each scene in it */
     private static function lines(\PlainLedger\Core\Specification\Specification $asked, string $text, string $file): array
     {
-        return array_map(static function (ToldScene $told) use ($asked): array {
+        return array_map(static function (RawScene $told) use ($asked): array {
             self::assertSame([], array_values(array_filter($told->settings->notUnderstood, static fn (string $s): bool => $s !== 'Scene')));
-            $document = Account::of($asked, $told->settings, null)->toArray();
+            $document = CheckReport::of($asked, $told->settings, null)->toArray();
 
             return [
                 ...array_map(static fn (array $e): string => "{$e['id']} {$e['mark']} {$e['scene']['found']}", is_array($document['entries']) ? $document['entries'] : []),
                 ...array_map(static fn (array $c): string => "{$c['id']}: ".implode(' ', $c['explains']), is_array($document['causes']) ? $document['causes'] : []),
             ];
-        }, (new AnyScene)->scenes($text, $file));
+        }, (new DetectingReader)->scenes($text, $file));
     }
 }

@@ -7,8 +7,8 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonDocument;
-use PlainLedger\Core\Report\Account;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
@@ -98,7 +98,7 @@ final class EverydayWordsTest extends TestCase
     {
         $delivers = ['delivers' => in_array($id, ['time.duration', 'format.keyframe_interval'], true) ? 'movie' : 'frames', 'values' => []];
         $require = [$id => $asked] + ($id === 'format.keyframe_interval' || $id === 'time.duration' ? ['time.rate' => 24] : []) + ($id === 'time.extent' ? ['time.range' => '1-10'] : []);
-        $entries = Account::of(Workbench::specification($require, $delivers), $scene, null)->toArray()['entries'];
+        $entries = CheckReport::of(Workbench::specification($require, $delivers), $scene, null)->toArray()['entries'];
 
         return array_column($entries, null, 'id')[$id];
     }
@@ -160,12 +160,12 @@ final class EverydayWordsTest extends TestCase
             $depth(['format.bit_depth' => 64, 'format.channels' => 'RGBA']), $depth(['format.bit_depth' => 24, 'format.alpha' => 'none']),
         ]);
         self::assertSame(['32', '32', null], [$depth(['format.bit_depth' => 32, 'format.sample' => 'float']), $depth(['format.bit_depth' => 32, 'format.kind' => 'exr', 'format.channels' => 'RGBA']), $depth(['format.bit_depth' => 32, 'format.channels' => 'RGB'])]);
-        self::assertSame(['16', '8'], [(new AnyScene)->read("bits per channel = 16\nfps = 24\n", 'x')->get('format.bit_depth'), (new AnyScene)->read("bpp = 24\nchannels = RGB\n", 'x')->get('format.bit_depth')]);
+        self::assertSame(['16', '8'], [(new DetectingReader)->read("bits per channel = 16\nfps = 24\n", 'x')->get('format.bit_depth'), (new DetectingReader)->read("bpp = 24\nchannels = RGB\n", 'x')->get('format.bit_depth')]);
     }
 
     public function test_nothing_is_overwritten_by_a_weaker_word(): void
     {
-        $read = static fn (string $text): SceneSettings => (new AnyScene)->read($text, 'x.txt');
+        $read = static fn (string $text): SceneSettings => (new DetectingReader)->read($text, 'x.txt');
         $size = $read("width = 1920\nheight = 1080\nresolution = 72\n");
         self::assertSame(['1920x1080', '72'], [$size->get('picture.resolution'), $size->get('picture.density')]);
         self::assertSame('1920x1080', $read("resolution = 1280x720\nwidth = 1920\nheight = 1080\n")->get('picture.resolution'));
@@ -181,7 +181,7 @@ final class EverydayWordsTest extends TestCase
 
     public function test_regions_in_every_form(): void
     {
-        $region = static fn (string $text): ?string => (new AnyScene)->read("width = 200\nheight = 100\n{$text}\n", 'x.txt')->get('picture.region');
+        $region = static fn (string $text): ?string => (new DetectingReader)->read("width = 200\nheight = 100\n{$text}\n", 'x.txt')->get('picture.region');
         self::assertSame(['full', 'full', '40,10,120,80', '40,10,120,80', 'full', 'on', '10,20,50,60', 'full'], [
             $region('use region = no'), $region("use region = unchecked\nregion left = 10\nregion right = 90\nregion top = 5\nregion bottom = 60"),
             $region("crop min x = 0.2\ncrop max x = 0.8\ncrop min y = 0.1\ncrop max y = 0.9"), $region("region left = 40\nregion right = 160\nregion top = 10\nregion bottom = 90"),
@@ -202,7 +202,7 @@ final class EverydayWordsTest extends TestCase
             $name(['naming.pattern' => 'TC_010']),
         ]);
         $asked = Workbench::specification(['naming.pattern' => '{shot}{frame:4}.{ext}', 'format.kind' => 'exr', 'time.range' => '1-10'], ['values' => ['shot' => 'TC_010_']]);
-        $mark = static fn (array $settings): string => array_column(Account::of($asked, Workbench::scene($settings + ['format.kind' => 'exr']), null)->toArray()['entries'], 'mark', 'id')['naming.pattern'];
+        $mark = static fn (array $settings): string => array_column(CheckReport::of($asked, Workbench::scene($settings + ['format.kind' => 'exr']), null)->toArray()['entries'], 'mark', 'id')['naming.pattern'];
         self::assertSame(['equal', 'unknown', 'unequal', 'unequal'], [
             $mark(['naming.pattern' => 'TC_010_.exr', 'naming.adds_digits' => 4]), $mark(['naming.pattern' => 'TC_010_']), $mark(['naming.pattern' => 'TC_010_.exr']), $mark(['naming.pattern' => 'TC_010_', 'naming.adds_digits' => 0]),
         ]);
@@ -210,19 +210,19 @@ final class EverydayWordsTest extends TestCase
 
     public function test_sections_and_members_say_whose_a_name_is(): void
     {
-        $lines = (new AnyScene)->read("[camera]\nname = cam_quay\n[audio]\nrate = 48000\n[render]\nsamples = 128\n[frame]\nstart = 1\nend = 9\n", 'x.ini');
+        $lines = (new DetectingReader)->read("[camera]\nname = cam_quay\n[audio]\nrate = 48000\n[render]\nsamples = 128\n[frame]\nstart = 1\nend = 9\n", 'x.ini');
         self::assertSame(['cam_quay', '48000', '128', '1-9'], [$lines->get('camera.name'), $lines->get('audio.sample_rate'), $lines->get('render.samples'), $lines->get('time.range')]);
-        $flat = (new AnyScene)->read('{"format": "png", "width": 64, "height": 36, "camera": {"name": "cam_a"}, "fps": 24, "motion_blur": false}', 'x.json');
+        $flat = (new DetectingReader)->read('{"format": "png", "width": 64, "height": 36, "camera": {"name": "cam_a"}, "fps": 24, "motion_blur": false}', 'x.json');
         self::assertSame(['png', '64x36', 'cam_a', '24', 'off'], [$flat->get('format.kind'), $flat->get('picture.resolution'), $flat->get('camera.name') ?? $flat->chosenCameras[0] ?? null, $flat->get('time.rate'), $flat->get('render.motion_blur')]);
-        $bare = (new AnyScene)->read('{"picture.resolution": "64x36", "format.kind": "exr", "time.rate": 24}', 'x.json');
+        $bare = (new DetectingReader)->read('{"picture.resolution": "64x36", "format.kind": "exr", "time.rate": 24}', 'x.json');
         self::assertSame(['64x36', 'exr', '24'], [$bare->get('picture.resolution'), $bare->get('format.kind'), $bare->get('time.rate')]);
     }
 
     public function test_a_stretch_by_two_lengths_and_an_animation_made_at_another_rate(): void
     {
-        self::assertSame(['9/1', '1/1'], [(new AnyScene)->read("old length = 100\nnew length = 900\nfps = 24\n", 'x')->get('time.speed'), (new AnyScene)->read("old length = 100 frames\nnew length = 100 frames\nfps = 24\n", 'x')->get('time.speed')]);
+        self::assertSame(['9/1', '1/1'], [(new DetectingReader)->read("old length = 100\nnew length = 900\nfps = 24\n", 'x')->get('time.speed'), (new DetectingReader)->read("old length = 100 frames\nnew length = 100 frames\nfps = 24\n", 'x')->get('time.speed')]);
         $asked = Workbench::specification(['time.rate' => 25]);
-        $check = static fn (array $settings): array => Account::of($asked, Workbench::scene($settings), null)->toArray();
+        $check = static fn (array $settings): array => CheckReport::of($asked, Workbench::scene($settings), null)->toArray();
         self::assertSame(['equal', []], [$check(['time.rate' => 25, 'time.animation_rate' => '25 fps'])['entries'][0]['mark'], $check(['time.rate' => 25, 'time.animation_rate' => 25])['causes']]);
         $other = $check(['time.rate' => 25, 'time.animation_rate' => 24]);
         self::assertSame(['unequal', 'speed-changed', ['time.animation_rate', '25']], [$other['entries'][0]['mark'], $other['causes'][0]['id'], [$other['fixes'][0]['id'], $other['fixes'][0]['to']]]);

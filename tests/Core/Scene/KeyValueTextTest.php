@@ -7,9 +7,9 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\FieldNames;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\Readers\KeyValueText;
 use PlainLedger\Core\Scene\SceneSettings;
 use Tests\Core\Support\Workbench;
@@ -19,7 +19,7 @@ final class KeyValueTextTest extends TestCase
 {
     private static function read(string $text): SceneSettings
     {
-        return (new AnyScene)->read($text, 'settings.txt');
+        return (new DetectingReader)->read($text, 'settings.txt');
     }
 
     public function test_a_whole_scene(): void
@@ -121,7 +121,7 @@ final class KeyValueTextTest extends TestCase
         $specification = Workbench::specification(['picture.resolution' => '1920x1080', 'time.rate' => 24, 'time.range' => '1-96', 'camera.name' => 'cam_quay', 'format.kind' => 'png', 'render.motion_blur' => 'on']);
         $text = self::read("size = 1920 x 1080\nscale = 0.5\nfps = 25\nframes = 1-96\ncamera = cam_quay\nformat = PNG\nmotion blur = off\nproject = x");
         $json = Workbench::scene(['picture.resolution' => '1920x1080', 'picture.scale' => 50, 'time.rate' => 25, 'time.range' => '1-96', 'camera.chosen' => ['cam_quay'], 'format.kind' => 'png', 'render.motion_blur' => false], ['project_folder' => 'x']);
-        $of = static fn (SceneSettings $s): array => array_diff_key(Account::of($specification, $s, null)->toArray(), ['scene' => 1]);
+        $of = static fn (SceneSettings $s): array => array_diff_key(CheckReport::of($specification, $s, null)->toArray(), ['scene' => 1]);
 
         self::assertSame($of($json)['causes'], $of($text)['causes']);
         self::assertSame(['scale-below-full', 'rate-of-another-standard', 'value-differs'], array_column($of($text)['causes'], 'id'));
@@ -161,7 +161,7 @@ final class KeyValueTextTest extends TestCase
             // a pass called depth is no depth of colour
             self::assertSame('16', $scene->get('format.bit_depth'), $text);
         }
-        $json = (new AnyScene)->read((string) json_encode(['fps' => 24, 'passes' => ['beauty' => true, 'depth' => false]]), 'a.json');
+        $json = (new DetectingReader)->read((string) json_encode(['fps' => 24, 'passes' => ['beauty' => true, 'depth' => false]]), 'a.json');
         self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'depth', 'saved' => false]], $json->passes);
     }
 
@@ -226,11 +226,11 @@ final class KeyValueTextTest extends TestCase
     {
         $asked = Workbench::specification(['time.range' => '1001-1096', 'naming.pattern' => '{shot}_{task}.{frame:4}.{ext}', 'output.overwrites' => 'no']);
         foreach (['TC_010_light.$F4.exr', 'TC_010_light.<frame>.exr', '<shot>_light.####.exr', 'TC_010_light.[frame].exr', '${SHOT}_light.####.exr', 'TC_010_light.@@@@.exr', '%V_light.%04d.exr'] as $name) {
-            $lines = array_column(Account::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+            $lines = array_column(CheckReport::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
             self::assertSame(['unknown', 'unknown'], [$lines['naming.pattern'], $lines['output.overwrites']], $name);
         }
         foreach (['TC_010_light.exr' => 'unequal', 'TC_010_light.####.exr' => 'equal'] as $name => $mark) {
-            $lines = array_column(Account::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+            $lines = array_column(CheckReport::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
             self::assertSame($mark, $lines['naming.pattern'], $name);
         }
     }

@@ -7,8 +7,8 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Matching\Owed;
-use PlainLedger\Core\Matching\SceneOwners;
+use PlainLedger\Core\Matching\OwnerCandidate;
+use PlainLedger\Core\Matching\SceneOwnership;
 use PlainLedger\Core\Scene\SceneArchive;
 use Tests\Core\Support\Workbench;
 
@@ -144,7 +144,7 @@ final class SceneArchiveTest extends TestCase
     #[DataProvider('owners')]
     public function test_whose_a_scene_is(array $whose, array $expected): void
     {
-        $owners = new SceneOwners([new Owed(1, 'TC_010', 'ansel'), new Owed(2, 'TC_010_B', 'ansel'), new Owed(3, 'TC_020', null), new Owed(4, 'VANE_Pim', 'pim', 'Pim Reed'), new Owed(5, 'LOOP_Pim', 'pim', 'Pim Reed'), new Owed(6, 'VANE_Wren', 'wren', 'Wren Ashdown')]);
-        self::assertSame($expected, array_map(static fn (Owed $o): string => $o->code, $owners->of($whose)));
+        $owners = new SceneOwnership([new OwnerCandidate(1, 'TC_010', 'ansel'), new OwnerCandidate(2, 'TC_010_B', 'ansel'), new OwnerCandidate(3, 'TC_020', null), new OwnerCandidate(4, 'VANE_Pim', 'pim', 'Pim Reed'), new OwnerCandidate(5, 'LOOP_Pim', 'pim', 'Pim Reed'), new OwnerCandidate(6, 'VANE_Wren', 'wren', 'Wren Ashdown')]);
+        self::assertSame($expected, array_map(static fn (OwnerCandidate $o): string => $o->code, $owners->of($whose)));
     }
 }

@@ -7,9 +7,9 @@ namespace Tests\Core\Scene;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\RawScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
-use PlainLedger\Core\Scene\ToldScene;
 
 /** Sheets of settings, and objects of JSON, however they are laid out. */
 final class SettingsTableTest extends TestCase
@@ -46,13 +46,13 @@ final class SettingsTableTest extends TestCase
     public function test_each_layout_comes_to_the_same(string $name, string $text, array $expected): void
     {
         $text = $name === 'x.csv' && ! mb_check_encoding($text, 'ASCII') && str_contains($text, "\0") ? "\xFF\xFE{$text}" : $text;
-        $scenes = (new AnyScene)->scenes($text, $name);
+        $scenes = (new DetectingReader)->scenes($text, $name);
 
-        self::assertSame(array_values($expected), array_map(static fn (ToldScene $s): array => self::facts($s->settings), $scenes));
+        self::assertSame(array_values($expected), array_map(static fn (RawScene $s): array => self::facts($s->settings), $scenes));
         foreach (array_keys($expected) as $at => $whose) {
             self::assertContains($whose === '' ? $scenes[$at]->whose[0] ?? '' : $whose, [...$scenes[$at]->whose, '']);
             // what is kept of it is read as the same scene again
-            self::assertEquals($scenes[$at]->settings, (new AnyScene)->read($scenes[$at]->content, 'kept'));
+            self::assertEquals($scenes[$at]->settings, (new DetectingReader)->read($scenes[$at]->content, 'kept'));
         }
     }
 
@@ -60,7 +60,7 @@ final class SettingsTableTest extends TestCase
     {
         $this->expectException(JsonRefused::class);
         $this->expectExceptionMessage('it tells of 4 scenes (a, b and c …), and one is expected here.');
-        (new AnyScene)->read("shot,fps,size\na,24,1x1\nb,24,1x1\nc,24,1x1\nd,24,1x1\n", 'many.csv');
+        (new DetectingReader)->read("shot,fps,size\na,24,1x1\nb,24,1x1\nc,24,1x1\nd,24,1x1\n", 'many.csv');
     }
 
     /** @return iterable<string, array{string, string, string}> */
@@ -82,7 +82,7 @@ final class SettingsTableTest extends TestCase
     public function test_what_is_no_sheet_of_settings_is_refused(string $name, string $text, string $says): void
     {
         try {
-            $scenes = (new AnyScene)->scenes($text, $name);
+            $scenes = (new DetectingReader)->scenes($text, $name);
             self::fail('read as '.count($scenes));
         } catch (JsonRefused $refused) {
             self::assertStringContainsString($says, $refused->getMessage());
@@ -92,9 +92,9 @@ final class SettingsTableTest extends TestCase
 
     public function test_lines_of_settings_are_not_taken_for_a_sheet(): void
     {
-        $scene = (new AnyScene)->read("fps\t24\nsize\t2048x858\nframes\t1001-1096\n", 'x.txt');
+        $scene = (new DetectingReader)->read("fps\t24\nsize\t2048x858\nframes\t1001-1096\n", 'x.txt');
         self::assertSame(['size' => '2048x858', 'rate' => '24', 'range' => '1001-1096'], self::facts($scene));
-        $lists = (new AnyScene)->read("passes: beauty, depth, alpha\ncameras = cam_a, cam_b, cam_c\nfps: 24\n", 'x.txt');
+        $lists = (new DetectingReader)->read("passes: beauty, depth, alpha\ncameras = cam_a, cam_b, cam_c\nfps: 24\n", 'x.txt');
         self::assertSame([['beauty', 'depth', 'alpha'], ['cam_a', 'cam_b', 'cam_c'], '24'], [array_column($lists->passes ?? [], 'name'), $lists->cameras, $lists->get('time.rate')]);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Scene;
 
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\BlockerSummary;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
-use PlainLedger\Core\Report\HoldsUp;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\TextReport;
 use PlainLedger\Core\Specification\Catalogue;
@@ -45,7 +45,7 @@ final class StrangeInputTest extends TestCase
         $checks = 0;
         foreach ($ids as $id) {
             foreach (self::odd() as $value) {
-                $account = Account::of($specification, Workbench::scene([$id => $value]), null);
+                $account = CheckReport::of($specification, Workbench::scene([$id => $value]), null);
                 self::assertContains($account->check->verdict->value, ['open', 'unbalanced', 'balanced']);
                 self::assertJson((string) json_encode($account->toArray(), JSON_THROW_ON_ERROR));
                 $checks++;
@@ -72,11 +72,11 @@ final class StrangeInputTest extends TestCase
                     $settings[$id] = $odd[mt_rand(0, count($odd) - 1)];
                 }
             }
-            $account = Account::of($specification, Workbench::scene($settings, ['file' => $odd[mt_rand(0, count($odd) - 1)], 'saved' => $odd[mt_rand(0, 5)], 'project_folder' => $odd[mt_rand(0, count($odd) - 1)]]), $delivery);
+            $account = CheckReport::of($specification, Workbench::scene($settings, ['file' => $odd[mt_rand(0, count($odd) - 1)], 'saved' => $odd[mt_rand(0, 5)], 'project_folder' => $odd[mt_rand(0, count($odd) - 1)]]), $delivery);
             foreach ([new TextReport, new CsvReport, new JunitReport] as $writer) {
                 self::assertTrue(mb_check_encoding($writer->write($account), 'UTF-8'));
             }
-            self::assertNotSame('', HoldsUp::inWords($account));
+            self::assertNotSame('', BlockerSummary::inWords($account));
             // every unequal must has its explanation, and only unequal lines are explained
             $unequal = array_map(static fn ($e): string => $e->id(), array_filter($account->check->entries, static fn ($e): bool => $e->isUnequal()));
             $explained = array_unique(array_merge([], ...array_map(static fn ($c): array => $c->explains, $account->causes)));
@@ -105,7 +105,7 @@ final class StrangeInputTest extends TestCase
                         $again = Specification::resolve(new Layer(SetBy::Specification, ['delivers' => 'frames', 'require' => [$requirement->id() => $requirement->required()]], 'again'))->parts[0]->find($requirement->id());
                         self::assertSame($requirement->required(), $again?->required(), $requirement->id());
                     }
-                    Account::of($specification, Workbench::scene(['time.range' => '1-8', 'picture.resolution' => '64x36', 'camera.chosen' => ['a']]), $delivery)->toArray();
+                    CheckReport::of($specification, Workbench::scene(['time.range' => '1-8', 'picture.resolution' => '64x36', 'camera.chosen' => ['a']]), $delivery)->toArray();
                     $taken++;
                 } catch (PlainSentence $sentence) {
                     self::assertStringNotContainsString("\n", trim($sentence->getMessage()));

@@ -8,9 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\ByteSource;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\Sheet\SheetUsda;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\Readers\UsdScene;
 use Tests\Core\Support\Workbench;
 
@@ -106,7 +106,7 @@ final class UsdSceneTest extends TestCase
 
     public function test_a_scene_is_read(): void
     {
-        $scene = (new AnyScene)->read(self::SCENE, 'scene.usda');
+        $scene = (new DetectingReader)->read(self::SCENE, 'scene.usda');
 
         self::assertSame([], $scene->notUnderstood);
         self::assertSame(
@@ -121,31 +121,31 @@ final class UsdSceneTest extends TestCase
     public function test_the_camera_s_place_and_lens_are_facts_for_the_next_time(): void
     {
         $usd = static fn (string $more): string => "#usda 1.0\ndef Camera \"c\" { float focalLength = 35 float horizontalAperture = 20 {$more} }\ndef RenderSettings \"r\" { rel camera = </c> uniform int2 resolution = (20, 10) }\n";
-        $scene = (new AnyScene)->read($usd('double3 xformOp:translate = (4, 1.6, 12) uniform token[] xformOpOrder = ["xformOp:translate"] float3 xformOp:rotateXYZ.timeSamples = { 1: (0, 1, 0), 2: (0, 2, 0) }'), 'a.usda');
+        $scene = (new DetectingReader)->read($usd('double3 xformOp:translate = (4, 1.6, 12) uniform token[] xformOpOrder = ["xformOp:translate"] float3 xformOp:rotateXYZ.timeSamples = { 1: (0, 1, 0), 2: (0, 2, 0) }'), 'a.usda');
         self::assertSame(['camera.placement' => 'translate 4, 1.6, 12', 'camera.lens' => 'focalLength 35; horizontalAperture 20'], $scene->facts);
-        self::assertSame(['camera.lens' => 'focalLength 35; horizontalAperture 20'], (new AnyScene)->read($usd(''), 'a.usda')->facts);
+        self::assertSame(['camera.lens' => 'focalLength 35; horizontalAperture 20'], (new DetectingReader)->read($usd(''), 'a.usda')->facts);
     }
 
     public function test_each_product_may_have_a_camera_of_its_own(): void
     {
         $usd = "#usda 1.0\ndef Camera \"left\" {}\ndef Camera \"right\" {}\ndef RenderSettings \"r\" {\n rel camera = </left>\n rel products = [</r/a>, </r/b>]\n def RenderProduct \"a\" { token productName = \"a.####.exr\" }\n def RenderProduct \"b\" { token productName = \"b.####.exr\" rel camera = </right> }\n}\n";
-        self::assertSame(['left', 'right'], (new AnyScene)->read($usd, 'a.usda')->chosenCameras);
-        self::assertSame(['left'], (new AnyScene)->read(str_replace('</right>', '</left>', $usd), 'a.usda')->chosenCameras);
+        self::assertSame(['left', 'right'], (new DetectingReader)->read($usd, 'a.usda')->chosenCameras);
+        self::assertSame(['left'], (new DetectingReader)->read(str_replace('</right>', '</left>', $usd), 'a.usda')->chosenCameras);
     }
 
     public function test_a_pixel_aspect_that_conforms_to_the_camera(): void
     {
         $usd = static fn (string $policy): string => "#usda 1.0\ndef Camera \"c\" { float horizontalAperture = 40 float verticalAperture = 10 }\ndef RenderSettings \"r\" { rel camera = </c> uniform int2 resolution = (200, 100) uniform float pixelAspectRatio = 1 uniform token aspectRatioConformPolicy = \"{$policy}\" }\n";
-        self::assertSame('2/1', (new AnyScene)->read($usd('adjustPixelAspectRatio'), 'a.usda')->get('picture.pixel_aspect'));
+        self::assertSame('2/1', (new DetectingReader)->read($usd('adjustPixelAspectRatio'), 'a.usda')->get('picture.pixel_aspect'));
         foreach (['expandAperture', 'cropAperture', 'adjustApertureWidth'] as $policy) {
-            self::assertSame('1/1', (new AnyScene)->read($usd($policy), 'a.usda')->get('picture.pixel_aspect'), $policy);
+            self::assertSame('1/1', (new DetectingReader)->read($usd($policy), 'a.usda')->get('picture.pixel_aspect'), $policy);
         }
     }
 
     public function test_relations_in_a_circle_lead_nowhere(): void
     {
         $usd = "#usda 1.0\n( subLayers = [@./a.usda@, @../../etc/passwd@] renderSettingsPrimPath = \"/r\" )\ndef RenderSettings \"r\" (references = </r>) {\n rel camera = </r>\n rel products = [</r>, </r/p>, </nowhere>]\n uniform int2 resolution = (20, 10)\n def RenderProduct \"p\" { rel orderedVars = [</r/p>, </r>, </r/p/v>] token productName = \"a.####.exr\" def RenderVar \"v\" { rel orderedVars = </r/p/v> } }\n}\n";
-        $scene = (new AnyScene)->read($usd, 'a.usda');
+        $scene = (new DetectingReader)->read($usd, 'a.usda');
         self::assertSame(['20x10', 'a.{frame:4}.exr', ['r']], [$scene->get('picture.resolution'), $scene->get('naming.pattern'), $scene->chosenCameras]);
     }
 
@@ -155,8 +155,8 @@ final class UsdSceneTest extends TestCase
             'picture.resolution' => '2048x858', 'picture.pixel_aspect' => '1/1', 'time.rate' => '23.976', 'time.range' => '1001-1096', 'time.handles' => 8, 'camera.name' => 'cam_quay', 'camera.single' => 'yes',
             'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGBA', 'passes' => ['beauty', 'mist'], 'naming.pattern' => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', 'output.folder' => 'renders/{shot}',
         ]);
-        $scene = (new AnyScene)->read((new SheetUsda)->write($specification), 'sheet.usda');
-        $document = Account::of($specification, $scene, null)->toArray();
+        $scene = (new DetectingReader)->read((new SheetUsda)->write($specification), 'sheet.usda');
+        $document = CheckReport::of($specification, $scene, null)->toArray();
         $open = array_filter($document['entries'], static fn (array $e): bool => $e['mark'] !== 'equal');
 
         self::assertSame([], array_values(array_map(static fn (array $e): string => "{$e['id']}: {$e['required']}, ".json_encode($e['scene']), $open)));
@@ -219,7 +219,7 @@ final class UsdSceneTest extends TestCase
     {
         $this->expectException(JsonRefused::class);
         $this->expectExceptionMessage($says);
-        (new AnyScene)->read($text, 's.usda');
+        (new DetectingReader)->read($text, 's.usda');
     }
 
     public function test_any_damage_ends_in_settings_or_a_sentence(): void
@@ -296,13 +296,13 @@ final class UsdSceneTest extends TestCase
     public function test_what_differs_from_product_to_product_stays_open(): void
     {
         $stage = static fn (string $other): string => "#usda 1.0\n(\n    framesPerSecond = 24\n)\ndef RenderSettings \"s\"\n{\n    uniform int2 resolution = (2048, 858)\n    rel products = [</beauty>, </mist>]\n}\ndef RenderProduct \"beauty\" { token productName = \"r/a_beauty.####.exr\" rel orderedVars = </v> }\ndef RenderProduct \"mist\" { token productName = \"r/a_mist.####.exr\" rel orderedVars = </w> {$other} }\ndef RenderVar \"v\" { string sourceName = \"beauty\" }\ndef RenderVar \"w\" { string sourceName = \"mist\" }\n";
-        $same = (new AnyScene)->read($stage('int2 resolution = (2048, 858)'), 'a.usda');
+        $same = (new DetectingReader)->read($stage('int2 resolution = (2048, 858)'), 'a.usda');
         self::assertSame(['2048x858', []], [$same->get('picture.resolution'), $same->notUnderstood]);
-        $half = (new AnyScene)->read($stage('int2 resolution = (1024, 429)'), 'a.usda');
+        $half = (new DetectingReader)->read($stage('int2 resolution = (1024, 429)'), 'a.usda');
         self::assertNull($half->get('picture.resolution'));
         self::assertSame(['resolution differ from product to product, so they are not compared: beauty, mist'], $half->notUnderstood);
         self::assertSame('24', $half->get('time.rate'));
-        $blurred = (new AnyScene)->read($stage('bool disableMotionBlur = 1'), 'a.usda');
+        $blurred = (new DetectingReader)->read($stage('bool disableMotionBlur = 1'), 'a.usda');
         self::assertSame(['2048x858', null], [$blurred->get('picture.resolution'), $blurred->get('render.motion_blur')]);
     }
 }

@@ -9,9 +9,9 @@ use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Shotlist\Column;
 use PlainLedger\Core\Shotlist\DueDate;
-use PlainLedger\Core\Shotlist\Known;
+use PlainLedger\Core\Shotlist\ExistingDeliverable;
+use PlainLedger\Core\Shotlist\ListedPerson;
 use PlainLedger\Core\Shotlist\ListPlan;
-use PlainLedger\Core\Shotlist\Person;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\ShotRow;
@@ -143,8 +143,8 @@ final class ListsTest extends TestCase
 
     public function test_a_plan_says_what_would_be_made_changed_and_refused(): void
     {
-        $people = [new Person(1, 'Ansel Reed', 'ansel', 'ansel@harbour.example'), new Person(2, 'Wren Reed', 'wren', 'wren@harbour.example')];
-        $known = [new Known('TC_010', 'quay', 1, null, ['version' => '2'], ['time.range' => '1-10']), new Known('TC_030', 'slipway', 2, null, [], [])];
+        $people = [new ListedPerson(1, 'Ansel Reed', 'ansel', 'ansel@harbour.example'), new ListedPerson(2, 'Wren Reed', 'wren', 'wren@harbour.example')];
+        $known = [new ExistingDeliverable('TC_010', 'quay', 1, null, ['version' => '2'], ['time.range' => '1-10']), new ExistingDeliverable('TC_030', 'slipway', 2, null, [], [])];
         $rows = self::rows("shot,title,range,version,owner\nTC_010,quay,1-12,3,wren\nTC_020,fog,1-5,,Ansel\ntc_020,again,1-5,,\nTC_030,slipway,,,Wren Reed\nTC_040,,,,Reed\nTC_050,,,,nobody here\n");
         $plan = ListPlan::of($rows, $known, $people);
 

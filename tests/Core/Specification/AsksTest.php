@@ -6,9 +6,9 @@ namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\SpecificationDocument;
 use PlainLedger\Core\Specification\SpecificationRefused;
@@ -426,7 +426,7 @@ final class AsksTest extends TestCase
         self::assertSame([$required, $sentence], [$requirement->required(), $requirement->sentence()]);
         // what is shown can be typed again, and what is written can be read again
         self::assertSame($required, self::read($id, $required)->required());
-        self::assertSame($required, (string) Ask::read($requirement->descriptor, SpecificationDocument::ask($requirement)));
+        self::assertSame($required, (string) RequirementValue::read($requirement->descriptor, SpecificationDocument::ask($requirement)));
     }
 
     /** @return iterable<string, array{string, string, string}> id, typed, why it is refused */

@@ -7,11 +7,11 @@ namespace Tests\Core\Specification;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Proposal\SpecificationProposal;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Preset;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
@@ -24,7 +24,7 @@ final class BeginningsTest extends TestCase
         $words = [];
         foreach (Preset::shipped() as $preset) {
             $draft = Specification::draft(new Layer(SetBy::Specification, $preset->document, $preset->word));
-            self::assertSame([], array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft)), $preset->word);
+            self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft)), $preset->word);
             self::assertSame([], $draft->specification->notUnderstood);
             self::assertSame($preset, Preset::find($preset->word) == $preset ? $preset : null);
             $words[] = $preset->word;
@@ -81,8 +81,8 @@ final class BeginningsTest extends TestCase
             self::assertSame($value, $require[$id] ?? null, $id);
         }
         $draft = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'));
-        self::assertSame([], array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read($draft)));
-        $account = Account::of($draft->specification, null, $delivery);
+        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft)));
+        $account = CheckReport::of($draft->specification, null, $delivery);
         self::assertSame([], array_map(static fn ($c): string => $c->finding->says, $account->causes));
         self::assertSame('balanced', $account->check->verdict->value);
     }

@@ -7,9 +7,9 @@ namespace Tests\Core\Specification;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Specification\Ask;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\PassList;
+use PlainLedger\Core\Specification\RequirementValue;
 use Tests\Core\Support\Workbench;
 
 /** Passes as they are typed, with what is asked of single ones in brackets. */
@@ -68,10 +68,10 @@ final class PassListTest extends TestCase
     {
         $passes = Catalogue::standard()->find('passes') ?? self::fail('no passes');
         foreach ([['beauty', 'mist'], ['beauty', ['name' => 'mist', 'require' => ['format.bit_depth' => 16, 'format.compression' => ['zip', 'zips'], 'render.samples' => ['min' => 3]]]], [['name' => 'a b', 'require' => ['naming.pattern' => '{shot} (a;b).{frame:4}.exr']]]] as $list) {
-            $ask = Ask::read($passes, $list);
+            $ask = RequirementValue::read($passes, $list);
             $own = array_map(static fn (array $r): array => array_diff_key($r, ['render.samples' => 1]), $ask->own);
-            $written = PassList::write(Ask::read($passes, array_map(static fn (string $name): array => ['name' => $name, 'require' => $own[$name] ?? []], $ask->values)));
-            $again = Ask::read($passes, $written);
+            $written = PassList::write(RequirementValue::read($passes, array_map(static fn (string $name): array => ['name' => $name, 'require' => $own[$name] ?? []], $ask->values)));
+            $again = RequirementValue::read($passes, $written);
             self::assertEquals([$ask->values, array_filter($own)], [$again->values, $again->own], $written);
         }
     }

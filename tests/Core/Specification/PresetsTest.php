@@ -7,7 +7,7 @@ namespace Tests\Core\Specification;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Json\JsonDocument;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\Sheet\RequirementsCsv;
 use PlainLedger\Core\Report\Sheet\SheetHtml;
 use PlainLedger\Core\Report\Sheet\SheetMarkdown;
@@ -88,11 +88,11 @@ final class PresetsTest extends TestCase
         $settings = array_filter(['picture.resolution' => $size, 'picture.pixel_aspect' => $pixels, 'time.rate' => $rate], is_string(...));
         $only = static fn (array $document): array => array_column(array_filter($document['entries'], static fn (array $e): bool => in_array($e['id'], ['picture.resolution', 'picture.pixel_aspect', 'picture.display_aspect', 'time.rate'], true)), 'mark');
 
-        $whole = Account::of(self::specification($word), Workbench::scene($settings), null)->toArray();
+        $whole = CheckReport::of(self::specification($word), Workbench::scene($settings), null)->toArray();
         self::assertSame(['equal'], array_values(array_unique($only($whole))), $word);
         self::assertSame([], $whole['causes']);
 
-        $half = Account::of(self::specification($word), Workbench::scene($settings + ['picture.scale' => 50]), null)->toArray();
+        $half = CheckReport::of(self::specification($word), Workbench::scene($settings + ['picture.scale' => 50]), null)->toArray();
         self::assertContains('unequal', $only($half));
         self::assertSame('scale-below-full', $half['causes'][0]['id']);
     }

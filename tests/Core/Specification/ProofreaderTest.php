@@ -6,18 +6,18 @@ namespace Tests\Core\Specification;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Specification\Draft;
+use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
-use PlainLedger\Core\Specification\Proofs\Quarrel;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Specification\SpecificationDraft;
 
 /** What contradicts itself is found, by its requirements; what is sensible is left in peace. */
 final class ProofreaderTest extends TestCase
 {
     /** @param  array<string, mixed>  $data */
-    private static function draft(array $data): Draft
+    private static function draft(array $data): SpecificationDraft
     {
         return Specification::draft(new Layer(SetBy::Specification, $data + ['delivers' => 'frames'], 'spec.json'));
     }
@@ -25,7 +25,7 @@ final class ProofreaderTest extends TestCase
     /**
      * @param  array<string, mixed>  $require
      * @param  array<string, mixed>  $more
-     * @return list<Quarrel>
+     * @return list<Conflict>
      */
     private static function quarrels(array $require, array $more = []): array
     {
@@ -126,7 +126,7 @@ final class ProofreaderTest extends TestCase
     public function test_a_contradiction_is_told_once_with_its_requirements(array $require, array $expected, array $more = []): void
     {
         $quarrels = self::quarrels($require, $more);
-        self::assertCount(1, $quarrels, (string) json_encode(array_map(static fn (Quarrel $q): array => $q->toArray(), $quarrels)));
+        self::assertCount(1, $quarrels, (string) json_encode(array_map(static fn (Conflict $q): array => $q->toArray(), $quarrels)));
         self::assertEqualsCanonicalizing($expected, $quarrels[0]->requirements);
         self::assertMatchesRegularExpression('~^.{10,}[.]$~u', $quarrels[0]->says);
     }
@@ -149,8 +149,8 @@ final class ProofreaderTest extends TestCase
             } else {
                 $changed[$offer->requirement] = $offer->value;
             }
-            $left = array_filter(self::quarrels($changed, $more), static fn (Quarrel $q): bool => $q->says === $quarrel->says || array_diff($q->requirements, $quarrel->requirements) === []);
-            self::assertSame([], array_map(static fn (Quarrel $q): string => $q->says, array_values($left)), "after: {$offer->says} ({$offer->requirement} = {$offer->value})");
+            $left = array_filter(self::quarrels($changed, $more), static fn (Conflict $q): bool => $q->says === $quarrel->says || array_diff($q->requirements, $quarrel->requirements) === []);
+            self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, array_values($left)), "after: {$offer->says} ({$offer->requirement} = {$offer->value})");
         }
         // a value that cannot be understood has no change that could be guessed
         self::assertTrue($quarrel->offers !== [] || count($expected) === 1 || $expected === ['format.bit_depth']);
@@ -259,7 +259,7 @@ final class ProofreaderTest extends TestCase
     #[DataProvider('sensible')]
     public function test_nothing_sensible_is_complained_of(array $require, array $more = []): void
     {
-        self::assertSame([], array_map(static fn (Quarrel $q): string => $q->says, self::quarrels($require, $more)));
+        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, self::quarrels($require, $more)));
     }
 
     public function test_frames_and_their_preview(): void
@@ -277,8 +277,8 @@ final class ProofreaderTest extends TestCase
         $parts[1]['require']['format.keyframe_interval'] = 100;
         $parts[1]['require']['format.file_size'] = '3 MB';
         $quarrels = Proofreader::standard()->read(self::draft($data + ['parts' => $parts]));
-        self::assertEqualsCanonicalizing([['format.file_size', 'format.bit_rate', 'time.range', 'time.rate'], ['format.keyframe_interval', 'time.range']], array_map(static fn (Quarrel $q): array => $q->requirements, $quarrels));
-        self::assertSame(['preview', 'preview'], array_map(static fn (Quarrel $q): string => $q->part, $quarrels));
+        self::assertEqualsCanonicalizing([['format.file_size', 'format.bit_rate', 'time.range', 'time.rate'], ['format.keyframe_interval', 'time.range']], array_map(static fn (Conflict $q): array => $q->requirements, $quarrels));
+        self::assertSame(['preview', 'preview'], array_map(static fn (Conflict $q): string => $q->part, $quarrels));
     }
 
     public function test_a_movie_lasts_as_long_as_its_frames(): void
@@ -288,13 +288,13 @@ final class ProofreaderTest extends TestCase
             ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => ['time.duration' => $duration]],
         ]];
         self::assertSame([], Proofreader::standard()->read(self::draft($parts('4 s'))));
-        self::assertSame([['preview', '96 frames at 24 a second last 4 s, and 00:00:05 is asked.']], array_map(static fn (Quarrel $q): array => [$q->part, $q->says], Proofreader::standard()->read(self::draft($parts('5 s')))));
+        self::assertSame([['preview', '96 frames at 24 a second last 4 s, and 00:00:05 is asked.']], array_map(static fn (Conflict $q): array => [$q->part, $q->says], Proofreader::standard()->read(self::draft($parts('5 s')))));
     }
 
     public function test_two_parts_of_one_path(): void
     {
         $part = static fn (string $name, string $pattern): array => ['name' => $name, 'delivers' => 'frames', 'require' => ['format.kind' => 'png', 'naming.pattern' => $pattern]];
-        $read = static fn (array ...$parts): array => array_map(static fn (Quarrel $q): string => $q->says, Proofreader::standard()->read(self::draft(['parts' => $parts, 'values' => ['shot' => 'A']])));
+        $read = static fn (array ...$parts): array => array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read(self::draft(['parts' => $parts, 'values' => ['shot' => 'A']])));
 
         self::assertSame(['The parts “left” and “right” would write the same path, A.####.png.'], $read($part('left', '{shot}.{frame:4}.{ext}'), $part('right', '{shot}.{frame:4}.png')));
         self::assertSame([], $read($part('left', '{shot}_{part}.{frame:4}.{ext}'), $part('right', '{shot}_{part}.{frame:4}.{ext}')));
@@ -302,8 +302,8 @@ final class ProofreaderTest extends TestCase
 
     public function test_deliverables_that_would_write_the_same_path(): void
     {
-        $draft = static fn (array $values, string $pattern, string $range = '1-10', string $folder = '.'): Draft => self::draft(['values' => $values, 'require' => ['format.kind' => 'png', 'time.range' => $range, 'naming.pattern' => $pattern, 'naming.folder' => $folder]]);
-        $read = static fn (array $drafts): array => array_map(static fn (array $quarrels): array => array_map(static fn (Quarrel $q): string => $q->says, $quarrels), Proofreader::standard()->readAll($drafts));
+        $draft = static fn (array $values, string $pattern, string $range = '1-10', string $folder = '.'): SpecificationDraft => self::draft(['values' => $values, 'require' => ['format.kind' => 'png', 'time.range' => $range, 'naming.pattern' => $pattern, 'naming.folder' => $folder]]);
+        $read = static fn (array $drafts): array => array_map(static fn (array $quarrels): array => array_map(static fn (Conflict $q): string => $q->says, $quarrels), Proofreader::standard()->readAll($drafts));
 
         self::assertSame([], $read(['A' => $draft(['shot' => 'A'], '{shot}.{frame:4}.{ext}'), 'B' => $draft(['shot' => 'B'], '{shot}.{frame:4}.{ext}')]));
         $says = 'A and B would write the same path, sky.####.png.';

@@ -7,9 +7,9 @@ namespace Tests\Core\Specification;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Checking\Checker;
-use PlainLedger\Core\Checking\Rules\PlainSetting;
 use PlainLedger\Core\Checking\Rules\Rule;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Checking\Rules\SettingRule;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\SchemaWriter;
 use PlainLedger\Demo\Scenario;
@@ -77,7 +77,7 @@ final class SchemaTest extends TestCase
             $own = array_values(array_filter($rules, static fn (Rule $r): bool => $r->answers($descriptor->id)));
             self::assertNotSame([], $own, $descriptor->id);
             // the first that answers is asked
-            self::assertTrue(! $own[0] instanceof PlainSetting || $descriptor->sides === 'S', "{$descriptor->id} has no rule of its own");
+            self::assertTrue(! $own[0] instanceof SettingRule || $descriptor->sides === 'S', "{$descriptor->id} has no rule of its own");
         }
     }
 
@@ -89,7 +89,7 @@ final class SchemaTest extends TestCase
                 continue;
             }
             $asked = Workbench::specification([$descriptor->id => $descriptor->example]);
-            $verdict = Account::of($asked, Workbench::scene([], []), null)->toArray()['verdict'];
+            $verdict = CheckReport::of($asked, Workbench::scene([], []), null)->toArray()['verdict'];
             self::assertSame('open', $verdict, $descriptor->id);
         }
     }

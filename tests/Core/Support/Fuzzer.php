@@ -11,19 +11,19 @@ use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\RenderLog\LogReader;
 use PlainLedger\Core\RenderLog\LogShape;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\Sheet\SheetText;
 use PlainLedger\Core\Report\TextReport;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\Readers\AnyScene;
+use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\Readers\Timeline;
 use PlainLedger\Core\Specification\Catalogue;
@@ -140,7 +140,7 @@ final readonly class Fuzzer
     {
         $bytes = self::changed(self::pick($this->files));
         $source = new StringSource($bytes);
-        foreach ([Depth::Quick, Depth::Full] as $depth) {
+        foreach ([ScanDepth::Quick, ScanDepth::Full] as $depth) {
             $facts = Probe::standard()->read($source, $depth);
         }
         json_encode($facts->toArray('a', true, strlen($bytes)), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
@@ -197,8 +197,8 @@ final readonly class Fuzzer
         $draft = Specification::draft(new Layer(SetBy::Specification, $data, 'fuzz'));
         Proofreader::standard()->read($draft);
         (new SheetText)->write($draft->specification);
-        $scene = mt_rand(0, 1) === 0 ? null : (new AnyScene)->read((string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'settings' => $this->require(), 'scene' => $this->object(2)], JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR), 'fuzz');
-        $account = Account::of($draft->specification, $scene, $scene === null || mt_rand(0, 1) === 0 ? (new Scan($this->delivered(), Probe::standard()))->run(Workbench::NOW) : null);
+        $scene = mt_rand(0, 1) === 0 ? null : (new DetectingReader)->read((string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'settings' => $this->require(), 'scene' => $this->object(2)], JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR), 'fuzz');
+        $account = CheckReport::of($draft->specification, $scene, $scene === null || mt_rand(0, 1) === 0 ? (new Scan($this->delivered(), Probe::standard()))->run(Workbench::NOW) : null);
         foreach ([new JsonReport, new TextReport, new CsvReport, new JunitReport] as $writer) {
             $writer->write($account);
         }
@@ -260,8 +260,8 @@ final readonly class Fuzzer
         if (mt_rand(0, 3) === 0) {
             $text = self::changed($text);
         }
-        foreach ((new AnyScene)->scenes($text, 'fuzz', FieldMap::none()) as $told) {
-            Account::of(Workbench::specification(['time.range' => '1-3', 'picture.resolution' => '64x36', 'format.kind' => 'png', 'naming.pattern' => 'a.{frame:4}.{ext}', 'passes' => ['a', '5']]), (new AnyScene)->read($told->content, 'fuzz'), null);
+        foreach ((new DetectingReader)->scenes($text, 'fuzz', FieldMap::none()) as $told) {
+            CheckReport::of(Workbench::specification(['time.range' => '1-3', 'picture.resolution' => '64x36', 'format.kind' => 'png', 'naming.pattern' => 'a.{frame:4}.{ext}', 'passes' => ['a', '5']]), (new DetectingReader)->read($told->content, 'fuzz'), null);
         }
     }
 

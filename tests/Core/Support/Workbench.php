@@ -10,9 +10,9 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\FrameRange;
-use PlainLedger\Core\Media\Depth;
 use PlainLedger\Core\Media\Probe;
-use PlainLedger\Core\Report\Account;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
@@ -101,7 +101,7 @@ final class Workbench
         return $this;
     }
 
-    public function scan(Depth $depth = Depth::Quick, int $now = self::NOW, ?Specification $looksFor = null, array $approved = []): Delivery
+    public function scan(ScanDepth $depth = ScanDepth::Quick, int $now = self::NOW, ?Specification $looksFor = null, array $approved = []): Delivery
     {
         return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth, $looksFor === null ? null : PixelRules::looker($looksFor, $approved), $looksFor?->asksAny(['delivery.checksums']) ?? false))->run($now);
     }
@@ -121,8 +121,8 @@ final class Workbench
     }
 
     /** @return array<string, mixed> the check document */
-    public function check(Specification $specification, ?SceneSettings $scene = null, Depth $depth = Depth::Quick, int $now = self::NOW): array
+    public function check(Specification $specification, ?SceneSettings $scene = null, ScanDepth $depth = ScanDepth::Quick, int $now = self::NOW): array
     {
-        return Account::of($specification, $scene, $this->scan($depth, $now, $specification))->toArray();
+        return CheckReport::of($specification, $scene, $this->scan($depth, $now, $specification))->toArray();
     }
 }

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Checking\Rules;
+
+use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Specification\Requirement;
+
+/** `format.keyframe_interval` as people write it: frames, seconds, or a share of the rate; counted in frames, rounded down at the nominal rate. */
+final readonly class KeyframeIntervalRule
+{
+    public static function rate(Subject $subject): ?FrameRate
+    {
+        $rate = $subject->part->single('time.rate') ?? $subject->scene?->get('time.rate');
+
+        return $rate === null ? null : FrameRate::parse($rate);
+    }
+
+    /** How many frames it comes to; null where that takes a rate and none is known. */
+    public static function frames(string $interval, ?FrameRate $rate): ?int
+    {
+        if (preg_match('~^\d+$~', $interval) === 1) {
+            return (int) $interval;
+        }
+        if ($rate === null || preg_match('~^(\S+) (?:s|rate)$~', $interval, $m) !== 1) {
+            return null;
+        }
+
+        return max(1, Fraction::parse($m[1])->multipliedBy($rate->nominalWhole())->toScale(0, \Brick\Math\RoundingMode::DOWN)->toInt());
+    }
+
+    public static function mostFrames(Requirement $requirement, ?FrameRate $rate): ?int
+    {
+        return $requirement->value->max === null ? null : self::frames($requirement->value->max, $rate);
+    }
+
+    public static function ofScene(Requirement $requirement, Subject $subject): Cell
+    {
+        $told = $subject->scene?->get('format.keyframe_interval');
+        $rate = self::rate($subject);
+        $sceneRate = $subject->scene?->get('time.rate');
+        $found = $told === null ? null : self::frames($told, $sceneRate === null ? $rate : FrameRate::parse($sceneRate));
+        [$least, $most] = [$requirement->value->min, $requirement->value->max];
+        $bounds = [$least === null ? null : self::frames($least, $rate), $most === null ? null : self::frames($most, $rate)];
+        if ($found === null || ($least !== null && $bounds[0] === null) || ($most !== null && $bounds[1] === null)) {
+            return Cell::unknown();
+        }
+        $exact = array_filter($requirement->value->values, static fn (string $v): bool => self::frames($v, $rate) === $found) !== [];
+
+        return Cell::when($requirement->value->values !== [] ? $exact : $found >= ($bounds[0] ?? 0) && $found <= ($bounds[1] ?? PHP_INT_MAX), (string) $found);
+    }
+}

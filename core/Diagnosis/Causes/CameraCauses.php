@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\CameraRules;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\SettableValue;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Text\Text;
+
+/** `no-camera`, `several-cameras`, `working-view-rendered`, `another-camera`. */
+final readonly class CameraCauses implements CauseFamily
+{
+    private const TOUCHES = ['camera.name', 'camera.single'];
+
+    public function find(Situation $situation): iterable
+    {
+        if (! $situation->isUnequal(...self::TOUCHES)) {
+            return;
+        }
+        $part = $situation->part();
+        $camera = (new SettableValue($situation->subject))->camera($situation->entry('camera.name')?->requirement);
+        $asked = $situation->entry('camera.name')->required ?? '';
+        $scene = $situation->scene();
+        if ($situation->inFiles('camera.name') && ! $situation->inScene('camera.single')) {
+            $found = $situation->found('camera.name') ?? '';
+            if (($situation->entry('camera.name')->files->runs ?? []) === []) {
+                $view = in_array($found, $scene->views ?? [], true);
+                yield new Finding($view ? 'working-view-rendered' : 'another-camera', 'files', $view ? "The frames were rendered through the working view {$found}, and {$asked} is asked." : "The frames were rendered through {$found}, and {$asked} is asked.",
+                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, 'camera.name', $found, $camera, $asked)], render: true);
+            }
+
+            return;
+        }
+        $chosen = $scene === null ? null : CameraRules::chosen($scene);
+        if ($scene === null || $chosen === null) {
+            return;
+        }
+        $names = Text::series($chosen);
+        $fix = [self::choose($part, 'camera.chosen', $names, $camera, $asked)];
+        $render = $situation->inFiles('camera.name');
+        if ($chosen === []) {
+            yield new Finding('no-camera', 'scene', 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."), ['camera.chosen is empty'], self::TOUCHES, $fix, render: $render);
+        } elseif (count($chosen) > 1) {
+            yield new Finding('several-cameras', 'scene', count($chosen)." cameras are chosen, {$names}, where one is asked.", ["camera.chosen is {$names}"], self::TOUCHES, $fix, render: $render);
+        } elseif (in_array($chosen[0], $scene->views ?? [], true) || ($scene->cameras !== null && ! in_array($chosen[0], $scene->cameras, true))) {
+            yield new Finding('working-view-rendered', 'scene', "The scene is set to render {$names}, a working view and no camera of the scene.".($asked === '' ? '' : " {$asked} is asked."),
+                ["chosen is {$names}", ...($scene->cameras === null ? [] : ['cameras of the scene: '.($scene->cameras === [] ? 'none' : implode(', ', $scene->cameras))])], self::TOUCHES, $fix, render: $render);
+        } elseif ($situation->isUnequal('camera.name')) {
+            yield new Finding('another-camera', 'scene', "The scene is set to render {$names}, and {$asked} is asked.", ["chosen is {$names}"], self::TOUCHES, $fix, render: $render);
+        }
+    }
+
+    /** The camera to choose, by its name where that is known. */
+    private static function choose(string $part, string $id, string $found, ?string $camera, string $asked): Fix
+    {
+        if ($camera !== null) {
+            return Fix::set($part, $id, 'the camera', $found, $camera, "Choose the camera {$camera} alone".($found === '' ? '.' : "; it is {$found}."));
+        }
+
+        return Fix::set($part, $id, 'the camera', $found, $asked, $asked === '' || $asked === '*' ? 'Choose one camera of the scene.' : "Choose one camera of the scene whose name fits {$asked}.");
+    }
+}

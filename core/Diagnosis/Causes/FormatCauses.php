@@ -1,0 +1,276 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\FormatRules;
+use PlainLedger\Core\Checking\Rules\KindRule;
+use PlainLedger\Core\Diagnosis\EntryFix;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\RenameFix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Media\CodecCapabilities;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Text\Text;
+
+/**
+ * What the files' format holds: `extension-lies`, `lossy-instead-of-lossless`, `alpha-cannot-live-here`,
+ * `alpha-not-saved`, `alpha-not-asked`, `depth-dropped`, `compression-differs`.
+ */
+final readonly class FormatCauses implements CauseFamily
+{
+    /** Ways of compressing that lose something; of a word that is not known it is not said. */
+    private const LOSSY = ['jpeg', 'jpg', 'lossy', 'dwaa', 'dwab', 'dwa', 'b44', 'b44a', 'pxr24'];
+
+    public function find(Situation $situation): iterable
+    {
+        yield from $this->extensionLies($situation);
+        yield from $this->lossy($situation);
+        yield from $this->alpha($situation);
+        yield from $this->depth($situation);
+        if ($situation->isUnequal('format.compression') && ! $situation->isUnequal('format.kind') && $this->isUniform($situation, 'format.compression')) {
+            $found = $situation->found('format.compression') ?? '';
+            $asked = $situation->entry('format.compression')->required ?? '';
+            $side = $situation->side('format.compression');
+            yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], ['format.compression'],
+                EntryFix::of($situation, 'format.compression', 'the compression')->fixes, true);
+        }
+    }
+
+    private function isUniform(Situation $situation, string $id): bool
+    {
+        $fact = static fn (MediaFacts $f): string => match ($id) {
+            'format.kind' => $f->kind->value ?? '', 'format.compression' => $f->compression ?? '', 'format.alpha' => $f->alpha === true ? 'alpha' : 'none',
+            'format.channels' => $f->channelsText() ?? '', 'format.bit_depth' => (string) $f->bitDepth, default => $f->sample ?? '',
+        };
+
+        return $situation->isUniform($id) || $situation->shared($fact) !== null;
+    }
+
+    private function kind(Situation $situation): ?Kind
+    {
+        $kind = $situation->inFiles('format.kind') || $situation->passes() !== [] ? $situation->shared(static fn (MediaFacts $f): ?Kind => $f->kind) : null;
+
+        return $kind ?? Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');
+    }
+
+    /** @return iterable<Finding> */
+    private function extensionLies(Situation $situation): iterable
+    {
+        if (! $situation->inFiles('format.kind')) {
+            yield from $this->sceneNamesAnother($situation);
+
+            return;
+        }
+        $asked = $situation->entry('format.kind')->requirement->value->values ?? [];
+        foreach ($situation->passes() as $pass) {
+            foreach ($pass->takes as $t => $take) {
+                $name = $take->sequence->sampleName();
+                $extension = Extension::of($name);
+                $at = array_search($t, $pass->frames->takes, true);
+                $kind = null;
+                for ($i = $at === false ? $pass->frames->count() : $at; $i < $pass->frames->count() && $kind === null; $i++) {
+                    $kind = $pass->frames->takes[$i] === $t && $pass->frames->factsAt($i)->isWhole() ? $pass->frames->factsAt($i)->kind : null;
+                }
+                if ($kind === null || $extension === '' || Extension::agrees($name, $kind) !== false) {
+                    continue;
+                }
+                $right = in_array($kind->value, $asked, true);
+                yield new Finding('extension-lies', 'files', 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
+                    [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? ['format.kind', 'naming.pattern'] : ['format.kind'],
+                    $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [], render: ! $right);
+            }
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function sceneNamesAnother(Situation $situation): iterable
+    {
+        $extension = $situation->inScene('format.kind') ? KindRule::otherExtension($situation->subject) : null;
+        if ($extension === null) {
+            return;
+        }
+        $kind = $situation->scene()?->get('format.kind') ?? '';
+        $asked = $situation->entry('format.kind')->requirement->value->values ?? [];
+        if (! in_array($kind, $asked, true) && in_array(Kind::fromExtension($extension)?->value, $asked, true)) {
+            // the name is right, and only the format is another
+            return;
+        }
+        $fixes = in_array($kind, $asked, true) ? [] : [Fix::set($situation->part(), 'format.kind', 'the format', $kind, $asked[0] ?? $kind)];
+        $name = $situation->scene()?->get('naming.pattern') ?? '';
+        $right = Kind::tryFrom(in_array($kind, $asked, true) ? $kind : $asked[0] ?? $kind)?->usualExtension() ?? $kind;
+        $to = str_replace(['{ext}'], [$right], substr($name, 0, -strlen($extension)).$right);
+        if ($right !== $extension) {
+            $typed = isset($situation->entries['naming.pattern']) ? $situation->asTyped('naming.pattern') : NamingCauses::asShown($to);
+            $fixes[] = Fix::set($situation->part(), 'naming.pattern', 'the output name', NamingCauses::asShown($name), $typed);
+        }
+        yield new Finding('extension-lies', 'scene', "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown($name)], ['format.kind', 'naming.pattern'], $fixes);
+    }
+
+    /** @return iterable<Finding> */
+    private function lossy(Situation $situation): iterable
+    {
+        $side = $situation->inFiles('format.kind') || $situation->inFiles('format.compression') ? 'files' : 'scene';
+        if (! $situation->isUnequal('format.kind', 'format.compression')) {
+            return;
+        }
+        $kind = $this->kind($situation);
+        $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get('format.compression');
+        $lossyKind = $kind === Kind::Jpeg;
+        $lossy = $lossyKind || (is_string($found) && ($side === 'files' || in_array($found, self::LOSSY, true)));
+        $asked = $situation->subject->part->find('format.compression')?->value->values;
+        $askedKinds = $situation->subject->part->kinds();
+        $wantsLossless = $asked !== null
+            ? array_filter($asked, static fn (string $c): bool => $c !== 'lossless' && ! FormatRules::isLossless($c)) === []
+            : $askedKinds !== [] && array_filter($askedKinds, static fn (Kind $k): bool => ! $k->losesNothing()) === [];
+        if (! $lossy || ! $wantsLossless || ! $this->isUniform($situation, 'format.kind') || ($kind?->isMovie() ?? false)) {
+            return;
+        }
+        $what = $lossyKind ? 'JPEG' : (string) $found;
+        $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
+            ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
+            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $situation->asTyped('format.compression'));
+        yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
+            ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
+    }
+
+    /** @return iterable<Finding> */
+    private function alpha(Situation $situation): iterable
+    {
+        $asksAlpha = in_array($situation->subject->part->single('format.alpha'), ['straight', 'premultiplied', 'any'], true)
+            || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true)
+            || $situation->subject->part->single('content.alpha_used') === 'yes';
+        foreach (['files', 'scene'] as $side) {
+            $shows = static fn (string $id): bool => $side === 'files' ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
+            if (! $shows('format.alpha') && ! $shows('format.channels') && ! $shows('content.alpha_used')) {
+                continue;
+            }
+            if (! $this->isUniform($situation, 'format.alpha') || ! $this->isUniform($situation, 'format.channels')) {
+                continue;
+            }
+            $has = $this->hasAlpha($situation, $side);
+            // channels that differ in more than alpha are another matter
+            $channels = $situation->isUnequal('format.channels') ? $this->butAlpha($situation->found('format.channels') ?? '') === $this->butAlpha($situation->entry('format.channels')->required ?? '') : false;
+            $touches = ['format.alpha', ...($channels ? ['format.channels'] : []), 'content.alpha_used'];
+            if (! $situation->isUnequal(...$touches)) {
+                continue;
+            }
+            $kind = $this->kind($situation);
+            if ($asksAlpha && $has === false) {
+                yield $this->lacksAlpha($situation, $side, $kind, $touches);
+            } elseif (! $asksAlpha && $has === true) {
+                yield new Finding('alpha-not-asked', $side, 'There is an alpha channel, and none is asked.', [$side === 'files' ? 'every whole file has an alpha channel' : 'the scene saves alpha'], $touches,
+                    $this->withoutAlpha($situation, $side), true);
+            }
+        }
+    }
+
+    /** @return list<Fix> */
+    private function withoutAlpha(Situation $situation, string $side): array
+    {
+        $part = $situation->part();
+        $id = $situation->isUnequal('format.alpha') ? 'format.alpha' : 'format.channels';
+        if ($side === 'scene') {
+            $fixes = $situation->inScene('format.alpha') ? [Fix::set($part, 'format.alpha', 'alpha', $situation->found('format.alpha'), 'none', 'Save without alpha.')] : [];
+
+            return [...$fixes, ...($situation->inScene('format.channels') ? EntryFix::of($situation, 'format.channels', 'the channels')->fixes : [])];
+        }
+        $channels = $situation->subject->part->single('format.channels') ?? $this->butAlpha($situation->shared(static fn (MediaFacts $f): ?string => $f->channelsText()) ?? 'RGBA');
+
+        return $situation->subject->part->delivers->isMovie() ? EntryFix::of($situation, $id, 'the alpha')->fixes
+            : [Fix::encode($part, 'format.channels', 'channels', "{$channels}A", $channels, $situation->framesOf($id))];
+    }
+
+    /** @param  list<string>  $touches */
+    private function lacksAlpha(Situation $situation, string $side, ?Kind $kind, array $touches): Finding
+    {
+        $part = $situation->part();
+        $codec = $situation->scene()?->get('format.codec');
+        $render = $side === 'files' && ! $situation->subject->part->delivers->isMovie();
+        $kinds = array_values(array_filter($situation->subject->part->kinds(), static fn (Kind $k): bool => $k->canHoldAlpha()));
+        $alpha = $situation->subject->part->single('format.alpha') ?? 'straight';
+        $save = $side === 'scene' && ! in_array($situation->scene()?->get('format.alpha'), ['none'], true) ? [] : [Fix::set($part, 'format.alpha', 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
+        if ($side === 'scene' && $codec !== null && ! CodecCapabilities::canHoldAlpha($codec)) {
+            $askedCodec = $situation->subject->part->single('format.codec');
+            $fix = $askedCodec !== null && CodecCapabilities::canHoldAlpha($askedCodec)
+                ? Fix::set($part, 'format.codec', 'the codec', $codec, $askedCodec)
+                : Fix::set($part, 'format.codec', 'the codec', $codec, 'prores 4444', 'Set the codec to one that carries alpha, such as ProRes 4444, PNG or Animation.');
+
+            return new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [$fix, ...$save], true);
+        }
+        if ($kind !== null && ! $kind->canHoldAlpha()) {
+            $to = $kinds[0] ?? Kind::Png;
+            $fix = Fix::set($part, 'format.kind', 'the format', $kind->value, $to->value, $kinds === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null);
+
+            return new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save], true, $render);
+        }
+        $fixes = [];
+        foreach (['format.alpha' => 'alpha', 'format.channels' => 'the channels'] as $id => $label) {
+            $fixes = [...$fixes, ...($situation->isUnequal($id) ? EntryFix::of($situation, $id, $label)->fixes : [])];
+        }
+
+        return new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."),
+            [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, $fixes, true, $render);
+    }
+
+    private function hasAlpha(Situation $situation, string $side): ?bool
+    {
+        if ($side === 'files') {
+            $told = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha);
+
+            return is_bool($told) ? $told : null;
+        }
+        $alpha = $situation->scene()?->get('format.alpha');
+        $channels = $situation->scene()?->get('format.channels');
+        if ($situation->found('format.alpha') === 'none') {
+            return false;
+        }
+
+        return $alpha !== null ? $alpha !== 'none' : ($channels === null ? null : in_array('A', Channels::parse($channels), true));
+    }
+
+    private function butAlpha(string $channels): string
+    {
+        return Channels::write(array_values(array_diff(Channels::parse($channels), ['A'])));
+    }
+
+    /** @return list<Fix> for each of the two that is wrong */
+    private function deeper(Situation $situation): array
+    {
+        $fixes = [];
+        foreach (['format.bit_depth' => 'the depth', 'format.sample' => 'the sample type'] as $id => $label) {
+            $fixes = [...$fixes, ...($situation->isUnequal($id) ? EntryFix::of($situation, $id, $label)->fixes : [])];
+        }
+
+        return $fixes;
+    }
+
+    /** @return iterable<Finding> */
+    private function depth(Situation $situation): iterable
+    {
+        $less = false;
+        $side = 'scene';
+        foreach (['format.bit_depth', 'format.sample'] as $id) {
+            if (! $situation->isUnequal($id) || ! $this->isUniform($situation, $id)) {
+                continue;
+            }
+            $found = $situation->found($id) ?? '';
+            $asked = $situation->entry($id)?->requirement->value->single() ?? '';
+            $side = $situation->side($id);
+            $less = $less || ($id === 'format.bit_depth' ? (int) $found < (int) $asked : $found === 'uint' && $asked === 'float');
+        }
+        if (! $less) {
+            return;
+        }
+        $depth = static fn (?string $bits, ?string $sample): string => trim(($bits === null ? '' : "{$bits}-bit ").($sample ?? ''));
+        $found = $depth($situation->isUnequal('format.bit_depth') ? $situation->found('format.bit_depth') : null, $situation->isUnequal('format.sample') ? $situation->found('format.sample') : null);
+        $asked = $depth($situation->subject->part->single('format.bit_depth'), $situation->subject->part->single('format.sample'));
+        yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], ['format.bit_depth', 'format.sample'],
+            $this->deeper($situation), true, $side === 'files' && ! $situation->subject->part->delivers->isMovie());
+    }
+}

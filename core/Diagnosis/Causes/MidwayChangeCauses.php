@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Checking\Rules\ContentRules;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** `settings-changed-midway` and `two-takes-mixed`: a fact that is one thing in some frames and another in the rest. */
+final readonly class MidwayChangeCauses implements CauseFamily
+{
+    /** What a fact is called, and the lines it decides. */
+    public const LINES = [
+        'size' => ['picture.resolution', 'picture.display_aspect'],
+        'pixel aspect' => ['picture.pixel_aspect', 'picture.display_aspect'],
+        'region' => ['picture.region'],
+        'format' => ['format.kind', 'format.compression', 'naming.pattern'],
+        'depth' => ['format.bit_depth', 'format.sample'],
+        'channels' => ['format.channels', 'format.alpha', 'passes'],
+        'compression' => ['format.compression'],
+        'camera' => ['camera.name'],
+        'rate' => ['time.rate'],
+        'quality' => ['format.quality'],
+        'chroma' => ['format.chroma'],
+        'density' => ['picture.density'],
+    ];
+
+    public function find(Situation $situation): iterable
+    {
+        $changes = [];
+        $mixed = [];
+        foreach ($situation->passes() as $pass) {
+            $runs = $this->runs($pass);
+            foreach ($runs as $fact => $ofFact) {
+                $lines = array_filter([...self::LINES[$fact], 'content.uniform'], $situation->inFiles(...));
+                if (count($ofFact) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles('picture.region'))) {
+                    continue;
+                }
+                $values = array_values(array_unique(array_column($ofFact, 1)));
+                if (count($ofFact) === 2 && $ofFact[1][2] > 1) {
+                    $changes[$ofFact[1][0]][$fact] = [$ofFact[0][1], $ofFact[1][1]];
+                } elseif (count($values) === 2 && self::isInterleaved($ofFact) && ! ResavedLater::isSeenIn($pass)) {
+                    $mixed[$fact] = $values;
+                }
+            }
+        }
+        foreach ($changes as $from => $facts) {
+            $says = [];
+            foreach ($facts as $fact => [$before, $after]) {
+                $says[] = "{$fact} {$before} becomes {$after}";
+            }
+            yield new Finding('settings-changed-midway', 'files', "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.', ["before {$from}: ".implode(', ', array_column($facts, 0)), "from {$from} on: ".implode(', ', array_column($facts, 1))],
+                $this->lines($facts), render: true);
+        }
+        if ($mixed !== []) {
+            $says = [];
+            foreach ($mixed as $fact => $values) {
+                $says[] = "{$fact} ".implode(' or ', $values);
+            }
+            yield new Finding('two-takes-mixed', 'files', 'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.', $says, $this->lines($mixed), render: true);
+        }
+    }
+
+    /**
+     * To and fro at least twice, with two frames or more of either; one odd frame is no take.
+     *
+     * @param  non-empty-list<array{int, string, int}>  $runs
+     */
+    private static function isInterleaved(array $runs): bool
+    {
+        $frames = [];
+        foreach ($runs as [, $value, $many]) {
+            $frames[$value] = ($frames[$value] ?? 0) + $many;
+        }
+
+        return count($runs) >= 3 && min($frames) >= 2;
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return list<string>
+     */
+    private function lines(array $facts): array
+    {
+        $lines = ['content.uniform'];
+        foreach (array_keys($facts) as $fact) {
+            $lines = [...$lines, ...self::LINES[$fact]];
+        }
+
+        return array_values(array_unique($lines));
+    }
+
+    /** @return array<string, list<array{int, string, int}>> for each fact, where it becomes what among the whole frames, and for how many */
+    private function runs(PassMatch $pass): array
+    {
+        $table = array_map(self::facts(...), array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()));
+        if (count($table) < 2) {
+            return [];
+        }
+        $relevant = $pass->relevant();
+        $runs = [];
+        $last = [];
+        $before = null;
+        $same = 0;
+        foreach ($pass->frames->numbers as $i => $number) {
+            $id = $pass->frames->facts[$i];
+            if (! isset($table[$id]) || ! $relevant->contains($number)) {
+                continue;
+            }
+            if ($id === $before) {
+                $same++;
+
+                continue;
+            }
+            $runs = self::lengthened($runs, $same);
+            [$before, $same] = [$id, 1];
+            foreach ($table[$id] as $fact => $value) {
+                if (! isset($last[$fact]) || $last[$fact] !== $value) {
+                    $runs[$fact][] = [$number, $value, 0];
+                    $last[$fact] = $value;
+                }
+            }
+        }
+
+        return self::lengthened($runs, $same);
+    }
+
+    /**
+     * The last run of each fact went on for so many frames.
+     *
+     * @param  array<string, list<array{int, string, int}>>  $runs
+     * @return array<string, list<array{int, string, int}>>
+     */
+    private static function lengthened(array $runs, int $frames): array
+    {
+        foreach ($runs as $fact => $ofFact) {
+            [$from, $value, $many] = array_pop($ofFact) ?? [0, '', 0];
+            $runs[$fact] = [...$ofFact, [$from, $value, $many + $frames]];
+        }
+
+        return $runs;
+    }
+
+    /** @return array<string, string> */
+    public static function facts(MediaFacts $facts): array
+    {
+        return ContentRules::shared($facts) + [
+            'pixel aspect' => $facts->pixelAspect instanceof BigRational ? Fraction::writeFull($facts->pixelAspect) : '',
+            'region' => $facts->region ?? '',
+            'camera' => $facts->camera ?? '',
+            'rate' => (string) $facts->frameRate,
+            'quality' => (string) $facts->quality,
+            'chroma' => $facts->chroma ?? '',
+            'density' => (string) $facts->density,
+        ];
+    }
+}

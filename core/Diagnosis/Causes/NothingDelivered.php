@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\EntryFix;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\Extra;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Text\Text;
+
+/** `nothing-delivered`, `movie-instead-of-frames`, `frames-instead-of-movie`, `pass-missing`, `pass-not-saved`. */
+final readonly class NothingDelivered implements CauseFamily
+{
+    private const ABOUT_FILES = ['time.range', 'time.count', 'time.step', 'format.kind', 'naming.pattern', 'content.whole', 'format.compression', 'passes'];
+
+    public function find(Situation $situation): iterable
+    {
+        $subject = $situation->subject;
+        $wantsMovie = $subject->part->delivers === Delivers::Movie;
+        if ($subject->nothingDelivered() && $subject->pass === null) {
+            yield $this->nothing($situation);
+        }
+        if ($subject->match !== null && $subject->match->instead !== null) {
+            yield $this->instead($situation, $subject->match->instead['path'], $subject->match->instead['kind']);
+        }
+        $kind = Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');
+        if ($situation->inScene('format.kind') && ! $situation->inFiles('format.kind') && $kind !== null && $wantsMovie !== $kind->isMovie()) {
+            $fixes = EntryFix::of($situation, 'format.kind', 'the format')->fixes;
+            $touches = ['format.kind', 'format.compression', 'naming.pattern'];
+            if ($kind->isMovie()) {
+                yield new Finding('movie-instead-of-frames', 'scene', "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+            } elseif ($kind->isPicture()) {
+                yield new Finding('frames-instead-of-movie', 'scene', "The scene is set to write {$kind->spoken()} frames, where a movie is asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+            }
+        }
+        yield from $this->passes($situation);
+    }
+
+    private function nothing(Situation $situation): Finding
+    {
+        $part = $situation->subject->part;
+        $told = array_keys(array_filter($situation->entries, static fn (Entry $e): bool => $e->isUnequal() && ($e->files?->isUnequal() ?? false)));
+        $told = array_values(array_filter($told, static fn (string $id): bool => ! str_starts_with($id, 'delivery.')));
+        $name = $part->single('naming.pattern') === null ? "the part {$part->name}" : $this->nameOf($situation);
+        $fixes = match (true) {
+            $part->delivers === Delivers::File => [Fix::deliver($part->name, $name, null, "Deliver {$name}.")],
+            $part->delivers === Delivers::Movie => [Fix::deliver($part->name, $name, null, ($part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}").", and deliver {$name}.")],
+            default => [],
+        };
+
+        $theirs = [];
+        foreach ($situation->subject->deliveryMatch->extras ?? [] as $extra) {
+            if (self::couldBe($extra, $situation->subject) && ($extra->reading?->isOfAnother($situation->subject->others) ?? false)) {
+                $theirs[] = Text::shown($extra->path());
+            }
+        }
+        $says = "Not one file of the part “{$part->name}” is there.".($theirs === [] ? '' : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.');
+
+        return new Finding('nothing-delivered', 'files', $says, ['no file answers it', ...array_slice($theirs, 0, 10)], $told, $fixes, render: $fixes === [], or: $theirs === [] ? [] : ['value-of-another']);
+    }
+
+    /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
+    private static function couldBe(Extra $extra, Subject $subject): bool
+    {
+        $isMovie = $extra->kind?->isMovie() ?? false;
+
+        return match ($subject->part->delivers) {
+            Delivers::Movie => $isMovie,
+            Delivers::Frames => ! $isMovie,
+            Delivers::Still => ! $isMovie && $extra->count() === 1,
+            Delivers::File => true,
+        };
+    }
+
+    private function nameOf(Situation $situation): string
+    {
+        $part = $situation->subject->part;
+
+        return NamePattern::parse($part->single('naming.pattern') ?? '')->make($situation->subject->specification->pieceValues($part));
+    }
+
+    private function instead(Situation $situation, string $found, Kind $kind): Finding
+    {
+        $part = $situation->subject->part;
+        $path = Text::shown($found);
+        $asked = $part->kinds()[0]->value ?? ($part->delivers === Delivers::Movie ? 'mp4' : 'png');
+        if ($part->delivers === Delivers::Movie) {
+            return new Finding('frames-instead-of-movie', 'files', "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
+                [Fix::encode($part->name, 'format.kind', 'format', $kind->value, $asked, null, "Make a movie of these frames and deliver it as {$asked}.")]);
+        }
+
+        return new Finding('movie-instead-of-frames', 'files', "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
+            [Fix::set($part->name, 'format.kind', 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)], render: true);
+    }
+
+    /** @return iterable<Finding> */
+    private function passes(Situation $situation): iterable
+    {
+        $pass = $situation->subject->onlyPass();
+        if ($situation->subject->pass !== null && $pass !== null && $pass->isEmpty() && ! ($situation->subject->all?->isEmpty() ?? true)) {
+            yield new Finding('pass-missing', 'files', 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], ['passes', 'time.range', 'time.count'], render: true);
+        }
+        $asked = $situation->entry('passes')->requirement->value->values ?? [];
+        if ($situation->inFiles('passes') && $situation->subject->pass === null && $pass !== null) {
+            $found = array_map(strtolower(...), explode(' | ', $situation->found('passes') ?? ''));
+            $missing = array_values(array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)));
+            yield new Finding('pass-missing', 'files', 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], ['passes'], render: true);
+        }
+        if ($situation->inScene('passes') && ! $situation->inFiles('passes')) {
+            yield from $this->ofScene($situation, $asked);
+        }
+    }
+
+    /**
+     * @param  list<string>  $asked
+     * @return iterable<Finding>
+     */
+    private function ofScene(Situation $situation, array $asked): iterable
+    {
+        $listed = [];
+        foreach ($situation->scene()->passes ?? [] as $pass) {
+            $listed[strtolower($pass['name'])] = $pass['saved'];
+        }
+        $off = array_values(array_filter($asked, static fn (string $p): bool => array_key_exists(strtolower($p), $listed) && $listed[strtolower($p)] === false));
+        $missing = array_values(array_filter($asked, static fn (string $p): bool => ! array_key_exists(strtolower($p), $listed)));
+        $has = $situation->found('passes') ?? 'none';
+        $set = fn (string $says): Fix => Fix::set($situation->part(), 'passes', 'the passes', $has, implode(' | ', $asked), $says);
+        if ($off !== []) {
+            yield new Finding('pass-not-saved', 'scene', Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], ['passes'], [$set('Switch on the saving of '.Text::series($off).'.')]);
+        }
+        if ($missing !== []) {
+            yield new Finding('pass-missing', 'scene', 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], ['passes'], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
+        }
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use PlainLedger\Core\Diagnosis\EntryFix;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Diagnosis\SizeComparison;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Media\MediaFacts;
+
+/**
+ * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`, `square-pixel-size`,
+ * `smaller-preset`, `off-by-rounding`, `wrong-shape`. The scene decides where it can: half a size at scale 50 is a scale,
+ * at scale 100 it is a size.
+ */
+final readonly class PictureSizeCauses implements CauseFamily
+{
+    private const TOUCHES = ['picture.resolution', 'picture.display_aspect'];
+
+    /** Sizes that programs and standards offer by name, the lesser side second; each may also stand upright. */
+    private const USUAL = [
+        '7680x4320', '4096x2304', '4096x2160', '4096x1716', '3996x2160', '3840x2160', '3840x1600', '3200x1800', '2560x1440', '2560x1080', '2560x1600',
+        '2048x1556', '2048x1536', '2048x1152', '2048x1080', '2048x872', '2048x858', '2048x857', '1998x1080', '1920x1200', '1920x1080', '1920x804', '1920x800',
+        '1828x1332', '1600x1200', '1600x900', '1440x1080', '1440x810', '1366x768', '1280x960', '1280x720', '1280x536', '1280x534', '1024x768', '1024x576', '1024x540', '1024x436', '1024x429',
+        '999x540', '960x720', '960x540', '960x402', '960x400', '854x480', '853x480', '852x480', '848x480', '800x600', '800x450', '768x576', '720x576', '720x540', '720x486', '720x480', '720x405',
+        '640x480', '640x360', '640x268', '512x429', '480x360', '480x270', '427x240', '426x240', '400x300', '320x240', '320x180', '240x180', '160x120',
+        '8192x4096', '4096x2048', '2048x1024', '1024x512', '512x256', '4096x4096', '3000x3000', '2160x2160', '2048x2048', '1080x1080', '1024x1024', '720x720', '540x540', '512x512', '256x256',
+    ];
+
+    /** Scales that programs offer, in percent, as fractions: quarters, thirds and tenths. */
+    private const SCALES = ['50', '25', '75', '100/3', '200/3', '10', '20', '30', '40', '60', '70', '80', '90'];
+
+    public function find(Situation $situation): iterable
+    {
+        yield from $this->scaleAlone($situation);
+        $entry = $situation->entry('picture.resolution');
+        if ($entry === null || ! $situation->isUnequal('picture.resolution')) {
+            if ($situation->isUnequal('picture.display_aspect') && ! $situation->isUnequal('picture.pixel_aspect')) {
+                yield $this->shapeAlone($situation);
+            }
+
+            return;
+        }
+        $asked = array_map(Resolution::parse(...), $entry->requirement->value->values);
+        $scene = $situation->scene();
+        $inFiles = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}");
+        $file = $situation->inFiles('picture.resolution') && is_string($inFiles) ? Resolution::parse($inFiles) : null;
+        if ($situation->inFiles('picture.resolution') && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))) {
+            return;
+        }
+        $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
+        $bySceneToo = $situation->inScene('picture.resolution') && ($file === null || in_array((string) $file, $rendered, true));
+        $found = $bySceneToo ? $scene?->size() : $file;
+        if ($found === null) {
+            return;
+        }
+        $comparison = new SizeComparison($situation, $found, self::nearest($found, $asked), $bySceneToo ? 'scene' : 'files');
+        yield from $bySceneToo && $scene !== null ? $this->fromScene($situation, $comparison, $scene->scale(), $asked) : $this->fromFiles($situation, $comparison);
+    }
+
+    /**
+     * Of several sizes that would do, the one that is as high, or as wide; else the first.
+     *
+     * @param  non-empty-list<Resolution>|list<Resolution>  $asked
+     */
+    private static function nearest(Resolution $found, array $asked): Resolution
+    {
+        foreach ($asked as $size) {
+            if ($size->height === $found->height || $size->width === $found->width) {
+                return $size;
+            }
+        }
+
+        return $asked[0];
+    }
+
+    /**
+     * A scale that is asked to be full and is not, whatever the files say.
+     *
+     * @return iterable<Finding>
+     */
+    private function scaleAlone(Situation $situation): iterable
+    {
+        if (! $situation->inScene('picture.scale') || $situation->isUnequal('picture.resolution') || ($situation->entry('picture.scale')->required ?? '') !== '100') {
+            return;
+        }
+        $scale = $situation->scene()?->get('picture.scale') ?? '100';
+        $above = Fraction::parse($scale)->isGreaterThan(100);
+        yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], ['picture.scale'],
+            [Fix::set($situation->part(), 'picture.scale', 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
+    }
+
+    /**
+     * @param  list<Resolution>  $asked
+     * @return iterable<Finding>
+     */
+    private function fromScene(Situation $situation, SizeComparison $comparison, BigRational $scale, array $asked): iterable
+    {
+        $part = $situation->part();
+        [$size, $target] = [$comparison->found, $comparison->asked];
+        $full = $scale->isEqualTo(100);
+        $set = $comparison->setSize();
+        $render = $situation->inFiles('picture.resolution');
+        $percent = Fraction::decimal($scale);
+        $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
+        // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
+        $either = $full || $right;
+        if ($this->isStarting($situation, $size)) {
+            yield new Finding('starting-size', 'scene', "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set], $either, $render);
+        }
+        if (! $full) {
+            $above = $scale->isGreaterThan(100);
+            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
+                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, 'picture.scale', 'picture.projection'],
+                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])], $either, $render);
+            if ($right) {
+                return;
+            }
+        }
+        foreach ($this->bySize($comparison, $render, true) as $finding) {
+            yield $either || $this->isStarting($situation, $size) ? $finding : $finding->independent();
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function fromFiles(Situation $situation, SizeComparison $comparison): iterable
+    {
+        [$file, $target] = [$comparison->found, $comparison->asked];
+        $part = $situation->part();
+        if ($this->isStarting($situation, $file)) {
+            yield new Finding('starting-size', 'files', "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [$comparison->setSize()], true, true);
+        }
+        $scale = $this->scaleOf($file, $target);
+        if ($scale !== null) {
+            $percent = Fraction::decimal($scale);
+            $above = $scale->isGreaterThan(100);
+            $says = $above
+                ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale above full makes them. They can be reduced to the size asked instead of being rendered again."
+                : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.";
+            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'files', $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
+                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")], true, true, ! $above && $this->isUsual($file) ? ['smaller-preset'] : []);
+        }
+        yield from $this->bySize($comparison, true, $scale === null);
+    }
+
+    /** The scale that makes the one of the other, to the nearest pixel on both sides; null where none of the usual does. */
+    private function scaleOf(Resolution $file, Resolution $target): ?BigRational
+    {
+        $scales = array_map(static fn (string $s): BigRational => BigRational::of($s), self::SCALES);
+        for ($times = 2; $times <= 8; $times++) {
+            $scales[] = BigRational::of(100 * $times);
+        }
+        foreach ($scales as $scale) {
+            foreach ([RoundingMode::HALF_UP, RoundingMode::DOWN, RoundingMode::UP] as $rounding) {
+                if ($target->scaled($scale, $rounding)->equals($file)) {
+                    return $scale;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return iterable<Finding> */
+    private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
+    {
+        [$size, $target] = [$comparison->found, $comparison->asked];
+        $make = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...($more === null ? [] : [$more])], [$comparison->setSize()], true, $render);
+        if ($size->equals($target->swapped()) && $size->width !== $size->height) {
+            yield $make('sides-swapped', "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
+        } elseif ($comparison->isSameOnScreen()) {
+            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", 'picture.pixel_aspect');
+        } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
+            yield $make('smaller-preset', "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
+        } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
+            yield $make('off-by-rounding', "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.");
+        } elseif (! $comparison->isSameShape()) {
+            yield $make('wrong-shape', "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}.{$comparison->whatIsLost()}");
+        }
+    }
+
+    private function shapeAlone(Situation $situation): Finding
+    {
+        $found = $situation->found('picture.display_aspect') ?? '';
+        $asked = $situation->entry('picture.display_aspect')->required ?? '';
+
+        return new Finding('wrong-shape', $situation->side('picture.display_aspect'), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], ['picture.display_aspect'],
+            EntryFix::of($situation, 'picture.display_aspect', 'the shape')->fixes, true, $situation->inFiles('picture.display_aspect'));
+    }
+
+    private function isStarting(Situation $situation, Resolution $size): bool
+    {
+        return in_array((string) $size, $situation->subject->specification->startingValues['picture.resolution'] ?? [], true);
+    }
+
+    private function isUsual(Resolution $size): bool
+    {
+        return in_array((string) $size, self::USUAL, true) || in_array((string) $size->swapped(), self::USUAL, true);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\CadenceRule;
+use PlainLedger\Core\Checking\Rules\PassSamples;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\MediaFacts;
+
+/** `black-frames`, `frozen-frames` and `alpha-all-opaque`: what only a look at the pixels shows. */
+final readonly class PixelCauses implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        yield from $this->black($situation);
+        yield from $this->repeated($situation);
+        yield from $this->frozen($situation);
+        yield from $this->hold($situation);
+        $wrong = $situation->wrong('content.loop');
+        if ($situation->inFiles('content.loop') && count($wrong) === 1 && ($situation->entry('content.loop')->required ?? '') === 'yes') {
+            $last = $wrong->last();
+            $expected = $situation->subject->expected;
+            $shorter = $expected === null ? null : $expected->minus($wrong);
+            yield new Finding('seam-shown-twice', 'files', "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], ['content.loop'], [
+                Fix::setAside($situation->part(), ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}", 1, $wrong),
+                ...($shorter === null ? [] : [Fix::set($situation->part(), 'time.range', 'the range', (string) $expected, (string) $shorter, "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.")]),
+            ]);
+        }
+        if ($situation->inFiles('content.alpha_used') && $situation->found('content.alpha_used') === 'no' && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true) {
+            yield new Finding('alpha-all-opaque', 'files', 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], ['content.alpha_used'],
+                [Fix::set($situation->part(), 'content.alpha_used', 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')], render: true);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function repeated(Situation $situation): iterable
+    {
+        $looks = $situation->inFiles('content.cadence') || $situation->inFiles('content.frozen') ? PassSamples::of($situation->subject) : null;
+        $cadence = $looks === null || $looks->hasUnseen() ? 'every' : CadenceRule::of($looks);
+        $asked = $situation->entry('content.cadence')?->requirement->value->values ?? ['every'];
+        if ($cadence === 'every' || in_array($cadence, $asked, true)) {
+            return;
+        }
+        $how = match ($cadence) {
+            '2' => 'Each picture stands for two frames', '3' => 'Each picture stands for three frames', default => "Pictures stand for {$cadence} frames in turn"
+        };
+        yield new Finding('pictures-repeated', 'files', "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], ['content.cadence', 'content.frozen'],
+            [Fix::set($situation->part(), 'time.animation_rate', 'the rate and the speed', $cadence, 'every', 'Set the rate, or the speed, that makes each frame a picture of its own.')], render: true);
+    }
+
+    /** @return iterable<Finding> */
+    private function hold(Situation $situation): iterable
+    {
+        $entry = $situation->entry('content.hold');
+        if ($entry === null || ! $situation->inFiles('content.hold')) {
+            return;
+        }
+        [$head, $tail] = array_map(intval(...), explode('+', $entry->requirement->value->single() ?? '0+0'));
+        $found = $situation->found('content.hold') ?? '';
+        [$hasHead, $hasTail] = array_map(intval(...), explode('+', str_contains($found, '+') ? $found : '0+0'));
+        $short = [...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []), ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : [])];
+        yield new Finding('hold-too-short', 'files', ucfirst(implode(', ', $short)).'.', $short, ['content.hold'],
+            [Fix::set($situation->part(), 'content.hold', 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')], render: true);
+    }
+
+    /** @return iterable<Finding> */
+    private function black(Situation $situation): iterable
+    {
+        $frames = $this->wrong($situation, 'content.black');
+        if ($frames === null) {
+            return;
+        }
+        $looks = PassSamples::of($situation->subject)->looks ?? [];
+        $evidence = [];
+        foreach ($frames->numbers() as $number) {
+            $light = ($looks[$number] ?? null)?->meanLight();
+            if (count($evidence) < 10 && $light !== null) {
+                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($light, 4).' of white';
+            }
+        }
+        $share = $situation->entry('content.black')?->requirement->value->share;
+        [$one, $many] = $share === null ? ['is black', 'are black'] : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
+        yield new Finding('black-frames', 'files', $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, ['content.black'], render: true);
+    }
+
+    /** @return iterable<Finding> */
+    private function frozen(Situation $situation): iterable
+    {
+        $frames = $this->wrong($situation, 'content.frozen');
+        if ($frames !== null) {
+            yield new Finding('frozen-frames', 'files', $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], ['content.frozen'], render: true);
+        }
+    }
+
+    private function wrong(Situation $situation, string $id): ?FrameRange
+    {
+        $sets = $situation->inFiles($id) ? $situation->entry($id)->files->wrong ?? [] : [];
+
+        return $sets === [] ? null : array_values($sets)[0];
+    }
+
+    private function which(Situation $situation, FrameRange $frames, string $one, string $many): string
+    {
+        return ($situation->subject->isNumbered() ? $this->short($frames) : 'The picture').' '.(count($frames) > 1 ? $many : $one).'.';
+    }
+
+    private function short(FrameRange $frames): string
+    {
+        return mb_strimwidth((string) $frames, 0, 120, '…');
+    }
+}

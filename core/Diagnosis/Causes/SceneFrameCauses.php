@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Text\Text;
+
+/**
+ * What a scene is set to render, where that is not what is asked: extent, range and step, each a mistake of its own, each
+ * with the setting that ends it. Where files are there too, they decide what became of it.
+ */
+final readonly class SceneFrameCauses
+{
+    private const TOUCHES = ['time.range', 'time.count', 'time.duration', 'time.extent', 'time.step'];
+
+    private FrameRange $expected;
+
+    private SceneSettings $scene;
+
+    private function __construct(private Situation $situation, SceneSettings $scene, FrameRange $expected)
+    {
+        $this->scene = $scene;
+        $this->expected = $expected;
+    }
+
+    /** @return iterable<Finding> */
+    public static function find(Situation $situation): iterable
+    {
+        $scene = $situation->scene();
+        $expected = $situation->subject->expected;
+        if ($scene !== null && $expected !== null && ! $expected->isEmpty()) {
+            yield from (new self($situation, $scene, $expected))->all();
+        } elseif ($scene?->get('time.extent') === 'one' && $situation->inScene('time.count')) {
+            yield self::oneFrame($situation, null);
+        }
+    }
+
+    private static function oneFrame(Situation $situation, ?FrameRange $expected): Finding
+    {
+        $asked = $expected === null ? '.' : ', and '.count($expected).' are asked.';
+        $fix = Fix::set($situation->part(), 'time.extent', 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.');
+
+        return new Finding('single-frame-mode', 'scene', "The scene is told to render one frame{$asked}", ['time.extent is one'], self::TOUCHES, [$fix], true);
+    }
+
+    /** @return iterable<Finding> */
+    private function all(): iterable
+    {
+        $one = $this->scene->get('time.extent') === 'one' && count($this->expected) > 1;
+        $touches = self::TOUCHES;
+        if ($one && $this->situation->isUnequal(...self::TOUCHES)) {
+            $finding = self::oneFrame($this->situation, $this->expected);
+            // files of many frames were not made that way
+            yield $this->filesHoldMore() ? new Finding($finding->id, 'scene', $finding->says, $finding->evidence, ['time.extent'], $finding->fixes, true) : $finding;
+        }
+        $whole = $this->scene->get('time.extent') === 'whole';
+        $listed = $whole ? $this->scene->timeline : $this->scene->listedRange();
+        if ($listed === null || $listed->isEmpty() || ! $this->situation->isUnequal(...self::TOUCHES)) {
+            return;
+        }
+        $step = $this->scene->step();
+        $asked = $this->situation->subject->part->step();
+        // the mistakes of a range are weighed as they would be without the step, and without the one frame
+        $rangeWrong = ! $listed->equals($this->expected->span()) && ! $listed->every($asked)->equals($this->expected);
+        if ($step !== $asked) {
+            yield $this->ownLine($this->step($step, $asked), $one || $rangeWrong, $one ? ['time.step', 'time.range'] : $touches);
+        }
+        if (! $rangeWrong) {
+            return;
+        }
+        foreach ($whole ? $this->wholeTimeline($listed) : $this->ranges($listed) as $finding) {
+            yield $one || $step !== $asked ? $this->ownLine($finding, true, ['time.range', 'time.count', 'time.duration']) : $finding;
+        }
+    }
+
+    /** @param  list<string>  $touches */
+    private function ownLine(Finding $finding, bool $own, array $touches): Finding
+    {
+        return $own ? new Finding($finding->id, $finding->side, $finding->says, $finding->evidence, $touches, $finding->fixes, false, $finding->render, $finding->or) : $finding;
+    }
+
+    private function filesHoldMore(): bool
+    {
+        foreach ($this->situation->passes() as $pass) {
+            if (count($pass->present) > 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function step(int $step, int $asked): Finding
+    {
+        $says = 'The scene renders every '.Text::ordinal($step).' frame only.';
+        if ($step === 1) {
+            $says = 'The scene renders every frame, and every '.Text::ordinal($asked).' is asked.';
+        }
+
+        return new Finding('step-left-on', 'scene', $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), 'time.step', 'the step', (string) $step, (string) $asked)], true);
+    }
+
+    /** @return iterable<Finding> */
+    private function wholeTimeline(FrameRange $timeline): iterable
+    {
+        $part = $this->situation->part();
+        $fixes = [
+            Fix::set($part, 'time.extent', 'what is rendered', 'whole', 'listed', 'Set what is rendered to the listed range; it is the whole timeline.'),
+            ...($this->scene->listedRange()?->equals($this->expected->span()) === true ? [] : [$this->setRange($this->scene->listedRange())]),
+        ];
+        yield new Finding('range-set-otherwise', 'scene', "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.", ["time.extent is whole, and the timeline {$timeline}"], self::TOUCHES, $fixes, true);
+    }
+
+    private function setRange(?FrameRange $listed): Fix
+    {
+        return Fix::set($this->situation->part(), 'time.range', 'the range', $listed === null ? null : (string) $listed, (string) $this->expected->span());
+    }
+
+    /**
+     * Each reading that holds, the likelier before the others by the order of causes.
+     *
+     * @return iterable<Finding>
+     */
+    private function ranges(FrameRange $listed): iterable
+    {
+        $expected = $this->expected->span();
+        $fix = [$this->setRange($listed)];
+        $seen = ["time.range is {$listed}"];
+        $part = $this->situation->subject->part;
+        $finding = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, 'scene', $says, [...$seen, ...($more === null ? [] : [$more])], self::TOUCHES, $fix, true);
+        $starting = $this->isStarting($listed);
+        if ($starting) {
+            yield $finding('range-never-set', "The range was never set: {$listed} is what an untouched scene shows.", "{$listed} is listed as a starting value");
+        }
+        [$head, $tail] = $part->handles();
+        $cut = $part->cutRange($this->scene->timeline);
+        if ($cut !== null && $head + $tail > 0 && $listed->equals($cut->span())) {
+            yield $finding('handles-left-out', "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.");
+        }
+        [$more, $after] = [$expected->first() - $listed->first(), $listed->last() - $expected->last()];
+        if ($more > 0 && $more === $after) {
+            yield $finding('handles-not-asked', "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.");
+        }
+        $timeline = $this->scene->timeline;
+        if ($timeline !== null && $timeline->span()->equals($expected) && ! $listed->covers($timeline)) {
+            yield $finding('range-short-of-timeline', "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", "its timeline is {$timeline}");
+        }
+        yield from $this->placed($listed, $expected, $starting, $finding);
+    }
+
+    /**
+     * @param  \Closure(string, string): Finding  $finding
+     * @return iterable<Finding>
+     */
+    private function placed(FrameRange $listed, FrameRange $expected, bool $starting, \Closure $finding): iterable
+    {
+        $shift = $expected->first() - $listed->first();
+        if (! $starting && $shift !== 0 && count($listed) > 1 && $listed->shifted($shift)->equals($expected)) {
+            yield $finding('numbered-from-elsewhere', "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.");
+        }
+        $missing = $expected->minus($listed);
+        if (count($missing) === 1 && count($expected) > 2 && $expected->covers($listed) && in_array($missing->first(), [$expected->first(), $expected->last()], true)) {
+            yield $finding('last-frame-left-out', "Only frame {$missing} is left out: {$listed} instead of {$expected}.");
+        }
+        yield $finding('range-set-otherwise', "The range is set to {$listed}, and {$expected} is asked.");
+    }
+
+    private function isStarting(FrameRange $set): bool
+    {
+        foreach ($this->situation->subject->specification->startingRanges() as $starting) {
+            if ($starting->equals($set)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

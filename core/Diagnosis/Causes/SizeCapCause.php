@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis\Causes;
+
+use PlainLedger\Core\Checking\Rules\DurationRule;
+use PlainLedger\Core\Diagnosis\EntryFix;
+use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\BitRate;
+use PlainLedger\Core\Measure\ByteSize;
+
+/** `over-size-cap`: a file, or what a scene would make, is larger than it may be; where the length is known, with the rate that fits. */
+final readonly class SizeCapCause implements CauseFamily
+{
+    public function find(Situation $situation): iterable
+    {
+        $cap = $situation->entry('format.file_size')?->requirement->value->max;
+        $found = $situation->found('format.file_size');
+        if ($cap === null || $found === null || ! $situation->isUnequal('format.file_size') || (int) $found <= (int) $cap) {
+            return;
+        }
+        $side = $situation->side('format.file_size');
+        $scene = $situation->scene();
+        $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
+        $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie() ? null : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
+        $most = $situation->entry('format.bit_rate')?->requirement->value->max;
+        // where a bit rate is asked as well, the smaller of the two does for both
+        $fits = $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
+        $says = ($side === 'scene' ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
+            .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
+        $fixes = $side === 'scene' && $fits !== null
+            ? [Fix::set($situation->part(), 'format.bit_rate', 'the bit rate', $scene?->get('format.bit_rate'), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
+            : EntryFix::of($situation, 'format.file_size', 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
+        yield new Finding('over-size-cap', $side, $says, ["format.file_size is {$found}"], self::touches($situation, $fits), $fixes);
+    }
+
+    /**
+     * The bit rate that fits the size answers what is asked of the bit rate too.
+     *
+     * @return list<string>
+     */
+    private static function touches(Situation $situation, ?BitRate $fits): array
+    {
+        $ask = $situation->entry('format.bit_rate')?->requirement->value;
+        $both = $fits !== null && $ask?->max !== null && $situation->isUnequal('format.bit_rate') && ! $situation->inFiles('format.bit_rate') && $fits->bits >= (int) ($ask->min ?? 0);
+
+        return $both ? ['format.file_size', 'format.bit_rate'] : ['format.file_size'];
+    }
+
+    /** Whether the size that is too large is told as the cause of the bit rate, so that it is set once. */
+    public static function tells(Situation $situation): bool
+    {
+        $cap = $situation->entry('format.file_size')?->requirement->value->max;
+        $found = $situation->found('format.file_size');
+
+        return $cap !== null && $found !== null && $situation->isUnequal('format.file_size') && (int) $found > (int) $cap && $situation->entry('format.bit_rate')?->requirement->value->max !== null
+            && ! $situation->inFiles('format.bit_rate') && ! $situation->inFiles('format.file_size');
+    }
+}

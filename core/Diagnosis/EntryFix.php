@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis;
+
+use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Specification\Delivers;
+
+/**
+ * The work that makes one line right. A scene is set; files are saved again, or their headers written anew, where they
+ * have all that is asked; what they have lost comes back only by rendering, or by encoding from what they were made of.
+ */
+final readonly class EntryFix
+{
+    /** What no saving brings back into a picture. */
+    private const ONLY_BY_RENDER = [
+        'picture.resolution', 'picture.display_aspect', 'picture.region', 'camera.name', 'passes', 'content.whole', 'content.black', 'content.frozen',
+        'content.hold', 'content.loop', 'content.cadence', 'content.alpha_used', 'content.reference', 'format.quality', 'colour.encoding',
+    ];
+
+    /** What only the header tells. */
+    private const ONLY_HEADER = ['picture.pixel_aspect', 'picture.density', 'picture.projection', 'time.rate', 'time.start_timecode'];
+
+    /** What follows from the range and the rate of a scene, which are set instead. */
+    private const DERIVED = ['time.count', 'time.duration'];
+
+    private const CHROMA = ['4:2:0' => 1, '4:2:2' => 2, '4:4:4' => 3];
+
+    /** Lines that no single piece of work answers: the frames themselves, or other causes, say what to do. */
+    private const BY_OTHERS = ['time.range', 'time.count', 'time.step', 'time.duration', 'delivery.extras', 'content.whole', 'content.uniform', 'time.frame_in_header'];
+
+    /** @param  list<Fix>  $fixes */
+    private function __construct(public array $fixes, public bool $render) {}
+
+    /**
+     * @param  string  $label  with its article, as in “Set the frame rate to”
+     * @param  string|null  $to  where it is not what is asked as one types it
+     */
+    public static function of(Situation $situation, string $id, string $label, ?string $to = null): self
+    {
+        $found = $situation->found($id) ?? '';
+        $to ??= $situation->asTyped($id);
+        $part = $situation->part();
+        if (! $situation->inFiles($id) && self::isDerived($situation, $id)) {
+            return new self([], false);
+        }
+        if (! $situation->inFiles($id)) {
+            return new self([Fix::set($part, $id, $label, $found, $to)], false);
+        }
+        if (in_array($id, self::BY_OTHERS, true)) {
+            return new self([], false);
+        }
+        $delivers = $situation->subject->part->delivers;
+        if ($delivers === Delivers::Movie) {
+            return new self([self::encoded($situation, $id, $label, $found, $to)], false);
+        }
+        if ($delivers === Delivers::File) {
+            return new self([Fix::deliver($part, $to, null, "Deliver the file with {$label} {$to}; it is {$found}.")], false);
+        }
+        $frames = $situation->framesOf($id);
+        if (self::isLost($situation, $id, $found)) {
+            return new self([Fix::set($part, $id, $label, $found, $to)], true);
+        }
+        if (in_array($id, self::ONLY_HEADER, true)) {
+            return new self([Fix::retag($part, $id, $label, $found, $to, $frames)], false);
+        }
+
+        return new self([Fix::encode($part, $id, $label, $found, $to, $frames)], false);
+    }
+
+    private static function isDerived(Situation $situation, string $id): bool
+    {
+        $scene = $situation->scene();
+
+        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null) || ($id === 'format.file_size' && $scene?->get('format.bit_rate') !== null);
+    }
+
+    /** A movie is encoded again, from its frames where they are there. */
+    private static function encoded(Situation $situation, string $id, string $label, string $found, string $to): Fix
+    {
+        $part = $situation->subject->part;
+        if (in_array($id, self::ONLY_HEADER, true) && $id !== 'time.rate') {
+            return Fix::retag($part->name, $id, $label, $found, $to);
+        }
+        $says = ($part->madeFrom === null ? 'Encode the movie again' : "Make the movie again from {$part->madeFrom}").", with {$label} {$to}; it is {$found}.";
+
+        return Fix::encode($part->name, $id, $label, $found, $to, null, $says);
+    }
+
+    private static function isLost(Situation $situation, string $id, string $found): bool
+    {
+        $asked = $situation->entry($id)->required ?? '';
+
+        return match ($id) {
+            'format.channels' => array_diff(Channels::parse($asked), Channels::parse($found)) !== [],
+            'format.bit_depth' => (int) $found < (int) $asked,
+            'format.sample' => $found === 'uint' && $asked !== 'uint',
+            'format.alpha' => $found === 'none',
+            'format.chroma' => (self::CHROMA[$found] ?? 0) < (self::CHROMA[explode(' | ', $asked)[0]] ?? 0),
+            default => in_array($id, self::ONLY_BY_RENDER, true),
+        };
+    }
+}

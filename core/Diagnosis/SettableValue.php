@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Diagnosis;
+
+use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Rules\CameraRules;
+use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Specification\Requirement;
+
+/** What is asked, as a value that one can type in: one of several, a bound, the scene's own camera, a name with its values. */
+final readonly class SettableValue
+{
+    public function __construct(private Subject $subject) {}
+
+    /** @param  string|null  $found  what stands there now: of two bounds the one it breaks is meant */
+    public function of(Entry $entry, ?string $found): string
+    {
+        $requirement = $entry->requirement;
+
+        return match ($entry->id()) {
+            'naming.pattern', 'naming.folder', 'output.folder' => $this->name($requirement),
+            'camera.name' => $this->camera($requirement) ?? $entry->required,
+            'time.range' => $this->subject->expected === null ? $entry->required : (string) $this->subject->expected->span(),
+            'format.alpha' => $requirement->value->single() === 'any' ? 'straight' : (string) $requirement->value->single(),
+            'passes', 'burn_in' => $entry->required,
+            'format.compression' => $requirement->value->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found),
+            default => self::plain($requirement, $found),
+        };
+    }
+
+    private static function plain(Requirement $requirement, ?string $found): string
+    {
+        $ask = $requirement->value;
+        if ($ask->values !== []) {
+            return $ask->values[0];
+        }
+        $above = $ask->max !== null && is_numeric($found) && is_numeric($ask->max) && (float) $found > (float) $ask->max;
+
+        return (string) ($above ? $ask->max : $ask->min ?? $ask->max);
+    }
+
+    /** The usual one of the format. */
+    private function lossless(): string
+    {
+        $kind = $this->subject->part->kinds()[0] ?? Kind::tryFrom($this->subject->scene?->get('format.kind') ?? '');
+
+        return match ($kind) {
+            Kind::Tiff => 'lzw',
+            Kind::Png => 'deflate',
+            Kind::Tga => 'rle',
+            default => 'zip',
+        };
+    }
+
+    /** With its values in it, `#` for the digits of the frame number, and one extension. */
+    private function name(Requirement $requirement): string
+    {
+        $values = $this->subject->specification->pieceValues($this->subject->part);
+        $values = $this->subject->pass === null ? $values : $values->with('pass', $this->subject->pass);
+
+        return NamePattern::parse($requirement->value->single() ?? '')->make($values);
+    }
+
+    /** A camera of the scene that fits what is asked; null where none is known. */
+    public function camera(?Requirement $requirement): ?string
+    {
+        if ($requirement === null) {
+            return $this->subject->scene?->cameras[0] ?? null;
+        }
+        foreach ($requirement->value->values as $asked) {
+            if (preg_match('~[*?]~', $asked) !== 1) {
+                return $asked;
+            }
+        }
+        foreach ($this->subject->scene->cameras ?? [] as $camera) {
+            if (CameraRules::matches($requirement, $camera)) {
+                return $camera;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use PlainLedger\Core\Media\Decoders\Decoder;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
+use PlainLedger\Core\Media\Decoders\PixelsRefused;
+
+/** Decodes pictures and looks at all their pixels, for the few requirements that ask what is in them. */
+final readonly class PixelSampler
+{
+    /** Lines that are looked at together, so that a large picture is never there twice. */
+    private const LINES = 128;
+
+    public function __construct(private Decoder $decoder, private SampleOptions $for) {}
+
+    public static function standard(SampleOptions $for): self
+    {
+        return new self(PictureDecoder::standard(), $for);
+    }
+
+    /** In bytes. */
+    private function sampleLength(): int
+    {
+        return $this->for->samples ? 3 * PixelSample::SAMPLE_SIDE ** 2 : 0;
+    }
+
+    /** @return list<int> frames that have an approved picture */
+    public function approvedFrames(): array
+    {
+        return array_keys($this->for->approved);
+    }
+
+    /**
+     * How far a picture is from the one approved for its frame; null where either cannot be decoded here.
+     *
+     * @throws BytesMissing|SourceUnreadable
+     */
+    public function distance(ByteSource $source, MediaFacts $facts, int $frame): ?PictureDistance
+    {
+        $approved = $this->for->approved[$frame] ?? null;
+        if ($approved === null || $facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
+            return null;
+        }
+        try {
+            return PictureDistance::between($this->decoder->decode($source, $facts), $approved);
+        } catch (PixelsRefused|FileTooLarge) {
+            return null;
+        }
+    }
+
+    /**
+     * Null for what cannot be decoded here, or has no pixels.
+     *
+     * @throws BytesMissing|SourceUnreadable
+     */
+    public function look(ByteSource $source, MediaFacts $facts): ?PixelSample
+    {
+        if ($facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
+            return null;
+        }
+        $apart = $this->decoder->tellsApart($source, $facts);
+        try {
+            return $this->at($this->decoder->decode($source, $facts), $facts, $apart ?? '');
+        } catch (PixelsRefused) {
+            return $apart === null ? null : new PixelSample($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
+        } catch (FileTooLarge $over) {
+            return PixelSample::tooLarge($over->getMessage(), $apart ?? '');
+        }
+    }
+
+    /** Packed, of the same length in bytes for every file. */
+    public function packed(?PixelSample $look): string
+    {
+        $packed = $look === null || $look->print === '' ? PixelSample::none($this->sampleLength()) : $look->packed();
+
+        return str_pad($packed, PixelSample::PACKED + $this->sampleLength(), "\0");
+    }
+
+    private function at(Pixels $pixels, MediaFacts $facts, string $apart): PixelSample
+    {
+        $print = hash_init('xxh128');
+        $sums = [0, 0, 0];
+        $mask = [];
+        $dark = 0;
+        $outline = new Outline($pixels->width(), $pixels->height());
+        foreach ($pixels->lines(self::LINES) as $bytes) {
+            hash_update($print, $bytes);
+            $length = strlen($bytes);
+            $outline->add($bytes);
+            $dark += $this->for->dark === null ? 0 : self::darkIn($bytes, $this->for->dark);
+            // one byte of each three left standing: counting those is the quickest way to a sum
+            foreach ([0, 1, 2] as $channel) {
+                $mask[$length][$channel] ??= str_repeat(substr_replace("\0\0\0", "\xFF", $channel, 1), intdiv($length, 3));
+                foreach (count_chars($bytes & $mask[$length][$channel], 1) as $value => $many) {
+                    $sums[$channel] += $value * $many;
+                }
+            }
+        }
+        $light = 0;
+        foreach (PixelSample::WEIGHTS as $channel => $weight) {
+            $light += $weight * $sums[$channel];
+        }
+        $plain = hash_final($print, true);
+        // what is opaque looks the same on any ground
+        $grounds = $facts->alpha === true ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)] : [];
+        $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
+        $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
+
+        return new PixelSample($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->for->samples ? $pixels->sample(PixelSample::SAMPLE_SIDE) : '', $dark, $outline->box());
+    }
+
+    /** How many of these pixels have at most so much luminance. */
+    private static function darkIn(string $bytes, BigRational $most): int
+    {
+        $limit = $most->multipliedBy(255 * 10_000)->toScale(0, RoundingMode::DOWN)->toInt();
+        [$blue, $green, $red] = PixelSample::WEIGHTS;
+        $dark = 0;
+        /** @var array<int, int> $values */
+        $values = unpack('C*', $bytes);
+        for ($i = 1, $many = count($values); $i + 2 <= $many; $i += 3) {
+            if ($blue * $values[$i] + $green * $values[$i + 1] + $red * $values[$i + 2] <= $limit) {
+                $dark++;
+            }
+        }
+
+        return $dark;
+    }
+
+    private function onGround(Pixels $pixels, int $ground): string
+    {
+        $print = hash_init('xxh128');
+        foreach ($pixels->lines(self::LINES, $ground) as $bytes) {
+            hash_update($print, $bytes);
+        }
+
+        return hash_final($print, true);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Report;
+
+use PlainLedger\Core\Scene\FieldNames;
+
+/** Settings that scenes of one specification should have in common, and a few do not. */
+final readonly class SharedSettings
+{
+    /** What differs from shot to shot by its nature. */
+    private const OWN = ['time.range', 'time.timeline', 'time.count', 'time.handles', 'camera.name', 'output.folder', 'naming.pattern', 'naming.folder', 'burn_in'];
+
+    /**
+     * Only where more than half of at least three agree, so that it is plain who differs.
+     *
+     * @param  array<string, array<string, string>>  $scenes  settings by id, by whose scene it is
+     * @return list<array{id: string, label: string, common: string, count: int, others: list<array{whose: string, value: string}>}>
+     */
+    public static function among(array $scenes): array
+    {
+        $values = [];
+        foreach ($scenes as $whose => $settings) {
+            foreach ($settings as $id => $value) {
+                $values[$id][(string) $whose] = $value;
+            }
+        }
+        $labels = FieldNames::offered();
+        $found = [];
+        foreach ($values as $id => $by) {
+            $counts = array_count_values($by);
+            arsort($counts);
+            $common = (string) array_key_first($counts);
+            $others = array_filter($by, static fn (string $v): bool => $v !== $common);
+            if (in_array($id, self::OWN, true) || count($by) < 3 || $others === [] || count($by) >= $counts[$common] * 2) {
+                continue;
+            }
+            $list = [];
+            foreach ($others as $whose => $value) {
+                $list[] = ['whose' => (string) $whose, 'value' => $value];
+            }
+            $found[] = ['id' => $id, 'label' => $labels[$id] ?? $id, 'common' => $common, 'count' => $counts[$common], 'others' => $list];
+        }
+        $order = array_keys($labels);
+        usort($found, static fn (array $a, array $b): int => (int) array_search($a['id'], $order, true) <=> (int) array_search($b['id'], $order, true));
+
+        return $found;
+    }
+}

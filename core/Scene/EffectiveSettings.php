@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\Checking\Rules\CameraRules;
+use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\PatternRefused;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Core\Text\Text;
+
+/** What a scene's settings come to when it is rendered, where that takes more than reading one of them. */
+final readonly class EffectiveSettings
+{
+    /** @return list<array{id: string, label: string, says: string}> */
+    public static function of(SceneSettings $scene, Specification $specification, Part $part): array
+    {
+        $lines = [
+            ['picture.resolution', 'Each picture', self::size($scene)],
+            ['time.range', 'Frames', self::frames($scene)],
+            ['camera.name', 'Seen through', self::camera($scene)],
+            ['naming.pattern', 'First and last name', self::names($scene, $specification, $part)],
+        ];
+
+        return array_values(array_map(
+            static fn (array $line): array => ['id' => $line[0], 'label' => $line[1], 'says' => Text::shown((string) $line[2])],
+            array_filter($lines, static fn (array $line): bool => $line[2] !== null),
+        ));
+    }
+
+    private static function size(SceneSettings $scene): ?string
+    {
+        $size = $scene->size();
+        if ($size === null) {
+            return null;
+        }
+        $rendered = $scene->renderedSizes()[0];
+        $scale = $scene->scale();
+
+        return $scale->isEqualTo(100) ? "{$size} pixels" : "{$size} at ".Fraction::decimal($scale, 2)." %: {$rendered} pixels";
+    }
+
+    private static function frames(SceneSettings $scene): ?string
+    {
+        $frames = $scene->frames();
+        if ($frames === null || $frames->isEmpty()) {
+            return null;
+        }
+        $rate = $scene->get('time.rate');
+        try {
+            $seconds = $rate === null ? null : Fraction::decimal(\Brick\Math\BigRational::of(count($frames))->dividedBy(FrameRate::parse($rate)->value), 3);
+        } catch (NotUnderstood) {
+            $seconds = null;
+        }
+        $why = match ($scene->get('time.extent')) {
+            'one' => ', since one frame alone is set', 'whole' => ', the whole timeline', default => $scene->step() > 1 ? ', every '.Text::ordinal($scene->step()).' alone' : '',
+        };
+
+        return "{$frames}: ".Text::count(count($frames), 'frame').$why.($seconds === null ? '' : ", {$seconds} s at {$rate}");
+    }
+
+    private static function camera(SceneSettings $scene): ?string
+    {
+        $chosen = CameraRules::chosen($scene);
+        if ($chosen === null || $scene->cameras === null) {
+            return null;
+        }
+        $others = array_values(array_diff($scene->cameras, $chosen));
+        $views = array_values(array_intersect($chosen, $scene->views ?? []));
+
+        return ($chosen === [] ? 'no camera' : Text::series($chosen)).($views === [] ? '' : ', a working view').($others === [] ? '' : '; not '.Text::series(array_slice($others, 0, 4), 'or').(count($others) > 4 ? ' …' : ''));
+    }
+
+    private static function names(SceneSettings $scene, Specification $specification, Part $part): ?string
+    {
+        $name = $scene->get('naming.pattern');
+        $frames = $scene->frames();
+        if ($name === null || $name === '') {
+            return null;
+        }
+        $values = $specification->pieceValues($part);
+        try {
+            $pattern = NamePattern::parse(basename(strtr($name, '\\', '/')));
+        } catch (PatternRefused) {
+            return null;
+        }
+        if (! $pattern->has('frame') || $frames === null || $frames->isEmpty()) {
+            return $pattern->make($values);
+        }
+        $folder = $scene->get('output.folder');
+
+        return ($folder === null || $folder === '' ? '' : rtrim(strtr($folder, '\\', '/'), '/').'/').$pattern->make($values, $frames->first()).(count($frames) === 1 ? '' : ' … '.$pattern->make($values, $frames->last()));
+    }
+}

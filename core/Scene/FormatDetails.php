@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Scene;
+
+use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Descriptor;
+use PlainLedger\Core\Specification\Spellings;
+use PlainLedger\Core\Specification\ValueType;
+use PlainLedger\Core\Specification\Vocabulary;
+
+/** What a format's name tells besides the format: `EXR (DWAA)`, `TIFF 16 bit`, `MP4 (H.264)`. */
+final readonly class FormatDetails
+{
+    private const FIELDS = ['format.compression', 'format.codec'];
+
+    /**
+     * @param  array<string, array{string, string}>  $fields  name and value by field
+     * @return array<string, array{string, string}>
+     */
+    public static function spread(array $fields): array
+    {
+        $fields = self::sound($fields);
+        [$name, $value] = $fields['format.kind'] ?? ['', ''];
+        if (preg_match('~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i', $value, $m) === 1 && Kind::fromWord($m[1]) !== null) {
+            $fields = ['format.kind' => [$name, $m[1]]] + $fields + ['format.bit_depth' => [$name, $m[2]]];
+            $sample = strtolower($m[3] ?? '');
+
+            return $sample === '' ? $fields : $fields + ['format.sample' => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float']];
+        }
+        if (preg_match('~^(.*?\S)\s*\(([^()]+)\)$~', $value, $m) !== 1 || Kind::fromWord($m[1]) === null) {
+            return $fields;
+        }
+        foreach (self::FIELDS as $field) {
+            $descriptor = Catalogue::standard()->find($field);
+            $movie = Kind::fromWord($m[1])->isMovie();
+            if ($descriptor !== null && $movie === ($field === 'format.codec') && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))) {
+                return $fields + [$field => [$name, $m[2]]];
+            }
+        }
+
+        return $fields;
+    }
+
+    /**
+     * “AAC 48 kHz stereo” is sound, of that rate and so many channels.
+     *
+     * @param  array<string, array{string, string}>  $fields
+     * @return array<string, array{string, string}>
+     */
+    private static function sound(array $fields): array
+    {
+        [$name, $value] = $fields['audio.presence'] ?? ['', ''];
+        if (preg_match('~\b(?:aac|pcm|mp3|opus|ac-?3|flac|alac|vorbis|wav)\b|\d\s*k?hz\b~i', $value) !== 1 || preg_match('~^\w+$~', $value) === 1) {
+            return $fields;
+        }
+        $fields['audio.presence'] = [$name, 'yes'];
+        if (preg_match('~(\d{1,3}(?:[.,]\d+)?\s*khz|\d{4,6}\s*hz)~i', $value, $m) === 1) {
+            $fields += ['audio.sample_rate' => [$name, $m[1]]];
+        }
+
+        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1 ? $fields + ['audio.channels' => [$name, $m[1]]] : $fields;
+    }
+
+    private static function usual(Descriptor $descriptor, string $word): string
+    {
+        try {
+            return $descriptor->type === ValueType::Codec ? $descriptor->canonical($word) : strtolower(trim(Spellings::usual($descriptor->id, $word)));
+        } catch (NotUnderstood) {
+            return $word;
+        }
+    }
+}

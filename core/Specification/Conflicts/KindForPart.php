@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification\Conflicts;
+
+use PlainLedger\Core\Media\CodecCapabilities;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\Specification;
+
+/** A movie's format asked of frames, a picture's of a movie, a codec that the container cannot hold. */
+final readonly class KindForPart implements ConflictRule
+{
+    public function read(Specification $specification, Part $part): iterable
+    {
+        $kinds = $part->kinds();
+        if ($kinds === [] || $part->delivers === Delivers::File) {
+            return;
+        }
+        $movie = $part->delivers->isMovie();
+        $suiting = array_filter($kinds, static fn (Kind $k): bool => $movie ? $k->isMovie() : $k->isPicture());
+        if ($suiting === []) {
+            $what = $movie ? 'a movie' : ($part->delivers === Delivers::Still ? 'a single picture' : 'frames');
+            $offer = $movie ? ConflictResolution::set('format.kind', 'mp4', 'Ask for MP4.') : ConflictResolution::set('format.kind', 'png', 'Ask for PNG.');
+            yield Conflict::between(['format.kind'], $part->name, "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.", $offer);
+
+            return;
+        }
+        $codecs = $part->values('format.codec');
+        foreach ($codecs as $codec) {
+            foreach ($kinds as $kind) {
+                if (CodecCapabilities::fits($codec, $kind)) {
+                    return;
+                }
+            }
+        }
+        if ($codecs !== [] && $movie) {
+            yield Conflict::between(['format.codec', 'format.kind'], $part->name, "{$kinds[0]->spoken()} does not hold {$codecs[0]}.", ConflictResolution::set('format.kind', $kinds[0] === Kind::Mov ? 'webm' : (str_starts_with($codecs[0], 'vp8') ? 'webm' : ($kinds[0] === Kind::Webm && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov')), 'Ask for a container that does.'));
+        }
+    }
+}

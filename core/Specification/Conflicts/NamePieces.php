@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Specification\Conflicts;
+
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\LiteralExtension;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\Specification;
+
+/** Pieces that nothing fills, folders that lead out, and an extension that is not the format's. */
+final readonly class NamePieces implements ConflictRule
+{
+    /** Pieces that a deliverable or a delivery fills sooner or later. */
+    public const KNOWN = ['production', 'shot', 'scene_name', 'task', 'pass', 'part', 'camera', 'version', 'frame', 'first', 'last', 'width', 'height', 'resolution', 'rate', 'date', 'learner', 'ext'];
+
+    public function read(Specification $specification, Part $part): iterable
+    {
+        foreach (['naming.pattern', 'naming.folder', 'output.folder'] as $id) {
+            $source = $part->single($id);
+            if ($source === null) {
+                continue;
+            }
+            $pattern = NamePattern::parse($source);
+            foreach (array_unique($pattern->names()) as $name) {
+                if (! in_array($name, self::KNOWN, true) && ! isset($specification->values[$name])) {
+                    $near = $this->nearest($name, [...self::KNOWN, ...array_keys($specification->values)]);
+                    yield Conflict::between([$id], $part->name, "Nothing says what {{$name}} stands for.", ...($near === null ? [] : [ConflictResolution::set($id, (string) preg_replace('~\{\s*'.preg_quote($name, '~').'(?=\s*[:}])~i', "{{$near}", $source), "Write {{$near}}.")]));
+                }
+            }
+            $out = preg_match('~^(?:/|[A-Za-z]:)|(?:^|/)\.\.(?:/|$)~', $source) === 1;
+            if ($id === 'naming.pattern' && str_contains($source, '/')) {
+                yield Conflict::between([$id], $part->name, 'A file’s name holds no “/”; folders have a requirement of their own.', ConflictResolution::set($id, basename($source), 'Keep the name alone.'));
+            } elseif ($id !== 'naming.pattern' && $out) {
+                yield Conflict::between([$id], $part->name, "“{$source}” leads out of ".($id === 'output.folder' ? 'the project' : 'the delivery').'; a folder is told from there.', ConflictResolution::set($id, trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/') ?: '.', 'Keep what lies inside.'));
+            }
+        }
+        yield from $this->extension($part);
+    }
+
+    /** @return iterable<Conflict> */
+    private function extension(Part $part): iterable
+    {
+        $kinds = $part->kinds();
+        $source = $part->single('naming.pattern');
+        $literal = $source === null || $part->delivers === Delivers::File ? null : LiteralExtension::of(NamePattern::parse($source));
+        $named = Kind::fromExtension($literal ?? '');
+        if ($kinds === [] || $named === null || in_array($named, $kinds, true)) {
+            return;
+        }
+        $with = (string) preg_replace('~\.[A-Za-z0-9]+$~', '.{ext}', (string) $source);
+        yield Conflict::between(['naming.pattern', 'format.kind'], $part->name, "Names end in .{$literal}, and {$kinds[0]->spoken()} is asked.", ConflictResolution::set('naming.pattern', $with, 'Leave the extension to the format.'), ConflictResolution::set('format.kind', $named->value, 'Ask for '.$named->spoken().'.'));
+    }
+
+    /** @param  list<string>  $words */
+    private function nearest(string $name, array $words): ?string
+    {
+        $best = null;
+        foreach ($words as $word) {
+            $far = levenshtein(substr($name, 0, 60), $word);
+            if ($far <= 2 && ($best === null || $far < $best[0])) {
+                $best = [$far, $word];
+            }
+        }
+
+        return $best[1] ?? null;
+    }
+}
