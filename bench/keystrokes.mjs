@@ -6,7 +6,7 @@ import { execFileSync } from 'node:child_process';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8017';
 const letters = Number(process.argv[3] ?? 60);
-const require = JSON.parse(execFileSync('php', ['-r', `require 'vendor/autoload.php'; $all = []; foreach (PlainLedger\\Core\\Specification\\Catalogue::standard()->all() as $d) { if ($d->example !== '' && count($all) < 60 && $d->id !== 'time.range') { $all[$d->id] = $d->example; } } $all['time.range'] = '1001-1096'; echo json_encode($all);`], { encoding: 'utf8' }));
+const require = JSON.parse(execFileSync('php', ['-r', `require 'vendor/autoload.php'; $all = []; foreach (PlainLedger\\Core\\Specification\\Catalogue::standard()->all() as $d) { if ($d->accepts->example !== '' && count($all) < 60 && $d->id !== 'time.range') { $all[$d->id] = $d->accepts->example; } } $all['time.range'] = '1001-1096'; echo json_encode($all);`], { encoding: 'utf8' }));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${base}/sign-in`);

@@ -21,8 +21,8 @@ require __DIR__.'/../vendor/autoload.php';
 $runs = max(5, (int) ($argv[1] ?? 200));
 $require = [];
 foreach (Catalogue::standard()->all() as $descriptor) {
-    if ($descriptor->example !== '' && count($require) < 60) {
-        $require[$descriptor->id] = $descriptor->example;
+    if ($descriptor->accepts->example !== '' && count($require) < 60) {
+        $require[$descriptor->id] = $descriptor->accepts->example;
     }
 }
 $text = (string) json_encode(['delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3], 'require' => $require]);

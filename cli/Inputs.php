@@ -9,6 +9,7 @@ use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Pixels;
+use PlainLedger\Core\Media\TextFile;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -25,9 +26,15 @@ final readonly class Inputs
     /** @throws JsonRefused */
     public static function specification(string $path): Specification
     {
-        $document = $path === '-' ? JsonDocument::parse(self::standard(), 'standard input', Specification::FORMAT) : JsonDocument::open($path, $path, Specification::FORMAT);
+        return Specification::fromDocument(self::document($path, Specification::FORMAT));
+    }
 
-        return Specification::fromDocument($document);
+    /** @throws JsonRefused */
+    public static function document(string $path, string $format): JsonDocument
+    {
+        return $path === '-'
+            ? JsonDocument::parse(self::standard(), 'standard input', $format)
+            : JsonDocument::parse(TextFile::read($path, $path), $path, $format);
     }
 
     /**
@@ -53,7 +60,7 @@ final readonly class Inputs
     /** @throws JsonRefused */
     public static function map(mixed $path): ?FieldMap
     {
-        return is_string($path) && $path !== '' ? FieldMap::fromDocument(JsonDocument::open($path, $path, FieldMap::FORMAT)) : null;
+        return is_string($path) && $path !== '' ? FieldMap::fromDocument(self::document($path, FieldMap::FORMAT)) : null;
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
@@ -67,7 +66,7 @@ final class ProofreadCommand extends Command
 
     private function draft(string $path): SpecificationDraft
     {
-        $document = JsonDocument::open($path, $path, Specification::FORMAT);
+        $document = Inputs::document($path, Specification::FORMAT);
 
         return Specification::draft(new Layer(SetBy::Specification, $document->data, $document->label));
     }

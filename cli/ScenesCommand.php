@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Cli;
 
 use PlainLedger\Core\Checking\Verdict;
-use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
+use PlainLedger\Core\Media\TextFile;
 use PlainLedger\Core\Report\BlockerSummary;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\FieldMap;
@@ -95,7 +95,7 @@ final class ScenesCommand extends Command
         foreach (self::files($paths) as $path) {
             try {
                 $head = is_file($path) ? (string) @file_get_contents($path, length: 64) : '';
-                $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($path, $path) : [$path => str_starts_with(ltrim($head), '#usda') ? null : JsonDocument::textOf($path, $path)];
+                $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($path, $path) : [$path => str_starts_with(ltrim($head), '#usda') ? null : TextFile::read($path, $path)];
                 foreach ($contents as $name => $content) {
                     try {
                         if ($content instanceof JsonRefused) {

@@ -217,7 +217,7 @@ final readonly class Checker
         }
         $telling = array_values(array_intersect(self::TELLS_NOTHING_CAME, $asked));
         // failing these, the first thing that files of this part would have shown
-        $shown = array_filter($subject->part->requirements, static fn (Requirement $r): bool => preg_match('~[FM]~', $r->descriptor->sides) === 1);
+        $shown = array_filter($subject->part->requirements, static fn (Requirement $r): bool => $r->descriptor->inFiles());
 
         return array_slice([...$telling, ...array_keys($shown)], 0, 1);
     }

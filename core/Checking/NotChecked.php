@@ -19,11 +19,11 @@ final readonly class NotChecked
 
     private static function why(Requirement $requirement, Subject $subject, ?string $pass): string
     {
-        $sides = $requirement->descriptor->sides;
+        $descriptor = $requirement->descriptor;
         if ($subject->match === null) {
-            return str_contains($sides, 'S') && $subject->scene === null ? 'the settings given make another part' : 'only files show it, and none were given';
+            return $descriptor->inScene() && $subject->scene === null ? 'the settings given make another part' : 'only files show it, and none were given';
         }
-        if (preg_match('~[FMD]~', $sides) !== 1) {
+        if (! $descriptor->inFiles() && ! $descriptor->inDelivery()) {
             return $subject->scene === null ? 'only a scene shows it, and none was given' : 'the settings given make another part';
         }
         $kinds = self::kinds($subject);

@@ -41,7 +41,7 @@ final class PartEntries
         $entry = $this->weighed($entry);
         $this->entries[] = $entry;
         // given files, what they could show and do not is told beside what the scene shows
-        if ($files === null && $subject->match !== null && preg_match('~[FMD]~', $requirement->descriptor->sides) === 1 && ! $subject->nothingDelivered()) {
+        if ($files === null && $subject->match !== null && ($requirement->descriptor->inFiles() || $requirement->descriptor->inDelivery()) && ! $subject->nothingDelivered()) {
             $this->leave($requirement, $subject);
         }
         foreach ($cells as $place => $cell) {

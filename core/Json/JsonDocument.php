@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Json;
 
-use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Media\FileSource;
-use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
 
 /** One of our JSON documents: an object with a format and a version (RFC 8259). */
@@ -20,41 +17,12 @@ final readonly class JsonDocument
     /** @param  array<string, mixed>  $data */
     private function __construct(public array $data, public string $label) {}
 
-    /**
-     * @param  string  $label  how the document is called in sentences: its file name
-     *
-     * @throws JsonRefused
-     */
-    public static function open(string $path, string $label, string $format): self
-    {
-        return self::parse(self::textOf($path, $label), $label, $format);
-    }
-
-    /**
-     * The text of a file of settings, as far as it may be one.
-     *
-     * @throws JsonRefused
-     */
-    public static function textOf(string $path, string $label): string
-    {
-        try {
-            $source = FileSource::open($path);
-        } catch (SourceUnreadable $gone) {
-            throw JsonRefused::because($label, $gone->why.'.');
-        }
-        if ($source->size() > self::LARGEST) {
-            throw JsonRefused::because($label, self::tooLarge($source->size()));
-        }
-
-        return $source->read(0, $source->size());
-    }
-
     /** @throws JsonRefused with line and column where it is not JSON */
     public static function parse(string $text, string $label, string $format): self
     {
         $label = Text::shown($label);
         if (strlen($text) > self::LARGEST) {
-            throw JsonRefused::because($label, self::tooLarge(strlen($text)));
+            throw JsonRefused::tooLarge($label, strlen($text), self::LARGEST);
         }
         if (str_starts_with($text, "\xEF\xBB\xBF")) {
             $text = substr($text, 3);
@@ -162,10 +130,5 @@ final readonly class JsonDocument
     private static function brief(mixed $value): string
     {
         return is_scalar($value) ? mb_strimwidth(Text::shown(is_string($value) ? $value : (string) json_encode($value)), 0, 40, '…') : self::typeOf($value);
-    }
-
-    private static function tooLarge(int $size): string
-    {
-        return 'it has '.ByteSize::of($size).', and such a document has at most '.ByteSize::of(self::LARGEST).'; this is probably another file.';
     }
 }

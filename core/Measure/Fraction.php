@@ -17,6 +17,14 @@ final readonly class Fraction
 
     private const MOST = '1000000000000000';
 
+    /** @throws NotUnderstood also where it is nothing, or below */
+    public static function positive(string $text): BigRational
+    {
+        $value = self::parse($text);
+
+        return $value->isGreaterThan(0) ? $value : throw NotUnderstood::as('a number above zero', $text, '1/1 or 10/11');
+    }
+
     /**
      * @throws NotUnderstood unless it is a whole number, a decimal, or two of them with `/` or `:` between
      */

@@ -182,7 +182,7 @@ final readonly class SpecificationProposal
             'format.bit_depth' => static fn (MediaFacts $f): ?int => $f->bitDepth,
             'format.sample' => static fn (MediaFacts $f): ?string => $f->sample,
             'format.channels' => static fn (MediaFacts $f): ?string => $f->channelsText(),
-            'format.compression' => static fn (MediaFacts $f): ?string => in_array($f->compression, Catalogue::standard()->find('format.compression')->words ?? [], true) ? $f->compression : null,
+            'format.compression' => static fn (MediaFacts $f): ?string => in_array($f->compression, Catalogue::standard()->find('format.compression')->accepts->words ?? [], true) ? $f->compression : null,
             'format.chroma' => static fn (MediaFacts $f): ?string => in_array($f->chroma, ['4:4:4', '4:2:2', '4:2:0'], true) ? $f->chroma : null,
             'colour.encoding' => static fn (MediaFacts $f): ?string => $f->colour,
         ];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
-use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
@@ -66,7 +65,7 @@ final readonly class EffectiveSettings
 
     private static function camera(SceneSettings $scene): ?string
     {
-        $chosen = CameraRules::chosen($scene);
+        $chosen = $scene->chosen();
         if ($chosen === null || $scene->cameras === null) {
             return null;
         }

@@ -14,6 +14,7 @@ use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\LenientValue;
 use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\Spellings;
+use PlainLedger\Core\Specification\Values\Scalar;
 use PlainLedger\Core\Specification\ValueType;
 use PlainLedger\Core\Specification\Vocabulary;
 use PlainLedger\Core\Text\Text;
@@ -63,13 +64,13 @@ final readonly class RawSettings
             $key = (string) $key;
             try {
                 if ($key === 'time.timeline') {
-                    $timeline = FrameRange::parse(RequirementValue::scalar($value));
+                    $timeline = FrameRange::parse(Scalar::text($value));
                 } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'], true)) {
                     $lists[$key] = $value;
                 } elseif (in_array($key, SceneSettings::FACTS, true)) {
-                    $facts[$key] = mb_strcut(trim((string) preg_replace('~\s+~', ' ', is_array($value) ? (string) json_encode($value) : RequirementValue::scalar($value))), 0, 1000);
+                    $facts[$key] = mb_strcut(trim((string) preg_replace('~\s+~', ' ', is_array($value) ? (string) json_encode($value) : Scalar::text($value))), 0, 1000);
                 } elseif (in_array($key, SceneFileNames::KEYS, true)) {
-                    $settings[$key] = trim(RequirementValue::scalar($value));
+                    $settings[$key] = trim(Scalar::text($value));
                 } elseif ($key === 'time.animation_rate') {
                     $rate = $this->setting($catalogue->find('time.rate') ?? throw new \LogicException('There is a rate.'), $value);
                     $settings += $rate === null ? [] : [$key => $rate];
@@ -132,7 +133,7 @@ final readonly class RawSettings
             return null;
         }
         if ($type === ValueType::Pattern) {
-            $text = trim(RequirementValue::scalar($value));
+            $text = trim(Scalar::text($value));
 
             // an empty folder is an answer too: none is set
             return $text === '' ? '' : ($descriptor->id === 'naming.pattern' ? (string) NamePattern::parseSceneName($text) : $text);
@@ -142,7 +143,7 @@ final readonly class RawSettings
         }
         if ($type === ValueType::Word && $descriptor->id !== 'time.extent') {
             // a word not on our list is a value all the same, it will just not be equal
-            $told = LenientValue::word($descriptor, RequirementValue::scalar($value));
+            $told = LenientValue::word($descriptor, Scalar::text($value));
             if ($descriptor->id === 'format.compression' && preg_match('~^\d+(?:\.\d+)?\s*%?$~', $told) === 1) {
                 throw NotUnderstood::because("“{$told}” says how much is compressed, and not how.");
             }
@@ -152,15 +153,15 @@ final readonly class RawSettings
             return $descriptor->id === 'format.alpha' && $word === 'any' ? 'alpha' : $word;
         }
         if ($type === ValueType::Kind) {
-            $text = trim(LenientValue::word($descriptor, RequirementValue::scalar($value)));
+            $text = trim(LenientValue::word($descriptor, Scalar::text($value)));
 
             return \PlainLedger\Core\Media\Kind::fromWord($text)->value ?? strtolower($text);
         }
-        if ($type === ValueType::Passes || $type->isFreeText()) {
-            return is_array($value) ? implode(' | ', array_map(RequirementValue::scalar(...), $value)) : trim(Spellings::usual($descriptor->id, RequirementValue::scalar($value)));
+        if ($type === ValueType::Passes || $type->format()->isFreeText()) {
+            return is_array($value) ? implode(' | ', array_map(Scalar::text(...), $value)) : trim(Spellings::usual($descriptor->id, Scalar::text($value)));
         }
 
-        $readings = LenientValue::readings($descriptor, RequirementValue::scalar($value));
+        $readings = LenientValue::readings($descriptor, Scalar::text($value));
         foreach ($readings as $reading) {
             try {
                 return $descriptor->canonical($reading);
@@ -169,7 +170,7 @@ final readonly class RawSettings
             }
         }
 
-        return $descriptor->canonical(RequirementValue::scalar($value));
+        return $descriptor->canonical(Scalar::text($value));
     }
 
     /**
@@ -249,7 +250,7 @@ final readonly class RawSettings
             return null;
         }
         try {
-            return ValueType::YesNo->canonical(RequirementValue::scalar($value)) === 'yes';
+            return Spellings::truth(Scalar::text($value)) ?? throw NotUnderstood::as('yes or no', trim(Scalar::text($value)), 'yes');
         } catch (NotUnderstood $refused) {
             $strange[] = "{$key}: {$refused->getMessage()}";
             $unknown[] = new UnknownSetting($key, self::brief($value), $key, $refused->getMessage());

@@ -78,6 +78,17 @@ final readonly class SceneSettings
         return $this->settings[$id] ?? null;
     }
 
+    /** @return list<string>|null the cameras, or views, that are set to be rendered; null where the scene does not say */
+    public function chosen(): ?array
+    {
+        $name = $this->get('camera.name');
+        if ($this->chosenCameras !== null || $name === null) {
+            return $this->chosenCameras;
+        }
+
+        return $name === '' ? [] : explode(' | ', $name);
+    }
+
     /** @return array<string, string> every setting told, by id, as canonical text */
     public function all(): array
     {

@@ -39,6 +39,12 @@ final readonly class Column implements \Stringable
         throw new \ValueError("No column is called {$word}.");
     }
 
+    /** Whether a word stands above a column that is known here. */
+    public static function isHeading(string $word): bool
+    {
+        return self::guess($word) !== null;
+    }
+
     /** What a heading most likely means; null where nothing is known of it. */
     public static function guess(string $heading): ?self
     {

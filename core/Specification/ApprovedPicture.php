@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\Values\Scalar;
 
 /** A picture that was approved for one frame, and how far the frame may be from it on the mean of its pixels. */
 final readonly class ApprovedPicture
@@ -36,11 +37,11 @@ final readonly class ApprovedPicture
         $texts = [];
         foreach ($list as $one) {
             $one = is_string($one) ? (str_starts_with(trim($one), '{') ? json_decode($one, true) : self::spoken($one)) : $one;
-            if (! is_array($one) || ! isset($one['frame'], $one['picture']) || ! is_string($one['picture']) || trim($one['picture']) === '' || preg_match('~^-?\d{1,9}$~', RequirementValue::scalar($one['frame'])) !== 1) {
+            if (! is_array($one) || ! isset($one['frame'], $one['picture']) || ! is_string($one['picture']) || trim($one['picture']) === '' || preg_match('~^-?\d{1,9}$~', Scalar::text($one['frame'])) !== 1) {
                 throw NotUnderstood::because('an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": "4/255"}, or “frame 1024: approved/1024.png, tolerance 4/255”, and '.JsonDocument::typeOf($one).' stands there.');
             }
-            $tolerance = Tolerance::canonical(RequirementValue::scalar($one['tolerance'] ?? self::TOLERANCE));
-            $texts[] = (string) json_encode(['frame' => (int) RequirementValue::scalar($one['frame']), 'picture' => trim($one['picture']), 'tolerance' => $tolerance], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+            $tolerance = Tolerance::canonical(Scalar::text($one['tolerance'] ?? self::TOLERANCE));
+            $texts[] = (string) json_encode(['frame' => (int) Scalar::text($one['frame']), 'picture' => trim($one['picture']), 'tolerance' => $tolerance], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
         }
 
         if (count($texts) > self::MOST) {
@@ -61,14 +62,18 @@ final readonly class ApprovedPicture
     }
 
     /** @return list<self> */
-    public static function listOf(RequirementValue $ask): array
+    public static function listOf(RequirementValue $value): array
     {
-        return array_map(static function (string $text): self {
-            /** @var array{frame: int, picture: string, tolerance: string} $data */
-            $data = json_decode($text, true);
+        return array_map(self::of(...), $value->values);
+    }
 
-            return new self($data['frame'], $data['picture'], Fraction::parse($data['tolerance']));
-        }, $ask->values);
+    /** One canonical text. */
+    public static function of(string $text): self
+    {
+        /** @var array{frame: int, picture: string, tolerance: string} $data */
+        $data = json_decode($text, true);
+
+        return new self($data['frame'], $data['picture'], Fraction::parse($data['tolerance']));
     }
 
     /** @return array<int, string> the picture of each frame that any part is asked to agree with */

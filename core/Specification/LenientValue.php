@@ -47,7 +47,7 @@ final readonly class LenientValue
     {
         foreach (self::readings($descriptor, $value) as $reading) {
             $usual = strtolower(trim(Spellings::usual($descriptor->id, $reading)));
-            if (in_array($usual, $descriptor->words, true) || ($descriptor->type === ValueType::Kind && Kind::fromWord($reading) !== null)) {
+            if (in_array($usual, $descriptor->accepts->words, true) || ($descriptor->type === ValueType::Kind && Kind::fromWord($reading) !== null)) {
                 return $reading;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification;
 
 use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\Values\Scalar;
 
 /**
  * Passes as one types them: names with commas between them, and in brackets behind a name what is asked of that pass
@@ -93,7 +94,7 @@ final readonly class PassList
     /** Whether the files of one pass can show it. */
     public static function canBeAsked(string $id, ?Descriptor $descriptor): bool
     {
-        return $descriptor !== null && preg_match('~[FD]~', $descriptor->sides) === 1 && $id !== 'passes' && ! str_starts_with($id, 'delivery.');
+        return $descriptor !== null && (in_array(ReadFrom::Frames, $descriptor->readFrom, true) || $descriptor->inDelivery()) && $id !== 'passes' && ! str_starts_with($id, 'delivery.');
     }
 
     /** As it would be typed. */
@@ -108,7 +109,7 @@ final readonly class PassList
 
     private static function value(mixed $value): string
     {
-        $plain = is_array($value) || $value === null ? '' : RequirementValue::scalar($value);
+        $plain = is_array($value) || $value === null ? '' : Scalar::text($value);
 
         return $plain !== '' && preg_match('~^[^();"\[{]+$~', $plain) === 1 ? $plain : (string) json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
-use PlainLedger\Core\Measure\BitRate;
-use PlainLedger\Core\Measure\ByteSize;
-use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
-use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Text\Text;
 
@@ -72,7 +68,9 @@ final readonly class Requirement
     /** The value as one text for people and machines. */
     public function required(): string
     {
-        return $this->descriptor->type === ValueType::Reference ? implode('; ', array_map(static fn (ApprovedPicture $a): string => $a->typed(), ApprovedPicture::listOf($this->value))) : (string) $this->value;
+        return $this->descriptor->type === ValueType::Reference
+            ? implode('; ', array_map(static fn (ApprovedPicture $a): string => $a->typed(), ApprovedPicture::listOf($this->value)))
+            : (string) $this->value;
     }
 
     /** The value as it would be typed, with what is asked of single passes. */
@@ -85,82 +83,51 @@ final readonly class Requirement
     public function sentence(): string
     {
         $value = $this->required();
-        $said = match ("{$this->id()}={$value}") {
-            'picture.pixel_aspect=1/1' => 'Pixels are square.',
-            'picture.scale=100' => 'The scene renders at its full size.',
-            'naming.folder=.' => 'They lie at the root of the delivery.',
-            'picture.region=on' => 'Only a region of the picture is rendered.',
-            'picture.region=full' => 'The whole picture is rendered, without a region.',
-            'time.range=timeline' => 'The frames are those of the animation’s own range.',
-            'time.step=1' => 'Every frame is rendered, none skipped.',
-            'time.extent=listed' => 'The scene is told to render its listed range.',
-            'time.extent=whole' => 'The scene is told to render its whole timeline.',
-            'time.extent=one' => 'The scene is told to render one frame.',
-            'format.alpha=none' => 'There is no alpha.',
-            'format.alpha=any' => 'There is alpha, of either kind.',
-            'format.compression=lossless' => 'Compression loses nothing.',
-            'delivery.extras=none' => 'Nothing is delivered that is not asked.',
-            'camera.name=*' => 'It is seen through a camera of the scene, whichever.',
-            'content.black=none' => 'No frame is black.',
-            'content.cadence=every' => 'No picture stands for more than one frame.',
-            'content.frozen=none' => 'No two frames in a row are the same picture.',
-            'colour.view=none' => 'No view is applied.',
-            'colour.look=none' => 'No look is applied.',
-            'burn_in=none' => 'Nothing is burnt into the picture.',
-            'audio.presence=none' => 'There is no sound.',
-            'audio.presence=required' => 'There is sound.',
-            'output.overwrites=no' => 'No earlier file is overwritten.',
-            'format.b_frames=none' => 'There are no B-frames.',
-            'delivery.checksums=present' => 'A checksum list lies beside the files and agrees with them.',
-            default => null,
-        };
-        if ($said !== null) {
-            return $said;
+        $exact = $this->descriptor->wording->exact[$value] ?? null;
+        if ($exact !== null) {
+            return $exact;
         }
         if ($this->descriptor->type === ValueType::YesNo && $value === 'yes') {
-            return str_replace(': %s.', '.', $this->descriptor->sentence);
+            return str_replace(': %s.', '.', $this->descriptor->wording->sentence);
         }
         if ($this->descriptor->type === ValueType::Region) {
             return "Only the region {$value} is rendered: left, top, width and height.";
         }
-        // a list of passes, and of what is burnt in, is all of them
-        $all = $this->descriptor->type === ValueType::Passes || $this->id() === 'burn_in';
-        $spoken = Text::series(array_map($this->spoken(...), $this->value->values), $all ? 'and' : 'or');
-        if ($this->value->values === []) {
-            [$min, $max] = [$this->value->min === null ? null : $this->spoken($this->value->min), $this->value->max === null ? null : $this->spoken($this->value->max)];
-            $spoken = match (true) {
-                $min !== null && $max !== null => "{$min} to {$max}",
-                $min !== null => "at least {$min}",
-                default => "at most {$max}",
-            };
-        } elseif ($this->value->share !== null) {
-            $spoken = ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$this->value->share} % of a picture may be dark";
-        } elseif ($this->value->threshold !== null) {
-            $spoken .= ", where black is a mean of at most {$this->value->threshold} of white";
-        }
+        $onePass = $this->descriptor->type === ValueType::Passes && count($this->value->values) === 1;
+        $sentence = $onePass ? "The pass is {$this->spoken()}." : $this->descriptor->wording->with($this->spoken());
+        $tolerance = $this->value->pixels->tolerance;
 
-        $sentence = $this->descriptor->type === ValueType::Passes && count($this->value->values) === 1 ? 'The pass is %s.' : $this->descriptor->sentence;
-
-        $tolerance = $this->value->tolerance === null ? '' : " Pictures that differ by at most {$this->value->tolerance} of white are the same.";
-
-        return str_replace('%s', $spoken, $sentence).$tolerance.PassList::sentences($this->value);
+        return $sentence
+            .($tolerance === null ? '' : " Pictures that differ by at most {$tolerance} of white are the same.")
+            .PassList::sentences($this->value);
     }
 
-    /** One value as it would be read out. */
-    private function spoken(string $value): string
+    /** The value as it would be read out. */
+    private function spoken(): string
     {
-        return match ($this->descriptor->type) {
-            ValueType::Resolution => str_replace('x', ' × ', $value),
-            ValueType::Handles, ValueType::Hold => str_replace('+', ' and ', $value),
-            ValueType::Cadence => str_contains($value, '-') ? str_replace('-', ' and ', $value).' frames in turn' : "{$value} frames",
-            ValueType::Interval => preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace([' s', '1 rate', ' rate'], [' s', 'one second', ' of the rate'], $value),
-            ValueType::Reference => ApprovedPicture::listOf(new RequirementValue([$value], null, null))[0]->spokenOf(),
-            ValueType::Range => (string) preg_replace('~^(-?\d+)-(-?\d+)$~', '$1 to $2', $value),
-            ValueType::Kind => Kind::tryFrom($value)?->spoken() ?? $value,
-            ValueType::Rate => FrameRate::parse($value)->spoken().(str_contains($value, '/') ? " ({$value})" : ''),
-            ValueType::Size => (string) ByteSize::of((int) $value),
-            ValueType::BitRate => (string) BitRate::parse($value),
-            default => $value,
+        $format = $this->descriptor->type->format();
+        if ($this->value->values === []) {
+            return $this->spokenBounds();
+        }
+        $spoken = Text::series(array_map($format->spoken(...), $this->value->values), $format->meansAll($this->descriptor) ? 'and' : 'or');
+        [$share, $threshold] = [$this->value->pixels->share, $this->value->pixels->threshold];
+        if ($share !== null) {
+            return ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$share} % of a picture may be dark";
+        }
+
+        return $threshold === null ? $spoken : "{$spoken}, where black is a mean of at most {$threshold} of white";
+    }
+
+    private function spokenBounds(): string
+    {
+        $format = $this->descriptor->type->format();
+        $min = $this->value->min === null ? null : $format->spoken($this->value->min);
+        $max = $this->value->max === null ? null : $format->spoken($this->value->max);
+
+        return match (true) {
+            $min !== null && $max !== null => "{$min} to {$max}",
+            $min !== null => "at least {$min}",
+            default => "at most {$max}",
         };
     }
 }

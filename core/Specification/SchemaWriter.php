@@ -18,7 +18,7 @@ final readonly class SchemaWriter
     {
         $require = ['type' => 'object', 'properties' => [], 'patternProperties' => ['^other\\.[A-Za-z0-9_-]{1,60}$' => true]];
         foreach ($this->catalogue->all() as $descriptor) {
-            $require['properties'][$descriptor->id] = ['title' => $descriptor->label, 'description' => str_replace('%s', '…', $descriptor->sentence), 'anyOf' => [
+            $require['properties'][$descriptor->id] = ['title' => $descriptor->label, 'description' => str_replace('%s', '…', $descriptor->wording->sentence), 'anyOf' => [
                 ['type' => 'null'], ...$this->plain($descriptor), $this->bounded($descriptor),
             ]];
         }
@@ -83,12 +83,12 @@ final readonly class SchemaWriter
     private function plain(Descriptor $descriptor): array
     {
         $one = match ($descriptor->type) {
-            ValueType::Word => ['enum' => $descriptor->words],
+            ValueType::Word => ['enum' => $descriptor->accepts->words],
             ValueType::Kind => ['type' => 'string', 'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases())],
             ValueType::YesNo, ValueType::OnOff => ['enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0']],
             ValueType::Passes => ['type' => 'string'],
             ValueType::Reference => ['type' => ['string', 'object']],
-            default => ['type' => ['string', 'number']] + ($descriptor->example === '' ? [] : ['examples' => [$descriptor->example]]),
+            default => ['type' => ['string', 'number']] + ($descriptor->accepts->example === '' ? [] : ['examples' => [$descriptor->accepts->example]]),
         };
 
         return [$one, ['type' => 'array', 'minItems' => 1, 'items' => $descriptor->type === ValueType::Passes ? ['type' => ['string', 'object']] : $one]];
@@ -99,7 +99,7 @@ final readonly class SchemaWriter
     {
         $number = ['type' => ['string', 'number']];
         $properties = ['value' => true, 'level' => ['enum' => ['must', 'should']], 'why' => ['type' => 'string']];
-        if ($descriptor->bounds) {
+        if ($descriptor->accepts->bounds) {
             $properties += ['min' => $number, 'max' => $number];
         }
         if ($descriptor->type === ValueType::Handles || $descriptor->type === ValueType::Hold) {

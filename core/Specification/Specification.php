@@ -11,6 +11,7 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PieceValues;
+use PlainLedger\Core\Specification\Values\Scalar;
 use PlainLedger\Core\Text\Text;
 
 /** What a deliverable must be: its layers resolved, each value knowing which layer set it. */
@@ -77,7 +78,7 @@ final readonly class Specification
                 if ($value !== null && ! is_scalar($value)) {
                     throw SpecificationRefused::because($layer->label, '"values": “'.Text::shown($key).'” must be a text or a number, and '.JsonDocument::typeOf($value).' stands there.');
                 }
-                $values[strtolower($key)] = $value === null ? '' : RequirementValue::scalar($value);
+                $values[strtolower($key)] = $value === null ? '' : Scalar::text($value);
             }
             foreach (self::starting($layer, $catalogue) as $id => $list) {
                 $starting[$id] = array_values(array_unique([...$starting[$id] ?? [], ...$list]));

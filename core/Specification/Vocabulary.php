@@ -34,7 +34,7 @@ final readonly class Vocabulary
     public static function has(Descriptor $descriptor, string $word): bool
     {
         return match ($descriptor->type) {
-            ValueType::Word => in_array($word, $descriptor->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
+            ValueType::Word => in_array($word, $descriptor->accepts->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
             ValueType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE['format.kind'], true),
             ValueType::Codec => in_array(explode(' ', $word)[0], self::CODECS, true),
             ValueType::Encoding => in_array($word, self::ENCODINGS, true),

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Tabular;
 
-use PlainLedger\Core\Shotlist\Column;
-
 /** Rows of text as they came, whatever file they stood in. */
 final readonly class Table
 {
@@ -25,21 +23,22 @@ final readonly class Table
      * out rows with nothing in them.
      *
      * @param  list<list<mixed>>  $cells
+     * @param  \Closure(string): bool  $isHeading  whether a word is one that stands above a column
      *
      * @throws TableRefused
      */
-    public static function of(array $cells, string $label): self
+    public static function of(array $cells, string $label, \Closure $isHeading): self
     {
-        $head = self::headingRow($cells) ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
+        $head = self::headingRow($cells, $isHeading) ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
         $headings = array_map(self::text(...), array_slice($cells[$head], 0, self::MOST_COLUMNS));
         $second = array_map(self::text(...), array_slice($cells[$head + 1] ?? [], 0, self::MOST_COLUMNS));
         $start = $head + 1;
-        if (self::isSecondRow($headings, $second)) {
+        if (self::isSecondRow($headings, $second, $isHeading)) {
             $before = '';
             foreach ($second as $c => $word) {
                 $before = ($headings[$c] ?? '') !== '' ? $headings[$c] : $before;
                 // a merged cell stands above several: the word below it says which
-                $headings[$c] = $word === '' ? $headings[$c] ?? '' : (Column::guess($word) !== null ? $word : trim("{$before} {$word}"));
+                $headings[$c] = $word === '' ? $headings[$c] ?? '' : ($isHeading($word) ? $word : trim("{$before} {$word}"));
             }
             $start++;
         }
@@ -64,13 +63,16 @@ final readonly class Table
         return new self($headings, $rows, $lines);
     }
 
-    /** @param  list<list<mixed>>  $cells */
-    private static function headingRow(array $cells): ?int
+    /**
+     * @param  list<list<mixed>>  $cells
+     * @param  \Closure(string): bool  $isHeading
+     */
+    private static function headingRow(array $cells, \Closure $isHeading): ?int
     {
         $best = null;
         $most = 0;
         foreach (array_slice($cells, 0, 20) as $i => $row) {
-            $known = array_filter($row, static fn (mixed $cell): bool => Column::guess(self::text($cell)) !== null);
+            $known = array_filter($row, static fn (mixed $cell): bool => $isHeading(self::text($cell)));
             if (count($known) > $most) {
                 [$best, $most] = [$i, count($known)];
             }
@@ -82,11 +84,12 @@ final readonly class Table
     /**
      * @param  list<string>  $first
      * @param  list<string>  $second
+     * @param  \Closure(string): bool  $isHeading
      */
-    private static function isSecondRow(array $first, array $second): bool
+    private static function isSecondRow(array $first, array $second, \Closure $isHeading): bool
     {
         $own = array_filter($second, static fn (string $word): bool => $word !== '');
-        $known = array_filter($own, static fn (string $word): bool => Column::guess($word) !== null);
+        $known = array_filter($own, static fn (string $word): bool => $isHeading($word));
 
         // words below empty headings, and nothing that could be a value
         return $known !== [] && count($known) === count($own) && array_filter(array_keys($own), static fn (int $c): bool => ($first[$c] ?? '') === '') !== [];

@@ -137,7 +137,7 @@ final class ListController
         $content = $file !== null ? (string) $file->getContent() : $request->string('text')->value();
         if ($request->filled('cells')) {
             $cells = json_decode($request->string('cells')->value(), true, 8);
-            $table = Table::of(is_array($cells) ? array_values(array_map(static fn (mixed $row): array => is_array($row) ? array_values($row) : [], $cells)) : [], $label);
+            $table = Table::of(is_array($cells) ? array_values(array_map(static fn (mixed $row): array => is_array($row) ? array_values($row) : [], $cells)) : [], $label, Column::isHeading(...));
         } elseif (preg_match('~^\s*[{\[]~', $content) === 1) {
             [$rows, $notes] = Timeline::read($content, $label);
 

@@ -57,7 +57,7 @@ final readonly class EntryPage
             $rows[] = [
                 'field' => $field, 'line' => $line, 'label' => $labels[$field] ?? $descriptor->label ?? $field, 'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
                 'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null, 'level' => $requirement?->level->value,
-                'example' => self::EXAMPLES[$field] ?? $descriptor->example ?? '', 'words' => self::words($field, $requirement),
+                'example' => self::EXAMPLES[$field] ?? $descriptor->accepts->example ?? '', 'words' => self::words($field, $requirement),
                 'where' => $descriptor === null ? null : SettingHints::of($descriptor),
             ];
         }
@@ -77,7 +77,7 @@ final readonly class EntryPage
             $descriptor === null => [],
             $descriptor->type === ValueType::OnOff => ['on', 'off'],
             $descriptor->type === ValueType::YesNo => ['yes', 'no'],
-            $descriptor->type === ValueType::Word => array_slice($descriptor->words, 0, 20),
+            $descriptor->type === ValueType::Word => array_slice($descriptor->accepts->words, 0, 20),
             $descriptor->type === ValueType::Passes && $requirement !== null => [implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->value->values))],
             default => [],
         };

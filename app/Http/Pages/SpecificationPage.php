@@ -17,6 +17,7 @@ use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\PatternNotes;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Prose;
+use PlainLedger\Core\Specification\ReadFrom;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\SpecificationDraft;
@@ -98,8 +99,8 @@ final readonly class SpecificationPage
     {
         return [
             'id' => $requirement->id(), 'label' => $requirement->descriptor->label, 'group' => $requirement->descriptor->group->value, 'value' => $requirement->typed(),
-            'level' => $requirement->level->value, 'why' => $requirement->why, 'setBy' => $requirement->setBy->value, 'sentence' => $requirement->sentence(), 'example' => $requirement->descriptor->example,
-            'words' => $requirement->descriptor->words,
+            'level' => $requirement->level->value, 'why' => $requirement->why, 'setBy' => $requirement->setBy->value, 'sentence' => $requirement->sentence(), 'example' => $requirement->descriptor->accepts->example,
+            'words' => $requirement->descriptor->accepts->words,
         ];
     }
 
@@ -174,7 +175,7 @@ final readonly class SpecificationPage
     public static function offered(): array
     {
         return array_map(static fn (Descriptor $d): array => [
-            'id' => $d->id, 'label' => $d->label, 'group' => $d->group->value, 'example' => $d->example, 'also' => $d->also, 'words' => $d->words, 'sides' => $d->sides,
+            'id' => $d->id, 'label' => $d->label, 'group' => $d->group->value, 'example' => $d->accepts->example, 'also' => $d->wording->also, 'words' => $d->accepts->words, 'sides' => implode('', array_map(static fn (ReadFrom $side): string => $side->value, $d->readFrom)),
         ], Catalogue::standard()->all());
     }
 

@@ -18,18 +18,10 @@ final readonly class CameraRules implements Rule
         return $id === 'camera.name' || $id === 'camera.single';
     }
 
-    /** @return list<string>|null what is set to be rendered; null where the scene does not say */
-    public static function chosen(SceneSettings $scene): ?array
-    {
-        $name = $scene->get('camera.name');
-
-        return $scene->chosenCameras ?? ($name === null ? null : ($name === '' ? [] : explode(' | ', $name)));
-    }
-
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $chosen = $scene === null ? null : self::chosen($scene);
+        $chosen = $scene?->chosen();
         if ($scene === null || $chosen === null) {
             return Cell::unknown();
         }

@@ -11,17 +11,26 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\Group;
 use PlainLedger\Core\Specification\Level;
+use PlainLedger\Core\Specification\ReadFrom;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\ValueType;
+use PlainLedger\Core\Specification\Wording;
 
 /** A frame number in a header that is not the one in the name: a line of its own, which nobody asks for. */
 final readonly class FrameInHeaderRule
 {
     public static function requirement(): Requirement
     {
-        $descriptor = new Descriptor('time.frame_in_header', Group::Time, 'Frame number in the header', ValueType::Text, 'F', 'The header tells the frame of the name.');
+        $descriptor = new Descriptor(
+            'time.frame_in_header',
+            Group::Time,
+            'Frame number in the header',
+            ValueType::Text,
+            [ReadFrom::Frames],
+            new Wording('The header tells the frame of the name.'),
+        );
 
         return new Requirement($descriptor, RequirementValue::read($descriptor, 'as named'), Level::Should, null, SetBy::House);
     }

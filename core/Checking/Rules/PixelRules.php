@@ -59,7 +59,7 @@ final readonly class PixelRules implements Rule
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
                 $ask = ($requirements['content.black'] ?? null)?->value;
-                $dark = $ask?->share === null ? $dark : $ask->threshold ?? self::BLACK;
+                $dark = $ask?->pixels->share === null ? $dark : $ask->pixels->threshold ?? self::BLACK;
             }
         }
 
@@ -88,11 +88,11 @@ final readonly class PixelRules implements Rule
 
     private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
-        $threshold = Fraction::parse($requirement->value->threshold ?? self::BLACK);
+        $threshold = Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK);
         $allowed = $requirement->value->single();
         $allowed = $allowed === null || $allowed === 'none' ? FrameRange::none() : FrameRange::parse($allowed);
-        if ($requirement->value->share !== null) {
-            return $this->dark($requirement->value->share, $pass, $subject, $allowed);
+        if ($requirement->value->pixels->share !== null) {
+            return $this->dark($requirement->value->pixels->share, $pass, $subject, $allowed);
         }
         $black = [];
         foreach ($pass->looks as $frame => $look) {

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Measure\ProjectionShape;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
@@ -22,16 +23,6 @@ final readonly class ProjectionRule implements Rule
         return $id === 'picture.projection';
     }
 
-    /** Whether a size is that of the projection. */
-    public static function hasShape(string $projection, int $width, int $height): bool
-    {
-        return match ($projection) {
-            'lat-long' => $width === 2 * $height,
-            'lat-long stereo' => $width === $height || $width === 4 * $height,
-            default => true,
-        };
-    }
-
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
@@ -41,7 +32,7 @@ final readonly class ProjectionRule implements Rule
         }
         $size = $scene->size();
         $asked = $requirement->value->single() ?? 'flat';
-        if ($found === $asked && $size !== null && ! self::hasShape($asked, $size->width, $size->height)) {
+        if ($found === $asked && $size !== null && ! ProjectionShape::holds($asked, $size->width, $size->height)) {
             return Cell::when(false, "{$found} at {$size}");
         }
 
@@ -60,7 +51,7 @@ final readonly class ProjectionRule implements Rule
             if ($asked === 'flat') {
                 return [$tag, $tag === 'flat'];
             }
-            if (! self::hasShape($asked, $facts->width, $facts->height)) {
+            if (! ProjectionShape::holds($asked, $facts->width, $facts->height)) {
                 return ["{$facts->width}x{$facts->height}", false];
             }
             if ($facts->projection === null) {

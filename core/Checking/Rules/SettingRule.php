@@ -20,7 +20,7 @@ final readonly class SettingRule implements Rule
     {
         $descriptor = Catalogue::standard()->find($id);
 
-        return $descriptor !== null && $descriptor->sides === 'S';
+        return $descriptor !== null && $descriptor->inSceneAlone();
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -38,7 +38,7 @@ final readonly class SettingRule implements Rule
         if ($found === null) {
             return Cell::unknown();
         }
-        if ($requirement->value->values === [] || $requirement->value->number || in_array($requirement->descriptor->type, [ValueType::Whole, ValueType::Size, ValueType::Number, ValueType::Percent, ValueType::BitRate], true)) {
+        if ($requirement->value->values === [] || $requirement->value->number || in_array($requirement->descriptor->type, [ValueType::Whole, ValueType::ByteSize, ValueType::Number, ValueType::Percent, ValueType::BitRate], true)) {
             try {
                 return Cell::when($requirement->value->admitsNumber(Fraction::decimal(Fraction::parse(strtolower($found) === 'none' ? '0' : $found), 6)), $found);
             } catch (NotUnderstood) {

@@ -109,7 +109,7 @@ final readonly class StillnessRules implements Rule
     private function hold(Requirement $requirement, PassSamples $pass): Cell
     {
         [$head, $tail] = array_map(intval(...), explode('+', $requirement->value->single() ?? '0+0'));
-        $tolerance = Fraction::parse($requirement->value->tolerance ?? '0');
+        $tolerance = Fraction::parse($requirement->value->pixels->tolerance ?? '0');
         $frames = array_keys($pass->looks);
         $looks = array_values($pass->looks);
         $found = [self::still($looks, $tolerance), self::still(array_reverse($looks), $tolerance)];

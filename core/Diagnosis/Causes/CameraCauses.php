@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
-use PlainLedger\Core\Checking\Rules\CameraRules;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\SettableValue;
@@ -35,7 +34,7 @@ final readonly class CameraCauses implements CauseFamily
 
             return;
         }
-        $chosen = $scene === null ? null : CameraRules::chosen($scene);
+        $chosen = $scene?->chosen();
         if ($scene === null || $chosen === null) {
             return;
         }

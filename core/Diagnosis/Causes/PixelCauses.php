@@ -84,7 +84,7 @@ final readonly class PixelCauses implements CauseFamily
                 $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($light, 4).' of white';
             }
         }
-        $share = $situation->entry('content.black')?->requirement->value->share;
+        $share = $situation->entry('content.black')?->requirement->value->pixels->share;
         [$one, $many] = $share === null ? ['is black', 'are black'] : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
         yield new Finding('black-frames', 'files', $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, ['content.black'], render: true);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
-use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Measure\ProjectionShape;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
 
@@ -26,7 +26,7 @@ final readonly class ProjectionCauses implements CauseFamily
         if ($size === null) {
             return;
         }
-        if (! ProjectionRule::hasShape($entry->required, $size->width, $size->height)) {
+        if (! ProjectionShape::holds($entry->required, $size->width, $size->height)) {
             $wanted = $situation->subject->part->single('picture.resolution') ?? (2 * $size->height)."x{$size->height}";
             yield new Finding('not-two-to-one', $side, "A {$entry->required} picture is twice as wide as high".($entry->required === 'lat-long' ? '' : ' for each eye').", and it is {$size->spoken()}.", ["the size is {$size}"],
                 ['picture.projection', 'picture.resolution', 'picture.display_aspect'], [Fix::set($part, 'picture.resolution', 'the size', (string) $size, $wanted)], render: $side === 'files');

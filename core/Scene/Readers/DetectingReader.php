@@ -8,6 +8,7 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Media\TextFile;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\RawScene;
@@ -116,7 +117,7 @@ final readonly class DetectingReader implements SceneReader
             return UsdScene::from($source, $path);
         }
 
-        return $this->read(JsonDocument::textOf($path, $path), $path, $map);
+        return $this->read(TextFile::read($path, $path), $path, $map);
     }
 
     /** Without the mark of its encoding, and from UTF-16 where that says so. */

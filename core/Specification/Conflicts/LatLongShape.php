@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification\Conflicts;
 
 use Brick\Math\BigRational;
-use PlainLedger\Core\Checking\Rules\ProjectionRule;
 use PlainLedger\Core\Measure\AspectRatio;
+use PlainLedger\Core\Measure\ProjectionShape;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
@@ -21,7 +21,7 @@ final readonly class LatLongShape implements ConflictRule
             return;
         }
         $sizes = array_map(Resolution::parse(...), $part->values('picture.resolution'));
-        if ($sizes !== [] && array_filter($sizes, static fn (Resolution $r): bool => ProjectionRule::hasShape($projection, $r->width, $r->height)) === []) {
+        if ($sizes !== [] && array_filter($sizes, static fn (Resolution $r): bool => ProjectionShape::holds($projection, $r->width, $r->height)) === []) {
             $size = $sizes[0];
             [$shape, $wanted] = $projection === 'lat-long'
                 ? ['twice as wide as high', Resolution::of(2 * $size->height, $size->height)]

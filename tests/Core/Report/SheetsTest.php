@@ -186,14 +186,14 @@ final class SheetsTest extends TestCase
     public function test_every_requirement_has_a_sentence_that_says_its_value_or_means_it(): void
     {
         foreach (Catalogue::standard()->all() as $descriptor) {
-            if ($descriptor->example === '') {
+            if ($descriptor->accepts->example === '') {
                 continue;
             }
-            $requirement = Workbench::specification([$descriptor->id => $descriptor->example], ['delivers' => str_contains($descriptor->example, '{frame') ? 'frames' : 'file'])->parts[0]->find($descriptor->id);
+            $requirement = Workbench::specification([$descriptor->id => $descriptor->accepts->example], ['delivers' => str_contains($descriptor->accepts->example, '{frame') ? 'frames' : 'file'])->parts[0]->find($descriptor->id);
             self::assertNotNull($requirement);
             self::assertMatchesRegularExpression('~^[A-Z].*\.$~u', $requirement->sentence(), $descriptor->id);
             self::assertStringNotContainsString('%s', $requirement->sentence());
-            self::assertNotSame('', $descriptor->also, $descriptor->id);
+            self::assertNotSame('', $descriptor->wording->also, $descriptor->id);
         }
     }
 

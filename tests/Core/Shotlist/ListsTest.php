@@ -127,7 +127,7 @@ final class ListsTest extends TestCase
 
     public function test_rows_from_a_spreadsheet(): void
     {
-        $table = Table::of([['Shot', 'First', 'Last', 'Due', null], ['A', 1001, 1096.0, '2026-12-01', null], [null, null, null, null, null], ['B', 1, 2, true, 'x']], 'list.xlsx');
+        $table = Table::of([['Shot', 'First', 'Last', 'Due', null], ['A', 1001, 1096.0, '2026-12-01', null], [null, null, null, null, null], ['B', 1, 2, true, 'x']], 'list.xlsx', Column::isHeading(...));
 
         self::assertSame([['A', '1001', '1096', '2026-12-01', ''], ['B', '1', '2', 'yes', 'x']], $table->rows);
         self::assertSame([2, 4], $table->lines);

@@ -57,8 +57,8 @@ final class SchemaTest extends TestCase
     {
         foreach (Catalogue::standard()->all() as $descriptor) {
             self::assertMatchesRegularExpression('~^[a-z_]+(\.[a-z_]+)?$~', $descriptor->id);
-            self::assertStringContainsString('%s', $descriptor->sentence, $descriptor->id);
-            self::assertStringEndsWith('.', $descriptor->sentence);
+            self::assertStringContainsString('%s', $descriptor->wording->sentence, $descriptor->id);
+            self::assertStringEndsWith('.', $descriptor->wording->sentence);
             self::assertNotSame('', $descriptor->label);
         }
         self::assertNotNull(Catalogue::standard()->find('other.fog_density'));
@@ -71,13 +71,13 @@ final class SchemaTest extends TestCase
         /** @var list<Rule> $rules */
         $rules = (new \ReflectionProperty(Checker::class, 'rules'))->getValue(Checker::standard());
         foreach (Catalogue::standard()->all() as $descriptor) {
-            if ($descriptor->sides === '') {
+            if ($descriptor->readFrom === []) {
                 continue;
             }
             $own = array_values(array_filter($rules, static fn (Rule $r): bool => $r->answers($descriptor->id)));
             self::assertNotSame([], $own, $descriptor->id);
             // the first that answers is asked
-            self::assertTrue(! $own[0] instanceof SettingRule || $descriptor->sides === 'S', "{$descriptor->id} has no rule of its own");
+            self::assertTrue(! $own[0] instanceof SettingRule || $descriptor->inSceneAlone(), "{$descriptor->id} has no rule of its own");
         }
     }
 
@@ -85,10 +85,10 @@ final class SchemaTest extends TestCase
     public function test_what_nothing_tells_never_balances(): void
     {
         foreach (Catalogue::standard()->all() as $descriptor) {
-            if ($descriptor->sides === '' || $descriptor->example === '') {
+            if ($descriptor->readFrom === [] || $descriptor->accepts->example === '') {
                 continue;
             }
-            $asked = Workbench::specification([$descriptor->id => $descriptor->example]);
+            $asked = Workbench::specification([$descriptor->id => $descriptor->accepts->example]);
             $verdict = CheckReport::of($asked, Workbench::scene([], []), null)->toArray()['verdict'];
             self::assertSame('open', $verdict, $descriptor->id);
         }

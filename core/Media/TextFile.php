@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media;
+
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
+
+/** A small file of text on this machine, as settings and specifications are. */
+final readonly class TextFile
+{
+    /**
+     * All of it, as far as it may be a document of settings.
+     *
+     * @param  string  $label  how the file is called in sentences
+     *
+     * @throws JsonRefused
+     */
+    public static function read(string $path, string $label): string
+    {
+        try {
+            $source = FileSource::open($path);
+        } catch (SourceUnreadable $gone) {
+            throw JsonRefused::because($label, $gone->why.'.');
+        }
+        if ($source->size() > JsonDocument::LARGEST) {
+            throw JsonRefused::tooLarge($label, $source->size(), JsonDocument::LARGEST);
+        }
+
+        return $source->read(0, $source->size());
+    }
+}
