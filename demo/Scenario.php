@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Demo;
 
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** The demo's productions, people, deliverables and the mistakes in them. Everything in it is made up. */
 final readonly class Scenario
@@ -42,8 +43,8 @@ final readonly class Scenario
                 'code' => 'TC', 'name' => 'The Tide Clock', 'kind' => 'film',
                 'house' => [
                     'values' => ['task' => 'light', 'version' => 3],
-                    'require' => ['picture.pixel_aspect' => '1/1', 'time.rate' => '24', 'camera.single' => 'yes', 'delivery.extras' => 'none', 'scene.saved' => 'yes'],
-                    'starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-60']],
+                    'require' => [RequirementId::PICTURE_PIXEL_ASPECT => '1/1', RequirementId::TIME_RATE => '24', RequirementId::CAMERA_SINGLE => 'yes', RequirementId::DELIVERY_EXTRAS => 'none', RequirementId::SCENE_SAVED => 'yes'],
+                    'starting_values' => [RequirementId::PICTURE_RESOLUTION => ['400x300'], RequirementId::TIME_RANGE => ['1-60']],
                 ],
                 'roots' => ['Shots' => 'tide_clock/{shot}'],
                 'members' => ['odile' => 'coordinator', 'ansel' => 'artist', 'brida' => 'artist'],
@@ -51,46 +52,46 @@ final readonly class Scenario
                     'Lit frames' => [
                         'delivers' => 'frames',
                         'require' => [
-                            'picture.resolution' => '2048x858', 'picture.scale' => '100', 'picture.region' => 'full', 'time.step' => '1', 'time.extent' => 'listed',
-                            'render.samples' => ['min' => 128, 'level' => 'should', 'why' => 'noise in the fog'],
-                            'output.folder' => 'renders/{shot}',
-                            'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGBA', 'format.compression' => ['zip', 'zips'],
+                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => '100', RequirementId::PICTURE_REGION => 'full', RequirementId::TIME_STEP => '1', RequirementId::TIME_EXTENT => 'listed',
+                            RequirementId::RENDER_SAMPLES => ['min' => 128, 'level' => 'should', 'why' => 'noise in the fog'],
+                            RequirementId::OUTPUT_FOLDER => 'renders/{shot}',
+                            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
                             'passes' => ['beauty', 'mist', 'shadow'],
-                            'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                     // each pass in a folder of its own
                     'Water passes' => [
                         'delivers' => 'frames',
                         'require' => [
-                            'picture.resolution' => '2048x858', 'picture.scale' => '100', 'time.step' => '1', 'camera.single' => null,
-                            'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.compression' => ['zip', 'zips'],
-                            'passes' => ['beauty', ['name' => 'foam', 'require' => ['format.channels' => 'RGBA']], 'depth'],
-                            'naming.pattern' => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', 'naming.folder' => '{pass}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => '100', RequirementId::TIME_STEP => '1', RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
+                            'passes' => ['beauty', ['name' => 'foam', 'require' => [RequirementId::FORMAT_CHANNELS => 'RGBA']], 'depth'],
+                            RequirementId::NAMING_PATTERN => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', RequirementId::NAMING_FOLDER => '{pass}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                     'Titles' => [
                         'delivers' => 'frames',
                         'values' => ['task' => 'titles'],
                         'require' => [
-                            'picture.resolution' => '2048x858', 'time.range' => '1-72', 'time.step' => '1', 'camera.single' => null,
-                            'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGBA', 'format.alpha' => 'straight', 'format.compression' => 'lossless',
-                            'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RANGE => '1-72', RequirementId::TIME_STEP => '1', RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_BIT_DEPTH => 8, RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_ALPHA => 'straight', RequirementId::FORMAT_COMPRESSION => 'lossless',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                 ],
                 'deliverables' => [
                     self::shot('TC_010', 'quay at dawn', 'ansel', 'cam_quay', 40, [], new Mistakes),
                     self::shot('TC_020', 'lamp room', 'ansel', 'cam_lamp', 50, [], new Mistakes(render: FrameRange::of(1001, 1047), cutShort: [1047], log: 'logs/TC_020_light_v003.log')),
-                    self::shot('TC_030', 'slipway', 'brida', 'cam_slip', 74, ['picture.scale' => 50, 'camera.chosen' => ['working'], 'render.samples' => 64, 'camera.lens' => 'focalLength 35', 'camera.placement' => 'translate 4, 1.6, 12'], null),
+                    self::shot('TC_030', 'slipway', 'brida', 'cam_slip', 74, [RequirementId::PICTURE_SCALE => 50, 'camera.chosen' => ['working'], RequirementId::RENDER_SAMPLES => 64, 'camera.lens' => 'focalLength 35', 'camera.placement' => 'translate 4, 1.6, 12'], null),
                     [
                         'code' => 'TC_040', 'title' => 'ferry titles', 'owner' => 'brida', 'due' => 98, 'specification' => 'Titles', 'require' => [],
                         'scene' => null,
-                        'render' => ['picture.resolution' => '2048x858', 'time.range' => '1-72', 'format.kind' => 'png', 'format.channels' => 'RGBA', 'naming.pattern' => 'TC_040-titles_v003.{frame:3}.png'],
+                        'render' => [RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RANGE => '1-72', RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::NAMING_PATTERN => 'TC_040-titles_v003.{frame:3}.png'],
                         'mistakes' => new Mistakes,
                     ],
                     [
-                        'code' => 'TC_070', 'title' => 'slack water', 'owner' => 'ansel', 'due' => 62, 'specification' => 'Water passes', 'require' => ['time.range' => '1001-1024'],
+                        'code' => 'TC_070', 'title' => 'slack water', 'owner' => 'ansel', 'due' => 62, 'specification' => 'Water passes', 'require' => [RequirementId::TIME_RANGE => '1001-1024'],
                         'scene' => null, 'render' => self::pass('beauty'), 'mistakes' => new Mistakes(folder: 'beauty'),
                         'besides' => [
                             [self::pass('foam'), new Mistakes(render: FrameRange::of(1001, 1016), size: [1024, 429], folder: 'foam')],
@@ -102,19 +103,19 @@ final readonly class Scenario
             ],
             [
                 'code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course',
-                'house' => ['require' => ['delivery.extras' => 'none'], 'starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-60']]],
+                'house' => ['require' => [RequirementId::DELIVERY_EXTRAS => 'none'], 'starting_values' => [RequirementId::PICTURE_RESOLUTION => ['400x300'], RequirementId::TIME_RANGE => ['1-60']]],
                 'roots' => ['Hand-in' => 'output_practice/{learner}'],
                 'members' => ['corvin' => 'instructor', 'odile' => 'instructor'] + array_fill_keys(['wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske', 'sabela'], 'learner'),
                 // what settings are called where these learners work
-                'field_map' => [['name' => 'Bildrate', 'is' => 'time.rate'], ['name' => 'Massstab', 'is' => 'picture.scale', 'unit' => 'factor']],
+                'field_map' => [['name' => 'Bildrate', 'is' => RequirementId::TIME_RATE], ['name' => 'Massstab', 'is' => RequirementId::PICTURE_SCALE, 'unit' => 'factor']],
                 'specifications' => [
                     'Weathervane study' => [
                         'parts' => [
                             ['name' => 'frames', 'delivers' => 'frames', 'require' => [
-                                'picture.resolution' => '1280x720', 'picture.display_aspect' => '16:9', 'time.rate' => '24', 'time.range' => '1-96', 'time.step' => '1',
-                                'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGB', 'naming.pattern' => '{learner}_vane_{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes',
+                                RequirementId::PICTURE_RESOLUTION => '1280x720', RequirementId::PICTURE_DISPLAY_ASPECT => '16:9', RequirementId::TIME_RATE => '24', RequirementId::TIME_RANGE => '1-96', RequirementId::TIME_STEP => '1',
+                                RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_BIT_DEPTH => 8, RequirementId::FORMAT_CHANNELS => 'RGB', RequirementId::NAMING_PATTERN => '{learner}_vane_{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
                             ]],
-                            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => ['format.kind' => 'mp4', 'naming.pattern' => '{learner}_vane_preview.{ext}']],
+                            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => [RequirementId::FORMAT_KIND => 'mp4', RequirementId::NAMING_PATTERN => '{learner}_vane_preview.{ext}']],
                         ],
                     ],
                 ],
@@ -143,24 +144,24 @@ final readonly class Scenario
     private static function shot(string $code, string $title, string $owner, string $camera, int $due, array $settings, ?Mistakes $mistakes): array
     {
         $scene = $settings + [
-            'picture.resolution' => '2048x858', 'picture.scale' => 100, 'picture.pixel_aspect' => '1/1', 'picture.region' => 'full',
-            'time.rate' => '24', 'time.extent' => 'listed', 'time.range' => '1001-1096', 'time.step' => 1, 'time.timeline' => '990-1110',
+            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => 100, RequirementId::PICTURE_PIXEL_ASPECT => '1/1', RequirementId::PICTURE_REGION => 'full',
+            RequirementId::TIME_RATE => '24', RequirementId::TIME_EXTENT => 'listed', RequirementId::TIME_RANGE => '1001-1096', RequirementId::TIME_STEP => 1, 'time.timeline' => '990-1110',
             'camera.chosen' => [$camera], 'camera.all' => [$camera, 'cam_wide'], 'camera.views' => ['top', 'working'],
-            'render.samples' => 256, 'output.folder' => "renders/{$code}",
+            RequirementId::RENDER_SAMPLES => 256, RequirementId::OUTPUT_FOLDER => "renders/{$code}",
             'passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true], ['name' => 'shadow', 'saved' => true]],
-            'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGBA', 'format.compression' => 'zip', 'naming.pattern' => "{$code}_light_v003.{frame:4}.exr",
+            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_COMPRESSION => 'zip', RequirementId::NAMING_PATTERN => "{$code}_light_v003.{frame:4}.exr",
         ];
 
         return [
             'code' => $code, 'title' => $title, 'owner' => $owner, 'due' => $due, 'specification' => 'Lit frames',
-            'require' => ['time.range' => '1001-1096', 'camera.name' => $camera], 'scene' => $scene, 'render' => $scene, 'mistakes' => $mistakes,
+            'require' => [RequirementId::TIME_RANGE => '1001-1096', RequirementId::CAMERA_NAME => $camera], 'scene' => $scene, 'render' => $scene, 'mistakes' => $mistakes,
         ];
     }
 
     /** @return array<string, mixed> settings of one pass of the slack water, as they are rendered */
     private static function pass(string $pass): array
     {
-        return ['picture.resolution' => '2048x858', 'time.rate' => '24', 'time.range' => '1001-1024', 'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.channels' => $pass === 'depth' ? 'Y' : 'RGBA', 'format.compression' => 'zip', 'naming.pattern' => "TC_070_{$pass}_v003.{frame:4}.exr"];
+        return [RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RATE => '24', RequirementId::TIME_RANGE => '1001-1024', RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_CHANNELS => $pass === 'depth' ? 'Y' : 'RGBA', RequirementId::FORMAT_COMPRESSION => 'zip', RequirementId::NAMING_PATTERN => "TC_070_{$pass}_v003.{frame:4}.exr"];
     }
 
     /** @return array<string, mixed> */
@@ -168,7 +169,7 @@ final readonly class Scenario
     {
         return [
             'code' => "VANE_{$name}", 'title' => 'Weathervane study', 'owner' => $learner, 'due' => 120, 'specification' => 'Weathervane study', 'require' => [], 'scene' => null,
-            'render' => ['picture.resolution' => '1280x720', 'time.range' => '1-96', 'format.kind' => 'png', 'naming.pattern' => "{$learner}_vane_{frame:4}.png"], 'mistakes' => $mistakes,
+            'render' => [RequirementId::PICTURE_RESOLUTION => '1280x720', RequirementId::TIME_RANGE => '1-96', RequirementId::FORMAT_KIND => 'png', RequirementId::NAMING_PATTERN => "{$learner}_vane_{frame:4}.png"], 'mistakes' => $mistakes,
             'preview' => "{$learner}_vane_preview.mp4",
         ];
     }

@@ -11,6 +11,7 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PieceValues;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * Stands in for the programs and machines that render: takes scene settings and writes the frames they would give, and
@@ -32,11 +33,11 @@ final readonly class StandInRenderer
             throw new \RuntimeException("The folder {$folder} could not be made.");
         }
         $size = $mistakes->size === null ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720)) : Resolution::of(...$mistakes->size);
-        $kind = Kind::tryFrom($scene->get('format.kind') ?? '') ?? Kind::Png;
+        $kind = Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::Png;
         $frames = $mistakes->render ?? $scene->frames() ?? throw new \InvalidArgumentException('The scene says no range.');
-        $pattern = NamePattern::parseSceneName($mistakes->name ?? $scene->get('naming.pattern') ?? 'untitled_{frame:4}.{ext}');
+        $pattern = NamePattern::parseSceneName($mistakes->name ?? $scene->get(RequirementId::NAMING_PATTERN) ?? 'untitled_{frame:4}.{ext}');
         $values = PieceValues::of([])->withExtensions([$kind->usualExtension()]);
-        $alpha = str_contains($scene->get('format.channels') ?? '', 'A');
+        $alpha = str_contains($scene->get(RequirementId::FORMAT_CHANNELS) ?? '', 'A');
         $painter = new Painter($size->width, $size->height, cutOut: $kind === Kind::Png && $alpha);
         $count = count($frames);
         $packed = new \ArrayObject;
@@ -102,25 +103,25 @@ final readonly class StandInRenderer
     /** @param  \ArrayObject<string, string>  $packed */
     private function file(SceneSettings $scene, Kind $kind, Resolution $size, Painter $painter, int $frame, Mistakes $mistakes, \ArrayObject $packed): string
     {
-        $channels = $mistakes->channels ?? Channels::parse($scene->get('format.channels') ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));
+        $channels = $mistakes->channels ?? Channels::parse($scene->get(RequirementId::FORMAT_CHANNELS) ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));
         if ($kind === Kind::Png) {
-            return (new PngWriter($size->width, $size->height, Channels::write($channels), (int) ($scene->get('format.bit_depth') ?? 8)))->write($painter->lines($frame));
+            return (new PngWriter($size->width, $size->height, Channels::write($channels), (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8)))->write($painter->lines($frame));
         }
         if ($kind !== Kind::Exr) {
             throw new \InvalidArgumentException("The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.");
         }
-        $rate = FrameRate::parse($scene->get('time.rate') ?? '24')->value;
+        $rate = FrameRate::parse($scene->get(RequirementId::TIME_RATE) ?? '24')->value;
         foreach ($scene->passes ?? [] as $pass) {
             if ($pass['saved'] === true && strtolower($pass['name']) !== 'beauty') {
                 $channels[] = "{$pass['name']}.Y";
             }
         }
-        $compression = $scene->get('format.compression') ?? 'zip';
-        $camera = $scene->chosenCameras[0] ?? $scene->get('camera.name');
+        $compression = $scene->get(RequirementId::FORMAT_COMPRESSION) ?? 'zip';
+        $camera = $scene->chosenCameras[0] ?? $scene->get(RequirementId::CAMERA_NAME);
 
         return (new ExrWriter(
             $size->width, $size->height, $channels, in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
-            ($scene->get('format.bit_depth') ?? '16') === '16', rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
+            ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16', rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
             texts: $camera === null ? [] : ['camera' => $camera], packed: $packed,
         ))->write($painter->lines($frame));
     }

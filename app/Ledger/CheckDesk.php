@@ -25,6 +25,7 @@ use PlainLedger\Core\Report\BlockerSummary;
 use PlainLedger\Core\Report\CheckComparison;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification as Resolved;
 
 /** Where checks are opened, and closed when their files have been looked at. */
@@ -204,7 +205,7 @@ final readonly class CheckDesk
     /** Good files of an earlier delivery, as far as a newer check of them tells which are good. */
     private function mustStay(Deliverable $deliverable, ?Delivery $earlier, Resolved $resolved): ?EarlierFiles
     {
-        if ($earlier === null || array_filter($resolved->parts, static fn ($part): bool => $part->find('output.overwrites') !== null) === []) {
+        if ($earlier === null || array_filter($resolved->parts, static fn ($part): bool => $part->find(RequirementId::OUTPUT_OVERWRITES) !== null) === []) {
             return null;
         }
         $account = CheckReport::of($resolved, null, $earlier->scanned(), Waiver::holding($deliverable));

@@ -9,6 +9,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Report\CheckReport;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What the frame strip draws, for each owed sequence: sets of frames as texts, and at most 240 sizes along them. */
 final readonly class Strip
@@ -27,7 +28,7 @@ final readonly class Strip
                 $wrong = FrameRange::none();
                 foreach ($account->check->entries as $entry) {
                     // a wrong name or place says nothing of the picture, and has its own drawing
-                    if ($entry->part === $subject->part->name && ! in_array($entry->id(), ['time.range', 'content.whole', 'naming.pattern', 'naming.folder'], true)) {
+                    if ($entry->part === $subject->part->name && ! in_array($entry->id(), [RequirementId::TIME_RANGE, RequirementId::CONTENT_WHOLE, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER], true)) {
                         $wrong = $wrong->plus($entry->files->wrong[$p] ?? FrameRange::none());
                     }
                 }

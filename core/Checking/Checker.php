@@ -39,22 +39,23 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Matching\DeliveryMatch;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** Lays requirements, scene and files beside each other, line by line, and the files of each pass by themselves. */
 final readonly class Checker
 {
     /** Ids that are looked at together with another and make no line of their own. */
-    private const WITHIN = ['time.handles' => 'time.range'];
+    private const WITHIN = [RequirementId::TIME_HANDLES => RequirementId::TIME_RANGE];
 
     /** Where nothing came, the first of these that is asked says so. */
-    private const TELLS_NOTHING_CAME = ['time.range', 'time.count', 'format.kind', 'naming.pattern', 'content.whole', 'picture.resolution'];
+    private const TELLS_NOTHING_CAME = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN, RequirementId::CONTENT_WHOLE, RequirementId::PICTURE_RESOLUTION];
 
     /** Lines that a pass which is missing altogether has all the same. */
-    private const TELLS_A_PASS_MISSING = ['time.range', 'time.count'];
+    private const TELLS_A_PASS_MISSING = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT];
 
     /** Asked of the picture itself: masks and depths may well be opaque, and black. */
-    private const OF_COLOUR_PASS = ['format.alpha', 'content.alpha_used', 'content.black'];
+    private const OF_COLOUR_PASS = [RequirementId::FORMAT_ALPHA, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_BLACK];
 
     /** @param  list<Rule>  $rules the first that answers an id is taken */
     public function __construct(private array $rules) {}
@@ -161,13 +162,13 @@ final readonly class Checker
 
     private static function required(Requirement $requirement, Subject $subject): string
     {
-        return $requirement->id() === 'time.range' && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
+        return $requirement->id() === RequirementId::TIME_RANGE && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
     }
 
     private function files(Requirement $requirement, Subject $subject, bool $tellsNothingCame): ?Cell
     {
         return match (true) {
-            $tellsNothingCame => Cell::of(Mark::Unequal, $requirement->id() === 'time.count' ? '0' : 'none', [], $subject->expected === null ? [] : [0 => $subject->expected]),
+            $tellsNothingCame => Cell::of(Mark::Unequal, $requirement->id() === RequirementId::TIME_COUNT ? '0' : 'none', [], $subject->expected === null ? [] : [0 => $subject->expected]),
             $subject->match === null || ($subject->nothingDelivered() && ! str_starts_with($requirement->id(), 'delivery.')) => null,
             default => $this->ruleFor($requirement->id())->files($requirement, $subject),
         };
@@ -201,7 +202,7 @@ final readonly class Checker
 
     private static function isOfWholePart(string $id): bool
     {
-        return $id === 'passes' || str_starts_with($id, 'delivery.');
+        return $id === RequirementId::PASSES || str_starts_with($id, 'delivery.');
     }
 
     /** @return list<string> */
@@ -211,7 +212,7 @@ final readonly class Checker
             return [];
         }
         $asked = array_keys($subject->part->requirements);
-        $ranges = array_values(array_intersect(['time.range', 'time.count'], $asked));
+        $ranges = array_values(array_intersect([RequirementId::TIME_RANGE, RequirementId::TIME_COUNT], $asked));
         if ($ranges !== [] && $subject->isNumbered()) {
             return $ranges;
         }

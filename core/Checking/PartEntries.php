@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Checking;
 
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** The lines of one part as they come together: those of the whole part, and beside them what each pass shows. */
 final class PartEntries
@@ -118,7 +119,7 @@ final class PartEntries
         if ($entry->files === null || str_starts_with($entry->id(), 'delivery.')) {
             return $entry;
         }
-        if ($entry->id() !== 'passes') {
+        if ($entry->id() !== RequirementId::PASSES) {
             return null;
         }
         $match = $pass->onlyPass();

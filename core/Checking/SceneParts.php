@@ -10,6 +10,7 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -62,7 +63,7 @@ final readonly class SceneParts
     {
         $movie = match (true) {
             $kind !== null => $kind->isMovie(),
-            $scene->get('format.codec') !== null => true,
+            $scene->get(RequirementId::FORMAT_CODEC) !== null => true,
             default => null,
         };
         $family = $movie === null ? [] : array_values(array_filter($parts, static fn (Part $p): bool => $p->delivers->isMovie() === $movie));
@@ -72,7 +73,7 @@ final readonly class SceneParts
 
     private static function kindOf(SceneSettings $scene): ?Kind
     {
-        return Kind::tryFrom($scene->get('format.kind') ?? '') ?? Kind::fromExtension(Extension::of($scene->get('naming.pattern') ?? ''));
+        return Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::fromExtension(Extension::of($scene->get(RequirementId::NAMING_PATTERN) ?? ''));
     }
 
     private static function takes(Part $part, Kind $kind): bool
@@ -87,8 +88,8 @@ final readonly class SceneParts
     /** How far the scene's name is from what the part asks; 0 where it fits. */
     private static function cost(SceneSettings $scene, Specification $specification, Part $part): int
     {
-        $asked = $part->single('naming.pattern');
-        $set = basename(strtr($scene->get('naming.pattern') ?? '', '\\', '/'));
+        $asked = $part->single(RequirementId::NAMING_PATTERN);
+        $set = basename(strtr($scene->get(RequirementId::NAMING_PATTERN) ?? '', '\\', '/'));
         if ($asked === null || $set === '') {
             return 1000;
         }

@@ -12,6 +12,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** One part, or one pass of it, with everything that was given for it. */
@@ -43,7 +44,7 @@ final readonly class Subject
     /** Whether its files are told apart by frame numbers. */
     public function isNumbered(): bool
     {
-        return $this->part->delivers === Delivers::Frames || str_contains($this->part->single('naming.pattern') ?? '', '{frame');
+        return $this->part->delivers === Delivers::Frames || str_contains($this->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame');
     }
 
     public function nothingDelivered(): bool

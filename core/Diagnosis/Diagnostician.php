@@ -33,6 +33,7 @@ use PlainLedger\Core\Diagnosis\Causes\SpeedChanged;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * Settles which causes explain which unequal entries, in each pass by itself. For one entry the first cause of the order
@@ -109,7 +110,7 @@ final readonly class Diagnostician
     /** Work on single files says of which pass they are, even where the mistake is the same in all. */
     private static function withNamedFiles(Cause $cause, ?string $pass): Cause
     {
-        $fixes = array_map(static fn (Fix $f): Fix => $f->isAboutFiles() && ! in_array('delivery.extras', $cause->explains, true) ? $f->ofPass($pass) : $f, $cause->finding->fixes);
+        $fixes = array_map(static fn (Fix $f): Fix => $f->isAboutFiles() && ! in_array(RequirementId::DELIVERY_EXTRAS, $cause->explains, true) ? $f->ofPass($pass) : $f, $cause->finding->fixes);
 
         return new Cause($cause->finding->withFixes($fixes), $cause->part, $cause->explains, $cause->or, null, $cause->places);
     }

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Diagnosis;
 
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * The work that makes one line right. A scene is set; files are saved again, or their headers written anew, where they
@@ -15,20 +16,20 @@ final readonly class EntryFix
 {
     /** What no saving brings back into a picture. */
     private const ONLY_BY_RENDER = [
-        'picture.resolution', 'picture.display_aspect', 'picture.region', 'camera.name', 'passes', 'content.whole', 'content.black', 'content.frozen',
-        'content.hold', 'content.loop', 'content.cadence', 'content.alpha_used', 'content.reference', 'format.quality', 'colour.encoding',
+        RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_REGION, RequirementId::CAMERA_NAME, RequirementId::PASSES, RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_BLACK, RequirementId::CONTENT_FROZEN,
+        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_REFERENCE, RequirementId::FORMAT_QUALITY, RequirementId::COLOUR_ENCODING,
     ];
 
     /** What only the header tells. */
-    private const ONLY_HEADER = ['picture.pixel_aspect', 'picture.density', 'picture.projection', 'time.rate', 'time.start_timecode'];
+    private const ONLY_HEADER = [RequirementId::PICTURE_PIXEL_ASPECT, RequirementId::PICTURE_DENSITY, RequirementId::PICTURE_PROJECTION, RequirementId::TIME_RATE, RequirementId::TIME_START_TIMECODE];
 
     /** What follows from the range and the rate of a scene, which are set instead. */
-    private const DERIVED = ['time.count', 'time.duration'];
+    private const DERIVED = [RequirementId::TIME_COUNT, RequirementId::TIME_DURATION];
 
     private const CHROMA = ['4:2:0' => 1, '4:2:2' => 2, '4:4:4' => 3];
 
     /** Lines that no single piece of work answers: the frames themselves, or other causes, say what to do. */
-    private const BY_OTHERS = ['time.range', 'time.count', 'time.step', 'time.duration', 'delivery.extras', 'content.whole', 'content.uniform', 'time.frame_in_header'];
+    private const BY_OTHERS = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::TIME_DURATION, RequirementId::DELIVERY_EXTRAS, RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM, 'time.frame_in_header'];
 
     /** @param  list<Fix>  $fixes */
     private function __construct(public array $fixes, public bool $render) {}
@@ -73,14 +74,14 @@ final readonly class EntryFix
     {
         $scene = $situation->scene();
 
-        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null) || ($id === 'format.file_size' && $scene?->get('format.bit_rate') !== null);
+        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null) || ($id === RequirementId::FORMAT_FILE_SIZE && $scene?->get(RequirementId::FORMAT_BIT_RATE) !== null);
     }
 
     /** A movie is encoded again, from its frames where they are there. */
     private static function encoded(Situation $situation, string $id, string $label, string $found, string $to): Fix
     {
         $part = $situation->subject->part;
-        if (in_array($id, self::ONLY_HEADER, true) && $id !== 'time.rate') {
+        if (in_array($id, self::ONLY_HEADER, true) && $id !== RequirementId::TIME_RATE) {
             return Fix::retag($part->name, $id, $label, $found, $to);
         }
         $says = ($part->madeFrom === null ? 'Encode the movie again' : "Make the movie again from {$part->madeFrom}").", with {$label} {$to}; it is {$found}.";
@@ -93,11 +94,11 @@ final readonly class EntryFix
         $asked = $situation->entry($id)->required ?? '';
 
         return match ($id) {
-            'format.channels' => array_diff(Channels::parse($asked), Channels::parse($found)) !== [],
-            'format.bit_depth' => (int) $found < (int) $asked,
-            'format.sample' => $found === 'uint' && $asked !== 'uint',
-            'format.alpha' => $found === 'none',
-            'format.chroma' => (self::CHROMA[$found] ?? 0) < (self::CHROMA[explode(' | ', $asked)[0]] ?? 0),
+            RequirementId::FORMAT_CHANNELS => array_diff(Channels::parse($asked), Channels::parse($found)) !== [],
+            RequirementId::FORMAT_BIT_DEPTH => (int) $found < (int) $asked,
+            RequirementId::FORMAT_SAMPLE => $found === 'uint' && $asked !== 'uint',
+            RequirementId::FORMAT_ALPHA => $found === 'none',
+            RequirementId::FORMAT_CHROMA => (self::CHROMA[$found] ?? 0) < (self::CHROMA[explode(' | ', $asked)[0]] ?? 0),
             default => in_array($id, self::ONLY_BY_RENDER, true),
         };
     }

@@ -10,6 +10,7 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What is asked, as a value that one can type in: one of several, a bound, the scene's own camera, a name with its values. */
 final readonly class SettableValue
@@ -22,12 +23,12 @@ final readonly class SettableValue
         $requirement = $entry->requirement;
 
         return match ($entry->id()) {
-            'naming.pattern', 'naming.folder', 'output.folder' => $this->name($requirement),
-            'camera.name' => $this->camera($requirement) ?? $entry->required,
-            'time.range' => $this->subject->expected === null ? $entry->required : (string) $this->subject->expected->span(),
-            'format.alpha' => $requirement->value->single() === 'any' ? 'straight' : (string) $requirement->value->single(),
-            'passes', 'burn_in' => $entry->required,
-            'format.compression' => $requirement->value->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found),
+            RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER => $this->name($requirement),
+            RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
+            RequirementId::TIME_RANGE => $this->subject->expected === null ? $entry->required : (string) $this->subject->expected->span(),
+            RequirementId::FORMAT_ALPHA => $requirement->value->single() === 'any' ? 'straight' : (string) $requirement->value->single(),
+            RequirementId::PASSES, RequirementId::BURN_IN => $entry->required,
+            RequirementId::FORMAT_COMPRESSION => $requirement->value->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found),
             default => self::plain($requirement, $found),
         };
     }
@@ -46,7 +47,7 @@ final readonly class SettableValue
     /** The usual one of the format. */
     private function lossless(): string
     {
-        $kind = $this->subject->part->kinds()[0] ?? Kind::tryFrom($this->subject->scene?->get('format.kind') ?? '');
+        $kind = $this->subject->part->kinds()[0] ?? Kind::tryFrom($this->subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
 
         return match ($kind) {
             Kind::Tiff => 'lzw',

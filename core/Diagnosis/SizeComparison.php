@@ -9,6 +9,7 @@ use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** A size that is there beside the one that is asked, as they stand and as they are shown. */
 final readonly class SizeComparison
@@ -23,7 +24,7 @@ final readonly class SizeComparison
     /** @param  string  $side  `scene` or `files` */
     public function __construct(private Situation $situation, public Resolution $found, public Resolution $asked, public string $side)
     {
-        $this->askedPixel = Fraction::parse($situation->subject->part->single('picture.pixel_aspect') ?? '1');
+        $this->askedPixel = Fraction::parse($situation->subject->part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1');
         $told = $side === 'scene' ? $situation->scene()?->pixelAspect() : self::ofFiles($situation);
         $this->foundPixel = $told ?? $this->askedPixel;
     }
@@ -42,7 +43,7 @@ final readonly class SizeComparison
 
     public function setSize(): Fix
     {
-        return Fix::set($this->situation->part(), 'picture.resolution', 'the size', (string) $this->found, (string) $this->asked, "Set the size to {$this->asked->spoken()}; it is {$this->found->spoken()}.");
+        return Fix::set($this->situation->part(), RequirementId::PICTURE_RESOLUTION, 'the size', (string) $this->found, (string) $this->asked, "Set the size to {$this->asked->spoken()}; it is {$this->found->spoken()}.");
     }
 
     public function pixels(): string
@@ -87,7 +88,7 @@ final readonly class SizeComparison
     /** Whether it is the asked size made larger or smaller, to the pixel. The shape line, where there is one, knows better. */
     public function isSameShape(): bool
     {
-        $line = $this->situation->isUnequal('picture.pixel_aspect') ? null : $this->situation->entry('picture.display_aspect');
+        $line = $this->situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT) ? null : $this->situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT);
         $cell = $this->side === 'scene' ? $line?->scene : $line?->files;
         if ($cell !== null) {
             return ! $cell->isUnequal();

@@ -11,6 +11,7 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PieceValues;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** The files of one part, or of one pass of it, as they are owed: under which names, where, and which frames. */
 final readonly class ExpectedFiles
@@ -30,8 +31,8 @@ final readonly class ExpectedFiles
      */
     public function __construct(public Part $part, public ?string $pass, public PieceValues $values, ?FrameRange $timeline, private array $siblings, private string $root = '')
     {
-        $name = $part->single('naming.pattern');
-        $folder = $part->single('naming.folder');
+        $name = $part->single(RequirementId::NAMING_PATTERN);
+        $folder = $part->single(RequirementId::NAMING_FOLDER);
         $this->pattern = $name === null ? null : NamePattern::parse($name);
         $this->folder = $folder === null ? null : NamePattern::parse($folder);
         $this->numbered = $part->delivers === Delivers::Frames || ($this->pattern?->has('frame') ?? false);

@@ -15,6 +15,7 @@ use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -545,7 +546,7 @@ final class Matcher
     {
         $checksums = false;
         foreach ($this->specification->parts as $part) {
-            $checksums = $checksums || $part->find('delivery.checksums') !== null;
+            $checksums = $checksums || $part->find(RequirementId::DELIVERY_CHECKSUMS) !== null;
         }
         $extras = [];
         foreach ($this->delivery->groups as $group) {

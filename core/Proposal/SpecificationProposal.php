@@ -14,6 +14,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * A specification made from files: the requirements that a delivery fulfils. Only what all frames have in common is
@@ -143,22 +144,22 @@ final readonly class SpecificationProposal
         $whole = array_values(array_filter($facts, static fn (MediaFacts $f): bool => $f->isWhole()));
         $require = self::shared($whole);
         if ($delivers === Delivers::Frames) {
-            $require['time.range'] = (string) $sequences[0]->frames;
+            $require[RequirementId::TIME_RANGE] = (string) $sequences[0]->frames;
         }
-        $require['format.kind'] = $kind->value;
+        $require[RequirementId::FORMAT_KIND] = $kind->value;
         $word = count($sequences) > 1 ? self::word($sequences) : null;
         $name = $word === null ? $sequences[0]->pattern() : $word[0]."\0".$word[1];
-        $require['naming.pattern'] = self::pattern($name, $sequences[0], $kind, $delivers, $values);
+        $require[RequirementId::NAMING_PATTERN] = self::pattern($name, $sequences[0], $kind, $delivers, $values);
         if ($word !== null) {
             $require['passes'] = $word[2];
         } else {
             $require = [...$require, ...self::layers($whole)];
         }
         if ($sequences[0]->folder() !== '') {
-            $require['naming.folder'] = strtr($sequences[0]->folder(), ['{' => '{{', '}' => '}}']);
+            $require[RequirementId::NAMING_FOLDER] = strtr($sequences[0]->folder(), ['{' => '{{', '}' => '}}']);
         }
         if ($whole !== [] && count($whole) === count($facts) && $whole[0]->complete !== null) {
-            $require['content.whole'] = 'yes';
+            $require[RequirementId::CONTENT_WHOLE] = 'yes';
         }
         uksort($require, static fn (string $a, string $b): int => Catalogue::standard()->place($a) <=> Catalogue::standard()->place($b));
 
@@ -172,19 +173,19 @@ final readonly class SpecificationProposal
     private static function shared(array $whole): array
     {
         $tell = [
-            'picture.resolution' => static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}",
-            'picture.pixel_aspect' => static fn (MediaFacts $f): ?string => $f->pixelAspect === null ? null : Fraction::writeFull($f->pixelAspect),
-            'picture.region' => static fn (MediaFacts $f): ?string => $f->region === 'full' ? 'full' : null,
-            'picture.density' => static fn (MediaFacts $f): ?int => $f->density,
-            'picture.projection' => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long' && $f->height !== null && $f->width === 2 * $f->height ? 'lat-long' : null,
-            'time.rate' => static fn (MediaFacts $f): ?string => $f->frameRate === null ? null : (string) $f->frameRate,
-            'camera.name' => static fn (MediaFacts $f): ?string => $f->camera !== null && preg_match('~[*?|]~', $f->camera) !== 1 ? $f->camera : null,
-            'format.bit_depth' => static fn (MediaFacts $f): ?int => $f->bitDepth,
-            'format.sample' => static fn (MediaFacts $f): ?string => $f->sample,
-            'format.channels' => static fn (MediaFacts $f): ?string => $f->channelsText(),
-            'format.compression' => static fn (MediaFacts $f): ?string => in_array($f->compression, Catalogue::standard()->find('format.compression')->accepts->words ?? [], true) ? $f->compression : null,
-            'format.chroma' => static fn (MediaFacts $f): ?string => in_array($f->chroma, ['4:4:4', '4:2:2', '4:2:0'], true) ? $f->chroma : null,
-            'colour.encoding' => static fn (MediaFacts $f): ?string => $f->colour,
+            RequirementId::PICTURE_RESOLUTION => static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}",
+            RequirementId::PICTURE_PIXEL_ASPECT => static fn (MediaFacts $f): ?string => $f->pixelAspect === null ? null : Fraction::writeFull($f->pixelAspect),
+            RequirementId::PICTURE_REGION => static fn (MediaFacts $f): ?string => $f->region === 'full' ? 'full' : null,
+            RequirementId::PICTURE_DENSITY => static fn (MediaFacts $f): ?int => $f->density,
+            RequirementId::PICTURE_PROJECTION => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long' && $f->height !== null && $f->width === 2 * $f->height ? 'lat-long' : null,
+            RequirementId::TIME_RATE => static fn (MediaFacts $f): ?string => $f->frameRate === null ? null : (string) $f->frameRate,
+            RequirementId::CAMERA_NAME => static fn (MediaFacts $f): ?string => $f->camera !== null && preg_match('~[*?|]~', $f->camera) !== 1 ? $f->camera : null,
+            RequirementId::FORMAT_BIT_DEPTH => static fn (MediaFacts $f): ?int => $f->bitDepth,
+            RequirementId::FORMAT_SAMPLE => static fn (MediaFacts $f): ?string => $f->sample,
+            RequirementId::FORMAT_CHANNELS => static fn (MediaFacts $f): ?string => $f->channelsText(),
+            RequirementId::FORMAT_COMPRESSION => static fn (MediaFacts $f): ?string => in_array($f->compression, Catalogue::standard()->find(RequirementId::FORMAT_COMPRESSION)->accepts->words ?? [], true) ? $f->compression : null,
+            RequirementId::FORMAT_CHROMA => static fn (MediaFacts $f): ?string => in_array($f->chroma, ['4:4:4', '4:2:2', '4:2:0'], true) ? $f->chroma : null,
+            RequirementId::COLOUR_ENCODING => static fn (MediaFacts $f): ?string => $f->colour,
         ];
         $require = [];
         foreach ($tell as $id => $ask) {
@@ -217,7 +218,7 @@ final readonly class SpecificationProposal
         $plain = array_values(array_filter($whole[0]->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === ''));
         $pictured = array_intersect(['R', 'G', 'B', 'Y'], $plain) !== [];
 
-        return ['passes' => [...($pictured ? ['beauty'] : []), ...$layers]] + ($plain === [] ? [] : ['format.channels' => Channels::write($plain)]);
+        return ['passes' => [...($pictured ? ['beauty'] : []), ...$layers]] + ($plain === [] ? [] : [RequirementId::FORMAT_CHANNELS => Channels::write($plain)]);
     }
 
     /**

@@ -13,6 +13,7 @@ use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What has to be done for one pass besides what its causes name: frames to render, old files out of the way, frames beyond. */
 final readonly class PassWork
@@ -57,7 +58,7 @@ final readonly class PassWork
         if (in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true)) {
             return FrameRange::none();
         }
-        $wrong = $this->isWaived('content.whole') ? FrameRange::none() : $this->pass->damaged->and($this->pass->relevant());
+        $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE) ? FrameRange::none() : $this->pass->damaged->and($this->pass->relevant());
         foreach ($this->causes as $cause) {
             foreach ($cause->finding->render ? $cause->explains : [] as $id) {
                 $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
@@ -70,7 +71,7 @@ final readonly class PassWork
         if ($this->shift !== 0) {
             return $wrong->and($this->pass->present)->plus($expected->shifted(-$this->shift)->minus($this->pass->present))->shifted($this->shift)->and($expected);
         }
-        $missing = $this->isWaived('time.range') ? FrameRange::none() : $this->pass->missing();
+        $missing = $this->isWaived(RequirementId::TIME_RANGE) ? FrameRange::none() : $this->pass->missing();
 
         return $missing->plus($wrong)->and($expected);
     }
@@ -126,10 +127,10 @@ final readonly class PassWork
     private function beyond(): array
     {
         $fixes = [];
-        if ($this->shift !== 0 || $this->pass->extra()->isEmpty() || $this->isWaived('time.range') || $this->subject->part->delivers !== Delivers::Frames) {
+        if ($this->shift !== 0 || $this->pass->extra()->isEmpty() || $this->isWaived(RequirementId::TIME_RANGE) || $this->subject->part->delivers !== Delivers::Frames) {
             return [];
         }
-        $asked = ($this->lines?->entries['time.range'] ?? null)?->isUnequal() || ($this->lines?->entries['time.count'] ?? null)?->isUnequal();
+        $asked = ($this->lines?->entries[RequirementId::TIME_RANGE] ?? null)?->isUnequal() || ($this->lines?->entries[RequirementId::TIME_COUNT] ?? null)?->isUnequal();
         foreach ($asked ? $this->pass->takes : [] as $take) {
             $extra = $take->frames->and($this->pass->extra());
             if (! $extra->isEmpty() && $take->sequence->column !== null) {

@@ -13,6 +13,7 @@ use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * The least work that puts a check right, in an order in which it can be carried out: settings first, then what is done
@@ -70,7 +71,7 @@ final readonly class Remedy
     private static function firstCause(array $causes, int $place): int
     {
         foreach ($causes as $at => $cause) {
-            $renders = $cause->finding->render || array_intersect($cause->explains, ['time.range', 'time.count', 'content.whole', 'passes']) !== [];
+            $renders = $cause->finding->render || array_intersect($cause->explains, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::CONTENT_WHOLE, RequirementId::PASSES]) !== [];
             if ($renders && ($cause->places === [] || in_array($place, $cause->places, true))) {
                 return $at;
             }
@@ -104,11 +105,11 @@ final readonly class Remedy
     private static function turn(Fix $fix): int
     {
         $id = (string) ($fix->details['id'] ?? '');
-        $group = Catalogue::standard()->find($id === 'camera.chosen' ? 'camera.name' : $id)?->group;
+        $group = Catalogue::standard()->find($id === 'camera.chosen' ? RequirementId::CAMERA_NAME : $id)?->group;
 
         return match (true) {
-            $id === 'scene.links' => -1,
-            $id === 'scene.saved' => PHP_INT_MAX,
+            $id === RequirementId::SCENE_LINKS => -1,
+            $id === RequirementId::SCENE_SAVED => PHP_INT_MAX,
             default => $group === null ? PHP_INT_MAX - 1 : (int) array_search($group, Group::cases(), true),
         };
     }

@@ -7,18 +7,19 @@ namespace PlainLedger\Core\Report;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What has become of a check since the one before it: put right, new, come back; and settings that changed unasked. */
 final readonly class CheckComparison
 {
     /** Settings that go together: who was asked to change one may have changed the others. */
     private const TOGETHER = [
-        ['picture.resolution', 'picture.scale', 'picture.display_aspect', 'picture.pixel_aspect'],
-        ['time.range', 'time.extent', 'time.step', 'time.count', 'time.timeline', 'time.handles'],
-        ['camera.name', 'camera.single', 'camera.chosen'],
-        ['output.folder', 'naming.pattern', 'naming.folder', 'output.overwrites'],
-        ['format.kind', 'format.codec', 'format.bit_depth', 'format.sample', 'format.channels', 'format.alpha', 'format.compression', 'format.quality', 'format.chroma'],
-        ['render.quality', 'render.samples'],
+        [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_PIXEL_ASPECT],
+        [RequirementId::TIME_RANGE, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, RequirementId::TIME_COUNT, 'time.timeline', RequirementId::TIME_HANDLES],
+        [RequirementId::CAMERA_NAME, RequirementId::CAMERA_SINGLE, 'camera.chosen'],
+        [RequirementId::OUTPUT_FOLDER, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_OVERWRITES],
+        [RequirementId::FORMAT_KIND, RequirementId::FORMAT_CODEC, RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_QUALITY, RequirementId::FORMAT_CHROMA],
+        [RequirementId::RENDER_QUALITY, RequirementId::RENDER_SAMPLES],
     ];
 
     /**
@@ -130,7 +131,7 @@ final readonly class CheckComparison
     private static function settings(SceneSettings $scene): array
     {
         $settings = $scene->all() + $scene->facts;
-        unset($settings['scene.saved']);
+        unset($settings[RequirementId::SCENE_SAVED]);
         foreach (['camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras] as $id => $names) {
             if ($names !== null) {
                 sort($names);

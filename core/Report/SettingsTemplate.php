@@ -8,6 +8,7 @@ use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -17,9 +18,9 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class SettingsTemplate
 {
     /** Facts of a scene that answer what is asked by another name. */
-    private const ALSO = ['camera.name' => ['camera.chosen', 'camera.all', 'camera.views'], 'camera.single' => ['camera.chosen', 'camera.all', 'camera.views'], 'time.range' => ['time.extent', 'time.step', 'time.timeline'], 'picture.resolution' => ['picture.scale'], 'picture.display_aspect' => ['picture.resolution', 'picture.pixel_aspect'], 'time.count' => ['time.range'], 'naming.folder' => ['output.folder']];
+    private const ALSO = [RequirementId::CAMERA_NAME => ['camera.chosen', 'camera.all', 'camera.views'], RequirementId::CAMERA_SINGLE => ['camera.chosen', 'camera.all', 'camera.views'], RequirementId::TIME_RANGE => [RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, 'time.timeline'], RequirementId::PICTURE_RESOLUTION => [RequirementId::PICTURE_SCALE], RequirementId::PICTURE_DISPLAY_ASPECT => [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_PIXEL_ASPECT], RequirementId::TIME_COUNT => [RequirementId::TIME_RANGE], RequirementId::NAMING_FOLDER => [RequirementId::OUTPUT_FOLDER]];
 
-    private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'];
+    private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes', RequirementId::SCENE_LINKS];
 
     public static function json(Specification $specification): string
     {
@@ -58,7 +59,7 @@ final readonly class SettingsTemplate
             $requirement = $descriptors[$id] ?? null;
             $says = $requirement instanceof Requirement ? $requirement->sentence().' '.SettingHints::of($requirement->descriptor) : '';
             // an empty folder would be an answer: that none is set
-            $text .= "\n".($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n").($id === 'output.folder' ? '# ' : '')."{$id} =\n";
+            $text .= "\n".($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n").($id === RequirementId::OUTPUT_FOLDER ? '# ' : '')."{$id} =\n";
         }
 
         return $text;
@@ -73,8 +74,8 @@ final readonly class SettingsTemplate
         $ids = [];
         foreach ($specification->parts as $each) {
             foreach ($part === null || $part === $each->name ? $each->requirements : [] as $requirement) {
-                if ($requirement->descriptor->inScene() && ! str_starts_with($requirement->id(), 'scene.saved')) {
-                    $own = in_array($requirement->id(), ['camera.name', 'camera.single', 'picture.display_aspect', 'time.count', 'naming.folder'], true) ? [] : [$requirement->id()];
+                if ($requirement->descriptor->inScene() && ! str_starts_with($requirement->id(), RequirementId::SCENE_SAVED)) {
+                    $own = in_array($requirement->id(), [RequirementId::CAMERA_NAME, RequirementId::CAMERA_SINGLE, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::TIME_COUNT, RequirementId::NAMING_FOLDER], true) ? [] : [$requirement->id()];
                     foreach ([...$own, ...self::ALSO[$requirement->id()] ?? []] as $id) {
                         $ids[$id] = true;
                     }
@@ -82,7 +83,7 @@ final readonly class SettingsTemplate
             }
         }
         $catalogue = \PlainLedger\Core\Specification\Catalogue::standard();
-        $place = static fn (string $id): int => $catalogue->place(strtr($id, ['camera.chosen' => 'camera.name', 'camera.all' => 'camera.name', 'camera.views' => 'camera.name', 'time.timeline' => 'time.extent']));
+        $place = static fn (string $id): int => $catalogue->place(strtr($id, ['camera.chosen' => RequirementId::CAMERA_NAME, 'camera.all' => RequirementId::CAMERA_NAME, 'camera.views' => RequirementId::CAMERA_NAME, 'time.timeline' => RequirementId::TIME_EXTENT]));
         $list = array_keys($ids);
         usort($list, static fn (string $a, string $b): int => $place($a) <=> $place($b));
 

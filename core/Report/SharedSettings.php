@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** Settings that scenes of one specification should have in common, and a few do not. */
 final readonly class SharedSettings
 {
     /** What differs from shot to shot by its nature. */
-    private const OWN = ['time.range', 'time.timeline', 'time.count', 'time.handles', 'camera.name', 'output.folder', 'naming.pattern', 'naming.folder', 'burn_in'];
+    private const OWN = [RequirementId::TIME_RANGE, 'time.timeline', RequirementId::TIME_COUNT, RequirementId::TIME_HANDLES, RequirementId::CAMERA_NAME, RequirementId::OUTPUT_FOLDER, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::BURN_IN];
 
     /**
      * Only where more than half of at least three agree, so that it is plain who differs.

@@ -10,6 +10,7 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\Text;
 
@@ -20,10 +21,10 @@ final readonly class EffectiveSettings
     public static function of(SceneSettings $scene, Specification $specification, Part $part): array
     {
         $lines = [
-            ['picture.resolution', 'Each picture', self::size($scene)],
-            ['time.range', 'Frames', self::frames($scene)],
-            ['camera.name', 'Seen through', self::camera($scene)],
-            ['naming.pattern', 'First and last name', self::names($scene, $specification, $part)],
+            [RequirementId::PICTURE_RESOLUTION, 'Each picture', self::size($scene)],
+            [RequirementId::TIME_RANGE, 'Frames', self::frames($scene)],
+            [RequirementId::CAMERA_NAME, 'Seen through', self::camera($scene)],
+            [RequirementId::NAMING_PATTERN, 'First and last name', self::names($scene, $specification, $part)],
         ];
 
         return array_values(array_map(
@@ -50,13 +51,13 @@ final readonly class EffectiveSettings
         if ($frames === null || $frames->isEmpty()) {
             return null;
         }
-        $rate = $scene->get('time.rate');
+        $rate = $scene->get(RequirementId::TIME_RATE);
         try {
             $seconds = $rate === null ? null : Fraction::decimal(\Brick\Math\BigRational::of(count($frames))->dividedBy(FrameRate::parse($rate)->value), 3);
         } catch (NotUnderstood) {
             $seconds = null;
         }
-        $why = match ($scene->get('time.extent')) {
+        $why = match ($scene->get(RequirementId::TIME_EXTENT)) {
             'one' => ', since one frame alone is set', 'whole' => ', the whole timeline', default => $scene->step() > 1 ? ', every '.Text::ordinal($scene->step()).' alone' : '',
         };
 
@@ -77,7 +78,7 @@ final readonly class EffectiveSettings
 
     private static function names(SceneSettings $scene, Specification $specification, Part $part): ?string
     {
-        $name = $scene->get('naming.pattern');
+        $name = $scene->get(RequirementId::NAMING_PATTERN);
         $frames = $scene->frames();
         if ($name === null || $name === '') {
             return null;
@@ -91,7 +92,7 @@ final readonly class EffectiveSettings
         if (! $pattern->has('frame') || $frames === null || $frames->isEmpty()) {
             return $pattern->make($values);
         }
-        $folder = $scene->get('output.folder');
+        $folder = $scene->get(RequirementId::OUTPUT_FOLDER);
 
         return ($folder === null || $folder === '' ? '' : rtrim(strtr($folder, '\\', '/'), '/').'/').$pattern->make($values, $frames->first()).(count($frames) === 1 ? '' : ' … '.$pattern->make($values, $frames->last()));
     }

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Scene;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Text\Text;
 
@@ -14,82 +15,82 @@ final readonly class FieldNames
 {
     /** By field, its usual names in small letters and digits. A field without a dot is a part of one. */
     private const USUAL = [
-        'picture.resolution' => ['resolution', 'rendersize', 'size', 'imagesize', 'picturesize', 'framesize', 'outputsize', 'renderresolution', 'renderersize', 'rendersize', 'dimensions'],
+        RequirementId::PICTURE_RESOLUTION => ['resolution', 'rendersize', 'size', 'imagesize', 'picturesize', 'framesize', 'outputsize', 'renderresolution', 'renderersize', 'rendersize', 'dimensions'],
         'width' => ['width', 'imagewidth', 'outputwidth', 'resx', 'xres', 'resolutionx', 'xresolution', 'resolutionwidth', 'sizex'],
         'height' => ['height', 'imageheight', 'outputheight', 'resy', 'yres', 'resolutiony', 'yresolution', 'resolutionheight', 'sizey'],
-        'picture.scale' => ['scale', 'renderscale', 'resolutionscale', 'resolutionpercentage', 'resolutionpercent', 'percentage', 'percent', 'sizepercent'],
-        'picture.pixel_aspect' => ['pixelaspect', 'pixelaspectratio', 'par', 'pixelratio', 'sampleaspect', 'sampleaspectratio'],
-        'picture.region' => ['region', 'renderregion', 'crop', 'cropregion', 'border', 'renderborder', 'regionofinterest', 'croparea', 'renderarea'],
+        RequirementId::PICTURE_SCALE => ['scale', 'renderscale', 'resolutionscale', 'resolutionpercentage', 'resolutionpercent', 'percentage', 'percent', 'sizepercent'],
+        RequirementId::PICTURE_PIXEL_ASPECT => ['pixelaspect', 'pixelaspectratio', 'par', 'pixelratio', 'sampleaspect', 'sampleaspectratio'],
+        RequirementId::PICTURE_REGION => ['region', 'renderregion', 'crop', 'cropregion', 'border', 'renderborder', 'regionofinterest', 'croparea', 'renderarea'],
         'region.on' => ['useregion', 'userenderregion', 'regionon', 'regionenabled', 'renderregionenabled', 'enableregion', 'usecrop', 'cropon', 'cropenabled', 'enablecrop', 'croptoregion', 'croptoborder', 'useborder', 'borderon', 'borderenabled', 'limittoregion'],
         'region.left' => ['regionleft', 'cropleft', 'borderleft', 'regionminx', 'cropminx', 'borderminx', 'regionxmin', 'cropxmin', 'borderxmin', 'regionx1', 'cropx1'],
         'region.right' => ['regionright', 'cropright', 'borderright', 'regionmaxx', 'cropmaxx', 'bordermaxx', 'regionxmax', 'cropxmax', 'borderxmax', 'regionx2', 'cropx2'],
         'region.top' => ['regiontop', 'croptop', 'bordertop', 'regionminy', 'cropminy', 'borderminy', 'regionymin', 'cropymin', 'borderymin', 'regiony1', 'cropy1'],
         'region.bottom' => ['regionbottom', 'cropbottom', 'borderbottom', 'regionmaxy', 'cropmaxy', 'bordermaxy', 'regionymax', 'cropymax', 'borderymax', 'regiony2', 'cropy2'],
         'region.x' => ['regionx', 'cropx'], 'region.y' => ['regiony', 'cropy'], 'region.width' => ['regionwidth', 'cropwidth'], 'region.height' => ['regionheight', 'cropheight'],
-        'picture.projection' => ['projection', 'cameraprojection'],
-        'picture.scan' => ['scan', 'fields', 'interlacing'],
-        'picture.density' => ['density', 'dpi', 'ppi'],
-        'time.rate' => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
+        RequirementId::PICTURE_PROJECTION => ['projection', 'cameraprojection'],
+        RequirementId::PICTURE_SCAN => ['scan', 'fields', 'interlacing'],
+        RequirementId::PICTURE_DENSITY => ['density', 'dpi', 'ppi'],
+        RequirementId::TIME_RATE => ['fps', 'rate', 'framerate', 'framespersecond', 'playbackrate'],
         'rate base' => ['fpsbase', 'frameratebase', 'ratebase', 'ratedivisor', 'fpsdivisor'],
         'time.animation_rate' => ['animationrate', 'animationframerate', 'animationfps', 'timelinerate', 'timelinefps', 'timelineframerate', 'sourcerate', 'sourcefps', 'originalfps', 'originalrate'],
-        'time.duration' => ['duration', 'length', 'runningtime', 'cliplength', 'clipduration', 'movielength', 'totaltime', 'animationlength', 'lengthinseconds', 'durationinseconds'],
+        RequirementId::TIME_DURATION => ['duration', 'length', 'runningtime', 'cliplength', 'clipduration', 'movielength', 'totaltime', 'animationlength', 'lengthinseconds', 'durationinseconds'],
         'old length' => ['oldlength', 'lengthbefore', 'originallength', 'oldframes', 'framesbefore', 'stretchfrom', 'oldduration', 'durationbefore'],
         'new length' => ['newlength', 'lengthafter', 'stretchedlength', 'newframes', 'framesafter', 'stretchto', 'newduration', 'durationafter'],
-        'time.range' => ['range', 'framerange', 'frames', 'renderrange', 'outputrange'],
-        'time.count' => ['framecount', 'numberofframes', 'totalframes', 'howmanyframes'],
+        RequirementId::TIME_RANGE => ['range', 'framerange', 'frames', 'renderrange', 'outputrange'],
+        RequirementId::TIME_COUNT => ['framecount', 'numberofframes', 'totalframes', 'howmanyframes'],
         'first' => ['first', 'firstframe', 'start', 'startframe', 'framestart', 'renderstart', 'in', 'from'],
         'last' => ['last', 'lastframe', 'end', 'endframe', 'frameend', 'renderend', 'out', 'to'],
-        'time.step' => ['step', 'framestep', 'stepby', 'everynth', 'everynthframe', 'increment', 'by'],
+        RequirementId::TIME_STEP => ['step', 'framestep', 'stepby', 'everynth', 'everynthframe', 'increment', 'by'],
         'time.timeline' => ['timeline', 'timelinerange', 'animationrange', 'playbackrange', 'scenerange'],
-        'time.extent' => ['extent', 'whatisrendered', 'whattorender', 'renderwhat', 'timeoutput'],
-        'time.handles' => ['handles'],
-        'time.speed' => ['speed', 'timescale', 'timestretch', 'stretch', 'playbackspeed', 'retime'],
+        RequirementId::TIME_EXTENT => ['extent', 'whatisrendered', 'whattorender', 'renderwhat', 'timeoutput'],
+        RequirementId::TIME_HANDLES => ['handles'],
+        RequirementId::TIME_SPEED => ['speed', 'timescale', 'timestretch', 'stretch', 'playbackspeed', 'retime'],
         'camera.chosen' => ['camera', 'cam', 'rendercamera', 'activecamera', 'cameraname', 'chosencamera', 'shotcamera'],
         'camera.all' => ['cameras', 'allcameras', 'scenecameras'],
         'camera.views' => ['views', 'workingviews'],
-        'camera.exposure' => ['cameraexposure', 'exposuremode', 'autoexposure'],
+        RequirementId::CAMERA_EXPOSURE => ['cameraexposure', 'exposuremode', 'autoexposure'],
         'scene.file' => ['scene', 'scenefile', 'scenename'],
-        'scene.saved' => ['saved', 'scenesaved', 'issaved'],
+        RequirementId::SCENE_SAVED => ['saved', 'scenesaved', 'issaved'],
         'scene.unsaved' => ['unsaved', 'unsavedchanges', 'modified', 'ismodified', 'dirty'],
         'scene.project_folder' => ['project', 'projectfolder', 'projectroot', 'projectpath', 'projectdirectory'],
-        'render.renderer' => ['renderer', 'engine', 'renderengine', 'renderername'],
-        'render.quality' => ['quality', 'renderquality', 'renderpreset'],
-        'render.samples' => ['samples', 'rendersamples', 'aasamples', 'samplecount', 'samplesperpixel', 'maxsamples', 'spp'],
-        'render.motion_blur' => ['motionblur', 'usemotionblur'],
-        'render.post_effects' => ['posteffects', 'post', 'postprocessing', 'effects'],
-        'render.overlays' => ['overlays', 'showoverlays', 'guides', 'grid', 'helpers'],
+        RequirementId::RENDER_RENDERER => ['renderer', 'engine', 'renderengine', 'renderername'],
+        RequirementId::RENDER_QUALITY => ['quality', 'renderquality', 'renderpreset'],
+        RequirementId::RENDER_SAMPLES => ['samples', 'rendersamples', 'aasamples', 'samplecount', 'samplesperpixel', 'maxsamples', 'spp'],
+        RequirementId::RENDER_MOTION_BLUR => ['motionblur', 'usemotionblur'],
+        RequirementId::RENDER_POST_EFFECTS => ['posteffects', 'post', 'postprocessing', 'effects'],
+        RequirementId::RENDER_OVERLAYS => ['overlays', 'showoverlays', 'guides', 'grid', 'helpers'],
         'path' => ['output', 'outputpath', 'path', 'filepath', 'renderpath', 'outputfile', 'outputfilename', 'renderoutput', 'savepath'],
-        'output.overwrites' => ['overwrite', 'overwrites', 'overwriteexisting', 'overwriteexistingfiles', 'overwritefiles', 'overwriteexistingframes', 'replaceexisting', 'replaceexistingfiles', 'overwriteoutput'],
-        'output.folder' => ['folder', 'outputfolder', 'outputdirectory', 'outputdir', 'directory', 'renderfolder', 'outdir'],
-        'naming.pattern' => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'basename', 'filenamepattern', 'outputfilenames'],
+        RequirementId::OUTPUT_OVERWRITES => ['overwrite', 'overwrites', 'overwriteexisting', 'overwriteexistingfiles', 'overwritefiles', 'overwriteexistingframes', 'replaceexisting', 'replaceexistingfiles', 'overwriteoutput'],
+        RequirementId::OUTPUT_FOLDER => ['folder', 'outputfolder', 'outputdirectory', 'outputdir', 'directory', 'renderfolder', 'outdir'],
+        RequirementId::NAMING_PATTERN => ['filename', 'name', 'outputname', 'imagename', 'nametemplate', 'namepattern', 'basename', 'filenamepattern', 'outputfilenames'],
         'naming.prefix' => ['prefix', 'fileprefix', 'filenameprefix', 'imageprefix', 'nameprefix', 'outputprefix', 'imagefileprefix'],
         'naming.order' => ['nameorder', 'numberplace', 'numberplacement', 'framenumberplace', 'framenumberplacement', 'nameformat', 'filenameformat', 'nameandnumber', 'animationext', 'nameext'],
         'naming.digits' => ['digits', 'padding', 'framepadding', 'zeropadding', 'numberdigits', 'framedigits', 'numberpadding', 'paddeddigits', 'framenumberdigits'],
         'naming.adds_digits' => ['addsdigits', 'addsframenumber', 'addsnumber', 'addframenumber', 'appendframenumber', 'appendsframenumber', 'autonumber', 'autonumbering', 'digitsadded'],
         'scene.part' => ['part', 'makes', 'makespart', 'forpart'],
-        'format.kind' => ['format', 'fileformat', 'imageformat', 'outputformat', 'filetype', 'extension', 'ext', 'container'],
-        'format.codec' => ['codec', 'videocodec', 'encoder'],
-        'format.bit_depth' => ['bitdepth', 'depth', 'bits', 'bitsperchannel', 'colordepth', 'colourdepth', 'bitsperpixel', 'bpp', 'bitspercomponent', 'bpc', 'bitspersample'],
-        'format.sample' => ['sampletype', 'datatype', 'pixeltype'],
-        'format.channels' => ['channels', 'colormode', 'colourmode'],
-        'format.alpha' => ['alpha', 'alphachannel', 'savealpha', 'alphamode', 'transparency'],
-        'format.compression' => ['compression', 'exrcompression', 'tiffcompression', 'compressiontype'],
-        'format.quality' => ['jpegquality', 'jpgquality', 'compressionquality', 'imagequality'],
-        'format.chroma' => ['chroma', 'chromasubsampling', 'subsampling'],
-        'format.bit_rate' => ['bitrate', 'videobitrate', 'datarate'],
-        'format.keyframe_interval' => ['keyframeinterval', 'keyframedistance', 'gop', 'gopsize', 'keyframes', 'keyframeevery', 'keyframesevery', 'maxkeyframeinterval', 'iframeinterval', 'goplength'],
-        'format.b_frames' => ['bframes', 'maxbframes'],
-        'colour.encoding' => ['colorspace', 'colourspace', 'outputcolorspace', 'outputcolourspace', 'colorencoding', 'colourencoding', 'transfer'],
-        'colour.view' => ['view', 'viewtransform', 'displaytransform'],
-        'colour.look' => ['look', 'colorlook', 'colourlook'],
-        'colour.exposure' => ['exposure', 'viewexposure'],
-        'colour.gamma' => ['gamma', 'viewgamma'],
-        'audio.presence' => ['audio', 'sound', 'includeaudio'],
-        'audio.sample_rate' => ['audiosamplerate', 'audiorate', 'samplerate', 'soundrate'],
-        'audio.bit_depth' => ['audiobitdepth', 'audiobits', 'sounddepth'],
-        'audio.channels' => ['audiochannels', 'soundchannels'],
+        RequirementId::FORMAT_KIND => ['format', 'fileformat', 'imageformat', 'outputformat', 'filetype', 'extension', 'ext', 'container'],
+        RequirementId::FORMAT_CODEC => ['codec', 'videocodec', 'encoder'],
+        RequirementId::FORMAT_BIT_DEPTH => ['bitdepth', 'depth', 'bits', 'bitsperchannel', 'colordepth', 'colourdepth', 'bitsperpixel', 'bpp', 'bitspercomponent', 'bpc', 'bitspersample'],
+        RequirementId::FORMAT_SAMPLE => ['sampletype', 'datatype', 'pixeltype'],
+        RequirementId::FORMAT_CHANNELS => ['channels', 'colormode', 'colourmode'],
+        RequirementId::FORMAT_ALPHA => ['alpha', 'alphachannel', 'savealpha', 'alphamode', 'transparency'],
+        RequirementId::FORMAT_COMPRESSION => ['compression', 'exrcompression', 'tiffcompression', 'compressiontype'],
+        RequirementId::FORMAT_QUALITY => ['jpegquality', 'jpgquality', 'compressionquality', 'imagequality'],
+        RequirementId::FORMAT_CHROMA => ['chroma', 'chromasubsampling', 'subsampling'],
+        RequirementId::FORMAT_BIT_RATE => ['bitrate', 'videobitrate', 'datarate'],
+        RequirementId::FORMAT_KEYFRAME_INTERVAL => ['keyframeinterval', 'keyframedistance', 'gop', 'gopsize', 'keyframes', 'keyframeevery', 'keyframesevery', 'maxkeyframeinterval', 'iframeinterval', 'goplength'],
+        RequirementId::FORMAT_B_FRAMES => ['bframes', 'maxbframes'],
+        RequirementId::COLOUR_ENCODING => ['colorspace', 'colourspace', 'outputcolorspace', 'outputcolourspace', 'colorencoding', 'colourencoding', 'transfer'],
+        RequirementId::COLOUR_VIEW => ['view', 'viewtransform', 'displaytransform'],
+        RequirementId::COLOUR_LOOK => ['look', 'colorlook', 'colourlook'],
+        RequirementId::COLOUR_EXPOSURE => ['exposure', 'viewexposure'],
+        RequirementId::COLOUR_GAMMA => ['gamma', 'viewgamma'],
+        RequirementId::AUDIO_PRESENCE => ['audio', 'sound', 'includeaudio'],
+        RequirementId::AUDIO_SAMPLE_RATE => ['audiosamplerate', 'audiorate', 'samplerate', 'soundrate'],
+        RequirementId::AUDIO_BIT_DEPTH => ['audiobitdepth', 'audiobits', 'sounddepth'],
+        RequirementId::AUDIO_CHANNELS => ['audiochannels', 'soundchannels'],
         'passes' => ['passes', 'renderpasses', 'layers', 'renderlayers', 'aovs'],
-        'burn_in' => ['burnin', 'burnins', 'stamp', 'slate'],
+        RequirementId::BURN_IN => ['burnin', 'burnins', 'stamp', 'slate'],
         'camera.placement' => ['cameraplacement', 'cameraposition', 'cameratransform', 'cameramatrix'],
         'camera.lens' => ['cameralens', 'focallength', 'camerafocallength', 'lens'],
     ];
@@ -114,7 +115,7 @@ final readonly class FieldNames
     private const TOGETHER = [
         'rate base',
         'width', 'height', 'first', 'last', 'path', 'old length', 'new length', 'region.on', 'region.left', 'region.right', 'region.top', 'region.bottom', 'region.x', 'region.y', 'region.width', 'region.height',
-        'scene.file', 'scene.saved', 'scene.unsaved', 'scene.project_folder', 'scene.part',
+        'scene.file', RequirementId::SCENE_SAVED, 'scene.unsaved', 'scene.project_folder', 'scene.part',
     ];
 
     /** Fields of several words, as people point at them; those that are no requirement of their own. */
@@ -231,50 +232,50 @@ final readonly class FieldNames
             }
             if ($meaning === null && in_array($field, ['first', 'last'], true) && preg_match('~^(-?\d{1,9})\s*(?:/|-|–|to|\.\.)\s*(-?\d{1,9})$~i', $value, $m) === 1) {
                 // “in/out: 1001 / 1096” tells both at once
-                [$field, $value] = ['time.range', "{$m[1]}-{$m[2]}"];
+                [$field, $value] = [RequirementId::TIME_RANGE, "{$m[1]}-{$m[2]}"];
             }
-            if ($meaning === null && $field === 'time.range' && in_array(Spellings::usual('time.extent', $value), ['one', 'whole'], true) && preg_match('~\d~', $value) !== 1) {
+            if ($meaning === null && $field === RequirementId::TIME_RANGE && in_array(Spellings::usual(RequirementId::TIME_EXTENT, $value), ['one', 'whole'], true) && preg_match('~\d~', $value) !== 1) {
                 // “frames: all” says what is rendered, and not which frames
-                $field = 'time.extent';
+                $field = RequirementId::TIME_EXTENT;
             }
-            if ($meaning === null && $field === 'time.range' && preg_match('~^(?:.*[./:])?\s*(?:number of |total )?frames$~i', trim($name)) === 1 && preg_match('~^\d{1,9}$~', $value) === 1) {
+            if ($meaning === null && $field === RequirementId::TIME_RANGE && preg_match('~^(?:.*[./:])?\s*(?:number of |total )?frames$~i', trim($name)) === 1 && preg_match('~^\d{1,9}$~', $value) === 1) {
                 // “frames: 96” says how many, and not which
-                $field = 'time.count';
+                $field = RequirementId::TIME_COUNT;
             }
-            if ($meaning === null && $field === 'naming.pattern' && preg_match('~^(?:.*[./:])?\s*name$~i', trim($name)) === 1 && preg_match('~#|%0?\d*d|\{frame|\.[A-Za-z][A-Za-z0-9]{1,3}$~', $value) !== 1) {
+            if ($meaning === null && $field === RequirementId::NAMING_PATTERN && preg_match('~^(?:.*[./:])?\s*name$~i', trim($name)) === 1 && preg_match('~#|%0?\d*d|\{frame|\.[A-Za-z][A-Za-z0-9]{1,3}$~', $value) !== 1) {
                 // a name without a number and without an extension is that of the scene
                 $field = 'scene.file';
             }
             // “color: RGBA” tells of channels; of another value it is not known what it tells
-            $field ??= preg_match('~^colou?rs?$~i', trim($name)) === 1 && preg_match('~^(?:rgba?|y|ya|bw|gr[ae]y(?:scale)?)$~i', $value) === 1 ? 'format.channels' : null;
+            $field ??= preg_match('~^colou?rs?$~i', trim($name)) === 1 && preg_match('~^(?:rgba?|y|ya|bw|gr[ae]y(?:scale)?)$~i', $value) === 1 ? RequirementId::FORMAT_CHANNELS : null;
             if ($field === null) {
                 $strange[] = Text::shown(mb_strimwidth($name, 0, 80, '…'));
                 $unknown[] = new UnknownSetting(Text::shown(mb_strimwidth($name, 0, 200, '…')), Text::shown(mb_strimwidth($value, 0, 200, '…')), null);
-            } elseif ($value !== '' || $field === 'output.folder' || $field === 'path') {
-                if ($meaning === null && $field === 'format.bit_depth' && preg_match('~\b(half|float)\b~i', $value) === 1) {
+            } elseif ($value !== '' || $field === RequirementId::OUTPUT_FOLDER || $field === 'path') {
+                if ($meaning === null && $field === RequirementId::FORMAT_BIT_DEPTH && preg_match('~\b(half|float)\b~i', $value) === 1) {
                     // “half” and “32 bit float” tell of both
-                    $fields += ['format.sample' => [$name, 'float']];
+                    $fields += [RequirementId::FORMAT_SAMPLE => [$name, 'float']];
                 }
                 // one name for two settings: a number is that of a compression
-                $field = $meaning === null && $field === 'render.quality' && is_numeric(rtrim($value, '% ')) ? 'format.quality' : $field;
+                $field = $meaning === null && $field === RequirementId::RENDER_QUALITY && is_numeric(rtrim($value, '% ')) ? RequirementId::FORMAT_QUALITY : $field;
                 $fields[$field] = [$name, $value];
             }
         }
         $fields += $passes === [] ? [] : ['passes' => ['passes', implode(', ', $passes)]];
-        if (preg_match('~^(.*?\d)\D{0,4}[\s,]*(?:@|at|[(,;])\s*(\d{1,4}(?:[.,]\d+)?\s*%)\)?(?:\s*scale)?\s*$~iu', $fields['picture.resolution'][1] ?? '', $m) === 1) {
+        if (preg_match('~^(.*?\d)\D{0,4}[\s,]*(?:@|at|[(,;])\s*(\d{1,4}(?:[.,]\d+)?\s*%)\)?(?:\s*scale)?\s*$~iu', $fields[RequirementId::PICTURE_RESOLUTION][1] ?? '', $m) === 1) {
             // “1280 x 720 at 50 %” is a size and its scale
-            $fields = ['picture.resolution' => [$fields['picture.resolution'][0], $m[1]]] + $fields + ['picture.scale' => [$fields['picture.resolution'][0], $m[2]]];
+            $fields = [RequirementId::PICTURE_RESOLUTION => [$fields[RequirementId::PICTURE_RESOLUTION][0], $m[1]]] + $fields + [RequirementId::PICTURE_SCALE => [$fields[RequirementId::PICTURE_RESOLUTION][0], $m[2]]];
         }
         $fields = FormatDetails::spread($fields);
         foreach (['first' => 'last', 'last' => 'first'] as $one => $other) {
-            if (isset($fields[$one]) && ! isset($fields[$other]) && ! isset($fields['time.range']) && ! isset($fields['time.count'])) {
+            if (isset($fields[$one]) && ! isset($fields[$other]) && ! isset($fields[RequirementId::TIME_RANGE]) && ! isset($fields[RequirementId::TIME_COUNT])) {
                 // one end alone is no range, and is not passed over
                 $strange[] = Text::shown($fields[$one][0]).': the other end of the range is not told.';
-                $unknown[] = new UnknownSetting(Text::shown($fields[$one][0]), Text::shown($fields[$one][1]), 'time.range', 'The other end of the range is not told.');
+                $unknown[] = new UnknownSetting(Text::shown($fields[$one][0]), Text::shown($fields[$one][1]), RequirementId::TIME_RANGE, 'The other end of the range is not told.');
             }
         }
         $values = array_map(static fn (array $f): string => $f[1], $fields);
-        $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values['scene.saved'] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
+        $scene = array_filter(['part' => $values['scene.part'] ?? null, 'file' => $values['scene.file'] ?? null, 'saved' => $values[RequirementId::SCENE_SAVED] ?? null, 'project_folder' => $values['scene.project_folder'] ?? null], is_string(...));
         if (isset($values['scene.unsaved']) && ! isset($scene['saved'])) {
             $scene['saved'] = Spellings::truth($values['scene.unsaved']) === false ? 'yes' : 'no';
         }
@@ -282,7 +283,7 @@ final readonly class FieldNames
         foreach ($values as $field => $value) {
             if (in_array($field, self::LISTS, true)) {
                 $settings[$field] = self::names($field, $value);
-            } elseif ($field === 'picture.scale') {
+            } elseif ($field === RequirementId::PICTURE_SCALE) {
                 $settings[$field] = $map?->of($fields[$field][0])?->unit === null ? self::percent($value, $fields[$field][0]) : $value;
             } elseif (! in_array($field, self::TOGETHER, true)) {
                 $settings[$field] = $value;
@@ -290,12 +291,12 @@ final readonly class FieldNames
         }
 
         $together = self::together($values);
-        if (isset($together['picture.resolution']) && preg_match('~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i', $values['picture.resolution'] ?? '') === 1) {
+        if (isset($together[RequirementId::PICTURE_RESOLUTION]) && preg_match('~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i', $values[RequirementId::PICTURE_RESOLUTION] ?? '') === 1) {
             // a lone number beside width and height is how many pixels an inch has
-            $together += ['picture.density' => $values['picture.resolution']];
+            $together += [RequirementId::PICTURE_DENSITY => $values[RequirementId::PICTURE_RESOLUTION]];
         }
         // width and height, first and last, are plainer than one word for both
-        $plainer = array_intersect_key($together, ['picture.resolution' => 1, 'picture.region' => 1, 'time.speed' => 1, 'time.rate' => 1]);
+        $plainer = array_intersect_key($together, [RequirementId::PICTURE_RESOLUTION => 1, RequirementId::PICTURE_REGION => 1, RequirementId::TIME_SPEED => 1, RequirementId::TIME_RATE => 1]);
 
         return new RawSettings($scene, $plainer + $settings + $together, $strange, $unknown, array_map(static fn (array $f): string => $f[0], $fields));
     }
@@ -311,29 +312,29 @@ final readonly class FieldNames
         $settings = [];
         if (isset($values['width'], $values['height'])) {
             $pixels = static fn (string $side): string => (string) preg_replace('~\s*(?:px|pixels?)\.?$~i', '', trim($side));
-            $settings['picture.resolution'] = "{$pixels($values['width'])}x{$pixels($values['height'])}";
+            $settings[RequirementId::PICTURE_RESOLUTION] = "{$pixels($values['width'])}x{$pixels($values['height'])}";
         }
         $settings += SceneRegion::of($values);
         if (isset($values['old length'], $values['new length'])) {
-            $settings['time.speed'] = self::stretch($values['old length'], $values['new length']);
+            $settings[RequirementId::TIME_SPEED] = self::stretch($values['old length'], $values['new length']);
         }
         if (isset($values['first'], $values['last'])) {
             [$first, $last] = [self::frame($values['first']), self::frame($values['last'])];
-            $settings['time.range'] = $first === $last ? $first : "{$first}-{$last}";
+            $settings[RequirementId::TIME_RANGE] = $first === $last ? $first : "{$first}-{$last}";
         }
-        if (isset($values['time.rate'], $values['rate base'])) {
-            $settings += self::rate($values['time.rate'], $values['rate base']);
+        if (isset($values[RequirementId::TIME_RATE], $values['rate base'])) {
+            $settings += self::rate($values[RequirementId::TIME_RATE], $values['rate base']);
         }
         if (isset($values['path'])) {
             $path = strtr($values['path'], '\\', '/');
             $path = self::isFolder($path) ? rtrim($path, '/').'/' : $path;
             $slash = strrpos($path, '/');
             // no path is an answer: none is set; a name alone tells nothing of its folder
-            $settings += $slash === false && $path !== '' ? [] : ['output.folder' => substr($path, 0, max(1, (int) $slash))];
+            $settings += $slash === false && $path !== '' ? [] : [RequirementId::OUTPUT_FOLDER => substr($path, 0, max(1, (int) $slash))];
             $name = $slash === false ? $path : substr($path, $slash + 1);
-            $settings += $name === '' ? [] : ['naming.pattern' => $name];
+            $settings += $name === '' ? [] : [RequirementId::NAMING_PATTERN => $name];
             if (preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $name, $m) === 1) {
-                $settings += ['format.kind' => $m[1]];
+                $settings += [RequirementId::FORMAT_KIND => $m[1]];
             }
         }
 
@@ -351,7 +352,7 @@ final readonly class FieldNames
             return [];
         }
 
-        return ['time.rate' => (string) BigRational::of(trim($rate))->dividedBy(trim($base))->simplified()];
+        return [RequirementId::TIME_RATE => (string) BigRational::of(trim($rate))->dividedBy(trim($base))->simplified()];
     }
 
     /** A path whose last word has neither number nor extension, and does not wait for a number, stays whole. */

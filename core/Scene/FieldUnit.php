@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Scene;
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What a number under another name counts, where it is not what the requirement counts. */
 enum FieldUnit: string
@@ -30,10 +31,10 @@ enum FieldUnit: string
     public static function of(string $field): array
     {
         return match ($field) {
-            'picture.scale', 'time.speed', 'format.quality' => [self::Percent, self::Factor],
-            'format.bit_rate' => [self::BitsPerSecond, self::KilobitsPerSecond, self::MegabitsPerSecond],
-            'audio.sample_rate' => [self::Hertz, self::Kilohertz],
-            'picture.density' => [self::PerInch, self::PerCentimetre],
+            RequirementId::PICTURE_SCALE, RequirementId::TIME_SPEED, RequirementId::FORMAT_QUALITY => [self::Percent, self::Factor],
+            RequirementId::FORMAT_BIT_RATE => [self::BitsPerSecond, self::KilobitsPerSecond, self::MegabitsPerSecond],
+            RequirementId::AUDIO_SAMPLE_RATE => [self::Hertz, self::Kilohertz],
+            RequirementId::PICTURE_DENSITY => [self::PerInch, self::PerCentimetre],
             'first', 'last' => [self::CountedFromZero],
             default => [],
         };
@@ -55,8 +56,8 @@ enum FieldUnit: string
 
         return match ($this) {
             // a speed is a factor already, and written as one
-            self::Factor => $field === 'time.speed' ? Fraction::write($value) : $times(100),
-            self::Percent => $field === 'time.speed' ? Fraction::write($value->dividedBy(100)) : Fraction::write($value),
+            self::Factor => $field === RequirementId::TIME_SPEED ? Fraction::write($value) : $times(100),
+            self::Percent => $field === RequirementId::TIME_SPEED ? Fraction::write($value->dividedBy(100)) : Fraction::write($value),
             self::KilobitsPerSecond, self::Kilohertz => $times(1000),
             self::MegabitsPerSecond => $times(1_000_000),
             self::PerCentimetre => Fraction::decimal($value->multipliedBy(BigRational::nd(254, 100)), 0),

@@ -8,6 +8,7 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Descriptor;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Specification\ValueType;
 use PlainLedger\Core\Specification\Vocabulary;
@@ -15,7 +16,7 @@ use PlainLedger\Core\Specification\Vocabulary;
 /** What a format's name tells besides the format: `EXR (DWAA)`, `TIFF 16 bit`, `MP4 (H.264)`. */
 final readonly class FormatDetails
 {
-    private const FIELDS = ['format.compression', 'format.codec'];
+    private const FIELDS = [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC];
 
     /**
      * @param  array<string, array{string, string}>  $fields  name and value by field
@@ -24,12 +25,12 @@ final readonly class FormatDetails
     public static function spread(array $fields): array
     {
         $fields = self::sound($fields);
-        [$name, $value] = $fields['format.kind'] ?? ['', ''];
+        [$name, $value] = $fields[RequirementId::FORMAT_KIND] ?? ['', ''];
         if (preg_match('~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i', $value, $m) === 1 && Kind::fromWord($m[1]) !== null) {
-            $fields = ['format.kind' => [$name, $m[1]]] + $fields + ['format.bit_depth' => [$name, $m[2]]];
+            $fields = [RequirementId::FORMAT_KIND => [$name, $m[1]]] + $fields + [RequirementId::FORMAT_BIT_DEPTH => [$name, $m[2]]];
             $sample = strtolower($m[3] ?? '');
 
-            return $sample === '' ? $fields : $fields + ['format.sample' => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float']];
+            return $sample === '' ? $fields : $fields + [RequirementId::FORMAT_SAMPLE => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float']];
         }
         if (preg_match('~^(.*?\S)\s*\(([^()]+)\)$~', $value, $m) !== 1 || Kind::fromWord($m[1]) === null) {
             return $fields;
@@ -37,7 +38,7 @@ final readonly class FormatDetails
         foreach (self::FIELDS as $field) {
             $descriptor = Catalogue::standard()->find($field);
             $movie = Kind::fromWord($m[1])->isMovie();
-            if ($descriptor !== null && $movie === ($field === 'format.codec') && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))) {
+            if ($descriptor !== null && $movie === ($field === RequirementId::FORMAT_CODEC) && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))) {
                 return $fields + [$field => [$name, $m[2]]];
             }
         }
@@ -53,16 +54,16 @@ final readonly class FormatDetails
      */
     private static function sound(array $fields): array
     {
-        [$name, $value] = $fields['audio.presence'] ?? ['', ''];
+        [$name, $value] = $fields[RequirementId::AUDIO_PRESENCE] ?? ['', ''];
         if (preg_match('~\b(?:aac|pcm|mp3|opus|ac-?3|flac|alac|vorbis|wav)\b|\d\s*k?hz\b~i', $value) !== 1 || preg_match('~^\w+$~', $value) === 1) {
             return $fields;
         }
-        $fields['audio.presence'] = [$name, 'yes'];
+        $fields[RequirementId::AUDIO_PRESENCE] = [$name, 'yes'];
         if (preg_match('~(\d{1,3}(?:[.,]\d+)?\s*khz|\d{4,6}\s*hz)~i', $value, $m) === 1) {
-            $fields += ['audio.sample_rate' => [$name, $m[1]]];
+            $fields += [RequirementId::AUDIO_SAMPLE_RATE => [$name, $m[1]]];
         }
 
-        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1 ? $fields + ['audio.channels' => [$name, $m[1]]] : $fields;
+        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1 ? $fields + [RequirementId::AUDIO_CHANNELS => [$name, $m[1]]] : $fields;
     }
 
     private static function usual(Descriptor $descriptor, string $word): string

@@ -12,6 +12,7 @@ use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\LenientValue;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Specification\Values\Scalar;
@@ -65,16 +66,16 @@ final readonly class RawSettings
             try {
                 if ($key === 'time.timeline') {
                     $timeline = FrameRange::parse(Scalar::text($value));
-                } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', 'scene.links'], true)) {
+                } elseif (in_array($key, ['camera.chosen', 'camera.all', 'camera.views', 'passes', RequirementId::SCENE_LINKS], true)) {
                     $lists[$key] = $value;
                 } elseif (in_array($key, SceneSettings::FACTS, true)) {
                     $facts[$key] = mb_strcut(trim((string) preg_replace('~\s+~', ' ', is_array($value) ? (string) json_encode($value) : Scalar::text($value))), 0, 1000);
                 } elseif (in_array($key, SceneFileNames::KEYS, true)) {
                     $settings[$key] = trim(Scalar::text($value));
                 } elseif ($key === 'time.animation_rate') {
-                    $rate = $this->setting($catalogue->find('time.rate') ?? throw new \LogicException('There is a rate.'), $value);
+                    $rate = $this->setting($catalogue->find(RequirementId::TIME_RATE) ?? throw new \LogicException('There is a rate.'), $value);
                     $settings += $rate === null ? [] : [$key => $rate];
-                } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === 'time.handles')) {
+                } elseif (($descriptor = $catalogue->find($key)) !== null && ($descriptor->inScene() || $key === RequirementId::TIME_HANDLES)) {
                     $setting = $this->setting($descriptor, $value);
                     if ($setting !== null) {
                         $settings[$key] = $setting;
@@ -92,14 +93,14 @@ final readonly class RawSettings
                 $unknown[] = new UnknownSetting($this->names[$key] ?? Text::shown($key), self::brief($value), $key, $refused->getMessage());
             }
         }
-        $settings = SceneFileNames::joined(SceneDepth::perChannel($settings, $given['format.bit_depth'] ?? null, $this->names, $strange, $unknown));
+        $settings = SceneFileNames::joined(SceneDepth::perChannel($settings, $given[RequirementId::FORMAT_BIT_DEPTH] ?? null, $this->names, $strange, $unknown));
         $names = fn (string $key): ?array => isset($lists[$key]) ? $this->names($lists[$key], $key, $strange) : null;
         $chosen = $names('camera.chosen');
         $all = $names('camera.all');
         $views = $names('camera.views');
         $passes = isset($lists['passes']) ? $this->passes($lists['passes'], $strange, $unknown) : null;
-        $links = isset($lists['scene.links']) ? $this->links($lists['scene.links'], $strange, $unknown) : null;
-        $saved = $this->truth($scene['saved'] ?? $settings['scene.saved'] ?? null, 'scene.saved', $strange, $unknown);
+        $links = isset($lists[RequirementId::SCENE_LINKS]) ? $this->links($lists[RequirementId::SCENE_LINKS], $strange, $unknown) : null;
+        $saved = $this->truth($scene['saved'] ?? $settings[RequirementId::SCENE_SAVED] ?? null, RequirementId::SCENE_SAVED, $strange, $unknown);
 
         return new SceneSettings(
             $this->text($scene['file'] ?? null, 'scene.file', $strange),
@@ -136,21 +137,21 @@ final readonly class RawSettings
             $text = trim(Scalar::text($value));
 
             // an empty folder is an answer too: none is set
-            return $text === '' ? '' : ($descriptor->id === 'naming.pattern' ? (string) NamePattern::parseSceneName($text) : $text);
+            return $text === '' ? '' : ($descriptor->id === RequirementId::NAMING_PATTERN ? (string) NamePattern::parseSceneName($text) : $text);
         }
         if ($type === ValueType::Channels || $type === ValueType::Handles) {
             return (string) RequirementValue::read($descriptor, $value);
         }
-        if ($type === ValueType::Word && $descriptor->id !== 'time.extent') {
+        if ($type === ValueType::Word && $descriptor->id !== RequirementId::TIME_EXTENT) {
             // a word not on our list is a value all the same, it will just not be equal
             $told = LenientValue::word($descriptor, Scalar::text($value));
-            if ($descriptor->id === 'format.compression' && preg_match('~^\d+(?:\.\d+)?\s*%?$~', $told) === 1) {
+            if ($descriptor->id === RequirementId::FORMAT_COMPRESSION && preg_match('~^\d+(?:\.\d+)?\s*%?$~', $told) === 1) {
                 throw NotUnderstood::because("“{$told}” says how much is compressed, and not how.");
             }
             $word = strtolower(trim(Spellings::usual($descriptor->id, $told)));
 
             // that there is alpha does not say of which kind it is
-            return $descriptor->id === 'format.alpha' && $word === 'any' ? 'alpha' : $word;
+            return $descriptor->id === RequirementId::FORMAT_ALPHA && $word === 'any' ? 'alpha' : $word;
         }
         if ($type === ValueType::Kind) {
             $text = trim(LenientValue::word($descriptor, Scalar::text($value)));
@@ -234,7 +235,7 @@ final readonly class RawSettings
 
                 return null;
             }
-            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, 'scene.links', $strange, $unknown)];
+            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, RequirementId::SCENE_LINKS, $strange, $unknown)];
         }
 
         return $links;

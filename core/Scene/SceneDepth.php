@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Scene;
 
 use PlainLedger\Core\Media\Channels;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** A depth as programs tell it: bits of a channel, or of a whole pixel. */
@@ -25,23 +26,23 @@ final readonly class SceneDepth
      */
     public static function perChannel(array $settings, mixed $told, array $names, array &$strange, array &$unknown): array
     {
-        $depth = $settings['format.bit_depth'] ?? '';
-        $name = strtolower($names['format.bit_depth'] ?? '');
+        $depth = $settings[RequirementId::FORMAT_BIT_DEPTH] ?? '';
+        $name = strtolower($names[RequirementId::FORMAT_BIT_DEPTH] ?? '');
         // floats of 32 bits are usual, and an OpenEXR knows no others but 16
-        $float = ($settings['format.sample'] ?? '') === 'float' || ($settings['format.kind'] ?? '') === 'exr';
+        $float = ($settings[RequirementId::FORMAT_SAMPLE] ?? '') === 'float' || ($settings[RequirementId::FORMAT_KIND] ?? '') === 'exr';
         // a plain number may be of either; words beside it mostly tell
         $plain = ! is_string($told) || preg_match('~^\s*\d+\s*(?:-?\s*bits?)?\s*(?:per pixel|bpp|/\s*pixel|colou?r)?\s*$~i', $told) === 1;
         $ofChannel = ! $plain || preg_match('~channel|component|sample~', $name) === 1 || ($depth === '32' && $float);
         if (! in_array($depth, self::OF_PIXELS, true) || $ofChannel) {
             return $settings;
         }
-        $many = isset($settings['format.channels']) ? count(Channels::parse($settings['format.channels'])) : self::byAlpha($settings['format.alpha'] ?? null);
+        $many = isset($settings[RequirementId::FORMAT_CHANNELS]) ? count(Channels::parse($settings[RequirementId::FORMAT_CHANNELS])) : self::byAlpha($settings[RequirementId::FORMAT_ALPHA] ?? null);
         if ($many !== null && in_array((int) $depth, [8 * $many, 16 * $many], true)) {
-            return ['format.bit_depth' => (string) intdiv((int) $depth, $many)] + $settings;
+            return [RequirementId::FORMAT_BIT_DEPTH => (string) intdiv((int) $depth, $many)] + $settings;
         }
-        unset($settings['format.bit_depth']);
+        unset($settings[RequirementId::FORMAT_BIT_DEPTH]);
         $strange[] = "format.bit_depth: {$depth} bits may be a pixel's or a channel's, and nothing tells which.";
-        $unknown[] = new UnknownSetting($names['format.bit_depth'] ?? 'format.bit_depth', Text::shown($depth), 'format.bit_depth');
+        $unknown[] = new UnknownSetting($names[RequirementId::FORMAT_BIT_DEPTH] ?? RequirementId::FORMAT_BIT_DEPTH, Text::shown($depth), RequirementId::FORMAT_BIT_DEPTH);
 
         return $settings;
     }

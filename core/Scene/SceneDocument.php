@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Scene;
 
 use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** Settings as the open `plain-ledger/scene` document, version 1: what was told and understood, in its canonical form. */
 final readonly class SceneDocument
@@ -30,14 +31,14 @@ final readonly class SceneDocument
     public static function write(SceneSettings $scene): string
     {
         $settings = $scene->all() + $scene->facts;
-        $given = ['time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline, 'camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views, 'passes' => $scene->passes, 'scene.links' => $scene->links];
+        $given = ['time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline, 'camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views, 'passes' => $scene->passes, RequirementId::SCENE_LINKS => $scene->links];
         foreach ($given as $id => $value) {
             if ($value !== null) {
                 $settings[$id] = $value;
             }
         }
         // its own place is beside the settings
-        unset($settings['scene.saved']);
+        unset($settings[RequirementId::SCENE_SAVED]);
 
         return json_encode([
             'format' => SceneJson::FORMAT, 'version' => 1,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
+use PlainLedger\Core\Specification\RequirementId;
+
 /** How a scene names its files, where that is told in pieces: a prefix, the order of name and number, and what the program adds by itself. */
 final readonly class SceneFileNames
 {
@@ -20,7 +22,7 @@ final readonly class SceneFileNames
      */
     public static function joined(array $settings): array
     {
-        $name = $settings['naming.pattern'] ?? $settings['naming.prefix'] ?? null;
+        $name = $settings[RequirementId::NAMING_PATTERN] ?? $settings['naming.prefix'] ?? null;
         if ($name === null || $name === '') {
             return $settings;
         }
@@ -28,7 +30,7 @@ final readonly class SceneFileNames
         $digits = self::digits($settings['naming.digits'] ?? null);
         $added = self::digits($settings['naming.adds_digits'] ?? null);
         if (! str_contains($name, '{frame') && ($order !== null || $digits !== null || $added !== null)) {
-            [$bare, $extension] = self::split($name, $settings['format.kind'] ?? null);
+            [$bare, $extension] = self::split($name, $settings[RequirementId::FORMAT_KIND] ?? null);
             $count = $digits ?? $added ?? 0;
             if (($order !== null || $digits !== null || $added !== 0) && ! ($order === null && $count === 0 && $added === 0)) {
                 $number = $count > 0 ? "{frame:{$count}}" : '{frame}';
@@ -36,7 +38,7 @@ final readonly class SceneFileNames
             }
         }
 
-        return ['naming.pattern' => $name] + $settings;
+        return [RequirementId::NAMING_PATTERN => $name] + $settings;
     }
 
     private static function order(?string $order): ?string

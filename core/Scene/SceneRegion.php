@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Spellings;
 
 /** A render region as programs tell it: a flag, its sides, or a corner and a size; in pixels, or as fractions of the picture. */
@@ -21,18 +22,18 @@ final readonly class SceneRegion
     {
         $flag = isset($values['region.on']) ? Spellings::truth($values['region.on']) : null;
         if ($flag === false) {
-            return ['picture.region' => 'full'];
+            return [RequirementId::PICTURE_REGION => 'full'];
         }
         $box = self::box($values);
         if ($box === null) {
-            return $flag === true && ! isset($values['picture.region']) ? ['picture.region' => 'on'] : [];
+            return $flag === true && ! isset($values[RequirementId::PICTURE_REGION]) ? [RequirementId::PICTURE_REGION => 'on'] : [];
         }
         $size = self::size($values);
         $within = array_filter($box, static fn (BigRational $v): bool => $v->isGreaterThan(1)) === [];
         if ($within && $size === null) {
             $whole = $box[0]->isZero() && $box[1]->isZero() && $box[2]->isEqualTo(1) && $box[3]->isEqualTo(1);
 
-            return ['picture.region' => $whole ? 'full' : 'on'];
+            return [RequirementId::PICTURE_REGION => $whole ? 'full' : 'on'];
         }
         if ($within) {
             $box = [$box[0]->multipliedBy($size[0]), $box[1]->multipliedBy($size[1]), $box[2]->multipliedBy($size[0]), $box[3]->multipliedBy($size[1])];
@@ -40,7 +41,7 @@ final readonly class SceneRegion
         [$x, $y, $width, $height] = array_map(static fn (BigRational $v): int => $v->toScale(0, RoundingMode::HALF_UP)->toInt(), $box);
         $full = $size !== null && $x === 0 && $y === 0 && $width === $size[0] && $height === $size[1];
 
-        return ['picture.region' => $full ? 'full' : "{$x},{$y},{$width},{$height}"];
+        return [RequirementId::PICTURE_REGION => $full ? 'full' : "{$x},{$y},{$width},{$height}"];
     }
 
     /**
@@ -74,6 +75,6 @@ final readonly class SceneRegion
             return [(int) $values['width'], (int) $values['height']];
         }
 
-        return preg_match('~(\d{1,5})\s*[x×*]\s*(\d{1,5})~u', $values['picture.resolution'] ?? '', $m) === 1 ? [(int) $m[1], (int) $m[2]] : null;
+        return preg_match('~(\d{1,5})\s*[x×*]\s*(\d{1,5})~u', $values[RequirementId::PICTURE_RESOLUTION] ?? '', $m) === 1 ? [(int) $m[1], (int) $m[2]] : null;
     }
 }

@@ -9,6 +9,7 @@ use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\Resolution;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What a scene is set to produce. Settings it does not mention are absent, never guessed. */
 final readonly class SceneSettings
@@ -81,7 +82,7 @@ final readonly class SceneSettings
     /** @return list<string>|null the cameras, or views, that are set to be rendered; null where the scene does not say */
     public function chosen(): ?array
     {
-        $name = $this->get('camera.name');
+        $name = $this->get(RequirementId::CAMERA_NAME);
         if ($this->chosenCameras !== null || $name === null) {
             return $this->chosenCameras;
         }
@@ -98,13 +99,13 @@ final readonly class SceneSettings
     /** The scale in percent; 100 where the scene says nothing of one. */
     public function scale(): BigRational
     {
-        return Fraction::parse($this->get('picture.scale') ?? '100');
+        return Fraction::parse($this->get(RequirementId::PICTURE_SCALE) ?? '100');
     }
 
     /** The size set, before scale. */
     public function size(): ?Resolution
     {
-        $size = $this->get('picture.resolution');
+        $size = $this->get(RequirementId::PICTURE_RESOLUTION);
 
         return $size === null ? null : Resolution::parse($size);
     }
@@ -127,7 +128,7 @@ final readonly class SceneSettings
 
     public function pixelAspect(): ?BigRational
     {
-        $aspect = $this->get('picture.pixel_aspect');
+        $aspect = $this->get(RequirementId::PICTURE_PIXEL_ASPECT);
 
         return $aspect === null ? null : Fraction::parse($aspect);
     }
@@ -135,7 +136,7 @@ final readonly class SceneSettings
     /** The range typed in, without step. */
     public function listedRange(): ?FrameRange
     {
-        $range = $this->get('time.range');
+        $range = $this->get(RequirementId::TIME_RANGE);
 
         return match ($range) {
             null => null,
@@ -146,7 +147,7 @@ final readonly class SceneSettings
 
     public function step(): int
     {
-        return max(1, (int) ($this->get('time.step') ?? 1));
+        return max(1, (int) ($this->get(RequirementId::TIME_STEP) ?? 1));
     }
 
     /**
@@ -157,7 +158,7 @@ final readonly class SceneSettings
     {
         $listed = $this->listedRange();
 
-        return match ($this->get('time.extent')) {
+        return match ($this->get(RequirementId::TIME_EXTENT)) {
             'one' => $listed === null || $listed->isEmpty() ? null : FrameRange::of($listed->first(), $listed->first()),
             'whole' => ($this->timeline ?? $listed)?->every($this->step()),
             default => $listed?->every($this->step()),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Scene;
 
+use PlainLedger\Core\Specification\RequirementId;
+
 /** Settings as one would type them, field by field. */
 final readonly class TypedSettings
 {
@@ -16,8 +18,8 @@ final readonly class TypedSettings
                 $told[$field] = implode(', ', $names);
             }
         }
-        if ($scene->chosenCameras === null && isset($told['camera.name'])) {
-            $told['camera.chosen'] = $told['camera.name'];
+        if ($scene->chosenCameras === null && isset($told[RequirementId::CAMERA_NAME])) {
+            $told['camera.chosen'] = $told[RequirementId::CAMERA_NAME];
         }
         if ($scene->passes !== null) {
             $told['passes'] = implode(', ', array_map(static fn (array $p): string => $p['name'].match ($p['saved']) {
@@ -25,6 +27,6 @@ final readonly class TypedSettings
             }, $scene->passes));
         }
 
-        return $told + array_filter(['scene.saved' => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'), 'scene.file' => $scene->file, 'scene.project_folder' => $scene->projectFolder, 'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline], is_string(...));
+        return $told + array_filter([RequirementId::SCENE_SAVED => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'), 'scene.file' => $scene->file, 'scene.project_folder' => $scene->projectFolder, 'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline], is_string(...));
     }
 }

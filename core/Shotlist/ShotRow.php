@@ -8,6 +8,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Text\Text;
 
@@ -66,7 +67,7 @@ final readonly class ShotRow
             $faults[] = $code === '' ? 'it has no code.' : '“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.';
         }
         $overrides = [];
-        $asks = array_filter(['time.range' => $take('frame range', static fn (): ?string => self::range($told)), 'time.handles' => self::handles($told), 'camera.name' => $told['camera'] ?? null, 'time.rate' => $told['rate'] ?? null], is_string(...));
+        $asks = array_filter([RequirementId::TIME_RANGE => $take('frame range', static fn (): ?string => self::range($told)), RequirementId::TIME_HANDLES => self::handles($told), RequirementId::CAMERA_NAME => $told['camera'] ?? null, RequirementId::TIME_RATE => $told['rate'] ?? null], is_string(...));
         foreach ($asks + array_filter($told, static fn (string $word): bool => str_contains($word, '.') || in_array($word, ['passes', 'burn_in'], true), ARRAY_FILTER_USE_KEY) as $id => $text) {
             $descriptor = Catalogue::standard()->find((string) $id);
             $canonical = $descriptor === null ? null : $take(lcfirst($descriptor->label), static fn (): string => (string) RequirementValue::read($descriptor, $text));
@@ -140,11 +141,11 @@ final readonly class ShotRow
     /** How many frames it asks for with its handles, where it says so. */
     public function frames(): ?int
     {
-        $range = $this->overrides['time.range'] ?? null;
+        $range = $this->overrides[RequirementId::TIME_RANGE] ?? null;
         if ($range === null || $range === 'timeline') {
             return null;
         }
-        [$head, $tail] = array_map(intval(...), explode('+', ($this->overrides['time.handles'] ?? '0').'+0'));
+        [$head, $tail] = array_map(intval(...), explode('+', ($this->overrides[RequirementId::TIME_HANDLES] ?? '0').'+0'));
         try {
             return count(FrameRange::parse($range)->widened($head, $tail));
         } catch (NotUnderstood) {

@@ -82,7 +82,7 @@ final readonly class ApprovedPicture
         $all = [];
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
-                foreach (isset($requirements['content.reference']) ? self::listOf($requirements['content.reference']->value) : [] as $approved) {
+                foreach (isset($requirements[RequirementId::CONTENT_REFERENCE]) ? self::listOf($requirements[RequirementId::CONTENT_REFERENCE]->value) : [] as $approved) {
                     $all[$approved->frame] ??= $approved->picture;
                 }
             }

@@ -32,9 +32,9 @@ final readonly class Consequences
         $expected = PartLength::expected($part);
         $expected = $expected === null || $expected->isEmpty() ? null : $expected;
         $rate = PartLength::rate($part);
-        $sizes = $part->values('picture.resolution');
+        $sizes = $part->values(RequirementId::PICTURE_RESOLUTION);
         $resolution = $sizes === [] ? null : Resolution::parse($sizes[0]);
-        $pixels = Fraction::parse($part->single('picture.pixel_aspect') ?? '1');
+        $pixels = Fraction::parse($part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1');
         $names = ExampleNames::of($specification, $part);
         $lines = [
             ...self::time($specification, $part, $expected, $rate),
@@ -77,7 +77,7 @@ final readonly class Consequences
     /** @return list<array{label: string, value: string}> */
     private static function timecodes(Part $part, FrameRange $expected, FrameRate $rate): array
     {
-        $start = $part->single('time.start_timecode');
+        $start = $part->single(RequirementId::TIME_START_TIMECODE);
         $length = $expected->last() - $expected->first();
         $lines = [];
         try {
@@ -116,8 +116,8 @@ final readonly class Consequences
     private static function bytes(Specification $specification, Part $part, ?Resolution $size, ?FrameRange $expected, ?FrameRate $rate): array
     {
         $lines = [];
-        $bits = $part->single('format.bit_depth');
-        $channels = $part->single('format.channels');
+        $bits = $part->single(RequirementId::FORMAT_BIT_DEPTH);
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         if ($size !== null && $bits !== null && $channels !== null) {
             // bits a picture, rounded up to whole bytes
             $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
@@ -127,7 +127,7 @@ final readonly class Consequences
                 $lines[] = self::line('all frames, unpacked', ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''));
             }
         }
-        $cap = $part->find('format.file_size')->value->max ?? null;
+        $cap = $part->find(RequirementId::FORMAT_FILE_SIZE)->value->max ?? null;
         $length = PartLength::leastSeconds($specification, $part);
         if ($cap !== null && $length !== null && $part->delivers->isMovie()) {
             $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
@@ -140,7 +140,7 @@ final readonly class Consequences
     /** @return list<array{label: string, value: string}> */
     private static function digits(Part $part, ?FrameRange $expected): array
     {
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         $piece = $source === null ? null : \PlainLedger\Core\Naming\NamePattern::parse($source)->piece('frame');
         if ($piece === null || $expected === null) {
             return [];

@@ -15,13 +15,13 @@ final readonly class ExampleNames
     /** Null where no pattern is asked. */
     public static function of(Specification $specification, Part $part): ?self
     {
-        if ($part->single('naming.pattern') === null) {
+        if ($part->single(RequirementId::NAMING_PATTERN) === null) {
             return null;
         }
         $sets = [];
         foreach ($part->passesByFiles() ? $part->passes() : [null] as $pass) {
             $own = $part->ofPass($pass);
-            $pattern = NamePattern::parse($own->single('naming.pattern') ?? '');
+            $pattern = NamePattern::parse($own->single(RequirementId::NAMING_PATTERN) ?? '');
             $values = $specification->pieceValues($own);
             $values = $pass === null ? $values : $values->with('pass', $pass);
             $expected = PartLength::expected($own);
@@ -29,7 +29,7 @@ final readonly class ExampleNames
             if ($pattern->has('frame') && $expected !== null && ! $expected->isEmpty()) {
                 $names = array_values(array_unique(array_map(static fn (int $frame): string => $pattern->make($values, $frame), [$expected->first(), self::middle($expected), $expected->last()])));
             }
-            $folder = NamePattern::tidyFolder(NamePattern::parse($own->single('naming.folder') ?? '.')->make($values));
+            $folder = NamePattern::tidyFolder(NamePattern::parse($own->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
             $sets[] = ['pass' => $pass, 'folder' => $folder, 'names' => $names];
         }
 

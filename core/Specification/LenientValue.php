@@ -14,9 +14,9 @@ final readonly class LenientValue
 {
     /** What is counted, by requirement: the words a number may be followed by. */
     private const UNITS = [
-        'picture.resolution' => 'px|pixels?', 'picture.density' => 'dpi|ppi', 'time.rate' => 'fps|frames?(?:\s*(?:per|a|\/)\s*(?:second|sec|s))?|hz|\/\s*s', 'time.range' => 'frames?', 'time.timeline' => 'frames?', 'time.step' => 'frames?|st|nd|rd|th', 'time.count' => 'frames?',
-        'render.samples' => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?', 'format.bit_depth' => '-?\s*bits?(?:\s*(?:per|a|\/)\s*(?:channel|component|sample|colou?r))?|bpc', 'format.quality' => '%|percent', 'format.keyframe_interval' => 'frames?',
-        'audio.sample_rate' => 'hz', 'audio.bit_depth' => '-?\s*bits?', 'audio.channels' => 'channels?', 'colour.exposure' => 'ev|stops?', 'picture.scale' => 'percent',
+        RequirementId::PICTURE_RESOLUTION => 'px|pixels?', RequirementId::PICTURE_DENSITY => 'dpi|ppi', RequirementId::TIME_RATE => 'fps|frames?(?:\s*(?:per|a|\/)\s*(?:second|sec|s))?|hz|\/\s*s', RequirementId::TIME_RANGE => 'frames?', 'time.timeline' => 'frames?', RequirementId::TIME_STEP => 'frames?|st|nd|rd|th', RequirementId::TIME_COUNT => 'frames?',
+        RequirementId::RENDER_SAMPLES => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?', RequirementId::FORMAT_BIT_DEPTH => '-?\s*bits?(?:\s*(?:per|a|\/)\s*(?:channel|component|sample|colou?r))?|bpc', RequirementId::FORMAT_QUALITY => '%|percent', RequirementId::FORMAT_KEYFRAME_INTERVAL => 'frames?',
+        RequirementId::AUDIO_SAMPLE_RATE => 'hz', RequirementId::AUDIO_BIT_DEPTH => '-?\s*bits?', RequirementId::AUDIO_CHANNELS => 'channels?', RequirementId::COLOUR_EXPOSURE => 'ev|stops?', RequirementId::PICTURE_SCALE => 'percent',
     ];
 
     /** @return list<string> the value itself first */
@@ -32,10 +32,10 @@ final readonly class LenientValue
         if ($descriptor->type === ValueType::Range) {
             $readings[] = (string) preg_replace(['~\s*(?:,|;)?\s*(?:by|step|every)\s+(\d+)(?:st|nd|rd|th)?$~i', '~\bframes?\b~i'], ['x$1', ''], $plain);
         }
-        if ($descriptor->id === 'format.bit_depth' && preg_match('~\b(8|10|12|14|16|24|32)\b~', $value, $m) === 1) {
+        if ($descriptor->id === RequirementId::FORMAT_BIT_DEPTH && preg_match('~\b(8|10|12|14|16|24|32)\b~', $value, $m) === 1) {
             $readings[] = $m[1];
         }
-        if ($descriptor->id === 'format.bit_depth') {
+        if ($descriptor->id === RequirementId::FORMAT_BIT_DEPTH) {
             $readings[] = preg_match('~\bhalf\b~i', $value) === 1 ? '16' : (preg_match('~\bfull\b|\bfloat\b~i', $value) === 1 ? '32' : '');
         }
 

@@ -43,7 +43,7 @@ final readonly class Part
     /** @return list<Kind> formats that will do; empty where none is asked */
     public function kinds(): array
     {
-        return array_values(array_filter(array_map(Kind::tryFrom(...), $this->values('format.kind'))));
+        return array_values(array_filter(array_map(Kind::tryFrom(...), $this->values(RequirementId::FORMAT_KIND))));
     }
 
     /**
@@ -53,20 +53,20 @@ final readonly class Part
      */
     public function handles(): array
     {
-        [$head, $tail] = explode('+', $this->single('time.handles') ?? '0+0');
+        [$head, $tail] = explode('+', $this->single(RequirementId::TIME_HANDLES) ?? '0+0');
 
         return [(int) $head, (int) $tail];
     }
 
     public function step(): int
     {
-        return max(1, (int) ($this->single('time.step') ?? 1));
+        return max(1, (int) ($this->single(RequirementId::TIME_STEP) ?? 1));
     }
 
     /** The range as asked, without handles and step; null where none is asked or it is the animation's own and not known. */
     public function cutRange(?FrameRange $timeline = null): ?FrameRange
     {
-        $asked = $this->single('time.range');
+        $asked = $this->single(RequirementId::TIME_RANGE);
 
         return match ($asked) {
             null => null,
@@ -86,7 +86,7 @@ final readonly class Part
     /** @return list<string> passes asked, by name */
     public function passes(): array
     {
-        return $this->values('passes');
+        return $this->values(RequirementId::PASSES);
     }
 
     /** Whether each pass comes in files of its own, since a pattern names it. */
@@ -96,7 +96,7 @@ final readonly class Part
             return false;
         }
         foreach ([$this->requirements, ...array_values($this->ofPasses)] as $requirements) {
-            foreach (['naming.pattern', 'naming.folder'] as $id) {
+            foreach ([RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER] as $id) {
                 if (str_contains((string) ($requirements[$id] ?? null)?->value->single(), '{pass')) {
                     return true;
                 }
@@ -104,7 +104,7 @@ final readonly class Part
         }
         // or each has a pattern of its own
         foreach ($this->ofPasses as $own) {
-            if (isset($own['naming.pattern']) || isset($own['naming.folder'])) {
+            if (isset($own[RequirementId::NAMING_PATTERN]) || isset($own[RequirementId::NAMING_FOLDER])) {
                 return true;
             }
         }

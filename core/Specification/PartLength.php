@@ -30,19 +30,19 @@ final readonly class PartLength
      */
     public static function leastFrames(Specification $specification, Part $part): ?array
     {
-        $count = $part->find('time.count')?->value;
+        $count = $part->find(RequirementId::TIME_COUNT)?->value;
         $least = $count === null ? null : $count->single() ?? $count->min;
         if ($least !== null) {
-            return [(int) $least, ['time.count']];
+            return [(int) $least, [RequirementId::TIME_COUNT]];
         }
         $expected = self::expected($part);
         if ($expected !== null) {
-            return [count($expected), ['time.range']];
+            return [count($expected), [RequirementId::TIME_RANGE]];
         }
-        [$time, $rate] = [$part->find('time.duration')?->value, self::rate($part)];
+        [$time, $rate] = [$part->find(RequirementId::TIME_DURATION)?->value, self::rate($part)];
         $least = $time === null ? null : $time->single() ?? $time->min;
         if ($least !== null && $rate !== null) {
-            return [Duration::parse($least)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), ['time.duration', 'time.rate']];
+            return [Duration::parse($least)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), [RequirementId::TIME_DURATION, RequirementId::TIME_RATE]];
         }
         $from = $specification->part($part->madeFrom ?? '');
 
@@ -52,15 +52,15 @@ final readonly class PartLength
     /** @return array{int, list<string>}|null the most frames it may have */
     public static function mostFrames(Specification $specification, Part $part): ?array
     {
-        $count = $part->find('time.count')?->value;
+        $count = $part->find(RequirementId::TIME_COUNT)?->value;
         if ($count !== null && $count->single() === null) {
-            return $count->max === null ? null : [(int) $count->max, ['time.count']];
+            return $count->max === null ? null : [(int) $count->max, [RequirementId::TIME_COUNT]];
         }
-        $time = $part->find('time.duration')?->value;
+        $time = $part->find(RequirementId::TIME_DURATION)?->value;
         if ($count === null && self::expected($part) === null && $time !== null && $time->single() === null) {
             $rate = self::rate($part);
 
-            return $time->max === null || $rate === null ? null : [Duration::parse($time->max)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), ['time.duration', 'time.rate']];
+            return $time->max === null || $rate === null ? null : [Duration::parse($time->max)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), [RequirementId::TIME_DURATION, RequirementId::TIME_RATE]];
         }
 
         return self::leastFrames($specification, $part);
@@ -74,20 +74,20 @@ final readonly class PartLength
     public static function leastSeconds(Specification $specification, Part $part): ?array
     {
         $rate = self::rate($part);
-        $time = $part->find('time.duration')?->value;
+        $time = $part->find(RequirementId::TIME_DURATION)?->value;
         $least = $time === null ? null : $time->single() ?? $time->min;
         if ($least !== null) {
-            return [Duration::parse($least)->seconds($rate), ['time.duration']];
+            return [Duration::parse($least)->seconds($rate), [RequirementId::TIME_DURATION]];
         }
         $frames = self::leastFrames($specification, $part);
 
-        return $frames === null || $rate === null ? null : [BigRational::of($frames[0])->dividedBy($rate->value), [...$frames[1], 'time.rate']];
+        return $frames === null || $rate === null ? null : [BigRational::of($frames[0])->dividedBy($rate->value), [...$frames[1], RequirementId::TIME_RATE]];
     }
 
     /** The rate, where one alone is asked. */
     public static function rate(Part $part): ?FrameRate
     {
-        $rates = $part->values('time.rate');
+        $rates = $part->values(RequirementId::TIME_RATE);
 
         return count($rates) === 1 ? FrameRate::parse($rates[0]) : null;
     }

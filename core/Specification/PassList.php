@@ -94,7 +94,7 @@ final readonly class PassList
     /** Whether the files of one pass can show it. */
     public static function canBeAsked(string $id, ?Descriptor $descriptor): bool
     {
-        return $descriptor !== null && (in_array(ReadFrom::Frames, $descriptor->readFrom, true) || $descriptor->inDelivery()) && $id !== 'passes' && ! str_starts_with($id, 'delivery.');
+        return $descriptor !== null && (in_array(ReadFrom::Frames, $descriptor->readFrom, true) || $descriptor->inDelivery()) && $id !== RequirementId::PASSES && ! str_starts_with($id, 'delivery.');
     }
 
     /** As it would be typed. */

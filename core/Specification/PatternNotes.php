@@ -54,7 +54,7 @@ final readonly class PatternNotes
 
     private static function collides(NamePattern $pattern, Part $part): ?string
     {
-        $folder = $part->single('naming.folder') ?? '';
+        $folder = $part->single(RequirementId::NAMING_FOLDER) ?? '';
         $all = implode(' ', [...$pattern->names(), $folder]);
         if (! str_contains($all, 'version') && ! str_contains($all, 'date')) {
             return 'Neither name nor folder has a {version}: a new take lies over the last one.';

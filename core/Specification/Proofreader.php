@@ -77,7 +77,7 @@ final readonly class Proofreader
             foreach ($part->ofPasses as $pass => $own) {
                 foreach ($this->proofs as $proof) {
                     foreach ($proof->read($draft->specification, $part->ofPass((string) $pass)) as $quarrel) {
-                        $concerns = array_intersect($quarrel->requirements, array_keys($own)) !== [] && ! in_array('passes', $quarrel->requirements, true);
+                        $concerns = array_intersect($quarrel->requirements, array_keys($own)) !== [] && ! in_array(RequirementId::PASSES, $quarrel->requirements, true);
                         $found = $concerns ? [...$found, $quarrel] : $found;
                     }
                 }

@@ -25,7 +25,7 @@ final readonly class Prose
         } catch (NotUnderstood) {
             $expected = null;
         }
-        $rates = array_map(FrameRate::parse(...), $part->values('time.rate'));
+        $rates = array_map(FrameRate::parse(...), $part->values(RequirementId::TIME_RATE));
         $speed = $rates === [] ? '' : ' at '.Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or').' a second';
         $what = match ($part->delivers) {
             Delivers::Frames => 'frames',
@@ -34,7 +34,7 @@ final readonly class Prose
             Delivers::File => 'A file',
         };
         if ($expected === null) {
-            $open = $part->single('time.range') === 'timeline' ? ', the animation’s own range' : '';
+            $open = $part->single(RequirementId::TIME_RANGE) === 'timeline' ? ', the animation’s own range' : '';
 
             return ucfirst($what).$open.$speed.'.';
         }
@@ -50,12 +50,12 @@ final readonly class Prose
     private static function picture(Part $part): string
     {
         $says = [];
-        $sizes = $part->values('picture.resolution');
+        $sizes = $part->values(RequirementId::PICTURE_RESOLUTION);
         if ($sizes !== []) {
-            $square = in_array($part->single('picture.pixel_aspect'), ['1/1', null], true);
-            $says[] = Text::series(array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes), 'or').($part->find('picture.pixel_aspect') === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single('picture.pixel_aspect')));
+            $square = in_array($part->single(RequirementId::PICTURE_PIXEL_ASPECT), ['1/1', null], true);
+            $says[] = Text::series(array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes), 'or').($part->find(RequirementId::PICTURE_PIXEL_ASPECT) === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single(RequirementId::PICTURE_PIXEL_ASPECT)));
         }
-        $cameras = $part->values('camera.name');
+        $cameras = $part->values(RequirementId::CAMERA_NAME);
         if ($cameras !== []) {
             $says[] = 'seen through '.($cameras === ['*'] ? 'any camera of the scene' : Text::series($cameras, 'or'));
         }
@@ -70,13 +70,13 @@ final readonly class Prose
     private static function format(Part $part): string
     {
         $kinds = $part->kinds();
-        $bits = $part->values('format.bit_depth');
-        $channels = $part->single('format.channels');
+        $bits = $part->values(RequirementId::FORMAT_BIT_DEPTH);
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         // “8- or 16-bit”
-        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->values('format.sample')) === ['float'] ? 'float' : null, $channels]);
-        $compression = $part->values('format.compression');
+        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->values(RequirementId::FORMAT_SAMPLE)) === ['float'] ? 'float' : null, $channels]);
+        $compression = $part->values(RequirementId::FORMAT_COMPRESSION);
         $says = $kinds === [] ? '' : Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or');
-        $codecs = $part->values('format.codec');
+        $codecs = $part->values(RequirementId::FORMAT_CODEC);
         $says .= $codecs === [] ? '' : ($says === '' ? 'coded as ' : ', coded as ').Text::series($codecs, 'or');
         if ($details !== []) {
             $says = $says !== '' && $channels !== null ? "{$says} of ".implode(' ', $details) : trim(implode(' ', $details)." {$says}");

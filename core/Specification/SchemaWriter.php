@@ -55,7 +55,7 @@ final readonly class SchemaWriter
         $settings = [
             'time.timeline' => $scalar, 'time.animation_rate' => $scalar, 'naming.adds_digits' => $scalar, 'naming.prefix' => $scalar, 'naming.order' => $scalar, 'naming.digits' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names, 'camera.placement' => ['type' => ['string', 'array', 'number']], 'camera.lens' => ['type' => ['string', 'array', 'number']],
             'passes' => ['type' => 'array', 'items' => ['anyOf' => [['type' => 'string'], ['type' => 'object', 'required' => ['name'], 'properties' => ['name' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'null']]]]]]],
-            'scene.links' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['path'], 'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]]]],
+            RequirementId::SCENE_LINKS => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['path'], 'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]]]],
         ];
         foreach ($this->catalogue->all() as $descriptor) {
             if ($descriptor->inScene()) {

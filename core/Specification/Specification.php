@@ -111,16 +111,16 @@ final readonly class Specification
     /** Frames cannot be named without their number, and a movie has none. */
     private static function numbersHaveTheirPlace(Part $part, string $label): void
     {
-        $pattern = $part->single('naming.pattern');
+        $pattern = $part->single(RequirementId::NAMING_PATTERN);
         if ($pattern === null || $part->delivers === Delivers::File || $part->delivers === Delivers::Still) {
             return;
         }
         $has = NamePattern::parse($pattern)->has('frame');
         if ($part->delivers === Delivers::Frames && ! $has) {
-            throw SpecificationRefused::requirement($label, 'naming.pattern', "the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
+            throw SpecificationRefused::requirement($label, RequirementId::NAMING_PATTERN, "the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
         }
         if ($part->delivers === Delivers::Movie && $has) {
-            throw SpecificationRefused::requirement($label, 'naming.pattern', "the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
+            throw SpecificationRefused::requirement($label, RequirementId::NAMING_PATTERN, "the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
         }
     }
 
@@ -298,7 +298,7 @@ final readonly class Specification
     public function pieceValues(Part $part): PieceValues
     {
         $derived = [];
-        $size = $part->single('picture.resolution');
+        $size = $part->single(RequirementId::PICTURE_RESOLUTION);
         if ($size !== null) {
             $resolution = Resolution::parse($size);
             $derived += ['resolution' => $size, 'width' => (string) $resolution->width, 'height' => (string) $resolution->height];
@@ -311,11 +311,11 @@ final readonly class Specification
         if ($range !== null && ! $range->isEmpty()) {
             $derived += ['first' => (string) $range->first(), 'last' => (string) $range->last()];
         }
-        $rate = $part->single('time.rate');
+        $rate = $part->single(RequirementId::TIME_RATE);
         if ($rate !== null) {
             $derived['rate'] = \PlainLedger\Core\Measure\FrameRate::parse($rate)->spoken();
         }
-        $camera = $part->single('camera.name');
+        $camera = $part->single(RequirementId::CAMERA_NAME);
         if ($camera !== null && preg_match('~[*?]~', $camera) !== 1) {
             $derived['camera'] = $camera;
         }
@@ -332,6 +332,6 @@ final readonly class Specification
      */
     public function startingRanges(): array
     {
-        return array_map(FrameRange::parse(...), array_values(array_filter($this->startingValues['time.range'] ?? [], static fn (string $v): bool => $v !== 'timeline')));
+        return array_map(FrameRange::parse(...), array_values(array_filter($this->startingValues[RequirementId::TIME_RANGE] ?? [], static fn (string $v): bool => $v !== 'timeline')));
     }
 }

@@ -14,12 +14,12 @@ final readonly class Vocabulary
 {
     /** Words that a scene may well tell, beside those that can be asked. */
     private const MORE = [
-        'picture.projection' => ['cube', 'cubic', 'fisheye', 'dome', 'cylindrical', 'orthographic', 'parallel', 'isometric'],
-        'format.alpha' => ['alpha'],
-        'format.compression' => ['lossy', 'jpeg2000', 'jpeg-ls', 'webp', 'ccitt', 'group4', 'htj2k'],
-        'format.sample' => ['int', 'double'],
-        'format.chroma' => ['4:1:1', '4:4:0', '4:1:0', '3:1:1'],
-        'format.kind' => ['gif', 'psd', 'hdr', 'cin', 'sgi', 'pict', 'svg', 'pdf', 'heic', 'avif', 'jp2', 'flv', 'wmv', 'mpg', 'mpeg', 'ogg', 'mp3', 'aiff', 'flac', 'aac', 'ppm', 'pgm', 'pbm', 'iff', 'rla', 'rpf'],
+        RequirementId::PICTURE_PROJECTION => ['cube', 'cubic', 'fisheye', 'dome', 'cylindrical', 'orthographic', 'parallel', 'isometric'],
+        RequirementId::FORMAT_ALPHA => ['alpha'],
+        RequirementId::FORMAT_COMPRESSION => ['lossy', 'jpeg2000', 'jpeg-ls', 'webp', 'ccitt', 'group4', 'htj2k'],
+        RequirementId::FORMAT_SAMPLE => ['int', 'double'],
+        RequirementId::FORMAT_CHROMA => ['4:1:1', '4:4:0', '4:1:0', '3:1:1'],
+        RequirementId::FORMAT_KIND => ['gif', 'psd', 'hdr', 'cin', 'sgi', 'pict', 'svg', 'pdf', 'heic', 'avif', 'jp2', 'flv', 'wmv', 'mpg', 'mpeg', 'ogg', 'mp3', 'aiff', 'flac', 'aac', 'ppm', 'pgm', 'pbm', 'iff', 'rla', 'rpf'],
     ];
 
     private const CODECS = [
@@ -35,7 +35,7 @@ final readonly class Vocabulary
     {
         return match ($descriptor->type) {
             ValueType::Word => in_array($word, $descriptor->accepts->words, true) || in_array($word, self::MORE[$descriptor->id] ?? [], true),
-            ValueType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE['format.kind'], true),
+            ValueType::Kind => Kind::tryFrom($word) !== null || in_array($word, self::MORE[RequirementId::FORMAT_KIND], true),
             ValueType::Codec => in_array(explode(' ', $word)[0], self::CODECS, true),
             ValueType::Encoding => in_array($word, self::ENCODINGS, true),
             default => true,

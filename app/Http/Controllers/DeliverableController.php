@@ -26,6 +26,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Scene\UnknownSetting;
+use PlainLedger\Core\Specification\RequirementId;
 
 final class DeliverableController
 {
@@ -150,7 +151,7 @@ final class DeliverableController
             }
             $deliverable = $production->deliverables()->create([
                 'specification_id' => $specification->id, 'owner_id' => $given['owner'] ?? null, 'code' => $given['code'], 'title' => $given['title'] ?? '',
-                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null, 'values' => [], 'overrides' => $range === '' ? [] : ['time.range' => $range],
+                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null, 'values' => [], 'overrides' => $range === '' ? [] : [RequirementId::TIME_RANGE => $range],
             ]);
             $deliverable->keepParts();
 

@@ -35,6 +35,7 @@ use PlainLedger\Core\Shotlist\Writers\TimelineWriter;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\ExampleNames;
 use PlainLedger\Core\Specification\PartLength;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Tabular\Table;
 use PlainLedger\Core\Tabular\TableRefused;
 use PlainLedger\Core\Text\Text;
@@ -197,11 +198,11 @@ final class ListController
     {
         $specification = $deliverable->draft()->specification;
         $part = $specification->parts[0];
-        $camera = $part->find('camera.name')?->required() ?? '';
+        $camera = $part->find(RequirementId::CAMERA_NAME)?->required() ?? '';
 
         return [
-            'code' => $deliverable->code, 'title' => $deliverable->title, 'range' => $part->single('time.range') ?? '', 'handles' => $part->single('time.handles') ?? '', 'camera' => $camera, 'version' => $specification->values['version'] ?? '',
-            'owner' => $deliverable->owner->handle ?? '', 'due' => $deliverable->due_at?->format('Y-m-d H:i') ?? '', 'rate' => $part->find('time.rate')?->required() ?? '',
+            'code' => $deliverable->code, 'title' => $deliverable->title, 'range' => $part->single(RequirementId::TIME_RANGE) ?? '', 'handles' => $part->single(RequirementId::TIME_HANDLES) ?? '', 'camera' => $camera, 'version' => $specification->values['version'] ?? '',
+            'owner' => $deliverable->owner->handle ?? '', 'due' => $deliverable->due_at?->format('Y-m-d H:i') ?? '', 'rate' => $part->find(RequirementId::TIME_RATE)?->required() ?? '',
         ];
     }
 
@@ -216,7 +217,7 @@ final class ListController
         if ($delivered === null || $delivered->isEmpty() || $cut === null || $rate === null) {
             return null;
         }
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         $set = ExampleNames::of($specification, $part)?->sets[0];
 
         return ['code' => $deliverable->code, 'cut' => $cut->span(), 'delivered' => $delivered->span(), 'rate' => $rate, 'folder' => $set['folder'] ?? '.', 'pattern' => $source === null ? $deliverable->code : NamePattern::parse($source)->make($specification->pieceValues($part))];

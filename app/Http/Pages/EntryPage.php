@@ -14,6 +14,7 @@ use PlainLedger\Core\Scene\TypedSettings;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\ValueType;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -21,9 +22,9 @@ use PlainLedger\Core\Text\PlainSentence;
 final readonly class EntryPage
 {
     /** Which line a field is told for. */
-    private const LINE = ['picture.scale' => 'picture.resolution', 'time.extent' => 'time.range', 'time.step' => 'time.range', 'time.timeline' => 'time.range', 'camera.chosen' => 'camera.name', 'camera.all' => 'camera.single', 'camera.views' => 'camera.single'];
+    private const LINE = [RequirementId::PICTURE_SCALE => RequirementId::PICTURE_RESOLUTION, RequirementId::TIME_EXTENT => RequirementId::TIME_RANGE, RequirementId::TIME_STEP => RequirementId::TIME_RANGE, 'time.timeline' => RequirementId::TIME_RANGE, 'camera.chosen' => RequirementId::CAMERA_NAME, 'camera.all' => RequirementId::CAMERA_SINGLE, 'camera.views' => RequirementId::CAMERA_SINGLE];
 
-    private const EXAMPLES = ['camera.chosen' => 'cam_quay', 'camera.all' => 'cam_quay, cam_wide', 'camera.views' => 'top, working', 'time.timeline' => '990-1110', 'passes' => 'beauty=yes, mist=no', 'scene.saved' => 'yes', 'scene.file' => 'TC_010_light_v003', 'scene.project_folder' => 'tide_clock', 'naming.pattern' => 'TC_010_v003.####.exr', 'output.folder' => 'renders/TC_010'];
+    private const EXAMPLES = ['camera.chosen' => 'cam_quay', 'camera.all' => 'cam_quay, cam_wide', 'camera.views' => 'top, working', 'time.timeline' => '990-1110', 'passes' => 'beauty=yes, mist=no', RequirementId::SCENE_SAVED => 'yes', 'scene.file' => 'TC_010_light_v003', 'scene.project_folder' => 'tide_clock', RequirementId::NAMING_PATTERN => 'TC_010_v003.####.exr', RequirementId::OUTPUT_FOLDER => 'renders/TC_010'];
 
     /** @return list<string> the parts that a scene can make */
     public static function parts(Deliverable $deliverable): array
@@ -48,8 +49,8 @@ final readonly class EntryPage
         }
         $labels = FieldNames::offered();
         $rows = [];
-        $outside = isset($requirements['output.folder']) ? ['scene.project_folder'] : [];
-        $saved = isset($requirements['scene.saved']) ? ['scene.saved'] : [];
+        $outside = isset($requirements[RequirementId::OUTPUT_FOLDER]) ? ['scene.project_folder'] : [];
+        $saved = isset($requirements[RequirementId::SCENE_SAVED]) ? [RequirementId::SCENE_SAVED] : [];
         foreach ([...SettingsTemplate::ids($asked, $own), ...$outside, ...$saved] as $field) {
             $line = isset($requirements[$field]) ? $field : self::LINE[$field] ?? $field;
             $requirement = $requirements[$line] ?? null;
@@ -73,7 +74,7 @@ final readonly class EntryPage
         $descriptor = Catalogue::standard()->find($field);
 
         return match (true) {
-            $field === 'scene.saved' => ['yes', 'no'],
+            $field === RequirementId::SCENE_SAVED => ['yes', 'no'],
             $descriptor === null => [],
             $descriptor->type === ValueType::OnOff => ['on', 'off'],
             $descriptor->type === ValueType::YesNo => ['yes', 'no'],

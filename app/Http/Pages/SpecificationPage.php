@@ -19,6 +19,7 @@ use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\ReadFrom;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\SpecificationDraft;
 use PlainLedger\Core\Text\PlainSentence;
@@ -86,7 +87,7 @@ final readonly class SpecificationPage
     /** @return list<string> what should be known of the names */
     private static function notes(SpecificationDraft $draft, Part $part): array
     {
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         try {
             return $source === null ? [] : PatternNotes::of(NamePattern::parse($source), $draft->specification, $part);
         } catch (PlainSentence) {

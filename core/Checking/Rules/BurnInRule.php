@@ -7,18 +7,19 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `burn_in`: exactly the things asked stand in the picture, in whatever order they are listed. */
 final readonly class BurnInRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'burn_in';
+        return $id === RequirementId::BURN_IN;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $found = $subject->scene?->get('burn_in');
+        $found = $subject->scene?->get(RequirementId::BURN_IN);
         if ($found === null) {
             return Cell::unknown();
         }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `content.cadence`: how many frames each picture stands, where that is regular. Frames drawn on twos stand two each. */
 final readonly class CadenceRule implements Rule
@@ -18,7 +19,7 @@ final readonly class CadenceRule implements Rule
 
     public function answers(string $id): bool
     {
-        return $id === 'content.cadence';
+        return $id === RequirementId::CONTENT_CADENCE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell

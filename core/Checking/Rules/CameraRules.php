@@ -9,13 +9,14 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `camera.name` and `camera.single`. */
 final readonly class CameraRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'camera.name' || $id === 'camera.single';
+        return $id === RequirementId::CAMERA_NAME || $id === RequirementId::CAMERA_SINGLE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
@@ -25,7 +26,7 @@ final readonly class CameraRules implements Rule
         if ($scene === null || $chosen === null) {
             return Cell::unknown();
         }
-        if ($requirement->id() === 'camera.name') {
+        if ($requirement->id() === RequirementId::CAMERA_NAME) {
             $all = $chosen !== [];
             foreach ($chosen as $camera) {
                 // whichever camera is asked, a working view is none
@@ -50,7 +51,7 @@ final readonly class CameraRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        if ($requirement->id() === 'camera.single') {
+        if ($requirement->id() === RequirementId::CAMERA_SINGLE) {
             return null;
         }
 

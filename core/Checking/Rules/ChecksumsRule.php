@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\Text;
 
@@ -15,12 +16,12 @@ final readonly class ChecksumsRule implements Rule
 {
     public static function isAskedBy(Specification $specification): bool
     {
-        return $specification->asksAny(['delivery.checksums']);
+        return $specification->asksAny([RequirementId::DELIVERY_CHECKSUMS]);
     }
 
     public function answers(string $id): bool
     {
-        return $id === 'delivery.checksums';
+        return $id === RequirementId::DELIVERY_CHECKSUMS;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell

@@ -10,13 +10,14 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `content.whole` and `content.uniform`. */
 final readonly class ContentRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, ['content.whole', 'content.uniform', 'content.source'], true);
+        return in_array($id, [RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM, RequirementId::CONTENT_SOURCE], true);
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -27,11 +28,11 @@ final readonly class ContentRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         // a movie's pictures are not decoded here
-        if ($requirement->id() === 'content.source' || $subject->match === null || $subject->match->isEmpty()) {
+        if ($requirement->id() === RequirementId::CONTENT_SOURCE || $subject->match === null || $subject->match->isEmpty()) {
             return null;
         }
 
-        return $requirement->id() === 'content.whole' ? $this->whole($subject) : $this->uniform($subject);
+        return $requirement->id() === RequirementId::CONTENT_WHOLE ? $this->whole($subject) : $this->uniform($subject);
     }
 
     private function whole(Subject $subject): Cell

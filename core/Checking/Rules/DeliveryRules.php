@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `delivery.extras` and `delivery.total_size`: about the delivery as a whole, so told once, with the first part. */
@@ -15,7 +16,7 @@ final readonly class DeliveryRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'delivery.extras' || $id === 'delivery.total_size';
+        return $id === RequirementId::DELIVERY_EXTRAS || $id === RequirementId::DELIVERY_TOTAL_SIZE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -28,7 +29,7 @@ final readonly class DeliveryRules implements Rule
         if ($subject->deliveryMatch === null || $subject->delivery === null) {
             return null;
         }
-        if ($requirement->id() === 'delivery.total_size') {
+        if ($requirement->id() === RequirementId::DELIVERY_TOTAL_SIZE) {
             $bytes = (string) $subject->delivery->totalSize();
 
             return Cell::when($requirement->value->admitsNumber($bytes), $bytes);

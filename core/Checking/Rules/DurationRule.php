@@ -14,31 +14,32 @@ use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `time.duration`, within one frame: count by rate of a scene and of frames, wherever both are known. */
 final readonly class DurationRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'time.duration';
+        return $id === RequirementId::TIME_DURATION;
     }
 
     /** In seconds: by its frames and its rate, else as it tells it; null where it tells neither. */
     public static function ofScene(SceneSettings $scene, Subject $subject): ?BigRational
     {
         $rate = self::rate($scene, $subject);
-        $count = $scene->frames() === null ? $scene->get('time.count') : (string) count($scene->frames());
+        $count = $scene->frames() === null ? $scene->get(RequirementId::TIME_COUNT) : (string) count($scene->frames());
         if ($count !== null && $rate !== null) {
             return BigRational::of((int) $count)->dividedBy($rate->value);
         }
-        $told = $scene->get('time.duration');
+        $told = $scene->get(RequirementId::TIME_DURATION);
 
         return $told === null ? null : Duration::parse($told)->seconds($rate);
     }
 
     private static function rate(?SceneSettings $scene, Subject $subject): ?FrameRate
     {
-        $rate = $scene?->get('time.rate') ?? $subject->part->single('time.rate');
+        $rate = $scene?->get(RequirementId::TIME_RATE) ?? $subject->part->single(RequirementId::TIME_RATE);
 
         return $rate === null ? null : FrameRate::parse($rate);
     }
@@ -51,7 +52,7 @@ final readonly class DurationRule implements Rule
             return Cell::unknown();
         }
         $rate = self::rate($scene, $subject);
-        $byAskedRate = $scene->get('time.rate') === null && $scene->frames() !== null && $rate !== null;
+        $byAskedRate = $scene->get(RequirementId::TIME_RATE) === null && $scene->frames() !== null && $rate !== null;
 
         return Cell::when(self::within($requirement, $seconds, $rate), self::spoken($seconds, $byAskedRate ? $rate : null));
     }

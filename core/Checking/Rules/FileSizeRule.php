@@ -10,19 +10,20 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `format.file_size`: each file within the cap. What is found is the largest. */
 final readonly class FileSizeRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'format.file_size';
+        return $id === RequirementId::FORMAT_FILE_SIZE;
     }
 
     /** Of a movie: its bit rate by its length, where both are known. */
     public function scene(Requirement $requirement, Subject $subject): ?Cell
     {
-        $rate = $subject->scene?->get('format.bit_rate');
+        $rate = $subject->scene?->get(RequirementId::FORMAT_BIT_RATE);
         $seconds = $subject->scene === null ? null : DurationRule::ofScene($subject->scene, $subject);
         if (! $subject->part->delivers->isMovie() || $rate === null || $seconds === null) {
             return null;

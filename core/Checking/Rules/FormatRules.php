@@ -11,11 +11,12 @@ use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `format.bit_depth`, `format.sample`, `format.channels`, `format.alpha`, `format.compression`, `format.chroma`. */
 final readonly class FormatRules implements Rule
 {
-    private const IDS = ['format.bit_depth', 'format.sample', 'format.channels', 'format.alpha', 'format.compression', 'format.chroma'];
+    private const IDS = [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CHROMA];
 
     /** What keeps every bit. pxr24 rounds 32-bit floats and keeps the rest. */
     private const LOSSLESS = ['none', 'rle', 'zip', 'zips', 'piz', 'lzw', 'deflate', 'packbits', 'htj2k256', 'htj2k32'];
@@ -46,17 +47,17 @@ final readonly class FormatRules implements Rule
     /** Alpha that codec or format cannot hold will not be in the files, whatever is switched on. */
     private function asHeld(string $id, string $found, Subject $subject): string
     {
-        $codec = $subject->scene?->get('format.codec');
-        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
+        $codec = $subject->scene?->get(RequirementId::FORMAT_CODEC);
+        $kind = Kind::tryFrom($subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
         // a codec, or a format, that is not the one asked is told on its own line
-        $codecCounts = $codec !== null && self::isAsAsked($subject, 'format.codec', $codec);
-        $kindCounts = $kind !== null && self::isAsAsked($subject, 'format.kind', $kind->value);
+        $codecCounts = $codec !== null && self::isAsAsked($subject, RequirementId::FORMAT_CODEC, $codec);
+        $kindCounts = $kind !== null && self::isAsAsked($subject, RequirementId::FORMAT_KIND, $kind->value);
         $holds = (! $codecCounts || CodecCapabilities::canHoldAlpha($codec)) && (! $kindCounts || $kind->canHoldAlpha());
 
         return match (true) {
             $holds => $found,
-            $id === 'format.alpha' => 'none',
-            $id === 'format.channels' => Channels::write(array_values(array_diff(Channels::parse($found), ['A']))),
+            $id === RequirementId::FORMAT_ALPHA => 'none',
+            $id === RequirementId::FORMAT_CHANNELS => Channels::write(array_values(array_diff(Channels::parse($found), ['A']))),
             default => $found,
         };
     }
@@ -74,14 +75,14 @@ final readonly class FormatRules implements Rule
 
         return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $passes): ?array {
             $found = match ($requirement->id()) {
-                'format.bit_depth' => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
-                'format.sample' => $facts->sample,
-                'format.channels' => $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes)),
-                'format.alpha' => $facts->alpha === null ? null : ($facts->alpha ? 'alpha' : 'none'),
-                'format.chroma' => $facts->chroma,
+                RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
+                RequirementId::FORMAT_SAMPLE => $facts->sample,
+                RequirementId::FORMAT_CHANNELS => $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes)),
+                RequirementId::FORMAT_ALPHA => $facts->alpha === null ? null : ($facts->alpha ? 'alpha' : 'none'),
+                RequirementId::FORMAT_CHROMA => $facts->chroma,
                 default => $facts->compression,
             };
-            if ($found === null && $requirement->id() === 'format.chroma' && $facts->kind?->isMovie() !== true) {
+            if ($found === null && $requirement->id() === RequirementId::FORMAT_CHROMA && $facts->kind?->isMovie() !== true) {
                 return null;
             }
 
@@ -113,12 +114,12 @@ final readonly class FormatRules implements Rule
         $asked = $requirement->value->values;
 
         return match ($requirement->id()) {
-            'format.bit_depth' => $requirement->value->admitsNumber($found),
+            RequirementId::FORMAT_BIT_DEPTH => $requirement->value->admitsNumber($found),
             // a file that has alpha and does not say of which kind is equal to any but none
-            'format.alpha' => in_array($found, $asked, true) || ($found !== 'none' && in_array('any', $asked, true)) || ($found === 'alpha' && $asked !== ['none'])
+            RequirementId::FORMAT_ALPHA => in_array($found, $asked, true) || ($found !== 'none' && in_array('any', $asked, true)) || ($found === 'alpha' && $asked !== ['none'])
                 || ($found === 'any' && $asked !== ['none']),
-            'format.channels' => array_map(strtolower(...), Channels::parse($found)) === array_map(strtolower(...), Channels::parse($asked[0] ?? '')),
-            'format.compression' => in_array($found, $asked, true) || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
+            RequirementId::FORMAT_CHANNELS => array_map(strtolower(...), Channels::parse($found)) === array_map(strtolower(...), Channels::parse($asked[0] ?? '')),
+            RequirementId::FORMAT_COMPRESSION => in_array($found, $asked, true) || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
             default => in_array($found, $asked, true),
         };
     }

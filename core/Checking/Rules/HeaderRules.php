@@ -9,13 +9,14 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `picture.density`, `format.quality` and `colour.encoding`: facts that a header may tell and often does not. */
 final readonly class HeaderRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, ['picture.density', 'format.quality', 'colour.encoding'], true);
+        return in_array($id, [RequirementId::PICTURE_DENSITY, RequirementId::FORMAT_QUALITY, RequirementId::COLOUR_ENCODING], true);
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
@@ -24,7 +25,7 @@ final readonly class HeaderRules implements Rule
         if ($found === null) {
             return Cell::unknown();
         }
-        if ($requirement->id() === 'colour.encoding') {
+        if ($requirement->id() === RequirementId::COLOUR_ENCODING) {
             return Cell::ofWord($requirement, in_array($found, $requirement->value->values, true), $found);
         }
 
@@ -34,9 +35,9 @@ final readonly class HeaderRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
-            'picture.density' => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
+            RequirementId::PICTURE_DENSITY => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
             // only a lossy picture has a quality
-            'format.quality' => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]),
+            RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]),
             default => self::encoding($requirement, $facts),
         });
 

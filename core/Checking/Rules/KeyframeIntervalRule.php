@@ -9,13 +9,14 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `format.keyframe_interval` as people write it: frames, seconds, or a share of the rate; counted in frames, rounded down at the nominal rate. */
 final readonly class KeyframeIntervalRule
 {
     public static function rate(Subject $subject): ?FrameRate
     {
-        $rate = $subject->part->single('time.rate') ?? $subject->scene?->get('time.rate');
+        $rate = $subject->part->single(RequirementId::TIME_RATE) ?? $subject->scene?->get(RequirementId::TIME_RATE);
 
         return $rate === null ? null : FrameRate::parse($rate);
     }
@@ -40,9 +41,9 @@ final readonly class KeyframeIntervalRule
 
     public static function ofScene(Requirement $requirement, Subject $subject): Cell
     {
-        $told = $subject->scene?->get('format.keyframe_interval');
+        $told = $subject->scene?->get(RequirementId::FORMAT_KEYFRAME_INTERVAL);
         $rate = self::rate($subject);
-        $sceneRate = $subject->scene?->get('time.rate');
+        $sceneRate = $subject->scene?->get(RequirementId::TIME_RATE);
         $found = $told === null ? null : self::frames($told, $sceneRate === null ? $rate : FrameRate::parse($sceneRate));
         [$least, $most] = [$requirement->value->min, $requirement->value->max];
         $bounds = [$least === null ? null : self::frames($least, $rate), $most === null ? null : self::frames($most, $rate)];

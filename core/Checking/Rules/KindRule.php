@@ -12,18 +12,19 @@ use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `format.kind`: told by content, and the extension must agree with it. */
 final readonly class KindRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'format.kind';
+        return $id === RequirementId::FORMAT_KIND;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $kind = $subject->scene?->get('format.kind');
+        $kind = $subject->scene?->get(RequirementId::FORMAT_KIND);
 
         if ($kind === null) {
             return Cell::unknown();
@@ -38,8 +39,8 @@ final readonly class KindRule implements Rule
     /** The extension in the scene's name, where its format is another kind's. */
     public static function otherExtension(Subject $subject): ?string
     {
-        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
-        $extension = strtolower(Extension::of($subject->scene?->get('naming.pattern') ?? ''));
+        $kind = Kind::tryFrom($subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
+        $extension = strtolower(Extension::of($subject->scene?->get(RequirementId::NAMING_PATTERN) ?? ''));
         $named = Kind::fromExtension($extension);
 
         return $kind === null || $named === null || $named === $kind ? null : $extension;

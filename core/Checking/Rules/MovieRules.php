@@ -8,13 +8,14 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** What only movies, and scenes that make them, tell: scan, codec, bit rate, keyframes, B-frames, index and sound. */
 final readonly class MovieRules implements Rule
 {
     private const IDS = [
-        'picture.scan', 'format.codec', 'format.bit_rate', 'format.keyframe_interval', 'format.b_frames', 'format.index',
-        'audio.presence', 'audio.sample_rate', 'audio.bit_depth', 'audio.channels',
+        RequirementId::PICTURE_SCAN, RequirementId::FORMAT_CODEC, RequirementId::FORMAT_BIT_RATE, RequirementId::FORMAT_KEYFRAME_INTERVAL, RequirementId::FORMAT_B_FRAMES, RequirementId::FORMAT_INDEX,
+        RequirementId::AUDIO_PRESENCE, RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH, RequirementId::AUDIO_CHANNELS,
     ];
 
     public function answers(string $id): bool
@@ -25,11 +26,11 @@ final readonly class MovieRules implements Rule
     public function scene(Requirement $requirement, Subject $subject): ?Cell
     {
         $id = $requirement->id();
-        if (str_starts_with($id, 'audio.') && $id !== 'audio.presence' && $subject->scene?->get('audio.presence') === 'none') {
+        if (str_starts_with($id, 'audio.') && $id !== RequirementId::AUDIO_PRESENCE && $subject->scene?->get(RequirementId::AUDIO_PRESENCE) === 'none') {
             // where there is no sound, there is nothing of it to compare, or it is all missing
-            return $subject->part->find('audio.presence') === null ? Cell::when(false, 'none') : null;
+            return $subject->part->find(RequirementId::AUDIO_PRESENCE) === null ? Cell::when(false, 'none') : null;
         }
-        if ($id === 'format.keyframe_interval') {
+        if ($id === RequirementId::FORMAT_KEYFRAME_INTERVAL) {
             return KeyframeIntervalRule::ofScene($requirement, $subject);
         }
 
@@ -42,7 +43,7 @@ final readonly class MovieRules implements Rule
             if ($facts->kind?->isMovie() !== true) {
                 return null;
             }
-            $codec = $requirement->id() === 'format.codec' ? $facts->codec : null;
+            $codec = $requirement->id() === RequirementId::FORMAT_CODEC ? $facts->codec : null;
 
             return [$codec, $codec !== null && in_array($codec, $requirement->value->values, true)];
         });

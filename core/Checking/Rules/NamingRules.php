@@ -15,6 +15,7 @@ use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Naming\Piece;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `naming.pattern` and `naming.folder`. */
@@ -22,15 +23,15 @@ final readonly class NamingRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'naming.pattern' || $id === 'naming.folder';
+        return $id === RequirementId::NAMING_PATTERN || $id === RequirementId::NAMING_FOLDER;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        if ($requirement->id() === 'naming.folder') {
+        if ($requirement->id() === RequirementId::NAMING_FOLDER) {
             return $this->sceneFolder($requirement, $subject);
         }
-        $set = $subject->scene?->get('naming.pattern');
+        $set = $subject->scene?->get(RequirementId::NAMING_PATTERN);
         if ($set === null || $set === '') {
             return $set === '' ? Cell::when(false, 'none') : Cell::unknown();
         }
@@ -57,15 +58,15 @@ final readonly class NamingRules implements Rule
      */
     public static function sceneReadings(Subject $subject): array
     {
-        $set = $subject->scene?->get('naming.pattern') ?? '';
-        $asked = NamePattern::parse($subject->part->single('naming.pattern') ?? '{frame}');
+        $set = $subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '';
+        $asked = NamePattern::parse($subject->part->single(RequirementId::NAMING_PATTERN) ?? '{frame}');
         $values = $subject->specification->pieceValues($subject->part);
         try {
             $own = NamePattern::parse(basename(str_replace('\\', '/', $set)));
         } catch (PatternRefused) {
             return [$asked->read($set, $values)];
         }
-        $kind = Kind::tryFrom($subject->scene?->get('format.kind') ?? '');
+        $kind = Kind::tryFrom($subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
         $extensions = array_values(array_unique([...($kind === null ? [] : [$kind->usualExtension()]), ...$values->extensions]));
         $values = $values->withExtensions($extensions);
         $expected = $subject->expected ?? FrameRange::of(1, 1);
@@ -89,7 +90,7 @@ final readonly class NamingRules implements Rule
     /** Frames are asked with a number, and the scene's name has none. */
     public static function lacksNumber(Subject $subject): bool
     {
-        return str_contains($subject->part->single('naming.pattern') ?? '', '{frame') && ! str_contains($subject->scene?->get('naming.pattern') ?? '', '{frame');
+        return str_contains($subject->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame') && ! str_contains($subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '', '{frame');
     }
 
     /** Something in a name that only the program which renders can fill in: what it comes to is not known. */
@@ -101,7 +102,7 @@ final readonly class NamingRules implements Rule
     /** Neither a number nor an extension, or an expression: nothing is known of what the program makes of it. */
     public static function isBare(Subject $subject): bool
     {
-        $set = $subject->scene?->get('naming.pattern') ?? '';
+        $set = $subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '';
 
         return self::hasExpression($set) || $set !== '' && self::lacksNumber($subject) && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1 && $subject->scene?->get('naming.adds_digits') === null;
     }
@@ -121,7 +122,7 @@ final readonly class NamingRules implements Rule
 
     private function sceneFolder(Requirement $requirement, Subject $subject): Cell
     {
-        $told = $subject->scene?->get('naming.folder') ?? $subject->scene?->get('output.folder');
+        $told = $subject->scene?->get(RequirementId::NAMING_FOLDER) ?? $subject->scene?->get(RequirementId::OUTPUT_FOLDER);
         if ($told === null) {
             return Cell::unknown();
         }
@@ -141,7 +142,7 @@ final readonly class NamingRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $folder = $requirement->id() === 'naming.folder';
+        $folder = $requirement->id() === RequirementId::NAMING_FOLDER;
         $counts = [];
         $frames = [];
         $wrong = [];

@@ -10,19 +10,20 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `output.folder`: set, inside the project, and the one asked. */
 final readonly class OutputFolderRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'output.folder';
+        return $id === RequirementId::OUTPUT_FOLDER;
     }
 
     /** The folder relative to the project; null where it is not set or lies outside. */
     public static function insideProject(SceneSettings $scene): ?string
     {
-        $set = str_replace('\\', '/', $scene->get('output.folder') ?? '');
+        $set = str_replace('\\', '/', $scene->get(RequirementId::OUTPUT_FOLDER) ?? '');
         if ($set === '') {
             return null;
         }
@@ -59,7 +60,7 @@ final readonly class OutputFolderRule implements Rule
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $set = $scene?->get('output.folder');
+        $set = $scene?->get(RequirementId::OUTPUT_FOLDER);
         if ($scene === null || $set === null) {
             return Cell::unknown();
         }

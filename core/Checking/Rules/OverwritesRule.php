@@ -10,6 +10,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `output.overwrites`: as the scene says it; else by its name without a number; else by good files that lie there already. */
@@ -17,15 +18,15 @@ final readonly class OverwritesRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'output.overwrites';
+        return $id === RequirementId::OUTPUT_OVERWRITES;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
         $asked = $requirement->value->single() === 'yes';
-        $told = $scene?->get('output.overwrites');
-        $name = $scene?->get('naming.pattern');
+        $told = $scene?->get(RequirementId::OUTPUT_OVERWRITES);
+        $name = $scene?->get(RequirementId::NAMING_PATTERN);
         if ($name !== null && $name !== '' && NamingRules::lacksNumber($subject) && ! NamingRules::isBare($subject)) {
             return Cell::when($asked, 'yes, one name for all frames');
         }
@@ -46,7 +47,7 @@ final readonly class OverwritesRule implements Rule
     {
         $scene = $subject->scene;
         $frames = $scene?->frames();
-        [$name, $folder] = [$scene?->get('naming.pattern'), $scene?->get('output.folder')];
+        [$name, $folder] = [$scene?->get(RequirementId::NAMING_PATTERN), $scene?->get(RequirementId::OUTPUT_FOLDER)];
         if ($subject->earlier === null || $frames === null || $frames->isEmpty() || $name === null || $folder === null) {
             return null;
         }

@@ -9,13 +9,14 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `passes`: each is there, as files or as a layer of every file, and in the scene switched on to be saved. */
 final readonly class PassesRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'passes';
+        return $id === RequirementId::PASSES;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell

@@ -14,15 +14,16 @@ use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\SampleOptions;
 use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** `content.black` and `content.alpha_used`: what each picture shows by itself. */
 final readonly class PixelRules implements Rule
 {
     /** Requirements for which pixels are looked at, and those among them that compare pictures. */
-    private const LOOKS = ['content.black', 'content.alpha_used', 'content.frozen', 'content.hold', 'content.loop', 'content.cadence', 'content.reference'];
+    private const LOOKS = [RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_REFERENCE];
 
-    private const COMPARES = ['content.loop', 'content.hold'];
+    private const COMPARES = [RequirementId::CONTENT_LOOP, RequirementId::CONTENT_HOLD];
 
     private const BLACK = '1/255';
 
@@ -58,7 +59,7 @@ final readonly class PixelRules implements Rule
         $dark = null;
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
-                $ask = ($requirements['content.black'] ?? null)?->value;
+                $ask = ($requirements[RequirementId::CONTENT_BLACK] ?? null)?->value;
                 $dark = $ask?->pixels->share === null ? $dark : $ask->pixels->threshold ?? self::BLACK;
             }
         }
@@ -68,7 +69,7 @@ final readonly class PixelRules implements Rule
 
     public function answers(string $id): bool
     {
-        return $id === 'content.black' || $id === 'content.alpha_used';
+        return $id === RequirementId::CONTENT_BLACK || $id === RequirementId::CONTENT_ALPHA_USED;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -83,7 +84,7 @@ final readonly class PixelRules implements Rule
             return null;
         }
 
-        return $requirement->id() === 'content.black' ? $this->black($requirement, $pass, $subject) : $this->alpha($requirement, $pass);
+        return $requirement->id() === RequirementId::CONTENT_BLACK ? $this->black($requirement, $pass, $subject) : $this->alpha($requirement, $pass);
     }
 
     private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell

@@ -10,6 +10,7 @@ use PlainLedger\Core\Measure\ProjectionShape;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * `picture.projection`. A lat-long picture is twice as wide as high, a stereo one for each eye, which stand above or
@@ -20,13 +21,13 @@ final readonly class ProjectionRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'picture.projection';
+        return $id === RequirementId::PICTURE_PROJECTION;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $found = $scene?->get('picture.projection');
+        $found = $scene?->get(RequirementId::PICTURE_PROJECTION);
         if ($scene === null || $found === null) {
             return Cell::unknown();
         }

@@ -10,6 +10,7 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * `time.range`, `time.step`, `time.count` and `time.extent`: the set of frames that is expected, beside the set the
@@ -19,15 +20,15 @@ final readonly class RangeRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, ['time.range', 'time.step', 'time.count', 'time.extent'], true);
+        return in_array($id, [RequirementId::TIME_RANGE, RequirementId::TIME_STEP, RequirementId::TIME_COUNT, RequirementId::TIME_EXTENT], true);
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         return match ($requirement->id()) {
-            'time.range' => $this->sceneRange($subject),
-            'time.step' => $this->sceneStep($requirement, $subject),
-            'time.count' => $this->sceneCount($requirement, $subject),
+            RequirementId::TIME_RANGE => $this->sceneRange($subject),
+            RequirementId::TIME_STEP => $this->sceneStep($requirement, $subject),
+            RequirementId::TIME_COUNT => $this->sceneCount($requirement, $subject),
             default => $this->sceneExtent($requirement, $subject),
         };
     }
@@ -35,7 +36,7 @@ final readonly class RangeRules implements Rule
     private function sceneRange(Subject $subject): Cell
     {
         $expected = $subject->expected;
-        $one = $subject->scene?->get('time.extent') === 'one';
+        $one = $subject->scene?->get(RequirementId::TIME_EXTENT) === 'one';
         $set = $subject->scene?->frames();
         if ($expected === null) {
             return Cell::unknown();
@@ -67,7 +68,7 @@ final readonly class RangeRules implements Rule
 
     private function sceneStep(Requirement $requirement, Subject $subject): Cell
     {
-        $step = $subject->scene?->get('time.step');
+        $step = $subject->scene?->get(RequirementId::TIME_STEP);
 
         return $step === null ? Cell::unknown() : Cell::when($requirement->value->admitsNumber($step), $step);
     }
@@ -76,7 +77,7 @@ final readonly class RangeRules implements Rule
     {
         $set = $subject->scene?->frames();
         if ($set === null) {
-            $told = $subject->scene?->get('time.extent') === 'one' ? '1' : $subject->scene?->get('time.count');
+            $told = $subject->scene?->get(RequirementId::TIME_EXTENT) === 'one' ? '1' : $subject->scene?->get(RequirementId::TIME_COUNT);
 
             return $told === null ? Cell::unknown() : Cell::when($requirement->value->admitsNumber($told), $told);
         }
@@ -88,7 +89,7 @@ final readonly class RangeRules implements Rule
     private function sceneExtent(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $extent = $scene?->get('time.extent');
+        $extent = $scene?->get(RequirementId::TIME_EXTENT);
         if ($scene === null || $extent === null) {
             return Cell::unknown();
         }
@@ -105,12 +106,12 @@ final readonly class RangeRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        if (! $subject->isNumbered() || $requirement->id() === 'time.extent') {
+        if (! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT) {
             return null;
         }
         $ask = match ($requirement->id()) {
-            'time.range' => static fn (PassMatch $pass): array => [self::present($pass), $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected)],
-            'time.count' => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->value->admitsNumber((string) count($pass->present))],
+            RequirementId::TIME_RANGE => static fn (PassMatch $pass): array => [self::present($pass), $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected)],
+            RequirementId::TIME_COUNT => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->value->admitsNumber((string) count($pass->present))],
             default => static function (PassMatch $pass) use ($requirement): ?array {
                 $step = $pass->present->commonStep();
 
@@ -122,7 +123,7 @@ final readonly class RangeRules implements Rule
             $answer = $ask($pass);
             if ($answer !== null) {
                 $mark = $answer[1] === null ? Mark::Unknown : ($answer[1] ? Mark::Equal : Mark::Unequal);
-                $wrong = $mark === Mark::Unequal && $requirement->id() === 'time.range' ? [$p => $pass->missing()] : [];
+                $wrong = $mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE ? [$p => $pass->missing()] : [];
                 $cells[] = [$mark, $answer[0], $wrong];
             }
         }

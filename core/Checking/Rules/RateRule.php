@@ -8,18 +8,19 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `time.rate`: exact fractions; in frames only where a header tells one. */
 final readonly class RateRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'time.rate';
+        return $id === RequirementId::TIME_RATE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        $rate = $subject->scene?->get('time.rate');
+        $rate = $subject->scene?->get(RequirementId::TIME_RATE);
         if ($subject->scene === null || $rate === null) {
             return Cell::unknown();
         }

@@ -12,13 +12,14 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `content.reference`: pictures agree with those approved for their frames, on the mean of all pixels. */
 final readonly class ReferenceRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'content.reference';
+        return $id === RequirementId::CONTENT_REFERENCE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell

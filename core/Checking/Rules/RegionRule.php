@@ -14,6 +14,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Outline;
 use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * `picture.region`. Only OpenEXR tells, by a data window smaller than its display window; windows that differ from
@@ -23,13 +24,13 @@ final readonly class RegionRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'picture.region';
+        return $id === RequirementId::PICTURE_REGION;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        $region = $scene?->get('picture.region');
+        $region = $scene?->get(RequirementId::PICTURE_REGION);
 
         return $scene === null || $region === null ? Cell::unknown() : Cell::when($this->same($requirement, $region, $scene->size()), $region);
     }
@@ -76,7 +77,7 @@ final readonly class RegionRule implements Rule
         [$x, $y, $width, $height] = array_map(intval(...), explode(',', $outlines[0]));
         $facts = $subject->onlyPass()?->frames->factsAt(0);
         $sides = Outline::emptySides($x, $y, $width, $height, $facts->width ?? 0, $facts->height ?? 0);
-        $sceneSaysSo = ! in_array($subject->scene?->get('picture.region'), [null, 'full'], true);
+        $sceneSaysSo = ! in_array($subject->scene?->get(RequirementId::PICTURE_REGION), [null, 'full'], true);
         if ($sides < 3 && ! $sceneSaysSo) {
             // bars, as a picture of another shape has them
             return Cell::of(Mark::Equal, 'full');

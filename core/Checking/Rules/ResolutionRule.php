@@ -8,13 +8,14 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `picture.resolution`: the scene's size × scale, and the files' size. */
 final readonly class ResolutionRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'picture.resolution';
+        return $id === RequirementId::PICTURE_RESOLUTION;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell

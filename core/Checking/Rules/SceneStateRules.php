@@ -8,18 +8,19 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `scene.saved` and `scene.links`. */
 final readonly class SceneStateRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'scene.saved' || $id === 'scene.links';
+        return $id === RequirementId::SCENE_SAVED || $id === RequirementId::SCENE_LINKS;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        if ($requirement->id() === 'scene.saved') {
+        if ($requirement->id() === RequirementId::SCENE_SAVED) {
             $saved = $subject->scene?->saved;
 
             return $saved === null ? Cell::unknown() : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');

@@ -12,26 +12,27 @@ use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `picture.pixel_aspect` and `picture.display_aspect`. */
 final readonly class ShapeRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'picture.pixel_aspect' || $id === 'picture.display_aspect';
+        return $id === RequirementId::PICTURE_PIXEL_ASPECT || $id === RequirementId::PICTURE_DISPLAY_ASPECT;
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
-        if ($requirement->id() === 'picture.pixel_aspect') {
+        if ($requirement->id() === RequirementId::PICTURE_PIXEL_ASPECT) {
             $aspect = $scene?->pixelAspect();
 
             return $aspect === null ? Cell::unknown() : Cell::when($this->sameAspect($requirement, $aspect), Fraction::writeFull($aspect));
         }
         $size = $scene?->size();
         if ($scene === null || $size === null) {
-            $told = $scene?->get('picture.display_aspect');
+            $told = $scene?->get(RequirementId::PICTURE_DISPLAY_ASPECT);
 
             return $told === null ? Cell::unknown() : Cell::when(in_array($told, $requirement->value->values, true), $told);
         }
@@ -48,7 +49,7 @@ final readonly class ShapeRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $pixels = $requirement->id() === 'picture.pixel_aspect';
+        $pixels = $requirement->id() === RequirementId::PICTURE_PIXEL_ASPECT;
 
         return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $pixels): array {
             $aspect = $facts->pixelAspect;

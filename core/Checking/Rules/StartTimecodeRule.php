@@ -13,13 +13,14 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Timecode;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `time.start_timecode`: of frames that of the first asked, where headers tell it, drop-frame flag included. */
 final readonly class StartTimecodeRule implements Rule
 {
     public function answers(string $id): bool
     {
-        return $id === 'time.start_timecode';
+        return $id === RequirementId::TIME_START_TIMECODE;
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -62,7 +63,7 @@ final readonly class StartTimecodeRule implements Rule
     private static function atStart(string $timecode, int $frame, Subject $subject): ?string
     {
         $first = $subject->expected?->first();
-        $rate = $subject->part->single('time.rate');
+        $rate = $subject->part->single(RequirementId::TIME_RATE);
         if ($first === null || $first === $frame) {
             return $timecode;
         }

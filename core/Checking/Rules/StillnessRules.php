@@ -12,13 +12,14 @@ use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `content.frozen`, `content.hold` and `content.loop`: what pictures show beside those before and after them. */
 final readonly class StillnessRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, ['content.frozen', 'content.hold', 'content.loop'], true);
+        return in_array($id, [RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP], true);
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -34,15 +35,15 @@ final readonly class StillnessRules implements Rule
         }
 
         return match ($requirement->id()) {
-            'content.frozen' => $this->frozen($requirement, $pass, $subject),
-            'content.hold' => $this->hold($requirement, $pass),
+            RequirementId::CONTENT_FROZEN => $this->frozen($requirement, $pass, $subject),
+            RequirementId::CONTENT_HOLD => $this->hold($requirement, $pass),
             default => $this->loop($requirement, $pass, $subject),
         };
     }
 
     private static function step(Subject $subject): int
     {
-        return max(1, (int) ($subject->part->single('time.step') ?? 1));
+        return max(1, (int) ($subject->part->single(RequirementId::TIME_STEP) ?? 1));
     }
 
     /**
@@ -95,7 +96,7 @@ final readonly class StillnessRules implements Rule
 
     private static function held(Subject $subject, PassSamples $pass): FrameRange
     {
-        $hold = $subject->part->single('content.hold');
+        $hold = $subject->part->single(RequirementId::CONTENT_HOLD);
         if ($hold === null) {
             return FrameRange::none();
         }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * `effects-applied-twice`, `view-applied-twice`, `view-missing`: a scene that makes a movie of frames, and does once more
@@ -16,7 +17,7 @@ use PlainLedger\Core\Specification\Part;
  */
 final readonly class AssemblyCauses implements CauseFamily
 {
-    private const VIEWS = ['colour.view' => 'the view', 'colour.look' => 'the look'];
+    private const VIEWS = [RequirementId::COLOUR_VIEW => 'the view', RequirementId::COLOUR_LOOK => 'the look'];
 
     public function find(Situation $situation): iterable
     {
@@ -24,9 +25,9 @@ final readonly class AssemblyCauses implements CauseFamily
         if ($frames === null) {
             return;
         }
-        if ($situation->inScene('render.post_effects') && $situation->scene()?->get('render.post_effects') === 'on') {
-            yield new Finding('effects-applied-twice', 'scene', "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is applied once more.", ['render.post_effects is on', "the part is made from {$frames->name}"], ['render.post_effects'],
-                [Fix::set($situation->part(), 'render.post_effects', 'post effects', 'on', 'off', 'Switch post effects off.')]);
+        if ($situation->inScene(RequirementId::RENDER_POST_EFFECTS) && $situation->scene()?->get(RequirementId::RENDER_POST_EFFECTS) === 'on') {
+            yield new Finding('effects-applied-twice', 'scene', "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is applied once more.", ['render.post_effects is on', "the part is made from {$frames->name}"], [RequirementId::RENDER_POST_EFFECTS],
+                [Fix::set($situation->part(), RequirementId::RENDER_POST_EFFECTS, 'post effects', 'on', 'off', 'Switch post effects off.')]);
         }
         $linear = self::isLinear($frames);
         foreach (self::VIEWS as $id => $label) {
@@ -59,8 +60,8 @@ final readonly class AssemblyCauses implements CauseFamily
     /** As it is asked of them; float samples and OpenEXR are linear where nothing else is said. */
     private static function isLinear(Part $frames): bool
     {
-        $encoding = $frames->single('colour.encoding');
+        $encoding = $frames->single(RequirementId::COLOUR_ENCODING);
 
-        return $encoding === null ? $frames->single('format.sample') === 'float' || $frames->kinds() === [Kind::Exr] : $encoding === 'linear';
+        return $encoding === null ? $frames->single(RequirementId::FORMAT_SAMPLE) === 'float' || $frames->kinds() === [Kind::Exr] : $encoding === 'linear';
     }
 }

@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that stopped. */
@@ -17,7 +18,7 @@ final readonly class BrokenFileCauses implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        if (! $situation->inFiles('content.whole')) {
+        if (! $situation->inFiles(RequirementId::CONTENT_WHOLE)) {
             return;
         }
         $frames = [];
@@ -53,7 +54,7 @@ final readonly class BrokenFileCauses implements CauseFamily
                 'cut-short' => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
                 'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.($first[$id] ?? '').'.',
                 default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.($first[$id] ?? '').'.',
-            }, $seen, ['content.whole'], render: true);
+            }, $seen, [RequirementId::CONTENT_WHOLE], render: true);
         }
     }
 
@@ -66,7 +67,7 @@ final readonly class BrokenFileCauses implements CauseFamily
             return FrameRange::none();
         }
         $scene = $situation->scene()?->frames();
-        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()->get('time.extent') !== 'one') {
+        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()->get(RequirementId::TIME_EXTENT) !== 'one') {
             return FrameRange::none();
         }
 

@@ -8,12 +8,13 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\SettableValue;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `no-camera`, `several-cameras`, `working-view-rendered`, `another-camera`. */
 final readonly class CameraCauses implements CauseFamily
 {
-    private const TOUCHES = ['camera.name', 'camera.single'];
+    private const TOUCHES = [RequirementId::CAMERA_NAME, RequirementId::CAMERA_SINGLE];
 
     public function find(Situation $situation): iterable
     {
@@ -21,15 +22,15 @@ final readonly class CameraCauses implements CauseFamily
             return;
         }
         $part = $situation->part();
-        $camera = (new SettableValue($situation->subject))->camera($situation->entry('camera.name')?->requirement);
-        $asked = $situation->entry('camera.name')->required ?? '';
+        $camera = (new SettableValue($situation->subject))->camera($situation->entry(RequirementId::CAMERA_NAME)?->requirement);
+        $asked = $situation->entry(RequirementId::CAMERA_NAME)->required ?? '';
         $scene = $situation->scene();
-        if ($situation->inFiles('camera.name') && ! $situation->inScene('camera.single')) {
-            $found = $situation->found('camera.name') ?? '';
-            if (($situation->entry('camera.name')->files->runs ?? []) === []) {
+        if ($situation->inFiles(RequirementId::CAMERA_NAME) && ! $situation->inScene(RequirementId::CAMERA_SINGLE)) {
+            $found = $situation->found(RequirementId::CAMERA_NAME) ?? '';
+            if (($situation->entry(RequirementId::CAMERA_NAME)->files->runs ?? []) === []) {
                 $view = in_array($found, $scene->views ?? [], true);
                 yield new Finding($view ? 'working-view-rendered' : 'another-camera', 'files', $view ? "The frames were rendered through the working view {$found}, and {$asked} is asked." : "The frames were rendered through {$found}, and {$asked} is asked.",
-                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, 'camera.name', $found, $camera, $asked)], render: true);
+                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, RequirementId::CAMERA_NAME, $found, $camera, $asked)], render: true);
             }
 
             return;
@@ -40,7 +41,7 @@ final readonly class CameraCauses implements CauseFamily
         }
         $names = Text::series($chosen);
         $fix = [self::choose($part, 'camera.chosen', $names, $camera, $asked)];
-        $render = $situation->inFiles('camera.name');
+        $render = $situation->inFiles(RequirementId::CAMERA_NAME);
         if ($chosen === []) {
             yield new Finding('no-camera', 'scene', 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."), ['camera.chosen is empty'], self::TOUCHES, $fix, render: $render);
         } elseif (count($chosen) > 1) {
@@ -48,7 +49,7 @@ final readonly class CameraCauses implements CauseFamily
         } elseif (in_array($chosen[0], $scene->views ?? [], true) || ($scene->cameras !== null && ! in_array($chosen[0], $scene->cameras, true))) {
             yield new Finding('working-view-rendered', 'scene', "The scene is set to render {$names}, a working view and no camera of the scene.".($asked === '' ? '' : " {$asked} is asked."),
                 ["chosen is {$names}", ...($scene->cameras === null ? [] : ['cameras of the scene: '.($scene->cameras === [] ? 'none' : implode(', ', $scene->cameras))])], self::TOUCHES, $fix, render: $render);
-        } elseif ($situation->isUnequal('camera.name')) {
+        } elseif ($situation->isUnequal(RequirementId::CAMERA_NAME)) {
             yield new Finding('another-camera', 'scene', "The scene is set to render {$names}, and {$asked} is asked.", ["chosen is {$names}"], self::TOUCHES, $fix, render: $render);
         }
     }

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Rules\KeyframeIntervalRule;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * `codec-differs`, `quality-too-low`, `chroma-halved`, `bit-rate-differs`, `keyframes-too-far-apart`, `b-frames-left-on`:
@@ -21,40 +22,40 @@ final readonly class CodecCauses implements CauseFamily
     {
         $found = static fn (string $id): ?string => $situation->isUnequal($id) ? $situation->found($id) : null;
         $asked = static fn (string $id): string => $situation->entry($id)->required ?? '';
-        if (($codec = $found('format.codec')) !== null) {
-            yield $this->finding($situation, 'codec-differs', 'format.codec', 'the codec', "The codec is {$codec}, and {$asked('format.codec')} is asked.");
+        if (($codec = $found(RequirementId::FORMAT_CODEC)) !== null) {
+            yield $this->finding($situation, 'codec-differs', RequirementId::FORMAT_CODEC, 'the codec', "The codec is {$codec}, and {$asked(RequirementId::FORMAT_CODEC)} is asked.");
         }
-        $least = $situation->entry('format.quality')?->requirement->value->min;
-        if (($quality = $found('format.quality')) !== null && $least !== null && (int) $quality < (int) $least) {
-            yield $this->finding($situation, 'quality-too-low', 'format.quality', 'the quality', "The quality is {$quality}, and at least {$least} is asked. What is lost does not come back by saving the files again.");
+        $least = $situation->entry(RequirementId::FORMAT_QUALITY)?->requirement->value->min;
+        if (($quality = $found(RequirementId::FORMAT_QUALITY)) !== null && $least !== null && (int) $quality < (int) $least) {
+            yield $this->finding($situation, 'quality-too-low', RequirementId::FORMAT_QUALITY, 'the quality', "The quality is {$quality}, and at least {$least} is asked. What is lost does not come back by saving the files again.");
         }
-        $chroma = $found('format.chroma');
-        if ($chroma !== null && (self::CHROMA[$chroma] ?? 9) < (self::CHROMA[explode(' | ', $asked('format.chroma'))[0]] ?? 0)) {
-            yield $this->finding($situation, 'chroma-halved', 'format.chroma', 'the chroma', "Chroma is sampled {$chroma}, and {$asked('format.chroma')} is asked: there is colour for fewer pixels.");
+        $chroma = $found(RequirementId::FORMAT_CHROMA);
+        if ($chroma !== null && (self::CHROMA[$chroma] ?? 9) < (self::CHROMA[explode(' | ', $asked(RequirementId::FORMAT_CHROMA))[0]] ?? 0)) {
+            yield $this->finding($situation, 'chroma-halved', RequirementId::FORMAT_CHROMA, 'the chroma', "Chroma is sampled {$chroma}, and {$asked(RequirementId::FORMAT_CHROMA)} is asked: there is colour for fewer pixels.");
         }
-        if (($rate = $found('format.bit_rate')) !== null && ! SizeCapCause::tells($situation)) {
-            yield $this->finding($situation, 'bit-rate-differs', 'format.bit_rate', 'the bit rate', "The bit rate is {$rate}, and {$asked('format.bit_rate')} is asked.");
+        if (($rate = $found(RequirementId::FORMAT_BIT_RATE)) !== null && ! SizeCapCause::tells($situation)) {
+            yield $this->finding($situation, 'bit-rate-differs', RequirementId::FORMAT_BIT_RATE, 'the bit rate', "The bit rate is {$rate}, and {$asked(RequirementId::FORMAT_BIT_RATE)} is asked.");
         }
         yield from $this->keyframes($situation);
-        $inRow = $found('format.b_frames');
+        $inRow = $found(RequirementId::FORMAT_B_FRAMES);
         if ($inRow !== null && (int) $inRow > 0) {
-            $most = $asked('format.b_frames');
-            yield $this->finding($situation, 'b-frames-left-on', 'format.b_frames', 'B-frames', "Up to {$inRow} B-frames stand in a row, and ".($most === 'none' ? 'none are' : "{$most} is").' asked.');
+            $most = $asked(RequirementId::FORMAT_B_FRAMES);
+            yield $this->finding($situation, 'b-frames-left-on', RequirementId::FORMAT_B_FRAMES, 'B-frames', "Up to {$inRow} B-frames stand in a row, and ".($most === 'none' ? 'none are' : "{$most} is").' asked.');
         }
     }
 
     /** @return iterable<Finding> */
     private function keyframes(Situation $situation): iterable
     {
-        $interval = $situation->found('format.keyframe_interval');
-        $requirement = $situation->entry('format.keyframe_interval')?->requirement;
-        if ($requirement === null || $interval === null || ! $situation->isUnequal('format.keyframe_interval')) {
+        $interval = $situation->found(RequirementId::FORMAT_KEYFRAME_INTERVAL);
+        $requirement = $situation->entry(RequirementId::FORMAT_KEYFRAME_INTERVAL)?->requirement;
+        if ($requirement === null || $interval === null || ! $situation->isUnequal(RequirementId::FORMAT_KEYFRAME_INTERVAL)) {
             return;
         }
         $most = KeyframeIntervalRule::mostFrames($requirement, KeyframeIntervalRule::rate($situation->subject));
         // fewer frames between keyframes than are asked is another matter
         if ($most !== null && (int) $interval > $most) {
-            yield $this->finding($situation, 'keyframes-too-far-apart', 'format.keyframe_interval', 'the keyframe interval', "Keyframes are up to {$interval} frames apart, and at most {$most} are asked.", (string) $most);
+            yield $this->finding($situation, 'keyframes-too-far-apart', RequirementId::FORMAT_KEYFRAME_INTERVAL, 'the keyframe interval', "Keyframes are up to {$interval} frames apart, and at most {$most} are asked.", (string) $most);
         }
     }
 

@@ -16,6 +16,7 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -33,20 +34,20 @@ final readonly class FormatCauses implements CauseFamily
         yield from $this->lossy($situation);
         yield from $this->alpha($situation);
         yield from $this->depth($situation);
-        if ($situation->isUnequal('format.compression') && ! $situation->isUnequal('format.kind') && $this->isUniform($situation, 'format.compression')) {
-            $found = $situation->found('format.compression') ?? '';
-            $asked = $situation->entry('format.compression')->required ?? '';
-            $side = $situation->side('format.compression');
-            yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], ['format.compression'],
-                EntryFix::of($situation, 'format.compression', 'the compression')->fixes, true);
+        if ($situation->isUnequal(RequirementId::FORMAT_COMPRESSION) && ! $situation->isUnequal(RequirementId::FORMAT_KIND) && $this->isUniform($situation, RequirementId::FORMAT_COMPRESSION)) {
+            $found = $situation->found(RequirementId::FORMAT_COMPRESSION) ?? '';
+            $asked = $situation->entry(RequirementId::FORMAT_COMPRESSION)->required ?? '';
+            $side = $situation->side(RequirementId::FORMAT_COMPRESSION);
+            yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], [RequirementId::FORMAT_COMPRESSION],
+                EntryFix::of($situation, RequirementId::FORMAT_COMPRESSION, 'the compression')->fixes, true);
         }
     }
 
     private function isUniform(Situation $situation, string $id): bool
     {
         $fact = static fn (MediaFacts $f): string => match ($id) {
-            'format.kind' => $f->kind->value ?? '', 'format.compression' => $f->compression ?? '', 'format.alpha' => $f->alpha === true ? 'alpha' : 'none',
-            'format.channels' => $f->channelsText() ?? '', 'format.bit_depth' => (string) $f->bitDepth, default => $f->sample ?? '',
+            RequirementId::FORMAT_KIND => $f->kind->value ?? '', RequirementId::FORMAT_COMPRESSION => $f->compression ?? '', RequirementId::FORMAT_ALPHA => $f->alpha === true ? 'alpha' : 'none',
+            RequirementId::FORMAT_CHANNELS => $f->channelsText() ?? '', RequirementId::FORMAT_BIT_DEPTH => (string) $f->bitDepth, default => $f->sample ?? '',
         };
 
         return $situation->isUniform($id) || $situation->shared($fact) !== null;
@@ -54,20 +55,20 @@ final readonly class FormatCauses implements CauseFamily
 
     private function kind(Situation $situation): ?Kind
     {
-        $kind = $situation->inFiles('format.kind') || $situation->passes() !== [] ? $situation->shared(static fn (MediaFacts $f): ?Kind => $f->kind) : null;
+        $kind = $situation->inFiles(RequirementId::FORMAT_KIND) || $situation->passes() !== [] ? $situation->shared(static fn (MediaFacts $f): ?Kind => $f->kind) : null;
 
-        return $kind ?? Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');
+        return $kind ?? Kind::tryFrom($situation->scene()?->get(RequirementId::FORMAT_KIND) ?? '');
     }
 
     /** @return iterable<Finding> */
     private function extensionLies(Situation $situation): iterable
     {
-        if (! $situation->inFiles('format.kind')) {
+        if (! $situation->inFiles(RequirementId::FORMAT_KIND)) {
             yield from $this->sceneNamesAnother($situation);
 
             return;
         }
-        $asked = $situation->entry('format.kind')->requirement->value->values ?? [];
+        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
         foreach ($situation->passes() as $pass) {
             foreach ($pass->takes as $t => $take) {
                 $name = $take->sequence->sampleName();
@@ -82,7 +83,7 @@ final readonly class FormatCauses implements CauseFamily
                 }
                 $right = in_array($kind->value, $asked, true);
                 yield new Finding('extension-lies', 'files', 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
-                    [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? ['format.kind', 'naming.pattern'] : ['format.kind'],
+                    [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN] : [RequirementId::FORMAT_KIND],
                     $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [], render: ! $right);
             }
         }
@@ -91,72 +92,72 @@ final readonly class FormatCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function sceneNamesAnother(Situation $situation): iterable
     {
-        $extension = $situation->inScene('format.kind') ? KindRule::otherExtension($situation->subject) : null;
+        $extension = $situation->inScene(RequirementId::FORMAT_KIND) ? KindRule::otherExtension($situation->subject) : null;
         if ($extension === null) {
             return;
         }
-        $kind = $situation->scene()?->get('format.kind') ?? '';
-        $asked = $situation->entry('format.kind')->requirement->value->values ?? [];
+        $kind = $situation->scene()?->get(RequirementId::FORMAT_KIND) ?? '';
+        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
         if (! in_array($kind, $asked, true) && in_array(Kind::fromExtension($extension)?->value, $asked, true)) {
             // the name is right, and only the format is another
             return;
         }
-        $fixes = in_array($kind, $asked, true) ? [] : [Fix::set($situation->part(), 'format.kind', 'the format', $kind, $asked[0] ?? $kind)];
-        $name = $situation->scene()?->get('naming.pattern') ?? '';
+        $fixes = in_array($kind, $asked, true) ? [] : [Fix::set($situation->part(), RequirementId::FORMAT_KIND, 'the format', $kind, $asked[0] ?? $kind)];
+        $name = $situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '';
         $right = Kind::tryFrom(in_array($kind, $asked, true) ? $kind : $asked[0] ?? $kind)?->usualExtension() ?? $kind;
         $to = str_replace(['{ext}'], [$right], substr($name, 0, -strlen($extension)).$right);
         if ($right !== $extension) {
-            $typed = isset($situation->entries['naming.pattern']) ? $situation->asTyped('naming.pattern') : NamingCauses::asShown($to);
-            $fixes[] = Fix::set($situation->part(), 'naming.pattern', 'the output name', NamingCauses::asShown($name), $typed);
+            $typed = isset($situation->entries[RequirementId::NAMING_PATTERN]) ? $situation->asTyped(RequirementId::NAMING_PATTERN) : NamingCauses::asShown($to);
+            $fixes[] = Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', NamingCauses::asShown($name), $typed);
         }
-        yield new Finding('extension-lies', 'scene', "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown($name)], ['format.kind', 'naming.pattern'], $fixes);
+        yield new Finding('extension-lies', 'scene', "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown($name)], [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN], $fixes);
     }
 
     /** @return iterable<Finding> */
     private function lossy(Situation $situation): iterable
     {
-        $side = $situation->inFiles('format.kind') || $situation->inFiles('format.compression') ? 'files' : 'scene';
-        if (! $situation->isUnequal('format.kind', 'format.compression')) {
+        $side = $situation->inFiles(RequirementId::FORMAT_KIND) || $situation->inFiles(RequirementId::FORMAT_COMPRESSION) ? 'files' : 'scene';
+        if (! $situation->isUnequal(RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION)) {
             return;
         }
         $kind = $this->kind($situation);
-        $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get('format.compression');
+        $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get(RequirementId::FORMAT_COMPRESSION);
         $lossyKind = $kind === Kind::Jpeg;
         $lossy = $lossyKind || (is_string($found) && ($side === 'files' || in_array($found, self::LOSSY, true)));
-        $asked = $situation->subject->part->find('format.compression')?->value->values;
+        $asked = $situation->subject->part->find(RequirementId::FORMAT_COMPRESSION)?->value->values;
         $askedKinds = $situation->subject->part->kinds();
         $wantsLossless = $asked !== null
             ? array_filter($asked, static fn (string $c): bool => $c !== 'lossless' && ! FormatRules::isLossless($c)) === []
             : $askedKinds !== [] && array_filter($askedKinds, static fn (Kind $k): bool => ! $k->losesNothing()) === [];
-        if (! $lossy || ! $wantsLossless || ! $this->isUniform($situation, 'format.kind') || ($kind?->isMovie() ?? false)) {
+        if (! $lossy || ! $wantsLossless || ! $this->isUniform($situation, RequirementId::FORMAT_KIND) || ($kind?->isMovie() ?? false)) {
             return;
         }
         $what = $lossyKind ? 'JPEG' : (string) $found;
         $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
-            ? Fix::set($situation->part(), 'format.kind', 'the format', 'jpeg', $askedKinds[0]->value)
-            : Fix::set($situation->part(), 'format.compression', 'the compression', is_string($found) ? $found : null, $situation->asTyped('format.compression'));
+            ? Fix::set($situation->part(), RequirementId::FORMAT_KIND, 'the format', 'jpeg', $askedKinds[0]->value)
+            : Fix::set($situation->part(), RequirementId::FORMAT_COMPRESSION, 'the compression', is_string($found) ? $found : null, $situation->asTyped(RequirementId::FORMAT_COMPRESSION));
         yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
-            ['format.kind', 'format.compression', ...($lossyKind ? ['format.channels', 'format.alpha', 'format.bit_depth', 'format.sample'] : [])], [$to], true, $side === 'files');
+            [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, ...($lossyKind ? [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE] : [])], [$to], true, $side === 'files');
     }
 
     /** @return iterable<Finding> */
     private function alpha(Situation $situation): iterable
     {
-        $asksAlpha = in_array($situation->subject->part->single('format.alpha'), ['straight', 'premultiplied', 'any'], true)
-            || in_array('A', Channels::parse($situation->subject->part->single('format.channels') ?? ''), true)
-            || $situation->subject->part->single('content.alpha_used') === 'yes';
+        $asksAlpha = in_array($situation->subject->part->single(RequirementId::FORMAT_ALPHA), ['straight', 'premultiplied', 'any'], true)
+            || in_array('A', Channels::parse($situation->subject->part->single(RequirementId::FORMAT_CHANNELS) ?? ''), true)
+            || $situation->subject->part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes';
         foreach (['files', 'scene'] as $side) {
             $shows = static fn (string $id): bool => $side === 'files' ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
-            if (! $shows('format.alpha') && ! $shows('format.channels') && ! $shows('content.alpha_used')) {
+            if (! $shows(RequirementId::FORMAT_ALPHA) && ! $shows(RequirementId::FORMAT_CHANNELS) && ! $shows(RequirementId::CONTENT_ALPHA_USED)) {
                 continue;
             }
-            if (! $this->isUniform($situation, 'format.alpha') || ! $this->isUniform($situation, 'format.channels')) {
+            if (! $this->isUniform($situation, RequirementId::FORMAT_ALPHA) || ! $this->isUniform($situation, RequirementId::FORMAT_CHANNELS)) {
                 continue;
             }
             $has = $this->hasAlpha($situation, $side);
             // channels that differ in more than alpha are another matter
-            $channels = $situation->isUnequal('format.channels') ? $this->butAlpha($situation->found('format.channels') ?? '') === $this->butAlpha($situation->entry('format.channels')->required ?? '') : false;
-            $touches = ['format.alpha', ...($channels ? ['format.channels'] : []), 'content.alpha_used'];
+            $channels = $situation->isUnequal(RequirementId::FORMAT_CHANNELS) ? $this->butAlpha($situation->found(RequirementId::FORMAT_CHANNELS) ?? '') === $this->butAlpha($situation->entry(RequirementId::FORMAT_CHANNELS)->required ?? '') : false;
+            $touches = [RequirementId::FORMAT_ALPHA, ...($channels ? [RequirementId::FORMAT_CHANNELS] : []), RequirementId::CONTENT_ALPHA_USED];
             if (! $situation->isUnequal(...$touches)) {
                 continue;
             }
@@ -174,43 +175,43 @@ final readonly class FormatCauses implements CauseFamily
     private function withoutAlpha(Situation $situation, string $side): array
     {
         $part = $situation->part();
-        $id = $situation->isUnequal('format.alpha') ? 'format.alpha' : 'format.channels';
+        $id = $situation->isUnequal(RequirementId::FORMAT_ALPHA) ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
         if ($side === 'scene') {
-            $fixes = $situation->inScene('format.alpha') ? [Fix::set($part, 'format.alpha', 'alpha', $situation->found('format.alpha'), 'none', 'Save without alpha.')] : [];
+            $fixes = $situation->inScene(RequirementId::FORMAT_ALPHA) ? [Fix::set($part, RequirementId::FORMAT_ALPHA, 'alpha', $situation->found(RequirementId::FORMAT_ALPHA), 'none', 'Save without alpha.')] : [];
 
-            return [...$fixes, ...($situation->inScene('format.channels') ? EntryFix::of($situation, 'format.channels', 'the channels')->fixes : [])];
+            return [...$fixes, ...($situation->inScene(RequirementId::FORMAT_CHANNELS) ? EntryFix::of($situation, RequirementId::FORMAT_CHANNELS, 'the channels')->fixes : [])];
         }
-        $channels = $situation->subject->part->single('format.channels') ?? $this->butAlpha($situation->shared(static fn (MediaFacts $f): ?string => $f->channelsText()) ?? 'RGBA');
+        $channels = $situation->subject->part->single(RequirementId::FORMAT_CHANNELS) ?? $this->butAlpha($situation->shared(static fn (MediaFacts $f): ?string => $f->channelsText()) ?? 'RGBA');
 
         return $situation->subject->part->delivers->isMovie() ? EntryFix::of($situation, $id, 'the alpha')->fixes
-            : [Fix::encode($part, 'format.channels', 'channels', "{$channels}A", $channels, $situation->framesOf($id))];
+            : [Fix::encode($part, RequirementId::FORMAT_CHANNELS, 'channels', "{$channels}A", $channels, $situation->framesOf($id))];
     }
 
     /** @param  list<string>  $touches */
     private function lacksAlpha(Situation $situation, string $side, ?Kind $kind, array $touches): Finding
     {
         $part = $situation->part();
-        $codec = $situation->scene()?->get('format.codec');
+        $codec = $situation->scene()?->get(RequirementId::FORMAT_CODEC);
         $render = $side === 'files' && ! $situation->subject->part->delivers->isMovie();
         $kinds = array_values(array_filter($situation->subject->part->kinds(), static fn (Kind $k): bool => $k->canHoldAlpha()));
-        $alpha = $situation->subject->part->single('format.alpha') ?? 'straight';
-        $save = $side === 'scene' && ! in_array($situation->scene()?->get('format.alpha'), ['none'], true) ? [] : [Fix::set($part, 'format.alpha', 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
+        $alpha = $situation->subject->part->single(RequirementId::FORMAT_ALPHA) ?? 'straight';
+        $save = $side === 'scene' && ! in_array($situation->scene()?->get(RequirementId::FORMAT_ALPHA), ['none'], true) ? [] : [Fix::set($part, RequirementId::FORMAT_ALPHA, 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
         if ($side === 'scene' && $codec !== null && ! CodecCapabilities::canHoldAlpha($codec)) {
-            $askedCodec = $situation->subject->part->single('format.codec');
+            $askedCodec = $situation->subject->part->single(RequirementId::FORMAT_CODEC);
             $fix = $askedCodec !== null && CodecCapabilities::canHoldAlpha($askedCodec)
-                ? Fix::set($part, 'format.codec', 'the codec', $codec, $askedCodec)
-                : Fix::set($part, 'format.codec', 'the codec', $codec, 'prores 4444', 'Set the codec to one that carries alpha, such as ProRes 4444, PNG or Animation.');
+                ? Fix::set($part, RequirementId::FORMAT_CODEC, 'the codec', $codec, $askedCodec)
+                : Fix::set($part, RequirementId::FORMAT_CODEC, 'the codec', $codec, 'prores 4444', 'Set the codec to one that carries alpha, such as ProRes 4444, PNG or Animation.');
 
             return new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [$fix, ...$save], true);
         }
         if ($kind !== null && ! $kind->canHoldAlpha()) {
             $to = $kinds[0] ?? Kind::Png;
-            $fix = Fix::set($part, 'format.kind', 'the format', $kind->value, $to->value, $kinds === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null);
+            $fix = Fix::set($part, RequirementId::FORMAT_KIND, 'the format', $kind->value, $to->value, $kinds === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null);
 
             return new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save], true, $render);
         }
         $fixes = [];
-        foreach (['format.alpha' => 'alpha', 'format.channels' => 'the channels'] as $id => $label) {
+        foreach ([RequirementId::FORMAT_ALPHA => 'alpha', RequirementId::FORMAT_CHANNELS => 'the channels'] as $id => $label) {
             $fixes = [...$fixes, ...($situation->isUnequal($id) ? EntryFix::of($situation, $id, $label)->fixes : [])];
         }
 
@@ -225,9 +226,9 @@ final readonly class FormatCauses implements CauseFamily
 
             return is_bool($told) ? $told : null;
         }
-        $alpha = $situation->scene()?->get('format.alpha');
-        $channels = $situation->scene()?->get('format.channels');
-        if ($situation->found('format.alpha') === 'none') {
+        $alpha = $situation->scene()?->get(RequirementId::FORMAT_ALPHA);
+        $channels = $situation->scene()?->get(RequirementId::FORMAT_CHANNELS);
+        if ($situation->found(RequirementId::FORMAT_ALPHA) === 'none') {
             return false;
         }
 
@@ -243,7 +244,7 @@ final readonly class FormatCauses implements CauseFamily
     private function deeper(Situation $situation): array
     {
         $fixes = [];
-        foreach (['format.bit_depth' => 'the depth', 'format.sample' => 'the sample type'] as $id => $label) {
+        foreach ([RequirementId::FORMAT_BIT_DEPTH => 'the depth', RequirementId::FORMAT_SAMPLE => 'the sample type'] as $id => $label) {
             $fixes = [...$fixes, ...($situation->isUnequal($id) ? EntryFix::of($situation, $id, $label)->fixes : [])];
         }
 
@@ -255,22 +256,22 @@ final readonly class FormatCauses implements CauseFamily
     {
         $less = false;
         $side = 'scene';
-        foreach (['format.bit_depth', 'format.sample'] as $id) {
+        foreach ([RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE] as $id) {
             if (! $situation->isUnequal($id) || ! $this->isUniform($situation, $id)) {
                 continue;
             }
             $found = $situation->found($id) ?? '';
             $asked = $situation->entry($id)?->requirement->value->single() ?? '';
             $side = $situation->side($id);
-            $less = $less || ($id === 'format.bit_depth' ? (int) $found < (int) $asked : $found === 'uint' && $asked === 'float');
+            $less = $less || ($id === RequirementId::FORMAT_BIT_DEPTH ? (int) $found < (int) $asked : $found === 'uint' && $asked === 'float');
         }
         if (! $less) {
             return;
         }
         $depth = static fn (?string $bits, ?string $sample): string => trim(($bits === null ? '' : "{$bits}-bit ").($sample ?? ''));
-        $found = $depth($situation->isUnequal('format.bit_depth') ? $situation->found('format.bit_depth') : null, $situation->isUnequal('format.sample') ? $situation->found('format.sample') : null);
-        $asked = $depth($situation->subject->part->single('format.bit_depth'), $situation->subject->part->single('format.sample'));
-        yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], ['format.bit_depth', 'format.sample'],
+        $found = $depth($situation->isUnequal(RequirementId::FORMAT_BIT_DEPTH) ? $situation->found(RequirementId::FORMAT_BIT_DEPTH) : null, $situation->isUnequal(RequirementId::FORMAT_SAMPLE) ? $situation->found(RequirementId::FORMAT_SAMPLE) : null);
+        $asked = $depth($situation->subject->part->single(RequirementId::FORMAT_BIT_DEPTH), $situation->subject->part->single(RequirementId::FORMAT_SAMPLE));
+        yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE],
             $this->deeper($situation), true, $side === 'files' && ! $situation->subject->part->delivers->isMovie());
     }
 }

@@ -13,6 +13,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -21,12 +22,12 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class FrameSetCauses implements CauseFamily
 {
-    private const TOUCHES = ['time.range', 'time.count', 'time.duration', 'time.extent', 'time.step'];
+    private const TOUCHES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP];
 
     public function find(Situation $situation): iterable
     {
-        $byFiles = $situation->inFiles('time.range') || $situation->inFiles('time.step') || $situation->inFiles('time.count') || $situation->inFiles('time.duration')
-            || ($situation->subject->pass !== null && $situation->inFiles('passes'));
+        $byFiles = $situation->inFiles(RequirementId::TIME_RANGE) || $situation->inFiles(RequirementId::TIME_STEP) || $situation->inFiles(RequirementId::TIME_COUNT) || $situation->inFiles(RequirementId::TIME_DURATION)
+            || ($situation->subject->pass !== null && $situation->inFiles(RequirementId::PASSES));
         $pass = $situation->subject->onlyPass();
         if (! $byFiles) {
             yield from $situation->isUnequal(...self::TOUCHES) ? SceneFrameCauses::find($situation) : [];
@@ -40,7 +41,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $findings = $findings === [] ? $this->beginsLate($situation, $pass, $pass->expected) : $findings;
         foreach ([...$findings, ...$this->besides($situation, $pass, $pass->expected)] as $finding) {
             // where passes are files of their own, the same frames decide whether they are complete
-            yield $pass->pass === null ? $finding : $finding->touching('passes');
+            yield $pass->pass === null ? $finding : $finding->touching(RequirementId::PASSES);
         }
     }
 
@@ -113,7 +114,7 @@ final readonly class FrameSetCauses implements CauseFamily
             return [];
         }
 
-        return [Fix::set($situation->part(), 'time.range', 'the range', $listed === null ? null : (string) $listed, (string) $expected->span())];
+        return [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', $listed === null ? null : (string) $listed, (string) $expected->span())];
     }
 
     /**
@@ -122,14 +123,14 @@ final readonly class FrameSetCauses implements CauseFamily
      */
     private function single(Situation $situation, PassMatch $pass, array $seen): iterable
     {
-        $told = $situation->scene()?->get('time.extent');
+        $told = $situation->scene()?->get(RequirementId::TIME_EXTENT);
         $whole = $pass->present->minus($pass->damaged);
         // a scene that is told to render its range did not make this by rendering one frame
         if (count($whole) !== 1 || count($pass->present) !== 1 || count($pass->expected ?? $whole) < 2 || ($told !== null && $told !== 'one' && ! $pass->lone)) {
             return;
         }
         $which = $pass->lone ? 'One frame only, without a number,' : "One frame only, {$pass->present},";
-        $fixes = $told === 'listed' || $told === 'whole' ? [] : [Fix::set($situation->part(), 'time.extent', 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.')];
+        $fixes = $told === 'listed' || $told === 'whole' ? [] : [Fix::set($situation->part(), RequirementId::TIME_EXTENT, 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.')];
         yield new Finding('single-frame-mode', 'files', "{$which} where ".count($pass->expected ?? $whole).' are asked: the scene was told to render the frame it stood on.', $seen, self::TOUCHES,
             $fixes, true, or: ! $pass->lone && $pass->expected !== null && $pass->present->first() === $pass->expected->first() ? ['render-stopped'] : []);
     }
@@ -179,9 +180,9 @@ final readonly class FrameSetCauses implements CauseFamily
     private function step(Situation $situation, FrameRange $present, int $step, array $seen): Finding
     {
         $scene = $situation->scene();
-        $told = $scene?->get('time.step');
+        $told = $scene?->get(RequirementId::TIME_STEP);
         $fix = $told !== null && $scene->step() === $situation->subject->part->step() ? []
-            : [Fix::set($situation->part(), 'time.step', 'the step', (string) $step, (string) $situation->subject->part->step())];
+            : [Fix::set($situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $situation->subject->part->step())];
 
         return new Finding('step-left-on', 'files', 'Only every '.Text::ordinal($step)." frame was rendered: {$present}.", $told === (string) $step ? [...$seen, "time.step is {$step}"] : $seen, self::TOUCHES, $fix, true);
     }
@@ -233,7 +234,7 @@ final readonly class FrameSetCauses implements CauseFamily
         }
         $due = $expected->and(FrameRange::of($left->first(), $expected->last()));
         yield new Finding('resume-leaves-gap', 'scene', "The scene would go on at {$scene->first()}, and leaves out {$left}.", ["the scene would render {$scene}", "whole frames are {$good}"], self::TOUCHES,
-            [Fix::set($situation->part(), 'time.range', 'the range', (string) $scene, (string) $due, "Set the range to {$due}, from the first frame that is not whole; it is {$scene}.")]);
+            [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $scene, (string) $due, "Set the range to {$due}, from the first frame that is not whole; it is {$scene}.")]);
     }
 
     /**
@@ -243,7 +244,7 @@ final readonly class FrameSetCauses implements CauseFamily
     private function stopped(Situation $situation, PassMatch $pass, FrameRange $expected, bool $stepped, array $seen): iterable
     {
         $scene = $situation->scene()?->frames();
-        $one = $situation->scene()?->get('time.extent') === 'one';
+        $one = $situation->scene()?->get(RequirementId::TIME_EXTENT) === 'one';
         if ($scene !== null && ! $scene->isEmpty() && ! $one && $scene->last() <= $pass->present->last()) {
             return;
         }
@@ -253,7 +254,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $bad = $tail->isEmpty() ? $expected->minus(FrameRange::of($expected->first(), $inside->last()))->first() : $tail->first();
         $left = $expected->and(FrameRange::of($bad, $expected->last()));
         $evidence = [...$seen, ...($tail->isEmpty() ? [] : DamagedTail::evidence($pass, $tail)), ...($scene === null ? [] : ["the scene would render {$scene}"])];
-        $touches = [...self::TOUCHES, ...($tail->isEmpty() ? [] : ['content.whole'])];
+        $touches = [...self::TOUCHES, ...($tail->isEmpty() ? [] : [RequirementId::CONTENT_WHOLE])];
         $short = $scene !== null && ! $one && $scene->last() < $expected->last();
         $fixes = $short ? $this->setRange($situation, $scene, $expected) : [];
         $pace = ArrivalPace::of($pass, $situation->scannedAt);

@@ -9,6 +9,7 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Naming\Difference;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `leftovers` and, where a left-over file bears the mark of one, `copy-suffix`. */
@@ -19,22 +20,22 @@ final readonly class Leftovers implements CauseFamily
     public function find(Situation $situation): iterable
     {
         $match = $situation->subject->deliveryMatch;
-        if ($match === null || ! $situation->inFiles('delivery.extras')) {
+        if ($match === null || ! $situation->inFiles(RequirementId::DELIVERY_EXTRAS)) {
             return;
         }
         $copies = array_values(array_filter($match->extras, $this->isCopy(...)));
         $theirs = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ($e->reading?->isOfAnother($situation->subject->others) ?? false)));
         $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)));
         if ($copies !== []) {
-            yield new Finding('copy-suffix', 'files', Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), ['delivery.extras'], $this->fixes($situation, $copies));
+            yield new Finding('copy-suffix', 'files', Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $copies));
         }
         if ($theirs !== []) {
-            yield new Finding('value-of-another', 'files', Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), ['delivery.extras'], $this->fixes($situation, $theirs));
+            yield new Finding('value-of-another', 'files', Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $theirs));
         }
         if ($others !== [] || $match->odd !== []) {
             $count = $this->count($others) + count($match->odd);
             $named = $others === [] ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…') : $this->brief($others);
-            yield new Finding('leftovers', 'files', Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), ['delivery.extras'], $this->fixes($situation, $others));
+            yield new Finding('leftovers', 'files', Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $others));
         }
     }
 

@@ -11,24 +11,25 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `settings-changed-midway` and `two-takes-mixed`: a fact that is one thing in some frames and another in the rest. */
 final readonly class MidwayChangeCauses implements CauseFamily
 {
     /** What a fact is called, and the lines it decides. */
     public const LINES = [
-        'size' => ['picture.resolution', 'picture.display_aspect'],
-        'pixel aspect' => ['picture.pixel_aspect', 'picture.display_aspect'],
-        'region' => ['picture.region'],
-        'format' => ['format.kind', 'format.compression', 'naming.pattern'],
-        'depth' => ['format.bit_depth', 'format.sample'],
-        'channels' => ['format.channels', 'format.alpha', 'passes'],
-        'compression' => ['format.compression'],
-        'camera' => ['camera.name'],
-        'rate' => ['time.rate'],
-        'quality' => ['format.quality'],
-        'chroma' => ['format.chroma'],
-        'density' => ['picture.density'],
+        'size' => [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT],
+        'pixel aspect' => [RequirementId::PICTURE_PIXEL_ASPECT, RequirementId::PICTURE_DISPLAY_ASPECT],
+        'region' => [RequirementId::PICTURE_REGION],
+        'format' => [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN],
+        'depth' => [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE],
+        'channels' => [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::PASSES],
+        'compression' => [RequirementId::FORMAT_COMPRESSION],
+        'camera' => [RequirementId::CAMERA_NAME],
+        'rate' => [RequirementId::TIME_RATE],
+        'quality' => [RequirementId::FORMAT_QUALITY],
+        'chroma' => [RequirementId::FORMAT_CHROMA],
+        'density' => [RequirementId::PICTURE_DENSITY],
     ];
 
     public function find(Situation $situation): iterable
@@ -38,8 +39,8 @@ final readonly class MidwayChangeCauses implements CauseFamily
         foreach ($situation->passes() as $pass) {
             $runs = $this->runs($pass);
             foreach ($runs as $fact => $ofFact) {
-                $lines = array_filter([...self::LINES[$fact], 'content.uniform'], $situation->inFiles(...));
-                if (count($ofFact) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles('picture.region'))) {
+                $lines = array_filter([...self::LINES[$fact], RequirementId::CONTENT_UNIFORM], $situation->inFiles(...));
+                if (count($ofFact) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles(RequirementId::PICTURE_REGION))) {
                     continue;
                 }
                 $values = array_values(array_unique(array_column($ofFact, 1)));
@@ -88,7 +89,7 @@ final readonly class MidwayChangeCauses implements CauseFamily
      */
     private function lines(array $facts): array
     {
-        $lines = ['content.uniform'];
+        $lines = [RequirementId::CONTENT_UNIFORM];
         foreach (array_keys($facts) as $fact) {
             $lines = [...$lines, ...self::LINES[$fact]];
         }

@@ -19,6 +19,7 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\Difference;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PieceReading;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
@@ -28,12 +29,12 @@ final readonly class NamingCauses implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
-        if (! $situation->isUnequal('naming.pattern', 'output.overwrites')) {
+        if (! $situation->isUnequal(RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES)) {
             return;
         }
-        if ($situation->inFiles('naming.pattern')) {
+        if ($situation->inFiles(RequirementId::NAMING_PATTERN)) {
             yield from $this->files($situation);
-        } elseif ($situation->inScene('naming.pattern') || $situation->inScene('output.overwrites')) {
+        } elseif ($situation->inScene(RequirementId::NAMING_PATTERN) || $situation->inScene(RequirementId::OUTPUT_OVERWRITES)) {
             yield from $this->scene($situation);
         }
     }
@@ -79,7 +80,7 @@ final readonly class NamingCauses implements CauseFamily
                 $says[$text] = true;
                 $evidence[] = Text::shown($take->sequence->sampleName());
             }
-            yield new Finding($id, 'files', implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), ['naming.pattern'], array_values($fixes));
+            yield new Finding($id, 'files', implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), [RequirementId::NAMING_PATTERN], array_values($fixes));
         }
     }
 
@@ -87,10 +88,10 @@ final readonly class NamingCauses implements CauseFamily
     private function lone(Situation $situation, Take $take): Finding
     {
         $name = Text::shown($take->sequence->sampleName());
-        $typed = $situation->asTyped('naming.pattern');
+        $typed = $situation->asTyped(RequirementId::NAMING_PATTERN);
 
-        return new Finding('fixed-name-overwrites', 'files', "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], ['naming.pattern'], [
-            Fix::set($situation->part(), 'naming.pattern', 'the output name', $name, $typed),
+        return new Finding('fixed-name-overwrites', 'files', "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], [RequirementId::NAMING_PATTERN], [
+            Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $name, $typed),
             Fix::setAside($situation->part(), $take->path(), 1),
         ], render: true);
     }
@@ -111,7 +112,7 @@ final readonly class NamingCauses implements CauseFamily
     private static function isProvenToBe(PieceReading $piece, Situation $situation): bool
     {
         $file = $situation->scene()->file ?? '';
-        $name = $situation->scene()?->get('naming.pattern') ?? '';
+        $name = $situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '';
 
         return self::isAt($file, $piece->asked) && ! self::isAt($file, $piece->found) && self::isAt($name, $piece->found) && ! self::isAt($name, $piece->asked);
     }
@@ -123,7 +124,7 @@ final readonly class NamingCauses implements CauseFamily
 
     private function deliverRightOne(Situation $situation, Take $take, FrameRange $frames): Fix
     {
-        $typed = $situation->asTyped('naming.pattern');
+        $typed = $situation->asTyped(RequirementId::NAMING_PATTERN);
         $numbered = $situation->subject->isNumbered();
         $which = $numbered ? ', '.mb_strimwidth((string) $frames, 0, 90, '…') : '';
 
@@ -202,7 +203,7 @@ final readonly class NamingCauses implements CauseFamily
     private function version(PieceReading $piece, Situation $situation): string
     {
         $says = "The version is {$piece->found}, and {$piece->asked} is asked.";
-        $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get('naming.pattern') ?? '');
+        $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '');
         $is = static fn (string $version): bool => self::isAt($scene, $version);
         if (self::isProvenToBe($piece, $situation)) {
             return "{$says} The scene is at {$piece->asked} and writes {$piece->found} into its names, so they are the right ones.";
@@ -219,21 +220,21 @@ final readonly class NamingCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function scene(Situation $situation): iterable
     {
-        $set = $situation->scene()?->get('naming.pattern') ?? '';
+        $set = $situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '';
         $set = self::asShown($set);
-        $asked = $situation->asTyped('naming.pattern');
-        $fix = [Fix::set($situation->part(), 'naming.pattern', 'the output name', $set, $asked)];
+        $asked = $situation->asTyped(RequirementId::NAMING_PATTERN);
+        $fix = [Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
-            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], ['naming.pattern', 'output.overwrites'], $fix);
-        } elseif ($situation->inScene('output.overwrites') && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()) {
-            $next = $situation->subject->part->single('naming.pattern') ?? '';
-            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], ['output.overwrites'],
-                [Fix::set($situation->part(), 'output.folder', 'the output folder', $situation->scene()?->get('output.folder'), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
+            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], [RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES], $fix);
+        } elseif ($situation->inScene(RequirementId::OUTPUT_OVERWRITES) && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()) {
+            $next = $situation->subject->part->single(RequirementId::NAMING_PATTERN) ?? '';
+            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], [RequirementId::OUTPUT_OVERWRITES],
+                [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $situation->scene()?->get(RequirementId::OUTPUT_FOLDER), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
         }
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
             foreach ($this->pieces($reading, null) as [$difference, $piece]) {
-                if ($piece->piece === 'ext' && KindRule::otherExtension($situation->subject) !== null && $situation->inScene('format.kind')) {
+                if ($piece->piece === 'ext' && KindRule::otherExtension($situation->subject) !== null && $situation->inScene(RequirementId::FORMAT_KIND)) {
                     continue;
                 }
                 $another = $this->isOfAnother($situation, $difference, $piece);
@@ -242,7 +243,7 @@ final readonly class NamingCauses implements CauseFamily
                     continue;
                 }
                 $seen[$id] = true;
-                yield new Finding($id, 'scene', $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], ['naming.pattern'], $fix);
+                yield new Finding($id, 'scene', $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], [RequirementId::NAMING_PATTERN], $fix);
             }
         }
     }

@@ -14,12 +14,13 @@ use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `nothing-delivered`, `movie-instead-of-frames`, `frames-instead-of-movie`, `pass-missing`, `pass-not-saved`. */
 final readonly class NothingDelivered implements CauseFamily
 {
-    private const ABOUT_FILES = ['time.range', 'time.count', 'time.step', 'format.kind', 'naming.pattern', 'content.whole', 'format.compression', 'passes'];
+    private const ABOUT_FILES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN, RequirementId::CONTENT_WHOLE, RequirementId::FORMAT_COMPRESSION, RequirementId::PASSES];
 
     public function find(Situation $situation): iterable
     {
@@ -31,10 +32,10 @@ final readonly class NothingDelivered implements CauseFamily
         if ($subject->match !== null && $subject->match->instead !== null) {
             yield $this->instead($situation, $subject->match->instead['path'], $subject->match->instead['kind']);
         }
-        $kind = Kind::tryFrom($situation->scene()?->get('format.kind') ?? '');
-        if ($situation->inScene('format.kind') && ! $situation->inFiles('format.kind') && $kind !== null && $wantsMovie !== $kind->isMovie()) {
-            $fixes = EntryFix::of($situation, 'format.kind', 'the format')->fixes;
-            $touches = ['format.kind', 'format.compression', 'naming.pattern'];
+        $kind = Kind::tryFrom($situation->scene()?->get(RequirementId::FORMAT_KIND) ?? '');
+        if ($situation->inScene(RequirementId::FORMAT_KIND) && ! $situation->inFiles(RequirementId::FORMAT_KIND) && $kind !== null && $wantsMovie !== $kind->isMovie()) {
+            $fixes = EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
+            $touches = [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN];
             if ($kind->isMovie()) {
                 yield new Finding('movie-instead-of-frames', 'scene', "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
             } elseif ($kind->isPicture()) {
@@ -49,7 +50,7 @@ final readonly class NothingDelivered implements CauseFamily
         $part = $situation->subject->part;
         $told = array_keys(array_filter($situation->entries, static fn (Entry $e): bool => $e->isUnequal() && ($e->files?->isUnequal() ?? false)));
         $told = array_values(array_filter($told, static fn (string $id): bool => ! str_starts_with($id, 'delivery.')));
-        $name = $part->single('naming.pattern') === null ? "the part {$part->name}" : $this->nameOf($situation);
+        $name = $part->single(RequirementId::NAMING_PATTERN) === null ? "the part {$part->name}" : $this->nameOf($situation);
         $fixes = match (true) {
             $part->delivers === Delivers::File => [Fix::deliver($part->name, $name, null, "Deliver {$name}.")],
             $part->delivers === Delivers::Movie => [Fix::deliver($part->name, $name, null, ($part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}").", and deliver {$name}.")],
@@ -84,7 +85,7 @@ final readonly class NothingDelivered implements CauseFamily
     {
         $part = $situation->subject->part;
 
-        return NamePattern::parse($part->single('naming.pattern') ?? '')->make($situation->subject->specification->pieceValues($part));
+        return NamePattern::parse($part->single(RequirementId::NAMING_PATTERN) ?? '')->make($situation->subject->specification->pieceValues($part));
     }
 
     private function instead(Situation $situation, string $found, Kind $kind): Finding
@@ -94,11 +95,11 @@ final readonly class NothingDelivered implements CauseFamily
         $asked = $part->kinds()[0]->value ?? ($part->delivers === Delivers::Movie ? 'mp4' : 'png');
         if ($part->delivers === Delivers::Movie) {
             return new Finding('frames-instead-of-movie', 'files', "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
-                [Fix::encode($part->name, 'format.kind', 'format', $kind->value, $asked, null, "Make a movie of these frames and deliver it as {$asked}.")]);
+                [Fix::encode($part->name, RequirementId::FORMAT_KIND, 'format', $kind->value, $asked, null, "Make a movie of these frames and deliver it as {$asked}.")]);
         }
 
         return new Finding('movie-instead-of-frames', 'files', "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
-            [Fix::set($part->name, 'format.kind', 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)], render: true);
+            [Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)], render: true);
     }
 
     /** @return iterable<Finding> */
@@ -106,15 +107,15 @@ final readonly class NothingDelivered implements CauseFamily
     {
         $pass = $situation->subject->onlyPass();
         if ($situation->subject->pass !== null && $pass !== null && $pass->isEmpty() && ! ($situation->subject->all?->isEmpty() ?? true)) {
-            yield new Finding('pass-missing', 'files', 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], ['passes', 'time.range', 'time.count'], render: true);
+            yield new Finding('pass-missing', 'files', 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT], render: true);
         }
-        $asked = $situation->entry('passes')->requirement->value->values ?? [];
-        if ($situation->inFiles('passes') && $situation->subject->pass === null && $pass !== null) {
-            $found = array_map(strtolower(...), explode(' | ', $situation->found('passes') ?? ''));
+        $asked = $situation->entry(RequirementId::PASSES)->requirement->value->values ?? [];
+        if ($situation->inFiles(RequirementId::PASSES) && $situation->subject->pass === null && $pass !== null) {
+            $found = array_map(strtolower(...), explode(' | ', $situation->found(RequirementId::PASSES) ?? ''));
             $missing = array_values(array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)));
-            yield new Finding('pass-missing', 'files', 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], ['passes'], render: true);
+            yield new Finding('pass-missing', 'files', 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], [RequirementId::PASSES], render: true);
         }
-        if ($situation->inScene('passes') && ! $situation->inFiles('passes')) {
+        if ($situation->inScene(RequirementId::PASSES) && ! $situation->inFiles(RequirementId::PASSES)) {
             yield from $this->ofScene($situation, $asked);
         }
     }
@@ -131,13 +132,13 @@ final readonly class NothingDelivered implements CauseFamily
         }
         $off = array_values(array_filter($asked, static fn (string $p): bool => array_key_exists(strtolower($p), $listed) && $listed[strtolower($p)] === false));
         $missing = array_values(array_filter($asked, static fn (string $p): bool => ! array_key_exists(strtolower($p), $listed)));
-        $has = $situation->found('passes') ?? 'none';
-        $set = fn (string $says): Fix => Fix::set($situation->part(), 'passes', 'the passes', $has, implode(' | ', $asked), $says);
+        $has = $situation->found(RequirementId::PASSES) ?? 'none';
+        $set = fn (string $says): Fix => Fix::set($situation->part(), RequirementId::PASSES, 'the passes', $has, implode(' | ', $asked), $says);
         if ($off !== []) {
-            yield new Finding('pass-not-saved', 'scene', Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], ['passes'], [$set('Switch on the saving of '.Text::series($off).'.')]);
+            yield new Finding('pass-not-saved', 'scene', Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], [RequirementId::PASSES], [$set('Switch on the saving of '.Text::series($off).'.')]);
         }
         if ($missing !== []) {
-            yield new Finding('pass-missing', 'scene', 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], ['passes'], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
+            yield new Finding('pass-missing', 'scene', 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], [RequirementId::PASSES], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
         }
     }
 }

@@ -14,6 +14,7 @@ use PlainLedger\Core\Diagnosis\SizeComparison;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 
 /**
  * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`, `square-pixel-size`,
@@ -22,7 +23,7 @@ use PlainLedger\Core\Media\MediaFacts;
  */
 final readonly class PictureSizeCauses implements CauseFamily
 {
-    private const TOUCHES = ['picture.resolution', 'picture.display_aspect'];
+    private const TOUCHES = [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT];
 
     /** Sizes that programs and standards offer by name, the lesser side second; each may also stand upright. */
     private const USUAL = [
@@ -40,9 +41,9 @@ final readonly class PictureSizeCauses implements CauseFamily
     public function find(Situation $situation): iterable
     {
         yield from $this->scaleAlone($situation);
-        $entry = $situation->entry('picture.resolution');
-        if ($entry === null || ! $situation->isUnequal('picture.resolution')) {
-            if ($situation->isUnequal('picture.display_aspect') && ! $situation->isUnequal('picture.pixel_aspect')) {
+        $entry = $situation->entry(RequirementId::PICTURE_RESOLUTION);
+        if ($entry === null || ! $situation->isUnequal(RequirementId::PICTURE_RESOLUTION)) {
+            if ($situation->isUnequal(RequirementId::PICTURE_DISPLAY_ASPECT) && ! $situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)) {
                 yield $this->shapeAlone($situation);
             }
 
@@ -51,12 +52,12 @@ final readonly class PictureSizeCauses implements CauseFamily
         $asked = array_map(Resolution::parse(...), $entry->requirement->value->values);
         $scene = $situation->scene();
         $inFiles = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}");
-        $file = $situation->inFiles('picture.resolution') && is_string($inFiles) ? Resolution::parse($inFiles) : null;
-        if ($situation->inFiles('picture.resolution') && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))) {
+        $file = $situation->inFiles(RequirementId::PICTURE_RESOLUTION) && is_string($inFiles) ? Resolution::parse($inFiles) : null;
+        if ($situation->inFiles(RequirementId::PICTURE_RESOLUTION) && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))) {
             return;
         }
         $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
-        $bySceneToo = $situation->inScene('picture.resolution') && ($file === null || in_array((string) $file, $rendered, true));
+        $bySceneToo = $situation->inScene(RequirementId::PICTURE_RESOLUTION) && ($file === null || in_array((string) $file, $rendered, true));
         $found = $bySceneToo ? $scene?->size() : $file;
         if ($found === null) {
             return;
@@ -88,13 +89,13 @@ final readonly class PictureSizeCauses implements CauseFamily
      */
     private function scaleAlone(Situation $situation): iterable
     {
-        if (! $situation->inScene('picture.scale') || $situation->isUnequal('picture.resolution') || ($situation->entry('picture.scale')->required ?? '') !== '100') {
+        if (! $situation->inScene(RequirementId::PICTURE_SCALE) || $situation->isUnequal(RequirementId::PICTURE_RESOLUTION) || ($situation->entry(RequirementId::PICTURE_SCALE)->required ?? '') !== '100') {
             return;
         }
-        $scale = $situation->scene()?->get('picture.scale') ?? '100';
+        $scale = $situation->scene()?->get(RequirementId::PICTURE_SCALE) ?? '100';
         $above = Fraction::parse($scale)->isGreaterThan(100);
-        yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], ['picture.scale'],
-            [Fix::set($situation->part(), 'picture.scale', 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
+        yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], [RequirementId::PICTURE_SCALE],
+            [Fix::set($situation->part(), RequirementId::PICTURE_SCALE, 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
     }
 
     /**
@@ -107,7 +108,7 @@ final readonly class PictureSizeCauses implements CauseFamily
         [$size, $target] = [$comparison->found, $comparison->asked];
         $full = $scale->isEqualTo(100);
         $set = $comparison->setSize();
-        $render = $situation->inFiles('picture.resolution');
+        $render = $situation->inFiles(RequirementId::PICTURE_RESOLUTION);
         $percent = Fraction::decimal($scale);
         $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
         // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
@@ -118,8 +119,8 @@ final readonly class PictureSizeCauses implements CauseFamily
         if (! $full) {
             $above = $scale->isGreaterThan(100);
             yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
-                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, 'picture.scale', 'picture.projection'],
-                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])], $either, $render);
+                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
+                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])], $either, $render);
             if ($right) {
                 return;
             }
@@ -145,7 +146,7 @@ final readonly class PictureSizeCauses implements CauseFamily
                 ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale above full makes them. They can be reduced to the size asked instead of being rendered again."
                 : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.";
             yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'files', $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
-                [Fix::set($part, 'picture.scale', 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")], true, true, ! $above && $this->isUsual($file) ? ['smaller-preset'] : []);
+                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")], true, true, ! $above && $this->isUsual($file) ? ['smaller-preset'] : []);
         }
         yield from $this->bySize($comparison, true, $scale === null);
     }
@@ -176,7 +177,7 @@ final readonly class PictureSizeCauses implements CauseFamily
         if ($size->equals($target->swapped()) && $size->width !== $size->height) {
             yield $make('sides-swapped', "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif ($comparison->isSameOnScreen()) {
-            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", 'picture.pixel_aspect');
+            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", RequirementId::PICTURE_PIXEL_ASPECT);
         } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
             yield $make('smaller-preset', "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
@@ -188,16 +189,16 @@ final readonly class PictureSizeCauses implements CauseFamily
 
     private function shapeAlone(Situation $situation): Finding
     {
-        $found = $situation->found('picture.display_aspect') ?? '';
-        $asked = $situation->entry('picture.display_aspect')->required ?? '';
+        $found = $situation->found(RequirementId::PICTURE_DISPLAY_ASPECT) ?? '';
+        $asked = $situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT)->required ?? '';
 
-        return new Finding('wrong-shape', $situation->side('picture.display_aspect'), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], ['picture.display_aspect'],
-            EntryFix::of($situation, 'picture.display_aspect', 'the shape')->fixes, true, $situation->inFiles('picture.display_aspect'));
+        return new Finding('wrong-shape', $situation->side(RequirementId::PICTURE_DISPLAY_ASPECT), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], [RequirementId::PICTURE_DISPLAY_ASPECT],
+            EntryFix::of($situation, RequirementId::PICTURE_DISPLAY_ASPECT, 'the shape')->fixes, true, $situation->inFiles(RequirementId::PICTURE_DISPLAY_ASPECT));
     }
 
     private function isStarting(Situation $situation, Resolution $size): bool
     {
-        return in_array((string) $size, $situation->subject->specification->startingValues['picture.resolution'] ?? [], true);
+        return in_array((string) $size, $situation->subject->specification->startingValues[RequirementId::PICTURE_RESOLUTION] ?? [], true);
     }
 
     private function isUsual(Resolution $size): bool

@@ -12,6 +12,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `black-frames`, `frozen-frames` and `alpha-all-opaque`: what only a look at the pixels shows. */
 final readonly class PixelCauses implements CauseFamily
@@ -22,57 +23,57 @@ final readonly class PixelCauses implements CauseFamily
         yield from $this->repeated($situation);
         yield from $this->frozen($situation);
         yield from $this->hold($situation);
-        $wrong = $situation->wrong('content.loop');
-        if ($situation->inFiles('content.loop') && count($wrong) === 1 && ($situation->entry('content.loop')->required ?? '') === 'yes') {
+        $wrong = $situation->wrong(RequirementId::CONTENT_LOOP);
+        if ($situation->inFiles(RequirementId::CONTENT_LOOP) && count($wrong) === 1 && ($situation->entry(RequirementId::CONTENT_LOOP)->required ?? '') === 'yes') {
             $last = $wrong->last();
             $expected = $situation->subject->expected;
             $shorter = $expected === null ? null : $expected->minus($wrong);
-            yield new Finding('seam-shown-twice', 'files', "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], ['content.loop'], [
+            yield new Finding('seam-shown-twice', 'files', "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], [RequirementId::CONTENT_LOOP], [
                 Fix::setAside($situation->part(), ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}", 1, $wrong),
-                ...($shorter === null ? [] : [Fix::set($situation->part(), 'time.range', 'the range', (string) $expected, (string) $shorter, "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.")]),
+                ...($shorter === null ? [] : [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, (string) $shorter, "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.")]),
             ]);
         }
-        if ($situation->inFiles('content.alpha_used') && $situation->found('content.alpha_used') === 'no' && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true) {
-            yield new Finding('alpha-all-opaque', 'files', 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], ['content.alpha_used'],
-                [Fix::set($situation->part(), 'content.alpha_used', 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')], render: true);
+        if ($situation->inFiles(RequirementId::CONTENT_ALPHA_USED) && $situation->found(RequirementId::CONTENT_ALPHA_USED) === 'no' && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true) {
+            yield new Finding('alpha-all-opaque', 'files', 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], [RequirementId::CONTENT_ALPHA_USED],
+                [Fix::set($situation->part(), RequirementId::CONTENT_ALPHA_USED, 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')], render: true);
         }
     }
 
     /** @return iterable<Finding> */
     private function repeated(Situation $situation): iterable
     {
-        $looks = $situation->inFiles('content.cadence') || $situation->inFiles('content.frozen') ? PassSamples::of($situation->subject) : null;
+        $looks = $situation->inFiles(RequirementId::CONTENT_CADENCE) || $situation->inFiles(RequirementId::CONTENT_FROZEN) ? PassSamples::of($situation->subject) : null;
         $cadence = $looks === null || $looks->hasUnseen() ? 'every' : CadenceRule::of($looks);
-        $asked = $situation->entry('content.cadence')?->requirement->value->values ?? ['every'];
+        $asked = $situation->entry(RequirementId::CONTENT_CADENCE)?->requirement->value->values ?? ['every'];
         if ($cadence === 'every' || in_array($cadence, $asked, true)) {
             return;
         }
         $how = match ($cadence) {
             '2' => 'Each picture stands for two frames', '3' => 'Each picture stands for three frames', default => "Pictures stand for {$cadence} frames in turn"
         };
-        yield new Finding('pictures-repeated', 'files', "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], ['content.cadence', 'content.frozen'],
+        yield new Finding('pictures-repeated', 'files', "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN],
             [Fix::set($situation->part(), 'time.animation_rate', 'the rate and the speed', $cadence, 'every', 'Set the rate, or the speed, that makes each frame a picture of its own.')], render: true);
     }
 
     /** @return iterable<Finding> */
     private function hold(Situation $situation): iterable
     {
-        $entry = $situation->entry('content.hold');
-        if ($entry === null || ! $situation->inFiles('content.hold')) {
+        $entry = $situation->entry(RequirementId::CONTENT_HOLD);
+        if ($entry === null || ! $situation->inFiles(RequirementId::CONTENT_HOLD)) {
             return;
         }
         [$head, $tail] = array_map(intval(...), explode('+', $entry->requirement->value->single() ?? '0+0'));
-        $found = $situation->found('content.hold') ?? '';
+        $found = $situation->found(RequirementId::CONTENT_HOLD) ?? '';
         [$hasHead, $hasTail] = array_map(intval(...), explode('+', str_contains($found, '+') ? $found : '0+0'));
         $short = [...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []), ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : [])];
-        yield new Finding('hold-too-short', 'files', ucfirst(implode(', ', $short)).'.', $short, ['content.hold'],
-            [Fix::set($situation->part(), 'content.hold', 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')], render: true);
+        yield new Finding('hold-too-short', 'files', ucfirst(implode(', ', $short)).'.', $short, [RequirementId::CONTENT_HOLD],
+            [Fix::set($situation->part(), RequirementId::CONTENT_HOLD, 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')], render: true);
     }
 
     /** @return iterable<Finding> */
     private function black(Situation $situation): iterable
     {
-        $frames = $this->wrong($situation, 'content.black');
+        $frames = $this->wrong($situation, RequirementId::CONTENT_BLACK);
         if ($frames === null) {
             return;
         }
@@ -84,17 +85,17 @@ final readonly class PixelCauses implements CauseFamily
                 $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($light, 4).' of white';
             }
         }
-        $share = $situation->entry('content.black')?->requirement->value->pixels->share;
+        $share = $situation->entry(RequirementId::CONTENT_BLACK)?->requirement->value->pixels->share;
         [$one, $many] = $share === null ? ['is black', 'are black'] : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
-        yield new Finding('black-frames', 'files', $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, ['content.black'], render: true);
+        yield new Finding('black-frames', 'files', $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, [RequirementId::CONTENT_BLACK], render: true);
     }
 
     /** @return iterable<Finding> */
     private function frozen(Situation $situation): iterable
     {
-        $frames = $this->wrong($situation, 'content.frozen');
+        $frames = $this->wrong($situation, RequirementId::CONTENT_FROZEN);
         if ($frames !== null) {
-            yield new Finding('frozen-frames', 'files', $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], ['content.frozen'], render: true);
+            yield new Finding('frozen-frames', 'files', $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], [RequirementId::CONTENT_FROZEN], render: true);
         }
     }
 

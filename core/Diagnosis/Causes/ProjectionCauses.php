@@ -10,29 +10,30 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\ProjectionShape;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `not-two-to-one` and `spherical-not-tagged`. */
 final readonly class ProjectionCauses implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $entry = $situation->entry('picture.projection');
-        if ($entry === null || ! $situation->isUnequal('picture.projection') || ! str_starts_with($entry->required, 'lat-long')) {
+        $entry = $situation->entry(RequirementId::PICTURE_PROJECTION);
+        if ($entry === null || ! $situation->isUnequal(RequirementId::PICTURE_PROJECTION) || ! str_starts_with($entry->required, 'lat-long')) {
             return;
         }
         $part = $situation->part();
-        $side = $situation->side('picture.projection');
+        $side = $situation->side(RequirementId::PICTURE_PROJECTION);
         $size = $side === 'scene' ? $situation->scene()?->size() : $this->sharedSize($situation);
         if ($size === null) {
             return;
         }
         if (! ProjectionShape::holds($entry->required, $size->width, $size->height)) {
-            $wanted = $situation->subject->part->single('picture.resolution') ?? (2 * $size->height)."x{$size->height}";
+            $wanted = $situation->subject->part->single(RequirementId::PICTURE_RESOLUTION) ?? (2 * $size->height)."x{$size->height}";
             yield new Finding('not-two-to-one', $side, "A {$entry->required} picture is twice as wide as high".($entry->required === 'lat-long' ? '' : ' for each eye').", and it is {$size->spoken()}.", ["the size is {$size}"],
-                ['picture.projection', 'picture.resolution', 'picture.display_aspect'], [Fix::set($part, 'picture.resolution', 'the size', (string) $size, $wanted)], render: $side === 'files');
+                [RequirementId::PICTURE_PROJECTION, RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT], [Fix::set($part, RequirementId::PICTURE_RESOLUTION, 'the size', (string) $size, $wanted)], render: $side === 'files');
         } elseif ($side === 'files' && $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none') === 'none') {
             yield new Finding('spherical-not-tagged', 'files', 'The pictures are two to one, and nothing in them says that they are spherical.', ['no file has the mark of a lat-long picture'],
-                ['picture.projection'], [Fix::retag($part, 'picture.projection', 'the projection', 'none', $entry->required)]);
+                [RequirementId::PICTURE_PROJECTION], [Fix::retag($part, RequirementId::PICTURE_PROJECTION, 'the projection', 'none', $entry->required)]);
         }
     }
 

@@ -9,6 +9,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `rate-of-another-standard`: 1000/1001 apart, or one standard's rate for another's. */
 final readonly class RateOfAnotherStandard implements CauseFamily
@@ -17,12 +18,12 @@ final readonly class RateOfAnotherStandard implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
-        $entry = $situation->entry('time.rate');
-        $found = $situation->found('time.rate');
-        if ($entry === null || $found === null || ! $situation->isUnequal('time.rate')) {
+        $entry = $situation->entry(RequirementId::TIME_RATE);
+        $found = $situation->found(RequirementId::TIME_RATE);
+        if ($entry === null || $found === null || ! $situation->isUnequal(RequirementId::TIME_RATE)) {
             return;
         }
-        $side = $situation->side('time.rate');
+        $side = $situation->side(RequirementId::TIME_RATE);
         $asked = FrameRate::parse($entry->requirement->value->single() ?? '24');
         if (preg_match('~^[\d/.]+$~', $found) !== 1) {
             // the rate set is right, and the animation was made at another
@@ -34,13 +35,13 @@ final readonly class RateOfAnotherStandard implements CauseFamily
             return;
         }
         yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
-            ["time.rate is {$rate}"], ['time.rate', 'time.duration'], [...EntryFix::of($situation, 'time.rate', 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
+            ["time.rate is {$rate}"], [RequirementId::TIME_RATE, RequirementId::TIME_DURATION], [...EntryFix::of($situation, RequirementId::TIME_RATE, 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
     }
 
     /** @return list<Fix> what was animated at the wrong rate has that to be set too */
     private static function ofAnimation(Situation $situation, FrameRate $asked): array
     {
-        $made = $situation->inScene('time.rate') ? $situation->scene()?->get('time.animation_rate') : null;
+        $made = $situation->inScene(RequirementId::TIME_RATE) ? $situation->scene()?->get('time.animation_rate') : null;
 
         return $made === null || FrameRate::parse($made)->equals($asked) ? [] : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, (string) $asked)];
     }

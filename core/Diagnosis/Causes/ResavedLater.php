@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `resaved-later`: a few whole frames differ in header facts from all others and are newer: somebody worked on them. */
 final readonly class ResavedLater implements CauseFamily
@@ -29,7 +30,7 @@ final readonly class ResavedLater implements CauseFamily
             foreach (array_keys($differ) as $fact) {
                 $lines = [...$lines, ...MidwayChangeCauses::LINES[$fact]];
             }
-            $lines = array_values(array_filter(array_unique([...$lines, 'content.uniform']), $situation->inFiles(...)));
+            $lines = array_values(array_filter(array_unique([...$lines, RequirementId::CONTENT_UNIFORM]), $situation->inFiles(...)));
             if ($lines === [] || ! $frames->covers(self::wrongIn($situation, $lines))) {
                 continue;
             }

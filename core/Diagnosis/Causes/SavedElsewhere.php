@@ -11,6 +11,7 @@ use PlainLedger\Core\Diagnosis\RenameFix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `saved-elsewhere`: the right files in another folder, or an output folder that is unset or outside the project. */
@@ -20,7 +21,7 @@ final readonly class SavedElsewhere implements CauseFamily
     {
         $part = $situation->part();
         $scene = $situation->scene();
-        if ($situation->inFiles('naming.folder')) {
+        if ($situation->inFiles(RequirementId::NAMING_FOLDER)) {
             $fixes = [];
             $folders = [];
             $values = $situation->subject->specification->pieceValues($situation->subject->part);
@@ -31,16 +32,16 @@ final readonly class SavedElsewhere implements CauseFamily
                     if (! $take->folderFits) {
                         $from = NamePattern::tidyFolder($take->sequence->folder());
                         $folders[Text::shown($from)] = true;
-                        $to = NamePattern::tidyFolder(NamePattern::parse($situation->subject->part->single('naming.folder') ?? '.')->make($own));
+                        $to = NamePattern::tidyFolder(NamePattern::parse($situation->subject->part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($own));
                         $asked = $to;
                         $fixes[] = Fix::move($part, $from, $to, RenameFix::target($pass, $take), $situation->subject->isNumbered() ? $take->frames : null);
                     }
                 }
             }
             $names = Text::series(array_map(static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”", array_keys($folders)));
-            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “{$asked}”.", ['found in '.implode(', ', array_keys($folders))], ['naming.folder', 'output.folder'], $fixes);
+            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “{$asked}”.", ['found in '.implode(', ', array_keys($folders))], [RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER], $fixes);
         }
-        if ($scene !== null && $situation->inScene('output.folder')) {
+        if ($scene !== null && $situation->inScene(RequirementId::OUTPUT_FOLDER)) {
             yield from $this->set($situation, $scene);
         }
     }
@@ -48,9 +49,9 @@ final readonly class SavedElsewhere implements CauseFamily
     /** @return iterable<Finding> */
     private function set(Situation $situation, SceneSettings $scene): iterable
     {
-        $set = $scene->get('output.folder') ?? '';
-        $asked = $situation->asTyped('output.folder');
-        $starting = in_array($set, $situation->subject->specification->startingValues['output.folder'] ?? [], true);
+        $set = $scene->get(RequirementId::OUTPUT_FOLDER) ?? '';
+        $asked = $situation->asTyped(RequirementId::OUTPUT_FOLDER);
+        $starting = in_array($set, $situation->subject->specification->startingValues[RequirementId::OUTPUT_FOLDER] ?? [], true);
         $outside = OutputFolderRule::insideProject($scene) === null;
         if (! $starting && ! $outside) {
             return;
@@ -61,7 +62,7 @@ final readonly class SavedElsewhere implements CauseFamily
             self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no folder of its own, outside its project.",
             default => "The scene writes to “{$set}”, outside its project.",
         };
-        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], ['output.folder', ...($situation->inFiles('naming.folder') ? [] : ['naming.folder'])], [Fix::set($situation->part(), 'output.folder', 'the output folder', $set, $asked)]);
+        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], [RequirementId::OUTPUT_FOLDER, ...($situation->inFiles(RequirementId::NAMING_FOLDER) ? [] : [RequirementId::NAMING_FOLDER])], [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $set, $asked)]);
     }
 
     /** Folders for what is to be thrown away, and those of a person's own on a desk. */

@@ -9,6 +9,7 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -17,7 +18,7 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class SceneFrameCauses
 {
-    private const TOUCHES = ['time.range', 'time.count', 'time.duration', 'time.extent', 'time.step'];
+    private const TOUCHES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP];
 
     private FrameRange $expected;
 
@@ -36,7 +37,7 @@ final readonly class SceneFrameCauses
         $expected = $situation->subject->expected;
         if ($scene !== null && $expected !== null && ! $expected->isEmpty()) {
             yield from (new self($situation, $scene, $expected))->all();
-        } elseif ($scene?->get('time.extent') === 'one' && $situation->inScene('time.count')) {
+        } elseif ($scene?->get(RequirementId::TIME_EXTENT) === 'one' && $situation->inScene(RequirementId::TIME_COUNT)) {
             yield self::oneFrame($situation, null);
         }
     }
@@ -44,7 +45,7 @@ final readonly class SceneFrameCauses
     private static function oneFrame(Situation $situation, ?FrameRange $expected): Finding
     {
         $asked = $expected === null ? '.' : ', and '.count($expected).' are asked.';
-        $fix = Fix::set($situation->part(), 'time.extent', 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.');
+        $fix = Fix::set($situation->part(), RequirementId::TIME_EXTENT, 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.');
 
         return new Finding('single-frame-mode', 'scene', "The scene is told to render one frame{$asked}", ['time.extent is one'], self::TOUCHES, [$fix], true);
     }
@@ -52,14 +53,14 @@ final readonly class SceneFrameCauses
     /** @return iterable<Finding> */
     private function all(): iterable
     {
-        $one = $this->scene->get('time.extent') === 'one' && count($this->expected) > 1;
+        $one = $this->scene->get(RequirementId::TIME_EXTENT) === 'one' && count($this->expected) > 1;
         $touches = self::TOUCHES;
         if ($one && $this->situation->isUnequal(...self::TOUCHES)) {
             $finding = self::oneFrame($this->situation, $this->expected);
             // files of many frames were not made that way
-            yield $this->filesHoldMore() ? new Finding($finding->id, 'scene', $finding->says, $finding->evidence, ['time.extent'], $finding->fixes, true) : $finding;
+            yield $this->filesHoldMore() ? new Finding($finding->id, 'scene', $finding->says, $finding->evidence, [RequirementId::TIME_EXTENT], $finding->fixes, true) : $finding;
         }
-        $whole = $this->scene->get('time.extent') === 'whole';
+        $whole = $this->scene->get(RequirementId::TIME_EXTENT) === 'whole';
         $listed = $whole ? $this->scene->timeline : $this->scene->listedRange();
         if ($listed === null || $listed->isEmpty() || ! $this->situation->isUnequal(...self::TOUCHES)) {
             return;
@@ -69,13 +70,13 @@ final readonly class SceneFrameCauses
         // the mistakes of a range are weighed as they would be without the step, and without the one frame
         $rangeWrong = ! $listed->equals($this->expected->span()) && ! $listed->every($asked)->equals($this->expected);
         if ($step !== $asked) {
-            yield $this->ownLine($this->step($step, $asked), $one || $rangeWrong, $one ? ['time.step', 'time.range'] : $touches);
+            yield $this->ownLine($this->step($step, $asked), $one || $rangeWrong, $one ? [RequirementId::TIME_STEP, RequirementId::TIME_RANGE] : $touches);
         }
         if (! $rangeWrong) {
             return;
         }
         foreach ($whole ? $this->wholeTimeline($listed) : $this->ranges($listed) as $finding) {
-            yield $one || $step !== $asked ? $this->ownLine($finding, true, ['time.range', 'time.count', 'time.duration']) : $finding;
+            yield $one || $step !== $asked ? $this->ownLine($finding, true, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION]) : $finding;
         }
     }
 
@@ -103,7 +104,7 @@ final readonly class SceneFrameCauses
             $says = 'The scene renders every frame, and every '.Text::ordinal($asked).' is asked.';
         }
 
-        return new Finding('step-left-on', 'scene', $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), 'time.step', 'the step', (string) $step, (string) $asked)], true);
+        return new Finding('step-left-on', 'scene', $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $asked)], true);
     }
 
     /** @return iterable<Finding> */
@@ -111,7 +112,7 @@ final readonly class SceneFrameCauses
     {
         $part = $this->situation->part();
         $fixes = [
-            Fix::set($part, 'time.extent', 'what is rendered', 'whole', 'listed', 'Set what is rendered to the listed range; it is the whole timeline.'),
+            Fix::set($part, RequirementId::TIME_EXTENT, 'what is rendered', 'whole', 'listed', 'Set what is rendered to the listed range; it is the whole timeline.'),
             ...($this->scene->listedRange()?->equals($this->expected->span()) === true ? [] : [$this->setRange($this->scene->listedRange())]),
         ];
         yield new Finding('range-set-otherwise', 'scene', "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.", ["time.extent is whole, and the timeline {$timeline}"], self::TOUCHES, $fixes, true);
@@ -119,7 +120,7 @@ final readonly class SceneFrameCauses
 
     private function setRange(?FrameRange $listed): Fix
     {
-        return Fix::set($this->situation->part(), 'time.range', 'the range', $listed === null ? null : (string) $listed, (string) $this->expected->span());
+        return Fix::set($this->situation->part(), RequirementId::TIME_RANGE, 'the range', $listed === null ? null : (string) $listed, (string) $this->expected->span());
     }
 
     /**

@@ -11,29 +11,30 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `over-size-cap`: a file, or what a scene would make, is larger than it may be; where the length is known, with the rate that fits. */
 final readonly class SizeCapCause implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $cap = $situation->entry('format.file_size')?->requirement->value->max;
-        $found = $situation->found('format.file_size');
-        if ($cap === null || $found === null || ! $situation->isUnequal('format.file_size') || (int) $found <= (int) $cap) {
+        $cap = $situation->entry(RequirementId::FORMAT_FILE_SIZE)?->requirement->value->max;
+        $found = $situation->found(RequirementId::FORMAT_FILE_SIZE);
+        if ($cap === null || $found === null || ! $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE) || (int) $found <= (int) $cap) {
             return;
         }
-        $side = $situation->side('format.file_size');
+        $side = $situation->side(RequirementId::FORMAT_FILE_SIZE);
         $scene = $situation->scene();
         $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
         $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie() ? null : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
-        $most = $situation->entry('format.bit_rate')?->requirement->value->max;
+        $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
         // where a bit rate is asked as well, the smaller of the two does for both
         $fits = $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
         $says = ($side === 'scene' ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
             .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
         $fixes = $side === 'scene' && $fits !== null
-            ? [Fix::set($situation->part(), 'format.bit_rate', 'the bit rate', $scene?->get('format.bit_rate'), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
-            : EntryFix::of($situation, 'format.file_size', 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
+            ? [Fix::set($situation->part(), RequirementId::FORMAT_BIT_RATE, 'the bit rate', $scene?->get(RequirementId::FORMAT_BIT_RATE), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
+            : EntryFix::of($situation, RequirementId::FORMAT_FILE_SIZE, 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
         yield new Finding('over-size-cap', $side, $says, ["format.file_size is {$found}"], self::touches($situation, $fits), $fixes);
     }
 
@@ -44,19 +45,19 @@ final readonly class SizeCapCause implements CauseFamily
      */
     private static function touches(Situation $situation, ?BitRate $fits): array
     {
-        $ask = $situation->entry('format.bit_rate')?->requirement->value;
-        $both = $fits !== null && $ask?->max !== null && $situation->isUnequal('format.bit_rate') && ! $situation->inFiles('format.bit_rate') && $fits->bits >= (int) ($ask->min ?? 0);
+        $ask = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value;
+        $both = $fits !== null && $ask?->max !== null && $situation->isUnequal(RequirementId::FORMAT_BIT_RATE) && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE) && $fits->bits >= (int) ($ask->min ?? 0);
 
-        return $both ? ['format.file_size', 'format.bit_rate'] : ['format.file_size'];
+        return $both ? [RequirementId::FORMAT_FILE_SIZE, RequirementId::FORMAT_BIT_RATE] : [RequirementId::FORMAT_FILE_SIZE];
     }
 
     /** Whether the size that is too large is told as the cause of the bit rate, so that it is set once. */
     public static function tells(Situation $situation): bool
     {
-        $cap = $situation->entry('format.file_size')?->requirement->value->max;
-        $found = $situation->found('format.file_size');
+        $cap = $situation->entry(RequirementId::FORMAT_FILE_SIZE)?->requirement->value->max;
+        $found = $situation->found(RequirementId::FORMAT_FILE_SIZE);
 
-        return $cap !== null && $found !== null && $situation->isUnequal('format.file_size') && (int) $found > (int) $cap && $situation->entry('format.bit_rate')?->requirement->value->max !== null
-            && ! $situation->inFiles('format.bit_rate') && ! $situation->inFiles('format.file_size');
+        return $cap !== null && $found !== null && $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE) && (int) $found > (int) $cap && $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max !== null
+            && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE) && ! $situation->inFiles(RequirementId::FORMAT_FILE_SIZE);
     }
 }

@@ -8,21 +8,22 @@ use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `audio-missing`, `audio-not-asked`, `audio-format-differs`. */
 final readonly class SoundCauses implements CauseFamily
 {
-    private const FORMAT = ['audio.sample_rate' => 'the sound rate', 'audio.bit_depth' => 'the sound depth', 'audio.channels' => 'the sound channels'];
+    private const FORMAT = [RequirementId::AUDIO_SAMPLE_RATE => 'the sound rate', RequirementId::AUDIO_BIT_DEPTH => 'the sound depth', RequirementId::AUDIO_CHANNELS => 'the sound channels'];
 
     public function find(Situation $situation): iterable
     {
         $part = $situation->part();
-        if ($situation->isUnequal('audio.presence')) {
-            $missing = ($situation->entry('audio.presence')->required ?? '') === 'required';
-            $side = $situation->side('audio.presence');
+        if ($situation->isUnequal(RequirementId::AUDIO_PRESENCE)) {
+            $missing = ($situation->entry(RequirementId::AUDIO_PRESENCE)->required ?? '') === 'required';
+            $side = $situation->side(RequirementId::AUDIO_PRESENCE);
             [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
-            yield new Finding($missing ? 'audio-missing' : 'audio-not-asked', $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], ['audio.presence', ...array_keys(self::FORMAT)],
-                $side === 'scene' ? [Fix::set($part, 'audio.presence', 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : EntryFix::of($situation, 'audio.presence', 'sound')->fixes);
+            yield new Finding($missing ? 'audio-missing' : 'audio-not-asked', $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
+                $side === 'scene' ? [Fix::set($part, RequirementId::AUDIO_PRESENCE, 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes);
 
             return;
         }

@@ -9,28 +9,29 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** `speed-changed`: the animation is as long after its speed was set as it was not before. */
 final readonly class SpeedChanged implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $rate = $situation->scene()?->get('time.rate');
+        $rate = $situation->scene()?->get(RequirementId::TIME_RATE);
         $made = $situation->scene()?->get('time.animation_rate');
-        if ($rate !== null && $made !== null && $rate !== $made && $situation->inScene('time.rate')) {
-            $asked = $situation->entry('time.rate')?->requirement->value->single() ?? $rate;
+        if ($rate !== null && $made !== null && $rate !== $made && $situation->inScene(RequirementId::TIME_RATE)) {
+            $asked = $situation->entry(RequirementId::TIME_RATE)?->requirement->value->single() ?? $rate;
             $spoken = static fn (string $text): string => FrameRate::parse($text)->spoken();
-            yield new Finding('speed-changed', 'scene', "The animation is made at {$spoken($made)} frames a second and put out at {$spoken($rate)}: it would play at another speed than it was made.", ["time.rate is {$rate}", "the animation's own rate is {$made}"], ['time.rate'], [
-                ...($rate === $asked ? [] : [Fix::set($situation->part(), 'time.rate', 'the frame rate', $rate, $asked)]),
+            yield new Finding('speed-changed', 'scene', "The animation is made at {$spoken($made)} frames a second and put out at {$spoken($rate)}: it would play at another speed than it was made.", ["time.rate is {$rate}", "the animation's own rate is {$made}"], [RequirementId::TIME_RATE], [
+                ...($rate === $asked ? [] : [Fix::set($situation->part(), RequirementId::TIME_RATE, 'the frame rate', $rate, $asked)]),
                 ...($made === $asked ? [] : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, $asked)]),
             ]);
         }
-        $set = $situation->scene()?->get('time.speed');
-        if ($set === null || ! $situation->inScene('time.speed') || Fraction::parse($set)->isEqualTo(1)) {
+        $set = $situation->scene()?->get(RequirementId::TIME_SPEED);
+        if ($set === null || ! $situation->inScene(RequirementId::TIME_SPEED) || Fraction::parse($set)->isEqualTo(1)) {
             return;
         }
-        $asked = $situation->entry('time.speed')->required ?? '1/1';
-        yield new Finding('speed-changed', 'scene', "The speed is changed: the length after and the length before are {$set}, and {$asked} is asked.", ["time.speed is {$set}"], ['time.speed'],
-            [Fix::set($situation->part(), 'time.speed', 'the speed', $set, $asked, $asked === '1/1' ? 'Set the length after equal to the length before, so that the speed is 1/1.' : null)]);
+        $asked = $situation->entry(RequirementId::TIME_SPEED)->required ?? '1/1';
+        yield new Finding('speed-changed', 'scene', "The speed is changed: the length after and the length before are {$set}, and {$asked} is asked.", ["time.speed is {$set}"], [RequirementId::TIME_SPEED],
+            [Fix::set($situation->part(), RequirementId::TIME_SPEED, 'the speed', $set, $asked, $asked === '1/1' ? 'Set the length after equal to the length before, so that the speed is 1/1.' : null)]);
     }
 }

@@ -12,32 +12,33 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /** `value-differs`: where nothing better fits, set this to that. */
 final readonly class ValueDiffers
 {
     /** What another format brings with it. */
-    private const FOLLOWS_KIND = ['format.compression'];
+    private const FOLLOWS_KIND = [RequirementId::FORMAT_COMPRESSION];
 
     /** @param  list<string>  $open ids that nothing else explains */
     public function forEntry(Situation $situation, Entry $entry, array $open): ?Finding
     {
         $id = $entry->id();
-        if (in_array($id, self::FOLLOWS_KIND, true) && in_array('format.kind', $open, true)) {
+        if (in_array($id, self::FOLLOWS_KIND, true) && in_array(RequirementId::FORMAT_KIND, $open, true)) {
             return null;
         }
         $found = $situation->found($id) ?? 'none';
         $label = $entry->requirement->descriptor->label;
-        $touches = $id === 'format.kind' ? ['format.kind', ...self::FOLLOWS_KIND] : [$id];
+        $touches = $id === RequirementId::FORMAT_KIND ? [RequirementId::FORMAT_KIND, ...self::FOLLOWS_KIND] : [$id];
         $mending = EntryFix::of($situation, $id, self::withArticle($label));
         $fixes = match (true) {
-            $id === 'time.range' || $id === 'time.count' => $this->range($situation),
-            $id === 'format.kind' && $situation->inFiles($id) => $this->otherKind($situation, $found),
+            $id === RequirementId::TIME_RANGE || $id === RequirementId::TIME_COUNT => $this->range($situation),
+            $id === RequirementId::FORMAT_KIND && $situation->inFiles($id) => $this->otherKind($situation, $found),
             default => $mending->fixes,
         };
         $says = $this->says($situation, $entry, $found).$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
-        $render = $mending->render || ($id === 'format.kind' && $fixes === [] && $situation->inFiles($id));
+        $render = $mending->render || ($id === RequirementId::FORMAT_KIND && $fixes === [] && $situation->inFiles($id));
 
         return new Finding('value-differs', $situation->side($id), $says, ["{$id} is ".($found === '' ? 'empty' : $found)], $touches, $fixes, render: $render);
     }
@@ -45,7 +46,7 @@ final readonly class ValueDiffers
     private function says(Situation $situation, Entry $entry, string $found): string
     {
         $label = $entry->requirement->descriptor->label;
-        $asked = $entry->id() === 'naming.pattern' ? $situation->asTyped('naming.pattern') : $entry->required;
+        $asked = $entry->id() === RequirementId::NAMING_PATTERN ? $situation->asTyped(RequirementId::NAMING_PATTERN) : $entry->required;
         if ($entry->id() === 'time.frame_in_header') {
             return "The header of {$this->brief($situation->wrong($entry->id()))} tells another frame number than the name: {$found}. Somebody has renamed or copied these files.";
         }
@@ -68,9 +69,9 @@ final readonly class ValueDiffers
         if ($fixes !== [] || $render || ! $situation->inFiles($id)) {
             return '';
         }
-        $count = $situation->entry('time.count');
+        $count = $situation->entry(RequirementId::TIME_COUNT);
         $expected = $situation->subject->expected;
-        if ($count !== null && $id === 'time.count' && $expected !== null && ! $count->requirement->value->admitsNumber((string) count($expected))) {
+        if ($count !== null && $id === RequirementId::TIME_COUNT && $expected !== null && ! $count->requirement->value->admitsNumber((string) count($expected))) {
             return ' No work mends this: the range that is asked has '.Text::count(count($expected), 'frame').' itself.';
         }
 
@@ -88,13 +89,13 @@ final readonly class ValueDiffers
         $asked = $part->kinds()[0] ?? null;
         $kind = Kind::tryFrom(explode(' ', $found)[0]);
         if ($part->delivers === Delivers::Movie) {
-            return EntryFix::of($situation, 'format.kind', 'the format')->fixes;
+            return EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
         }
-        if ($kind === null || $asked === null || ! $kind->losesNothing() || $situation->isUnequal('format.bit_depth', 'format.sample', 'format.alpha', 'format.channels')) {
+        if ($kind === null || $asked === null || ! $kind->losesNothing() || $situation->isUnequal(RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS)) {
             return [];
         }
 
-        return [Fix::encode($part->name, 'format.kind', 'the format', $found, $asked->value, $situation->framesOf('format.kind'))];
+        return [Fix::encode($part->name, RequirementId::FORMAT_KIND, 'the format', $found, $asked->value, $situation->framesOf(RequirementId::FORMAT_KIND))];
     }
 
     /**
@@ -104,10 +105,10 @@ final readonly class ValueDiffers
      */
     private function range(Situation $situation): array
     {
-        if (! $situation->inFiles('time.range') && ! $situation->inFiles('time.count')) {
-            $id = $situation->isUnequal('time.range') ? 'time.range' : 'time.count';
+        if (! $situation->inFiles(RequirementId::TIME_RANGE) && ! $situation->inFiles(RequirementId::TIME_COUNT)) {
+            $id = $situation->isUnequal(RequirementId::TIME_RANGE) ? RequirementId::TIME_RANGE : RequirementId::TIME_COUNT;
 
-            return EntryFix::of($situation, $id, $id === 'time.range' ? 'the range' : 'the frame count')->fixes;
+            return EntryFix::of($situation, $id, $id === RequirementId::TIME_RANGE ? 'the range' : 'the frame count')->fixes;
         }
 
         return [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Report\Sheet;
 
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Tabular\Csv;
 
@@ -19,7 +20,7 @@ final readonly class RequirementsCsv implements SheetWriter
         foreach ($specification->parts as $part) {
             foreach ($part->requirements as $requirement) {
                 $rows[] = self::row($part->name, '', $requirement);
-                foreach ($requirement->id() === 'passes' ? $part->ofPasses : [] as $pass => $own) {
+                foreach ($requirement->id() === RequirementId::PASSES ? $part->ofPasses : [] as $pass => $own) {
                     foreach ($own as $each) {
                         $rows[] = self::row($part->name, (string) $pass, $each);
                     }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** The sheet as one HTML page that needs nothing beside it, made to be printed on A4. */
@@ -85,7 +86,7 @@ CSS;
             }
             $rows .= $this->row($requirement, $requirement->descriptor->label);
             foreach ($part->ofPasses as $pass => $own) {
-                foreach ($requirement->id() === 'passes' ? $own : [] as $each) {
+                foreach ($requirement->id() === RequirementId::PASSES ? $own : [] as $each) {
                     $rows .= $this->row($each, "{$pass}: ".lcfirst($each->descriptor->label));
                 }
             }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** The sheet as Markdown (CommonMark, with the tables that most readers know). */
@@ -36,7 +37,7 @@ final readonly class SheetMarkdown implements SheetWriter
         foreach ($part->requirements as $requirement) {
             $text .= $this->row($requirement, $requirement->descriptor->label);
             foreach ($part->ofPasses as $pass => $own) {
-                foreach ($requirement->id() === 'passes' ? $own : [] as $each) {
+                foreach ($requirement->id() === RequirementId::PASSES ? $own : [] as $each) {
                     $text .= $this->row($each, "{$pass}: {$each->descriptor->label}");
                 }
             }

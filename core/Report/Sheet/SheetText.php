@@ -9,6 +9,7 @@ use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Prose;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** The sheet as plain text, a sentence a line. */
@@ -41,7 +42,7 @@ final readonly class SheetText implements SheetWriter
             }
             $text .= '  '.self::sentence($requirement)."\n";
             foreach ($part->ofPasses as $pass => $own) {
-                foreach ($requirement->id() === 'passes' ? $own : [] as $each) {
+                foreach ($requirement->id() === RequirementId::PASSES ? $own : [] as $each) {
                     $text .= "    {$pass} alone: ".self::sentence($each)."\n";
                 }
             }

@@ -11,6 +11,7 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\PartLength;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -61,18 +62,18 @@ final readonly class SheetUsda implements SheetWriter
     /** The one camera that is asked by its whole name. */
     private static function camera(Part $part): ?string
     {
-        $asked = $part->values('camera.name');
+        $asked = $part->values(RequirementId::CAMERA_NAME);
 
         return count($asked) === 1 && preg_match('~[*?]~', $asked[0]) !== 1 ? $asked[0] : null;
     }
 
     private function cameraPrim(string $name, string $prim, Part $part): string
     {
-        $size = $part->find('picture.resolution')->value->values[0] ?? null;
+        $size = $part->find(RequirementId::PICTURE_RESOLUTION)->value->values[0] ?? null;
         $aperture = '';
         if ($size !== null) {
             // an aperture of the picture's own shape, so that nothing is cropped or filled in
-            $aspect = Resolution::parse($size)->displayAspect(Fraction::parse($part->single('picture.pixel_aspect') ?? '1'));
+            $aspect = Resolution::parse($size)->displayAspect(Fraction::parse($part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1'));
             $aperture = "        float horizontalAperture = 36\n        float verticalAperture = ".Fraction::decimal($aspect->reciprocal()->multipliedBy(36), 6)."\n";
         }
 
@@ -82,12 +83,12 @@ final readonly class SheetUsda implements SheetWriter
     private function settings(Specification $specification, Part $part, string $prim, ?string $camera, PrimNames $names): string
     {
         $lines = [];
-        $size = $part->find('picture.resolution')->value->values[0] ?? null;
+        $size = $part->find(RequirementId::PICTURE_RESOLUTION)->value->values[0] ?? null;
         if ($size !== null) {
             $resolution = Resolution::parse($size);
             $lines[] = "uniform int2 resolution = ({$resolution->width}, {$resolution->height})";
         }
-        $aspect = Fraction::parse($part->single('picture.pixel_aspect') ?? '1');
+        $aspect = Fraction::parse($part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1');
         $lines[] = 'uniform float pixelAspectRatio = '.Fraction::decimal($aspect, 9);
         $lines[] = 'uniform token aspectRatioConformPolicy = "expandAperture"';
         if ($camera !== null) {
@@ -132,21 +133,21 @@ final readonly class SheetUsda implements SheetWriter
     /** Folder and name, `#` for each digit of the frame number. */
     private function productName(Specification $specification, Part $part, ?string $pass): string
     {
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         if ($source === null) {
             return $pass ?? $part->name;
         }
         $values = $specification->pieceValues($part);
         $values = $pass === null ? $values : $values->with('pass', $pass);
-        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single('output.folder') ?? $part->single('naming.folder') ?? '.')->make($values));
+        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single(RequirementId::OUTPUT_FOLDER) ?? $part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
 
         return ($folder === '.' ? '' : "{$folder}/").NamePattern::parse($source)->make($values);
     }
 
     private static function dataType(Part $part): string
     {
-        $own = array_values(array_filter(Channels::parse($part->single('format.channels') ?? 'RGB'), static fn (string $c): bool => Channels::split($c)[0] === ''));
-        $half = $part->single('format.bit_depth') === '16' && $part->single('format.sample') === 'float' ? 'h' : 'f';
+        $own = array_values(array_filter(Channels::parse($part->single(RequirementId::FORMAT_CHANNELS) ?? 'RGB'), static fn (string $c): bool => Channels::split($c)[0] === ''));
+        $half = $part->single(RequirementId::FORMAT_BIT_DEPTH) === '16' && $part->single(RequirementId::FORMAT_SAMPLE) === 'float' ? 'h' : 'f';
 
         return match (true) {
             count($own) >= 4 && in_array('A', $own, true) => "color4{$half}",

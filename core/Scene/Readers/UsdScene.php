@@ -13,6 +13,7 @@ use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -30,7 +31,7 @@ final class UsdScene implements SceneReader
     private const TYPES = ['RenderSettings', 'RenderProduct', 'RenderVar', 'Camera'];
 
     /** What each product may say for itself, by the setting it comes to. */
-    private const OF_PRODUCTS = ['picture.resolution' => ['resolution'], 'picture.pixel_aspect' => ['pixelAspectRatio', 'aspectRatioConformPolicy'], 'picture.region' => ['dataWindowNDC'], 'render.motion_blur' => ['disableMotionBlur', 'instantaneousShutter']];
+    private const OF_PRODUCTS = [RequirementId::PICTURE_RESOLUTION => ['resolution'], RequirementId::PICTURE_PIXEL_ASPECT => ['pixelAspectRatio', 'aspectRatioConformPolicy'], RequirementId::PICTURE_REGION => ['dataWindowNDC'], RequirementId::RENDER_MOTION_BLUR => ['disableMotionBlur', 'instantaneousShutter']];
 
     /** @var array<string, mixed> of the stage */
     private array $stage = [];
@@ -244,7 +245,7 @@ final class UsdScene implements SceneReader
         $codes = $number('timeCodesPerSecond');
         $rate = $number('framesPerSecond') ?? $codes;
         $exact = $rate === null ? null : FrameRate::fromFloat($rate);
-        $settings = $exact === null ? [] : ['time.rate' => (string) $exact];
+        $settings = $exact === null ? [] : [RequirementId::TIME_RATE => (string) $exact];
         $ends = [$number('startTimeCode'), $number('endTimeCode')];
         if ($ends[0] === null || $ends[1] === null) {
             return $settings;
@@ -264,7 +265,7 @@ final class UsdScene implements SceneReader
         }
         $range = $frames[0] === $frames[1] ? $frames[0] : "{$frames[0]}-{$frames[1]}";
 
-        return $settings + ['time.range' => $range, 'time.timeline' => $range];
+        return $settings + [RequirementId::TIME_RANGE => $range, 'time.timeline' => $range];
     }
 
     /** The settings that the stage names, else the only ones there are. */
@@ -295,11 +296,11 @@ final class UsdScene implements SceneReader
         $told = [];
         $size = $get('resolution');
         if (is_array($size) && count($size) === 2 && is_string($size[0]) && is_string($size[1])) {
-            $told['picture.resolution'] = "{$size[0]}x{$size[1]}";
+            $told[RequirementId::PICTURE_RESOLUTION] = "{$size[0]}x{$size[1]}";
         }
         $aspect = $get('pixelAspectRatio');
         if (is_string($aspect) && is_numeric($aspect)) {
-            $told['picture.pixel_aspect'] = Fraction::write(Fraction::fromFloat((float) $aspect));
+            $told[RequirementId::PICTURE_PIXEL_ASPECT] = Fraction::write(Fraction::fromFloat((float) $aspect));
         }
         $camera = $this->paths($get('camera'))[0] ?? null;
         $cameras = $this->camerasOf($products, $settings);
@@ -307,19 +308,19 @@ final class UsdScene implements SceneReader
             $told['camera.chosen'] = array_map($this->nameOf(...), $cameras);
         }
         if ($get('aspectRatioConformPolicy') === 'adjustPixelAspectRatio' && $camera !== null && is_array($size)) {
-            $conformed = $this->conformed($camera, $told['picture.resolution'] ?? '');
-            $told = $conformed === null ? $told : ['picture.pixel_aspect' => $conformed] + $told;
+            $conformed = $this->conformed($camera, $told[RequirementId::PICTURE_RESOLUTION] ?? '');
+            $told = $conformed === null ? $told : [RequirementId::PICTURE_PIXEL_ASPECT => $conformed] + $told;
         }
         $blur = $get('disableMotionBlur') ?? $get('instantaneousShutter');
         if (is_string($blur)) {
-            $told['render.motion_blur'] = in_array(strtolower($blur), ['1', 'true'], true) ? 'off' : 'on';
+            $told[RequirementId::RENDER_MOTION_BLUR] = in_array(strtolower($blur), ['1', 'true'], true) ? 'off' : 'on';
         }
         $purposes = $settings['includedPurposes'] ?? null;
         if (is_array($purposes)) {
-            $told['render.overlays'] = in_array('guide', $purposes, true) ? 'on' : 'off';
+            $told[RequirementId::RENDER_OVERLAYS] = in_array('guide', $purposes, true) ? 'on' : 'off';
         }
-        $window = $this->window($get('dataWindowNDC'), $told['picture.resolution'] ?? null);
-        $told += $window === null ? [] : ['picture.region' => $window];
+        $window = $this->window($get('dataWindowNDC'), $told[RequirementId::PICTURE_RESOLUTION] ?? null);
+        $told += $window === null ? [] : [RequirementId::PICTURE_REGION => $window];
 
         return $this->withoutWhatDiffers($told, $products, $settings) + ($camera === null ? [] : $this->placed($camera)) + $this->products($products);
     }
@@ -462,10 +463,10 @@ final class UsdScene implements SceneReader
         $told = count($passes) < 2 ? [] : ['passes' => array_map(static fn (string $p): array => ['name' => $p, 'saved' => true], array_values(array_unique($passes)))];
         $type = $types[0] ?? '';
         if (preg_match('~^(color3|color4|half|float|vector3|normal3|point3)([hfd]?)(?:\[\])?$~', $type, $m) === 1) {
-            $told['format.sample'] = 'float';
-            $told['format.bit_depth'] = $m[1] === 'half' || $m[2] === 'h' ? '16' : '32';
+            $told[RequirementId::FORMAT_SAMPLE] = 'float';
+            $told[RequirementId::FORMAT_BIT_DEPTH] = $m[1] === 'half' || $m[2] === 'h' ? '16' : '32';
             $told += match ($m[1]) {
-                'color4' => ['format.channels' => 'RGBA'], 'color3' => ['format.channels' => 'RGB'], default => [],
+                'color4' => [RequirementId::FORMAT_CHANNELS => 'RGBA'], 'color3' => [RequirementId::FORMAT_CHANNELS => 'RGB'], default => [],
             };
         }
 
@@ -487,9 +488,9 @@ final class UsdScene implements SceneReader
         $name = strtr($name, '\\', '/');
         $slash = strrpos($name, '/');
         $file = $slash === false ? $name : substr($name, $slash + 1);
-        $told = ['naming.pattern' => $file] + ($slash === false ? [] : ['output.folder' => substr($name, 0, max(1, $slash))]);
+        $told = [RequirementId::NAMING_PATTERN => $file] + ($slash === false ? [] : [RequirementId::OUTPUT_FOLDER => substr($name, 0, max(1, $slash))]);
         if (preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $file, $m) === 1) {
-            $told['format.kind'] = $m[1];
+            $told[RequirementId::FORMAT_KIND] = $m[1];
         }
 
         return $told;

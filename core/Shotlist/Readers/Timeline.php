@@ -9,6 +9,7 @@ use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Shotlist\ShotRow;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Tabular\TableRefused;
 use PlainLedger\Core\Text\Text;
 
@@ -206,7 +207,7 @@ final class Timeline
                 $notes[] = 'it is played at '.Text::shown((string) $effect['time_scalar']).' of its speed; the range is that of the cut.';
             }
         }
-        $overrides = ['time.range' => $first === $last ? (string) $first : "{$first}-{$last}", 'time.rate' => (string) $rate] + ($head + $tail > 0 ? ['time.handles' => "{$head}+{$tail}"] : []);
+        $overrides = [RequirementId::TIME_RANGE => $first === $last ? (string) $first : "{$first}-{$last}", RequirementId::TIME_RATE => (string) $rate] + ($head + $tail > 0 ? [RequirementId::TIME_HANDLES => "{$head}+{$tail}"] : []);
         $row = count($this->rows) + 1;
         $code = (string) preg_replace('~\.[A-Za-z][A-Za-z0-9]{1,4}$~', '', $name);
         $faults = preg_match(ShotRow::CODE, $code) === 1 ? [] : [$code === '' ? 'the clip has no name.' : '“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.'];

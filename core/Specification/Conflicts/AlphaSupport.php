@@ -8,6 +8,7 @@ use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\Text;
 
@@ -21,13 +22,13 @@ final readonly class AlphaSupport implements ConflictRule
             $kinds = $part->kinds();
             if ($kinds !== [] && array_filter($kinds, static fn (Kind $k): bool => $k->canHoldAlpha()) === []) {
                 $other = $part->delivers->isMovie() ? 'mov' : 'png';
-                yield Conflict::between([...$asking, 'format.kind'], $part->name, 'Alpha is asked, and '.Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or').' cannot carry it.',
-                    ConflictResolution::set('format.kind', $other, 'Ask for '.strtoupper($other).', which can carry it.'), $this->without($part));
+                yield Conflict::between([...$asking, RequirementId::FORMAT_KIND], $part->name, 'Alpha is asked, and '.Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or').' cannot carry it.',
+                    ConflictResolution::set(RequirementId::FORMAT_KIND, $other, 'Ask for '.strtoupper($other).', which can carry it.'), $this->without($part));
             }
-            $codecs = $part->values('format.codec');
+            $codecs = $part->values(RequirementId::FORMAT_CODEC);
             if ($codecs !== [] && array_filter($codecs, CodecCapabilities::canHoldAlpha(...)) === []) {
-                yield Conflict::between([...$asking, 'format.codec'], $part->name, 'Alpha is asked, and the codec '.Text::series($codecs, 'or').' cannot carry it.',
-                    ConflictResolution::set('format.codec', 'prores 4444', 'Ask for ProRes 4444, which can carry it.'), $this->without($part));
+                yield Conflict::between([...$asking, RequirementId::FORMAT_CODEC], $part->name, 'Alpha is asked, and the codec '.Text::series($codecs, 'or').' cannot carry it.',
+                    ConflictResolution::set(RequirementId::FORMAT_CODEC, 'prores 4444', 'Ask for ProRes 4444, which can carry it.'), $this->without($part));
             }
         }
         yield from $this->amongThemselves($part);
@@ -36,42 +37,42 @@ final readonly class AlphaSupport implements ConflictRule
     /** @return list<string> ids that ask for alpha */
     private function asking(Part $part): array
     {
-        $alpha = $part->values('format.alpha');
-        $channels = $part->single('format.channels');
+        $alpha = $part->values(RequirementId::FORMAT_ALPHA);
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
 
         return array_keys(array_filter([
-            'format.alpha' => $alpha !== [] && ! in_array('none', $alpha, true),
-            'format.channels' => $channels !== null && in_array('A', Channels::parse($channels), true),
-            'content.alpha_used' => $part->single('content.alpha_used') === 'yes',
+            RequirementId::FORMAT_ALPHA => $alpha !== [] && ! in_array('none', $alpha, true),
+            RequirementId::FORMAT_CHANNELS => $channels !== null && in_array('A', Channels::parse($channels), true),
+            RequirementId::CONTENT_ALPHA_USED => $part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes',
         ]));
     }
 
     private function without(Part $part): ConflictResolution
     {
-        $channels = $part->single('format.channels');
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         if ($channels !== null && in_array('A', Channels::parse($channels), true)) {
-            return ConflictResolution::set('format.channels', Channels::write(array_values(array_diff(Channels::parse($channels), ['A']))), 'Ask for the picture without alpha.');
+            return ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write(array_values(array_diff(Channels::parse($channels), ['A']))), 'Ask for the picture without alpha.');
         }
 
-        return $part->find('format.alpha') === null ? ConflictResolution::drop('content.alpha_used', 'Ask no more that alpha is in use.') : ConflictResolution::set('format.alpha', 'none', 'Ask for no alpha.');
+        return $part->find(RequirementId::FORMAT_ALPHA) === null ? ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.') : ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.');
     }
 
     /** @return iterable<Conflict> */
     private function amongThemselves(Part $part): iterable
     {
-        $alpha = $part->values('format.alpha');
-        $channels = $part->single('format.channels');
+        $alpha = $part->values(RequirementId::FORMAT_ALPHA);
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         $has = $channels === null ? null : array_filter(Channels::parse($channels), static fn (string $c): bool => Channels::split($c)[1] === 'A') !== [];
         if ($alpha === ['none'] && $has === true) {
-            yield Conflict::between(['format.alpha', 'format.channels'], $part->name, "The channels {$channels} hold alpha, and no alpha is asked.",
-                ConflictResolution::set('format.channels', Channels::write(array_values(array_filter(Channels::parse((string) $channels), static fn (string $c): bool => Channels::split($c)[1] !== 'A'))), 'Ask for the channels without alpha.'), ConflictResolution::set('format.alpha', 'any', 'Ask for alpha.'));
+            yield Conflict::between([RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS], $part->name, "The channels {$channels} hold alpha, and no alpha is asked.",
+                ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write(array_values(array_filter(Channels::parse((string) $channels), static fn (string $c): bool => Channels::split($c)[1] !== 'A'))), 'Ask for the channels without alpha.'), ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'any', 'Ask for alpha.'));
         } elseif ($alpha !== [] && ! in_array('none', $alpha, true) && $has === false) {
-            yield Conflict::between(['format.alpha', 'format.channels'], $part->name, "Alpha is asked, and the channels {$channels} hold none.",
-                ConflictResolution::set('format.channels', Channels::write([...Channels::parse((string) $channels), 'A']), 'Ask for the alpha channel too.'), ConflictResolution::set('format.alpha', 'none', 'Ask for no alpha.'));
+            yield Conflict::between([RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS], $part->name, "Alpha is asked, and the channels {$channels} hold none.",
+                ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write([...Channels::parse((string) $channels), 'A']), 'Ask for the alpha channel too.'), ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.'));
         }
-        if ($part->single('content.alpha_used') === 'yes' && ($alpha === ['none'] || ($has === false && $alpha === []))) {
-            $other = $alpha === ['none'] ? 'format.alpha' : 'format.channels';
-            yield Conflict::between(['content.alpha_used', $other], $part->name, 'Alpha must be in use, and there is none to be used.', ConflictResolution::drop('content.alpha_used', 'Ask no more that alpha is in use.'));
+        if ($part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes' && ($alpha === ['none'] || ($has === false && $alpha === []))) {
+            $other = $alpha === ['none'] ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
+            yield Conflict::between([RequirementId::CONTENT_ALPHA_USED, $other], $part->name, 'Alpha must be in use, and there is none to be used.', ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.'));
         }
     }
 }

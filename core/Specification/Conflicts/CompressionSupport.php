@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Specification\Conflicts;
 use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** Lossless asked of what always loses, and a way of compressing that the format does not have. */
@@ -14,14 +15,14 @@ final readonly class CompressionSupport implements ConflictRule
 {
     public function read(Specification $specification, Part $part): iterable
     {
-        $asked = $part->values('format.compression');
+        $asked = $part->values(RequirementId::FORMAT_COMPRESSION);
         if ($asked === []) {
             return;
         }
         $losesNothing = $this->losesNothing($asked);
-        $codecs = $part->values('format.codec');
+        $codecs = $part->values(RequirementId::FORMAT_CODEC);
         if ($losesNothing && $codecs !== [] && array_filter($codecs, static fn (string $c): bool => ! CodecCapabilities::isLossy($c)) === []) {
-            yield Conflict::between(['format.compression', 'format.codec'], $part->name, "Compression that loses nothing is asked, and {$codecs[0]} always loses something.", ConflictResolution::set('format.codec', 'ffv1', 'Ask for FFV1, which keeps every bit.'), ConflictResolution::drop('format.compression', 'Ask for no way of compressing.'));
+            yield Conflict::between([RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC], $part->name, "Compression that loses nothing is asked, and {$codecs[0]} always loses something.", ConflictResolution::set(RequirementId::FORMAT_CODEC, 'ffv1', 'Ask for FFV1, which keeps every bit.'), ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'));
 
             return;
         }
@@ -33,7 +34,7 @@ final readonly class CompressionSupport implements ConflictRule
         if ($losesNothing && count($lossy) === count($kinds) && ($codecs === [] || $kinds[0] === Kind::Jpeg)) {
             $able = array_filter([Kind::Png, Kind::Exr, Kind::Tiff], static fn (Kind $k): bool => in_array('lossless', $asked, true) || array_intersect($asked, self::ways($k) ?? []) !== []);
             $other = $part->delivers->isMovie() ? 'mov' : ([...$able, Kind::Png][0])->value;
-            yield Conflict::between(['format.compression', 'format.kind'], $part->name, "Compression that loses nothing is asked, and {$kinds[0]->spoken()} always loses something.", ConflictResolution::set('format.kind', $other, 'Ask for '.strtoupper($other).'.'), ConflictResolution::drop('format.compression', 'Ask for no way of compressing.'));
+            yield Conflict::between([RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND], $part->name, "Compression that loses nothing is asked, and {$kinds[0]->spoken()} always loses something.", ConflictResolution::set(RequirementId::FORMAT_KIND, $other, 'Ask for '.strtoupper($other).'.'), ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'));
 
             return;
         }
@@ -46,7 +47,7 @@ final readonly class CompressionSupport implements ConflictRule
             $all = [...$all, ...$there];
         }
         if (! in_array('lossless', $asked, true) && array_intersect($asked, $all) === []) {
-            yield Conflict::between(['format.compression', 'format.kind'], $part->name, "{$kinds[0]->spoken()} is never compressed by {$asked[0]}; it has ".implode(', ', $all).'.', ConflictResolution::set('format.compression', $all[0], "Ask for {$all[0]}."), ConflictResolution::drop('format.compression', 'Ask for no way of compressing.'));
+            yield Conflict::between([RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND], $part->name, "{$kinds[0]->spoken()} is never compressed by {$asked[0]}; it has ".implode(', ', $all).'.', ConflictResolution::set(RequirementId::FORMAT_COMPRESSION, $all[0], "Ask for {$all[0]}."), ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'));
         }
     }
 

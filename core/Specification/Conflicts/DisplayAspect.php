@@ -9,6 +9,7 @@ use PlainLedger\Core\Measure\AspectRatio;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -22,12 +23,12 @@ final readonly class DisplayAspect implements ConflictRule
 
     public function read(Specification $specification, Part $part): iterable
     {
-        $shapes = array_map(AspectRatio::parse(...), $part->values('picture.display_aspect'));
-        $sizes = array_map(Resolution::parse(...), $part->values('picture.resolution'));
+        $shapes = array_map(AspectRatio::parse(...), $part->values(RequirementId::PICTURE_DISPLAY_ASPECT));
+        $sizes = array_map(Resolution::parse(...), $part->values(RequirementId::PICTURE_RESOLUTION));
         if ($shapes === [] || $sizes === []) {
             return;
         }
-        $asked = $part->single('picture.pixel_aspect');
+        $asked = $part->single(RequirementId::PICTURE_PIXEL_ASPECT);
         $pixels = $asked === null ? BigRational::one() : Fraction::parse($asked);
         foreach ($sizes as $size) {
             if ($asked === null && in_array((string) $size, self::SQUEEZED, true)) {
@@ -44,13 +45,13 @@ final readonly class DisplayAspect implements ConflictRule
         }
         $size = $sizes[0];
         $is = Fraction::decimal($size->displayAspect($pixels));
-        $ids = ['picture.display_aspect', 'picture.resolution', ...($asked === null ? [] : ['picture.pixel_aspect'])];
+        $ids = [RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_RESOLUTION, ...($asked === null ? [] : [RequirementId::PICTURE_PIXEL_ASPECT])];
         $named = AspectRatio::nearestNamed($size, $pixels);
-        $offers = [ConflictResolution::set('picture.display_aspect', $named ?? $is, 'Ask for the shape that follows, '.($named ?? $is).'.')];
+        $offers = [ConflictResolution::set(RequirementId::PICTURE_DISPLAY_ASPECT, $named ?? $is, 'Ask for the shape that follows, '.($named ?? $is).'.')];
         $height = $shapes[0]->value->reciprocal()->multipliedBy($pixels)->multipliedBy($size->width)->dividedBy(2)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt() * 2;
         if ($height >= 2 && $height <= Resolution::LARGEST) {
             $other = Resolution::of($size->width, $height);
-            $offers[] = ConflictResolution::set('picture.resolution', (string) $other, "Ask for {$other->spoken()}, which has that shape.");
+            $offers[] = ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $other, "Ask for {$other->spoken()}, which has that shape.");
         }
         yield Conflict::between($ids, $part->name, "{$size->spoken()} ".($asked === null || $asked === '1/1' ? 'with square pixels' : "with pixels of {$asked}")." is shown as {$is} to 1, and {$shapes[0]} is asked.", ...$offers);
     }

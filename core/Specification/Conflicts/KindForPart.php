@@ -8,6 +8,7 @@ use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** A movie's format asked of frames, a picture's of a movie, a codec that the container cannot hold. */
@@ -23,12 +24,12 @@ final readonly class KindForPart implements ConflictRule
         $suiting = array_filter($kinds, static fn (Kind $k): bool => $movie ? $k->isMovie() : $k->isPicture());
         if ($suiting === []) {
             $what = $movie ? 'a movie' : ($part->delivers === Delivers::Still ? 'a single picture' : 'frames');
-            $offer = $movie ? ConflictResolution::set('format.kind', 'mp4', 'Ask for MP4.') : ConflictResolution::set('format.kind', 'png', 'Ask for PNG.');
-            yield Conflict::between(['format.kind'], $part->name, "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.", $offer);
+            $offer = $movie ? ConflictResolution::set(RequirementId::FORMAT_KIND, 'mp4', 'Ask for MP4.') : ConflictResolution::set(RequirementId::FORMAT_KIND, 'png', 'Ask for PNG.');
+            yield Conflict::between([RequirementId::FORMAT_KIND], $part->name, "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.", $offer);
 
             return;
         }
-        $codecs = $part->values('format.codec');
+        $codecs = $part->values(RequirementId::FORMAT_CODEC);
         foreach ($codecs as $codec) {
             foreach ($kinds as $kind) {
                 if (CodecCapabilities::fits($codec, $kind)) {
@@ -37,7 +38,7 @@ final readonly class KindForPart implements ConflictRule
             }
         }
         if ($codecs !== [] && $movie) {
-            yield Conflict::between(['format.codec', 'format.kind'], $part->name, "{$kinds[0]->spoken()} does not hold {$codecs[0]}.", ConflictResolution::set('format.kind', $kinds[0] === Kind::Mov ? 'webm' : (str_starts_with($codecs[0], 'vp8') ? 'webm' : ($kinds[0] === Kind::Webm && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov')), 'Ask for a container that does.'));
+            yield Conflict::between([RequirementId::FORMAT_CODEC, RequirementId::FORMAT_KIND], $part->name, "{$kinds[0]->spoken()} does not hold {$codecs[0]}.", ConflictResolution::set(RequirementId::FORMAT_KIND, $kinds[0] === Kind::Mov ? 'webm' : (str_starts_with($codecs[0], 'vp8') ? 'webm' : ($kinds[0] === Kind::Webm && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov')), 'Ask for a container that does.'));
         }
     }
 }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\LiteralExtension;
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** Pieces that nothing fills, folders that lead out, and an extension that is not the format's. */
@@ -19,7 +20,7 @@ final readonly class NamePieces implements ConflictRule
 
     public function read(Specification $specification, Part $part): iterable
     {
-        foreach (['naming.pattern', 'naming.folder', 'output.folder'] as $id) {
+        foreach ([RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER] as $id) {
             $source = $part->single($id);
             if ($source === null) {
                 continue;
@@ -32,10 +33,10 @@ final readonly class NamePieces implements ConflictRule
                 }
             }
             $out = preg_match('~^(?:/|[A-Za-z]:)|(?:^|/)\.\.(?:/|$)~', $source) === 1;
-            if ($id === 'naming.pattern' && str_contains($source, '/')) {
+            if ($id === RequirementId::NAMING_PATTERN && str_contains($source, '/')) {
                 yield Conflict::between([$id], $part->name, 'A file’s name holds no “/”; folders have a requirement of their own.', ConflictResolution::set($id, basename($source), 'Keep the name alone.'));
-            } elseif ($id !== 'naming.pattern' && $out) {
-                yield Conflict::between([$id], $part->name, "“{$source}” leads out of ".($id === 'output.folder' ? 'the project' : 'the delivery').'; a folder is told from there.', ConflictResolution::set($id, trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/') ?: '.', 'Keep what lies inside.'));
+            } elseif ($id !== RequirementId::NAMING_PATTERN && $out) {
+                yield Conflict::between([$id], $part->name, "“{$source}” leads out of ".($id === RequirementId::OUTPUT_FOLDER ? 'the project' : 'the delivery').'; a folder is told from there.', ConflictResolution::set($id, trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/') ?: '.', 'Keep what lies inside.'));
             }
         }
         yield from $this->extension($part);
@@ -45,14 +46,14 @@ final readonly class NamePieces implements ConflictRule
     private function extension(Part $part): iterable
     {
         $kinds = $part->kinds();
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         $literal = $source === null || $part->delivers === Delivers::File ? null : LiteralExtension::of(NamePattern::parse($source));
         $named = Kind::fromExtension($literal ?? '');
         if ($kinds === [] || $named === null || in_array($named, $kinds, true)) {
             return;
         }
         $with = (string) preg_replace('~\.[A-Za-z0-9]+$~', '.{ext}', (string) $source);
-        yield Conflict::between(['naming.pattern', 'format.kind'], $part->name, "Names end in .{$literal}, and {$kinds[0]->spoken()} is asked.", ConflictResolution::set('naming.pattern', $with, 'Leave the extension to the format.'), ConflictResolution::set('format.kind', $named->value, 'Ask for '.$named->spoken().'.'));
+        yield Conflict::between([RequirementId::NAMING_PATTERN, RequirementId::FORMAT_KIND], $part->name, "Names end in .{$literal}, and {$kinds[0]->spoken()} is asked.", ConflictResolution::set(RequirementId::NAMING_PATTERN, $with, 'Leave the extension to the format.'), ConflictResolution::set(RequirementId::FORMAT_KIND, $named->value, 'Ask for '.$named->spoken().'.'));
     }
 
     /** @param  list<string>  $words */

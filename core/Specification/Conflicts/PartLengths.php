@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\PartLength;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\Text;
 
@@ -17,27 +18,27 @@ final readonly class PartLengths implements ConflictRule
     public function read(Specification $specification, Part $part): iterable
     {
         $expected = PartLength::expected($part);
-        $count = $part->find('time.count')?->value;
+        $count = $part->find(RequirementId::TIME_COUNT)?->value;
         if ($expected !== null && $count !== null && ! $count->admitsNumber((string) count($expected))) {
-            $handles = $part->handles() === [0, 0] ? [] : ['time.handles'];
-            yield Conflict::between(['time.count', 'time.range', ...$handles], $part->name, "{$part->single('time.range')}".($handles === [] ? '' : ' with its handles').' makes '.Text::count(count($expected), 'frame').", and {$count} are asked.",
-                ConflictResolution::set('time.count', (string) count($expected), 'Ask for '.count($expected).' frames.'), ConflictResolution::drop('time.count', 'Leave the count to the range.'));
+            $handles = $part->handles() === [0, 0] ? [] : [RequirementId::TIME_HANDLES];
+            yield Conflict::between([RequirementId::TIME_COUNT, RequirementId::TIME_RANGE, ...$handles], $part->name, "{$part->single(RequirementId::TIME_RANGE)}".($handles === [] ? '' : ' with its handles').' makes '.Text::count(count($expected), 'frame').", and {$count} are asked.",
+                ConflictResolution::set(RequirementId::TIME_COUNT, (string) count($expected), 'Ask for '.count($expected).' frames.'), ConflictResolution::drop(RequirementId::TIME_COUNT, 'Leave the count to the range.'));
         }
         yield from $this->duration($specification, $part);
         $many = $expected === null ? null : count($expected);
-        if ($many !== null && $many > 1 && $part->find('time.extent')?->value->values === ['one']) {
-            yield Conflict::between(['time.extent', 'time.range'], $part->name, "The scene is to render one frame, and {$many} are asked.", ConflictResolution::set('time.extent', 'listed', 'Have it render its listed range.'));
+        if ($many !== null && $many > 1 && $part->find(RequirementId::TIME_EXTENT)?->value->values === ['one']) {
+            yield Conflict::between([RequirementId::TIME_EXTENT, RequirementId::TIME_RANGE], $part->name, "The scene is to render one frame, and {$many} are asked.", ConflictResolution::set(RequirementId::TIME_EXTENT, 'listed', 'Have it render its listed range.'));
         }
-        $hold = array_sum(array_map(intval(...), explode('+', $part->single('content.hold') ?? '0')));
+        $hold = array_sum(array_map(intval(...), explode('+', $part->single(RequirementId::CONTENT_HOLD) ?? '0')));
         if ($many !== null && $hold > $many) {
-            yield Conflict::between(['content.hold', 'time.range'], $part->name, "{$hold} frames are to stand still, and there are {$many}.", ConflictResolution::drop('content.hold', 'Ask for no held frames.'));
+            yield Conflict::between([RequirementId::CONTENT_HOLD, RequirementId::TIME_RANGE], $part->name, "{$hold} frames are to stand still, and there are {$many}.", ConflictResolution::drop(RequirementId::CONTENT_HOLD, 'Ask for no held frames.'));
         }
     }
 
     /** @return iterable<Conflict> */
     private function duration(Specification $specification, Part $part): iterable
     {
-        $ask = $part->find('time.duration')?->value;
+        $ask = $part->find(RequirementId::TIME_DURATION)?->value;
         $rate = PartLength::rate($part);
         $frames = self::frames($specification, $part);
         if ($ask === null || $rate === null || $frames === null) {
@@ -54,22 +55,22 @@ final readonly class PartLengths implements ConflictRule
             return;
         }
         $many = $least === $most ? Text::count($least, 'frame') : ($short ? "at most {$most} frames" : "at least {$least} frames");
-        yield Conflict::between(['time.duration', $id, 'time.rate'], $part->name, ucfirst($many)." at {$rate->spoken()} a second last ".$rate->runningTime($short ? (int) $most : $least).", and {$ask} is asked.", ConflictResolution::drop('time.duration', 'Leave the duration to the '.($id === 'time.range' ? 'range' : 'count').'.'));
+        yield Conflict::between([RequirementId::TIME_DURATION, $id, RequirementId::TIME_RATE], $part->name, ucfirst($many)." at {$rate->spoken()} a second last ".$rate->runningTime($short ? (int) $most : $least).", and {$ask} is asked.", ConflictResolution::drop(RequirementId::TIME_DURATION, 'Leave the duration to the '.($id === RequirementId::TIME_RANGE ? 'range' : 'count').'.'));
     }
 
     /** @return array{int, int|null, string}|null least and most frames, and the id they are asked by */
     private static function frames(Specification $specification, Part $part): ?array
     {
         $expected = PartLength::expected($part);
-        $count = $part->find('time.count')?->value;
+        $count = $part->find(RequirementId::TIME_COUNT)?->value;
         if ($expected === null && $count !== null) {
             $most = $count->single() ?? $count->max;
 
-            return [(int) ($count->single() ?? $count->min ?? 0), $most === null ? null : (int) $most, 'time.count'];
+            return [(int) ($count->single() ?? $count->min ?? 0), $most === null ? null : (int) $most, RequirementId::TIME_COUNT];
         }
         $from = $specification->part($part->madeFrom ?? '');
         $expected ??= $from === null || $from->name === $part->name ? null : PartLength::expected($from);
 
-        return $expected === null ? null : [count($expected), count($expected), 'time.range'];
+        return $expected === null ? null : [count($expected), count($expected), RequirementId::TIME_RANGE];
     }
 }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\PartLength;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** Parts, passes or whole deliverables that would write the same path. */
@@ -54,7 +55,7 @@ final readonly class SamePaths
     /** @return array{string|null, FrameRange|null} the path with `#` for the number, and which numbers it takes */
     private function path(Specification $specification, Part $part, ?string $pass): array
     {
-        $source = $part->single('naming.pattern');
+        $source = $part->single(RequirementId::NAMING_PATTERN);
         if ($source === null) {
             return [null, null];
         }
@@ -62,7 +63,7 @@ final readonly class SamePaths
         $values = $specification->pieceValues($part);
         $values = $pass === null ? $values : $values->with('pass', $pass);
         $name = $pattern->make($values);
-        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single('naming.folder') ?? '.')->make($values));
+        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
         $numbered = $part->delivers === Delivers::Frames || $pattern->has('frame');
 
         return [$folder === '.' ? $name : "{$folder}/{$name}", $numbered ? PartLength::expected($part) : null];
@@ -76,13 +77,13 @@ final readonly class SamePaths
 
     private function quarrel(string $called, Part $part, ?string $pass, string $other, Part $otherPart, ?string $otherPass, string $path): Conflict
     {
-        $ids = ['naming.pattern', ...($part->find('naming.folder') === null ? [] : ['naming.folder']), ...($pass !== null && $otherPass !== null && $called === $other && $part->name === $otherPart->name ? ['passes'] : [])];
+        $ids = [RequirementId::NAMING_PATTERN, ...($part->find(RequirementId::NAMING_FOLDER) === null ? [] : [RequirementId::NAMING_FOLDER]), ...($pass !== null && $otherPass !== null && $called === $other && $part->name === $otherPart->name ? [RequirementId::PASSES] : [])];
         $who = $called === $other
             ? ($part->name === $otherPart->name ? "The passes “{$otherPass}” and “{$pass}”" : "The parts “{$otherPart->name}” and “{$part->name}”")
             : "{$other} and {$called}";
-        $missing = $called !== $other && ! str_contains((string) $part->single('naming.pattern'), '{shot}') ? [ConflictResolution::set('naming.pattern', '{shot}_'.$part->single('naming.pattern'), 'Begin the names with {shot}.')] : [];
+        $missing = $called !== $other && ! str_contains((string) $part->single(RequirementId::NAMING_PATTERN), '{shot}') ? [ConflictResolution::set(RequirementId::NAMING_PATTERN, '{shot}_'.$part->single(RequirementId::NAMING_PATTERN), 'Begin the names with {shot}.')] : [];
         if ($called === $other && $part->name !== $otherPart->name) {
-            $missing = [ConflictResolution::set('naming.pattern', (string) preg_replace('~(?=[._-]?\{frame)|(?=\.\{ext\})~', '_{part}', (string) $part->single('naming.pattern'), 1), 'Put {part} into the name.')];
+            $missing = [ConflictResolution::set(RequirementId::NAMING_PATTERN, (string) preg_replace('~(?=[._-]?\{frame)|(?=\.\{ext\})~', '_{part}', (string) $part->single(RequirementId::NAMING_PATTERN), 1), 'Put {part} into the name.')];
         }
 
         return Conflict::between($ids, $part->name, "{$who} would write the same path, {$path}.", ...$missing);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification\Conflicts;
 
 use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /** No sound asked, and something of that sound. */
@@ -12,12 +13,12 @@ final readonly class SoundPresence implements ConflictRule
 {
     public function read(Specification $specification, Part $part): iterable
     {
-        if ($part->single('audio.presence') !== 'none') {
+        if ($part->single(RequirementId::AUDIO_PRESENCE) !== 'none') {
             return;
         }
-        $asked = array_values(array_filter(['audio.sample_rate', 'audio.bit_depth', 'audio.channels'], static fn (string $id): bool => $part->find($id) !== null));
+        $asked = array_values(array_filter([RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH, RequirementId::AUDIO_CHANNELS], static fn (string $id): bool => $part->find($id) !== null));
         if ($asked !== []) {
-            yield Conflict::between(['audio.presence', ...$asked], $part->name, 'No sound is asked, and its '.($asked[0] === 'audio.channels' ? 'channels' : ($asked[0] === 'audio.bit_depth' ? 'depth' : 'sample rate')).' is.', ConflictResolution::set('audio.presence', 'required', 'Ask for sound.'), ...array_map(static fn (string $id): ConflictResolution => ConflictResolution::drop($id, "Ask no more for {$id}."), $asked));
+            yield Conflict::between([RequirementId::AUDIO_PRESENCE, ...$asked], $part->name, 'No sound is asked, and its '.($asked[0] === RequirementId::AUDIO_CHANNELS ? 'channels' : ($asked[0] === RequirementId::AUDIO_BIT_DEPTH ? 'depth' : 'sample rate')).' is.', ConflictResolution::set(RequirementId::AUDIO_PRESENCE, 'required', 'Ask for sound.'), ...array_map(static fn (string $id): ConflictResolution => ConflictResolution::drop($id, "Ask no more for {$id}."), $asked));
         }
     }
 }

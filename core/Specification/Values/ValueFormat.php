@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Specification\Values;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Specification\Descriptor;
+use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\RequirementValue;
 
 /**
@@ -37,7 +38,7 @@ abstract readonly class ValueFormat
     /** Whether all of several values are meant, and not one of them. */
     public function meansAll(Descriptor $descriptor): bool
     {
-        return $descriptor->id === 'burn_in';
+        return $descriptor->id === RequirementId::BURN_IN;
     }
 
     /** What a document's `require` has: a scalar, a list, or an object with value, min, max and what the type adds. */
@@ -103,7 +104,7 @@ abstract readonly class ValueFormat
     protected function between(Descriptor $descriptor): string
     {
         // free text may hold commas and words of its own
-        return $this->isFreeText() && $descriptor->id !== 'burn_in' ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
+        return $this->isFreeText() && $descriptor->id !== RequirementId::BURN_IN ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
     }
 
     private function severalFromText(Descriptor $descriptor, string $text): ?RequirementValue
