@@ -81,7 +81,7 @@ final class ScenesCommand extends Command
 
         return match ($format) {
             'json' => json_encode(['scene_file' => Text::shown($label)] + $account->toArray(), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
-            'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first->finding->id ?? '', $first?->says() ?? '']]),
+            'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first?->finding->id->value ?? '', $first?->says() ?? '']]),
             default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account)).'.'.($first === null ? '' : " {$first->says()}")."\n",
         };
     }

@@ -32,7 +32,7 @@ final readonly class Summary
 
         return [
             'groups' => array_map(static fn (array $marks): string => Mark::together(...$marks)->value, $groups),
-            'causes' => array_map(static fn (Cause $c): array => ['id' => $c->finding->id, 'side' => $c->finding->side, 'says' => mb_strimwidth($c->says(), 0, 300, '…')], array_slice($account->causes, 0, 20)),
+            'causes' => array_map(static fn (Cause $c): array => ['id' => $c->finding->id->value, 'side' => $c->finding->side->value, 'says' => mb_strimwidth($c->says(), 0, 300, '…')], array_slice($account->causes, 0, 20)),
             'balance' => $account->check->balance(),
             'settings' => $account->scene?->all(),
             'waivers' => array_map(static fn (Waiver $w): array => get_object_vars($w), $held),

@@ -42,6 +42,9 @@ use PlainLedger\Core\Specification\RequirementId;
  */
 final readonly class Diagnostician
 {
+    /** Of these, another sentence is another cause. */
+    private const TOLD_APART = [CauseId::SettingsChangedMidway, CauseId::ValueDiffers, CauseId::ResavedLater];
+
     /** @param  list<CauseFamily>  $families */
     public function __construct(private array $families) {}
 
@@ -68,7 +71,7 @@ final readonly class Diagnostician
         $weights = array_map(static fn (Cause $c): array => [
             -count($c->explains), $parts[$c->part] ?? 0,
             min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]),
-            CauseOrder::place($c->finding->id), $c->places[0] ?? 0,
+            $c->finding->id->place(), $c->places[0] ?? 0,
             min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]),
         ], $causes);
         array_multisort($weights, $causes);
@@ -129,7 +132,7 @@ final readonly class Diagnostician
                 $findings[] = $finding;
             }
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => CauseOrder::place($a->id) <=> CauseOrder::place($b->id));
+        usort($findings, static fn (Finding $a, Finding $b): int => $a->id->place() <=> $b->id->place());
         $settled = $this->settle($this->merge($findings), $unequal);
         $explained = array_merge([], ...array_map(static fn (Cause $c): array => $c->explains, $settled));
         $open = array_values(array_diff($unequal, $explained));
@@ -184,23 +187,9 @@ final readonly class Diagnostician
     {
         $merged = [];
         foreach ($findings as $finding) {
-            $key = $finding->id.(in_array($finding->id, ['settings-changed-midway', 'value-differs', 'resaved-later'], true) ? $finding->says : $finding->side);
-            $before = $merged[$key] ?? null;
-            if ($before === null) {
-                $merged[$key] = $finding;
-
-                continue;
-            }
-            $fixes = $before->fixes;
-            foreach ($finding->fixes as $fix) {
-                $known = array_filter($fixes, static fn (Fix $f): bool => $f->toArray() === $fix->toArray());
-                $fixes = $known === [] ? [...$fixes, $fix] : $fixes;
-            }
-            $merged[$key] = new Finding(
-                $before->id, $before->side, $before->says === $finding->says ? $before->says : "{$before->says} {$finding->says}",
-                array_values(array_unique([...$before->evidence, ...$finding->evidence])), array_values(array_unique([...$before->touches, ...$finding->touches])),
-                $fixes, $before->alternative, $before->render || $finding->render, array_values(array_unique([...$before->or, ...$finding->or])),
-            );
+            $apart = in_array($finding->id, self::TOLD_APART, true) ? $finding->says : $finding->side->value;
+            $key = $finding->id->value.$apart;
+            $merged[$key] = isset($merged[$key]) ? $merged[$key]->joined($finding) : $finding;
         }
 
         return array_values($merged);
@@ -223,10 +212,10 @@ final readonly class Diagnostician
                 continue;
             }
             $own = $would;
-            if ($finding->alternative) {
+            if ($finding->standing->alternative) {
                 $own = array_values(array_filter($would, static fn (string $id): bool => ! isset($claimed[$id])));
                 foreach (array_diff($would, $own) as $id) {
-                    if ($finding->id !== $kept[$claimed[$id]]->id && $finding->id !== 'value-differs') {
+                    if ($finding->id !== $kept[$claimed[$id]]->id && $finding->id !== CauseId::ValueDiffers) {
                         $or[$claimed[$id]][] = $finding->id;
                     }
                 }
@@ -243,7 +232,7 @@ final readonly class Diagnostician
         }
         $causes = [];
         foreach ($kept as $at => $finding) {
-            $causes[] = new Cause($finding, '', $explains[$at] ?? [], array_values(array_unique([...$finding->or, ...$or[$at] ?? []])));
+            $causes[] = new Cause($finding, '', $explains[$at] ?? [], array_values(array_unique([...$finding->standing->or, ...$or[$at] ?? []], SORT_REGULAR)));
         }
 
         return $causes;

@@ -178,4 +178,18 @@ final readonly class Fix
     {
         return ['kind' => $this->kind->value, 'part' => $this->part] + $this->details + ['says' => $this->says];
     }
+
+    /**
+     * @param  list<self>  $fixes
+     * @return list<self>
+     */
+    public static function eachOnce(array $fixes): array
+    {
+        $once = [];
+        foreach ($fixes as $fix) {
+            $once[serialize($fix->toArray())] = $fix;
+        }
+
+        return array_values($once);
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis;
 
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
@@ -57,9 +58,9 @@ final readonly class Situation
     }
 
     /** `files` where they show it, else `scene`. */
-    public function side(string $id): string
+    public function side(string $id): Side
     {
-        return $this->inFiles($id) ? 'files' : 'scene';
+        return $this->inFiles($id) ? Side::Files : Side::Scene;
     }
 
     /** What is found and is not as asked; never the value that most frames rightly have. */

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Diagnosis;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
@@ -21,11 +22,10 @@ final readonly class SizeComparison
 
     private BigRational $askedPixel;
 
-    /** @param  string  $side  `scene` or `files` */
-    public function __construct(private Situation $situation, public Resolution $found, public Resolution $asked, public string $side)
+    public function __construct(private Situation $situation, public Resolution $found, public Resolution $asked, public Side $side)
     {
         $this->askedPixel = Fraction::parse($situation->subject->part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1');
-        $told = $side === 'scene' ? $situation->scene()?->pixelAspect() : self::ofFiles($situation);
+        $told = $side === Side::Scene ? $situation->scene()?->pixelAspect() : self::ofFiles($situation);
         $this->foundPixel = $told ?? $this->askedPixel;
     }
 
@@ -38,7 +38,7 @@ final readonly class SizeComparison
 
     public function seen(): string
     {
-        return $this->side === 'scene' ? "the scene is set to {$this->found}" : "every whole file is {$this->found}";
+        return $this->side === Side::Scene ? "the scene is set to {$this->found}" : "every whole file is {$this->found}";
     }
 
     public function setSize(): Fix
@@ -89,7 +89,7 @@ final readonly class SizeComparison
     public function isSameShape(): bool
     {
         $line = $this->situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT) ? null : $this->situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT);
-        $cell = $this->side === 'scene' ? $line?->scene : $line?->files;
+        $cell = $this->side === Side::Scene ? $line?->scene : $line?->files;
         if ($cell !== null) {
             return ! $cell->isUnequal();
         }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Remedy;
 
 use PlainLedger\Core\Checking\PassEntries;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Matching\PassMatch;
@@ -34,7 +36,7 @@ final readonly class PassWork
     private function shiftOf(): int
     {
         foreach ($this->causes as $cause) {
-            if ($cause->finding->id === 'numbered-from-elsewhere' && $cause->finding->side === 'files' && $this->isRenumbered($cause) && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
+            if ($cause->finding->id === CauseId::NumberedFromElsewhere && $cause->finding->side === Side::Files && $this->isRenumbered($cause) && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
                 return $this->pass->expected->first() - $this->pass->present->first();
             }
         }
@@ -60,7 +62,7 @@ final readonly class PassWork
         }
         $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE) ? FrameRange::none() : $this->pass->damaged->and($this->pass->relevant());
         foreach ($this->causes as $cause) {
-            foreach ($cause->finding->render ? $cause->explains : [] as $id) {
+            foreach ($cause->finding->standing->render ? $cause->explains : [] as $id) {
                 $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
             }
         }
@@ -97,7 +99,7 @@ final readonly class PassWork
 
     private function waits(): bool
     {
-        return array_filter($this->causes, static fn (Cause $c): bool => $c->finding->id === 'still-arriving') !== [];
+        return array_filter($this->causes, static fn (Cause $c): bool => $c->finding->id === CauseId::StillArriving) !== [];
     }
 
     /**

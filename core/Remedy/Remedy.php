@@ -71,7 +71,7 @@ final readonly class Remedy
     private static function firstCause(array $causes, int $place): int
     {
         foreach ($causes as $at => $cause) {
-            $renders = $cause->finding->render || array_intersect($cause->explains, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::CONTENT_WHOLE, RequirementId::PASSES]) !== [];
+            $renders = $cause->finding->standing->render || array_intersect($cause->explains, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::CONTENT_WHOLE, RequirementId::PASSES]) !== [];
             if ($renders && ($cause->places === [] || in_array($place, $cause->places, true))) {
                 return $at;
             }

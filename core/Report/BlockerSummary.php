@@ -6,7 +6,9 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Verdict;
+use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;
@@ -30,7 +32,7 @@ final readonly class BlockerSummary
 
             return $open === 0 ? 'nothing to compare' : Text::count($open, 'line').' not told';
         }
-        $causes = array_map(static fn ($c): string => $c->finding->id, $account->causes);
+        $causes = array_map(static fn (Cause $c): string => $c->finding->id->value, $account->causes);
         if (in_array('nothing-delivered', $causes, true)) {
             return 'nothing delivered';
         }
@@ -44,7 +46,7 @@ final readonly class BlockerSummary
                 return Text::count($many, $one).' '.$work;
             }
         }
-        $scene = count(array_filter($account->causes, static fn ($c): bool => $c->finding->side === 'scene'));
+        $scene = count(array_filter($account->causes, static fn ($c): bool => $c->finding->side === Side::Scene));
 
         return $scene > 0 ? 'scene, '.Text::count($scene, 'cause') : Text::count(count($account->causes), 'cause');
     }

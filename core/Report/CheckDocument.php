@@ -10,6 +10,7 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\NotChecked;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Matching\Extra;
 use PlainLedger\Core\Matching\PassMatch;
@@ -44,8 +45,8 @@ final readonly class CheckDocument
             'not_checked' => array_map(static fn (NotChecked $n): array => $n->toArray(), $check->notChecked),
             'sequences' => $this->sequences(),
             'causes' => array_map(static fn (Cause $c): array => [
-                'id' => $c->finding->id, 'part' => $c->part, 'side' => $c->finding->side, 'says' => $c->says(),
-                'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => $c->or,
+                'id' => $c->finding->id->value, 'part' => $c->part, 'side' => $c->finding->side->value, 'says' => $c->says(),
+                'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => array_map(static fn (CauseId $id): string => $id->value, $c->or),
             ] + ($c->pass === null ? [] : ['pass' => $c->pass]), $this->account->causes),
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),

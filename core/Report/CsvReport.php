@@ -17,7 +17,7 @@ final readonly class CsvReport implements ReportWriter
             $causes = [];
             foreach ($account->causes as $cause) {
                 if ($cause->part === $entry->part && in_array($entry->id(), $cause->explains, true)) {
-                    $causes[] = $cause->finding->id;
+                    $causes[] = $cause->finding->id->value;
                 }
             }
             $cells = static fn (?Cell $cell): array => [$cell->found ?? '', $cell === null ? '' : ($cell->stale ? 'stale' : $cell->mark->value)];

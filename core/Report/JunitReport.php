@@ -42,7 +42,7 @@ final readonly class JunitReport implements ReportWriter
         $says = [];
         foreach ($account->causes as $cause) {
             if ($cause->part === $entry->part && in_array($entry->id(), $cause->explains, true)) {
-                $says[] = "{$cause->finding->id}: {$cause->says()}";
+                $says[] = "{$cause->finding->id->value}: {$cause->says()}";
             }
         }
         $found = $entry->files !== null && $entry->files->found !== null ? $entry->files->found : $entry->scene->found ?? 'not readable';

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Text\Text;
@@ -133,7 +134,7 @@ final readonly class TextReport implements ReportWriter
         $lines = $account->causes === [] ? [] : ['', 'Why'];
         foreach ($account->causes as $n => $cause) {
             $lines[] = '  '.($n + 1).". {$cause->says()}";
-            $lines[] = "     {$cause->finding->id}, seen in the {$cause->finding->side}; explains ".implode(', ', $cause->explains).($cause->or === [] ? '' : '; or '.implode(', ', $cause->or));
+            $lines[] = "     {$cause->finding->id->value}, seen in the {$cause->finding->side->value}; explains ".implode(', ', $cause->explains).($cause->or === [] ? '' : '; or '.implode(', ', array_map(static fn (CauseId $id): string => $id->value, $cause->or)));
         }
 
         return $lines;

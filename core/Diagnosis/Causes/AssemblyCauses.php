@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -26,7 +28,7 @@ final readonly class AssemblyCauses implements CauseFamily
             return;
         }
         if ($situation->inScene(RequirementId::RENDER_POST_EFFECTS) && $situation->scene()?->get(RequirementId::RENDER_POST_EFFECTS) === 'on') {
-            yield new Finding('effects-applied-twice', 'scene', "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is applied once more.", ['render.post_effects is on', "the part is made from {$frames->name}"], [RequirementId::RENDER_POST_EFFECTS],
+            yield Finding::of(CauseId::EffectsAppliedTwice, Side::Scene, "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is applied once more.", ['render.post_effects is on', "the part is made from {$frames->name}"], [RequirementId::RENDER_POST_EFFECTS],
                 [Fix::set($situation->part(), RequirementId::RENDER_POST_EFFECTS, 'post effects', 'on', 'off', 'Switch post effects off.')]);
         }
         $linear = self::isLinear($frames);
@@ -38,9 +40,9 @@ final readonly class AssemblyCauses implements CauseFamily
             $asked = $situation->entry($id)->required ?? '';
             [$isNone, $asksNone] = [in_array(strtolower($set), ['none', 'off', 'raw', ''], true), strtolower($asked) === 'none'];
             if ($asksNone && ! $isNone && ! $linear) {
-                yield new Finding('view-applied-twice', 'scene', ucfirst("{$label} {$set} is applied to {$frames->name} that have one already."), ["{$id} is {$set}", "the part is made from {$frames->name}"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
+                yield Finding::of(CauseId::ViewAppliedTwice, Side::Scene, ucfirst("{$label} {$set} is applied to {$frames->name} that have one already."), ["{$id} is {$set}", "the part is made from {$frames->name}"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
             } elseif (! $asksNone && $isNone && $linear) {
-                yield new Finding('view-missing', 'scene', ucfirst("{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any."), ["{$id} is ".($set === '' ? 'not set' : $set), "{$frames->name} are linear"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
+                yield Finding::of(CauseId::ViewMissing, Side::Scene, ucfirst("{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any."), ["{$id} is ".($set === '' ? 'not set' : $set), "{$frames->name} are linear"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
             }
         }
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\DamagedTail;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -31,30 +33,31 @@ final readonly class BrokenFileCauses implements CauseFamily
                 $facts = $pass->frames->factsAt($i);
                 $id = match (true) {
                     $facts->damage === null || ! $relevant->contains($number) || $tail->contains($number) => null,
-                    $facts->damage === Damage::Empty => 'empty-file',
-                    in_array($facts->damage, [Damage::CutShort, Damage::Zeros], true) => 'cut-short',
-                    $facts->damage === Damage::Checksum, $facts->damage === Damage::Header => 'checksum-fails',
-                    default => 'value-differs',
+                    $facts->damage === Damage::Empty => CauseId::EmptyFile,
+                    in_array($facts->damage, [Damage::CutShort, Damage::Zeros], true) => CauseId::CutShort,
+                    $facts->damage === Damage::Checksum, $facts->damage === Damage::Header => CauseId::ChecksumFails,
+                    default => CauseId::ValueDiffers,
                 };
                 if ($id !== null) {
-                    $frames[$id][] = $number;
-                    $first[$id] ??= Text::shown((string) $facts->damageSays);
-                    if (count($evidence[$id] ?? []) < 10) {
-                        $evidence[$id][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').$facts->damageSays;
+                    $frames[$id->value][] = $number;
+                    $first[$id->value] ??= Text::shown((string) $facts->damageSays);
+                    if (count($evidence[$id->value] ?? []) < 10) {
+                        $evidence[$id->value][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').$facts->damageSays;
                     }
                 }
             }
         }
         foreach ($frames as $id => $numbers) {
             $seen = $evidence[$id] ?? [];
+            $cause = CauseId::from($id);
             $which = $situation->subject->isNumbered() ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…') : 'The file';
             $many = count($numbers) > 1;
-            yield new Finding($id, 'files', match ($id) {
-                'empty-file' => "{$which} ".($many ? 'are' : 'is').' empty.',
-                'cut-short' => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
-                'checksum-fails' => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.($first[$id] ?? '').'.',
+            yield Finding::of($cause, Side::Files, match ($cause) {
+                CauseId::EmptyFile => "{$which} ".($many ? 'are' : 'is').' empty.',
+                CauseId::CutShort => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
+                CauseId::ChecksumFails => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.($first[$id] ?? '').'.',
                 default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.($first[$id] ?? '').'.',
-            }, $seen, [RequirementId::CONTENT_WHOLE], render: true);
+            }, $seen, [RequirementId::CONTENT_WHOLE])->rendering();
         }
     }
 

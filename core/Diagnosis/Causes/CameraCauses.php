@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\SettableValue;
@@ -29,8 +31,8 @@ final readonly class CameraCauses implements CauseFamily
             $found = $situation->found(RequirementId::CAMERA_NAME) ?? '';
             if (($situation->entry(RequirementId::CAMERA_NAME)->files->runs ?? []) === []) {
                 $view = in_array($found, $scene->views ?? [], true);
-                yield new Finding($view ? 'working-view-rendered' : 'another-camera', 'files', $view ? "The frames were rendered through the working view {$found}, and {$asked} is asked." : "The frames were rendered through {$found}, and {$asked} is asked.",
-                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, RequirementId::CAMERA_NAME, $found, $camera, $asked)], render: true);
+                yield Finding::of($view ? CauseId::WorkingViewRendered : CauseId::AnotherCamera, Side::Files, $view ? "The frames were rendered through the working view {$found}, and {$asked} is asked." : "The frames were rendered through {$found}, and {$asked} is asked.",
+                    ["the files name the camera {$found}"], self::TOUCHES, [self::choose($part, RequirementId::CAMERA_NAME, $found, $camera, $asked)])->rendering();
             }
 
             return;
@@ -43,14 +45,14 @@ final readonly class CameraCauses implements CauseFamily
         $fix = [self::choose($part, 'camera.chosen', $names, $camera, $asked)];
         $render = $situation->inFiles(RequirementId::CAMERA_NAME);
         if ($chosen === []) {
-            yield new Finding('no-camera', 'scene', 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."), ['camera.chosen is empty'], self::TOUCHES, $fix, render: $render);
+            yield Finding::of(CauseId::NoCamera, Side::Scene, 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."), ['camera.chosen is empty'], self::TOUCHES, $fix)->rendering($render);
         } elseif (count($chosen) > 1) {
-            yield new Finding('several-cameras', 'scene', count($chosen)." cameras are chosen, {$names}, where one is asked.", ["camera.chosen is {$names}"], self::TOUCHES, $fix, render: $render);
+            yield Finding::of(CauseId::SeveralCameras, Side::Scene, count($chosen)." cameras are chosen, {$names}, where one is asked.", ["camera.chosen is {$names}"], self::TOUCHES, $fix)->rendering($render);
         } elseif (in_array($chosen[0], $scene->views ?? [], true) || ($scene->cameras !== null && ! in_array($chosen[0], $scene->cameras, true))) {
-            yield new Finding('working-view-rendered', 'scene', "The scene is set to render {$names}, a working view and no camera of the scene.".($asked === '' ? '' : " {$asked} is asked."),
-                ["chosen is {$names}", ...($scene->cameras === null ? [] : ['cameras of the scene: '.($scene->cameras === [] ? 'none' : implode(', ', $scene->cameras))])], self::TOUCHES, $fix, render: $render);
+            yield Finding::of(CauseId::WorkingViewRendered, Side::Scene, "The scene is set to render {$names}, a working view and no camera of the scene.".($asked === '' ? '' : " {$asked} is asked."),
+                ["chosen is {$names}", ...($scene->cameras === null ? [] : ['cameras of the scene: '.($scene->cameras === [] ? 'none' : implode(', ', $scene->cameras))])], self::TOUCHES, $fix)->rendering($render);
         } elseif ($situation->isUnequal(RequirementId::CAMERA_NAME)) {
-            yield new Finding('another-camera', 'scene', "The scene is set to render {$names}, and {$asked} is asked.", ["chosen is {$names}"], self::TOUCHES, $fix, render: $render);
+            yield Finding::of(CauseId::AnotherCamera, Side::Scene, "The scene is set to render {$names}, and {$asked} is asked.", ["chosen is {$names}"], self::TOUCHES, $fix)->rendering($render);
         }
     }
 

@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\FormatRules;
 use PlainLedger\Core\Checking\Rules\KindRule;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -38,8 +40,8 @@ final readonly class FormatCauses implements CauseFamily
             $found = $situation->found(RequirementId::FORMAT_COMPRESSION) ?? '';
             $asked = $situation->entry(RequirementId::FORMAT_COMPRESSION)->required ?? '';
             $side = $situation->side(RequirementId::FORMAT_COMPRESSION);
-            yield new Finding('compression-differs', $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], [RequirementId::FORMAT_COMPRESSION],
-                EntryFix::of($situation, RequirementId::FORMAT_COMPRESSION, 'the compression')->fixes, true);
+            yield Finding::of(CauseId::CompressionDiffers, $side, "Compression is {$found}, and {$asked} is asked.", ["format.compression is {$found}"], [RequirementId::FORMAT_COMPRESSION],
+                EntryFix::of($situation, RequirementId::FORMAT_COMPRESSION, 'the compression')->fixes)->asAlternative();
         }
     }
 
@@ -82,9 +84,9 @@ final readonly class FormatCauses implements CauseFamily
                     continue;
                 }
                 $right = in_array($kind->value, $asked, true);
-                yield new Finding('extension-lies', 'files', 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
+                yield Finding::of(CauseId::ExtensionLies, Side::Files, 'The files are called .'.Text::shown($extension)." and are {$kind->spoken()} inside".($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
                     [Text::shown($name)." begins with the signature of {$kind->spoken()}"], $right ? [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN] : [RequirementId::FORMAT_KIND],
-                    $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [], render: ! $right);
+                    $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [])->rendering(! $right);
             }
         }
     }
@@ -110,20 +112,20 @@ final readonly class FormatCauses implements CauseFamily
             $typed = isset($situation->entries[RequirementId::NAMING_PATTERN]) ? $situation->asTyped(RequirementId::NAMING_PATTERN) : NamingCauses::asShown($to);
             $fixes[] = Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', NamingCauses::asShown($name), $typed);
         }
-        yield new Finding('extension-lies', 'scene', "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown($name)], [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN], $fixes);
+        yield Finding::of(CauseId::ExtensionLies, Side::Scene, "The format is {$kind}, and the name says .{$extension}.", ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown($name)], [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN], $fixes);
     }
 
     /** @return iterable<Finding> */
     private function lossy(Situation $situation): iterable
     {
-        $side = $situation->inFiles(RequirementId::FORMAT_KIND) || $situation->inFiles(RequirementId::FORMAT_COMPRESSION) ? 'files' : 'scene';
+        $side = $situation->inFiles(RequirementId::FORMAT_KIND) || $situation->inFiles(RequirementId::FORMAT_COMPRESSION) ? Side::Files : Side::Scene;
         if (! $situation->isUnequal(RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION)) {
             return;
         }
         $kind = $this->kind($situation);
-        $found = $side === 'files' ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get(RequirementId::FORMAT_COMPRESSION);
+        $found = $side === Side::Files ? $situation->shared(static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression) : $situation->scene()?->get(RequirementId::FORMAT_COMPRESSION);
         $lossyKind = $kind === Kind::Jpeg;
-        $lossy = $lossyKind || (is_string($found) && ($side === 'files' || in_array($found, self::LOSSY, true)));
+        $lossy = $lossyKind || (is_string($found) && ($side === Side::Files || in_array($found, self::LOSSY, true)));
         $asked = $situation->subject->part->find(RequirementId::FORMAT_COMPRESSION)?->value->values;
         $askedKinds = $situation->subject->part->kinds();
         $wantsLossless = $asked !== null
@@ -136,8 +138,8 @@ final readonly class FormatCauses implements CauseFamily
         $to = $lossyKind && $askedKinds !== [] && ! in_array(Kind::Jpeg, $askedKinds, true)
             ? Fix::set($situation->part(), RequirementId::FORMAT_KIND, 'the format', 'jpeg', $askedKinds[0]->value)
             : Fix::set($situation->part(), RequirementId::FORMAT_COMPRESSION, 'the compression', is_string($found) ? $found : null, $situation->asTyped(RequirementId::FORMAT_COMPRESSION));
-        yield new Finding('lossy-instead-of-lossless', $side, ($side === 'files' ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === 'files' ? "every whole file is {$what}" : "the scene writes {$what}"],
-            [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, ...($lossyKind ? [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE] : [])], [$to], true, $side === 'files');
+        yield Finding::of(CauseId::LossyInsteadOfLossless, $side, ($side === Side::Files ? 'The files are compressed' : 'The scene saves its files compressed')." with loss ({$what}), where lossless ones are asked. Converting them back restores nothing.", [$side === Side::Files ? "every whole file is {$what}" : "the scene writes {$what}"],
+            [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, ...($lossyKind ? [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE] : [])], [$to])->asAlternative()->rendering($side === Side::Files);
     }
 
     /** @return iterable<Finding> */
@@ -146,8 +148,8 @@ final readonly class FormatCauses implements CauseFamily
         $asksAlpha = in_array($situation->subject->part->single(RequirementId::FORMAT_ALPHA), ['straight', 'premultiplied', 'any'], true)
             || in_array('A', Channels::parse($situation->subject->part->single(RequirementId::FORMAT_CHANNELS) ?? ''), true)
             || $situation->subject->part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes';
-        foreach (['files', 'scene'] as $side) {
-            $shows = static fn (string $id): bool => $side === 'files' ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
+        foreach ([Side::Files, Side::Scene] as $side) {
+            $shows = static fn (string $id): bool => $side === Side::Files ? $situation->inFiles($id) : ($situation->inScene($id) && ! $situation->inFiles($id));
             if (! $shows(RequirementId::FORMAT_ALPHA) && ! $shows(RequirementId::FORMAT_CHANNELS) && ! $shows(RequirementId::CONTENT_ALPHA_USED)) {
                 continue;
             }
@@ -165,18 +167,18 @@ final readonly class FormatCauses implements CauseFamily
             if ($asksAlpha && $has === false) {
                 yield $this->lacksAlpha($situation, $side, $kind, $touches);
             } elseif (! $asksAlpha && $has === true) {
-                yield new Finding('alpha-not-asked', $side, 'There is an alpha channel, and none is asked.', [$side === 'files' ? 'every whole file has an alpha channel' : 'the scene saves alpha'], $touches,
-                    $this->withoutAlpha($situation, $side), true);
+                yield Finding::of(CauseId::AlphaNotAsked, $side, 'There is an alpha channel, and none is asked.', [$side === Side::Files ? 'every whole file has an alpha channel' : 'the scene saves alpha'], $touches,
+                    $this->withoutAlpha($situation, $side))->asAlternative();
             }
         }
     }
 
     /** @return list<Fix> */
-    private function withoutAlpha(Situation $situation, string $side): array
+    private function withoutAlpha(Situation $situation, Side $side): array
     {
         $part = $situation->part();
         $id = $situation->isUnequal(RequirementId::FORMAT_ALPHA) ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
-        if ($side === 'scene') {
+        if ($side === Side::Scene) {
             $fixes = $situation->inScene(RequirementId::FORMAT_ALPHA) ? [Fix::set($part, RequirementId::FORMAT_ALPHA, 'alpha', $situation->found(RequirementId::FORMAT_ALPHA), 'none', 'Save without alpha.')] : [];
 
             return [...$fixes, ...($situation->inScene(RequirementId::FORMAT_CHANNELS) ? EntryFix::of($situation, RequirementId::FORMAT_CHANNELS, 'the channels')->fixes : [])];
@@ -188,40 +190,40 @@ final readonly class FormatCauses implements CauseFamily
     }
 
     /** @param  list<string>  $touches */
-    private function lacksAlpha(Situation $situation, string $side, ?Kind $kind, array $touches): Finding
+    private function lacksAlpha(Situation $situation, Side $side, ?Kind $kind, array $touches): Finding
     {
         $part = $situation->part();
         $codec = $situation->scene()?->get(RequirementId::FORMAT_CODEC);
-        $render = $side === 'files' && ! $situation->subject->part->delivers->isMovie();
+        $render = $side === Side::Files && ! $situation->subject->part->delivers->isMovie();
         $kinds = array_values(array_filter($situation->subject->part->kinds(), static fn (Kind $k): bool => $k->canHoldAlpha()));
         $alpha = $situation->subject->part->single(RequirementId::FORMAT_ALPHA) ?? 'straight';
-        $save = $side === 'scene' && ! in_array($situation->scene()?->get(RequirementId::FORMAT_ALPHA), ['none'], true) ? [] : [Fix::set($part, RequirementId::FORMAT_ALPHA, 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
-        if ($side === 'scene' && $codec !== null && ! CodecCapabilities::canHoldAlpha($codec)) {
+        $save = $side === Side::Scene && ! in_array($situation->scene()?->get(RequirementId::FORMAT_ALPHA), ['none'], true) ? [] : [Fix::set($part, RequirementId::FORMAT_ALPHA, 'alpha', 'none', $alpha === 'any' ? 'straight' : $alpha, 'Save alpha.')];
+        if ($side === Side::Scene && $codec !== null && ! CodecCapabilities::canHoldAlpha($codec)) {
             $askedCodec = $situation->subject->part->single(RequirementId::FORMAT_CODEC);
             $fix = $askedCodec !== null && CodecCapabilities::canHoldAlpha($askedCodec)
                 ? Fix::set($part, RequirementId::FORMAT_CODEC, 'the codec', $codec, $askedCodec)
                 : Fix::set($part, RequirementId::FORMAT_CODEC, 'the codec', $codec, 'prores 4444', 'Set the codec to one that carries alpha, such as ProRes 4444, PNG or Animation.');
 
-            return new Finding('alpha-cannot-live-here', $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [$fix, ...$save], true);
+            return Finding::of(CauseId::AlphaCannotLiveHere, $side, "The codec {$codec} cannot carry alpha, and alpha is asked.", ["format.codec is {$codec}"], $touches, [$fix, ...$save])->asAlternative();
         }
         if ($kind !== null && ! $kind->canHoldAlpha()) {
             $to = $kinds[0] ?? Kind::Png;
             $fix = Fix::set($part, RequirementId::FORMAT_KIND, 'the format', $kind->value, $to->value, $kinds === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null);
 
-            return new Finding('alpha-cannot-live-here', $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save], true, $render);
+            return Finding::of(CauseId::AlphaCannotLiveHere, $side, "{$kind->spoken()} cannot carry alpha, and alpha is asked.", ["the format is {$kind->value}"], $touches, [$fix, ...$save])->asAlternative()->rendering($render);
         }
         $fixes = [];
         foreach ([RequirementId::FORMAT_ALPHA => 'alpha', RequirementId::FORMAT_CHANNELS => 'the channels'] as $id => $label) {
             $fixes = [...$fixes, ...($situation->isUnequal($id) ? EntryFix::of($situation, $id, $label)->fixes : [])];
         }
 
-        return new Finding('alpha-not-saved', $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."),
-            [$side === 'files' ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, $fixes, true, $render);
+        return Finding::of(CauseId::AlphaNotSaved, $side, 'Alpha is asked and was not saved'.($kind === null ? '.' : "; {$kind->spoken()} could carry it."),
+            [$side === Side::Files ? 'no whole file has an alpha channel' : 'the scene saves no alpha'], $touches, $fixes)->asAlternative()->rendering($render);
     }
 
-    private function hasAlpha(Situation $situation, string $side): ?bool
+    private function hasAlpha(Situation $situation, Side $side): ?bool
     {
-        if ($side === 'files') {
+        if ($side === Side::Files) {
             $told = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha);
 
             return is_bool($told) ? $told : null;
@@ -255,7 +257,7 @@ final readonly class FormatCauses implements CauseFamily
     private function depth(Situation $situation): iterable
     {
         $less = false;
-        $side = 'scene';
+        $side = Side::Scene;
         foreach ([RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE] as $id) {
             if (! $situation->isUnequal($id) || ! $this->isUniform($situation, $id)) {
                 continue;
@@ -271,7 +273,7 @@ final readonly class FormatCauses implements CauseFamily
         $depth = static fn (?string $bits, ?string $sample): string => trim(($bits === null ? '' : "{$bits}-bit ").($sample ?? ''));
         $found = $depth($situation->isUnequal(RequirementId::FORMAT_BIT_DEPTH) ? $situation->found(RequirementId::FORMAT_BIT_DEPTH) : null, $situation->isUnequal(RequirementId::FORMAT_SAMPLE) ? $situation->found(RequirementId::FORMAT_SAMPLE) : null);
         $asked = $depth($situation->subject->part->single(RequirementId::FORMAT_BIT_DEPTH), $situation->subject->part->single(RequirementId::FORMAT_SAMPLE));
-        yield new Finding('depth-dropped', $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE],
-            $this->deeper($situation), true, $side === 'files' && ! $situation->subject->part->delivers->isMovie());
+        yield Finding::of(CauseId::DepthDropped, $side, "Depth was dropped: {$found} where {$asked} is asked.", ["it is {$found}"], [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE],
+            $this->deeper($situation))->asAlternative()->rendering($side === Side::Files && ! $situation->subject->part->delivers->isMovie());
     }
 }

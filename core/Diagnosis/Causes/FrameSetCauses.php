@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Diagnosis\ArrivalPace;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\DamagedTail;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -53,7 +55,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $seen = ["the files are {$present}"];
         $setRange = $this->setRange($situation, $scene, $expected);
         if ($this->isStarting($situation, $present->span())) {
-            yield new Finding('range-never-set', 'files', "The range was never set: the frames are {$present}, which is what an untouched scene shows.", [...$seen, "{$present->span()} is listed as a starting value"], self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::RangeNeverSet, Side::Files, "The range was never set: the frames are {$present}, which is what an untouched scene shows.", [...$seen, "{$present->span()} is listed as a starting value"], self::TOUCHES, $setRange)->asAlternative();
         }
         yield from $this->single($situation, $pass, $seen);
         yield from $this->handles($situation, $pass, $expected, $setRange, $seen);
@@ -63,15 +65,15 @@ final readonly class FrameSetCauses implements CauseFamily
         }
         $timeline = $situation->scene()?->timeline;
         if ($timeline !== null && $timeline->equals($expected) && $scene !== null && $scene->equals($present) && ! $present->covers($timeline)) {
-            yield new Finding('range-short-of-timeline', 'scene', "The scene renders {$scene} and leaves out part of its own animation, {$timeline}.", [...$seen, "its timeline is {$timeline}"], self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::RangeShortOfTimeline, Side::Scene, "The scene renders {$scene} and leaves out part of its own animation, {$timeline}.", [...$seen, "its timeline is {$timeline}"], self::TOUCHES, $setRange)->asAlternative();
         }
         yield from $this->resumed($situation, $pass, $expected, $scene);
         yield from $this->ends($situation, $pass, $expected, $step ?? $situation->subject->part->step(), $seen);
         if ($scene !== null && ! $scene->equals($expected) && ($scene->equals($present) || $scene->span()->equals($present->span()))) {
-            yield new Finding('range-set-otherwise', 'scene', "The scene is set to {$scene}, and that is what was rendered; {$expected} is asked.", [...$seen, "the scene would render {$scene}"], self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::RangeSetOtherwise, Side::Scene, "The scene is set to {$scene}, and that is what was rendered; {$expected} is asked.", [...$seen, "the scene would render {$scene}"], self::TOUCHES, $setRange)->asAlternative();
         }
         if ($this->isShort($situation, $pass)) {
-            yield new Finding('pass-short', 'files', 'It has '.Text::count(count($present), 'frame').', fewer than the others.', $seen, self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::PassShort, Side::Files, 'It has '.Text::count(count($present), 'frame').', fewer than the others.', $seen, self::TOUCHES, $setRange)->asAlternative();
         }
     }
 
@@ -86,7 +88,7 @@ final readonly class FrameSetCauses implements CauseFamily
         }
         $fixes = $this->setRange($situation, $situation->scene()?->frames(), $expected);
 
-        return [new Finding('value-differs', 'files', "The frames begin at {$first}, and {$expected->first()} is asked.", ["the files are {$pass->present}"], self::TOUCHES, $fixes)];
+        return [Finding::of(CauseId::ValueDiffers, Side::Files, "The frames begin at {$first}, and {$expected->first()} is asked.", ["the files are {$pass->present}"], self::TOUCHES, $fixes)];
     }
 
     /**
@@ -131,8 +133,8 @@ final readonly class FrameSetCauses implements CauseFamily
         }
         $which = $pass->lone ? 'One frame only, without a number,' : "One frame only, {$pass->present},";
         $fixes = $told === 'listed' || $told === 'whole' ? [] : [Fix::set($situation->part(), RequirementId::TIME_EXTENT, 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.')];
-        yield new Finding('single-frame-mode', 'files', "{$which} where ".count($pass->expected ?? $whole).' are asked: the scene was told to render the frame it stood on.', $seen, self::TOUCHES,
-            $fixes, true, or: ! $pass->lone && $pass->expected !== null && $pass->present->first() === $pass->expected->first() ? ['render-stopped'] : []);
+        yield Finding::of(CauseId::SingleFrameMode, Side::Files, "{$which} where ".count($pass->expected ?? $whole).' are asked: the scene was told to render the frame it stood on.', $seen, self::TOUCHES,
+            $fixes)->asAlternative()->orElse(...! $pass->lone && $pass->expected !== null && $pass->present->first() === $pass->expected->first() ? [CauseId::RenderStopped] : []);
     }
 
     /**
@@ -147,11 +149,11 @@ final readonly class FrameSetCauses implements CauseFamily
         [$head, $tail] = $part->handles();
         $cut = $part->cutRange($situation->scene()?->timeline);
         if ($cut !== null && $head + $tail > 0 && $span->equals($cut->every($part->step())->span()) && ! $span->equals($expected->span())) {
-            yield new Finding('handles-left-out', 'files', "The cut range {$cut} is there without its handles of {$head} and {$tail} frames.", $seen, self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::HandlesLeftOut, Side::Files, "The cut range {$cut} is there without its handles of {$head} and {$tail} frames.", $seen, self::TOUCHES, $setRange)->asAlternative();
         }
         [$more, $after] = [$expected->first() - $span->first(), $span->last() - $expected->last()];
         if ($more > 0 && $more === $after) {
-            yield new Finding('handles-not-asked', 'files', "Handles of {$more} frames at head and tail, {$span}, where {$expected} is asked.", $seen, self::TOUCHES, $setRange, true);
+            yield Finding::of(CauseId::HandlesNotAsked, Side::Files, "Handles of {$more} frames at head and tail, {$span}, where {$expected} is asked.", $seen, self::TOUCHES, $setRange)->asAlternative();
         }
     }
 
@@ -184,7 +186,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $fix = $told !== null && $scene->step() === $situation->subject->part->step() ? []
             : [Fix::set($situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $situation->subject->part->step())];
 
-        return new Finding('step-left-on', 'files', 'Only every '.Text::ordinal($step)." frame was rendered: {$present}.", $told === (string) $step ? [...$seen, "time.step is {$step}"] : $seen, self::TOUCHES, $fix, true);
+        return Finding::of(CauseId::StepLeftOn, Side::Files, 'Only every '.Text::ordinal($step)." frame was rendered: {$present}.", $told === (string) $step ? [...$seen, "time.step is {$step}"] : $seen, self::TOUCHES, $fix)->asAlternative();
     }
 
     /**
@@ -209,7 +211,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $missing = $expected->minus($present);
         if (! $stepped && count($missing) === 1 && count($expected) > 2 && $pass->damaged->isEmpty() && in_array($missing->first(), [$expected->first(), $expected->last()], true)) {
             $end = $missing->first() === $expected->last() ? 'end' : 'start';
-            yield new Finding('last-frame-left-out', 'files', "Only frame {$missing} is missing: the {$end} was set one frame off.", [...$seen, 'nothing is damaged and nothing is extra'], self::TOUCHES, $this->setRange($situation, $scene, $expected), true);
+            yield Finding::of(CauseId::LastFrameLeftOut, Side::Files, "Only frame {$missing} is missing: the {$end} was set one frame off.", [...$seen, 'nothing is damaged and nothing is extra'], self::TOUCHES, $this->setRange($situation, $scene, $expected))->asAlternative();
         }
         [$early, $late] = [$span->first() - $expected->first() < $step, $expected->last() - $span->last() < $step];
         if ($early && ! $late) {
@@ -233,7 +235,7 @@ final readonly class FrameSetCauses implements CauseFamily
             return;
         }
         $due = $expected->and(FrameRange::of($left->first(), $expected->last()));
-        yield new Finding('resume-leaves-gap', 'scene', "The scene would go on at {$scene->first()}, and leaves out {$left}.", ["the scene would render {$scene}", "whole frames are {$good}"], self::TOUCHES,
+        yield Finding::of(CauseId::ResumeLeavesGap, Side::Scene, "The scene would go on at {$scene->first()}, and leaves out {$left}.", ["the scene would render {$scene}", "whole frames are {$good}"], self::TOUCHES,
             [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $scene, (string) $due, "Set the range to {$due}, from the first frame that is not whole; it is {$scene}.")]);
     }
 
@@ -259,15 +261,15 @@ final readonly class FrameSetCauses implements CauseFamily
         $fixes = $short ? $this->setRange($situation, $scene, $expected) : [];
         $pace = ArrivalPace::of($pass, $situation->scannedAt);
         if ($pace->isStillArriving()) {
-            yield new Finding('still-arriving', 'files', "The render seems to be going on: {$pace->says()}; ".Text::count(count($left), 'frame').' to come.', $evidence, $touches,
-                [Fix::wait($situation->part(), 'Wait, and check again'.($pace->gap > 0 ? '; at this pace the rest takes about '.ArrivalPace::duration($pace->gap * count($left)) : '').'.'), ...$fixes], true);
+            yield Finding::of(CauseId::StillArriving, Side::Files, "The render seems to be going on: {$pace->says()}; ".Text::count(count($left), 'frame').' to come.', $evidence, $touches,
+                [Fix::wait($situation->part(), 'Wait, and check again'.($pace->gap > 0 ? '; at this pace the rest takes about '.ArrivalPace::duration($pace->gap * count($left)) : '').'.'), ...$fixes])->asAlternative();
         }
         $after = $whole->isEmpty() ? "at frame {$bad}, its first" : "after frame {$whole->last()}";
         $missing = $expected->minus(FrameRange::of($expected->first(), $inside->last()));
         $cut = count($tail) === 1 ? "{$tail} was cut off mid-write, " : "{$tail} were cut off or left empty, ";
         $says = "The render stopped {$after}: ".($tail->isEmpty() ? '' : $cut).Text::count(count($missing), 'frame').' '.(count($missing) === 1 ? 'is' : 'are').' missing.';
         // beside a step that was left on it is a mistake of its own
-        yield new Finding('render-stopped', 'files', $says, $evidence, $touches, $fixes, ! $stepped);
+        yield Finding::of(CauseId::RenderStopped, Side::Files, $says, $evidence, $touches, $fixes)->asAlternative(! $stepped);
     }
 
     /**
@@ -285,7 +287,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $holes = $due->and($present->span())->minus($present);
         if (! $holes->isEmpty()) {
             $many = count($holes);
-            yield new Finding('frames-dropped', 'files', Text::count($many, 'frame').' inside the range '.($many === 1 ? 'is' : 'are').' missing: '.mb_strimwidth((string) $holes, 0, 120, '…').'.', $seen, self::TOUCHES);
+            yield Finding::of(CauseId::FramesDropped, Side::Files, Text::count($many, 'frame').' inside the range '.($many === 1 ? 'is' : 'are').' missing: '.mb_strimwidth((string) $holes, 0, 120, '…').'.', $seen, self::TOUCHES);
         }
     }
 
@@ -300,8 +302,8 @@ final readonly class FrameSetCauses implements CauseFamily
         $says = "As many frames as asked, numbered from elsewhere: {$pass->present->span()} instead of {$pass->expected}."
             .($known ? ' The scene is set to the range asked, so they are the same frames.' : ' If they show the same motion, renaming is enough; no scene says so.');
 
-        return new Finding('numbered-from-elsewhere', 'files', $says, [...$seen, 'every number is '.abs($shift).($shift > 0 ? ' too low' : ' too high'), ...($known ? ["the scene would render {$scene}"] : [])],
-            self::TOUCHES, $fixes, true, or: $known ? [] : ['range-set-otherwise']);
+        return Finding::of(CauseId::NumberedFromElsewhere, Side::Files, $says, [...$seen, 'every number is '.abs($shift).($shift > 0 ? ' too low' : ' too high'), ...($known ? ["the scene would render {$scene}"] : [])],
+            self::TOUCHES, $fixes)->asAlternative()->orElse(...$known ? [] : [CauseId::RangeSetOtherwise]);
     }
 
     private function isShort(Situation $situation, PassMatch $pass): bool

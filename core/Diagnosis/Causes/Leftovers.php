@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -27,15 +29,15 @@ final readonly class Leftovers implements CauseFamily
         $theirs = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ($e->reading?->isOfAnother($situation->subject->others) ?? false)));
         $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)));
         if ($copies !== []) {
-            yield new Finding('copy-suffix', 'files', Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $copies));
+            yield Finding::of(CauseId::CopySuffix, Side::Files, Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $copies));
         }
         if ($theirs !== []) {
-            yield new Finding('value-of-another', 'files', Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $theirs));
+            yield Finding::of(CauseId::ValueOfAnother, Side::Files, Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $theirs));
         }
         if ($others !== [] || $match->odd !== []) {
             $count = $this->count($others) + count($match->odd);
             $named = $others === [] ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…') : $this->brief($others);
-            yield new Finding('leftovers', 'files', Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $others));
+            yield Finding::of(CauseId::Leftovers, Side::Files, Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $others));
         }
     }
 

@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Checking\Rules\ContentRules;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
@@ -56,15 +58,15 @@ final readonly class MidwayChangeCauses implements CauseFamily
             foreach ($facts as $fact => [$before, $after]) {
                 $says[] = "{$fact} {$before} becomes {$after}";
             }
-            yield new Finding('settings-changed-midway', 'files', "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.', ["before {$from}: ".implode(', ', array_column($facts, 0)), "from {$from} on: ".implode(', ', array_column($facts, 1))],
-                $this->lines($facts), render: true);
+            yield Finding::of(CauseId::SettingsChangedMidway, Side::Files, "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.', ["before {$from}: ".implode(', ', array_column($facts, 0)), "from {$from} on: ".implode(', ', array_column($facts, 1))],
+                $this->lines($facts))->rendering();
         }
         if ($mixed !== []) {
             $says = [];
             foreach ($mixed as $fact => $values) {
                 $says[] = "{$fact} ".implode(' or ', $values);
             }
-            yield new Finding('two-takes-mixed', 'files', 'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.', $says, $this->lines($mixed), render: true);
+            yield Finding::of(CauseId::TwoTakesMixed, Side::Files, 'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.', $says, $this->lines($mixed))->rendering();
         }
     }
 

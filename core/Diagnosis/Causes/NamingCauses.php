@@ -7,6 +7,8 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Rules\NamingRules;
 use PlainLedger\Core\Checking\Rules\OverwritesRule;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
@@ -25,7 +27,7 @@ use PlainLedger\Core\Text\Text;
 /** Every differing piece of the names, each with its cause; and `fixed-name-overwrites`. */
 final readonly class NamingCauses implements CauseFamily
 {
-    private const OF_ANOTHER = 'value-of-another';
+    private const OF_ANOTHER = CauseId::ValueOfAnother;
 
     public function find(Situation $situation): iterable
     {
@@ -56,12 +58,13 @@ final readonly class NamingCauses implements CauseFamily
                     continue;
                 }
                 foreach ($this->pieces($take->reading, $take) as [$difference, $piece]) {
-                    $id = $this->isOfAnother($situation, $difference, $piece) ? self::OF_ANOTHER : $difference->value;
-                    $byCause[$id][] = [$pass, $take, $frames, $piece];
+                    $id = $this->isOfAnother($situation, $difference, $piece) ? self::OF_ANOTHER : CauseId::from($difference->value);
+                    $byCause[$id->value][] = [$pass, $take, $frames, $piece];
                 }
             }
         }
-        foreach ($byCause as $id => $places) {
+        foreach ($byCause as $value => $places) {
+            $id = CauseId::from($value);
             $fixes = [];
             $says = [];
             $evidence = [];
@@ -76,11 +79,11 @@ final readonly class NamingCauses implements CauseFamily
                     $aside = Fix::setAside($situation->part(), $take->path(), count($frames), $situation->subject->isNumbered() ? $frames : null);
                     $fixes[serialize($aside->details)] = $aside;
                 }
-                $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($id), $piece, $situation);
+                $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($value), $piece, $situation);
                 $says[$text] = true;
                 $evidence[] = Text::shown($take->sequence->sampleName());
             }
-            yield new Finding($id, 'files', implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), [RequirementId::NAMING_PATTERN], array_values($fixes));
+            yield Finding::of($id, Side::Files, implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), [RequirementId::NAMING_PATTERN], array_values($fixes));
         }
     }
 
@@ -90,10 +93,10 @@ final readonly class NamingCauses implements CauseFamily
         $name = Text::shown($take->sequence->sampleName());
         $typed = $situation->asTyped(RequirementId::NAMING_PATTERN);
 
-        return new Finding('fixed-name-overwrites', 'files', "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], [RequirementId::NAMING_PATTERN], [
+        return Finding::of(CauseId::FixedNameOverwrites, Side::Files, "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], [RequirementId::NAMING_PATTERN], [
             Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $name, $typed),
             Fix::setAside($situation->part(), $take->path(), 1),
-        ], render: true);
+        ])->rendering();
     }
 
     /** Without proof that it is the one asked. */
@@ -225,10 +228,10 @@ final readonly class NamingCauses implements CauseFamily
         $asked = $situation->asTyped(RequirementId::NAMING_PATTERN);
         $fix = [Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
-            yield new Finding('fixed-name-overwrites', 'scene', "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], [RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES], $fix);
+            yield Finding::of(CauseId::FixedNameOverwrites, Side::Scene, "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], [RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES], $fix);
         } elseif ($situation->inScene(RequirementId::OUTPUT_OVERWRITES) && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()) {
             $next = $situation->subject->part->single(RequirementId::NAMING_PATTERN) ?? '';
-            yield new Finding('fixed-name-overwrites', 'scene', 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], [RequirementId::OUTPUT_OVERWRITES],
+            yield Finding::of(CauseId::FixedNameOverwrites, Side::Scene, 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], [RequirementId::OUTPUT_OVERWRITES],
                 [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $situation->scene()?->get(RequirementId::OUTPUT_FOLDER), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
         }
         $seen = [];
@@ -238,12 +241,12 @@ final readonly class NamingCauses implements CauseFamily
                     continue;
                 }
                 $another = $this->isOfAnother($situation, $difference, $piece);
-                $id = $another ? self::OF_ANOTHER : $difference->value;
-                if (isset($seen[$id])) {
+                $id = $another ? self::OF_ANOTHER : CauseId::from($difference->value);
+                if (isset($seen[$id->value])) {
                     continue;
                 }
-                $seen[$id] = true;
-                yield new Finding($id, 'scene', $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], [RequirementId::NAMING_PATTERN], $fix);
+                $seen[$id->value] = true;
+                yield Finding::of($id, Side::Scene, $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], [RequirementId::NAMING_PATTERN], $fix);
             }
         }
     }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -37,9 +39,9 @@ final readonly class NothingDelivered implements CauseFamily
             $fixes = EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
             $touches = [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN];
             if ($kind->isMovie()) {
-                yield new Finding('movie-instead-of-frames', 'scene', "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+                yield Finding::of(CauseId::MovieInsteadOfFrames, Side::Scene, "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
             } elseif ($kind->isPicture()) {
-                yield new Finding('frames-instead-of-movie', 'scene', "The scene is set to write {$kind->spoken()} frames, where a movie is asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+                yield Finding::of(CauseId::FramesInsteadOfMovie, Side::Scene, "The scene is set to write {$kind->spoken()} frames, where a movie is asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
             }
         }
         yield from $this->passes($situation);
@@ -65,7 +67,7 @@ final readonly class NothingDelivered implements CauseFamily
         }
         $says = "Not one file of the part “{$part->name}” is there.".($theirs === [] ? '' : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.');
 
-        return new Finding('nothing-delivered', 'files', $says, ['no file answers it', ...array_slice($theirs, 0, 10)], $told, $fixes, render: $fixes === [], or: $theirs === [] ? [] : ['value-of-another']);
+        return Finding::of(CauseId::NothingDelivered, Side::Files, $says, ['no file answers it', ...array_slice($theirs, 0, 10)], $told, $fixes)->rendering($fixes === [])->orElse(...$theirs === [] ? [] : [CauseId::ValueOfAnother]);
     }
 
     /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
@@ -94,12 +96,12 @@ final readonly class NothingDelivered implements CauseFamily
         $path = Text::shown($found);
         $asked = $part->kinds()[0]->value ?? ($part->delivers === Delivers::Movie ? 'mp4' : 'png');
         if ($part->delivers === Delivers::Movie) {
-            return new Finding('frames-instead-of-movie', 'files', "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
+            return Finding::of(CauseId::FramesInsteadOfMovie, Side::Files, "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
                 [Fix::encode($part->name, RequirementId::FORMAT_KIND, 'format', $kind->value, $asked, null, "Make a movie of these frames and deliver it as {$asked}.")]);
         }
 
-        return new Finding('movie-instead-of-frames', 'files', "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
-            [Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)], render: true);
+        return Finding::of(CauseId::MovieInsteadOfFrames, Side::Files, "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
+            [Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)])->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -107,13 +109,13 @@ final readonly class NothingDelivered implements CauseFamily
     {
         $pass = $situation->subject->onlyPass();
         if ($situation->subject->pass !== null && $pass !== null && $pass->isEmpty() && ! ($situation->subject->all?->isEmpty() ?? true)) {
-            yield new Finding('pass-missing', 'files', 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT], render: true);
+            yield Finding::of(CauseId::PassMissing, Side::Files, 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT])->rendering();
         }
         $asked = $situation->entry(RequirementId::PASSES)->requirement->value->values ?? [];
         if ($situation->inFiles(RequirementId::PASSES) && $situation->subject->pass === null && $pass !== null) {
             $found = array_map(strtolower(...), explode(' | ', $situation->found(RequirementId::PASSES) ?? ''));
             $missing = array_values(array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)));
-            yield new Finding('pass-missing', 'files', 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], [RequirementId::PASSES], render: true);
+            yield Finding::of(CauseId::PassMissing, Side::Files, 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], [RequirementId::PASSES])->rendering();
         }
         if ($situation->inScene(RequirementId::PASSES) && ! $situation->inFiles(RequirementId::PASSES)) {
             yield from $this->ofScene($situation, $asked);
@@ -135,10 +137,10 @@ final readonly class NothingDelivered implements CauseFamily
         $has = $situation->found(RequirementId::PASSES) ?? 'none';
         $set = fn (string $says): Fix => Fix::set($situation->part(), RequirementId::PASSES, 'the passes', $has, implode(' | ', $asked), $says);
         if ($off !== []) {
-            yield new Finding('pass-not-saved', 'scene', Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], [RequirementId::PASSES], [$set('Switch on the saving of '.Text::series($off).'.')]);
+            yield Finding::of(CauseId::PassNotSaved, Side::Scene, Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], [RequirementId::PASSES], [$set('Switch on the saving of '.Text::series($off).'.')]);
         }
         if ($missing !== []) {
-            yield new Finding('pass-missing', 'scene', 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], [RequirementId::PASSES], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
+            yield Finding::of(CauseId::PassMissing, Side::Scene, 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], [RequirementId::PASSES], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
         }
     }
 }

@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -62,7 +64,7 @@ final readonly class PictureSizeCauses implements CauseFamily
         if ($found === null) {
             return;
         }
-        $comparison = new SizeComparison($situation, $found, self::nearest($found, $asked), $bySceneToo ? 'scene' : 'files');
+        $comparison = new SizeComparison($situation, $found, self::nearest($found, $asked), $bySceneToo ? Side::Scene : Side::Files);
         yield from $bySceneToo && $scene !== null ? $this->fromScene($situation, $comparison, $scene->scale(), $asked) : $this->fromFiles($situation, $comparison);
     }
 
@@ -94,7 +96,7 @@ final readonly class PictureSizeCauses implements CauseFamily
         }
         $scale = $situation->scene()?->get(RequirementId::PICTURE_SCALE) ?? '100';
         $above = Fraction::parse($scale)->isGreaterThan(100);
-        yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], [RequirementId::PICTURE_SCALE],
+        yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Scene, "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], [RequirementId::PICTURE_SCALE],
             [Fix::set($situation->part(), RequirementId::PICTURE_SCALE, 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
     }
 
@@ -114,13 +116,13 @@ final readonly class PictureSizeCauses implements CauseFamily
         // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
         $either = $full || $right;
         if ($this->isStarting($situation, $size)) {
-            yield new Finding('starting-size', 'scene', "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set], $either, $render);
+            yield Finding::of(CauseId::StartingSize, Side::Scene, "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set])->asAlternative($either)->rendering($render);
         }
         if (! $full) {
             $above = $scale->isGreaterThan(100);
-            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'scene', "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
+            yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Scene, "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
                 ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
-                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])], $either, $render);
+                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])])->asAlternative($either)->rendering($render);
             if ($right) {
                 return;
             }
@@ -136,7 +138,7 @@ final readonly class PictureSizeCauses implements CauseFamily
         [$file, $target] = [$comparison->found, $comparison->asked];
         $part = $situation->part();
         if ($this->isStarting($situation, $file)) {
-            yield new Finding('starting-size', 'files', "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [$comparison->setSize()], true, true);
+            yield Finding::of(CauseId::StartingSize, Side::Files, "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [$comparison->setSize()])->asAlternative()->rendering();
         }
         $scale = $this->scaleOf($file, $target);
         if ($scale !== null) {
@@ -145,8 +147,8 @@ final readonly class PictureSizeCauses implements CauseFamily
             $says = $above
                 ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale above full makes them. They can be reduced to the size asked instead of being rendered again."
                 : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.";
-            yield new Finding($above ? 'scale-above-full' : 'scale-below-full', 'files', $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
-                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")], true, true, ! $above && $this->isUsual($file) ? ['smaller-preset'] : []);
+            yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Files, $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
+                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")])->asAlternative()->rendering()->orElse(...! $above && $this->isUsual($file) ? [CauseId::SmallerPreset] : []);
         }
         yield from $this->bySize($comparison, true, $scale === null);
     }
@@ -173,17 +175,17 @@ final readonly class PictureSizeCauses implements CauseFamily
     private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
     {
         [$size, $target] = [$comparison->found, $comparison->asked];
-        $make = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...($more === null ? [] : [$more])], [$comparison->setSize()], true, $render);
+        $make = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...($more === null ? [] : [$more])], [$comparison->setSize()])->asAlternative()->rendering($render);
         if ($size->equals($target->swapped()) && $size->width !== $size->height) {
-            yield $make('sides-swapped', "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
+            yield $make(CauseId::SidesSwapped, "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif ($comparison->isSameOnScreen()) {
-            yield $make('square-pixel-size', "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", RequirementId::PICTURE_PIXEL_ASPECT);
+            yield $make(CauseId::SquarePixelSize, "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", RequirementId::PICTURE_PIXEL_ASPECT);
         } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
-            yield $make('smaller-preset', "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
+            yield $make(CauseId::SmallerPreset, "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
         } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
-            yield $make('off-by-rounding', "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.");
+            yield $make(CauseId::OffByRounding, "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.");
         } elseif (! $comparison->isSameShape()) {
-            yield $make('wrong-shape', "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}.{$comparison->whatIsLost()}");
+            yield $make(CauseId::WrongShape, "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}.{$comparison->whatIsLost()}");
         }
     }
 
@@ -192,8 +194,8 @@ final readonly class PictureSizeCauses implements CauseFamily
         $found = $situation->found(RequirementId::PICTURE_DISPLAY_ASPECT) ?? '';
         $asked = $situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT)->required ?? '';
 
-        return new Finding('wrong-shape', $situation->side(RequirementId::PICTURE_DISPLAY_ASPECT), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], [RequirementId::PICTURE_DISPLAY_ASPECT],
-            EntryFix::of($situation, RequirementId::PICTURE_DISPLAY_ASPECT, 'the shape')->fixes, true, $situation->inFiles(RequirementId::PICTURE_DISPLAY_ASPECT));
+        return Finding::of(CauseId::WrongShape, $situation->side(RequirementId::PICTURE_DISPLAY_ASPECT), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], [RequirementId::PICTURE_DISPLAY_ASPECT],
+            EntryFix::of($situation, RequirementId::PICTURE_DISPLAY_ASPECT, 'the shape')->fixes)->asAlternative()->rendering($situation->inFiles(RequirementId::PICTURE_DISPLAY_ASPECT));
     }
 
     private function isStarting(Situation $situation, Resolution $size): bool

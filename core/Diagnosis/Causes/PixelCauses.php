@@ -6,6 +6,8 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\CadenceRule;
 use PlainLedger\Core\Checking\Rules\PassSamples;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -28,14 +30,14 @@ final readonly class PixelCauses implements CauseFamily
             $last = $wrong->last();
             $expected = $situation->subject->expected;
             $shorter = $expected === null ? null : $expected->minus($wrong);
-            yield new Finding('seam-shown-twice', 'files', "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], [RequirementId::CONTENT_LOOP], [
+            yield Finding::of(CauseId::SeamShownTwice, Side::Files, "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], [RequirementId::CONTENT_LOOP], [
                 Fix::setAside($situation->part(), ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}", 1, $wrong),
                 ...($shorter === null ? [] : [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, (string) $shorter, "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.")]),
             ]);
         }
         if ($situation->inFiles(RequirementId::CONTENT_ALPHA_USED) && $situation->found(RequirementId::CONTENT_ALPHA_USED) === 'no' && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true) {
-            yield new Finding('alpha-all-opaque', 'files', 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], [RequirementId::CONTENT_ALPHA_USED],
-                [Fix::set($situation->part(), RequirementId::CONTENT_ALPHA_USED, 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')], render: true);
+            yield Finding::of(CauseId::AlphaAllOpaque, Side::Files, 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], [RequirementId::CONTENT_ALPHA_USED],
+                [Fix::set($situation->part(), RequirementId::CONTENT_ALPHA_USED, 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')])->rendering();
         }
     }
 
@@ -51,8 +53,8 @@ final readonly class PixelCauses implements CauseFamily
         $how = match ($cadence) {
             '2' => 'Each picture stands for two frames', '3' => 'Each picture stands for three frames', default => "Pictures stand for {$cadence} frames in turn"
         };
-        yield new Finding('pictures-repeated', 'files', "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN],
-            [Fix::set($situation->part(), 'time.animation_rate', 'the rate and the speed', $cadence, 'every', 'Set the rate, or the speed, that makes each frame a picture of its own.')], render: true);
+        yield Finding::of(CauseId::PicturesRepeated, Side::Files, "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN],
+            [Fix::set($situation->part(), 'time.animation_rate', 'the rate and the speed', $cadence, 'every', 'Set the rate, or the speed, that makes each frame a picture of its own.')])->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -66,8 +68,8 @@ final readonly class PixelCauses implements CauseFamily
         $found = $situation->found(RequirementId::CONTENT_HOLD) ?? '';
         [$hasHead, $hasTail] = array_map(intval(...), explode('+', str_contains($found, '+') ? $found : '0+0'));
         $short = [...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []), ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : [])];
-        yield new Finding('hold-too-short', 'files', ucfirst(implode(', ', $short)).'.', $short, [RequirementId::CONTENT_HOLD],
-            [Fix::set($situation->part(), RequirementId::CONTENT_HOLD, 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')], render: true);
+        yield Finding::of(CauseId::HoldTooShort, Side::Files, ucfirst(implode(', ', $short)).'.', $short, [RequirementId::CONTENT_HOLD],
+            [Fix::set($situation->part(), RequirementId::CONTENT_HOLD, 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')])->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -87,7 +89,7 @@ final readonly class PixelCauses implements CauseFamily
         }
         $share = $situation->entry(RequirementId::CONTENT_BLACK)?->requirement->value->pixels->share;
         [$one, $many] = $share === null ? ['is black', 'are black'] : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
-        yield new Finding('black-frames', 'files', $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, [RequirementId::CONTENT_BLACK], render: true);
+        yield Finding::of(CauseId::BlackFrames, Side::Files, $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, [RequirementId::CONTENT_BLACK])->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -95,7 +97,7 @@ final readonly class PixelCauses implements CauseFamily
     {
         $frames = $this->wrong($situation, RequirementId::CONTENT_FROZEN);
         if ($frames !== null) {
-            yield new Finding('frozen-frames', 'files', $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], [RequirementId::CONTENT_FROZEN], render: true);
+            yield Finding::of(CauseId::FrozenFrames, Side::Files, $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], [RequirementId::CONTENT_FROZEN])->rendering();
         }
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -34,7 +36,7 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
             return;
         }
-        yield new Finding('rate-of-another-standard', $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === 'files' && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
+        yield Finding::of(CauseId::RateOfAnotherStandard, $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === Side::Files && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
             ["time.rate is {$rate}"], [RequirementId::TIME_RATE, RequirementId::TIME_DURATION], [...EntryFix::of($situation, RequirementId::TIME_RATE, 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
     }
 

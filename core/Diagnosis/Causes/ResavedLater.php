@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -39,8 +41,8 @@ final readonly class ResavedLater implements CauseFamily
                 $says[] = "{$fact} ".($own === '' ? 'not told' : $own).' instead of '.($usual === '' ? 'not told' : $usual);
             }
             [$fixes, $render] = self::mended($situation, $lines);
-            yield new Finding('resaved-later', 'files', mb_strimwidth((string) $frames, 0, 90, '…').(count($frames) === 1 ? ' was' : ' were').' worked on after the render: '.implode(', ', $says).', and newer than all others.',
-                ["{$frames}: ".implode(', ', $says), 'written after every other frame'], $lines, $fixes, render: $render);
+            yield Finding::of(CauseId::ResavedLater, Side::Files, mb_strimwidth((string) $frames, 0, 90, '…').(count($frames) === 1 ? ' was' : ' were').' worked on after the render: '.implode(', ', $says).', and newer than all others.',
+                ["{$frames}: ".implode(', ', $says), 'written after every other frame'], $lines, $fixes)->rendering($render);
         }
     }
 

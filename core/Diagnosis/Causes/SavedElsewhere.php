@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\OutputFolderRule;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\RenameFix;
@@ -39,7 +41,7 @@ final readonly class SavedElsewhere implements CauseFamily
                 }
             }
             $names = Text::series(array_map(static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”", array_keys($folders)));
-            yield new Finding('saved-elsewhere', 'files', "The files lie in {$names}, and the folder asked is “{$asked}”.", ['found in '.implode(', ', array_keys($folders))], [RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER], $fixes);
+            yield Finding::of(CauseId::SavedElsewhere, Side::Files, "The files lie in {$names}, and the folder asked is “{$asked}”.", ['found in '.implode(', ', array_keys($folders))], [RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER], $fixes);
         }
         if ($scene !== null && $situation->inScene(RequirementId::OUTPUT_FOLDER)) {
             yield from $this->set($situation, $scene);
@@ -62,7 +64,7 @@ final readonly class SavedElsewhere implements CauseFamily
             self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no folder of its own, outside its project.",
             default => "The scene writes to “{$set}”, outside its project.",
         };
-        yield new Finding('saved-elsewhere', 'scene', $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], [RequirementId::OUTPUT_FOLDER, ...($situation->inFiles(RequirementId::NAMING_FOLDER) ? [] : [RequirementId::NAMING_FOLDER])], [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $set, $asked)]);
+        yield Finding::of(CauseId::SavedElsewhere, Side::Scene, $says, [$set === '' ? 'output.folder is empty' : "output.folder is {$set}", ...($starting ? ['it is a starting value'] : [])], [RequirementId::OUTPUT_FOLDER, ...($situation->inFiles(RequirementId::NAMING_FOLDER) ? [] : [RequirementId::NAMING_FOLDER])], [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $set, $asked)]);
     }
 
     /** Folders for what is to be thrown away, and those of a person's own on a desk. */

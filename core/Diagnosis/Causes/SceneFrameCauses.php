@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
@@ -47,7 +49,7 @@ final readonly class SceneFrameCauses
         $asked = $expected === null ? '.' : ', and '.count($expected).' are asked.';
         $fix = Fix::set($situation->part(), RequirementId::TIME_EXTENT, 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.');
 
-        return new Finding('single-frame-mode', 'scene', "The scene is told to render one frame{$asked}", ['time.extent is one'], self::TOUCHES, [$fix], true);
+        return Finding::of(CauseId::SingleFrameMode, Side::Scene, "The scene is told to render one frame{$asked}", ['time.extent is one'], self::TOUCHES, [$fix])->asAlternative();
     }
 
     /** @return iterable<Finding> */
@@ -58,7 +60,7 @@ final readonly class SceneFrameCauses
         if ($one && $this->situation->isUnequal(...self::TOUCHES)) {
             $finding = self::oneFrame($this->situation, $this->expected);
             // files of many frames were not made that way
-            yield $this->filesHoldMore() ? new Finding($finding->id, 'scene', $finding->says, $finding->evidence, [RequirementId::TIME_EXTENT], $finding->fixes, true) : $finding;
+            yield $this->filesHoldMore() ? $finding->touchingOnly([RequirementId::TIME_EXTENT]) : $finding;
         }
         $whole = $this->scene->get(RequirementId::TIME_EXTENT) === 'whole';
         $listed = $whole ? $this->scene->timeline : $this->scene->listedRange();
@@ -83,7 +85,7 @@ final readonly class SceneFrameCauses
     /** @param  list<string>  $touches */
     private function ownLine(Finding $finding, bool $own, array $touches): Finding
     {
-        return $own ? new Finding($finding->id, $finding->side, $finding->says, $finding->evidence, $touches, $finding->fixes, false, $finding->render, $finding->or) : $finding;
+        return $own ? $finding->touchingOnly($touches)->independent() : $finding;
     }
 
     private function filesHoldMore(): bool
@@ -104,7 +106,7 @@ final readonly class SceneFrameCauses
             $says = 'The scene renders every frame, and every '.Text::ordinal($asked).' is asked.';
         }
 
-        return new Finding('step-left-on', 'scene', $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $asked)], true);
+        return Finding::of(CauseId::StepLeftOn, Side::Scene, $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $asked)])->asAlternative();
     }
 
     /** @return iterable<Finding> */
@@ -115,7 +117,7 @@ final readonly class SceneFrameCauses
             Fix::set($part, RequirementId::TIME_EXTENT, 'what is rendered', 'whole', 'listed', 'Set what is rendered to the listed range; it is the whole timeline.'),
             ...($this->scene->listedRange()?->equals($this->expected->span()) === true ? [] : [$this->setRange($this->scene->listedRange())]),
         ];
-        yield new Finding('range-set-otherwise', 'scene', "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.", ["time.extent is whole, and the timeline {$timeline}"], self::TOUCHES, $fixes, true);
+        yield Finding::of(CauseId::RangeSetOtherwise, Side::Scene, "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.", ["time.extent is whole, and the timeline {$timeline}"], self::TOUCHES, $fixes)->asAlternative();
     }
 
     private function setRange(?FrameRange $listed): Fix
@@ -134,42 +136,42 @@ final readonly class SceneFrameCauses
         $fix = [$this->setRange($listed)];
         $seen = ["time.range is {$listed}"];
         $part = $this->situation->subject->part;
-        $finding = static fn (string $id, string $says, ?string $more = null): Finding => new Finding($id, 'scene', $says, [...$seen, ...($more === null ? [] : [$more])], self::TOUCHES, $fix, true);
+        $finding = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of($id, Side::Scene, $says, [...$seen, ...($more === null ? [] : [$more])], self::TOUCHES, $fix)->asAlternative();
         $starting = $this->isStarting($listed);
         if ($starting) {
-            yield $finding('range-never-set', "The range was never set: {$listed} is what an untouched scene shows.", "{$listed} is listed as a starting value");
+            yield $finding(CauseId::RangeNeverSet, "The range was never set: {$listed} is what an untouched scene shows.", "{$listed} is listed as a starting value");
         }
         [$head, $tail] = $part->handles();
         $cut = $part->cutRange($this->scene->timeline);
         if ($cut !== null && $head + $tail > 0 && $listed->equals($cut->span())) {
-            yield $finding('handles-left-out', "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.");
+            yield $finding(CauseId::HandlesLeftOut, "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.");
         }
         [$more, $after] = [$expected->first() - $listed->first(), $listed->last() - $expected->last()];
         if ($more > 0 && $more === $after) {
-            yield $finding('handles-not-asked', "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.");
+            yield $finding(CauseId::HandlesNotAsked, "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.");
         }
         $timeline = $this->scene->timeline;
         if ($timeline !== null && $timeline->span()->equals($expected) && ! $listed->covers($timeline)) {
-            yield $finding('range-short-of-timeline', "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", "its timeline is {$timeline}");
+            yield $finding(CauseId::RangeShortOfTimeline, "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", "its timeline is {$timeline}");
         }
         yield from $this->placed($listed, $expected, $starting, $finding);
     }
 
     /**
-     * @param  \Closure(string, string): Finding  $finding
+     * @param  \Closure(CauseId, string): Finding  $finding
      * @return iterable<Finding>
      */
     private function placed(FrameRange $listed, FrameRange $expected, bool $starting, \Closure $finding): iterable
     {
         $shift = $expected->first() - $listed->first();
         if (! $starting && $shift !== 0 && count($listed) > 1 && $listed->shifted($shift)->equals($expected)) {
-            yield $finding('numbered-from-elsewhere', "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.");
+            yield $finding(CauseId::NumberedFromElsewhere, "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.");
         }
         $missing = $expected->minus($listed);
         if (count($missing) === 1 && count($expected) > 2 && $expected->covers($listed) && in_array($missing->first(), [$expected->first(), $expected->last()], true)) {
-            yield $finding('last-frame-left-out', "Only frame {$missing} is left out: {$listed} instead of {$expected}.");
+            yield $finding(CauseId::LastFrameLeftOut, "Only frame {$missing} is left out: {$listed} instead of {$expected}.");
         }
-        yield $finding('range-set-otherwise', "The range is set to {$listed}, and {$expected} is asked.");
+        yield $finding(CauseId::RangeSetOtherwise, "The range is set to {$listed}, and {$expected} is asked.");
     }
 
     private function isStarting(FrameRange $set): bool

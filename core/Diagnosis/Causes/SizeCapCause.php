@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Rules\DurationRule;
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -30,12 +32,12 @@ final readonly class SizeCapCause implements CauseFamily
         $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
         // where a bit rate is asked as well, the smaller of the two does for both
         $fits = $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
-        $says = ($side === 'scene' ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
+        $says = ($side === Side::Scene ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
             .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
-        $fixes = $side === 'scene' && $fits !== null
+        $fixes = $side === Side::Scene && $fits !== null
             ? [Fix::set($situation->part(), RequirementId::FORMAT_BIT_RATE, 'the bit rate', $scene?->get(RequirementId::FORMAT_BIT_RATE), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
             : EntryFix::of($situation, RequirementId::FORMAT_FILE_SIZE, 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
-        yield new Finding('over-size-cap', $side, $says, ["format.file_size is {$found}"], self::touches($situation, $fits), $fixes);
+        yield Finding::of(CauseId::OverSizeCap, $side, $says, ["format.file_size is {$found}"], self::touches($situation, $fits), $fixes);
     }
 
     /**

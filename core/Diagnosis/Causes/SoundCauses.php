@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
+use PlainLedger\Core\Checking\Side;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -22,8 +24,8 @@ final readonly class SoundCauses implements CauseFamily
             $missing = ($situation->entry(RequirementId::AUDIO_PRESENCE)->required ?? '') === 'required';
             $side = $situation->side(RequirementId::AUDIO_PRESENCE);
             [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
-            yield new Finding($missing ? 'audio-missing' : 'audio-not-asked', $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
-                $side === 'scene' ? [Fix::set($part, RequirementId::AUDIO_PRESENCE, 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes);
+            yield Finding::of($missing ? CauseId::AudioMissing : CauseId::AudioNotAsked, $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
+                $side === Side::Scene ? [Fix::set($part, RequirementId::AUDIO_PRESENCE, 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes);
 
             return;
         }
@@ -39,6 +41,6 @@ final readonly class SoundCauses implements CauseFamily
             $says[] = lcfirst($situation->label($id))." is {$found}, and {$asked} is asked";
             $fixes = [...$fixes, ...EntryFix::of($situation, $id, self::FORMAT[$id])->fixes];
         }
-        yield new Finding('audio-format-differs', $situation->side($unequal[0]), ucfirst(implode('; ', $says)).'.', array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal), $unequal, $fixes);
+        yield Finding::of(CauseId::AudioFormatDiffers, $situation->side($unequal[0]), ucfirst(implode('; ', $says)).'.', array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal), $unequal, $fixes);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis\Causes;
 
 use PlainLedger\Core\Checking\Entry;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
@@ -40,7 +41,7 @@ final readonly class ValueDiffers
         $says = $this->says($situation, $entry, $found).$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
         $render = $mending->render || ($id === RequirementId::FORMAT_KIND && $fixes === [] && $situation->inFiles($id));
 
-        return new Finding('value-differs', $situation->side($id), $says, ["{$id} is ".($found === '' ? 'empty' : $found)], $touches, $fixes, render: $render);
+        return Finding::of(CauseId::ValueDiffers, $situation->side($id), $says, ["{$id} is ".($found === '' ? 'empty' : $found)], $touches, $fixes)->rendering($render);
     }
 
     private function says(Situation $situation, Entry $entry, string $found): string

@@ -31,7 +31,7 @@ final class WaiverTest extends TestCase
     /** @return list<string> */
     private static function causes(CheckReport $account): array
     {
-        return array_map(static fn (Cause $c): string => $c->finding->id, $account->causes);
+        return array_map(static fn (Cause $c): string => $c->finding->id->value, $account->causes);
     }
 
     public function test_an_accepted_line_balances_and_has_no_cause(): void

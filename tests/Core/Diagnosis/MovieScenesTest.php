@@ -6,7 +6,9 @@ namespace Tests\Core\Diagnosis;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -90,10 +92,10 @@ final class MovieScenesTest extends TestCase
         $account = CheckReport::of(self::specification($asked, $frames), Workbench::scene($settings + self::RIGHT), null);
         $of = array_values(array_filter($account->causes, static fn (Cause $c): bool => $c->part !== 'frames'));
 
-        self::assertSame($causes, array_combine(array_map(static fn (Cause $c): string => $c->finding->id, $of), array_map(static fn (Cause $c): array => $c->explains, $of)));
+        self::assertSame($causes, array_combine(array_map(static fn (Cause $c): string => $c->finding->id->value, $of), array_map(static fn (Cause $c): array => $c->explains, $of)));
         self::assertSame($sets, array_map(static fn (Fix $f): string => (string) $f->details['id'], array_values(array_filter($account->remedy->fixes, static fn (Fix $f): bool => $f->part !== 'frames'))));
         foreach ($of as $cause) {
-            self::assertSame('scene', $cause->finding->side);
+            self::assertSame(Side::Scene, $cause->finding->side);
             self::assertMatchesRegularExpression('~^[A-Z].+\.$~u', $cause->finding->says);
         }
     }
@@ -105,22 +107,22 @@ final class MovieScenesTest extends TestCase
         $first = static fn (string $name, array $others): ?Cause => CheckReport::of($asked, $scene($name), null, [], null, $others)->causes[0] ?? null;
 
         $cause = $first('TC_020_light_v003.####.png', ['shot' => ['TC_020', 'TC_030']]);
-        self::assertSame(['value-of-another', ['naming.pattern']], [$cause?->finding->id, $cause?->explains]);
+        self::assertSame(['value-of-another', ['naming.pattern']], [$cause?->finding->id->value, $cause?->explains]);
         self::assertStringStartsWith('“TC_020” is another’s shot, and “TC_010” is asked.', $cause->finding->says ?? '');
         // whoever is called so: what differs in its digits is no slip of the pen
-        self::assertSame('value-of-another', $first('TC_020_light_v003.####.png', [])?->finding->id);
-        self::assertSame('value-misspelled', $first('TC_O10_light_v003.####.png', ['shot' => ['TC_040']])?->finding->id);
-        self::assertSame('value-misspelled', $first('TC_O10_light_v003.####.png', ['learner' => ['TC_O10']])?->finding->id);
+        self::assertSame('value-of-another', $first('TC_020_light_v003.####.png', [])?->finding->id->value);
+        self::assertSame('value-misspelled', $first('TC_O10_light_v003.####.png', ['shot' => ['TC_040']])?->finding->id->value);
+        self::assertSame('value-misspelled', $first('TC_O10_light_v003.####.png', ['learner' => ['TC_O10']])?->finding->id->value);
         self::assertNull($first('TC_010_light_v003.####.png', ['shot' => ['TC_020']]));
 
         $bench = (new Workbench)->frames('TC_020_light_v003.%04d.png', '1001-1004', Workbench::png());
         $account = CheckReport::of($asked, null, $bench->scan(), [], null, ['shot' => ['TC_020']]);
         // they are no frames of this one, and nothing is renamed to it
-        self::assertSame([['nothing-delivered', ['value-of-another']]], array_map(static fn (Cause $c): array => [$c->finding->id, $c->or], $account->causes));
+        self::assertSame([['nothing-delivered', ['value-of-another']]], array_map(static fn (Cause $c): array => [$c->finding->id->value, array_map(static fn (CauseId $id): string => $id->value, $c->or)], $account->causes));
         self::assertSame([['render', '1001-1004']], array_map(static fn (Fix $f): array => [$f->kind->value, $f->details['frames']], $account->remedy->fixes));
         $strict = Workbench::specification(['delivery.extras' => 'none', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'format.kind' => 'png', 'time.range' => '1001-1004']);
         $account = CheckReport::of($strict, null, $bench->scan());
-        self::assertSame([['nothing-delivered', ['time.range']], ['value-of-another', ['delivery.extras']]], array_map(static fn (Cause $c): array => [$c->finding->id, $c->explains], $account->causes));
+        self::assertSame([['nothing-delivered', ['time.range']], ['value-of-another', ['delivery.extras']]], array_map(static fn (Cause $c): array => [$c->finding->id->value, $c->explains], $account->causes));
     }
 
     /** A size and a bit rate that are both too large are set right by one bit rate, the smaller that either allows. */

@@ -140,7 +140,7 @@ final class NamePatternTest extends TestCase
     public function test_every_difference_is_a_cause(): void
     {
         foreach (Difference::cases() as $difference) {
-            self::assertContains($difference->value, \PlainLedger\Core\Diagnosis\CauseOrder::CAUSES);
+            self::assertContains($difference->value, array_column(\PlainLedger\Core\Diagnosis\CauseId::cases(), 'value'));
         }
     }
 }

@@ -7,7 +7,7 @@ namespace Tests\Core\Report;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PlainLedger\Core\Diagnosis\CauseOrder;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\RenderLog\LogPattern;
 use PlainLedger\Core\Scene\FieldMap;
@@ -103,7 +103,7 @@ final class DocsTest extends TestCase
     public function test_every_cause_has_its_page_line(): void
     {
         $causes = (string) file_get_contents(self::root().'/docs/causes.md');
-        foreach (CauseOrder::CAUSES as $id) {
+        foreach (array_column(CauseId::cases(), 'value') as $id) {
             self::assertStringContainsString("`{$id}`", $causes, $id);
         }
     }

@@ -140,7 +140,7 @@ final class AsProgramsShowItTest extends TestCase
             ['####', '#####', 'too-many-digits'], ['renders/TC_010/', 'elsewhere/', 'value-differs'], ['256 spp', '64 spp', 'draft-quality'], ['Enabled', 'Disabled', 'value-differs'], ['Linear', 'sRGB', 'value-differs'],
         ] as [$from, $to, $cause]) {
             $changed = $account(str_replace($from, $to, $copied));
-            self::assertSame($cause, array_map(static fn (Cause $c): string => $c->finding->id, $changed->causes)[0] ?? null, "{$from} → {$to}");
+            self::assertSame($cause, array_map(static fn (Cause $c): string => $c->finding->id->value, $changed->causes)[0] ?? null, "{$from} → {$to}");
             self::assertCount(1, $changed->causes, "{$from} → {$to}");
         }
     }
