@@ -5,8 +5,17 @@ declare(strict_types=1);
 // Router of PHP's own server: files of public/ as they are, with the headers of every other reply; all else to the application.
 $path = rawurldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
 $types = [
-    'css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', 'json' => 'application/json', 'map' => 'application/json', 'svg' => 'image/svg+xml',
-    'png' => 'image/png', 'ico' => 'image/x-icon', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'txt' => 'text/plain; charset=utf-8', 'webmanifest' => 'application/manifest+json',
+    'css' => 'text/css; charset=utf-8',
+    'js' => 'text/javascript; charset=utf-8',
+    'json' => 'application/json',
+    'map' => 'application/json',
+    'svg' => 'image/svg+xml',
+    'png' => 'image/png',
+    'ico' => 'image/x-icon',
+    'woff2' => 'font/woff2',
+    'woff' => 'font/woff',
+    'txt' => 'text/plain; charset=utf-8',
+    'webmanifest' => 'application/manifest+json',
 ];
 $file = str_contains($path, "\0") ? false : realpath(__DIR__.'/public'.$path);
 $type = $types[strtolower(pathinfo($path, PATHINFO_EXTENSION))] ?? null;
@@ -22,7 +31,11 @@ if ($type !== null && $file !== false && is_file($file) && str_starts_with($file
     header('Cross-Origin-Opener-Policy: same-origin');
     header('Cross-Origin-Resource-Policy: same-origin');
     // built files carry a mark of their content in their names
-    header('Cache-Control: '.(str_starts_with($path, '/build/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'));
+    header(
+        'Cache-Control: '.(
+            str_starts_with($path, '/build/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'
+        ),
+    );
     readfile($file);
 
     return true;

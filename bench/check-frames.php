@@ -43,10 +43,19 @@ $loop = static function () use ($folder): void {
     closedir($handle);
 };
 $specification = Specification::fromDocument(JsonDocument::parse((string) json_encode([
-    'format' => Specification::FORMAT, 'version' => 1, 'delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3],
+    'format' => Specification::FORMAT,
+    'version' => 1,
+    'delivers' => 'frames',
+    'values' => ['shot' => 'TC_010', 'version' => 3],
     'require' => [
-        'picture.resolution' => '320x180', 'picture.pixel_aspect' => '1/1', 'time.range' => "1-{$frames}", 'time.step' => 1, 'format.kind' => 'png', 'format.bit_depth' => 8,
-        'format.channels' => 'RGB', 'format.compression' => 'lossless', 'naming.pattern' => '{shot}_v{version:3}.{frame:6}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes', 'delivery.extras' => 'none',
+        'picture.resolution' => '320x180', 'picture.pixel_aspect' => '1/1', 'time.range' => "1-{$frames}",
+        'time.step' => 1, 'format.kind' => 'png', 'format.bit_depth' => 8,
+        'format.channels' => 'RGB',
+        'format.compression' => 'lossless',
+        'naming.pattern' => '{shot}_v{version:3}.{frame:6}.{ext}',
+        'content.whole' => 'yes',
+        'content.uniform' => 'yes',
+        'delivery.extras' => 'none',
     ],
 ]), 'bench', Specification::FORMAT));
 $check = static function () use ($folder, $specification): void {
@@ -73,6 +82,11 @@ for ($run = 0; $run < $runs; $run++) {
     printf("loop %.0f ms, check %.0f ms, ratio %.2f\n", $plain, $whole, $whole / $plain);
 }
 sort($ratios);
-printf("%d frames: median ratio %.2f (bound 3), peak memory %.1f MB (bound 64)\n", $frames, $ratios[intdiv(count($ratios), 2)], memory_get_peak_usage(true) / 1e6);
+printf(
+    "%d frames: median ratio %.2f (bound 3), peak memory %.1f MB (bound 64)\n",
+    $frames,
+    $ratios[intdiv(count($ratios), 2)],
+    memory_get_peak_usage(true) / 1e6,
+);
 array_map(unlink(...), glob("{$folder}/*.png") ?: []);
 rmdir($folder);

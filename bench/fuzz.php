@@ -32,5 +32,11 @@ for ($done = 0, $broken = 0; microtime(true) < $until; $done++, $number++) {
     $done % 100 === 0 && file_put_contents($kept, (string) $number);
 }
 file_put_contents($kept, (string) $number);
-printf("%d inputs, the last is number %d; %d broke something. Peak memory %.0f MB.\n", $done, $number - 1, $broken, memory_get_peak_usage() / 1e6);
+printf(
+    "%d inputs, the last is number %d; %d broke something. Peak memory %.0f MB.\n",
+    $done,
+    $number - 1,
+    $broken,
+    memory_get_peak_usage() / 1e6,
+);
 exit($broken === 0 ? 0 : 1);

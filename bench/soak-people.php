@@ -17,10 +17,15 @@ $production = Production::byCode('TC') ?? exit("The demo is not here.\n");
 $hash = Hash::make($argv[2] ?? 'a soak of many hands');
 $ids = [];
 for ($n = 1; $n <= (int) ($argv[1] ?? 50); $n++) {
-    $user = User::query()->firstOrCreate(['email' => "soak{$n}@harbour.example"], ['name' => "Soak {$n}", 'password' => $hash, 'handle' => "soak{$n}"]);
+    $user = User::query()->firstOrCreate(
+        ['email' => "soak{$n}@harbour.example"],
+        ['name' => "Soak {$n}", 'password' => $hash, 'handle' => "soak{$n}"],
+    );
     $production->memberships()->firstOrCreate(['user_id' => $user->id], ['role' => 'coordinator']);
 }
 foreach ($production->deliverables()->orderBy('code')->pluck('id') as $id) {
     $ids[] = $id;
 }
-echo json_encode(['production' => $production->id, 'deliverables' => $ids, 'root' => $production->intakeRoots()->value('id')]), "\n";
+echo json_encode(
+    ['production' => $production->id, 'deliverables' => $ids, 'root' => $production->intakeRoots()->value('id')],
+), "\n";

@@ -25,7 +25,9 @@ foreach (Catalogue::standard()->all() as $descriptor) {
         $require[$descriptor->id] = $descriptor->accepts->example;
     }
 }
-$text = (string) json_encode(['delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3], 'require' => $require]);
+$text = (string) json_encode(
+    ['delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3], 'require' => $require],
+);
 $plain = static function () use ($text): int {
     $data = json_decode($text, true);
 
@@ -34,7 +36,11 @@ $plain = static function () use ($text): int {
 $keystroke = static function () use ($text): int {
     /** @var array<string, mixed> $data */
     $data = json_decode($text, true);
-    $draft = Specification::draft(new Layer(SetBy::House, ['require' => ['time.rate' => '25']], 'house'), new Layer(SetBy::Specification, $data, 'specification'), new Layer(SetBy::Deliverable, ['require' => ['time.range' => '1001-1240']], 'TC_010'));
+    $draft = Specification::draft(
+        new Layer(SetBy::House, ['require' => ['time.rate' => '25']], 'house'),
+        new Layer(SetBy::Specification, $data, 'specification'),
+        new Layer(SetBy::Deliverable, ['require' => ['time.range' => '1001-1240']], 'TC_010'),
+    );
     $quarrels = Proofreader::standard()->read($draft);
     foreach ($draft->specification->parts as $part) {
         Consequences::of($draft->specification, $part);
@@ -56,4 +62,11 @@ $median = static function (Closure $work) use ($runs): float {
     return $times[intdiv($runs, 2)];
 };
 [$base, $whole] = [$median($plain), $median($keystroke)];
-printf("%d requirements: decoding alone %.3f ms, a keystroke %.2f ms in the core (bound 100 with everything around it), ratio %.0f\n", count($require), $base, $whole, $whole / $base);
+printf(
+    '%d requirements: decoding alone %.3f ms, a keystroke %.2f ms in the core (bound 100 with everything around '
+        ."it), ratio %.0f\n",
+    count($require),
+    $base,
+    $whole,
+    $whole / $base,
+);

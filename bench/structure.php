@@ -37,7 +37,14 @@ final class Tree
     public int $longest = 0;
 
     /** @var array<string, list<string>> places over a bound, by the bound */
-    public array $over = ['complex' => [], 'long' => [], 'class' => [], 'parameters' => [], 'columns' => [], 'ternaries' => []];
+    public array $over = [
+        'complex' => [],
+        'long' => [],
+        'class' => [],
+        'parameters' => [],
+        'columns' => [],
+        'ternaries' => [],
+    ];
 
     /** @var array<string, array<string, list<string>>> room => room it uses => files that do */
     public array $uses = [];
@@ -70,7 +77,10 @@ final class Tree
         foreach ($find->findInstanceOf($nodes, Stmt\ClassLike::class) as $class) {
             $this->note('class', $path, $class, $class->getEndLine() - $class->getStartLine() + 1, CLASS_LINES);
         }
-        foreach ($find->find($nodes, static fn (Node $node): bool => $node instanceof Stmt\ClassMethod || $node instanceof Stmt\Function_) as $function) {
+        foreach ($find->find(
+            $nodes,
+            static fn (Node $node): bool => $node instanceof Stmt\ClassMethod || $node instanceof Stmt\Function_,
+        ) as $function) {
             $this->methods++;
             $this->note('complex', $path, $function, self::complexity($function), COMPLEXITY);
             $lines = $function->getEndLine() - $function->getStartLine() + 1;
@@ -78,7 +88,10 @@ final class Tree
             $this->note('parameters', $path, $function, count($function->getParams()), PARAMETERS);
         }
         foreach ($find->findInstanceOf($nodes, Expr\Ternary::class) as $ternary) {
-            $inner = $find->findInstanceOf(array_filter([$ternary->cond, $ternary->if, $ternary->else]), Expr\Ternary::class);
+            $inner = $find->findInstanceOf(
+                array_filter([$ternary->cond, $ternary->if, $ternary->else]),
+                Expr\Ternary::class,
+            );
             if ($inner !== []) {
                 $this->over['ternaries'][] = $path.':'.$ternary->getStartLine();
             }
@@ -109,7 +122,9 @@ final class Tree
     private function note(string $bound, string $path, Node $node, int $value, int $most): void
     {
         if ($value > $most) {
-            $name = property_exists($node, 'name') && $node->name instanceof Node\Identifier ? $node->name->toString() : '?';
+            $name = property_exists($node, 'name') && $node->name instanceof Node\Identifier
+                ? $node->name->toString()
+                : '?';
             $this->over[$bound][] = sprintf('%s:%d %s (%d)', $path, $node->getStartLine(), $name, $value);
         }
     }
@@ -133,7 +148,9 @@ final class Tree
     {
         $statements = $function->stmts ?? [];
 
-        return count($statements) === 1 && $statements[0] instanceof Stmt\Return_ && $statements[0]->expr instanceof Expr\Array_;
+        return count($statements) === 1
+            && $statements[0] instanceof Stmt\Return_
+            && $statements[0]->expr instanceof Expr\Array_;
     }
 
     /** @return list<list<string>> groups of rooms each of which reaches every other, Tarjan 1972 */
@@ -145,7 +162,12 @@ final class Tree
         }
         $groups = [];
         foreach ($reach as $from => $to) {
-            $group = array_values(array_filter(array_keys($reach), static fn (string $other): bool => isset($to[$other], $reach[$other][$from])));
+            $group = array_values(
+                array_filter(
+                    array_keys($reach),
+                    static fn (string $other): bool => isset($to[$other], $reach[$other][$from]),
+                ),
+            );
             sort($group);
             if (count($group) > 1) {
                 $groups[implode(' ', $group)] = $group;
@@ -178,7 +200,9 @@ $roots = [
     'printing' => 'PlainLedger\Printing', 'tests' => 'Tests', 'vendor/brick/math/src' => 'Brick\Math',
     'vendor/league/flysystem/src' => 'League\Flysystem', 'vendor/nikic/php-parser/lib/PhpParser' => 'PhpParser',
 ];
-$asked = array_values(array_filter(array_slice($argv, 1), static fn (string $word): bool => ! str_starts_with($word, '--')));
+$asked = array_values(
+    array_filter(array_slice($argv, 1), static fn (string $word): bool => ! str_starts_with($word, '--')),
+);
 chdir(__DIR__.'/..');
 printf("%-40s %7s %8s %9s %6s %7s %7s %9s %9s %8s %s\n", 'tree', 'methods', 'complex', '%', 'long', 'classes', 'params',
     'over 120', '%', 'longest', 'nested');
@@ -189,7 +213,11 @@ foreach ($roots as $root => $namespace) {
     $tree = new Tree($root, $namespace);
     $over = array_map('count', $tree->over);
     printf("%-40s %7d %8d %8.1f%% %6d %7d %7d %9d %8.1f%% %8d %d\n", $root, $tree->methods, $over['complex'],
-        100 * $over['complex'] / max(1, $tree->methods), $over['long'], $over['class'], $over['parameters'], $over['columns'],
+        100 * $over['complex'] / max(1, $tree->methods),
+        $over['long'],
+        $over['class'],
+        $over['parameters'],
+        $over['columns'],
         100 * $over['columns'] / max(1, $tree->lines), $tree->longest, $over['ternaries']);
     foreach ($tree->cycles() as $cycle) {
         printf("    circle: %s\n", implode(', ', $cycle));

@@ -21,10 +21,15 @@ use PlainLedger\Core\Text\PlainSentence;
 use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', then: static function (): void {
-        // for whoever watches the installation; also where sessions cannot be kept
-        Route::get('/up', HealthController::class)->name('health');
-    })
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+        then: static function (): void {
+            // for whoever watches the installation; also where sessions cannot be kept
+            Route::get('/up', HealthController::class)->name('health');
+        },
+    )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(SendHeaders::class);
@@ -37,14 +42,23 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([PlainSentence::class]);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->shouldRenderJsonWhen(
+            static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
+        );
         // what the core refuses is told beside the field or as the page's message, never as a fault
         $exceptions->render(function (PlainSentence $refused, Request $request): Response {
             return $request->is('api/*') || ($request->expectsJson() && ! $request->header('X-Inertia'))
                 ? response()->json(['message' => $refused->getMessage()], 422)
                 : back()->withErrors(['refused' => $refused->getMessage()]);
         });
-        $exceptions->render(static fn (Throwable $fault, Request $request): ?Response => TroubleReply::to($fault, $request));
-        $exceptions->respond(static fn (Response $response, Throwable $fault, Request $request): Response => SendHeaders::on(FaultReply::insteadOf($response, $fault, $request), $request));
+        $exceptions->render(
+            static fn (Throwable $fault, Request $request): ?Response => TroubleReply::to($fault, $request),
+        );
+        $exceptions->respond(
+            static fn (Response $response, Throwable $fault, Request $request): Response => SendHeaders::on(
+                FaultReply::insteadOf($response, $fault, $request),
+                $request,
+            ),
+        );
     })
     ->create();

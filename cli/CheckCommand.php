@@ -30,11 +30,32 @@ final class CheckCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
-            ->addOption('scene', null, InputOption::VALUE_REQUIRED, 'this or --files: scene settings as a plain-ledger/scene document, USD text, lines of key = value, or a sheet with one scene; - reads standard input')
+        $this->addOption(
+            'spec',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'required: the specification, a plain-ledger/specification document; - reads standard input',
+        )
+            ->addOption(
+                'scene',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'this or --files: scene settings as a plain-ledger/scene document, USD text, lines of key = value, '
+                    .'or a sheet with one scene; - reads standard input',
+            )
             ->addOption('files', null, InputOption::VALUE_REQUIRED, 'this or --scene: the folder that was delivered')
-            ->addOption('part', null, InputOption::VALUE_REQUIRED, 'the part of the specification that the scene makes, where it does not say so itself')
-            ->addOption('map', null, InputOption::VALUE_REQUIRED, 'other names for settings, a plain-ledger/field-map document')
+            ->addOption(
+                'part',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'the part of the specification that the scene makes, where it does not say so itself',
+            )
+            ->addOption(
+                'map',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'other names for settings, a plain-ledger/field-map document',
+            )
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
             ->setHelp(<<<'HELP'
@@ -60,7 +81,8 @@ final class CheckCommand extends Command
             'csv' => new CsvReport,
             default => throw new InvalidOptionException('--format is text, json, junit or csv.'),
         };
-        $spec = $this->text($input, 'spec') ?? throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
+        $spec = $this->text($input, 'spec')
+            ?? throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
         $scenePath = $this->text($input, 'scene');
         $folder = $this->text($input, 'files');
         if ($scenePath === null && $folder === null) {
@@ -70,8 +92,17 @@ final class CheckCommand extends Command
             throw new InvalidOptionException('Standard input holds one document: give --spec or --scene as a file.');
         }
         $specification = Inputs::specification($spec);
-        $scene = $scenePath === null ? null : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
-        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick);
+        $scene = $scenePath === null
+            ? null
+            : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
+        $delivery = $folder === null
+            ? null
+            : $this->scanned(
+                $specification,
+                $spec,
+                $folder,
+                $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick,
+            );
         $account = CheckReport::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
@@ -82,7 +113,15 @@ final class CheckCommand extends Command
     {
         $looker = PixelRules::looker($specification, Inputs::approved($specification, $path));
 
-        return (new Scan(FolderListing::of($folder), Probe::standard(), $depth, $looker, ChecksumsRule::isAskedBy($specification)))->run(time());
+        return (
+            new Scan(
+                FolderListing::of($folder),
+                Probe::standard(),
+                $depth,
+                $looker,
+                ChecksumsRule::isAskedBy($specification),
+            )
+        )->run(time());
     }
 
     private function text(InputInterface $input, string $option): ?string

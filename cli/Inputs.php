@@ -45,7 +45,9 @@ final readonly class Inputs
     public static function scene(string $path, Specification $specification, ?string $map, ?string $part): SceneSettings
     {
         $names = FieldMap::ofOwnFacts(CustomFacts::labels($specification))->under(self::map($map) ?? FieldMap::none());
-        $scene = $path === '-' ? (new DetectingReader)->read(self::standard(), 'standard input', $names) : (new DetectingReader)->open($path, $names);
+        $scene = $path === '-'
+            ? (new DetectingReader)->read(self::standard(), 'standard input', $names)
+            : (new DetectingReader)->open($path, $names);
         if ($part === null) {
             return $scene;
         }
@@ -54,13 +56,20 @@ final readonly class Inputs
                 return $scene->making($each->name);
             }
         }
-        throw SpecificationRefused::because('--part', "there is no part “{$part}”; the specification has ".implode(', ', array_map(static fn ($p): string => $p->name, $specification->parts)).'.');
+        throw SpecificationRefused::because(
+            '--part',
+            "there is no part “{$part}”; the specification has "
+                .implode(', ', array_map(static fn ($p): string => $p->name, $specification->parts))
+                .'.',
+        );
     }
 
     /** @throws JsonRefused */
     public static function map(mixed $path): ?FieldMap
     {
-        return is_string($path) && $path !== '' ? FieldMap::fromDocument(self::document($path, FieldMap::FORMAT)) : null;
+        return is_string($path) && $path !== ''
+            ? FieldMap::fromDocument(self::document($path, FieldMap::FORMAT))
+            : null;
     }
 
     /**
@@ -72,7 +81,12 @@ final readonly class Inputs
     {
         $folder = $path === '-' ? '.' : dirname($path);
 
-        return ApprovedComparison::pictures(ApprovedPicture::in($specification), static fn (string $picture): FileSource => FileSource::open(str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}"));
+        return ApprovedComparison::pictures(
+            ApprovedPicture::in($specification),
+            static fn (string $picture): FileSource => FileSource::open(
+                str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}",
+            ),
+        );
     }
 
     private static function standard(): string

@@ -26,8 +26,18 @@ final class LogCommand extends Command
     protected function configure(): void
     {
         $this->addArgument('log', InputArgument::REQUIRED, 'the log, as text')
-            ->addOption('range', null, InputOption::VALUE_REQUIRED, 'the frames that are to be rendered, such as 1001-1096')
-            ->addOption('finished', null, InputOption::VALUE_REQUIRED, 'how the line of a finished frame reads, such as “frame {frame} done in {seconds} s”')
+            ->addOption(
+                'range',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'the frames that are to be rendered, such as 1001-1096',
+            )
+            ->addOption(
+                'finished',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'how the line of a finished frame reads, such as “frame {frame} done in {seconds} s”',
+            )
             ->addOption('json', null, InputOption::VALUE_NONE, 'as JSON')
             ->setHelp(<<<'HELP'
                 Says from a render's log which frames are finished, which are left, and how long one takes.
@@ -45,10 +55,15 @@ final class LogCommand extends Command
         $path = is_string($path) ? $path : '';
         $source = FileSource::open($path);
         $finished = $input->getOption('finished');
-        $shapes = is_string($finished) ? [LogShape::of('given', [['event' => 'finished', 'pattern' => $finished]])] : LogShape::standard();
+        $shapes = is_string($finished)
+            ? [LogShape::of('given', [['event' => 'finished', 'pattern' => $finished]])]
+            : LogShape::standard();
         $shape = count($shapes) === 1 ? $shapes[0] : LogReader::guess($source->read(0, 300_000), $shapes);
         if ($shape === null) {
-            throw NotUnderstood::because("{$path}: no line tells of a frame in a way that is known here. Say how one reads: --finished \"frame {frame} done in {seconds} s\".");
+            throw NotUnderstood::because(
+                "{$path}: no line tells of a frame in a way that is known here. Say how one reads: --finished "
+                    .'"frame {frame} done in {seconds} s".',
+            );
         }
         $reader = new LogReader($shape);
         for ($at = 0; $at < $source->size(); $at += 1_048_576) {
@@ -59,9 +74,19 @@ final class LogCommand extends Command
         $progress = is_string($range) ? RenderProgress::of($reading, FrameRange::parse($range)) : null;
         if ($input->getOption('json') === true) {
             $output->writeln(json_encode([
-                'shape' => $shape->name, 'lines' => $reading->lines, 'finished' => (string) $reading->finished, 'begun' => (string) $reading->begun, 'last' => $reading->last, 'files' => $reading->files,
-                'median_ms' => $reading->median(), 'slow' => (object) $reading->slow(), 'warnings' => $reading->warningCount, 'errors' => $reading->errorCount,
-                'left' => $progress === null ? null : (string) $progress->left, 'resume' => $progress?->resume, 'seconds_left' => $progress?->secondsLeft,
+                'shape' => $shape->name,
+                'lines' => $reading->lines,
+                'finished' => (string) $reading->finished,
+                'begun' => (string) $reading->begun,
+                'last' => $reading->last,
+                'files' => $reading->files,
+                'median_ms' => $reading->median(),
+                'slow' => (object) $reading->slow(),
+                'warnings' => $reading->warningCount,
+                'errors' => $reading->errorCount,
+                'left' => $progress === null ? null : (string) $progress->left,
+                'resume' => $progress?->resume,
+                'seconds_left' => $progress?->secondsLeft,
             ], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         } else {
             $output->writeln(self::sentences($reading, $progress), OutputInterface::OUTPUT_RAW);
@@ -74,7 +99,11 @@ final class LogCommand extends Command
     private static function sentences(\PlainLedger\Core\RenderLog\LogReading $reading, ?RenderProgress $progress): array
     {
         $spoken = static fn (int $ms): string => RenderTimes::spoken(\Brick\Math\BigRational::nd($ms, 1000));
-        $lines = [$progress === null ? 'Finished: '.($reading->finished->isEmpty() ? 'none' : $reading->finished).'.' : count($progress->done).' of '.Text::count(count($progress->expected), 'frame').' finished.'];
+        $lines = [
+            $progress === null
+                ? 'Finished: '.($reading->finished->isEmpty() ? 'none' : $reading->finished).'.'
+                : count($progress->done).' of '.Text::count(count($progress->expected), 'frame').' finished.',
+        ];
         if ($reading->median() !== null) {
             $lines[] = "A frame takes {$spoken($reading->median())}; the middle one of ".count($reading->times()).'.';
         }
@@ -82,7 +111,12 @@ final class LogCommand extends Command
             $lines[] = "Go on from frame {$progress->resume}: render {$progress->left}.";
             if ($progress->secondsLeft !== null) {
                 [$least, $most] = $progress->secondsLeft;
-                $lines[] = 'That takes '.($least === $most ? '' : RenderTimes::spoken(\Brick\Math\BigRational::of($least)).' to ').RenderTimes::spoken(\Brick\Math\BigRational::of($most)).', '.Text::count($progress->machines, 'frame').' at a time.';
+                $lines[] = 'That takes '
+                    .($least === $most ? '' : RenderTimes::spoken(\Brick\Math\BigRational::of($least)).' to ')
+                    .RenderTimes::spoken(\Brick\Math\BigRational::of($most))
+                    .', '
+                    .Text::count($progress->machines, 'frame')
+                    .' at a time.';
             }
         }
         foreach (array_slice($reading->slow(), 0, 5, true) as $frame => $ms) {

@@ -77,7 +77,13 @@ final class ProbeCommand extends Command
                     }
                     $this->tell($output, $below, $listing->open($file), $depth, $json);
                 } catch (SourceUnreadable $gone) {
-                    $this->write($output, $below, MediaFacts::damaged(null, Damage::Unreadable, $gone->getMessage()), $file->size, $json);
+                    $this->write(
+                        $output,
+                        $below,
+                        MediaFacts::damaged(null, Damage::Unreadable, $gone->getMessage()),
+                        $file->size,
+                        $json,
+                    );
                 }
             }
         }
@@ -93,7 +99,10 @@ final class ProbeCommand extends Command
     private function write(OutputInterface $output, string $path, MediaFacts $facts, int $size, bool $json): void
     {
         $line = $json
-            ? json_encode($facts->toArray(Text::shown($path), Extension::agrees(basename($path), $facts->kind), $size), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)
+            ? json_encode(
+                $facts->toArray(Text::shown($path), Extension::agrees(basename($path), $facts->kind), $size),
+                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            )
             : Text::shown($path).': '.$this->spoken($facts, $path, $size);
         $output->writeln($line, OutputInterface::OUTPUT_RAW);
     }
@@ -104,7 +113,9 @@ final class ProbeCommand extends Command
             $facts->kind?->spoken(),
             Extension::agrees(basename($path), $facts->kind) === false ? 'the extension says otherwise' : null,
             $facts->width === null ? null : "{$facts->width} × {$facts->height}",
-            $facts->pixelAspect === null || $facts->pixelAspect->isEqualTo(1) ? null : 'pixels '.Fraction::writeFull($facts->pixelAspect),
+            $facts->pixelAspect === null || $facts->pixelAspect->isEqualTo(1)
+                ? null
+                : 'pixels '.Fraction::writeFull($facts->pixelAspect),
             $facts->bitDepth === null ? null : "{$facts->bitDepth}-bit {$facts->sample}",
             $facts->channelsText(),
             $facts->compression,

@@ -45,7 +45,16 @@ final readonly class Program
 
             return self::UNUSABLE;
         } catch (\Throwable $fault) {
-            fwrite(STDERR, 'Something in the program went wrong, and nothing was changed: '.Text::shown($fault->getMessage()).' ('.basename($fault->getFile()).':'.$fault->getLine().")\n");
+            fwrite(
+                STDERR,
+                'Something in the program went wrong, and nothing was changed: '
+                    .Text::shown($fault->getMessage())
+                    .' ('
+                    .basename($fault->getFile())
+                    .':'
+                    .$fault->getLine()
+                    .")\n",
+            );
 
             return self::UNUSABLE;
         }
@@ -59,7 +68,12 @@ final readonly class Program
             return;
         }
         $memory = str_contains($fault['message'], 'Allowed memory size');
-        fwrite(STDERR, $memory ? "This takes more memory than there is for it, 1 GB. Check a folder further down.\n" : "Something in the program went wrong, and nothing was changed.\n");
+        fwrite(
+            STDERR,
+            $memory
+                ? "This takes more memory than there is for it, 1 GB. Check a folder further down.\n"
+                : "Something in the program went wrong, and nothing was changed.\n",
+        );
         exit(self::UNUSABLE);
     }
 
@@ -95,8 +109,23 @@ final readonly class Program
         if ($command === '' || $command[0] === '-' || $application->has($command)) {
             return;
         }
-        $names = array_keys(array_filter($application->all(), static fn (Command $c): bool => ! $c->isHidden() && ! in_array($c->getName(), ['completion', 'list', 'help'], true)));
+        $names = array_keys(
+            array_filter(
+                $application->all(),
+                static fn (Command $c): bool => ! $c->isHidden()
+                    && ! in_array($c->getName(), ['completion', 'list', 'help'], true),
+            ),
+        );
         $near = array_filter($names, static fn (string $n): bool => levenshtein($n, $command) <= 2);
-        throw new CommandNotFoundException('The command “'.Text::shown($command).'” is not defined'.($near === [] ? '; there are '.implode(', ', $names).'.' : '; did you mean '.implode(' or ', $near).'?'));
+        throw new CommandNotFoundException(
+            'The command “'
+                .Text::shown($command)
+                .'” is not defined'
+                .(
+                    $near === []
+                        ? '; there are '.implode(', ', $names).'.'
+                        : '; did you mean '.implode(' or ', $near).'?'
+                ),
+        );
     }
 }

@@ -24,7 +24,12 @@ final class ProofreadCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'required: the specification; given several times, they are also compared with each other')
+        $this->addOption(
+            'spec',
+            null,
+            InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY,
+            'required: the specification; given several times, they are also compared with each other',
+        )
             ->addOption('json', null, InputOption::VALUE_NONE, 'as one JSON object')
             ->setHelp(<<<'HELP'
                 Names requirements that cannot all be met, and, of several specifications, those that would write the same path.
@@ -56,7 +61,13 @@ final class ProofreadCommand extends Command
                     $findings[] = ($many ? ['specification' => $path] : []) + $quarrel->toArray();
                 }
             }
-            $output->writeln(json_encode(['findings' => $findings], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode(
+                    ['findings' => $findings],
+                    JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             $output->write($this->text($drafts, $found), false, OutputInterface::OUTPUT_RAW);
         }

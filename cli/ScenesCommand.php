@@ -30,10 +30,30 @@ final class ScenesCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addArgument('path', InputArgument::IS_ARRAY | InputArgument::REQUIRED, 'settings files, folders of them, sheets or zip archives')
-            ->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
-            ->addOption('map', null, InputOption::VALUE_REQUIRED, 'other names for settings, a plain-ledger/field-map document')
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, csv, or json: one plain-ledger/check document a line', 'text')
+        $this->addArgument(
+            'path',
+            InputArgument::IS_ARRAY | InputArgument::REQUIRED,
+            'settings files, folders of them, sheets or zip archives',
+        )
+            ->addOption(
+                'spec',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'required: the specification, a plain-ledger/specification document; - reads standard input',
+            )
+            ->addOption(
+                'map',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'other names for settings, a plain-ledger/field-map document',
+            )
+            ->addOption(
+                'format',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'text, csv, or json: one plain-ledger/check document a line',
+                'text',
+            )
             ->setHelp(<<<'HELP'
                 Compares many settings with one specification, a line each.
 
@@ -55,11 +75,17 @@ final class ScenesCommand extends Command
             throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
         }
         $specification = Inputs::specification($spec);
-        $map = FieldMap::ofOwnFacts(CustomFacts::labels($specification))->under(Inputs::map($input->getOption('map')) ?? FieldMap::none());
+        $map = FieldMap::ofOwnFacts(CustomFacts::labels($specification))->under(
+            Inputs::map($input->getOption('map')) ?? FieldMap::none(),
+        );
         $worst = 0;
         $rank = [0 => 0, 2 => 1, 1 => 2, 3 => 3];
         if ($format === 'csv') {
-            $output->write(Csv::of([['scene', 'verdict', 'balance', 'of', 'first cause', 'says']]), false, OutputInterface::OUTPUT_RAW);
+            $output->write(
+                Csv::of([['scene', 'verdict', 'balance', 'of', 'first cause', 'says']]),
+                false,
+                OutputInterface::OUTPUT_RAW,
+            );
         }
         foreach (self::accounts($input, $specification, $map) as $label => $account) {
             $code = $account instanceof JsonRefused ? Program::UNUSABLE : $account->check->verdict->exitCode();
@@ -80,9 +106,24 @@ final class ScenesCommand extends Command
         $first = $account->causes[0] ?? null;
 
         return match ($format) {
-            'json' => json_encode(['scene_file' => Text::shown($label)] + $account->toArray(), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
-            'csv' => Csv::of([[$label, $account->check->verdict->value, (string) $good, (string) $all, $first?->finding->id->value ?? '', $first?->says() ?? '']]),
-            default => Text::shown($label).": {$account->check->verdict->value}, {$good} of {$all} balance".($account->check->verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account)).'.'.($first === null ? '' : " {$first->says()}")."\n",
+            'json' => json_encode(
+                ['scene_file' => Text::shown($label)] + $account->toArray(),
+                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            )."\n",
+            'csv' => Csv::of(
+                [
+                    [
+                        $label, $account->check->verdict->value, (string) $good, (string) $all,
+                        $first?->finding->id->value ?? '', $first?->says() ?? '',
+                    ],
+                ],
+            ),
+            default => Text::shown($label)
+                .": {$account->check->verdict->value}, {$good} of {$all} balance"
+                .($account->check->verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account))
+                .'.'
+                .($first === null ? '' : " {$first->says()}")
+                ."\n",
         };
     }
 
@@ -95,13 +136,20 @@ final class ScenesCommand extends Command
         foreach (self::files($paths) as $path) {
             try {
                 $head = is_file($path) ? (string) @file_get_contents($path, length: 64) : '';
-                $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($path, $path) : [$path => str_starts_with(ltrim($head), '#usda') ? null : TextFile::read($path, $path)];
+                $contents = SceneArchive::looksLikeOne($head)
+                    ? SceneArchive::files($path, $path)
+                    : [$path => str_starts_with(ltrim($head), '#usda') ? null : TextFile::read($path, $path)];
                 foreach ($contents as $name => $content) {
                     try {
                         if ($content instanceof JsonRefused) {
                             throw $content;
                         }
-                        $told = $content === null ? [[$name, $reader->open($path, $map)]] : array_map(static fn ($s): array => [$s->label, $s->settings], $reader->scenes($content, (string) $name, $map));
+                        $told = $content === null
+                            ? [[$name, $reader->open($path, $map)]]
+                            : array_map(
+                                static fn ($s): array => [$s->label, $s->settings],
+                                $reader->scenes($content, (string) $name, $map),
+                            );
                         foreach ($told as [$label, $settings]) {
                             yield (string) $label => CheckReport::of($specification, $settings, null);
                         }

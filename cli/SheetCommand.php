@@ -25,8 +25,19 @@ final class SheetCommand extends Command
 {
     protected function configure(): void
     {
-        $this->addOption('spec', null, InputOption::VALUE_REQUIRED, 'required: the specification, a plain-ledger/specification document; - reads standard input')
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, markdown, html, pdf, usda, csv or json', 'text')
+        $this->addOption(
+            'spec',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'required: the specification, a plain-ledger/specification document; - reads standard input',
+        )
+            ->addOption(
+                'format',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'text, markdown, html, pdf, usda, csv or json',
+                'text',
+            )
             ->setHelp(<<<'HELP'
                 Writes a specification for the person who renders, or for the program that does.
 
@@ -50,7 +61,10 @@ final class SheetCommand extends Command
             'pdf' => self::pdf(...),
             'usda' => (new SheetUsda)->write(...),
             'csv' => (new RequirementsCsv)->write(...),
-            'json' => static fn (Specification $s): string => json_encode(SpecificationDocument::of($s), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n",
+            'json' => static fn (Specification $s): string => json_encode(
+                SpecificationDocument::of($s),
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            )."\n",
             default => throw new InvalidOptionException('--format is text, markdown, html, pdf, usda, csv or json.'),
         };
         $output->write($write(Inputs::specification($path)), false, OutputInterface::OUTPUT_RAW);
@@ -63,6 +77,8 @@ final class SheetCommand extends Command
         $cache = sys_get_temp_dir().'/plain-ledger-fonts';
         is_dir($cache) || mkdir($cache, 0o700, true);
 
-        return (new SheetPdf($cache))->write(static fn (int $size): string => (new SheetHtml('', [], $size))->write($specification));
+        return (new SheetPdf($cache))->write(
+            static fn (int $size): string => (new SheetHtml('', [], $size))->write($specification),
+        );
     }
 }

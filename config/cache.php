@@ -6,7 +6,13 @@ return [
     'default' => env('CACHE_STORE', 'database'),
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
-        'database' => ['driver' => 'database', 'connection' => 'side', 'table' => 'cache', 'lock_connection' => 'side', 'lock_table' => 'cache_locks'],
+        'database' => [
+            'driver' => 'database',
+            'connection' => 'side',
+            'table' => 'cache',
+            'lock_connection' => 'side',
+            'lock_table' => 'cache_locks',
+        ],
     ],
     'prefix' => 'plain_ledger',
 ];

@@ -71,7 +71,9 @@ final readonly class ExrWriter
      */
     private function header(array $channels, array $window): string
     {
-        $attribute = static fn (string $name, string $type, string $value): string => "{$name}\0{$type}\0".pack('V', strlen($value)).$value;
+        $attribute = static fn (string $name, string $type, string $value): string => "{$name}\0{$type}\0"
+            .pack('V', strlen($value))
+            .$value;
         $list = '';
         foreach ($channels as $channel) {
             $list .= "{$channel}\0".pack('VVVV', $this->half ? 1 : 2, 0, 1, 1);

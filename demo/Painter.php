@@ -12,12 +12,19 @@ final readonly class Painter
 {
     /** Digits of five by seven dots, a row a number of five bits. */
     private const DIGITS = [
-        [14, 17, 19, 21, 25, 17, 14], [4, 12, 4, 4, 4, 4, 14], [14, 17, 1, 2, 4, 8, 31], [31, 2, 4, 2, 1, 17, 14], [2, 6, 10, 18, 31, 2, 2],
-        [31, 16, 30, 1, 1, 17, 14], [6, 8, 16, 30, 17, 17, 14], [31, 1, 2, 4, 8, 8, 8], [14, 17, 17, 14, 17, 17, 14], [14, 17, 17, 15, 1, 2, 12],
+        [14, 17, 19, 21, 25, 17, 14], [4, 12, 4, 4, 4, 4, 14], [14, 17, 1, 2, 4, 8, 31], [31, 2, 4, 2, 1, 17, 14],
+        [2, 6, 10, 18, 31, 2, 2],
+        [31, 16, 30, 1, 1, 17, 14], [6, 8, 16, 30, 17, 17, 14], [31, 1, 2, 4, 8, 8, 8], [14, 17, 17, 14, 17, 17, 14],
+        [14, 17, 17, 15, 1, 2, 12],
     ];
 
     /** @param  array{float, float, float}  $sky red, green, blue at the horizon, 0 to 1 */
-    public function __construct(private int $width, private int $height, private array $sky = [0.62, 0.70, 0.78], private bool $cutOut = false) {}
+    public function __construct(
+        private int $width,
+        private int $height,
+        private array $sky = [0.62, 0.70, 0.78],
+        private bool $cutOut = false,
+    ) {}
 
     /**
      * @return \Generator<int, list<array{int, array{float, float, float, float}}>> for each line, runs of pixels: how many, and red, green, blue, alpha
@@ -35,7 +42,13 @@ final readonly class Painter
         $ground = intdiv($h * 5, 6);
         for ($y = 0; $y < $h; $y++) {
             $shade = 0.55 + 0.45 * intdiv($y * 24, $h) / 24;
-            $back = $this->cutOut ? [0.0, 0.0, 0.0, 0.0] : ($y >= $ground ? [0.16, 0.20, 0.20, 1.0] : [$this->sky[0] * $shade, $this->sky[1] * $shade, $this->sky[2] * $shade, 1.0]);
+            $back = $this->cutOut
+                ? [0.0, 0.0, 0.0, 0.0]
+                : (
+                    $y >= $ground
+                        ? [0.16, 0.20, 0.20, 1.0]
+                        : [$this->sky[0] * $shade, $this->sky[1] * $shade, $this->sky[2] * $shade, 1.0]
+                );
             $spans = [];
             if ($y >= $top) {
                 $half = intdiv($w, 24) + intdiv(($y - $top) * intdiv($w, 40), $h);
@@ -48,7 +61,11 @@ final readonly class Painter
                 $thick = (int) ceil($unit / max(0.2, abs($dy)));
                 $spans[] = [$x - $thick, $x + $thick, [0.78, 0.22, 0.16, 1.0]];
             } elseif ($along === null && abs($y - $top) <= $unit) {
-                $spans[] = [$dx > 0 ? $centre : (int) ($centre - $reach), $dx > 0 ? (int) ($centre + $reach) : $centre, [0.78, 0.22, 0.16, 1.0]];
+                $spans[] = [
+                    $dx > 0 ? $centre : (int) ($centre - $reach),
+                    $dx > 0 ? (int) ($centre + $reach) : $centre,
+                    [0.78, 0.22, 0.16, 1.0],
+                ];
             }
             $row = intdiv($y - 2 * $unit, $unit);
             if ($y >= 2 * $unit && $row < 7) {

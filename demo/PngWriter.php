@@ -12,7 +12,14 @@ final readonly class PngWriter
      * @param  array{int, int}|null  $density  pixels a unit, across and down; only their ratio is told
      * @param  array<string, string>  $texts
      */
-    public function __construct(private int $width, private int $height, private string $channels = 'RGB', private int $bits = 8, private ?array $density = null, private array $texts = []) {}
+    public function __construct(
+        private int $width,
+        private int $height,
+        private string $channels = 'RGB',
+        private int $bits = 8,
+        private ?array $density = null,
+        private array $texts = [],
+    ) {}
 
     /** @param  iterable<list<array{int, array{float, float, float, float}}>>  $lines */
     public function write(iterable $lines): string
@@ -24,8 +31,12 @@ final readonly class PngWriter
                 $data .= str_repeat($this->pixel($colour), $count);
             }
         }
-        $type = ['Y' => 0, 'RGB' => 2, 'YA' => 4, 'RGBA' => 6][$this->channels] ?? throw new \InvalidArgumentException("PNG has no channels {$this->channels}.");
-        $file = "\x89PNG\r\n\x1A\n".self::chunk('IHDR', pack('NNCCCCC', $this->width, $this->height, $this->bits, $type, 0, 0, 0));
+        $type = ['Y' => 0, 'RGB' => 2, 'YA' => 4, 'RGBA' => 6][$this->channels]
+            ?? throw new \InvalidArgumentException("PNG has no channels {$this->channels}.");
+        $file = "\x89PNG\r\n\x1A\n".self::chunk(
+            'IHDR',
+            pack('NNCCCCC', $this->width, $this->height, $this->bits, $type, 0, 0, 0),
+        );
         if ($this->density !== null) {
             $file .= self::chunk('pHYs', pack('NNC', $this->density[0], $this->density[1], 0));
         }
@@ -42,7 +53,9 @@ final readonly class PngWriter
         $values = $this->channels[0] === 'Y' ? [$colour[1], $colour[3]] : $colour;
         $bytes = '';
         for ($c = 0; $c < strlen($this->channels); $c++) {
-            $bytes .= $this->bits === 16 ? pack('n', (int) round($values[$c] * 65535)) : chr((int) round($values[$c] * 255));
+            $bytes .= $this->bits === 16
+                ? pack('n', (int) round($values[$c] * 65535))
+                : chr((int) round($values[$c] * 255));
         }
 
         return $bytes;

@@ -43,8 +43,17 @@ final readonly class Scenario
                 'code' => 'TC', 'name' => 'The Tide Clock', 'kind' => 'film',
                 'house' => [
                     'values' => ['task' => 'light', 'version' => 3],
-                    'require' => [RequirementId::PICTURE_PIXEL_ASPECT => '1/1', RequirementId::TIME_RATE => '24', RequirementId::CAMERA_SINGLE => 'yes', RequirementId::DELIVERY_EXTRAS => 'none', RequirementId::SCENE_SAVED => 'yes'],
-                    'starting_values' => [RequirementId::PICTURE_RESOLUTION => ['400x300'], RequirementId::TIME_RANGE => ['1-60']],
+                    'require' => [
+                        RequirementId::PICTURE_PIXEL_ASPECT => '1/1',
+                        RequirementId::TIME_RATE => '24',
+                        RequirementId::CAMERA_SINGLE => 'yes',
+                        RequirementId::DELIVERY_EXTRAS => 'none',
+                        RequirementId::SCENE_SAVED => 'yes',
+                    ],
+                    'starting_values' => [
+                        RequirementId::PICTURE_RESOLUTION => ['400x300'],
+                        RequirementId::TIME_RANGE => ['1-60'],
+                    ],
                 ],
                 'roots' => ['Shots' => 'tide_clock/{shot}'],
                 'members' => ['odile' => 'coordinator', 'ansel' => 'artist', 'brida' => 'artist'],
@@ -52,49 +61,126 @@ final readonly class Scenario
                     'Lit frames' => [
                         'delivers' => 'frames',
                         'require' => [
-                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => '100', RequirementId::PICTURE_REGION => 'full', RequirementId::TIME_STEP => '1', RequirementId::TIME_EXTENT => 'listed',
-                            RequirementId::RENDER_SAMPLES => ['min' => 128, 'level' => 'should', 'why' => 'noise in the fog'],
+                            RequirementId::PICTURE_RESOLUTION => '2048x858',
+                            RequirementId::PICTURE_SCALE => '100',
+                            RequirementId::PICTURE_REGION => 'full',
+                            RequirementId::TIME_STEP => '1',
+                            RequirementId::TIME_EXTENT => 'listed',
+                            RequirementId::RENDER_SAMPLES => [
+                                'min' => 128,
+                                'level' => 'should',
+                                'why' => 'noise in the fog',
+                            ],
                             RequirementId::OUTPUT_FOLDER => 'renders/{shot}',
-                            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
+                            RequirementId::FORMAT_KIND => 'exr',
+                            RequirementId::FORMAT_BIT_DEPTH => 16,
+                            RequirementId::FORMAT_SAMPLE => 'float',
+                            RequirementId::FORMAT_CHANNELS => 'RGBA',
+                            RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
                             'passes' => ['beauty', 'mist', 'shadow'],
-                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                            RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                     // each pass in a folder of its own
                     'Water passes' => [
                         'delivers' => 'frames',
                         'require' => [
-                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => '100', RequirementId::TIME_STEP => '1', RequirementId::CAMERA_SINGLE => null,
-                            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
-                            'passes' => ['beauty', ['name' => 'foam', 'require' => [RequirementId::FORMAT_CHANNELS => 'RGBA']], 'depth'],
-                            RequirementId::NAMING_PATTERN => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}', RequirementId::NAMING_FOLDER => '{pass}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
+                            RequirementId::PICTURE_RESOLUTION => '2048x858',
+                            RequirementId::PICTURE_SCALE => '100',
+                            RequirementId::TIME_STEP => '1',
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'exr',
+                            RequirementId::FORMAT_BIT_DEPTH => 16,
+                            RequirementId::FORMAT_SAMPLE => 'float',
+                            RequirementId::FORMAT_COMPRESSION => ['zip', 'zips'],
+                            'passes' => [
+                                'beauty',
+                                ['name' => 'foam', 'require' => [RequirementId::FORMAT_CHANNELS => 'RGBA']],
+                                'depth',
+                            ],
+                            RequirementId::NAMING_PATTERN => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}',
+                            RequirementId::NAMING_FOLDER => '{pass}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                            RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                     'Titles' => [
                         'delivers' => 'frames',
                         'values' => ['task' => 'titles'],
                         'require' => [
-                            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RANGE => '1-72', RequirementId::TIME_STEP => '1', RequirementId::CAMERA_SINGLE => null,
-                            RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_BIT_DEPTH => 8, RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_ALPHA => 'straight', RequirementId::FORMAT_COMPRESSION => 'lossless',
-                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
+                            RequirementId::PICTURE_RESOLUTION => '2048x858',
+                            RequirementId::TIME_RANGE => '1-72',
+                            RequirementId::TIME_STEP => '1',
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'png',
+                            RequirementId::FORMAT_BIT_DEPTH => 8,
+                            RequirementId::FORMAT_CHANNELS => 'RGBA',
+                            RequirementId::FORMAT_ALPHA => 'straight',
+                            RequirementId::FORMAT_COMPRESSION => 'lossless',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                            RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
                 ],
                 'deliverables' => [
                     self::shot('TC_010', 'quay at dawn', 'ansel', 'cam_quay', 40, [], new Mistakes),
-                    self::shot('TC_020', 'lamp room', 'ansel', 'cam_lamp', 50, [], new Mistakes(render: FrameRange::of(1001, 1047), cutShort: [1047], log: 'logs/TC_020_light_v003.log')),
-                    self::shot('TC_030', 'slipway', 'brida', 'cam_slip', 74, [RequirementId::PICTURE_SCALE => 50, 'camera.chosen' => ['working'], RequirementId::RENDER_SAMPLES => 64, 'camera.lens' => 'focalLength 35', 'camera.placement' => 'translate 4, 1.6, 12'], null),
+                    self::shot(
+                        'TC_020',
+                        'lamp room',
+                        'ansel',
+                        'cam_lamp',
+                        50,
+                        [],
+                        new Mistakes(
+                            render: FrameRange::of(1001, 1047),
+                            cutShort: [1047],
+                            log: 'logs/TC_020_light_v003.log',
+                        ),
+                    ),
+                    self::shot(
+                        'TC_030',
+                        'slipway',
+                        'brida',
+                        'cam_slip',
+                        74,
+                        [
+                            RequirementId::PICTURE_SCALE => 50,
+                            'camera.chosen' => ['working'],
+                            RequirementId::RENDER_SAMPLES => 64,
+                            'camera.lens' => 'focalLength 35',
+                            'camera.placement' => 'translate 4, 1.6, 12',
+                        ],
+                        null,
+                    ),
                     [
-                        'code' => 'TC_040', 'title' => 'ferry titles', 'owner' => 'brida', 'due' => 98, 'specification' => 'Titles', 'require' => [],
+                        'code' => 'TC_040', 'title' => 'ferry titles', 'owner' => 'brida', 'due' => 98,
+                        'specification' => 'Titles', 'require' => [],
                         'scene' => null,
-                        'render' => [RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RANGE => '1-72', RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::NAMING_PATTERN => 'TC_040-titles_v003.{frame:3}.png'],
+                        'render' => [
+                            RequirementId::PICTURE_RESOLUTION => '2048x858',
+                            RequirementId::TIME_RANGE => '1-72',
+                            RequirementId::FORMAT_KIND => 'png',
+                            RequirementId::FORMAT_CHANNELS => 'RGBA',
+                            RequirementId::NAMING_PATTERN => 'TC_040-titles_v003.{frame:3}.png',
+                        ],
                         'mistakes' => new Mistakes,
                     ],
                     [
-                        'code' => 'TC_070', 'title' => 'slack water', 'owner' => 'ansel', 'due' => 62, 'specification' => 'Water passes', 'require' => [RequirementId::TIME_RANGE => '1001-1024'],
+                        'code' => 'TC_070',
+                        'title' => 'slack water',
+                        'owner' => 'ansel',
+                        'due' => 62,
+                        'specification' => 'Water passes',
+                        'require' => [RequirementId::TIME_RANGE => '1001-1024'],
                         'scene' => null, 'render' => self::pass('beauty'), 'mistakes' => new Mistakes(folder: 'beauty'),
                         'besides' => [
-                            [self::pass('foam'), new Mistakes(render: FrameRange::of(1001, 1016), size: [1024, 429], folder: 'foam')],
+                            [
+                                self::pass('foam'),
+                                new Mistakes(render: FrameRange::of(1001, 1016), size: [1024, 429], folder: 'foam'),
+                            ],
                             [self::pass('depth'), new Mistakes(folder: 'depth')],
                         ],
                     ],
@@ -103,27 +189,67 @@ final readonly class Scenario
             ],
             [
                 'code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course',
-                'house' => ['require' => [RequirementId::DELIVERY_EXTRAS => 'none'], 'starting_values' => [RequirementId::PICTURE_RESOLUTION => ['400x300'], RequirementId::TIME_RANGE => ['1-60']]],
+                'house' => [
+                    'require' => [RequirementId::DELIVERY_EXTRAS => 'none'],
+                    'starting_values' => [
+                        RequirementId::PICTURE_RESOLUTION => ['400x300'],
+                        RequirementId::TIME_RANGE => ['1-60'],
+                    ],
+                ],
                 'roots' => ['Hand-in' => 'output_practice/{learner}'],
-                'members' => ['corvin' => 'instructor', 'odile' => 'instructor'] + array_fill_keys(['wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske', 'sabela'], 'learner'),
+                'members' => ['corvin' => 'instructor', 'odile' => 'instructor'] + array_fill_keys(
+                    [
+                        'wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske',
+                        'sabela',
+                    ],
+                    'learner',
+                ),
                 // what settings are called where these learners work
-                'field_map' => [['name' => 'Bildrate', 'is' => RequirementId::TIME_RATE], ['name' => 'Massstab', 'is' => RequirementId::PICTURE_SCALE, 'unit' => 'factor']],
+                'field_map' => [
+                    ['name' => 'Bildrate', 'is' => RequirementId::TIME_RATE],
+                    ['name' => 'Massstab', 'is' => RequirementId::PICTURE_SCALE, 'unit' => 'factor'],
+                ],
                 'specifications' => [
                     'Weathervane study' => [
                         'parts' => [
                             ['name' => 'frames', 'delivers' => 'frames', 'require' => [
-                                RequirementId::PICTURE_RESOLUTION => '1280x720', RequirementId::PICTURE_DISPLAY_ASPECT => '16:9', RequirementId::TIME_RATE => '24', RequirementId::TIME_RANGE => '1-96', RequirementId::TIME_STEP => '1',
-                                RequirementId::FORMAT_KIND => 'png', RequirementId::FORMAT_BIT_DEPTH => 8, RequirementId::FORMAT_CHANNELS => 'RGB', RequirementId::NAMING_PATTERN => '{learner}_vane_{frame:4}.{ext}', RequirementId::CONTENT_WHOLE => 'yes', RequirementId::CONTENT_UNIFORM => 'yes',
+                                RequirementId::PICTURE_RESOLUTION => '1280x720',
+                                RequirementId::PICTURE_DISPLAY_ASPECT => '16:9',
+                                RequirementId::TIME_RATE => '24',
+                                RequirementId::TIME_RANGE => '1-96',
+                                RequirementId::TIME_STEP => '1',
+                                RequirementId::FORMAT_KIND => 'png',
+                                RequirementId::FORMAT_BIT_DEPTH => 8,
+                                RequirementId::FORMAT_CHANNELS => 'RGB',
+                                RequirementId::NAMING_PATTERN => '{learner}_vane_{frame:4}.{ext}',
+                                RequirementId::CONTENT_WHOLE => 'yes',
+                                RequirementId::CONTENT_UNIFORM => 'yes',
                             ]],
-                            ['name' => 'preview', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => [RequirementId::FORMAT_KIND => 'mp4', RequirementId::NAMING_PATTERN => '{learner}_vane_preview.{ext}']],
+                            [
+                                'name' => 'preview',
+                                'delivers' => 'movie',
+                                'made_from' => 'frames',
+                                'require' => [
+                                    RequirementId::FORMAT_KIND => 'mp4',
+                                    RequirementId::NAMING_PATTERN => '{learner}_vane_preview.{ext}',
+                                ],
+                            ],
                         ],
                     ],
                 ],
                 'deliverables' => [
                     self::study('wren', 'Wren', new Mistakes),
                     self::study('pim', 'Pim', new Mistakes(size: [640, 360])),
-                    self::study('juna', 'Juna', new Mistakes(render: FrameRange::of(0, 95), strays: ['readme.txt' => "Finished at last\n"])),
-                    self::study('tobiah', 'Tobiah', new Mistakes(render: FrameRange::parse('1-32,36-60,62-96'), name: 'tobiah_vane{frame:2}.png')),
+                    self::study(
+                        'juna',
+                        'Juna',
+                        new Mistakes(render: FrameRange::of(0, 95), strays: ['readme.txt' => "Finished at last\n"]),
+                    ),
+                    self::study(
+                        'tobiah',
+                        'Tobiah',
+                        new Mistakes(render: FrameRange::parse('1-32,36-60,62-96'), name: 'tobiah_vane{frame:2}.png'),
+                    ),
                     self::scene('ilse', 'Ilse', ''),
                     self::scene('moro', 'Moro', "Bildrate = 24\nMassstab = 1.0\n"),
                     self::scene('kestrel', 'Kestrel', "fps = 25\n"),
@@ -141,35 +267,82 @@ final readonly class Scenario
      * @param  array<string, mixed>  $settings  what this scene is set to otherwise
      * @return array<string, mixed>
      */
-    private static function shot(string $code, string $title, string $owner, string $camera, int $due, array $settings, ?Mistakes $mistakes): array
-    {
+    private static function shot(
+        string $code,
+        string $title,
+        string $owner,
+        string $camera,
+        int $due,
+        array $settings,
+        ?Mistakes $mistakes,
+    ): array {
         $scene = $settings + [
-            RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::PICTURE_SCALE => 100, RequirementId::PICTURE_PIXEL_ASPECT => '1/1', RequirementId::PICTURE_REGION => 'full',
-            RequirementId::TIME_RATE => '24', RequirementId::TIME_EXTENT => 'listed', RequirementId::TIME_RANGE => '1001-1096', RequirementId::TIME_STEP => 1, 'time.timeline' => '990-1110',
+            RequirementId::PICTURE_RESOLUTION => '2048x858',
+            RequirementId::PICTURE_SCALE => 100,
+            RequirementId::PICTURE_PIXEL_ASPECT => '1/1',
+            RequirementId::PICTURE_REGION => 'full',
+            RequirementId::TIME_RATE => '24',
+            RequirementId::TIME_EXTENT => 'listed',
+            RequirementId::TIME_RANGE => '1001-1096',
+            RequirementId::TIME_STEP => 1,
+            'time.timeline' => '990-1110',
             'camera.chosen' => [$camera], 'camera.all' => [$camera, 'cam_wide'], 'camera.views' => ['top', 'working'],
             RequirementId::RENDER_SAMPLES => 256, RequirementId::OUTPUT_FOLDER => "renders/{$code}",
-            'passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true], ['name' => 'shadow', 'saved' => true]],
-            RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_SAMPLE => 'float', RequirementId::FORMAT_CHANNELS => 'RGBA', RequirementId::FORMAT_COMPRESSION => 'zip', RequirementId::NAMING_PATTERN => "{$code}_light_v003.{frame:4}.exr",
+            'passes' => [
+                ['name' => 'beauty', 'saved' => true],
+                ['name' => 'mist', 'saved' => true],
+                ['name' => 'shadow', 'saved' => true],
+            ],
+            RequirementId::FORMAT_KIND => 'exr',
+            RequirementId::FORMAT_BIT_DEPTH => 16,
+            RequirementId::FORMAT_SAMPLE => 'float',
+            RequirementId::FORMAT_CHANNELS => 'RGBA',
+            RequirementId::FORMAT_COMPRESSION => 'zip',
+            RequirementId::NAMING_PATTERN => "{$code}_light_v003.{frame:4}.exr",
         ];
 
         return [
             'code' => $code, 'title' => $title, 'owner' => $owner, 'due' => $due, 'specification' => 'Lit frames',
-            'require' => [RequirementId::TIME_RANGE => '1001-1096', RequirementId::CAMERA_NAME => $camera], 'scene' => $scene, 'render' => $scene, 'mistakes' => $mistakes,
+            'require' => [RequirementId::TIME_RANGE => '1001-1096', RequirementId::CAMERA_NAME => $camera],
+            'scene' => $scene,
+            'render' => $scene,
+            'mistakes' => $mistakes,
         ];
     }
 
     /** @return array<string, mixed> settings of one pass of the slack water, as they are rendered */
     private static function pass(string $pass): array
     {
-        return [RequirementId::PICTURE_RESOLUTION => '2048x858', RequirementId::TIME_RATE => '24', RequirementId::TIME_RANGE => '1001-1024', RequirementId::FORMAT_KIND => 'exr', RequirementId::FORMAT_BIT_DEPTH => 16, RequirementId::FORMAT_CHANNELS => $pass === 'depth' ? 'Y' : 'RGBA', RequirementId::FORMAT_COMPRESSION => 'zip', RequirementId::NAMING_PATTERN => "TC_070_{$pass}_v003.{frame:4}.exr"];
+        return [
+            RequirementId::PICTURE_RESOLUTION => '2048x858',
+            RequirementId::TIME_RATE => '24',
+            RequirementId::TIME_RANGE => '1001-1024',
+            RequirementId::FORMAT_KIND => 'exr',
+            RequirementId::FORMAT_BIT_DEPTH => 16,
+            RequirementId::FORMAT_CHANNELS => $pass === 'depth' ? 'Y' : 'RGBA',
+            RequirementId::FORMAT_COMPRESSION => 'zip',
+            RequirementId::NAMING_PATTERN => "TC_070_{$pass}_v003.{frame:4}.exr",
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function study(string $learner, string $name, Mistakes $mistakes): array
     {
         return [
-            'code' => "VANE_{$name}", 'title' => 'Weathervane study', 'owner' => $learner, 'due' => 120, 'specification' => 'Weathervane study', 'require' => [], 'scene' => null,
-            'render' => [RequirementId::PICTURE_RESOLUTION => '1280x720', RequirementId::TIME_RANGE => '1-96', RequirementId::FORMAT_KIND => 'png', RequirementId::NAMING_PATTERN => "{$learner}_vane_{frame:4}.png"], 'mistakes' => $mistakes,
+            'code' => "VANE_{$name}",
+            'title' => 'Weathervane study',
+            'owner' => $learner,
+            'due' => 120,
+            'specification' => 'Weathervane study',
+            'require' => [],
+            'scene' => null,
+            'render' => [
+                RequirementId::PICTURE_RESOLUTION => '1280x720',
+                RequirementId::TIME_RANGE => '1-96',
+                RequirementId::FORMAT_KIND => 'png',
+                RequirementId::NAMING_PATTERN => "{$learner}_vane_{frame:4}.png",
+            ],
+            'mistakes' => $mistakes,
             'preview' => "{$learner}_vane_preview.mp4",
         ];
     }
@@ -182,7 +355,8 @@ final readonly class Scenario
      */
     private static function scene(string $learner, string $name, string $otherwise): array
     {
-        $lines = "# {$name}’s scene\nsize = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/{$learner}_vane_####.png\n{$otherwise}";
+        $lines = "# {$name}’s scene\nsize = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = "
+            ."png\nbit depth = 8\nchannels = RGB\noutput = renders/{$learner}_vane_####.png\n{$otherwise}";
 
         return ['scene' => $lines, 'mistakes' => null] + self::study($learner, $name, new Mistakes);
     }
@@ -193,6 +367,11 @@ final readonly class Scenario
      */
     public static function sceneDocument(string $code, array $settings): array
     {
-        return ['format' => 'plain-ledger/scene', 'version' => 1, 'scene' => ['file' => "{$code}_light_v003", 'saved' => true, 'project_folder' => 'tide_clock'], 'settings' => $settings];
+        return [
+            'format' => 'plain-ledger/scene',
+            'version' => 1,
+            'scene' => ['file' => "{$code}_light_v003", 'saved' => true, 'project_folder' => 'tide_clock'],
+            'settings' => $settings,
+        ];
     }
 }

@@ -32,10 +32,16 @@ final readonly class StandInRenderer
         if (! is_dir($folder) && ! mkdir($folder, 0o775, true) && ! is_dir($folder)) {
             throw new \RuntimeException("The folder {$folder} could not be made.");
         }
-        $size = $mistakes->size === null ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720)) : Resolution::of(...$mistakes->size);
+        $size = $mistakes->size === null
+            ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720))
+            : Resolution::of(...$mistakes->size);
         $kind = Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::Png;
-        $frames = $mistakes->render ?? $scene->frames() ?? throw new \InvalidArgumentException('The scene says no range.');
-        $pattern = NamePattern::parseSceneName($mistakes->name ?? $scene->get(RequirementId::NAMING_PATTERN) ?? 'untitled_{frame:4}.{ext}');
+        $frames = $mistakes->render
+            ?? $scene->frames()
+            ?? throw new \InvalidArgumentException('The scene says no range.');
+        $pattern = NamePattern::parseSceneName(
+            $mistakes->name ?? $scene->get(RequirementId::NAMING_PATTERN) ?? 'untitled_{frame:4}.{ext}',
+        );
         $values = PieceValues::of([])->withExtensions([$kind->usualExtension()]);
         $alpha = str_contains($scene->get(RequirementId::FORMAT_CHANNELS) ?? '', 'A');
         $painter = new Painter($size->width, $size->height, cutOut: $kind === Kind::Png && $alpha);
@@ -51,7 +57,13 @@ final readonly class StandInRenderer
             touch($path, $this->finished - ($count - 1 - $n) * $this->secondsAFrame);
         }
         if ($mistakes->log !== null) {
-            $this->writeLog($scene, dirname($folder)."/{$mistakes->log}", iterator_to_array($frames->numbers(), false), $mistakes, static fn (int $frame): string => $pattern->make($values, $frame));
+            $this->writeLog(
+                $scene,
+                dirname($folder)."/{$mistakes->log}",
+                iterator_to_array($frames->numbers(), false),
+                $mistakes,
+                static fn (int $frame): string => $pattern->make($values, $frame),
+            );
         }
         foreach ($mistakes->strays as $name => $text) {
             file_put_contents("{$folder}/{$name}", $text);
@@ -66,7 +78,10 @@ final readonly class StandInRenderer
     {
         $painter = new Painter($width, $height);
         $writer = new PngWriter($width, $height, 'RGB', 8);
-        $pictures = array_map(static fn (int $frame): string => $writer->write($painter->lines($frame)), range($first, $last));
+        $pictures = array_map(
+            static fn (int $frame): string => $writer->write($painter->lines($frame)),
+            range($first, $last),
+        );
         file_put_contents($path, (new Mp4Writer($width, $height, $rate))->write($pictures));
         touch($path, $this->finished);
     }
@@ -77,8 +92,13 @@ final readonly class StandInRenderer
      * @param  list<int>  $frames
      * @param  \Closure(int): string  $name
      */
-    private function writeLog(SceneSettings $scene, string $path, array $frames, Mistakes $mistakes, \Closure $name): void
-    {
+    private function writeLog(
+        SceneSettings $scene,
+        string $path,
+        array $frames,
+        Mistakes $mistakes,
+        \Closure $name,
+    ): void {
         if (! is_dir(dirname($path)) && ! mkdir(dirname($path), 0o775, true) && ! is_dir(dirname($path))) {
             throw new \RuntimeException("The folder of {$path} could not be made.");
         }
@@ -88,7 +108,9 @@ final readonly class StandInRenderer
         foreach ($frames as $n => $frame) {
             // some frames have more in them than others, and one met a busy disk
             $seconds = $this->secondsAFrame + ($n * 7) % 11 - 5 + ($n === 23 ? 3 * $this->secondsAFrame : 0);
-            $text .= "{$clock($at)} frame {$frame} begins\n".($n % 16 === 5 ? "{$clock($at)} warning: no light reaches layer ".($n % 3)."\n" : '');
+            $text .= "{$clock($at)} frame {$frame} begins\n".(
+                $n % 16 === 5 ? "{$clock($at)} warning: no light reaches layer ".($n % 3)."\n" : ''
+            );
             $at += $seconds;
             if (in_array($frame, $mistakes->cutShort, true)) {
                 $text .= "{$clock($at)} error: the machine was lost while it rendered frame {$frame}\n";
@@ -101,11 +123,26 @@ final readonly class StandInRenderer
     }
 
     /** @param  \ArrayObject<string, string>  $packed */
-    private function file(SceneSettings $scene, Kind $kind, Resolution $size, Painter $painter, int $frame, Mistakes $mistakes, \ArrayObject $packed): string
-    {
-        $channels = $mistakes->channels ?? Channels::parse($scene->get(RequirementId::FORMAT_CHANNELS) ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));
+    private function file(
+        SceneSettings $scene,
+        Kind $kind,
+        Resolution $size,
+        Painter $painter,
+        int $frame,
+        Mistakes $mistakes,
+        \ArrayObject $packed,
+    ): string {
+        $channels = $mistakes->channels
+            ?? Channels::parse($scene->get(RequirementId::FORMAT_CHANNELS) ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));
         if ($kind === Kind::Png) {
-            return (new PngWriter($size->width, $size->height, Channels::write($channels), (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8)))->write($painter->lines($frame));
+            return (
+                new PngWriter(
+                    $size->width,
+                    $size->height,
+                    Channels::write($channels),
+                    (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8),
+                )
+            )->write($painter->lines($frame));
         }
         if ($kind !== Kind::Exr) {
             throw new \InvalidArgumentException("The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.");
@@ -120,8 +157,12 @@ final readonly class StandInRenderer
         $camera = $scene->chosenCameras[0] ?? $scene->get(RequirementId::CAMERA_NAME);
 
         return (new ExrWriter(
-            $size->width, $size->height, $channels, in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
-            ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16', rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
+            $size->width,
+            $size->height,
+            $channels,
+            in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
+            ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16',
+            rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
             texts: $camera === null ? [] : ['camera' => $camera], packed: $packed,
         ))->write($painter->lines($frame));
     }

@@ -27,7 +27,10 @@ use App\Http\Controllers\WaiverController;
 use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
-foreach (['change', 'check', 'deliverable', 'link', 'log', 'message', 'preset', 'production', 'specification', 'token', 'waiver'] as $id) {
+foreach ([
+    'change', 'check', 'deliverable', 'link', 'log', 'message', 'preset', 'production', 'specification', 'token',
+    'waiver',
+] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }
 
@@ -53,22 +56,37 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/list', [ListController::class, 'show'])->name('list');
         Route::post('/list/read', [ListController::class, 'read'])->name('list.read');
         Route::post('/list', [ListController::class, 'store'])->name('list.store');
-        Route::get('/deliverables.{format}', [ListController::class, 'export'])->middleware('throttle:costly')->name('list.export');
+        Route::get(
+            '/deliverables.{format}',
+            [ListController::class, 'export'],
+        )->middleware('throttle:costly')->name('list.export');
         Route::get('/together', [TogetherController::class, 'show'])->name('together');
-        Route::post('/together/read', [TogetherController::class, 'read'])->middleware('throttle:costly')->name('together.read');
+        Route::post(
+            '/together/read',
+            [TogetherController::class, 'read'],
+        )->middleware('throttle:costly')->name('together.read');
         Route::post('/together', [TogetherController::class, 'store'])->name('together.store');
         Route::get('/proof', [TogetherController::class, 'proof'])->middleware('throttle:costly')->name('proof');
         Route::get('/reference', [ReferenceController::class, 'browse'])->name('reference');
-        Route::post('/reference', [ReferenceController::class, 'propose'])->middleware('throttle:costly')->name('reference.propose');
+        Route::post(
+            '/reference',
+            [ReferenceController::class, 'propose'],
+        )->middleware('throttle:costly')->name('reference.propose');
         Route::post('/presets', [PresetController::class, 'store'])->name('preset.store');
         Route::get('/board', [BoardController::class, 'show'])->name('board');
         Route::get('/results.csv', [BoardController::class, 'grades'])->middleware('throttle:costly')->name('grades');
         Route::get('/outbox', [BoardController::class, 'outbox'])->name('outbox');
         Route::post('/outbox', [BoardController::class, 'write'])->name('outbox.write');
         Route::delete('/outbox', [BoardController::class, 'clear'])->name('outbox.clear');
-        Route::get('/outbox.{format}', [BoardController::class, 'export'])->middleware('throttle:costly')->name('outbox.export');
+        Route::get(
+            '/outbox.{format}',
+            [BoardController::class, 'export'],
+        )->middleware('throttle:costly')->name('outbox.export');
         Route::get('/scenes', [ManyScenesController::class, 'show'])->name('scenes');
-        Route::post('/scenes/read', [ManyScenesController::class, 'read'])->middleware('throttle:costly')->name('scenes.read');
+        Route::post(
+            '/scenes/read',
+            [ManyScenesController::class, 'read'],
+        )->middleware('throttle:costly')->name('scenes.read');
         Route::post('/scenes', [ManyScenesController::class, 'store'])->name('scenes.store');
         Route::get('/render', [RenderController::class, 'plan'])->middleware('throttle:costly')->name('plan');
         Route::patch('/pool', [RenderController::class, 'keepPool'])->name('pool');
@@ -110,7 +128,10 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::post('/scene/typed', [SceneController::class, 'typedIn'])->name('scene.typed');
         Route::put('/scene/part', [SceneController::class, 'part'])->name('scene.part');
         Route::post('/scene/names', [SceneController::class, 'point'])->name('scene.point');
-        Route::get('/settings.{format}', [SceneController::class, 'template'])->whereIn('format', ['json', 'txt'])->name('scene.template');
+        Route::get(
+            '/settings.{format}',
+            [SceneController::class, 'template'],
+        )->whereIn('format', ['json', 'txt'])->name('scene.template');
         Route::post('/ticks', [WaiverController::class, 'tick'])->name('tick');
         Route::get('/render', [RenderController::class, 'show'])->name('render');
         Route::patch('/render', [RenderController::class, 'update'])->name('render.update');
@@ -121,7 +142,10 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::post('/checks', [CheckController::class, 'store'])->middleware('throttle:costly')->name('checks.store');
     });
     Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->name('sheet.revoke');
-    Route::post('/changes/{change}/{way}', [RequirementController::class, 'turn'])->whereIn('way', ['undo', 'redo'])->name('change.turn');
+    Route::post(
+        '/changes/{change}/{way}',
+        [RequirementController::class, 'turn'],
+    )->whereIn('way', ['undo', 'redo'])->name('change.turn');
 
     Route::get('/logs/{log}', [RenderController::class, 'follow'])->name('log');
     Route::delete('/logs/{log}', [RenderController::class, 'forget'])->name('log.drop');
@@ -129,19 +153,43 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->name('waiver.drop');
     Route::get('/checks/{check}', [CheckController::class, 'show'])->name('check');
     Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->name('check.progress');
-    Route::post('/productions/{production}/recheck', [RecheckController::class, 'production'])->name('production.recheck');
+    Route::post(
+        '/productions/{production}/recheck',
+        [RecheckController::class, 'production'],
+    )->name('production.recheck');
     Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->name('check.again');
     Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->name('check.stop');
-    Route::get('/checks/{check}/pictures/{part}/{frame}', [PictureController::class, 'show'])->where('frame', '-?\d{1,10}')->middleware('throttle:pictures')->withoutMiddleware('throttle:work')->name('check.picture');
-    Route::get('/checks/{check}/report.{format}', [CheckController::class, 'report'])->middleware('throttle:costly')->name('check.report');
+    Route::get(
+        '/checks/{check}/pictures/{part}/{frame}',
+        [PictureController::class, 'show'],
+    )->where('frame', '-?\d{1,10}')
+        ->middleware('throttle:pictures')
+        ->withoutMiddleware('throttle:work')
+        ->name('check.picture');
+    Route::get(
+        '/checks/{check}/report.{format}',
+        [CheckController::class, 'report'],
+    )->middleware('throttle:costly')->name('check.report');
 });
 
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
-    Route::post('/deliverables/{deliverable}/understand', [RequirementController::class, 'understand'])->name('understand');
+    Route::post(
+        '/deliverables/{deliverable}/understand',
+        [RequirementController::class, 'understand'],
+    )->name('understand');
     Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->name('scene.try');
-    Route::post('/productions/{production}/plan', [RenderController::class, 'attempt'])->middleware('throttle:costly')->name('plan.try');
-    Route::post('/productions/{production}/log-shapes/try', [NamesController::class, 'tryPatterns'])->middleware('throttle:costly')->name('shape.try');
-    Route::post('/productions/{production}/understand', [HouseController::class, 'understand'])->name('house.understand');
+    Route::post(
+        '/productions/{production}/plan',
+        [RenderController::class, 'attempt'],
+    )->middleware('throttle:costly')->name('plan.try');
+    Route::post(
+        '/productions/{production}/log-shapes/try',
+        [NamesController::class, 'tryPatterns'],
+    )->middleware('throttle:costly')->name('shape.try');
+    Route::post(
+        '/productions/{production}/understand',
+        [HouseController::class, 'understand'],
+    )->name('house.understand');
     Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
 });

@@ -39,11 +39,18 @@ final class Migrate extends Command
             return self::FAILURE;
         }
         if ($this->callSilently('migrate', ['--force' => true]) !== self::SUCCESS) {
-            $this->error('The databases could not be brought up to date.'.($places === [] ? '' : ' What was in them is in '.implode(' and ', $places).'.'));
+            $this->error(
+                'The databases could not be brought up to date.'.(
+                    $places === [] ? '' : ' What was in them is in '.implode(' and ', $places).'.'
+                ),
+            );
 
             return self::FAILURE;
         }
-        $places === [] || $this->info('The databases are up to date. What was in them before is in '.implode(' and ', $places).'.');
+        $places === []
+            || $this->info(
+                'The databases are up to date. What was in them before is in '.implode(' and ', $places).'.',
+            );
 
         return self::SUCCESS;
     }

@@ -51,7 +51,10 @@ final class ImmediatePdo extends PDO
             return parent::exec($statement);
         } catch (PDOException $fault) {
             // the same, of a transaction within one: else this would be told instead of what went wrong
-            if (stripos($statement, 'rollback to savepoint') === 0 && str_contains($fault->getMessage(), 'no such savepoint')) {
+            if (
+                stripos($statement, 'rollback to savepoint') === 0
+                && str_contains($fault->getMessage(), 'no such savepoint')
+            ) {
                 return 0;
             }
             throw $fault;

@@ -19,7 +19,12 @@ final readonly class FaultReply
     {
         $status = $response->getStatusCode();
         $forProgram = $request->is('api/*') || ($request->expectsJson() && ! $request->header('X-Inertia'));
-        if (! in_array($status, self::TOLD, true) || $forProgram || MachineTrouble::behind($fault) !== null || app()->hasDebugModeEnabled()) {
+        if (
+            ! in_array($status, self::TOLD, true)
+            || $forProgram
+            || MachineTrouble::behind($fault) !== null
+            || app()->hasDebugModeEnabled()
+        ) {
             return $response;
         }
         if ($status === 419) {
@@ -27,6 +32,9 @@ final readonly class FaultReply
         }
         $says = $fault instanceof AuthorizationException ? $fault->getMessage() : null;
 
-        return Inertia::render('Fault', ['status' => $status, 'says' => $says])->toResponse($request)->setStatusCode($status);
+        return Inertia::render(
+            'Fault',
+            ['status' => $status, 'says' => $says],
+        )->toResponse($request)->setStatusCode($status);
     }
 }

@@ -12,6 +12,8 @@ final readonly class Plainly
 {
     public static function said(PlainSentence $refused): string
     {
-        return $refused instanceof SpecificationRefused && $refused->requirement !== null ? $refused->plain : $refused->getMessage();
+        return $refused instanceof SpecificationRefused && $refused->requirement !== null
+            ? $refused->plain
+            : $refused->getMessage();
     }
 }

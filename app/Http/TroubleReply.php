@@ -21,9 +21,17 @@ final readonly class TroubleReply
         }
         $says = $trouble->sentence();
         if ($request->header('X-Inertia') !== null) {
-            $props = ['errors' => (object) [], 'status' => self::STATUS, 'says' => $says, 'person' => null, 'told' => null, 'alone' => false];
+            $props = [
+                'errors' => (object) [], 'status' => self::STATUS, 'says' => $says, 'person' => null, 'told' => null,
+                'alone' => false,
+            ];
             // the page that is open shows it in its place
-            $page = ['component' => 'Fault', 'props' => $props, 'url' => $request->fullUrl(), 'version' => $request->header('X-Inertia-Version')];
+            $page = [
+                'component' => 'Fault',
+                'props' => $props,
+                'url' => $request->fullUrl(),
+                'version' => $request->header('X-Inertia-Version'),
+            ];
 
             return response()->json($page, self::STATUS, ['X-Inertia' => 'true', 'Retry-After' => '30']);
         }

@@ -64,7 +64,12 @@ final readonly class ApprovedPictures
             try {
                 $folder = str_starts_with($picture, self::UPLOADED)
                     ? self::uploadedFolder($deliverable)
-                    : IntakeFolder::open($root, dirname($picture) === '.' ? '' : dirname($picture), $deliverable, true)->path;
+                    : IntakeFolder::open(
+                        $root,
+                        dirname($picture) === '.' ? '' : dirname($picture),
+                        $deliverable,
+                        true,
+                    )->path;
                 $places[$frame] = ['folder' => $folder, 'name' => basename($picture)];
             } catch (FolderRefused|SourceUnreadable) {
                 // it is told as one that cannot be read

@@ -59,7 +59,15 @@ final readonly class IntakeFolder
         // one wording for what lies outside and what is not there: nothing is told of folders elsewhere
         $named = $below === '' ? $root->label : $below;
         $path = $base === false || $top === false ? false : ($below === '' ? $top : realpath($base.'/'.$below));
-        if ($base === false || $top === false || $path === false || ! self::within($base, $intake) || ! self::within($top, $base) || ! self::within($path, $top) || ! is_dir($path)) {
+        if (
+            $base === false
+            || $top === false
+            || $path === false
+            || ! self::within($base, $intake)
+            || ! self::within($top, $base)
+            || ! self::within($path, $top)
+            || ! is_dir($path)
+        ) {
             throw FolderRefused::because($named, 'is not in this intake');
         }
         if (! is_readable($path)) {
@@ -87,7 +95,12 @@ final readonly class IntakeFolder
     /** @return list<IntakeRoot> those this person may look into */
     public static function rootsFor(Deliverable $deliverable, bool $overseer): array
     {
-        return array_values(array_filter($deliverable->production->intakeRoots()->orderBy('id')->get()->all(), static fn (IntakeRoot $r): bool => self::part($r, $deliverable, $overseer) !== null));
+        return array_values(
+            array_filter(
+                $deliverable->production->intakeRoots()->orderBy('id')->get()->all(),
+                static fn (IntakeRoot $r): bool => self::part($r, $deliverable, $overseer) !== null,
+            ),
+        );
     }
 
     /** Where a deliverable's own files are expected below a root's base; empty where that folder has not been made. */
@@ -145,14 +158,19 @@ final readonly class IntakeFolder
         $found = [];
         $pinned = PinnedFolder::at($this->path);
         foreach ($pinned?->names() ?? [] as $name) {
-            $state = preg_match('~\.(?:log|txt|out)(?:\.\d+)?$~i', $name) === 1 && mb_check_encoding($name, 'UTF-8') ? $pinned?->state($name) : null;
+            $state = preg_match('~\.(?:log|txt|out)(?:\.\d+)?$~i', $name) === 1 && mb_check_encoding($name, 'UTF-8')
+                ? $pinned?->state($name)
+                : null;
             if ($state !== null && $state->isRegular() && count($found) < self::MOST_SHOWN) {
                 $found[] = ['name' => $name, 'bytes' => $state->size, 'at' => $state->modified];
             }
         }
         usort($found, static fn (array $a, array $b): int => [$b['at'], $a['name']] <=> [$a['at'], $b['name']]);
 
-        return array_map(static fn (array $f): array => ['name' => $f['name'], 'bytes' => $f['bytes']], array_slice($found, 0, 100));
+        return array_map(
+            static fn (array $f): array => ['name' => $f['name'], 'bytes' => $f['bytes']],
+            array_slice($found, 0, 100),
+        );
     }
 
     /** Whether it holds no more files than this, counted only so far. */
@@ -199,6 +217,12 @@ final readonly class IntakeFolder
         sort($folders, SORT_NATURAL);
         sort($sample, SORT_NATURAL);
 
-        return ['below' => $this->below, 'folders' => $folders, 'files' => $files, 'sample' => array_map(Text::shown(...), array_slice($sample, 0, 4)), 'more' => count($folders) >= self::MOST_SHOWN];
+        return [
+            'below' => $this->below,
+            'folders' => $folders,
+            'files' => $files,
+            'sample' => array_map(Text::shown(...), array_slice($sample, 0, 4)),
+            'more' => count($folders) >= self::MOST_SHOWN,
+        ];
     }
 }

@@ -22,7 +22,10 @@ final readonly class QuickLook
     {
         if (! $folder->holdsAtMost(self::MOST_FILES)) {
             $most = number_format(self::MOST_FILES);
-            throw FolderRefused::because($folder->below, "holds more than {$most} files; choose one with a single delivery");
+            throw FolderRefused::because(
+                $folder->below,
+                "holds more than {$most} files; choose one with a single delivery",
+            );
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
@@ -32,7 +35,10 @@ final readonly class QuickLook
                 throw FolderRefused::saying((string) $end->says);
             }
             if ($end->how !== 'whole') {
-                throw FolderRefused::because($folder->below, 'takes longer to look at than anybody waits; choose one with a single delivery');
+                throw FolderRefused::because(
+                    $folder->below,
+                    'takes longer to look at than anybody waits; choose one with a single delivery',
+                );
             }
 
             return ScanProcess::delivery($spool);

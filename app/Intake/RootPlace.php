@@ -23,16 +23,26 @@ final readonly class RootPlace
     {
         $base = self::base($root->path);
         $pieces = explode('/', $root->path);
-        if (array_intersect($pieces, ['.', '..']) !== [] || str_contains($root->path, "\0") || str_starts_with($root->path, '/')) {
+        if (
+            array_intersect($pieces, ['.', '..']) !== []
+            || str_contains($root->path, "\0")
+            || str_starts_with($root->path, '/')
+        ) {
             throw RootRefused::because($root->path, 'is no path below the intake folder');
         }
         if ($base === '') {
-            throw RootRefused::because($root->path, 'would be the intake folder itself, in which every production lies');
+            throw RootRefused::because(
+                $root->path,
+                'would be the intake folder itself, in which every production lies',
+            );
         }
         foreach (IntakeRoot::query()->where('production_id', '!=', $root->production_id)->get() as $other) {
             $theirs = self::base($other->path);
             if (self::holds($base, $theirs) || self::holds($theirs, $base)) {
-                throw RootRefused::because($root->path, 'reaches into the intake of another production, or that into this one');
+                throw RootRefused::because(
+                    $root->path,
+                    'reaches into the intake of another production, or that into this one',
+                );
             }
         }
     }

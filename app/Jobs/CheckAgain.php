@@ -27,7 +27,17 @@ final class CheckAgain implements ShouldQueue
     {
         $deliverable = Deliverable::query()->find($this->deliverable);
         $by = User::query()->find($this->by);
-        $newest = $deliverable?->checks()->where('state', 'done')->with('deliverable.production', 'deliverable.owner', 'deliverable.specification.latest', 'scene', 'delivery')->latest('id')->first();
+        $newest = $deliverable?->checks()
+            ->where('state', 'done')
+            ->with(
+                'deliverable.production',
+                'deliverable.owner',
+                'deliverable.specification.latest',
+                'scene',
+                'delivery',
+            )
+            ->latest('id')
+            ->first();
         if ($newest instanceof Check && $by !== null) {
             try {
                 $desk->again($newest, $by);

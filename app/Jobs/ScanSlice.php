@@ -35,7 +35,8 @@ final class ScanSlice implements ShouldQueue
 {
     use Queueable;
 
-    public const BROKE_OFF = 'The check broke off twice, and nothing was changed. Begin it again; if it breaks off once more, check a folder further down to find the file that does it.';
+    public const BROKE_OFF = 'The check broke off twice, and nothing was changed. Begin it again; if it breaks off '
+        .'once more, check a folder further down to find the file that does it.';
 
     public int $tries = 2;
 
@@ -93,14 +94,17 @@ final class ScanSlice implements ShouldQueue
     private function order(Check $check, Troubles $troubles): ScanOrder
     {
         $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
-        $root = IntakeRoot::query()->find($order['root']) ?? throw FolderRefused::because($order['folder'], 'is not there any more');
+        $root = IntakeRoot::query()->find($order['root'])
+            ?? throw FolderRefused::because($order['folder'], 'is not there any more');
         $overseer = $check->person?->roleIn($check->deliverable->production_id)?->decides() ?? false;
         $asked = $check->resolved();
         $spool = Storage::path(Spool::name('check', $check));
         Storage::makeDirectory(dirname(Spool::name('check', $check)));
 
         return new ScanOrder(
-            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path, ScanDepth::from($order['depth']), PixelRules::lookedFor($asked),
+            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path,
+            ScanDepth::from($order['depth']),
+            PixelRules::lookedFor($asked),
             ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );
@@ -111,7 +115,9 @@ final class ScanSlice implements ShouldQueue
         if ($end->how === 'broken') {
             $troubles->add($end->at);
             if ($troubles->areTooMany()) {
-                $check->fail('Too many files took more memory or time than there is for one. Check a folder further down.');
+                $check->fail(
+                    'Too many files took more memory or time than there is for one. Check a folder further down.',
+                );
                 $this->forget($check);
 
                 return false;
@@ -133,12 +139,20 @@ final class ScanSlice implements ShouldQueue
             return false;
         }
         $before = $check->progress;
-        $moved = $progress === null || ($before !== null && $before['at'] === $progress['at']) ? $before['moved'] ?? time() : time();
+        $moved = $progress === null || ($before !== null && $before['at'] === $progress['at'])
+            ? $before['moved'] ?? time()
+            : time();
         $kept = $progress === null ? $before : $progress + ['began' => $before['began'] ?? time(), 'moved' => $moved];
 
         // somebody may have stopped it between the two
         return Check::query()->whereKey($check->id)->underWay()
-            ->update(['state' => 'running', 'progress' => json_encode($kept, JSON_THROW_ON_ERROR), 'seen_at' => Carbon::now()]) === 1;
+            ->update(
+                [
+                    'state' => 'running',
+                    'progress' => json_encode($kept, JSON_THROW_ON_ERROR),
+                    'seen_at' => Carbon::now(),
+                ],
+            ) === 1;
     }
 
     private function forget(Check $check): void

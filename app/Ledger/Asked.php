@@ -33,7 +33,10 @@ final readonly class Asked
     /** @return list<array{set_by: string, data: array<string, mixed>, label: string}> what is asked just now, as a check keeps it */
     public static function layers(Deliverable $deliverable): array
     {
-        return array_map(static fn (Layer $l): array => ['set_by' => $l->setBy->value, 'data' => $l->data, 'label' => $l->label], $deliverable->layers($deliverable->specification->latest));
+        return array_map(
+            static fn (Layer $l): array => ['set_by' => $l->setBy->value, 'data' => $l->data, 'label' => $l->label],
+            $deliverable->layers($deliverable->specification->latest),
+        );
     }
 
     /** Whether the house, the specification or the deliverable asks otherwise since. */
@@ -48,7 +51,18 @@ final readonly class Asked
         $stale = [];
         /** @var HasMany<Deliverable, Production|Specification> $deliverables */
         $deliverables = $of->deliverables();
-        foreach ($deliverables->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.asked', 'checks.specification_revision_id'), 'newest.revision', ...self::NEEDS])->orderBy('code')->get() as $deliverable) {
+        foreach ($deliverables->with(
+            [
+                'newest' => fn ($query) => $query->select(
+                    'checks.id',
+                    'checks.deliverable_id',
+                    'checks.asked',
+                    'checks.specification_revision_id',
+                ),
+                'newest.revision',
+                ...self::NEEDS,
+            ],
+        )->orderBy('code')->get() as $deliverable) {
             $check = $deliverable->newest;
             if ($check !== null && self::hasChangedSince($deliverable, $check)) {
                 $stale[] = $check->setRelation('deliverable', $deliverable);

@@ -24,25 +24,49 @@ final readonly class ChangeDesk
      *
      * @throws ValidationException where somebody else has changed it meanwhile
      */
-    public function change(Target $target, string $part, string $key, ?string $json, User $by, ?string $seen = null, ?Change $follows = null): ?Change
-    {
+    public function change(
+        Target $target,
+        string $part,
+        string $key,
+        ?string $json,
+        User $by,
+        ?string $seen = null,
+        ?Change $follows = null,
+    ): ?Change {
         return DB::transaction(function () use ($target, $part, $key, $json, $by, $seen, $follows): ?Change {
             $target->reload();
             $before = $target->read($part, $key);
             // what is not known and stands nowhere cannot be taken back either
             if ($before === null && ($json === null || $json === 'null') && ! self::isKnown($key)) {
-                throw ValidationException::withMessages(['value' => 'There is no requirement “'.Text::shown($key).'”.']);
+                throw ValidationException::withMessages(
+                    ['value' => 'There is no requirement “'.Text::shown($key).'”.'],
+                );
             }
             if ($before === $json) {
                 return null;
             }
             if ($seen !== null && $seen !== $target->token($part, $key)) {
                 $other = $this->lastOf($target, $part, $key);
-                throw ValidationException::withMessages(['conflict' => ($other?->person === null ? 'Somebody' : $other->person->name).' has changed this meanwhile'.($before === null ? ': it is not asked here any more.' : '. Theirs stands now; yours is kept in the field.')]);
+                throw ValidationException::withMessages(
+                    [
+                        'conflict' => ($other?->person === null ? 'Somebody' : $other->person->name)
+                            .' has changed this meanwhile'
+                            .(
+                                $before === null
+                                    ? ': it is not asked here any more.'
+                                    : '. Theirs stands now; yours is kept in the field.'
+                            ),
+                    ],
+                );
             }
             $target->write($part, $key, $json, $by);
 
-            return Change::query()->create($target->ids() + ['user_id' => $by->id, 'layer' => $target->layer->value, 'part' => $part, 'key' => $key, 'before' => $before, 'after' => $json, 'follows_id' => $follows?->id]);
+            return Change::query()->create(
+                $target->ids() + [
+                    'user_id' => $by->id, 'layer' => $target->layer->value, 'part' => $part, 'key' => $key,
+                    'before' => $before, 'after' => $json, 'follows_id' => $follows?->id,
+                ],
+            );
         });
     }
 
@@ -55,7 +79,13 @@ final readonly class ChangeDesk
 
     private function lastOf(Target $target, string $part, string $key): ?Change
     {
-        return Change::query()->where(array_filter($target->ids()))->where('layer', $target->layer->value)->where('part', $part)->where('key', $key)->with('person')->latest('id')->first();
+        return Change::query()->where(array_filter($target->ids()))
+            ->where('layer', $target->layer->value)
+            ->where('part', $part)
+            ->where('key', $key)
+            ->with('person')
+            ->latest('id')
+            ->first();
     }
 
     /**
@@ -69,11 +99,16 @@ final readonly class ChangeDesk
             $target = $this->target($change);
             [$from, $to] = $undo ? [$change->after, $change->before] : [$change->before, $change->after];
             if ($change->undone === $undo || $target->read($change->part, $change->key) !== $from) {
-                throw ValidationException::withMessages(['refused' => 'This was changed again since, and stays as it is.']);
+                throw ValidationException::withMessages(
+                    ['refused' => 'This was changed again since, and stays as it is.'],
+                );
             }
             $target->write($change->part, $change->key, $to, $by);
             $change->update(['undone' => $undo]);
-            foreach (Change::query()->where('follows_id', $change->id)->where('undone', ! $undo)->orderBy('id', $undo ? 'desc' : 'asc')->get() as $follower) {
+            foreach (Change::query()->where('follows_id', $change->id)->where('undone', ! $undo)->orderBy(
+                'id',
+                $undo ? 'desc' : 'asc',
+            )->get() as $follower) {
                 $this->turn($follower, $undo, $by);
             }
         });

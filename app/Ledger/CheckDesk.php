@@ -61,9 +61,17 @@ final readonly class CheckDesk
     public function checkFolder(Deliverable $deliverable, IntakeFolder $folder, ScanDepth $depth, User $by): Check
     {
         $scene = $deliverable->scenes()->latest('id')->first();
-        $check = $this->open($deliverable, $scene, $by, ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value]);
+        $check = $this->open(
+            $deliverable,
+            $scene,
+            $by,
+            ['root' => $folder->root->id, 'folder' => $folder->below, 'depth' => $depth->value],
+        );
         // pixels and checksums take their time, however few the files are
-        $small = $depth === ScanDepth::Quick && PixelRules::lookedFor($check->resolved()) === null && ! ChecksumsRule::isAskedBy($check->resolved()) && $folder->holdsAtMost((int) config('ledger.files_at_once'));
+        $small = $depth === ScanDepth::Quick
+            && PixelRules::lookedFor($check->resolved()) === null
+            && ! ChecksumsRule::isAskedBy($check->resolved())
+            && $folder->holdsAtMost((int) config('ledger.files_at_once'));
         if (! $check->wasRecentlyCreated) {
             return $check;
         }
@@ -81,7 +89,12 @@ final readonly class CheckDesk
         $delivery = $old->delivery;
         // one that broke off has nothing yet
         if ($old->state !== 'done') {
-            $check = $this->open($old->deliverable, $old->deliverable->scenes()->latest('id')->first(), $by, $old->order);
+            $check = $this->open(
+                $old->deliverable,
+                $old->deliverable->scenes()->latest('id')->first(),
+                $by,
+                $old->order,
+            );
             if ($old->order === null) {
                 return $this->closeScene($check, $old->deliverable);
             }
@@ -89,8 +102,19 @@ final readonly class CheckDesk
 
             return $check->refresh();
         }
-        if ($delivery?->intake_root_id !== null && (self::wasArriving($old) || self::mustBeReadAgain($delivery->scanned(), $old->resolved(), $old->deliverable->resolved()))) {
-            $check = $this->open($old->deliverable, $old->scene, $by, ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth]);
+        if (
+            $delivery?->intake_root_id !== null
+            && (
+                self::wasArriving($old)
+                || self::mustBeReadAgain($delivery->scanned(), $old->resolved(), $old->deliverable->resolved())
+            )
+        ) {
+            $check = $this->open(
+                $old->deliverable,
+                $old->scene,
+                $by,
+                ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth],
+            );
             ScanSlice::dispatch($check->id);
 
             return $check->refresh();
@@ -141,7 +165,12 @@ final readonly class CheckDesk
             }
 
             return $deliverable->checks()->create([
-                'specification_revision_id' => $revision->id, 'scene_id' => $scene?->id, 'user_id' => $by->id, 'state' => 'queued', 'order' => $order, 'seen_at' => Carbon::now(),
+                'specification_revision_id' => $revision->id,
+                'scene_id' => $scene?->id,
+                'user_id' => $by->id,
+                'state' => 'queued',
+                'order' => $order,
+                'seen_at' => Carbon::now(),
                 'layers' => $layers, 'asked' => Asked::stamp($layers),
             ]);
         });
@@ -152,8 +181,15 @@ final readonly class CheckDesk
     {
         $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
         $delivery = new Delivery([
-            'deliverable_id' => $check->deliverable_id, 'user_id' => $check->user_id, 'intake_root_id' => $order['root'], 'folder' => $order['folder'], 'depth' => $order['depth'],
-            'file_count' => $scanned->fileCount(), 'total_size' => $scanned->totalSize(), 'scanned_at' => Carbon::createFromTimestamp($scanned->scannedAt), 'data' => Delivery::pack($scanned),
+            'deliverable_id' => $check->deliverable_id,
+            'user_id' => $check->user_id,
+            'intake_root_id' => $order['root'],
+            'folder' => $order['folder'],
+            'depth' => $order['depth'],
+            'file_count' => $scanned->fileCount(),
+            'total_size' => $scanned->totalSize(),
+            'scanned_at' => Carbon::createFromTimestamp($scanned->scannedAt),
+            'data' => Delivery::pack($scanned),
         ]);
         $this->close($check, $delivery, $scanned);
     }
@@ -164,11 +200,24 @@ final readonly class CheckDesk
         $resolved = $check->resolved();
         $waivers = Waiver::holding($check->deliverable);
         $scene = $check->scene?->settings();
-        $account = CheckReport::of($resolved, $scene, $scanned ?? $delivery?->scanned(), $waivers, $this->mustStay($check->deliverable, $earlier, $resolved), self::others($check->deliverable));
+        $account = CheckReport::of(
+            $resolved,
+            $scene,
+            $scanned ?? $delivery?->scanned(),
+            $waivers,
+            $this->mustStay($check->deliverable, $earlier, $resolved),
+            self::others($check->deliverable),
+        );
         $document = $account->toArray();
         $since = $this->since($check, $document, $scene);
         $summary = Summary::of($account, $earlier?->id);
-        $written = gzencode(json_encode($document + ['strip' => Strip::of($account), 'since' => $since?->toArray()], JSON_THROW_ON_ERROR), 5);
+        $written = gzencode(
+            json_encode(
+                $document + ['strip' => Strip::of($account), 'since' => $since?->toArray()],
+                JSON_THROW_ON_ERROR,
+            ),
+            5,
+        );
         // all of it or nothing: a check is never done without its files, and never with waivers that it ends
         DB::transaction(function () use ($check, $delivery, $account, $written, $summary, $document): void {
             // who was told meanwhile that it is stopped, or broken off, is not told another thing later
@@ -177,19 +226,31 @@ final readonly class CheckDesk
             }
             $delivery === null || $delivery->exists || $delivery->save();
             $check->update([
-                'state' => 'done', 'delivery_id' => $delivery?->id, 'verdict' => $account->check->verdict->value, 'holds_up' => BlockerSummary::inWords($account), 'progress' => null,
-                'document' => $written, 'summary' => $summary, 'waived' => count($summary['waivers']), 'trouble' => $summary['causes'][0]['side'] ?? null,
+                'state' => 'done',
+                'delivery_id' => $delivery?->id,
+                'verdict' => $account->check->verdict->value,
+                'holds_up' => BlockerSummary::inWords($account),
+                'progress' => null,
+                'document' => $written,
+                'summary' => $summary,
+                'waived' => count($summary['waivers']),
+                'trouble' => $summary['causes'][0]['side'] ?? null,
             ]);
             $this->endWaivers($check->deliverable, $account);
             // work that is not asked for any more needs no tick
-            $check->deliverable->ticks()->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))->delete();
+            $check->deliverable->ticks()
+                ->whereNotIn('fix', array_map(Tick::key(...), is_array($document['fixes']) ? $document['fixes'] : []))
+                ->delete();
         });
     }
 
     /** @return array<string, list<string>> what other deliverables of the production have in their names */
     private static function others(Deliverable $deliverable): array
     {
-        $others = Deliverable::query()->where('production_id', $deliverable->production_id)->whereKeyNot($deliverable->id)->with('owner:id,handle')->get(['id', 'code', 'owner_id']);
+        $others = Deliverable::query()->where('production_id', $deliverable->production_id)
+            ->whereKeyNot($deliverable->id)
+            ->with('owner:id,handle')
+            ->get(['id', 'code', 'owner_id']);
         $found = ['shot' => [], 'learner' => []];
         foreach ($others as $other) {
             $found['shot'][] = $other->code;
@@ -205,27 +266,54 @@ final readonly class CheckDesk
     /** Good files of an earlier delivery, as far as a newer check of them tells which are good. */
     private function mustStay(Deliverable $deliverable, ?Delivery $earlier, Resolved $resolved): ?EarlierFiles
     {
-        if ($earlier === null || array_filter($resolved->parts, static fn ($part): bool => $part->find(RequirementId::OUTPUT_OVERWRITES) !== null) === []) {
+        if (
+            $earlier === null
+            || array_filter(
+                $resolved->parts,
+                static fn ($part): bool => $part->find(RequirementId::OUTPUT_OVERWRITES) !== null,
+            ) === []
+        ) {
             return null;
         }
         $account = CheckReport::of($resolved, null, $earlier->scanned(), Waiver::holding($deliverable));
 
-        return EarlierFiles::of($account->check, $account->remedy->rerender, ($earlier->intakeRoot->path ?? '').'/'.$earlier->folder);
+        return EarlierFiles::of(
+            $account->check,
+            $account->remedy->rerender,
+            ($earlier->intakeRoot->path ?? '').'/'.$earlier->folder,
+        );
     }
 
     /** @param  array<string, mixed>  $document */
     private function since(Check $check, array $document, ?SceneSettings $scene): ?CheckComparison
     {
-        $before = $check->deliverable->checks()->where('state', 'done')->where('id', '<', $check->id)->with('scene')->latest('id')->limit(10)->get();
+        $before = $check->deliverable->checks()
+            ->where('state', 'done')
+            ->where('id', '<', $check->id)
+            ->with('scene')
+            ->latest('id')
+            ->limit(10)
+            ->get();
         $documents = array_values($before->map(static fn (Check $c): array => $c->account())->all());
         if ($documents === []) {
             return null;
         }
-        $makes = static fn (array $document): mixed => is_array($document['scene'] ?? null) ? $document['scene']['makes'] ?? null : null;
+        $makes = static fn (array $document): mixed => is_array($document['scene'] ?? null)
+            ? $document['scene']['makes'] ?? null
+            : null;
         // settings of another part are others by nature
-        $last = $before->first(static fn (Check $c): bool => $c->scene_id !== null && $makes($c->account()) === $makes($document));
+        $last = $before->first(
+            static fn (Check $c): bool => $c->scene_id !== null && $makes($c->account()) === $makes($document),
+        );
 
-        return CheckComparison::of($document, $documents, $scene, $scene === null || $last === null || $last->scene_id === $check->scene_id ? null : $last->scene?->settings());
+        return CheckComparison::of(
+            $document,
+            $documents,
+            $scene,
+            $scene === null || $last === null || $last->scene_id === $check->scene_id
+                ? null
+                : $last->scene?->settings(),
+        );
     }
 
     /** What was accepted for one deliverable ends when its line shows another value. */
@@ -256,6 +344,17 @@ final readonly class CheckDesk
         $resolved = $check->resolved();
         $earlier = $check->summary['earlier'] ?? null;
 
-        return CheckReport::of($resolved, $check->scene?->settings(), $check->delivery?->scanned(), Summary::waivers($check->summary), $this->mustStay($check->deliverable, $earlier === null ? null : Delivery::query()->find($earlier), $resolved), self::others($check->deliverable));
+        return CheckReport::of(
+            $resolved,
+            $check->scene?->settings(),
+            $check->delivery?->scanned(),
+            Summary::waivers($check->summary),
+            $this->mustStay(
+                $check->deliverable,
+                $earlier === null ? null : Delivery::query()->find($earlier),
+                $resolved,
+            ),
+            self::others($check->deliverable),
+        );
     }
 }

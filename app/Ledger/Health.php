@@ -88,7 +88,9 @@ final readonly class Health
     private static function queue(): array
     {
         [$many, $longest] = [Waiting::count(), Waiting::longest()];
-        $says = $many === 0 ? 'empty' : Text::count($many, 'job').' in it; the oldest has waited '.Text::count($longest, 'second');
+        $says = $many === 0
+            ? 'empty'
+            : Text::count($many, 'job').' in it; the oldest has waited '.Text::count($longest, 'second');
 
         return self::line($longest <= self::LONGEST_WAIT, $says);
     }
@@ -101,6 +103,9 @@ final readonly class Health
             return self::line(true, 'none needed');
         }
 
-        return self::line(! Workers::areMissing(), $many === 0 ? 'none seen for a minute' : Text::count($many, 'worker').' at work');
+        return self::line(
+            ! Workers::areMissing(),
+            $many === 0 ? 'none seen for a minute' : Text::count($many, 'worker').' at work',
+        );
     }
 }

@@ -28,10 +28,29 @@ final readonly class ListDesk
     /** @param  list<ShotRow>  $rows */
     public function plan(Production $production, Specification $specification, array $rows): ListPlan
     {
-        $known = $production->deliverables()->orderBy('id')->get()->map(fn (Deliverable $d): ExistingDeliverable => new ExistingDeliverable(
-            $d->code, $d->title, $d->owner_id, $d->due_at?->format('Y-m-d H:i'), array_map(strval(...), array_filter($d->values, is_scalar(...))), self::texts($d->overrides),
-        ))->all();
-        $people = $production->memberships()->with('user')->get()->map(static fn ($m): ListedPerson => new ListedPerson($m->user->id, $m->user->name, $m->user->handle, $m->user->email))->all();
+        $known = $production->deliverables()
+            ->orderBy('id')
+            ->get()
+            ->map(fn (Deliverable $d): ExistingDeliverable => new ExistingDeliverable(
+                $d->code,
+                $d->title,
+                $d->owner_id,
+                $d->due_at?->format('Y-m-d H:i'),
+                array_map(strval(...), array_filter($d->values, is_scalar(...))),
+                self::texts($d->overrides),
+            ))->all();
+        $people = $production->memberships()
+            ->with('user')
+            ->get()
+            ->map(
+                static fn ($m): ListedPerson => new ListedPerson(
+                    $m->user->id,
+                    $m->user->name,
+                    $m->user->handle,
+                    $m->user->email,
+                ),
+            )
+            ->all();
         $codes = array_flip(array_map(static fn (ExistingDeliverable $k): string => strtolower($k->code), $known));
         // what the specification asks anyway is not asked once more of a new one
         $asked = $this->asked($production, $specification);
@@ -47,7 +66,10 @@ final readonly class ListDesk
         $parts = Resolved::draft($production->houseLayer(), $specification->latest->layer())->specification->parts;
         $asked = array_map(static fn ($r): string => $r->required(), $parts[0]->requirements);
         foreach ($parts as $part) {
-            $asked = array_intersect_assoc($asked, array_map(static fn ($r): string => $r->required(), $part->requirements));
+            $asked = array_intersect_assoc(
+                $asked,
+                array_map(static fn ($r): string => $r->required(), $part->requirements),
+            );
         }
 
         return $asked;
@@ -75,8 +97,13 @@ final readonly class ListDesk
     }
 
     /** @return array{made: int, changed: int} */
-    public function write(Production $production, Specification $specification, ListPlan $plan, ChangeDesk $changes, User $by): array
-    {
+    public function write(
+        Production $production,
+        Specification $specification,
+        ListPlan $plan,
+        ChangeDesk $changes,
+        User $by,
+    ): array {
         return DB::transaction(function () use ($production, $specification, $plan, $changes, $by): array {
             [$made, $changed] = [0, 0];
             foreach ($plan->rows as $planned) {
@@ -97,8 +124,13 @@ final readonly class ListDesk
     {
         $row = $planned->row;
         $deliverable = $production->deliverables()->create([
-            'specification_id' => $specification->id, 'owner_id' => $planned->owner?->id, 'code' => $row->code, 'title' => $row->title ?? '',
-            'due_at' => $row->due === null ? null : Carbon::parse($row->due), 'values' => $row->values, 'overrides' => $row->overrides,
+            'specification_id' => $specification->id,
+            'owner_id' => $planned->owner?->id,
+            'code' => $row->code,
+            'title' => $row->title ?? '',
+            'due_at' => $row->due === null ? null : Carbon::parse($row->due),
+            'values' => $row->values,
+            'overrides' => $row->overrides,
         ]);
         $deliverable->setRelation('specification', $specification)->setRelation('production', $production);
         $deliverable->keepParts();
@@ -107,14 +139,37 @@ final readonly class ListDesk
     private function change(Production $production, PlannedRow $planned, ChangeDesk $changes, User $by): void
     {
         $row = $planned->row;
-        $deliverable = $production->deliverables()->whereRaw('lower(code) = ?', [strtolower($row->code)])->firstOrFail();
-        $deliverable->update(array_filter(['title' => $row->title, 'due_at' => $row->due === null ? null : Carbon::parse($row->due), 'owner_id' => $planned->owner?->id], static fn (mixed $v): bool => $v !== null));
+        $deliverable = $production->deliverables()
+            ->whereRaw('lower(code) = ?', [strtolower($row->code)])
+            ->firstOrFail();
+        $deliverable->update(
+            array_filter(
+                [
+                    'title' => $row->title,
+                    'due_at' => $row->due === null ? null : Carbon::parse($row->due),
+                    'owner_id' => $planned->owner?->id,
+                ],
+                static fn (mixed $v): bool => $v !== null,
+            ),
+        );
         $target = Target::deliverable($deliverable);
         foreach ($row->overrides as $id => $value) {
-            $changes->change($target, '', $id, json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+            $changes->change(
+                $target,
+                '',
+                $id,
+                json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                $by,
+            );
         }
         foreach ($row->values as $name => $value) {
-            $changes->change($target, '', "values.{$name}", json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+            $changes->change(
+                $target,
+                '',
+                "values.{$name}",
+                json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                $by,
+            );
         }
     }
 
@@ -139,11 +194,16 @@ final readonly class ListDesk
                 $require[$id] = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
             }
             $now = Resolved::draft(...$deliverable->layers($deliverable->specification->latest));
-            $then = Resolved::draft(...[...$layers, new Layer(SetBy::Deliverable, ['require' => $require] + $data, $deliverable->code)]);
+            $then = Resolved::draft(
+                ...[...$layers, new Layer(SetBy::Deliverable, ['require' => $require] + $data, $deliverable->code)],
+            );
             $before = array_map(static fn ($q): string => $q->says, $proofreader->read($now));
             $after = array_map(static fn ($q): string => $q->says, $proofreader->read($then));
             $lines[] = [
-                'id' => $deliverable->id, 'code' => $deliverable->code, 'from' => $now->specification->parts[0]->find($id)?->required(), 'to' => $then->specification->parts[0]->find($id)?->required(),
+                'id' => $deliverable->id,
+                'code' => $deliverable->code,
+                'from' => $now->specification->parts[0]->find($id)?->required(),
+                'to' => $then->specification->parts[0]->find($id)?->required(),
                 'quarrels' => array_values(array_diff($after, $before)),
             ];
         }

@@ -45,16 +45,32 @@ final readonly class LogDesk
     private const WAITS = 10;
 
     /** @param  string|null  $shape  by its name; null: the one that reads most of the beginning */
-    public function begin(Deliverable $deliverable, string $name, int $size, string $head, ?string $shape, User $by, ?IntakeRoot $root = null, ?string $path = null): RenderLog
-    {
+    public function begin(
+        Deliverable $deliverable,
+        string $name,
+        int $size,
+        string $head,
+        ?string $shape,
+        User $by,
+        ?IntakeRoot $root = null,
+        ?string $path = null,
+    ): RenderLog {
         $shapes = $deliverable->production->logShapes();
         $named = array_values(array_filter($shapes, static fn (LogShape $s): bool => $s->name === $shape));
         $chosen = $named[0] ?? LogReader::guess($head, $shapes);
         if ($chosen === null && $root === null) {
-            throw LogPatternRefused::because("{$name}: no line of its beginning tells of a frame in a way that is known here. Whoever coordinates the production can add how its lines read.");
+            throw LogPatternRefused::because(
+                "{$name}: no line of its beginning tells of a frame in a way that is known here. Whoever "
+                    .'coordinates the production can add how its lines read.',
+            );
         }
         $log = RenderLog::query()->create([
-            'deliverable_id' => $deliverable->id, 'user_id' => $by->id, 'intake_root_id' => $root?->id, 'path' => $path, 'name' => $name, 'size' => $size,
+            'deliverable_id' => $deliverable->id,
+            'user_id' => $by->id,
+            'intake_root_id' => $root?->id,
+            'path' => $path,
+            'name' => $name,
+            'size' => $size,
             'shape' => $chosen === null ? null : ['name' => $chosen->name, 'patterns' => $chosen->toArray()],
         ]);
 
@@ -114,7 +130,14 @@ final readonly class LogDesk
         if ($log->shape === null) {
             $shape = LogReader::guess($source->read(0, self::BEGINNING), $log->deliverable->production->logShapes());
             if ($shape === null) {
-                $log->update(['size' => $size, 'fault' => $size === 0 ? 'Nothing has been written yet.' : 'No line of it tells of a frame in a way that is known here.']);
+                $log->update(
+                    [
+                        'size' => $size,
+                        'fault' => $size === 0
+                            ? 'Nothing has been written yet.'
+                            : 'No line of it tells of a frame in a way that is known here.',
+                    ],
+                );
 
                 return;
             }
@@ -133,7 +156,10 @@ final readonly class LogDesk
             $reader = $this->reader($log);
             $taken = $this->fed($reader, $bytes);
             if ($taken < strlen($bytes) && $log->path === null) {
-                throw LogPatternRefused::because('Its lines take too long to read by these patterns. Say more exactly what stands between their pieces, or choose another shape.');
+                throw LogPatternRefused::because(
+                    'Its lines take too long to read by these patterns. Say more exactly what stands between their '
+                        .'pieces, or choose another shape.',
+                );
             }
             $bytes = substr($bytes, 0, $taken);
             $reading = $last ? $reader->close() : $reader->reading();
@@ -143,7 +169,14 @@ final readonly class LogDesk
             return;
         }
         Storage::put(self::spool($log), (string) gzencode(serialize($reader), 1));
-        $log->update(['read' => $log->read + strlen($bytes), 'size' => max($log->size, $log->read + strlen($bytes)), 'reading' => $this->told($log, $reading), 'fault' => null]);
+        $log->update(
+            [
+                'read' => $log->read + strlen($bytes),
+                'size' => max($log->size, $log->read + strlen($bytes)),
+                'reading' => $this->told($log, $reading),
+                'fault' => null,
+            ],
+        );
     }
 
     /** As much as there is time for; of a log that is followed the rest is read the next time. @return int bytes */
@@ -161,7 +194,12 @@ final readonly class LogDesk
     {
         $packed = Storage::exists(self::spool($log)) ? (string) Storage::get(self::spool($log)) : '';
         // written by this class alone, into a place nobody else writes to
-        $reader = $packed === '' ? null : unserialize((string) gzdecode($packed), ['allowed_classes' => [LogReader::class, LogShape::class, LogPattern::class, LogEvent::class]]);
+        $reader = $packed === ''
+            ? null
+            : unserialize(
+                (string) gzdecode($packed),
+                ['allowed_classes' => [LogReader::class, LogShape::class, LogPattern::class, LogEvent::class]],
+            );
         if ($reader instanceof LogReader) {
             return $reader;
         }
@@ -177,10 +215,26 @@ final readonly class LogDesk
         $every = max(1, intdiv(count($times) + self::SAMPLE - 1, self::SAMPLE));
 
         return [
-            'finished' => (string) $reading->finished, 'begun' => (string) $reading->begun, 'last' => $reading->last, 'files' => $reading->files, 'lastFile' => $reading->lastFile, 'lines' => $reading->lines,
-            'median' => $reading->median(), 'slow' => array_map(static fn (int $frame, int $ms): array => [$frame, $ms], array_keys($reading->slow()), array_values($reading->slow())), 'beside' => $reading->besideEachOther(),
-            'sample' => array_values(array_filter($times, static fn (int $at): bool => $at % $every === 0, ARRAY_FILTER_USE_KEY)),
-            'warnings' => $reading->warningCount, 'errors' => $reading->errorCount, 'messages' => self::messages($reading), 'clock' => $reading->lastClock,
+            'finished' => (string) $reading->finished,
+            'begun' => (string) $reading->begun,
+            'last' => $reading->last,
+            'files' => $reading->files,
+            'lastFile' => $reading->lastFile,
+            'lines' => $reading->lines,
+            'median' => $reading->median(),
+            'slow' => array_map(
+                static fn (int $frame, int $ms): array => [$frame, $ms],
+                array_keys($reading->slow()),
+                array_values($reading->slow()),
+            ),
+            'beside' => $reading->besideEachOther(),
+            'sample' => array_values(
+                array_filter($times, static fn (int $at): bool => $at % $every === 0, ARRAY_FILTER_USE_KEY),
+            ),
+            'warnings' => $reading->warningCount,
+            'errors' => $reading->errorCount,
+            'messages' => self::messages($reading),
+            'clock' => $reading->lastClock,
             'progress' => $this->progress($log, $reading),
         ];
     }
@@ -208,8 +262,14 @@ final readonly class LogDesk
         $progress = RenderProgress::of($reading, $expected);
 
         return [
-            'expected' => (string) $expected, 'count' => count($expected), 'done' => count($progress->done), 'left' => (string) $progress->left, 'leftCount' => count($progress->left),
-            'resume' => $progress->resume, 'beyond' => (string) $progress->beyond, 'secondsLeft' => $progress->secondsLeft,
+            'expected' => (string) $expected,
+            'count' => count($expected),
+            'done' => count($progress->done),
+            'left' => (string) $progress->left,
+            'leftCount' => count($progress->left),
+            'resume' => $progress->resume,
+            'beyond' => (string) $progress->beyond,
+            'secondsLeft' => $progress->secondsLeft,
         ];
     }
 

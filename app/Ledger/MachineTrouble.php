@@ -73,7 +73,8 @@ enum MachineTrouble
         return match ($this) {
             self::Full => 'The disk of this installation is full, or cannot be written to. Nothing was half written. '
                 .'Whoever runs it has to make room; it goes on by itself then.',
-            self::Locked => 'The ledger is held by another program just now. Nothing was written. Try again in a moment.',
+            self::Locked => 'The ledger is held by another program just now. Nothing was written. Try again in '
+                .'a moment.',
             default => "The ledger cannot be used just now: {$this->inWords()}. Nothing was written. "
                 .'Whoever runs this installation finds more in its log.',
         };

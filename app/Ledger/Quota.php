@@ -41,12 +41,23 @@ final readonly class Quota
     /** Of checks, deliveries and settings; other rows are small beside those. */
     public static function bytes(Production $production): int
     {
-        return (int) Cache::remember("kept-of-{$production->id}", self::COUNTED_FOR, static function () use ($production): int {
-            $own = static fn (string $table): Builder => DB::table($table)->whereIn('deliverable_id', $production->deliverables()->select('id'));
-            $of = static fn (string $table, string $column): int => (int) $own($table)->sum(DB::raw("length(cast({$column} as blob))"));
-            $texts = DB::table('scene_texts')->whereIn('hash', $own('scenes')->select('hash'));
+        return (int) Cache::remember(
+            "kept-of-{$production->id}",
+            self::COUNTED_FOR,
+            static function () use ($production): int {
+                $own = static fn (string $table): Builder => DB::table($table)->whereIn(
+                    'deliverable_id',
+                    $production->deliverables()->select('id'),
+                );
+                $of = static fn (string $table, string $column): int => (int) $own($table)->sum(
+                    DB::raw("length(cast({$column} as blob))"),
+                );
+                $texts = DB::table('scene_texts')->whereIn('hash', $own('scenes')->select('hash'));
 
-            return $of('checks', 'document') + $of('deliveries', 'data') + (int) $texts->sum(DB::raw('length(cast(content as blob))'));
-        });
+                return $of('checks', 'document')
+                    + $of('deliveries', 'data')
+                    + (int) $texts->sum(DB::raw('length(cast(content as blob))'));
+            },
+        );
     }
 }

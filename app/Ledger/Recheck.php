@@ -36,8 +36,19 @@ final readonly class Recheck
             CheckAgain::dispatch($check->deliverable_id, $by->id);
         }
         $told = [
-            ...($done === 0 ? [] : [Text::count($done, 'deliverable was', 'deliverables were').' checked again, from the files as they were last read.']),
-            ...($reading === 0 ? [] : [Text::count($reading, 'is', 'are').' being looked at, for what nobody has looked for yet.']),
+            ...(
+                $done === 0
+                    ? []
+                    : [
+                        Text::count($done, 'deliverable was', 'deliverables were')
+                            .' checked again, from the files as they were last read.',
+                    ]
+            ),
+            ...(
+                $reading === 0
+                    ? []
+                    : [Text::count($reading, 'is', 'are').' being looked at, for what nobody has looked for yet.']
+            ),
             ...($later === [] ? [] : [Text::count(count($later), 'more is', 'more are').' checked one after another.']),
         ];
 

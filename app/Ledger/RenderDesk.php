@@ -23,7 +23,11 @@ final readonly class RenderDesk
 {
     public static function pool(Production $production, ?int $machines = null, ?string $hours = null): MachinePool
     {
-        return MachinePool::of($machines ?? $production->pool['machines'] ?? 1, self::local(Carbon::now()), $hours ?? $production->pool['hours'] ?? '');
+        return MachinePool::of(
+            $machines ?? $production->pool['machines'] ?? 1,
+            self::local(Carbon::now()),
+            $hours ?? $production->pool['hours'] ?? '',
+        );
     }
 
     /** Of the clock on the wall, which knows no zones. */
@@ -58,7 +62,15 @@ final readonly class RenderDesk
         $reading = $log === null ? null : $log->reading;
         $finished = is_string($reading['finished'] ?? null) ? $reading['finished'] : '';
         // a log that is older than the files tells nothing that they do not
-        if ($frames !== null && $log !== null && $finished !== '' && ($deliverable->newest?->delivery_id === null || $deliverable->newest->updated_at->isBefore($log->updated_at))) {
+        if (
+            $frames !== null
+            && $log !== null
+            && $finished !== ''
+            && (
+                $deliverable->newest?->delivery_id === null
+                || $deliverable->newest->updated_at->isBefore($log->updated_at)
+            )
+        ) {
             $frames = $frames->minus(FrameRange::parse($finished));
         }
 
@@ -67,7 +79,9 @@ final readonly class RenderDesk
 
     public static function newestLog(Deliverable $deliverable): ?RenderLog
     {
-        return $deliverable->relationLoaded('renderLogs') ? $deliverable->renderLogs->sortByDesc('id')->first() : $deliverable->renderLogs()->latest('id')->first();
+        return $deliverable->relationLoaded('renderLogs')
+            ? $deliverable->renderLogs->sortByDesc('id')->first()
+            : $deliverable->renderLogs()->latest('id')->first();
     }
 
     /**
@@ -85,13 +99,20 @@ final readonly class RenderDesk
             }
         }
         $reading = self::newestLog($deliverable)?->reading;
-        $sample = array_values(array_filter(is_array($reading['sample'] ?? null) ? $reading['sample'] : [], is_int(...)));
+        $sample = array_values(
+            array_filter(is_array($reading['sample'] ?? null) ? $reading['sample'] : [], is_int(...)),
+        );
         if ($sample !== []) {
             return [FrameTimes::ofMilliseconds($sample), 'by its log'];
         }
         $gaps = $deliverable->newest?->summary['render']['gaps'] ?? [];
 
-        return count($gaps) < 3 ? null : [FrameTimes::ofMilliseconds(array_map(static fn (int $s): int => $s * 1000, $gaps)), 'by when its files were written'];
+        return count($gaps) < 3
+            ? null
+            : [
+                FrameTimes::ofMilliseconds(array_map(static fn (int $s): int => $s * 1000, $gaps)),
+                'by when its files were written',
+            ];
     }
 
     private static function bytes(Deliverable $deliverable): ?int
@@ -109,7 +130,14 @@ final readonly class RenderDesk
         $times = self::times($deliverable);
 
         return $frames === null || $frames->isEmpty() || $times === null ? null
-            : new RenderJob((string) $deliverable->id, $deliverable->code, $frames, $times[0], $deliverable->due_at === null ? null : self::local($deliverable->due_at), self::bytes($deliverable));
+            : new RenderJob(
+                (string) $deliverable->id,
+                $deliverable->code,
+                $frames,
+                $times[0],
+                $deliverable->due_at === null ? null : self::local($deliverable->due_at),
+                self::bytes($deliverable),
+            );
     }
 
     /** @return array<string, mixed> as pages show it */
@@ -118,7 +146,11 @@ final readonly class RenderDesk
         $ready = $plan->ready();
 
         return [
-            'ready' => $ready === null ? null : self::spoken($ready), 'machines' => $plan->pool->machines, 'needed' => $plan->machinesNeeded, 'frames' => $plan->frames(), 'bytes' => $plan->bytes() === 0 ? null : (string) ByteSize::of($plan->bytes()),
+            'ready' => $ready === null ? null : self::spoken($ready),
+            'machines' => $plan->pool->machines,
+            'needed' => $plan->machinesNeeded,
+            'frames' => $plan->frames(),
+            'bytes' => $plan->bytes() === 0 ? null : (string) ByteSize::of($plan->bytes()),
             'jobs' => array_map(self::line(...), $plan->jobs),
         ];
     }
@@ -128,15 +160,30 @@ final readonly class RenderDesk
     {
         $job = $planned->job;
         $late = $planned->lateBy();
-        $spoken = static fn (int $seconds): string => \PlainLedger\Core\Calculator\RenderTimes::spoken(\Brick\Math\BigRational::of(abs($seconds)));
-        $one = static fn (int $ms): string => \PlainLedger\Core\Calculator\RenderTimes::spoken(\Brick\Math\BigRational::nd($ms, 1000));
+        $spoken = static fn (int $seconds): string => \PlainLedger\Core\Calculator\RenderTimes::spoken(
+            \Brick\Math\BigRational::of(abs($seconds)),
+        );
+        $one = static fn (int $ms): string => \PlainLedger\Core\Calculator\RenderTimes::spoken(
+            \Brick\Math\BigRational::nd($ms, 1000),
+        );
 
         return [
-            'id' => (int) $job->key, 'code' => $job->label, 'frames' => (string) $job->frames, 'count' => count($job->frames), 'word' => $planned->word(),
-            'perFrame' => $job->times->isRange() ? "{$one($job->times->least)} to {$one($job->times->most)}" : $one($job->times->likely), 'samples' => $job->times->samples,
-            'ready' => $planned->ready === null ? null : array_map(self::spoken(...), $planned->ready), 'due' => $job->due === null ? null : self::spoken($job->due),
+            'id' => (int) $job->key, 'code' => $job->label, 'frames' => (string) $job->frames,
+            'count' => count($job->frames), 'word' => $planned->word(),
+            'perFrame' => $job->times->isRange()
+                ? "{$one($job->times->least)} to {$one($job->times->most)}"
+                : $one($job->times->likely),
+            'samples' => $job->times->samples,
+            'ready' => $planned->ready === null ? null : array_map(self::spoken(...), $planned->ready),
+            'due' => $job->due === null ? null : self::spoken($job->due),
             'late' => $late === null ? null : ($late > 0 ? "{$spoken($late)} late" : "{$spoken($late)} to spare"),
-            'fits' => $late === null || $late <= 0 ? null : ['range' => (string) $planned->inTime, 'count' => count($planned->inTime), 'scale' => $planned->scale],
+            'fits' => $late === null || $late <= 0
+                ? null
+                : [
+                    'range' => (string) $planned->inTime,
+                    'count' => count($planned->inTime),
+                    'scale' => $planned->scale,
+                ],
             'disk' => $job->bytes === null ? null : (string) ByteSize::of($job->bytes * count($job->frames)),
         ];
     }

@@ -45,7 +45,9 @@ final readonly class SceneDesk
         $name = mb_substr(Text::shown($file->getClientOriginalName()), 0, 200);
         if (! $file->isValid()) {
             $why = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true)
-                ? 'it is far too large; a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).', so this is probably another file.'
+                ? 'it is far too large; a settings file has at most '
+                    .ByteSize::of(JsonDocument::LARGEST)
+                    .', so this is probably another file.'
                 : 'it did not arrive whole; try once more.';
             throw ValidationException::withMessages(['settings' => "{$name}: {$why}"]);
         }
@@ -58,7 +60,15 @@ final readonly class SceneDesk
     {
         $name = self::name($file);
         if ($file->getSize() > JsonDocument::LARGEST) {
-            throw ValidationException::withMessages(['settings' => "{$name}: it has ".ByteSize::of((int) $file->getSize()).', and a settings file has at most '.ByteSize::of(JsonDocument::LARGEST).'; this is probably another file.']);
+            throw ValidationException::withMessages(
+                [
+                    'settings' => "{$name}: it has "
+                        .ByteSize::of((int) $file->getSize())
+                        .', and a settings file has at most '
+                        .ByteSize::of(JsonDocument::LARGEST)
+                        .'; this is probably another file.',
+                ],
+            );
         }
 
         return (string) $file->getContent();
@@ -73,7 +83,9 @@ final readonly class SceneDesk
     {
         $name = self::name($file);
         $head = (string) @file_get_contents($file->getRealPath(), length: 8);
-        $contents = SceneArchive::looksLikeOne($head) ? SceneArchive::files($file->getRealPath(), $name, $room) : [$name => self::content($file)];
+        $contents = SceneArchive::looksLikeOne($head)
+            ? SceneArchive::files($file->getRealPath(), $name, $room)
+            : [$name => self::content($file)];
         try {
             foreach ($contents as $label => $content) {
                 if ($content instanceof JsonRefused) {
@@ -95,7 +107,9 @@ final readonly class SceneDesk
     /** What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production. */
     public static function namesFor(Deliverable $deliverable): FieldMap
     {
-        return FieldMap::ofOwnFacts(CustomFacts::labels($deliverable->draft()->specification))->under($deliverable->production->fieldMap());
+        return FieldMap::ofOwnFacts(
+            CustomFacts::labels($deliverable->draft()->specification),
+        )->under($deliverable->production->fieldMap());
     }
 
     /**
@@ -105,19 +119,43 @@ final readonly class SceneDesk
      *
      * @throws PlainSentence where they cannot be read
      */
-    public function bring(Deliverable $deliverable, string $name, string $content, User $by, ?FieldMap $own = null, ?string $part = null): Check
-    {
+    public function bring(
+        Deliverable $deliverable,
+        string $name,
+        string $content,
+        User $by,
+        ?FieldMap $own = null,
+        ?string $part = null,
+    ): Check {
         $map = self::namesFor($deliverable)->under($own ?? FieldMap::none());
         (new DetectingReader)->read($content, $name, $map);
         $fields = array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings());
         $last = $deliverable->scenes()->latest('id')->first();
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
-        if ($last !== null && $newest !== null && $newest->scene_id === $last->id && $last->hash === hash('sha256', $content) && $last->file_name === $name && $last->part === $part && ($last->field_map ?? []) == $fields
-            && ! Asked::hasChangedSince($deliverable, $newest)) {
+        if (
+            $last !== null
+            && $newest !== null
+            && $newest->scene_id === $last->id
+            && $last->hash === hash('sha256', $content)
+            && $last->file_name === $name
+            && $last->part === $part
+            && ($last->field_map ?? []) == $fields
+            && ! Asked::hasChangedSince($deliverable, $newest)
+        ) {
             return $newest;
         }
 
-        return $this->checks->bringScene($deliverable, ['user_id' => $by->id, 'file_name' => $name, 'content' => $content, 'field_map' => $fields, 'part' => $part], $by);
+        return $this->checks->bringScene(
+            $deliverable,
+            [
+                'user_id' => $by->id,
+                'file_name' => $name,
+                'content' => $content,
+                'field_map' => $fields,
+                'part' => $part,
+            ],
+            $by,
+        );
     }
 
     /**
@@ -129,7 +167,12 @@ final readonly class SceneDesk
     {
         $settings = UsdScene::from(FileSource::open($path), $name);
 
-        return $this->bring($deliverable, mb_substr("{$name}, as it was read", 0, 250), SceneDocument::write($settings), $by);
+        return $this->bring(
+            $deliverable,
+            mb_substr("{$name}, as it was read", 0, 250),
+            SceneDocument::write($settings),
+            $by,
+        );
     }
 
     /**
@@ -141,17 +184,39 @@ final readonly class SceneDesk
     public function typed(Deliverable $deliverable, array $typed, ?string $part, User $by): Check
     {
         if ($part === null) {
-            return $this->bring($deliverable, self::TYPED, json_encode($typed, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+            return $this->bring(
+                $deliverable,
+                self::TYPED,
+                json_encode(
+                    $typed,
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
+                $by,
+            );
         }
         $told = [];
         $last = $deliverable->scenes()->latest('id')->first();
-        foreach ($last?->file_name === self::TYPED ? SceneParts::of($last->settings(), $deliverable->draft()->specification) : [] as $other => $settings) {
+        foreach ($last?->file_name === self::TYPED ? SceneParts::of(
+            $last->settings(),
+            $deliverable->draft()->specification,
+        ) : [] as $other => $settings) {
             $told[(string) $other] = TypedSettings::of($settings);
         }
         $told[$part] = $typed;
-        $pairs = static fn (array $fields): array => array_map(static fn (string $field, string $value): array => [$field, $value], array_keys($fields), array_values($fields));
+        $pairs = static fn (array $fields): array => array_map(
+            static fn (string $field, string $value): array => [$field, $value],
+            array_keys($fields),
+            array_values($fields),
+        );
 
-        return $this->bring($deliverable, self::TYPED, SceneDocument::ofParts(array_map(static fn (array $fields): RawSettings => FieldNames::understood($pairs($fields)), $told)), $by);
+        return $this->bring(
+            $deliverable,
+            self::TYPED,
+            SceneDocument::ofParts(
+                array_map(static fn (array $fields): RawSettings => FieldNames::understood($pairs($fields)), $told),
+            ),
+            $by,
+        );
     }
 
     /** The newest settings once more, with a name in them pointed at. */
@@ -182,6 +247,15 @@ final readonly class SceneDesk
 
     private function keep(Deliverable $deliverable, FieldMeaning $meaning): void
     {
-        $deliverable->production->alone(static fn (Production $now): bool => $now->update(['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $now->fieldMap()->with($meaning)->meanings())]));
+        $deliverable->production->alone(
+            static fn (Production $now): bool => $now->update(
+                [
+                    'field_map' => array_map(
+                        static fn (FieldMeaning $m): array => $m->toArray(),
+                        $now->fieldMap()->with($meaning)->meanings(),
+                    ),
+                ],
+            ),
+        );
     }
 }

@@ -15,6 +15,12 @@ final readonly class Spool
         $made = $row->getAttribute('created_at');
         $ledger = (string) $row->getConnection()->getDatabaseName();
 
-        return "spool/{$what}-{$row->getKey()}-".substr(hash('sha256', $ledger.'|'.($made instanceof \DateTimeInterface ? $made->getTimestamp() : '')), 0, 12).'.gz';
+        return "spool/{$what}-{$row->getKey()}-"
+            .substr(
+                hash('sha256', $ledger.'|'.($made instanceof \DateTimeInterface ? $made->getTimestamp() : '')),
+                0,
+                12,
+            )
+            .'.gz';
     }
 }

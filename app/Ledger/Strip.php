@@ -28,7 +28,19 @@ final readonly class Strip
                 $wrong = FrameRange::none();
                 foreach ($account->check->entries as $entry) {
                     // a wrong name or place says nothing of the picture, and has its own drawing
-                    if ($entry->part === $subject->part->name && ! in_array($entry->id(), [RequirementId::TIME_RANGE, RequirementId::CONTENT_WHOLE, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER], true)) {
+                    if (
+                        $entry->part === $subject->part->name
+                        && ! in_array(
+                            $entry->id(),
+                            [
+                                RequirementId::TIME_RANGE,
+                                RequirementId::CONTENT_WHOLE,
+                                RequirementId::NAMING_PATTERN,
+                                RequirementId::NAMING_FOLDER,
+                            ],
+                            true,
+                        )
+                    ) {
                         $wrong = $wrong->plus($entry->files->wrong[$p] ?? FrameRange::none());
                     }
                 }
@@ -38,7 +50,13 @@ final readonly class Strip
                 for ($i = 0; $i < $count; $i += $every) {
                     $sizes[] = [$pass->frames->numbers[$i], $pass->frames->sizes[$i]];
                 }
-                $strips[] = ['part' => $subject->part->name, 'pass' => $pass->pass, 'wrong' => (string) $wrong->minus($pass->damaged), 'sizes' => $sizes, 'pictures' => self::pictures($pass)];
+                $strips[] = [
+                    'part' => $subject->part->name,
+                    'pass' => $pass->pass,
+                    'wrong' => (string) $wrong->minus($pass->damaged),
+                    'sizes' => $sizes,
+                    'pictures' => self::pictures($pass),
+                ];
             }
         }
 
@@ -58,7 +76,11 @@ final readonly class Strip
         foreach ($pass->frames->alike as $alike) {
             if ($decoder->shows($alike->facts)) {
                 $whole = $whole->plus($alike->frames);
-                $heavy = $heavy || ($alike->facts->kind === Kind::Exr && ($alike->facts->width ?? 0) * ($alike->facts->height ?? 0) > self::QUICK_PIXELS);
+                $heavy = $heavy
+                    || (
+                        $alike->facts->kind === Kind::Exr
+                        && ($alike->facts->width ?? 0) * ($alike->facts->height ?? 0) > self::QUICK_PIXELS
+                    );
             }
         }
         $numbers = iterator_to_array($whole->numbers(), false);
@@ -67,6 +89,10 @@ final readonly class Strip
             return [$numbers[intdiv(count($numbers), 2)]];
         }
 
-        return $numbers === [] ? [] : array_values(array_unique([$numbers[0], $numbers[intdiv(count($numbers), 2)], $numbers[count($numbers) - 1]]));
+        return $numbers === []
+            ? []
+            : array_values(
+                array_unique([$numbers[0], $numbers[intdiv(count($numbers), 2)], $numbers[count($numbers) - 1]]),
+            );
     }
 }

@@ -32,7 +32,14 @@ final readonly class Summary
 
         return [
             'groups' => array_map(static fn (array $marks): string => Mark::together(...$marks)->value, $groups),
-            'causes' => array_map(static fn (Cause $c): array => ['id' => $c->finding->id->value, 'side' => $c->finding->side->value, 'says' => mb_strimwidth($c->says(), 0, 300, '…')], array_slice($account->causes, 0, 20)),
+            'causes' => array_map(
+                static fn (Cause $c): array => [
+                    'id' => $c->finding->id->value,
+                    'side' => $c->finding->side->value,
+                    'says' => mb_strimwidth($c->says(), 0, 300, '…'),
+                ],
+                array_slice($account->causes, 0, 20),
+            ),
             'balance' => $account->check->balance(),
             'settings' => $account->scene?->all(),
             'waivers' => array_map(static fn (Waiver $w): array => get_object_vars($w), $held),
@@ -65,7 +72,11 @@ final readonly class Summary
                 $times = $times === [] ? $pass->frames->times : $times;
             }
 
-            return ['frames' => (string) $frames, 'bytes' => $bytes === 0 ? null : $bytes, 'gaps' => self::gaps($times)];
+            return [
+                'frames' => (string) $frames,
+                'bytes' => $bytes === 0 ? null : $bytes,
+                'gaps' => self::gaps($times),
+            ];
         }
 
         return null;
@@ -98,6 +109,18 @@ final readonly class Summary
         /** @var list<array{id: string, part: string, pass: string|null, required: string, accepted: list<string>, reason: string, by: string|null, key: int|null}> $kept */
         $kept = is_array($summary['waivers'] ?? null) ? $summary['waivers'] : [];
 
-        return array_map(static fn (array $w): Waiver => new Waiver($w['id'], $w['part'], $w['pass'], $w['required'], $w['accepted'], $w['reason'], $w['by'], $w['key']), $kept);
+        return array_map(
+            static fn (array $w): Waiver => new Waiver(
+                $w['id'],
+                $w['part'],
+                $w['pass'],
+                $w['required'],
+                $w['accepted'],
+                $w['reason'],
+                $w['by'],
+                $w['key'],
+            ),
+            $kept,
+        );
     }
 }

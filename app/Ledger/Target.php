@@ -16,7 +16,10 @@ final class Target
     /** @var array<string, mixed>|null the layer as it was read last */
     private ?array $read = null;
 
-    private function __construct(public readonly SetBy $layer, private readonly Production|Specification|Deliverable $model) {}
+    private function __construct(
+        public readonly SetBy $layer,
+        private readonly Production|Specification|Deliverable $model,
+    ) {}
 
     public static function house(Production $production): self
     {
@@ -50,7 +53,10 @@ final class Target
             $this->model->unsetRelation('latest');
         } else {
             // what it is related to stays as it was loaded
-            $this->model->setRawAttributes($this->model->newQuery()->whereKey($this->model->getKey())->firstOrFail()->getAttributes(), true);
+            $this->model->setRawAttributes(
+                $this->model->newQuery()->whereKey($this->model->getKey())->firstOrFail()->getAttributes(),
+                true,
+            );
         }
         $this->read = null;
     }

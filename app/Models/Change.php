@@ -27,7 +27,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Change extends Model
 {
-    protected $fillable = ['production_id', 'specification_id', 'deliverable_id', 'user_id', 'layer', 'part', 'key', 'before', 'after', 'undone', 'follows_id'];
+    protected $fillable = [
+        'production_id', 'specification_id', 'deliverable_id', 'user_id', 'layer', 'part', 'key', 'before', 'after',
+        'undone', 'follows_id',
+    ];
 
     protected function casts(): array
     {

@@ -44,13 +44,23 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Check extends Model
 {
-    protected $fillable = ['deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble', 'seen_at'];
+    protected $fillable = [
+        'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict',
+        'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble',
+        'seen_at',
+    ];
 
     protected $hidden = ['document', 'layers', 'summary'];
 
     protected function casts(): array
     {
-        return ['layers' => 'array', 'order' => 'array', 'progress' => 'array', 'summary' => 'array', 'seen_at' => 'datetime'];
+        return [
+            'layers' => 'array',
+            'order' => 'array',
+            'progress' => 'array',
+            'summary' => 'array',
+            'seen_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Deliverable, $this> */
@@ -95,7 +105,12 @@ final class Check extends Model
     /** What was asked when it was made. */
     public function resolved(): Resolved
     {
-        return Resolved::resolve(...array_map(static fn (array $l): Layer => new Layer(SetBy::from($l['set_by']), $l['data'], $l['label']), $this->layers));
+        return Resolved::resolve(
+            ...array_map(
+                static fn (array $l): Layer => new Layer(SetBy::from($l['set_by']), $l['data'], $l['label']),
+                $this->layers,
+            ),
+        );
     }
 
     /**
@@ -116,6 +131,8 @@ final class Check extends Model
     /** Ends it with a sentence, where it is under way still. */
     public function fail(string $says): void
     {
-        self::query()->whereKey($this->id)->underWay()->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
+        self::query()->whereKey($this->id)
+            ->underWay()
+            ->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
     }
 }

@@ -33,7 +33,10 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  */
 final class Deliverable extends Model
 {
-    protected $fillable = ['production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides', 'frame_times', 'frame_size'];
+    protected $fillable = [
+        'production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides',
+        'frame_times', 'frame_size',
+    ];
 
     protected function casts(): array
     {
@@ -108,7 +111,11 @@ final class Deliverable extends Model
     public function layers(SpecificationRevision $revision): array
     {
         // what a deliverable says of itself is there for names without being typed twice
-        $own = ['production' => $this->production->code, 'shot' => $this->code, ...($this->owner === null ? [] : ['learner' => $this->owner->handle])];
+        $own = [
+            'production' => $this->production->code,
+            'shot' => $this->code,
+            ...($this->owner === null ? [] : ['learner' => $this->owner->handle]),
+        ];
 
         return [
             $this->production->houseLayer(),
@@ -125,7 +132,17 @@ final class Deliverable extends Model
         $byPart = is_array($overrides['parts'] ?? null) ? $overrides['parts'] : [];
         unset($overrides['parts']);
 
-        return ['values' => $this->values, 'require' => $overrides] + ($byPart === [] ? [] : ['parts' => array_map(static fn (string $name, mixed $require): array => ['name' => $name, 'require' => $require], array_map(strval(...), array_keys($byPart)), array_values($byPart))]);
+        return ['values' => $this->values, 'require' => $overrides] + (
+            $byPart === []
+                ? []
+                : [
+                    'parts' => array_map(
+                        static fn (string $name, mixed $require): array => ['name' => $name, 'require' => $require],
+                        array_map(strval(...), array_keys($byPart)),
+                        array_values($byPart),
+                    ),
+                ]
+        );
     }
 
     /** As far as it can be understood: pages show it also where something cannot be met. */
@@ -150,7 +167,9 @@ final class Deliverable extends Model
             $ids[$part->name] = $row->id;
         }
         foreach ($resolved->parts as $part) {
-            $this->parts()->whereKey($ids[$part->name])->update(['made_from_id' => $part->madeFrom === null ? null : $ids[$part->madeFrom]]);
+            $this->parts()
+                ->whereKey($ids[$part->name])
+                ->update(['made_from_id' => $part->madeFrom === null ? null : $ids[$part->madeFrom]]);
         }
         $this->parts()->whereNotIn('id', array_values($ids))->delete();
     }

@@ -25,7 +25,10 @@ use PlainLedger\Core\Delivery\Delivery as Scanned;
  */
 final class Delivery extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'intake_root_id', 'folder', 'depth', 'file_count', 'total_size', 'scanned_at', 'data'];
+    protected $fillable = [
+        'deliverable_id', 'user_id', 'intake_root_id', 'folder', 'depth', 'file_count', 'total_size', 'scanned_at',
+        'data',
+    ];
 
     protected $hidden = ['data'];
 

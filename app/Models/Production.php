@@ -29,7 +29,13 @@ final class Production extends Model
 
     protected function casts(): array
     {
-        return ['house' => 'array', 'field_map' => 'array', 'log_shapes' => 'array', 'pool' => 'array', 'limits' => 'array'];
+        return [
+            'house' => 'array',
+            'field_map' => 'array',
+            'log_shapes' => 'array',
+            'pool' => 'array',
+            'limits' => 'array',
+        ];
     }
 
     /** Codes are the same whatever their case. */
@@ -91,7 +97,13 @@ final class Production extends Model
     /** @return list<LogShape> its own first */
     public function logShapes(): array
     {
-        return [...array_map(static fn (array $s): LogShape => LogShape::of($s['name'], $s['patterns']), $this->log_shapes ?? []), ...LogShape::standard()];
+        return [
+            ...array_map(
+                static fn (array $s): LogShape => LogShape::of($s['name'], $s['patterns']),
+                $this->log_shapes ?? [],
+            ),
+            ...LogShape::standard(),
+        ];
     }
 
     public function houseLayer(): Layer

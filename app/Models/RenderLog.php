@@ -28,7 +28,18 @@ use Illuminate\Support\Carbon;
  */
 final class RenderLog extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'intake_root_id', 'path', 'name', 'shape', 'read', 'size', 'reading', 'fault'];
+    protected $fillable = [
+        'deliverable_id',
+        'user_id',
+        'intake_root_id',
+        'path',
+        'name',
+        'shape',
+        'read',
+        'size',
+        'reading',
+        'fault',
+    ];
 
     protected function casts(): array
     {

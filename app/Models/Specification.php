@@ -58,6 +58,12 @@ final class Specification extends Model
             return $latest;
         }
 
-        return $this->revisions()->create(['number' => ($latest instanceof SpecificationRevision ? $latest->number : 0) + 1, 'data' => $data, 'user_id' => $by?->id]);
+        return $this->revisions()->create(
+            [
+                'number' => ($latest instanceof SpecificationRevision ? $latest->number : 0) + 1,
+                'data' => $data,
+                'user_id' => $by?->id,
+            ],
+        );
     }
 }

@@ -29,7 +29,10 @@ use PlainLedger\Core\Checking\Waiver as Accepted;
  */
 final class Waiver extends Model
 {
-    protected $fillable = ['production_id', 'specification_id', 'deliverable_id', 'user_id', 'entry', 'part', 'pass', 'required', 'accepted', 'reason', 'ended_at'];
+    protected $fillable = [
+        'production_id', 'specification_id', 'deliverable_id', 'user_id', 'entry', 'part', 'pass', 'required',
+        'accepted', 'reason', 'ended_at',
+    ];
 
     protected function casts(): array
     {
@@ -46,9 +49,27 @@ final class Waiver extends Model
     public static function holding(Deliverable $deliverable): array
     {
         $rows = self::query()->with('person')->whereNull('ended_at')
-            ->where(fn ($query) => $query->where('deliverable_id', $deliverable->id)->orWhere('specification_id', $deliverable->specification_id))
+            ->where(
+                fn ($query) => $query->where('deliverable_id', $deliverable->id)->orWhere(
+                    'specification_id',
+                    $deliverable->specification_id,
+                ),
+            )
             ->orderByRaw('deliverable_id is null')->orderByDesc('id')->get();
 
-        return array_values($rows->map(static fn (self $w): Accepted => new Accepted($w->entry, $w->part, $w->pass, $w->required, $w->accepted, $w->reason, $w->person?->name, $w->id))->all());
+        return array_values(
+            $rows->map(
+                static fn (self $w): Accepted => new Accepted(
+                    $w->entry,
+                    $w->part,
+                    $w->pass,
+                    $w->required,
+                    $w->accepted,
+                    $w->reason,
+                    $w->person?->name,
+                    $w->id,
+                ),
+            )->all(),
+        );
     }
 }

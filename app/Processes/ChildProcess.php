@@ -110,7 +110,13 @@ final readonly class ChildProcess
 
         return [
             'sh', '-c', 'ulimit -v "$0" 2>/dev/null; exec "$@"', (string) $kilobytes,
-            $php === false ? PHP_BINARY : $php, '-d', "memory_limit={$this->memory}", '-d', 'max_execution_time=0', base_path('cli/work.php'), $task,
+            $php === false ? PHP_BINARY : $php,
+            '-d',
+            "memory_limit={$this->memory}",
+            '-d',
+            'max_execution_time=0',
+            base_path('cli/work.php'),
+            $task,
         ];
     }
 }

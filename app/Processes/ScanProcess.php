@@ -31,24 +31,28 @@ final readonly class ScanProcess
     {
         $last = [];
         $at = null;
-        $outcome = $this->child->run('scan', $order->write(), static function (array $line) use (&$last, &$at, $progress): bool {
-            if (isset($line['path'], $line['stage'])) {
-                $at = [(string) base64_decode((string) $line['path'], true), (string) $line['stage']];
+        $outcome = $this->child->run(
+            'scan',
+            $order->write(),
+            static function (array $line) use (&$last, &$at, $progress): bool {
+                if (isset($line['path'], $line['stage'])) {
+                    $at = [(string) base64_decode((string) $line['path'], true), (string) $line['stage']];
+
+                    return true;
+                }
+                if (isset($line['alive'])) {
+                    return $progress(null);
+                }
+                if (isset($line['at'])) {
+                    $all = $line['all'] === null ? null : (int) $line['all'];
+
+                    return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
+                }
+                $last = $line;
 
                 return true;
-            }
-            if (isset($line['alive'])) {
-                return $progress(null);
-            }
-            if (isset($line['at'])) {
-                $all = $line['all'] === null ? null : (int) $line['all'];
-
-                return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
-            }
-            $last = $line;
-
-            return true;
-        });
+            },
+        );
 
         return match (true) {
             $outcome === Outcome::Stopped => ScanEnd::stopped(),

@@ -28,6 +28,10 @@ final readonly class SheetProcess
         $order = json_encode(['pages' => $pages, 'cache' => (string) config('ledger.fonts')], JSON_THROW_ON_ERROR);
 
         return ChildProcess::answer('sheet', $order, 'pdf', self::PATIENCE)
-            ?? throw FileTooLarge::of('a sheet that takes longer than '.self::PATIENCE.' seconds to be set as PDF; take it as a page (HTML) and print that');
+            ?? throw FileTooLarge::of(
+                'a sheet that takes longer than '
+                    .self::PATIENCE
+                    .' seconds to be set as PDF; take it as a page (HTML) and print that',
+            );
     }
 }

@@ -33,7 +33,11 @@ final class Supervisor
      * @param  array<string, array{command: list<string>, log: string, environment?: array<string, string>}>  $programs  by name
      * @param  \Closure(string): void  $tell  takes a line on what happened
      */
-    public function __construct(private readonly array $programs, private readonly \Closure $tell, private readonly float $shortestPause = 1.0) {}
+    public function __construct(
+        private readonly array $programs,
+        private readonly \Closure $tell,
+        private readonly float $shortestPause = 1.0,
+    ) {}
 
     /** Until it is told to end, by SIGINT or SIGTERM. */
     public function run(): void
@@ -76,13 +80,23 @@ final class Supervisor
         ['command' => $command, 'log' => $log] = $this->programs[$name];
         $environment = ($this->programs[$name]['environment'] ?? []) + getenv();
         $out = ['file', $log, 'a'];
-        $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $out, $out], $pipes, null, $environment);
+        $process = proc_open(
+            ['setsid', ...$command],
+            [['file', '/dev/null', 'r'], $out, $out],
+            $pipes,
+            null,
+            $environment,
+        );
         if ($process === false) {
             $this->again($name, 0.0, 'could not be begun');
 
             return;
         }
-        $this->running[$name] = ['process' => $process, 'pid' => proc_get_status($process)['pid'], 'since' => microtime(true)];
+        $this->running[$name] = [
+            'process' => $process,
+            'pid' => proc_get_status($process)['pid'],
+            'since' => microtime(true),
+        ];
     }
 
     private function collect(): void
@@ -96,14 +110,18 @@ final class Supervisor
             // what it began must not stand in the way of the next one
             posix_kill(-$pid, SIGKILL);
             proc_close($process);
-            $how = $status['signaled'] ? "was ended by signal {$status['termsig']}" : "ended with code {$status['exitcode']}";
+            $how = $status['signaled']
+                ? "was ended by signal {$status['termsig']}"
+                : "ended with code {$status['exitcode']}";
             $this->again($name, microtime(true) - $since, $how);
         }
     }
 
     private function again(string $name, float $lived, string $how): void
     {
-        $pause = $lived >= self::HELD || ! isset($this->pauses[$name]) ? $this->shortestPause : min(self::LONGEST_PAUSE, 2 * $this->pauses[$name]);
+        $pause = $lived >= self::HELD || ! isset($this->pauses[$name])
+            ? $this->shortestPause
+            : min(self::LONGEST_PAUSE, 2 * $this->pauses[$name]);
         $this->pauses[$name] = $pause;
         $this->due[$name] = microtime(true) + $pause;
         ($this->tell)(sprintf('%s %s after %d s, and is begun again in %.1f s.', $name, $how, (int) $lived, $pause));

@@ -19,7 +19,9 @@ final readonly class ThumbnailProcess
     public static function make(string $folder, ListedFile $file, int $longest): ?string
     {
         $order = json_encode([
-            'folder' => base64_encode($folder), 'below' => base64_encode($file->folder), 'name' => base64_encode($file->name),
+            'folder' => base64_encode($folder),
+            'below' => base64_encode($file->folder),
+            'name' => base64_encode($file->name),
             'size' => $file->size, 'modified' => $file->modified, 'longest' => $longest,
         ], JSON_THROW_ON_ERROR);
 

@@ -38,18 +38,28 @@ final class AppServiceProvider extends ServiceProvider
     {
         // also for pages that say what went wrong before a route was found
         Inertia::setRootView('book');
-        TrustProxies::at(array_values(array_filter(array_map(trim(...), explode(',', (string) config('ledger.proxies'))))));
+        TrustProxies::at(
+            array_values(array_filter(array_map(trim(...), explode(',', (string) config('ledger.proxies'))))),
+        );
         if (str_starts_with((string) config('app.url'), 'https://')) {
             URL::forceRootUrl((string) config('app.url'));
             URL::forceScheme('https');
         }
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
-        RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by((string) ($request->user()->id ?? $request->ip())));
+        RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by(
+            (string) ($request->user()->id ?? $request->ip()),
+        ));
         // what takes a second or more of the machine: sheets as PDF, plans, patterns of one's own, whole exports
-        RateLimiter::for('costly', static fn (Request $request): Limit => Limit::perMinute(60)->by('costly:'.($request->user()->id ?? $request->ip())));
-        RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(600)->by('pictures:'.($request->user()->id ?? $request->ip())));
-        RateLimiter::for('work', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()->id ?? $request->ip())));
+        RateLimiter::for('costly', static fn (Request $request): Limit => Limit::perMinute(60)->by(
+            'costly:'.($request->user()->id ?? $request->ip()),
+        ));
+        RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(600)->by(
+            'pictures:'.($request->user()->id ?? $request->ip()),
+        ));
+        RateLimiter::for('work', static fn (Request $request): Limit => Limit::perMinute(240)->by(
+            (string) ($request->user()->id ?? $request->ip()),
+        ));
     }
 
     /** Who works on the queue says so, and which job it has; a job says which check it is of. */
@@ -70,8 +80,14 @@ final class AppServiceProvider extends ServiceProvider
                 Waiting::breakOffLost();
             }
         });
-        Event::listen(JobProcessing::class, static fn (JobProcessing $event) => $own($event) ? Workers::has((int) $event->job->getJobId()) : null);
-        Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], static fn (object $event) => $own($event) ? Workers::has(null) : null);
+        Event::listen(
+            JobProcessing::class,
+            static fn (JobProcessing $event) => $own($event) ? Workers::has((int) $event->job->getJobId()) : null,
+        );
+        Event::listen(
+            [JobProcessed::class, JobExceptionOccurred::class, JobFailed::class],
+            static fn (object $event) => $own($event) ? Workers::has(null) : null,
+        );
         Event::listen(WorkerStopping::class, static fn () => Workers::end());
     }
 }

@@ -54,7 +54,10 @@ final readonly class Waiting
     /** Seconds that the oldest job waits for its turn; 0 where none does. */
     public static function longest(): int
     {
-        $since = DB::connection('side')->table('jobs')->whereNull('reserved_at')->where('available_at', '<=', time())->min('available_at');
+        $since = DB::connection('side')->table('jobs')
+            ->whereNull('reserved_at')
+            ->where('available_at', '<=', time())
+            ->min('available_at');
 
         return $since === null ? 0 : max(0, time() - (int) $since);
     }

@@ -40,7 +40,11 @@ final class Workers
         self::$id ??= (string) Str::uuid();
         self::$told = time();
         self::table()->updateOrInsert(['id' => self::$id], [
-            'host' => (string) gethostname(), 'pid' => (int) getmypid(), 'began' => self::beganAt((int) getmypid()), 'job_id' => null, 'seen_at' => time(),
+            'host' => (string) gethostname(),
+            'pid' => (int) getmypid(),
+            'began' => self::beganAt((int) getmypid()),
+            'job_id' => null,
+            'seen_at' => time(),
         ]);
         Cache::forget(self::NONE_SINCE);
         self::free();

@@ -36,8 +36,13 @@ final readonly class PasswordRule
             return 'A password has at most '.self::LONGEST.' letters.';
         }
         $plain = self::plain($password);
-        if (count(array_unique(mb_str_split($password))) < 5 || self::isOneRow($plain) || self::isMadeOf($plain, self::COMMON)) {
-            return 'This password is one of those that are tried first. Take several words that do not belong together.';
+        if (
+            count(array_unique(mb_str_split($password))) < 5
+            || self::isOneRow($plain)
+            || self::isMadeOf($plain, self::COMMON)
+        ) {
+            return 'This password is one of those that are tried first. Take several words that do not belong '
+                .'together.';
         }
         $words = array_map(self::plain(...), [$name, explode('@', $email)[0], ...explode(' ', $name)]);
         $own = array_filter($words, static fn (string $word): bool => strlen($word) > 3);

@@ -14,7 +14,10 @@ final readonly class SecurityLog
     {
         $request = app()->runningInConsole() && ! app()->runningUnitTests() ? null : request();
         try {
-            Log::channel('security')->info($event, $about + ['by' => $request?->user()->id ?? null, 'from' => $request?->ip()]);
+            Log::channel('security')->info(
+                $event,
+                $about + ['by' => $request?->user()->id ?? null, 'from' => $request?->ip()],
+            );
         } catch (\Throwable) {
             // a full disk must not keep people from their work
         }

@@ -46,7 +46,10 @@ final readonly class SignIn
         }
 
         return RateLimiter::tooManyAttempts($this->ofPlace(), self::OF_PLACE)
-            || (RateLimiter::tooManyAttempts($this->ofAccount(), self::OF_ACCOUNT) && RateLimiter::tooManyAttempts($this->both(), 1));
+            || (
+                RateLimiter::tooManyAttempts($this->ofAccount(), self::OF_ACCOUNT)
+                && RateLimiter::tooManyAttempts($this->both(), 1)
+            );
     }
 
     /** Who it is; null where the two do not go together. */

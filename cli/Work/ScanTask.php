@@ -32,7 +32,14 @@ final readonly class ScanTask
     {
         $beat = new Beat($this->say);
         $listing = new BeatingListing(FolderListing::at($order->folder), $beat);
-        $scan = new Scan($listing, Probe::standard(), $order->depth, self::looker($order), $order->sums, $this->caution($order));
+        $scan = new Scan(
+            $listing,
+            Probe::standard(),
+            $order->depth,
+            self::looker($order),
+            $order->sums,
+            $this->caution($order),
+        );
         $spool = self::spooled($order->spool);
         if ($spool !== null) {
             $scan->resume($spool);
@@ -59,8 +66,13 @@ final readonly class ScanTask
 
     private function caution(ScanOrder $order): CrashGuard
     {
-        $avoided = array_map(static fn (array $stages): array => array_map(ScanStage::from(...), $stages), $order->avoided);
-        $announce = fn (string $path, ScanStage $stage) => ($this->say)(['path' => base64_encode($path), 'stage' => $stage->value]);
+        $avoided = array_map(
+            static fn (array $stages): array => array_map(ScanStage::from(...), $stages),
+            $order->avoided,
+        );
+        $announce = fn (string $path, ScanStage $stage) => ($this->say)(
+            ['path' => base64_encode($path), 'stage' => $stage->value],
+        );
 
         return new CrashGuard($avoided, $order->careful ? $announce : null);
     }
@@ -75,7 +87,9 @@ final readonly class ScanTask
             $place = $places[(int) $frame] ?? throw SourceUnreadable::file($frame, 'there is no such file');
             $listing = FolderListing::at($place['folder']);
 
-            return $listing->open($listing->find($place['name']) ?? throw SourceUnreadable::file($place['name'], 'there is no such file'));
+            return $listing->open(
+                $listing->find($place['name']) ?? throw SourceUnreadable::file($place['name'], 'there is no such file'),
+            );
         };
         $paths = [];
         foreach (array_keys($order->looksFor['approved']) as $frame) {
@@ -83,7 +97,9 @@ final readonly class ScanTask
         }
         $dark = $order->looksFor['dark'] === null ? null : Fraction::parse($order->looksFor['dark']);
 
-        return PixelSampler::standard(new SampleOptions($order->looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)));
+        return PixelSampler::standard(
+            new SampleOptions($order->looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)),
+        );
     }
 
     /** @return array<string, mixed>|null */

@@ -23,7 +23,10 @@ final readonly class ThumbnailTask
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
         $listed = new ListedFile($raw($given['below']), $raw($given['name']), $given['size'], $given['modified']);
         $source = FolderListing::at($raw($given['folder']))->open($listed);
-        $png = PictureDecoder::standard()->decode($source, Probe::standard()->read($source))->thumbnail($given['longest']);
+        $png = PictureDecoder::standard()->decode(
+            $source,
+            Probe::standard()->read($source),
+        )->thumbnail($given['longest']);
         ($this->say)(['png' => base64_encode($png)]);
     }
 }

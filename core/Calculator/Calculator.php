@@ -12,7 +12,9 @@ final readonly class Calculator
 
     public static function standard(): self
     {
-        return new self([new Lengths, new PictureData, new FromSample, new RateAndSize, new Shapes, new Scales, new RenderTimes]);
+        return new self(
+            [new Lengths, new PictureData, new FromSample, new RateAndSize, new Shapes, new Scales, new RenderTimes],
+        );
     }
 
     public function find(string $word): ?Calculation

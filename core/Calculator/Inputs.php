@@ -107,6 +107,9 @@ final readonly class Inputs
             return Timecode::parse($text, $rate)->frames;
         }
 
-        return Duration::parse($text)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt();
+        return Duration::parse($text)->seconds($rate)
+            ->multipliedBy($rate->value)
+            ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+            ->toInt();
     }
 }

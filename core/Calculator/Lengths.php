@@ -25,7 +25,11 @@ final readonly class Lengths implements Calculation
 
     public function fields(): array
     {
-        return [new Field('length', 'Length', '240, 10 s or 00:00:10:00', '240'), new Field('rate', 'at, frames a second', '24', '24'), new Field('other', 'and at', '25', '25')];
+        return [
+            new Field('length', 'Length', '240, 10 s or 00:00:10:00', '240'),
+            new Field('rate', 'at, frames a second', '24', '24'),
+            new Field('other', 'and at', '25', '25'),
+        ];
     }
 
     public function work(Inputs $given): array
@@ -37,12 +41,24 @@ final readonly class Lengths implements Calculation
         }
         $seconds = BigRational::of($frames)->dividedBy($rate->value);
         $results = [
-            new Result('frames', (string) $frames, $given->text('length') === (string) $frames ? 'as given' : "length × {$rate}"),
+            new Result(
+                'frames',
+                (string) $frames,
+                $given->text('length') === (string) $frames ? 'as given' : "length × {$rate}",
+            ),
             new Result('time', Fraction::decimal($seconds, 6).' s', "{$frames} ÷ {$rate}"),
-            new Result('timecode', (string) Timecode::fromFrames($frames, $rate), "frames counted by {$rate->nominalWhole()}"),
+            new Result(
+                'timecode',
+                (string) Timecode::fromFrames($frames, $rate),
+                "frames counted by {$rate->nominalWhole()}",
+            ),
         ];
         if ($rate->hasDropFrame()) {
-            $results[] = new Result('timecode, drop-frame', (string) Timecode::fromFrames($frames, $rate, true), 'the first '.intdiv($rate->nominalWhole(), 15).' numbers of a minute left out, but of every tenth');
+            $results[] = new Result(
+                'timecode, drop-frame',
+                (string) Timecode::fromFrames($frames, $rate, true),
+                'the first '.intdiv($rate->nominalWhole(), 15).' numbers of a minute left out, but of every tenth',
+            );
         }
         $other = $given->rate('other');
 
@@ -58,7 +74,11 @@ final readonly class Lengths implements Calculation
 
         return [
             new Result("as long, at {$other->spoken()}", "{$whole} frames", "{$frames} × {$other} ÷ {$rate}{$note}"),
-            new Result("as many, at {$other->spoken()}", Fraction::decimal(BigRational::of($frames)->dividedBy($other->value), 6).' s', "{$frames} ÷ {$other}"),
+            new Result(
+                "as many, at {$other->spoken()}",
+                Fraction::decimal(BigRational::of($frames)->dividedBy($other->value), 6).' s',
+                "{$frames} ÷ {$other}",
+            ),
         ];
     }
 }

@@ -25,7 +25,14 @@ final readonly class PictureData implements Calculation
 
     public function fields(): array
     {
-        return [new Field('size', 'Size', '1280x720', '1280x720'), new Field('channels', 'Channels', 'RGB', 'RGB'), new Field('bits', 'Bits a channel', '8', '8'), new Field('frames', 'Frames', '240 or 1001-1240', '240'), new Field('passes', 'Passes', '1', '1'), new Field('rate', 'Frames a second', '24', '24')];
+        return [
+            new Field('size', 'Size', '1280x720', '1280x720'),
+            new Field('channels', 'Channels', 'RGB', 'RGB'),
+            new Field('bits', 'Bits a channel', '8', '8'),
+            new Field('frames', 'Frames', '240 or 1001-1240', '240'),
+            new Field('passes', 'Passes', '1', '1'),
+            new Field('rate', 'Frames a second', '24', '24'),
+        ];
     }
 
     public function work(Inputs $given): array
@@ -41,19 +48,38 @@ final readonly class PictureData implements Calculation
             throw NotUnderstood::as('channels', $channels, 'RGB or RGBA');
         }
         // bits a picture, rounded up to whole bytes
-        $bytes = BigRational::nd($size->pixels() * $count * $bits, 8)->toScale(0, \Brick\Math\RoundingMode::UP)->toInt();
+        $bytes = BigRational::nd(
+            $size->pixels() * $count * $bits,
+            8,
+        )->toScale(0, \Brick\Math\RoundingMode::UP)->toInt();
         $formula = "{$size->width} × {$size->height} × {$count} × {$bits} ÷ 8";
         $results = [new Result('one frame', self::bytes($bytes), $formula)];
         $frames = $given->frames('frames');
         $passes = $given->whole('passes', 1, 10_000) ?? 1;
         if ($frames !== null) {
             $all = BigRational::of($bytes)->multipliedBy($frames)->multipliedBy($passes);
-            $results[] = new Result('all frames', self::bytes($all->isGreaterThan(PHP_INT_MAX) ? throw NotUnderstood::because('That is more than any disk holds.') : $all->toBigInteger()->toInt()), "one frame × {$frames}".($passes > 1 ? " × {$passes} passes" : ''));
+            $results[] = new Result(
+                'all frames',
+                self::bytes(
+                    $all->isGreaterThan(PHP_INT_MAX)
+                        ? throw NotUnderstood::because('That is more than any disk holds.')
+                        : $all->toBigInteger()->toInt(),
+                ),
+                "one frame × {$frames}".($passes > 1 ? " × {$passes} passes" : ''),
+            );
         }
         $rate = $given->rate('rate');
         if ($rate !== null) {
-            $bits = BigRational::of($bytes)->multipliedBy(8)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP);
-            $results[] = new Result('to play it', $bits->isGreaterThan(1_000_000_000_000) ? 'more than 1 Tbit/s' : (string) BitRate::of(max(1, $bits->toInt())), "one frame × 8 × {$rate}");
+            $bits = BigRational::of($bytes)->multipliedBy(8)
+                ->multipliedBy($rate->value)
+                ->toScale(0, \Brick\Math\RoundingMode::HALF_UP);
+            $results[] = new Result(
+                'to play it',
+                $bits->isGreaterThan(1_000_000_000_000)
+                    ? 'more than 1 Tbit/s'
+                    : (string) BitRate::of(max(1, $bits->toInt())),
+                "one frame × 8 × {$rate}",
+            );
         }
 
         return $results;

@@ -25,7 +25,13 @@ final readonly class RenderTimes implements Calculation
 
     public function fields(): array
     {
-        return [new Field('seconds', 'Time for a frame', '4 min 30 s', '4 min 30 s'), new Field('frames', 'Frames', '96 or 1001-1096', '96'), new Field('machines', 'Machines', '4', '4'), new Field('start', 'It starts', '2026-12-01 18:00'), new Field('due', 'It is due', '2026-12-02 09:00')];
+        return [
+            new Field('seconds', 'Time for a frame', '4 min 30 s', '4 min 30 s'),
+            new Field('frames', 'Frames', '96 or 1001-1096', '96'),
+            new Field('machines', 'Machines', '4', '4'),
+            new Field('start', 'It starts', '2026-12-01 18:00'),
+            new Field('due', 'It is due', '2026-12-02 09:00'),
+        ];
     }
 
     public function work(Inputs $given): array
@@ -41,7 +47,11 @@ final readonly class RenderTimes implements Calculation
         $wall = $seconds->multipliedBy($rounds);
         $results = [
             new Result('machine time', self::spoken($seconds->multipliedBy($frames)), "time × {$frames}"),
-            new Result('ready after', self::spoken($wall), "time × {$rounds} rounds ({$frames} ÷ {$machines}, rounded up)"),
+            new Result(
+                'ready after',
+                self::spoken($wall),
+                "time × {$rounds} rounds ({$frames} ÷ {$machines}, rounded up)",
+            ),
         ];
         $start = $given->text('start') === null ? null : self::moment((string) $given->text('start'));
         $due = $given->text('due') === null ? null : self::moment((string) $given->text('due'));
@@ -54,12 +64,22 @@ final readonly class RenderTimes implements Calculation
             return $results;
         }
         $late = $ready - $due;
-        $results[] = new Result($late > 0 ? 'late by' : 'to spare', self::spoken(BigRational::of(abs($late))), $late > 0 ? 'ready by − due' : 'due − ready by');
+        $results[] = new Result(
+            $late > 0 ? 'late by' : 'to spare',
+            self::spoken(BigRational::of(abs($late))),
+            $late > 0 ? 'ready by − due' : 'due − ready by',
+        );
         $left = BigRational::of($due - $start);
-        $possible = $left->isLessThan($seconds) ? 0 : $left->dividedBy($seconds)->toScale(0, RoundingMode::DOWN)->toInt();
+        $possible = $left->isLessThan($seconds)
+            ? 0
+            : $left->dividedBy($seconds)->toScale(0, RoundingMode::DOWN)->toInt();
         $results[] = $possible === 0
             ? new Result('machines needed', 'none would do', 'a single frame takes longer than there is')
-            : new Result('machines needed', (string) intdiv($frames + $possible - 1, $possible), Text::count($possible, 'round').' fit before it is due; '.$frames.' ÷ '.$possible.', rounded up');
+            : new Result(
+                'machines needed',
+                (string) intdiv($frames + $possible - 1, $possible),
+                Text::count($possible, 'round').' fit before it is due; '.$frames.' ÷ '.$possible.', rounded up',
+            );
 
         return $results;
     }
@@ -69,14 +89,21 @@ final readonly class RenderTimes implements Calculation
     {
         $moment = \DateTimeImmutable::createFromFormat('!Y-m-d H:i', DueDate::parse($text), new \DateTimeZone('UTC'));
 
-        return $moment === false ? throw NotUnderstood::as('a date', $text, '2026-12-01 18:00') : $moment->getTimestamp();
+        return $moment === false
+            ? throw NotUnderstood::as('a date', $text, '2026-12-01 18:00')
+            : $moment->getTimestamp();
     }
 
     /** `7 h 12 min`, `4 min 30 s`, `12 s`; rounded to the second. */
     public static function spoken(BigRational $seconds): string
     {
         $whole = $seconds->toScale(0, RoundingMode::HALF_UP)->toInt();
-        [$days, $hours, $minutes, $rest] = [intdiv($whole, 86_400), intdiv($whole, 3600) % 24, intdiv($whole, 60) % 60, $whole % 60];
+        [$days, $hours, $minutes, $rest] = [
+            intdiv($whole, 86_400),
+            intdiv($whole, 3600) % 24,
+            intdiv($whole, 60) % 60,
+            $whole % 60,
+        ];
 
         return match (true) {
             $days > 0 => "{$days} d {$hours} h".($minutes > 0 ? " {$minutes} min" : ''),

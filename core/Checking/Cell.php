@@ -36,9 +36,23 @@ final readonly class Cell
      * @param  list<Run>  $runs
      * @param  array<int, FrameRange>  $wrong
      */
-    public static function of(Mark $mark, ?string $found, array $runs = [], array $wrong = [], ?string $differing = null, int $weight = 1): self
-    {
-        return new self($mark, $found, $runs, $wrong, false, $differing ?? ($mark === Mark::Unequal ? $found : null), $weight);
+    public static function of(
+        Mark $mark,
+        ?string $found,
+        array $runs = [],
+        array $wrong = [],
+        ?string $differing = null,
+        int $weight = 1,
+    ): self {
+        return new self(
+            $mark,
+            $found,
+            $runs,
+            $wrong,
+            false,
+            $differing ?? ($mark === Mark::Unequal ? $found : null),
+            $weight,
+        );
     }
 
     public static function when(bool $equal, string $found): self
@@ -55,7 +69,9 @@ final readonly class Cell
     /** What a scene tells by a word: one that cannot be placed is not known to be another. */
     public static function ofWord(Requirement $requirement, bool $equal, string $found): self
     {
-        return $equal || Vocabulary::has($requirement->descriptor, $found) ? self::when($equal, $found) : self::of(Mark::Unknown, $found);
+        return $equal || Vocabulary::has($requirement->descriptor, $found)
+            ? self::when($equal, $found)
+            : self::of(Mark::Unknown, $found);
     }
 
     /**
@@ -79,7 +95,9 @@ final readonly class Cell
         foreach ($cells as $place => $cell) {
             $pass = $names[$place] ?? '';
             if ($cell->found !== null && $cell->found !== $found) {
-                $own = ($cell->wrong[$place] ?? FrameRange::none())->isEmpty() || $cell->runs !== [] ? '' : (string) $cell->wrong[$place];
+                $own = ($cell->wrong[$place] ?? FrameRange::none())->isEmpty() || $cell->runs !== []
+                    ? ''
+                    : (string) $cell->wrong[$place];
                 $runs[] = ['frames' => $own, 'found' => $cell->found, 'pass' => $pass];
             }
             foreach ($cell->runs as $run) {
@@ -88,7 +106,9 @@ final readonly class Cell
             $wrong += $cell->wrong;
         }
         $mark = Mark::together(...array_values(array_map(static fn (self $c): Mark => $c->mark, $cells)));
-        $differing = array_values(array_filter(array_map(static fn (self $c): ?string => $c->differing, $cells), is_string(...)));
+        $differing = array_values(
+            array_filter(array_map(static fn (self $c): ?string => $c->differing, $cells), is_string(...)),
+        );
 
         return new self($mark, $found, $runs, $wrong, false, $differing[0] ?? null);
     }
@@ -96,7 +116,9 @@ final readonly class Cell
     /** Without what differs from pass to pass by nature, where all of it is right. */
     public function plainWhereEqual(): self
     {
-        return $this->mark === Mark::Equal ? new self($this->mark, $this->found, [], [], $this->stale, null, $this->weight) : $this;
+        return $this->mark === Mark::Equal
+            ? new self($this->mark, $this->found, [], [], $this->stale, null, $this->weight)
+            : $this;
     }
 
     public function asStale(): self
@@ -107,7 +129,9 @@ final readonly class Cell
     /** An unequal cell that is accepted; any other stays as it is. */
     public function asWaived(): self
     {
-        return $this->isUnequal() && ! $this->stale ? new self(Mark::Waived, $this->found, $this->runs, $this->wrong, false, $this->differing) : $this;
+        return $this->isUnequal() && ! $this->stale
+            ? new self(Mark::Waived, $this->found, $this->runs, $this->wrong, false, $this->differing)
+            : $this;
     }
 
     public function isUnequal(): bool

@@ -17,8 +17,12 @@ final readonly class Check
      * @param  list<Subject>  $subjects  the parts with what was given
      * @param  list<PassEntries>  $lines  the same entries, those of each pass by themselves
      */
-    public function __construct(public array $entries, public array $notChecked, public array $subjects, public array $lines)
-    {
+    public function __construct(
+        public array $entries,
+        public array $notChecked,
+        public array $subjects,
+        public array $lines,
+    ) {
         $musts = array_filter($entries, static fn (Entry $e): bool => $e->level() === Level::Must);
         $marks = array_map(static fn (Entry $e): Mark => $e->mark, $musts);
         $this->verdict = match (true) {
@@ -35,7 +39,12 @@ final readonly class Check
      */
     public function balance(): array
     {
-        $good = count(array_filter($this->entries, static fn (Entry $e): bool => in_array($e->mark, [Mark::Equal, Mark::Waived], true)));
+        $good = count(
+            array_filter(
+                $this->entries,
+                static fn (Entry $e): bool => in_array($e->mark, [Mark::Equal, Mark::Waived], true),
+            ),
+        );
 
         return [$good, count($this->entries)];
     }

@@ -49,13 +49,20 @@ final readonly class Checker
     private const WITHIN = [RequirementId::TIME_HANDLES => RequirementId::TIME_RANGE];
 
     /** Where nothing came, the first of these that is asked says so. */
-    private const TELLS_NOTHING_CAME = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN, RequirementId::CONTENT_WHOLE, RequirementId::PICTURE_RESOLUTION];
+    private const TELLS_NOTHING_CAME = [
+        RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN,
+        RequirementId::CONTENT_WHOLE, RequirementId::PICTURE_RESOLUTION,
+    ];
 
     /** Lines that a pass which is missing altogether has all the same. */
     private const TELLS_A_PASS_MISSING = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT];
 
     /** Asked of the picture itself: masks and depths may well be opaque, and black. */
-    private const OF_COLOUR_PASS = [RequirementId::FORMAT_ALPHA, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_BLACK];
+    private const OF_COLOUR_PASS = [
+        RequirementId::FORMAT_ALPHA,
+        RequirementId::CONTENT_ALPHA_USED,
+        RequirementId::CONTENT_BLACK,
+    ];
 
     /** @param  list<Rule>  $rules the first that answers an id is taken */
     public function __construct(private array $rules) {}
@@ -63,10 +70,14 @@ final readonly class Checker
     public static function standard(): self
     {
         return new self([
-            new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new DurationRule, new StartTimecodeRule,
-            new CameraRules, new SceneStateRules, new OutputFolderRule, new OverwritesRule, new KindRule, new FileSizeRule, new HeaderRules,
-            new ProjectionRule, new BurnInRule, new FormatRules, new MovieRules, new NamingRules, new PassesRule, new ContentRules, new PixelRules,
-            new StillnessRules, new CadenceRule, new ReferenceRule, new DeliveryRules, new ChecksumsRule, new SettingRule,
+            new ResolutionRule, new ShapeRules, new RegionRule, new RateRule, new RangeRules, new DurationRule,
+            new StartTimecodeRule,
+            new CameraRules, new SceneStateRules, new OutputFolderRule, new OverwritesRule, new KindRule,
+            new FileSizeRule, new HeaderRules,
+            new ProjectionRule, new BurnInRule, new FormatRules, new MovieRules, new NamingRules, new PassesRule,
+            new ContentRules, new PixelRules,
+            new StillnessRules, new CadenceRule, new ReferenceRule, new DeliveryRules, new ChecksumsRule,
+            new SettingRule,
         ]);
     }
 
@@ -91,7 +102,17 @@ final readonly class Checker
         $lines = [];
         $made = $scene === null ? [] : SceneParts::of($scene, $specification);
         foreach ($specification->parts as $part) {
-            $subject = new Subject($specification, $part, $made[$part->name] ?? null, $delivery, $match, $match?->parts[$part->name] ?? null, null, $earlier, $others);
+            $subject = new Subject(
+                $specification,
+                $part,
+                $made[$part->name] ?? null,
+                $delivery,
+                $match,
+                $match?->parts[$part->name] ?? null,
+                null,
+                $earlier,
+                $others,
+            );
             $subjects[] = $subject;
             $own = new PartEntries($waivers);
             $this->fill($own, $subject);
@@ -127,10 +148,19 @@ final readonly class Checker
         }
         $this->alongside($entries, $subject, $passes);
         foreach ($subject->part->ofPasses as $pass => $requirements) {
-            $own = array_values(array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass))[0] ?? null;
+            $own = array_values(array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass))[0]
+                ?? null;
             foreach ($requirements as $requirement) {
-                $cell = $own === null || $own->nothingDelivered() ? null : $this->ruleFor($requirement->id())->files($requirement, $own);
-                $entries->addOfPass($requirement, $own ?? $subject, self::required($requirement, $own ?? $subject), $cell, (string) $pass);
+                $cell = $own === null || $own->nothingDelivered()
+                    ? null
+                    : $this->ruleFor($requirement->id())->files($requirement, $own);
+                $entries->addOfPass(
+                    $requirement,
+                    $own ?? $subject,
+                    self::required($requirement, $own ?? $subject),
+                    $cell,
+                    (string) $pass,
+                );
             }
         }
     }
@@ -144,8 +174,17 @@ final readonly class Checker
     {
         $cells = array_filter(array_map(FrameInHeaderRule::cell(...), $passes === [] ? [$subject] : $passes));
         if ($cells !== []) {
-            $joined = $passes === [] ? $cells[0] : Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes));
-            $entries->add(FrameInHeaderRule::requirement(), $subject, 'as named', null, $joined, $passes === [] ? [] : $cells);
+            $joined = $passes === []
+                ? $cells[0]
+                : Cell::together($cells, array_map(static fn (Subject $s): string => (string) $s->pass, $passes));
+            $entries->add(
+                FrameInHeaderRule::requirement(),
+                $subject,
+                'as named',
+                null,
+                $joined,
+                $passes === [] ? [] : $cells,
+            );
         }
     }
 
@@ -162,14 +201,22 @@ final readonly class Checker
 
     private static function required(Requirement $requirement, Subject $subject): string
     {
-        return $requirement->id() === RequirementId::TIME_RANGE && $subject->expected !== null ? (string) $subject->expected : $requirement->required();
+        return $requirement->id() === RequirementId::TIME_RANGE && $subject->expected !== null
+            ? (string) $subject->expected
+            : $requirement->required();
     }
 
     private function files(Requirement $requirement, Subject $subject, bool $tellsNothingCame): ?Cell
     {
         return match (true) {
-            $tellsNothingCame => Cell::of(Mark::Unequal, $requirement->id() === RequirementId::TIME_COUNT ? '0' : 'none', [], $subject->expected === null ? [] : [0 => $subject->expected]),
-            $subject->match === null || ($subject->nothingDelivered() && ! str_starts_with($requirement->id(), 'delivery.')) => null,
+            $tellsNothingCame => Cell::of(
+                Mark::Unequal,
+                $requirement->id() === RequirementId::TIME_COUNT ? '0' : 'none',
+                [],
+                $subject->expected === null ? [] : [0 => $subject->expected],
+            ),
+            $subject->match === null
+                || ($subject->nothingDelivered() && ! str_starts_with($requirement->id(), 'delivery.')) => null,
             default => $this->ruleFor($requirement->id())->files($requirement, $subject),
         };
     }
@@ -193,7 +240,14 @@ final readonly class Checker
             $missing = $own->nothingDelivered() && in_array($id, self::TELLS_A_PASS_MISSING, true);
             $cell = $own->nothingDelivered() && ! $missing ? null : $this->files($requirement, $own, $missing);
             if ($cell !== null) {
-                $cells[$place] = $missing ? Cell::of(Mark::Unequal, $cell->found, [], $own->expected === null ? [] : [$place => $own->expected]) : $cell;
+                $cells[$place] = $missing
+                    ? Cell::of(
+                        Mark::Unequal,
+                        $cell->found,
+                        [],
+                        $own->expected === null ? [] : [$place => $own->expected],
+                    )
+                    : $cell;
             }
         }
 
@@ -218,7 +272,10 @@ final readonly class Checker
         }
         $telling = array_values(array_intersect(self::TELLS_NOTHING_CAME, $asked));
         // failing these, the first thing that files of this part would have shown
-        $shown = array_filter($subject->part->requirements, static fn (Requirement $r): bool => $r->descriptor->inFiles());
+        $shown = array_filter(
+            $subject->part->requirements,
+            static fn (Requirement $r): bool => $r->descriptor->inFiles(),
+        );
 
         return array_slice([...$telling, ...array_keys($shown)], 0, 1);
     }

@@ -21,7 +21,12 @@ final readonly class EarlierFiles
                 foreach ($pass->takes as $take) {
                     $good = $take->frames->minus($dueAgain[$subject->part->name][$p] ?? FrameRange::none());
                     if (! $good->isEmpty()) {
-                        $sets[] = ['part' => $subject->part->name, 'folder' => self::lastWord($folder.'/'.$take->sequence->folder()), 'pattern' => $take->sequence->pattern(), 'good' => $good];
+                        $sets[] = [
+                            'part' => $subject->part->name,
+                            'folder' => self::lastWord($folder.'/'.$take->sequence->folder()),
+                            'pattern' => $take->sequence->pattern(),
+                            'good' => $good,
+                        ];
                     }
                 }
             }
@@ -45,7 +50,12 @@ final readonly class EarlierFiles
 
     private static function lastWord(string $folder): string
     {
-        $words = array_values(array_filter(explode('/', strtr($folder, '\\', '/')), static fn (string $w): bool => $w !== '' && $w !== '.'));
+        $words = array_values(
+            array_filter(
+                explode('/', strtr($folder, '\\', '/')),
+                static fn (string $w): bool => $w !== '' && $w !== '.',
+            ),
+        );
 
         return $words[count($words) - 1] ?? '';
     }

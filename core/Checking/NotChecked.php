@@ -21,10 +21,14 @@ final readonly class NotChecked
     {
         $descriptor = $requirement->descriptor;
         if ($subject->match === null) {
-            return $descriptor->inScene() && $subject->scene === null ? 'the settings given make another part' : 'only files show it, and none were given';
+            return $descriptor->inScene() && $subject->scene === null
+                ? 'the settings given make another part'
+                : 'only files show it, and none were given';
         }
         if (! $descriptor->inFiles() && ! $descriptor->inDelivery()) {
-            return $subject->scene === null ? 'only a scene shows it, and none was given' : 'the settings given make another part';
+            return $subject->scene === null
+                ? 'only a scene shows it, and none was given'
+                : 'the settings given make another part';
         }
         $kinds = self::kinds($subject);
         $movies = array_filter($kinds, static fn (Kind $k): bool => $k->isMovie()) !== [];
@@ -33,8 +37,11 @@ final readonly class NotChecked
         return match (true) {
             $subject->nothingDelivered() => 'nothing was delivered that would show it',
             $pass !== null && $kinds === [] => 'no file of this pass is there',
-            $pass !== null && ! $subject->part->passesByFiles() => 'the passes are layers of one file, which does not tell it of each',
-            $movies && str_starts_with($requirement->id(), 'content.') => "the pictures of {$spoken} are not decoded here",
+            $pass !== null
+                && ! $subject->part->passesByFiles() => 'the passes are layers of one file, which does not tell '
+                    .'it of each',
+            $movies
+                && str_starts_with($requirement->id(), 'content.') => "the pictures of {$spoken} are not decoded here",
             $movies => "{$spoken} files are not read that far here",
             $kinds === [] => 'no whole file is there to be looked at',
             default => "{$spoken} files do not tell it",
@@ -62,6 +69,8 @@ final readonly class NotChecked
     /** @return array{id: string, part: string, pass?: string, why: string} */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'part' => $this->part] + ($this->pass === null ? [] : ['pass' => $this->pass]) + ['why' => $this->why];
+        return ['id' => $this->id, 'part' => $this->part]
+            + ($this->pass === null ? [] : ['pass' => $this->pass])
+            + ['why' => $this->why];
     }
 }

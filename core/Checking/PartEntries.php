@@ -31,8 +31,14 @@ final class PartEntries
     }
 
     /** @param  array<int, Cell>  $cells  what each pass shows, by its place; empty where it is about the whole part */
-    public function add(Requirement $requirement, Subject $subject, string $required, ?Cell $scene, ?Cell $files, array $cells): void
-    {
+    public function add(
+        Requirement $requirement,
+        Subject $subject,
+        string $required,
+        ?Cell $scene,
+        ?Cell $files,
+        array $cells,
+    ): void {
         $entry = Entry::of($requirement, $subject->part->name, $required, $scene, $files);
         if ($entry === null) {
             $this->leave($requirement, $subject);
@@ -42,19 +48,31 @@ final class PartEntries
         $entry = $this->weighed($entry);
         $this->entries[] = $entry;
         // given files, what they could show and do not is told beside what the scene shows
-        if ($files === null && $subject->match !== null && ($requirement->descriptor->inFiles() || $requirement->descriptor->inDelivery()) && ! $subject->nothingDelivered()) {
+        if (
+            $files === null
+            && $subject->match !== null
+            && ($requirement->descriptor->inFiles() || $requirement->descriptor->inDelivery())
+            && ! $subject->nothingDelivered()
+        ) {
             $this->leave($requirement, $subject);
         }
         foreach ($cells as $place => $cell) {
             $own = Entry::of($requirement, $subject->part->name, $required, $scene, $cell);
             if ($own !== null) {
-                $this->ofPasses[$place][$requirement->id()] = $entry->waiver === null ? $own : $own->waived($entry->waiver);
+                $this->ofPasses[$place][$requirement->id()] = $entry->waiver === null
+                    ? $own
+                    : $own->waived($entry->waiver);
             }
         }
     }
 
-    public function addOfPass(Requirement $requirement, Subject $subject, string $required, ?Cell $files, string $pass): void
-    {
+    public function addOfPass(
+        Requirement $requirement,
+        Subject $subject,
+        string $required,
+        ?Cell $files,
+        string $pass,
+    ): void {
         $entry = Entry::of($requirement, $subject->part->name, $required, null, $files, $pass);
         if ($entry === null) {
             $this->leave($requirement, $subject, $pass);

@@ -36,14 +36,18 @@ final readonly class SceneParts
     /** @param  array<string, SceneSettings>  $taken  parts that another output makes */
     private static function partOf(SceneSettings $scene, Specification $specification, array $taken): ?Part
     {
-        $parts = array_values(array_filter($specification->parts, static fn (Part $p): bool => ! isset($taken[$p->name])));
+        $parts = array_values(
+            array_filter($specification->parts, static fn (Part $p): bool => ! isset($taken[$p->name])),
+        );
         foreach ($parts as $part) {
             if ($scene->part !== null && strcasecmp($part->name, $scene->part) === 0) {
                 return $part;
             }
         }
         $kind = self::kindOf($scene);
-        $ofKind = $kind === null ? [] : array_values(array_filter($parts, static fn (Part $p): bool => self::takes($p, $kind)));
+        $ofKind = $kind === null
+            ? []
+            : array_values(array_filter($parts, static fn (Part $p): bool => self::takes($p, $kind)));
         $ofKind = $ofKind === [] ? self::ofFamily($parts, $kind, $scene) : $ofKind;
         if (count($ofKind) < 2) {
             return $ofKind[0] ?? $parts[0] ?? null;
@@ -66,14 +70,17 @@ final readonly class SceneParts
             $scene->get(RequirementId::FORMAT_CODEC) !== null => true,
             default => null,
         };
-        $family = $movie === null ? [] : array_values(array_filter($parts, static fn (Part $p): bool => $p->delivers->isMovie() === $movie));
+        $family = $movie === null
+            ? []
+            : array_values(array_filter($parts, static fn (Part $p): bool => $p->delivers->isMovie() === $movie));
 
         return $family === [] ? $parts : $family;
     }
 
     private static function kindOf(SceneSettings $scene): ?Kind
     {
-        return Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::fromExtension(Extension::of($scene->get(RequirementId::NAMING_PATTERN) ?? ''));
+        return Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '')
+            ?? Kind::fromExtension(Extension::of($scene->get(RequirementId::NAMING_PATTERN) ?? ''));
     }
 
     private static function takes(Part $part, Kind $kind): bool
@@ -102,6 +109,8 @@ final readonly class SceneParts
         $name = $own->make($values, $part->expected()?->first() ?? 1);
         $name .= Extension::of($name) === '' && $values->extensions !== [] ? '.'.$values->extensions[0] : '';
 
-        return NamePattern::parse($asked)->read($name, $values)->cost + ($own->has('frame') === NamePattern::parse($asked)->has('frame') ? 0 : 100);
+        return NamePattern::parse($asked)->read($name, $values)->cost + (
+            $own->has('frame') === NamePattern::parse($asked)->has('frame') ? 0 : 100
+        );
     }
 }

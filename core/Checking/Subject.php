@@ -44,7 +44,8 @@ final readonly class Subject
     /** Whether its files are told apart by frame numbers. */
     public function isNumbered(): bool
     {
-        return $this->part->delivers === Delivers::Frames || str_contains($this->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame');
+        return $this->part->delivers === Delivers::Frames
+            || str_contains($this->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame');
     }
 
     public function nothingDelivered(): bool
@@ -66,7 +67,11 @@ final readonly class Subject
 
         return array_map(fn (PassMatch $p, int $place): self => new self(
             $this->specification, $this->part->ofPass($p->pass), $this->scene, $this->delivery, $this->deliveryMatch,
-            new PartMatch($this->match->part, [$place => $p], $this->match->instead), $p->pass, $this->earlier, $this->others, $this->match,
+            new PartMatch($this->match->part, [$place => $p], $this->match->instead),
+            $p->pass,
+            $this->earlier,
+            $this->others,
+            $this->match,
         ), $passes, array_keys($passes));
     }
 

@@ -11,17 +11,37 @@ final readonly class Waiver
      * @param  string  $required  what was asked when it was given
      * @param  list<string>  $accepted  the found values it accepts, as `valueOf` writes them
      */
-    public function __construct(public string $id, public string $part, public ?string $pass, public string $required, public array $accepted, public string $reason, public ?string $by = null, public ?int $key = null) {}
+    public function __construct(
+        public string $id,
+        public string $part,
+        public ?string $pass,
+        public string $required,
+        public array $accepted,
+        public string $reason,
+        public ?string $by = null,
+        public ?int $key = null,
+    ) {}
 
     /** For a line as it stands. */
     public static function of(Entry $entry, string $reason, ?string $by = null): self
     {
-        return new self($entry->id(), $entry->part, $entry->pass, $entry->required, self::unequalValues($entry), $reason, $by);
+        return new self(
+            $entry->id(),
+            $entry->part,
+            $entry->pass,
+            $entry->required,
+            self::unequalValues($entry),
+            $reason,
+            $by,
+        );
     }
 
     public function holdsFor(Entry $entry): bool
     {
-        return $entry->isUnequal() && $this->id === $entry->id() && $this->part === $entry->part && $this->pass === $entry->pass
+        return $entry->isUnequal()
+            && $this->id === $entry->id()
+            && $this->part === $entry->part
+            && $this->pass === $entry->pass
             && $this->required === $entry->required && array_diff(self::unequalValues($entry), $this->accepted) === [];
     }
 
@@ -41,6 +61,9 @@ final readonly class Waiver
     /** What a cell shows, with where frames differ. */
     private static function valueOf(Cell $cell): string
     {
-        return ($cell->found ?? '').implode('', array_map(static fn (array $run): string => "\n{$run['frames']}: {$run['found']}", $cell->runs));
+        return ($cell->found ?? '').implode(
+            '',
+            array_map(static fn (array $run): string => "\n{$run['frames']}: {$run['found']}", $cell->runs),
+        );
     }
 }

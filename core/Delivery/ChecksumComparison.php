@@ -16,7 +16,13 @@ final readonly class ChecksumComparison
      * @param  int  $absent  listed, and not there
      * @param  list<string>  $names  the first of those that are not right; raw bytes
      */
-    public function __construct(public int $lists, public int $unlisted, public int $wrong, public int $absent, public array $names) {}
+    public function __construct(
+        public int $lists,
+        public int $unlisted,
+        public int $wrong,
+        public int $absent,
+        public array $names,
+    ) {}
 
     public static function none(): self
     {
@@ -52,12 +58,24 @@ final readonly class ChecksumComparison
     /** @return array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>} */
     public function toArray(): array
     {
-        return ['lists' => $this->lists, 'unlisted' => $this->unlisted, 'wrong' => $this->wrong, 'absent' => $this->absent, 'names' => array_map(base64_encode(...), $this->names)];
+        return [
+            'lists' => $this->lists,
+            'unlisted' => $this->unlisted,
+            'wrong' => $this->wrong,
+            'absent' => $this->absent,
+            'names' => array_map(base64_encode(...), $this->names),
+        ];
     }
 
     /** @param  array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}  $data */
     public static function fromArray(array $data): self
     {
-        return new self($data['lists'], $data['unlisted'], $data['wrong'], $data['absent'], array_map(static fn (string $n): string => (string) base64_decode($n, true), $data['names']));
+        return new self(
+            $data['lists'],
+            $data['unlisted'],
+            $data['wrong'],
+            $data['absent'],
+            array_map(static fn (string $n): string => (string) base64_decode($n, true), $data['names']),
+        );
     }
 }

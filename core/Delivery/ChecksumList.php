@@ -12,7 +12,8 @@ use PlainLedger\Core\Media\ByteSource;
  */
 final readonly class ChecksumList
 {
-    private const NAMES = '~(?:\.(?:sha256|sha256sums?|sha1|md5|md5sums?|mhl)|(?:^|[._-])(?:checksums?|sha256sums?|md5sums?|hashes)(?:\.txt)?)$~i';
+    private const NAMES = '~(?:\.(?:sha256|sha256sums?|sha1|md5|md5sums?|mhl)|(?:^|[._-])(?:checksums?|sha256sums?'
+        .'|md5sums?|hashes)(?:\.txt)?)$~i';
 
     private const LARGEST = 64_000_000;
 
@@ -66,7 +67,10 @@ final readonly class ChecksumList
         $sums = [];
         preg_match_all('~<hash\b.*?</hash>~s', $text, $hashes);
         foreach ($hashes[0] as $hash) {
-            if (preg_match('~<path[^>]*>([^<]+)</path>~', $hash, $p) === 1 && preg_match('~<(md5|sha1|sha256|xxh64)\b[^>]*>([0-9A-Fa-f]+)</~', $hash, $m) === 1) {
+            if (
+                preg_match('~<path[^>]*>([^<]+)</path>~', $hash, $p) === 1
+                && preg_match('~<(md5|sha1|sha256|xxh64)\b[^>]*>([0-9A-Fa-f]+)</~', $hash, $m) === 1
+            ) {
                 $sums[html_entity_decode($p[1], ENT_QUOTES | ENT_XML1)] = [$m[1], strtolower($m[2])];
             }
         }

@@ -71,8 +71,14 @@ final class FactsTable
         $fraction = static fn (?BigRational $v): ?string => $v === null ? null : Fraction::writeFull($v);
 
         return [
-            $f->kind?->value, $f->width, $f->height, $fraction($f->pixelAspect), $f->bitDepth, $f->sample, $f->channels, $f->alpha,
-            $f->compression, $f->frameRate === null ? null : (string) $f->frameRate, $f->frameCount, $f->codec, $f->chroma, $f->region,
+            $f->kind?->value, $f->width, $f->height, $fraction($f->pixelAspect), $f->bitDepth, $f->sample, $f->channels,
+            $f->alpha,
+            $f->compression,
+            $f->frameRate === null ? null : (string) $f->frameRate,
+            $f->frameCount,
+            $f->codec,
+            $f->chroma,
+            $f->region,
             $f->camera, $f->layers, $f->audio, $f->complete, $f->damage?->value, $f->damageSays, $f->tracks,
             $f->density, $f->colour, $f->projection, $f->quality,
         ];
@@ -90,11 +96,27 @@ final class FactsTable
         $table = new self;
         foreach ($rows as $row) {
             /** @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>, 21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row */
-            [$kind, $width, $height, $aspect, $bits, $sample, $channels, $alpha, $compression, $rate, $frames, $codec, $chroma, $region, $camera, $layers, $audio, $complete, $damage, $says, $tracks] = $row;
+            [
+                $kind, $width, $height, $aspect, $bits, $sample, $channels, $alpha, $compression, $rate, $frames,
+                $codec, $chroma, $region, $camera, $layers, $audio, $complete, $damage, $says, $tracks,
+            ] = $row;
             $table->ids[self::key(array_values($row))] ??= count($table->facts);
             $table->facts[] = new MediaFacts(
-                $kind === null ? null : Kind::from($kind), $width, $height, $aspect === null ? null : Fraction::parse($aspect), $bits, $sample,
-                $channels, $alpha, $compression, $rate === null ? null : FrameRate::parse($rate), $frames, $codec, $chroma, $region, $camera,
+                $kind === null ? null : Kind::from($kind),
+                $width,
+                $height,
+                $aspect === null ? null : Fraction::parse($aspect),
+                $bits,
+                $sample,
+                $channels,
+                $alpha,
+                $compression,
+                $rate === null ? null : FrameRate::parse($rate),
+                $frames,
+                $codec,
+                $chroma,
+                $region,
+                $camera,
                 $layers, $audio, $complete, $damage === null ? null : Damage::from($damage), $says, [], $tracks,
                 $row[21] ?? null, $row[22] ?? null, $row[23] ?? null, $row[24] ?? null,
             );

@@ -64,7 +64,14 @@ final readonly class FolderListing implements Listing
             foreach ($stats as $name => $stat) {
                 $type = $stat['mode'] & FileState::TYPE;
                 if ($type === FileState::REGULAR) {
-                    yield new ListedFile($folder, (string) $name, $stat['size'], $stat['mtime'], null, FileState::identity($stat));
+                    yield new ListedFile(
+                        $folder,
+                        (string) $name,
+                        $stat['size'],
+                        $stat['mtime'],
+                        null,
+                        FileState::identity($stat),
+                    );
                 } elseif ($type === FileState::FOLDER) {
                     $below[] = (string) $name;
                 } else {
@@ -95,7 +102,10 @@ final readonly class FolderListing implements Listing
         clearstatcache(true);
         $there = realpath($this->pathOf($folder)) === $this->pathOf($folder);
         if ($folder === '') {
-            throw FolderRefused::because($this->root, $there ? 'may not be read: permission is missing' : 'is gone, or was moved');
+            throw FolderRefused::because(
+                $this->root,
+                $there ? 'may not be read: permission is missing' : 'is gone, or was moved',
+            );
         }
         $up = dirname($folder);
         $why = $there ? 'this folder may not be read' : 'this folder was changed while it was looked at';
@@ -112,7 +122,14 @@ final readonly class FolderListing implements Listing
             default => null,
         };
 
-        return new ListedFile($folder, $name, $why === null ? $state->size : 0, $state->modified, $why, $state->identity);
+        return new ListedFile(
+            $folder,
+            $name,
+            $why === null ? $state->size : 0,
+            $state->modified,
+            $why,
+            $state->identity,
+        );
     }
 
     public function open(ListedFile $file): ByteSource

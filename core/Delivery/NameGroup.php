@@ -63,8 +63,11 @@ final class NameGroup
      * @param  list<string>  $literals  one more than there are numbers
      * @param  list<string>  $first  the numbers of the first file
      */
-    private function __construct(public readonly string $folder, private readonly array $literals, private readonly array $first)
-    {
+    private function __construct(
+        public readonly string $folder,
+        private readonly array $literals,
+        private readonly array $first,
+    ) {
         $this->columns = array_fill(0, count($first), '');
         $this->digits = $this->columns;
     }
@@ -74,7 +77,13 @@ final class NameGroup
     {
         // the digit of an extension (`mp4`) counts nothing
         $extension = preg_match('~\.[A-Za-z][A-Za-z0-9]{0,4}$~', $name, $m) === 1 ? $m[0] : '';
-        $parts = preg_split('~((?:(?<![0-9A-Za-z\x80-\xFF])-)?\d+)~', substr($name, 0, strlen($name) - strlen($extension)), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [''];
+        $parts = preg_split(
+            '~((?:(?<![0-9A-Za-z\x80-\xFF])-)?\d+)~',
+            substr($name, 0, strlen($name) - strlen($extension)),
+            -1,
+            PREG_SPLIT_DELIM_CAPTURE,
+        )
+            ?: [''];
         $parts[count($parts) - 1] .= $extension;
         $literals = [$parts[0]];
         $numbers = [];
@@ -207,13 +216,17 @@ final class NameGroup
      */
     public function numbers(int $column): array
     {
-        return $this->columns[$column] === '' ? array_fill(0, $this->count, (int) $this->first[$column]) : self::unpacked('q*', $this->columns[$column]);
+        return $this->columns[$column] === ''
+            ? array_fill(0, $this->count, (int) $this->first[$column])
+            : self::unpacked('q*', $this->columns[$column]);
     }
 
     /** How many digits every file writes this number with; null where they differ. */
     public function sharedDigits(int $column): ?int
     {
-        $lengths = $this->columns[$column] === '' ? strlen(ltrim($this->first[$column], '-')) : count_chars($this->digits[$column], 1);
+        $lengths = $this->columns[$column] === ''
+            ? strlen(ltrim($this->first[$column], '-'))
+            : count_chars($this->digits[$column], 1);
         if (is_int($lengths)) {
             return $lengths;
         }
@@ -316,13 +329,25 @@ final class NameGroup
     {
         $identity = $this->identities === '' ? 0 : self::at($this->identities, $row);
 
-        return new ListedFile($this->folder, $this->name($row), self::at($this->sizes, $row), self::at($this->times, $row), $this->refused[$row] ?? null, $identity);
+        return new ListedFile(
+            $this->folder,
+            $this->name($row),
+            self::at($this->sizes, $row),
+            self::at($this->times, $row),
+            $this->refused[$row] ?? null,
+            $identity,
+        );
     }
 
     /** A file that has been changed since, as it is now. */
     public function relist(int $row, ListedFile $file): void
     {
-        $put = static fn (string $column, int $value): string => substr_replace($column, pack('q', $value), 8 * $row, 8);
+        $put = static fn (string $column, int $value): string => substr_replace(
+            $column,
+            pack('q', $value),
+            8 * $row,
+            8,
+        );
         $this->sizes = $put($this->sizes, $file->size);
         $this->times = $put($this->times, $file->modified);
         $this->identities = $this->identities === '' ? '' : $put($this->identities, $file->identity);
@@ -372,7 +397,10 @@ final class NameGroup
     {
         foreach (array_keys($this->first) as $column) {
             $text = $this->numberText($column, $row);
-            if ((int) $text === $number || ($number >= 0 && preg_match('~0*'.$number.'$~', $text) === 1 && strlen($text) > 4)) {
+            if (
+                (int) $text === $number
+                || ($number >= 0 && preg_match('~0*'.$number.'$~', $text) === 1 && strlen($text) > 4)
+            ) {
                 return true;
             }
         }
@@ -414,7 +442,9 @@ final class NameGroup
     /** Null where it could not be looked at, or was not asked to be. */
     public function look(int $row): ?PixelSample
     {
-        return $this->lookLength === 0 ? null : PixelSample::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
+        return $this->lookLength === 0
+            ? null
+            : PixelSample::unpacked(substr($this->looks, $row * $this->lookLength, $this->lookLength));
     }
 
     /** Why its pixels were not unpacked, where they were too many. */
@@ -446,13 +476,36 @@ final class NameGroup
             'literals' => array_map($text, $this->literals),
             'first' => $this->first,
             'count' => $this->count,
-            'columns' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), array_values($this->columns)),
-            'digits' => array_map(static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)), array_values($this->digits)),
+            'columns' => array_map(
+                static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)),
+                array_values($this->columns),
+            ),
+            'digits' => array_map(
+                static fn (string $c): string => base64_encode((string) gzdeflate($c, 3)),
+                array_values($this->digits),
+            ),
             'sizes' => base64_encode((string) gzdeflate($this->sizes, 3)),
             'times' => base64_encode((string) gzdeflate($this->times, 3)),
             'facts' => base64_encode((string) gzdeflate($this->facts, 3)),
             'refused' => $this->refused,
-        ] + array_filter(['unlooked' => $this->unlooked, 'other_frame' => $this->otherFrame, 'timecodes' => $this->timecodes, 'distances' => $this->distances], static fn (array $a): bool => $a !== []) + ($this->lookLength === 0 ? [] : ['looks' => base64_encode((string) gzdeflate($this->looks, 3)), 'look_length' => $this->lookLength]);
+        ]
+            + array_filter(
+                [
+                    'unlooked' => $this->unlooked,
+                    'other_frame' => $this->otherFrame,
+                    'timecodes' => $this->timecodes,
+                    'distances' => $this->distances,
+                ],
+                static fn (array $a): bool => $a !== [],
+            )
+            + (
+                $this->lookLength === 0
+                    ? []
+                    : [
+                        'looks' => base64_encode((string) gzdeflate($this->looks, 3)),
+                        'look_length' => $this->lookLength,
+                    ]
+            );
     }
 
     /** @return array<string, mixed> the same, and what only a scan under way needs */
@@ -470,11 +523,21 @@ final class NameGroup
         $group->count = $data['count'];
         $group->columns = array_map($packed, $data['columns']);
         $group->digits = array_map($packed, $data['digits']);
-        [$group->sizes, $group->times, $group->facts] = [$packed($data['sizes']), $packed($data['times']), $packed($data['facts'])];
+        [$group->sizes, $group->times, $group->facts] = [
+            $packed($data['sizes']),
+            $packed($data['times']),
+            $packed($data['facts']),
+        ];
         [$group->refused, $group->unlooked] = [$data['refused'], $data['unlooked'] ?? []];
         $group->identities = isset($data['identities']) ? $packed($data['identities']) : '';
-        [$group->otherFrame, $group->timecodes, $group->distances] = [$data['other_frame'] ?? [], $data['timecodes'] ?? [], $data['distances'] ?? []];
-        [$group->looks, $group->lookLength] = isset($data['looks']) ? [$packed($data['looks']), $data['look_length'] ?? 0] : ['', 0];
+        [$group->otherFrame, $group->timecodes, $group->distances] = [
+            $data['other_frame'] ?? [],
+            $data['timecodes'] ?? [],
+            $data['distances'] ?? [],
+        ];
+        [$group->looks, $group->lookLength] = isset($data['looks'])
+            ? [$packed($data['looks']), $data['look_length'] ?? 0]
+            : ['', 0];
 
         return $group;
     }

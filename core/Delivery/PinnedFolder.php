@@ -130,7 +130,9 @@ final class PinnedFolder
     /** Null where nothing of that name is there. */
     public function state(string $name): ?FileState
     {
-        $stat = $name === '' || str_contains($name, '/') || str_contains($name, "\0") ? false : @lstat("{$this->way}/{$name}");
+        $stat = $name === '' || str_contains($name, '/') || str_contains($name, "\0")
+            ? false
+            : @lstat("{$this->way}/{$name}");
 
         return $stat === false ? null : FileState::of($stat);
     }

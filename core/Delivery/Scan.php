@@ -63,8 +63,14 @@ final class Scan
     /** How many files have been compared with their checksums. */
     private int $summedUp = 0;
 
-    public function __construct(private readonly Listing $listing, private readonly Probe $probe, private readonly ScanDepth $depth = ScanDepth::Quick, private readonly ?PixelSampler $looker = null, private readonly bool $sums = false, private readonly ?CrashGuard $caution = null)
-    {
+    public function __construct(
+        private readonly Listing $listing,
+        private readonly Probe $probe,
+        private readonly ScanDepth $depth = ScanDepth::Quick,
+        private readonly ?PixelSampler $looker = null,
+        private readonly bool $sums = false,
+        private readonly ?CrashGuard $caution = null,
+    ) {
         $this->facts = new FactsTable;
     }
 
@@ -250,12 +256,18 @@ final class Scan
     {
         $over = match (true) {
             $this->files > self::MOST_FILES => number_format(self::MOST_FILES).' files, more than are compared at once',
-            $this->odds > self::MOST_ODD => number_format(self::MOST_ODD).' files that belong to no sequence, more than are told apart',
-            $this->looker !== null && $this->files > self::MOST_LOOKED_AT => number_format(self::MOST_LOOKED_AT).' files, and their pixels are to be looked at',
+            $this->odds > self::MOST_ODD => number_format(self::MOST_ODD)
+                .' files that belong to no sequence, more than are told apart',
+            $this->looker !== null
+                && $this->files > self::MOST_LOOKED_AT => number_format(self::MOST_LOOKED_AT)
+                    .' files, and their pixels are to be looked at',
             default => null,
         };
         if ($over !== null) {
-            throw FolderRefused::because(basename($this->listing->root()), "holds more than {$over}. Check a folder further down");
+            throw FolderRefused::because(
+                basename($this->listing->root()),
+                "holds more than {$over}. Check a folder further down",
+            );
         }
     }
 
@@ -270,7 +282,9 @@ final class Scan
                 return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
             }
             try {
-                return $this->caution === null ? $this->probe->read($this->listing->open($file), $this->depth) : $this->readCarefully($file, $this->caution);
+                return $this->caution === null
+                    ? $this->probe->read($this->listing->open($file), $this->depth)
+                    : $this->readCarefully($file, $this->caution);
             } catch (SourceUnreadable $gone) {
                 if (! $gone->changed || $try >= self::AGAIN) {
                     return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
@@ -338,7 +352,15 @@ final class Scan
     {
         $odd = $this->odd === '' ? [] : explode("\0", substr($this->odd, 0, -1));
 
-        return new Delivery(array_values($this->groups), $this->facts, $odd, $now, $this->depth, $this->listing->root(), $this->checksums);
+        return new Delivery(
+            array_values($this->groups),
+            $this->facts,
+            $odd,
+            $now,
+            $this->depth,
+            $this->listing->root(),
+            $this->checksums,
+        );
     }
 
     /** @return array<string, mixed> plain values that JSON can hold */

@@ -46,8 +46,10 @@ final readonly class ScanOrder
 
         return json_encode([
             'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'looks_for' => $this->looksFor,
-            'approved' => (object) array_map(static fn (array $a): array => array_map($raw, $a), $this->approved), 'sums' => $this->sums,
-            'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided, 'careful' => $this->careful,
+            'approved' => (object) array_map(static fn (array $a): array => array_map($raw, $a), $this->approved),
+            'sums' => $this->sums,
+            'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
+            'careful' => $this->careful,
         ], JSON_THROW_ON_ERROR);
     }
 
@@ -60,7 +62,10 @@ final readonly class ScanOrder
         foreach ($data['avoided'] as [$path, $stages]) {
             $avoided[$raw($path)] = $stages;
         }
-        $approved = array_map(static fn (array $a): array => ['folder' => $raw($a['folder']), 'name' => $raw($a['name'])], $data['approved']);
+        $approved = array_map(
+            static fn (array $a): array => ['folder' => $raw($a['folder']), 'name' => $raw($a['name'])],
+            $data['approved'],
+        );
 
         return new self(
             $raw($data['folder']), ScanDepth::from($data['depth']), $data['looks_for'], $approved, $data['sums'],

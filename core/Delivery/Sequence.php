@@ -34,13 +34,19 @@ final readonly class Sequence
     public static function of(NameGroup $group, ?int $column, string $lead = '', string $trail = ''): array
     {
         if ($column === null) {
-            return array_map(static fn (int $row): self => new self($group, null, 0, [], [$row]), range(0, $group->count() - 1));
+            return array_map(
+                static fn (int $row): self => new self($group, null, 0, [], [$row]),
+                range(0, $group->count() - 1),
+            );
         }
         if ($lead !== '' || $trail !== '') {
             return self::within($group, $column, $lead, $trail);
         }
         $numbers = $group->numbers($column);
-        $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
+        $others = array_filter(
+            range(0, $group->columnCount() - 1),
+            static fn (int $c): bool => $c !== $column && $group->varies($c),
+        );
         $shared = $group->sharedDigits($column);
         if ($others === [] && $shared !== null) {
             return [self::sorted($group, $column, $shared, $numbers, array_keys($numbers))];
@@ -61,7 +67,13 @@ final readonly class Sequence
                 $texts[$row] = ltrim($group->numberText($column, $row), '-');
             }
             foreach (self::byDigits($texts) as $digits => $alike) {
-                $sequences[] = self::sorted($group, $column, $digits, array_map(static fn (int $row): int => $numbers[$row], $alike), $alike);
+                $sequences[] = self::sorted(
+                    $group,
+                    $column,
+                    $digits,
+                    array_map(static fn (int $row): int => $numbers[$row], $alike),
+                    $alike,
+                );
             }
         }
 
@@ -77,7 +89,10 @@ final readonly class Sequence
     {
         $buckets = [];
         $sequences = [];
-        $others = array_filter(range(0, $group->columnCount() - 1), static fn (int $c): bool => $c !== $column && $group->varies($c));
+        $others = array_filter(
+            range(0, $group->columnCount() - 1),
+            static fn (int $c): bool => $c !== $column && $group->varies($c),
+        );
         for ($row = 0; $row < $group->count(); $row++) {
             $text = ltrim($group->numberText($column, $row), '-');
             $own = substr($text, strlen($lead), strlen($text) - strlen($lead) - strlen($trail));
@@ -102,8 +117,15 @@ final readonly class Sequence
      * @param  list<int>  $numbers
      * @param  list<int>  $rows
      */
-    private static function sorted(NameGroup $group, int $column, int $digits, array $numbers, array $rows, string $lead = '', string $trail = ''): self
-    {
+    private static function sorted(
+        NameGroup $group,
+        int $column,
+        int $digits,
+        array $numbers,
+        array $rows,
+        string $lead = '',
+        string $trail = '',
+    ): self {
         array_multisort($numbers, SORT_NUMERIC, $rows);
 
         return new self($group, $column, max(1, $digits), $numbers, $rows, $lead, $trail);
@@ -206,7 +228,17 @@ final readonly class Sequence
             return FrameRange::none();
         }
 
-        return FrameRange::fromNumbers(array_filter($this->numbers, fn (int $n): bool => str_pad((string) abs($n), $digits, '0', STR_PAD_LEFT) !== str_pad((string) abs($n), $this->digits, '0', STR_PAD_LEFT)));
+        return FrameRange::fromNumbers(
+            array_filter(
+                $this->numbers,
+                fn (int $n): bool => str_pad((string) abs($n), $digits, '0', STR_PAD_LEFT) !== str_pad(
+                    (string) abs($n),
+                    $this->digits,
+                    '0',
+                    STR_PAD_LEFT,
+                ),
+            ),
+        );
     }
 
     /** Which row of the group holds one number; null where none does. */

@@ -32,7 +32,11 @@ final readonly class ArrivalPace
         $age = $scannedAt - $times[count($times) - 1];
 
         // a clock that is an hour ahead says nothing about what is happening now
-        return new self($age < -3600 ? null : max(0, $age), $gaps === [] ? 0 : $gaps[intdiv(count($gaps), 2)], count($times) > 1 && $times[count($times) - 1] - $times[0] <= self::COPIED);
+        return new self(
+            $age < -3600 ? null : max(0, $age),
+            $gaps === [] ? 0 : $gaps[intdiv(count($gaps), 2)],
+            count($times) > 1 && $times[count($times) - 1] - $times[0] <= self::COPIED,
+        );
     }
 
     public function isStillArriving(): bool
@@ -42,7 +46,8 @@ final readonly class ArrivalPace
 
     public function says(): string
     {
-        return "the newest file is {$this->age} s old".($this->gap > 0 ? ", and one came about every {$this->gap} s" : '');
+        return "the newest file is {$this->age} s old"
+            .($this->gap > 0 ? ", and one came about every {$this->gap} s" : '');
     }
 
     public static function duration(int $seconds): string

@@ -31,7 +31,10 @@ final readonly class Cause
     /** What makes it the same as another, found in another pass. */
     public function key(): string
     {
-        return implode("\0", [$this->part, $this->finding->id->value, $this->finding->side->value, $this->finding->says]);
+        return implode(
+            "\0",
+            [$this->part, $this->finding->id->value, $this->finding->side->value, $this->finding->says],
+        );
     }
 
     /** The same, seen in one more pass. */
@@ -41,7 +44,9 @@ final readonly class Cause
 
         return new self(
             $finding, $this->part, array_values(array_unique([...$this->explains, ...$other->explains])),
-            array_values(array_unique([...$this->or, ...$other->or], SORT_REGULAR)), null, [...$this->places, ...$other->places],
+            array_values(array_unique([...$this->or, ...$other->or], SORT_REGULAR)),
+            null,
+            [...$this->places, ...$other->places],
         );
     }
 
@@ -49,6 +54,13 @@ final readonly class Cause
     {
         $fixes = array_map(static fn (Fix $f): Fix => $f->ofPass($pass), $this->finding->fixes);
 
-        return new self($this->finding->withFixes($fixes), $this->part, $this->explains, $this->or, $pass, $this->places);
+        return new self(
+            $this->finding->withFixes($fixes),
+            $this->part,
+            $this->explains,
+            $this->or,
+            $pass,
+            $this->places,
+        );
     }
 }

@@ -28,6 +28,10 @@ final readonly class DamagedTail
     {
         $at = $pass->frames->place($tail->first());
 
-        return ["frame {$tail->first()}: ".($at === null ? 'not whole' : $pass->frames->factsAt($at)->damageSays ?? 'not whole')];
+        return [
+            "frame {$tail->first()}: ".(
+                $at === null ? 'not whole' : $pass->frames->factsAt($at)->damageSays ?? 'not whole'
+            ),
+        ];
     }
 }

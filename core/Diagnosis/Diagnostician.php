@@ -51,8 +51,10 @@ final readonly class Diagnostician
     public static function standard(): self
     {
         return new self([
-            new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses, new RateOfAnotherStandard, new SpeedChanged,
-            new CameraCauses, new SceneStateCauses, new FormatCauses, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
+            new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
+            new RateOfAnotherStandard, new SpeedChanged,
+            new CameraCauses, new SceneStateCauses, new FormatCauses, new CodecCauses, new SizeCapCause,
+            new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
             new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }
@@ -62,7 +64,12 @@ final readonly class Diagnostician
     {
         $causes = [];
         foreach ($check->subjects as $subject) {
-            $own = array_values(array_filter($check->lines, static fn (PassEntries $l): bool => $l->subject->part->name === $subject->part->name));
+            $own = array_values(
+                array_filter(
+                    $check->lines,
+                    static fn (PassEntries $l): bool => $l->subject->part->name === $subject->part->name,
+                ),
+            );
             $causes = [...$causes, ...$this->ofPart($own)];
         }
         $catalogue = Catalogue::standard();
@@ -70,7 +77,15 @@ final readonly class Diagnostician
         $parts = array_flip(array_map(static fn (Subject $s): string => $s->part->name, $check->subjects));
         $weights = array_map(static fn (Cause $c): array => [
             -count($c->explains), $parts[$c->part] ?? 0,
-            min([count($groups), ...array_map(static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true), $c->explains)]),
+            min(
+                [
+                    count($groups),
+                    ...array_map(
+                        static fn (string $id): int => (int) array_search($catalogue->find($id)?->group, $groups, true),
+                        $c->explains,
+                    ),
+                ],
+            ),
             $c->finding->id->place(), $c->places[0] ?? 0,
             min([PHP_INT_MAX, ...array_map($catalogue->place(...), $c->explains)]),
         ], $causes);
@@ -100,8 +115,15 @@ final readonly class Diagnostician
         foreach ($found as $seen) {
             $places = array_merge(...array_map(static fn (array $s): array => $s[0]->places, $seen));
             if (count($lines) < 2 || (array_diff($there, $places) === [] && count($seen) > 1)) {
-                $fixed = array_map(static fn (array $s): Cause => self::withNamedFiles($s[0], count($lines) < 2 ? null : $s[1]), $seen);
-                $causes[] = array_reduce(array_slice($fixed, 1), static fn (Cause $all, Cause $one): Cause => $all->joined($one), $fixed[0]);
+                $fixed = array_map(
+                    static fn (array $s): Cause => self::withNamedFiles($s[0], count($lines) < 2 ? null : $s[1]),
+                    $seen,
+                );
+                $causes[] = array_reduce(
+                    array_slice($fixed, 1),
+                    static fn (Cause $all, Cause $one): Cause => $all->joined($one),
+                    $fixed[0],
+                );
             } else {
                 $causes = [...$causes, ...array_map(static fn (array $s): Cause => $s[0]->ofPass($s[1]), $seen)];
             }
@@ -113,9 +135,22 @@ final readonly class Diagnostician
     /** Work on single files says of which pass they are, even where the mistake is the same in all. */
     private static function withNamedFiles(Cause $cause, ?string $pass): Cause
     {
-        $fixes = array_map(static fn (Fix $f): Fix => $f->isAboutFiles() && ! in_array(RequirementId::DELIVERY_EXTRAS, $cause->explains, true) ? $f->ofPass($pass) : $f, $cause->finding->fixes);
+        $fixes = array_map(
+            static fn (Fix $f): Fix => $f->isAboutFiles()
+                && ! in_array(RequirementId::DELIVERY_EXTRAS, $cause->explains, true)
+                ? $f->ofPass($pass)
+                : $f,
+            $cause->finding->fixes,
+        );
 
-        return new Cause($cause->finding->withFixes($fixes), $cause->part, $cause->explains, $cause->or, null, $cause->places);
+        return new Cause(
+            $cause->finding->withFixes($fixes),
+            $cause->part,
+            $cause->explains,
+            $cause->or,
+            null,
+            $cause->places,
+        );
     }
 
     /** @return list<Cause> */
@@ -145,7 +180,17 @@ final readonly class Diagnostician
 
         $settled = self::withEverySetting($situation, $settled);
 
-        return array_map(static fn (Cause $c): Cause => new Cause($c->finding, $lines->subject->part->name, $c->explains, $c->or, null, $place === null ? [] : [$place]), $settled);
+        return array_map(
+            static fn (Cause $c): Cause => new Cause(
+                $c->finding,
+                $lines->subject->part->name,
+                $c->explains,
+                $c->or,
+                null,
+                $place === null ? [] : [$place],
+            ),
+            $settled,
+        );
     }
 
     /**
@@ -165,9 +210,15 @@ final readonly class Diagnostician
         foreach ($causes as $at => $cause) {
             $fixes = $cause->finding->fixes;
             foreach ($cause->explains as $id) {
-                $plain = preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1 && ! isset($set[$id]) && $situation->inScene($id) && ! $situation->inFiles($id);
+                $plain = preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1
+                    && ! isset($set[$id])
+                    && $situation->inScene($id)
+                    && ! $situation->inFiles($id);
                 if ($plain && $situation->scene()?->get($id) !== $situation->asTyped($id)) {
-                    $fixes = [...$fixes, ...EntryFix::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes];
+                    $fixes = [
+                        ...$fixes,
+                        ...EntryFix::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes,
+                    ];
                     $set[$id] = true;
                 }
             }
@@ -232,7 +283,12 @@ final readonly class Diagnostician
         }
         $causes = [];
         foreach ($kept as $at => $finding) {
-            $causes[] = new Cause($finding, '', $explains[$at] ?? [], array_values(array_unique([...$finding->standing->or, ...$or[$at] ?? []], SORT_REGULAR)));
+            $causes[] = new Cause(
+                $finding,
+                '',
+                $explains[$at] ?? [],
+                array_values(array_unique([...$finding->standing->or, ...$or[$at] ?? []], SORT_REGULAR)),
+            );
         }
 
         return $causes;

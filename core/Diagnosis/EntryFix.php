@@ -16,12 +16,27 @@ final readonly class EntryFix
 {
     /** What no saving brings back into a picture. */
     private const ONLY_BY_RENDER = [
-        RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_REGION, RequirementId::CAMERA_NAME, RequirementId::PASSES, RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_BLACK, RequirementId::CONTENT_FROZEN,
-        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_REFERENCE, RequirementId::FORMAT_QUALITY, RequirementId::COLOUR_ENCODING,
+        RequirementId::PICTURE_RESOLUTION,
+        RequirementId::PICTURE_DISPLAY_ASPECT,
+        RequirementId::PICTURE_REGION,
+        RequirementId::CAMERA_NAME,
+        RequirementId::PASSES,
+        RequirementId::CONTENT_WHOLE,
+        RequirementId::CONTENT_BLACK,
+        RequirementId::CONTENT_FROZEN,
+        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE,
+        RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_REFERENCE, RequirementId::FORMAT_QUALITY,
+        RequirementId::COLOUR_ENCODING,
     ];
 
     /** What only the header tells. */
-    private const ONLY_HEADER = [RequirementId::PICTURE_PIXEL_ASPECT, RequirementId::PICTURE_DENSITY, RequirementId::PICTURE_PROJECTION, RequirementId::TIME_RATE, RequirementId::TIME_START_TIMECODE];
+    private const ONLY_HEADER = [
+        RequirementId::PICTURE_PIXEL_ASPECT,
+        RequirementId::PICTURE_DENSITY,
+        RequirementId::PICTURE_PROJECTION,
+        RequirementId::TIME_RATE,
+        RequirementId::TIME_START_TIMECODE,
+    ];
 
     /** What follows from the range and the rate of a scene, which are set instead. */
     private const DERIVED = [RequirementId::TIME_COUNT, RequirementId::TIME_DURATION];
@@ -29,7 +44,11 @@ final readonly class EntryFix
     private const CHROMA = ['4:2:0' => 1, '4:2:2' => 2, '4:4:4' => 3];
 
     /** Lines that no single piece of work answers: the frames themselves, or other causes, say what to do. */
-    private const BY_OTHERS = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::TIME_DURATION, RequirementId::DELIVERY_EXTRAS, RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM, 'time.frame_in_header'];
+    private const BY_OTHERS = [
+        RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::TIME_DURATION,
+        RequirementId::DELIVERY_EXTRAS, RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM,
+        'time.frame_in_header',
+    ];
 
     /** @param  list<Fix>  $fixes */
     private function __construct(public array $fixes, public bool $render) {}
@@ -57,7 +76,10 @@ final readonly class EntryFix
             return new self([self::encoded($situation, $id, $label, $found, $to)], false);
         }
         if ($delivers === Delivers::File) {
-            return new self([Fix::deliver($part, $to, null, "Deliver the file with {$label} {$to}; it is {$found}.")], false);
+            return new self(
+                [Fix::deliver($part, $to, null, "Deliver the file with {$label} {$to}; it is {$found}.")],
+                false,
+            );
         }
         $frames = $situation->framesOf($id);
         if (self::isLost($situation, $id, $found)) {
@@ -74,7 +96,8 @@ final readonly class EntryFix
     {
         $scene = $situation->scene();
 
-        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null) || ($id === RequirementId::FORMAT_FILE_SIZE && $scene?->get(RequirementId::FORMAT_BIT_RATE) !== null);
+        return (in_array($id, self::DERIVED, true) && $scene?->frames() !== null)
+            || ($id === RequirementId::FORMAT_FILE_SIZE && $scene?->get(RequirementId::FORMAT_BIT_RATE) !== null);
     }
 
     /** A movie is encoded again, from its frames where they are there. */
@@ -84,7 +107,9 @@ final readonly class EntryFix
         if (in_array($id, self::ONLY_HEADER, true) && $id !== RequirementId::TIME_RATE) {
             return Fix::retag($part->name, $id, $label, $found, $to);
         }
-        $says = ($part->madeFrom === null ? 'Encode the movie again' : "Make the movie again from {$part->madeFrom}").", with {$label} {$to}; it is {$found}.";
+        $says = (
+            $part->madeFrom === null ? 'Encode the movie again' : "Make the movie again from {$part->madeFrom}"
+        ).", with {$label} {$to}; it is {$found}.";
 
         return Fix::encode($part->name, $id, $label, $found, $to, null, $says);
     }
@@ -98,7 +123,9 @@ final readonly class EntryFix
             RequirementId::FORMAT_BIT_DEPTH => (int) $found < (int) $asked,
             RequirementId::FORMAT_SAMPLE => $found === 'uint' && $asked !== 'uint',
             RequirementId::FORMAT_ALPHA => $found === 'none',
-            RequirementId::FORMAT_CHROMA => (self::CHROMA[$found] ?? 0) < (self::CHROMA[explode(' | ', $asked)[0]] ?? 0),
+            RequirementId::FORMAT_CHROMA => (self::CHROMA[$found] ?? 0) < (
+                self::CHROMA[explode(' | ', $asked)[0]] ?? 0
+            ),
             default => in_array($id, self::ONLY_BY_RENDER, true),
         };
     }

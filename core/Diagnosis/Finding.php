@@ -29,8 +29,14 @@ final readonly class Finding
      * @param  list<string>  $touches
      * @param  list<Fix>  $fixes
      */
-    public static function of(CauseId $id, Side $side, string $says, array $evidence, array $touches, array $fixes = []): self
-    {
+    public static function of(
+        CauseId $id,
+        Side $side,
+        string $says,
+        array $evidence,
+        array $touches,
+        array $fixes = [],
+    ): self {
         return new self($id, $side, $says, $evidence, $touches, $fixes, new Standing);
     }
 

@@ -16,19 +16,39 @@ final readonly class Fix
     /**
      * @param  array<string, string|int>  $details  what the kind needs: id, from, to, frames, count, shift, pass
      */
-    private function __construct(public FixKind $kind, public string $part, public array $details, public string $says, private ?FrameRange $frames = null, private string $label = '') {}
+    private function __construct(
+        public FixKind $kind,
+        public string $part,
+        public array $details,
+        public string $says,
+        private ?FrameRange $frames = null,
+        private string $label = '',
+    ) {}
 
     /** @param  string|null  $says  where setting is not the word for it */
-    public static function set(string $part, string $id, string $label, ?string $from, string $to, ?string $says = null): self
-    {
-        $says ??= "Set {$label} to ".self::brief($to).($from === null || $from === '' || $from === $to ? '.' : '; it is '.self::brief($from).'.');
+    public static function set(
+        string $part,
+        string $id,
+        string $label,
+        ?string $from,
+        string $to,
+        ?string $says = null,
+    ): self {
+        $says ??= "Set {$label} to "
+            .self::brief($to)
+            .($from === null || $from === '' || $from === $to ? '.' : '; it is '.self::brief($from).'.');
 
         return new self(FixKind::Set, $part, ['id' => $id, 'from' => $from ?? '', 'to' => $to], $says);
     }
 
     public static function render(string $part, FrameRange $frames, bool $again): self
     {
-        $what = 'Render '.self::brief((string) $frames).($again ? ' again' : '').', '.Text::count(count($frames), 'frame').'.';
+        $what = 'Render '
+            .self::brief((string) $frames)
+            .($again ? ' again' : '')
+            .', '
+            .Text::count(count($frames), 'frame')
+            .'.';
 
         return new self(FixKind::Render, $part, ['frames' => (string) $frames, 'count' => count($frames)], $what);
     }
@@ -36,36 +56,77 @@ final readonly class Fix
     /** A picture without a number. */
     public static function renderPicture(string $part, bool $again): self
     {
-        return new self(FixKind::Render, $part, ['frames' => '', 'count' => 1], $again ? 'Render the picture again.' : 'Render the picture.');
+        return new self(
+            FixKind::Render,
+            $part,
+            ['frames' => '', 'count' => 1],
+            $again ? 'Render the picture again.' : 'Render the picture.',
+        );
     }
 
     /** @param  int  $shift what is added to each number */
     public static function rename(string $part, string $from, string $to, ?FrameRange $frames, int $shift = 0): self
     {
         $from = Text::shown($from);
-        $details = ['from' => $from, 'to' => $to, 'frames' => (string) $frames, 'count' => $frames === null ? 1 : count($frames)];
+        $details = [
+            'from' => $from,
+            'to' => $to,
+            'frames' => (string) $frames,
+            'count' => $frames === null ? 1 : count($frames),
+        ];
         $moved = $shift === 0 ? '.' : ', each number '.($shift > 0 ? 'raised' : 'lowered').' by '.abs($shift).'.';
         $says = 'Rename '.($frames === null ? '' : Text::count(count($frames), 'file').': ')."{$from} to {$to}{$moved}";
 
-        return new self(FixKind::Rename, $part, $shift === 0 ? $details : $details + ['shift' => $shift], $says, $frames);
+        return new self(
+            FixKind::Rename,
+            $part,
+            $shift === 0 ? $details : $details + ['shift' => $shift],
+            $says,
+            $frames,
+        );
     }
 
     /** @param  string  $files  their names, as they are once they are right */
     public static function move(string $part, string $from, string $to, string $files, ?FrameRange $frames): self
     {
         $from = Text::shown($from);
-        $details = ['from' => $from, 'to' => $to, 'files' => $files, 'frames' => (string) $frames, 'count' => $frames === null ? 1 : count($frames)];
+        $details = [
+            'from' => $from,
+            'to' => $to,
+            'files' => $files,
+            'frames' => (string) $frames,
+            'count' => $frames === null ? 1 : count($frames),
+        ];
         $place = static fn (string $folder): string => $folder === '.' ? 'the delivery’s root' : "“{$folder}”";
 
-        return new self(FixKind::Move, $part, $details, 'Move '.Text::count((int) $details['count'], 'file')." from {$place($from)} to {$place($to)}.", $frames);
+        return new self(
+            FixKind::Move,
+            $part,
+            $details,
+            'Move '.Text::count((int) $details['count'], 'file')." from {$place($from)} to {$place($to)}.",
+            $frames,
+        );
     }
 
     /** What a header tells is written anew; the pictures stay as they are. */
-    public static function retag(string $part, string $id, string $label, string $from, string $to, ?FrameRange $frames = null): self
-    {
+    public static function retag(
+        string $part,
+        string $id,
+        string $label,
+        string $from,
+        string $to,
+        ?FrameRange $frames = null,
+    ): self {
         $details = ['id' => $id, 'from' => $from, 'to' => $to] + self::which($frames);
 
-        return new self(FixKind::Retag, $part, $details, "Write {$label} {$to} into ".self::files($frames).'; the pictures stay as they are.', $frames, $label);
+        return new self(
+            FixKind::Retag,
+            $part,
+            $details,
+            "Write {$label} {$to} into ".self::files($frames).'; the pictures stay as they are.',
+            $frames,
+            $label,
+        );
     }
 
     /**
@@ -73,11 +134,28 @@ final readonly class Fix
      *
      * @param  string|null  $says  where a movie is encoded, or made of its frames
      */
-    public static function encode(string $part, string $id, string $label, string $from, string $to, ?FrameRange $frames = null, ?string $says = null): self
-    {
+    public static function encode(
+        string $part,
+        string $id,
+        string $label,
+        string $from,
+        string $to,
+        ?FrameRange $frames = null,
+        ?string $says = null,
+    ): self {
         $details = ['id' => $id, 'from' => $from, 'to' => $to] + self::which($frames);
 
-        return new self(FixKind::Encode, $part, $details, $says ?? 'Save '.self::files($frames)." again with {$label} {$to} instead of {$from}; nothing has to be rendered.", $frames, $label);
+        return new self(
+            FixKind::Encode,
+            $part,
+            $details,
+            $says
+                ?? 'Save '
+                    .self::files($frames)
+                    ." again with {$label} {$to} instead of {$from}; nothing has to be rendered.",
+            $frames,
+            $label,
+        );
     }
 
     /**
@@ -85,17 +163,29 @@ final readonly class Fix
      *
      * @param  string  $insteadOf  what was handed in
      */
-    public static function deliver(string $part, string $what, ?FrameRange $frames, string $says, string $insteadOf = ''): self
-    {
+    public static function deliver(
+        string $part,
+        string $what,
+        ?FrameRange $frames,
+        string $says,
+        string $insteadOf = '',
+    ): self {
         return new self(FixKind::Deliver, $part, ['to' => $what] + self::which($frames), $says, $frames, $insteadOf);
     }
 
     public static function setAside(string $part, string $what, int $count, ?FrameRange $frames = null): self
     {
         $what = Text::shown($what);
-        $says = $count === 1 ? "Set {$what} aside." : "Set {$count} files aside: {$what}".($frames === null ? '' : ' '.self::brief((string) $frames)).'.';
+        $says = $count === 1
+            ? "Set {$what} aside."
+            : "Set {$count} files aside: {$what}".($frames === null ? '' : ' '.self::brief((string) $frames)).'.';
 
-        return new self(FixKind::SetAside, $part, ['from' => $what, 'count' => $count] + ($frames === null ? [] : ['frames' => (string) $frames]), $says);
+        return new self(
+            FixKind::SetAside,
+            $part,
+            ['from' => $what, 'count' => $count] + ($frames === null ? [] : ['frames' => (string) $frames]),
+            $says,
+        );
     }
 
     public static function wait(string $part, string $says): self
@@ -110,7 +200,14 @@ final readonly class Fix
             return $this;
         }
 
-        return new self($this->kind, $this->part, ['pass' => $pass] + $this->details, rtrim($this->says, '.')." (pass {$pass}).", $this->frames, $this->label);
+        return new self(
+            $this->kind,
+            $this->part,
+            ['pass' => $pass] + $this->details,
+            rtrim($this->says, '.')." (pass {$pass}).",
+            $this->frames,
+            $this->label,
+        );
     }
 
     /**
@@ -123,12 +220,20 @@ final readonly class Fix
     public function without(FrameRange $gone, FrameRange $present, int $shift = 0): ?self
     {
         $shift = in_array($this->kind, [FixKind::Rename, FixKind::Deliver], true) ? 0 : $shift;
-        if ($this->frames === null || ! $this->isSparedByRender() || ($this->frames->and($gone)->isEmpty() && $shift === 0)) {
+        if (
+            $this->frames === null
+            || ! $this->isSparedByRender()
+            || ($this->frames->and($gone)->isEmpty() && $shift === 0)
+        ) {
             return $this;
         }
         $left = $this->frames->minus($gone->and($present));
         $text = static fn (mixed $value): string => (string) (is_scalar($value) ? $value : '');
-        [$from, $to, $id] = [$text($this->details['from'] ?? ''), $text($this->details['to'] ?? ''), $text($this->details['id'] ?? '')];
+        [$from, $to, $id] = [
+            $text($this->details['from'] ?? ''),
+            $text($this->details['to'] ?? ''),
+            $text($this->details['id'] ?? ''),
+        ];
         if ($left->isEmpty()) {
             return null;
         }
@@ -136,7 +241,13 @@ final readonly class Fix
         $fix = match ($this->kind) {
             FixKind::Rename => self::rename($this->part, $from, $to, $left, (int) ($this->details['shift'] ?? 0)),
             FixKind::Move => self::move($this->part, $from, $to, $text($this->details['files'] ?? ''), $left),
-            FixKind::Deliver => self::deliver($this->part, $to, $left, 'Deliver '.self::brief($to).', '.self::brief((string) $left).", and not {$this->label}.", $this->label),
+            FixKind::Deliver => self::deliver(
+                $this->part,
+                $to,
+                $left,
+                'Deliver '.self::brief($to).', '.self::brief((string) $left).", and not {$this->label}.",
+                $this->label,
+            ),
             FixKind::Retag => self::retag($this->part, $id, $this->label, $from, $to, $left),
             default => self::encode($this->part, $id, $this->label, $from, $to, $left),
         };
@@ -147,13 +258,21 @@ final readonly class Fix
     /** Whether it is work on files that a render makes anew. */
     public function isSparedByRender(): bool
     {
-        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode, FixKind::Deliver], true);
+        return in_array(
+            $this->kind,
+            [FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode, FixKind::Deliver],
+            true,
+        );
     }
 
     /** Whether it is about single files, so that it differs from pass to pass by its names. */
     public function isAboutFiles(): bool
     {
-        return in_array($this->kind, [FixKind::Rename, FixKind::Move, FixKind::SetAside, FixKind::Deliver, FixKind::Render], true)
+        return in_array(
+            $this->kind,
+            [FixKind::Rename, FixKind::Move, FixKind::SetAside, FixKind::Deliver, FixKind::Render],
+            true,
+        )
             || (in_array($this->kind, [FixKind::Retag, FixKind::Encode], true) && $this->frames !== null);
     }
 

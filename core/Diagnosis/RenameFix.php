@@ -14,11 +14,22 @@ use PlainLedger\Core\Text\Text;
 /** Files renamed to what is asked, where they lie: one piece of work, however many pieces of the name differ. */
 final readonly class RenameFix
 {
-    public static function of(Situation $situation, PassMatch $pass, Take $take, FrameRange $frames, int $shift = 0): Fix
-    {
+    public static function of(
+        Situation $situation,
+        PassMatch $pass,
+        Take $take,
+        FrameRange $frames,
+        int $shift = 0,
+    ): Fix {
         $folder = $take->sequence->folder() === '' ? '' : Text::shown($take->sequence->folder()).'/';
 
-        return Fix::rename($situation->part(), $take->path(), $folder.self::target($pass, $take), $situation->subject->isNumbered() ? $frames : null, $shift);
+        return Fix::rename(
+            $situation->part(),
+            $take->path(),
+            $folder.self::target($pass, $take),
+            $situation->subject->isNumbered() ? $frames : null,
+            $shift,
+        );
     }
 
     /** The names asked, with `#` for the digits of the frame number and the extension of what is in the files. */

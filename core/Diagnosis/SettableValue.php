@@ -25,10 +25,16 @@ final readonly class SettableValue
         return match ($entry->id()) {
             RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER => $this->name($requirement),
             RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
-            RequirementId::TIME_RANGE => $this->subject->expected === null ? $entry->required : (string) $this->subject->expected->span(),
-            RequirementId::FORMAT_ALPHA => $requirement->value->single() === 'any' ? 'straight' : (string) $requirement->value->single(),
+            RequirementId::TIME_RANGE => $this->subject->expected === null
+                ? $entry->required
+                : (string) $this->subject->expected->span(),
+            RequirementId::FORMAT_ALPHA => $requirement->value->single() === 'any'
+                ? 'straight'
+                : (string) $requirement->value->single(),
             RequirementId::PASSES, RequirementId::BURN_IN => $entry->required,
-            RequirementId::FORMAT_COMPRESSION => $requirement->value->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found),
+            RequirementId::FORMAT_COMPRESSION => $requirement->value->single() === 'lossless'
+                ? $this->lossless()
+                : self::plain($requirement, $found),
             default => self::plain($requirement, $found),
         };
     }
@@ -39,7 +45,10 @@ final readonly class SettableValue
         if ($ask->values !== []) {
             return $ask->values[0];
         }
-        $above = $ask->max !== null && is_numeric($found) && is_numeric($ask->max) && (float) $found > (float) $ask->max;
+        $above = $ask->max !== null
+            && is_numeric($found)
+            && is_numeric($ask->max)
+            && (float) $found > (float) $ask->max;
 
         return (string) ($above ? $ask->max : $ask->min ?? $ask->max);
     }
@@ -47,7 +56,8 @@ final readonly class SettableValue
     /** The usual one of the format. */
     private function lossless(): string
     {
-        $kind = $this->subject->part->kinds()[0] ?? Kind::tryFrom($this->subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
+        $kind = $this->subject->part->kinds()[0]
+            ?? Kind::tryFrom($this->subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
 
         return match ($kind) {
             Kind::Tiff => 'lzw',

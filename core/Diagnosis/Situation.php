@@ -82,7 +82,11 @@ final readonly class Situation
     {
         $sets = $this->inFiles($id) ? $this->entry($id)->files->wrong ?? [] : [];
 
-        return array_reduce($sets, static fn (FrameRange $all, FrameRange $f): FrameRange => $all->plus($f), FrameRange::none());
+        return array_reduce(
+            $sets,
+            static fn (FrameRange $all, FrameRange $f): FrameRange => $all->plus($f),
+            FrameRange::none(),
+        );
     }
 
     /** The frames that a fix for a line is about: null where files are not numbered, or nothing tells which. */
@@ -132,7 +136,11 @@ final readonly class Situation
         foreach ($this->passes() as $pass) {
             $relevant = $pass->relevant();
             foreach ($pass->frames->alike as $alike) {
-                if (! $alike->facts->isWhole() || $alike->facts->kind !== $kind || $alike->frames->and($relevant)->isEmpty()) {
+                if (
+                    ! $alike->facts->isWhole()
+                    || $alike->facts->kind !== $kind
+                    || $alike->frames->and($relevant)->isEmpty()
+                ) {
                     continue;
                 }
                 $own = $ask($alike->facts);
@@ -153,7 +161,8 @@ final readonly class Situation
         foreach ($this->passes() as $pass) {
             foreach ($pass->frames->alike as $alike) {
                 if ($alike->facts->isWhole() && $alike->facts->kind !== null) {
-                    $counts[$alike->facts->kind->value] = ($counts[$alike->facts->kind->value] ?? 0) + count($alike->frames);
+                    $counts[$alike->facts->kind->value] = ($counts[$alike->facts->kind->value] ?? 0)
+                        + count($alike->frames);
                 }
             }
         }

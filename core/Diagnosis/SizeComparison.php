@@ -22,28 +22,47 @@ final readonly class SizeComparison
 
     private BigRational $askedPixel;
 
-    public function __construct(private Situation $situation, public Resolution $found, public Resolution $asked, public Side $side)
-    {
-        $this->askedPixel = Fraction::parse($situation->subject->part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1');
+    public function __construct(
+        private Situation $situation,
+        public Resolution $found,
+        public Resolution $asked,
+        public Side $side,
+    ) {
+        $this->askedPixel = Fraction::parse(
+            $situation->subject->part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1',
+        );
         $told = $side === Side::Scene ? $situation->scene()?->pixelAspect() : self::ofFiles($situation);
         $this->foundPixel = $told ?? $this->askedPixel;
     }
 
     private static function ofFiles(Situation $situation): ?BigRational
     {
-        $text = $situation->shared(static fn (MediaFacts $f): ?string => $f->pixelAspect === null ? null : Fraction::writeFull($f->pixelAspect));
+        $text = $situation->shared(
+            static fn (MediaFacts $f): ?string => $f->pixelAspect === null
+                ? null
+                : Fraction::writeFull($f->pixelAspect),
+        );
 
         return is_string($text) ? Fraction::parse($text) : null;
     }
 
     public function seen(): string
     {
-        return $this->side === Side::Scene ? "the scene is set to {$this->found}" : "every whole file is {$this->found}";
+        return $this->side === Side::Scene
+            ? "the scene is set to {$this->found}"
+            : "every whole file is {$this->found}";
     }
 
     public function setSize(): Fix
     {
-        return Fix::set($this->situation->part(), RequirementId::PICTURE_RESOLUTION, 'the size', (string) $this->found, (string) $this->asked, "Set the size to {$this->asked->spoken()}; it is {$this->found->spoken()}.");
+        return Fix::set(
+            $this->situation->part(),
+            RequirementId::PICTURE_RESOLUTION,
+            'the size',
+            (string) $this->found,
+            (string) $this->asked,
+            "Set the size to {$this->asked->spoken()}; it is {$this->found->spoken()}.",
+        );
     }
 
     public function pixels(): string
@@ -88,7 +107,9 @@ final readonly class SizeComparison
     /** Whether it is the asked size made larger or smaller, to the pixel. The shape line, where there is one, knows better. */
     public function isSameShape(): bool
     {
-        $line = $this->situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT) ? null : $this->situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT);
+        $line = $this->situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)
+            ? null
+            : $this->situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT);
         $cell = $this->side === Side::Scene ? $line?->scene : $line?->files;
         if ($cell !== null) {
             return ! $cell->isUnequal();
@@ -102,10 +123,15 @@ final readonly class SizeComparison
     /** How many pixels a crop to the asked shape would cut, and how much they would be squeezed instead. */
     public function whatIsLost(): string
     {
-        [$found, $asked] = [$this->found->displayAspect($this->askedPixel), $this->asked->displayAspect($this->askedPixel)];
+        [$found, $asked] = [
+            $this->found->displayAspect($this->askedPixel),
+            $this->asked->displayAspect($this->askedPixel),
+        ];
         $wider = $found->isGreaterThan($asked);
         $side = $wider ? $this->found->width : $this->found->height;
-        $kept = BigRational::of($side)->multipliedBy($wider ? $asked->dividedBy($found) : $found->dividedBy($asked))->toScale(0, RoundingMode::HALF_UP)->toInt();
+        $kept = BigRational::of($side)->multipliedBy($wider ? $asked->dividedBy($found) : $found->dividedBy($asked))
+            ->toScale(0, RoundingMode::HALF_UP)
+            ->toInt();
         $lost = $side - $kept;
         if ($lost < 1) {
             return '';
@@ -113,6 +139,10 @@ final readonly class SizeComparison
         $what = $wider ? "{$lost} of its {$side} columns" : "{$lost} of its {$side} lines";
         $percent = $wider ? $found->dividedBy($asked) : $asked->dividedBy($found);
 
-        return " Cut to the shape asked, it loses {$what}; kept whole, it would be squeezed to ".Fraction::decimal(BigRational::of(100)->dividedBy($percent), 1).' % of its '.($wider ? 'width' : 'height').'.';
+        return " Cut to the shape asked, it loses {$what}; kept whole, it would be squeezed to "
+            .Fraction::decimal(BigRational::of(100)->dividedBy($percent), 1)
+            .' % of its '
+            .($wider ? 'width' : 'height')
+            .'.';
     }
 }

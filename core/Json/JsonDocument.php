@@ -38,7 +38,10 @@ final readonly class JsonDocument
             });
         }
         if (! is_array($data) || ($data !== [] && array_is_list($data))) {
-            throw JsonRefused::because($label, "it is not a JSON object; a document begins with {\"format\": \"{$format}\", \"version\": 1, …}.");
+            throw JsonRefused::because(
+                $label,
+                "it is not a JSON object; a document begins with {\"format\": \"{$format}\", \"version\": 1, …}.",
+            );
         }
         $told = $data['format'] ?? null;
         if ($told !== $format) {
@@ -77,7 +80,10 @@ final readonly class JsonDocument
     {
         $value = $this->data[$key] ?? null;
         if ($value !== null && ! is_string($value)) {
-            throw JsonRefused::because($this->label, "\"{$key}\" must be a text, and ".self::typeOf($value).' stands there.');
+            throw JsonRefused::because(
+                $this->label,
+                "\"{$key}\" must be a text, and ".self::typeOf($value).' stands there.',
+            );
         }
 
         return $value;
@@ -91,7 +97,10 @@ final readonly class JsonDocument
     public static function asObject(mixed $value, string $label, string $where): array
     {
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-            throw JsonRefused::because($label, "{$where} must be an object, and ".self::typeOf($value).' stands there.');
+            throw JsonRefused::because(
+                $label,
+                "{$where} must be an object, and ".self::typeOf($value).' stands there.',
+            );
         }
         $keyed = [];
         foreach ($value as $key => $item) {
@@ -129,6 +138,8 @@ final readonly class JsonDocument
 
     private static function brief(mixed $value): string
     {
-        return is_scalar($value) ? mb_strimwidth(Text::shown(is_string($value) ? $value : (string) json_encode($value)), 0, 40, '…') : self::typeOf($value);
+        return is_scalar($value)
+            ? mb_strimwidth(Text::shown(is_string($value) ? $value : (string) json_encode($value)), 0, 40, '…')
+            : self::typeOf($value);
     }
 }

@@ -20,12 +20,19 @@ final class JsonFault
     {
         if (! mb_check_encoding($text, 'UTF-8')) {
             $good = strlen(mb_strcut(mb_scrub($text, 'UTF-8'), 0, 0));
-            preg_match('~^(?:[\x00-\x7F]++|[\xC2-\xDF][\x80-\xBF]|[\xE0-\xEF][\x80-\xBF]{2}|[\xF0-\xF4][\x80-\xBF]{3})*+~', $text, $m);
+            preg_match(
+                '~^(?:[\x00-\x7F]++|[\xC2-\xDF][\x80-\xBF]|[\xE0-\xEF][\x80-\xBF]{2}|[\xF0-\xF4][\x80-\xBF]{3})*+~',
+                $text,
+                $m,
+            );
 
             return self::where($text, max($good, strlen($m[0] ?? ''))).': this is not UTF-8 text.';
         }
         $fault = new self($text);
-        $says = $fault->value() ?? ($fault->space() < strlen($text) ? 'something follows after the document’s end' : 'the text is not JSON');
+        $says = $fault->value()
+            ?? (
+                $fault->space() < strlen($text) ? 'something follows after the document’s end' : 'the text is not JSON'
+            );
 
         return self::where($text, $fault->at).": {$says}.";
     }
@@ -63,7 +70,13 @@ final class JsonFault
             $next === '{' => $this->members('}', true),
             $next === '[' => $this->members(']', false),
             $next === '"' => $this->string(),
-            preg_match('~\G(?:-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?|true|false|null)(?![\w.+-])~', $this->text, $m, 0, $this->at) === 1 => $this->pass(strlen($m[0])),
+            preg_match(
+                '~\G(?:-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?|true|false|null)(?![\w.+-])~',
+                $this->text,
+                $m,
+                0,
+                $this->at,
+            ) === 1 => $this->pass(strlen($m[0])),
             $next === "'" => 'a text stands in double quotes, not single ones',
             $next === '/' => 'JSON has no comments',
             $next === ',' || $next === '}' || $next === ']' => "a value is expected before “{$next}”",
@@ -93,7 +106,13 @@ final class JsonFault
                 $this->space();
                 $next = $this->peek();
                 if ($next !== '"') {
-                    return $next === '' ? 'the text ends inside an object; it was probably cut short' : ($next === '}' ? 'a comma stands before the closing brace' : 'a name in double quotes is expected');
+                    return $next === ''
+                        ? 'the text ends inside an object; it was probably cut short'
+                        : (
+                            $next === '}'
+                                ? 'a comma stands before the closing brace'
+                                : 'a name in double quotes is expected'
+                        );
                 }
                 $fault = $this->string();
                 if ($fault !== null) {
@@ -101,7 +120,9 @@ final class JsonFault
                 }
                 $this->space();
                 if (($this->peek()) !== ':') {
-                    return $this->at >= strlen($this->text) ? 'the text ends inside an object; it was probably cut short' : 'a colon is expected after the name';
+                    return $this->at >= strlen($this->text)
+                        ? 'the text ends inside an object; it was probably cut short'
+                        : 'a colon is expected after the name';
                 }
                 $this->at++;
             }
@@ -115,7 +136,9 @@ final class JsonFault
                 return $this->pass(1);
             }
             if ($next !== ',') {
-                return $next === '' ? 'the text ends inside '.($named ? 'an object' : 'a list').'; it was probably cut short' : "a comma or “{$close}” is expected";
+                return $next === ''
+                    ? 'the text ends inside '.($named ? 'an object' : 'a list').'; it was probably cut short'
+                    : "a comma or “{$close}” is expected";
             }
             $this->at++;
         }
@@ -123,10 +146,24 @@ final class JsonFault
 
     private function string(): ?string
     {
-        if (preg_match('~\G"(?:[^"\\\\\x00-\x1F]++|\\\\(?:["\\\\/bfnrt]|u[0-9A-Fa-f]{4}))*+"~', $this->text, $m, 0, $this->at) === 1) {
+        if (
+            preg_match(
+                '~\G"(?:[^"\\\\\x00-\x1F]++|\\\\(?:["\\\\/bfnrt]|u[0-9A-Fa-f]{4}))*+"~',
+                $this->text,
+                $m,
+                0,
+                $this->at,
+            ) === 1
+        ) {
             return $this->pass(strlen($m[0]));
         }
-        preg_match('~\G"(?:[^"\\\\\x00-\x1F]++|\\\\(?:["\\\\/bfnrt]|u[0-9A-Fa-f]{4}))*+~', $this->text, $m, 0, $this->at);
+        preg_match(
+            '~\G"(?:[^"\\\\\x00-\x1F]++|\\\\(?:["\\\\/bfnrt]|u[0-9A-Fa-f]{4}))*+~',
+            $this->text,
+            $m,
+            0,
+            $this->at,
+        );
         $this->at += strlen($m[0] ?? '');
 
         return match ($this->peek()) {

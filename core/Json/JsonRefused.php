@@ -23,8 +23,13 @@ final class JsonRefused extends \RuntimeException implements PlainSentence
     /** Sizes in bytes. */
     public static function tooLarge(string $what, int $size, int $most): self
     {
-        $megabytes = static fn (int $bytes): string => rtrim(rtrim(number_format($bytes / 1_000_000, 2), '0'), '.').' MB';
+        $megabytes = static fn (int $bytes): string => rtrim(rtrim(number_format($bytes / 1_000_000, 2), '0'), '.')
+            .' MB';
 
-        return self::because($what, "it has {$megabytes($size)}, and such a document has at most {$megabytes($most)}; this is probably another file.");
+        return self::because(
+            $what,
+            "it has {$megabytes($size)}, and such a document has at most {$megabytes($most)}; this is probably "
+                .'another file.',
+        );
     }
 }

@@ -11,5 +11,10 @@ use PlainLedger\Core\Media\MediaFacts;
 final readonly class AlikeFrames
 {
     /** @param  int  $id of the facts in the delivery's table */
-    public function __construct(public int $id, public MediaFacts $facts, public int $take, public FrameRange $frames) {}
+    public function __construct(
+        public int $id,
+        public MediaFacts $facts,
+        public int $take,
+        public FrameRange $frames,
+    ) {}
 }

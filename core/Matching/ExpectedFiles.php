@@ -29,8 +29,14 @@ final readonly class ExpectedFiles
      * @param  list<string>  $siblings  the other passes that come as files of their own
      * @param  string  $root  the folder that was delivered, by its last words
      */
-    public function __construct(public Part $part, public ?string $pass, public PieceValues $values, ?FrameRange $timeline, private array $siblings, private string $root = '')
-    {
+    public function __construct(
+        public Part $part,
+        public ?string $pass,
+        public PieceValues $values,
+        ?FrameRange $timeline,
+        private array $siblings,
+        private string $root = '',
+    ) {
         $name = $part->single(RequirementId::NAMING_PATTERN);
         $folder = $part->single(RequirementId::NAMING_FOLDER);
         $this->pattern = $name === null ? null : NamePattern::parse($name);
@@ -42,13 +48,19 @@ final readonly class ExpectedFiles
     /** The name asked, `#` for each digit of the frame number and `*` for an extension that is open. */
     public function asking(): string
     {
-        return $this->pattern === null ? '' : $this->pattern->make($this->values->withExtensions($this->values->extensions === [] ? ['*'] : $this->values->extensions));
+        return $this->pattern === null
+            ? ''
+            : $this->pattern->make(
+                $this->values->withExtensions($this->values->extensions === [] ? ['*'] : $this->values->extensions),
+            );
     }
 
     /** @param  list<string>  $extensions  those that are right for the file */
     public function exactName(array $extensions, bool $withNumber = true): ?ExactName
     {
-        return $this->pattern === null ? null : ExactName::of($this->pattern, $this->values->withExtensions($extensions), $withNumber);
+        return $this->pattern === null
+            ? null
+            : ExactName::of($this->pattern, $this->values->withExtensions($extensions), $withNumber);
     }
 
     public function folderFits(string $folder): bool
@@ -61,16 +73,29 @@ final readonly class ExpectedFiles
         $below = $folder === '' ? [] : explode('/', $folder);
         $all = [...explode('/', $this->root), ...$below];
 
-        return $this->root !== '' && count($below) < $deep && count($all) >= $deep && $this->folder->matchesFolder(implode('/', array_slice($all, -$deep)), $this->values);
+        return $this->root !== ''
+            && count($below) < $deep
+            && count($all) >= $deep
+            && $this->folder->matchesFolder(implode('/', array_slice($all, -$deep)), $this->values);
     }
 
     /** Whether what lies in a folder can be this pass at all: where only the folder tells passes apart, another's is none. */
     public function mayLieIn(string $folder): bool
     {
-        if ($this->pass === null || $this->siblings === [] || ($this->pattern?->has('pass') ?? false) || $this->folderFits($folder)) {
+        if (
+            $this->pass === null
+            || $this->siblings === []
+            || ($this->pattern?->has('pass') ?? false)
+            || $this->folderFits($folder)
+        ) {
             return true;
         }
-        $near = static fn (string $pass): int => min(array_map(static fn (string $word): int => levenshtein(strtolower($pass), strtolower($word)), explode('/', "{$folder}/")));
+        $near = static fn (string $pass): int => min(
+            array_map(
+                static fn (string $word): int => levenshtein(strtolower($pass), strtolower($word)),
+                explode('/', "{$folder}/"),
+            ),
+        );
         $own = $near($this->pass);
         $others = array_map($near, $this->siblings);
 

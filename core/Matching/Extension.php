@@ -12,7 +12,11 @@ final readonly class Extension
     /** A number after the last dot is a frame number in the wrong place; the extension stands before it. A copy's mark is none. */
     public static function of(string $name): string
     {
-        $name = (string) preg_replace('~(?: ?\(\d{1,3}\)|[ _-]+copy(?:[ _]?\d{1,3})?|\~|\.bak|\.orig|\.old|\.\d+)$~i', '', $name);
+        $name = (string) preg_replace(
+            '~(?: ?\(\d{1,3}\)|[ _-]+copy(?:[ _]?\d{1,3})?|\~|\.bak|\.orig|\.old|\.\d+)$~i',
+            '',
+            $name,
+        );
         $dot = strrpos($name, '.');
 
         return $dot === false || $dot === 0 ? '' : substr($name, $dot + 1);

@@ -13,7 +13,12 @@ use PlainLedger\Core\Naming\NameReading;
 final readonly class Extra
 {
     /** @param  NameReading|null  $reading where it is a second file for a frame that is there: how its name reads */
-    public function __construct(public Sequence $sequence, public FrameRange $frames, public ?Kind $kind, public ?NameReading $reading) {}
+    public function __construct(
+        public Sequence $sequence,
+        public FrameRange $frames,
+        public ?Kind $kind,
+        public ?NameReading $reading,
+    ) {}
 
     public function count(): int
     {
@@ -23,7 +28,9 @@ final readonly class Extra
     /** Its path below the delivery's root, `#` for digits of the number where it is several files; raw bytes. */
     public function path(): string
     {
-        $name = $this->count() > 1 || $this->sequence->column === null ? $this->sequence->pattern() : $this->sequence->group->name($this->sequence->rowOf($this->frames->first()) ?? $this->sequence->rows[0]);
+        $name = $this->count() > 1 || $this->sequence->column === null
+            ? $this->sequence->pattern()
+            : $this->sequence->group->name($this->sequence->rowOf($this->frames->first()) ?? $this->sequence->rows[0]);
 
         return $this->sequence->folder() === '' ? $name : $this->sequence->folder().'/'.$name;
     }

@@ -26,8 +26,16 @@ final readonly class FoundFrames
      * @param  list<int>  $rows  where each stands in its group
      * @param  list<NameGroup>  $groups  of each take
      */
-    private function __construct(private Delivery $delivery, public array $numbers, public array $facts, public array $sizes, public array $times, public array $takes, private array $rows, private array $groups)
-    {
+    private function __construct(
+        private Delivery $delivery,
+        public array $numbers,
+        public array $facts,
+        public array $sizes,
+        public array $times,
+        public array $takes,
+        private array $rows,
+        private array $groups,
+    ) {
         $groups = [];
         foreach ($facts as $i => $id) {
             $groups[$id][$takes[$i]][] = $numbers[$i];
@@ -50,7 +58,11 @@ final readonly class FoundFrames
         [$numbers, $facts, $sizes, $times, $from, $rows] = [[], [], [], [], [], []];
         foreach ($takes as $t => $take) {
             $sequence = $take->sequence;
-            [$ids, $lengths, $modified] = [$sequence->group->factsIds(), $sequence->group->sizes(), $sequence->group->times()];
+            [$ids, $lengths, $modified] = [
+                $sequence->group->factsIds(),
+                $sequence->group->sizes(),
+                $sequence->group->times(),
+            ];
             $all = count($take->frames) === count($sequence->rows);
             $before = null;
             foreach ($sequence->rows as $i => $row) {
@@ -71,7 +83,16 @@ final readonly class FoundFrames
             array_multisort($numbers, SORT_NUMERIC, $facts, $sizes, $times, $from, $rows);
         }
 
-        return new self($delivery, $numbers, $facts, $sizes, $times, $from, $rows, array_map(static fn (Take $t): NameGroup => $t->sequence->group, $takes));
+        return new self(
+            $delivery,
+            $numbers,
+            $facts,
+            $sizes,
+            $times,
+            $from,
+            $rows,
+            array_map(static fn (Take $t): NameGroup => $t->sequence->group, $takes),
+        );
     }
 
     public function count(): int

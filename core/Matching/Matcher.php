@@ -53,8 +53,12 @@ final class Matcher
     private readonly bool $isAlone;
 
     /** @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name */
-    private function __construct(private readonly Specification $specification, private readonly Delivery $delivery, private readonly ?FrameRange $timeline, private readonly array $others)
-    {
+    private function __construct(
+        private readonly Specification $specification,
+        private readonly Delivery $delivery,
+        private readonly ?FrameRange $timeline,
+        private readonly array $others,
+    ) {
         $groups = $delivery->groups;
         usort($groups, static fn (NameGroup $a, NameGroup $b): int => $b->count() <=> $a->count());
         $this->groups = $groups;
@@ -81,7 +85,10 @@ final class Matcher
             }
             if ($takes[$n] === [] && $files->pass === null) {
                 $takes[$n] = $matcher->fallback($files);
-                $lone[$n] = array_filter($takes[$n], static fn (Take $t): bool => $files->numbered && $t->sequence->column === null) !== [];
+                $lone[$n] = array_filter(
+                    $takes[$n],
+                    static fn (Take $t): bool => $files->numbered && $t->sequence->column === null,
+                ) !== [];
             }
         }
         $parts = $matcher->parts($owed, $takes, $lone);
@@ -99,8 +106,17 @@ final class Matcher
             $values = $this->specification->pieceValues($part);
             foreach ($passes as $pass) {
                 $own = $part->ofPass($pass);
-                $named = $pass === null ? $values : ($own === $part ? $values : $this->specification->pieceValues($own))->with('pass', $pass);
-                $owed[] = new ExpectedFiles($own, $pass, $named, $this->timeline, array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)), $this->delivery->root);
+                $named = $pass === null
+                    ? $values
+                    : ($own === $part ? $values : $this->specification->pieceValues($own))->with('pass', $pass);
+                $owed[] = new ExpectedFiles(
+                    $own,
+                    $pass,
+                    $named,
+                    $this->timeline,
+                    array_values(array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass)),
+                    $this->delivery->root,
+                );
             }
         }
 
@@ -117,8 +133,19 @@ final class Matcher
     {
         $byPart = [];
         foreach ($owed as $n => $files) {
-            $frames = FoundFrames::of($this->delivery, $takes[$n], ($lone[$n] ?? false) ? $files->expected?->first() : null);
-            $byPart[$files->part->name][] = new PassMatch($files->pass, $takes[$n], $frames, $files->expected, $files->asking(), $lone[$n] ?? false);
+            $frames = FoundFrames::of(
+                $this->delivery,
+                $takes[$n],
+                ($lone[$n] ?? false) ? $files->expected?->first() : null,
+            );
+            $byPart[$files->part->name][] = new PassMatch(
+                $files->pass,
+                $takes[$n],
+                $frames,
+                $files->expected,
+                $files->asking(),
+                $lone[$n] ?? false,
+            );
         }
         $parts = [];
         foreach ($this->specification->parts as $part) {
@@ -147,7 +174,12 @@ final class Matcher
             return $passes;
         }
 
-        return array_map(static fn (PassMatch $p): PassMatch => $p->expected !== null ? $p : new PassMatch($p->pass, $p->takes, $p->frames, $all, $p->pattern, $p->lone), $passes);
+        return array_map(
+            static fn (PassMatch $p): PassMatch => $p->expected !== null
+                ? $p
+                : new PassMatch($p->pass, $p->takes, $p->frames, $all, $p->pattern, $p->lone),
+            $passes,
+        );
     }
 
     /**
@@ -162,7 +194,12 @@ final class Matcher
         $takes = array_map(static fn (): array => [], $owed);
         foreach ([[true, true], [false, true], [true, false], [false, false]] as $turn) {
             foreach ($owed as $n => $files) {
-                $now = array_values(array_filter($candidates[$n], fn (Take $t): bool => [$t->folderFits, $files->asksFor($this->kindOf($t->sequence))] === $turn));
+                $now = array_values(
+                    array_filter(
+                        $candidates[$n],
+                        fn (Take $t): bool => [$t->folderFits, $files->asksFor($this->kindOf($t->sequence))] === $turn,
+                    ),
+                );
                 $takes[$n] = [...$takes[$n], ...$this->claim($now, $files->numbered, $takes[$n])];
             }
         }
@@ -178,12 +215,19 @@ final class Matcher
             if (! $this->couldAnswer($group, $files->part) || ! $files->mayLieIn($group->folder)) {
                 continue;
             }
-            $name = $files->exactName($this->extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0)));
+            $name = $files->exactName(
+                $this->extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0)),
+            );
             $shape = $name?->shapeOf($group->name(0));
             if ($name === null || $shape === null || ($files->numbered && $shape->digitRun === null)) {
                 continue;
             }
-            foreach ($this->sequences($group, $files->numbered ? $shape->digitRun : null, $shape->lead, $shape->trail) as $sequence) {
+            foreach ($this->sequences(
+                $group,
+                $files->numbered ? $shape->digitRun : null,
+                $shape->lead,
+                $shape->trail,
+            ) as $sequence) {
                 $reading = $name->read($sequence->sampleName());
                 if ($reading !== null && ($sequence->column !== null) === $files->numbered) {
                     $takes[] = new Take($sequence, $reading, $files->folderFits($group->folder), $sequence->frames);
@@ -197,13 +241,28 @@ final class Matcher
 
     private function kindOf(Sequence $sequence): ?Kind
     {
-        return $this->delivery->factsOf($sequence->group, $sequence->rows[0])->kind ?? Kind::fromExtension(Extension::of($sequence->sampleName()));
+        return $this->delivery->factsOf($sequence->group, $sequence->rows[0])->kind
+            ?? Kind::fromExtension(Extension::of($sequence->sampleName()));
     }
 
     private static function nearer(Take $a, Take $b): int
     {
-        return [$a->reading->cost ?? 0, ! $a->folderFits, -$a->sequence->count(), substr_count($a->sequence->folder(), '/'), $a->sequence->folder(), $a->sequence->pattern()]
-            <=> [$b->reading->cost ?? 0, ! $b->folderFits, -$b->sequence->count(), substr_count($b->sequence->folder(), '/'), $b->sequence->folder(), $b->sequence->pattern()];
+        return [
+            $a->reading->cost ?? 0,
+            ! $a->folderFits,
+            -$a->sequence->count(),
+            substr_count($a->sequence->folder(), '/'),
+            $a->sequence->folder(),
+            $a->sequence->pattern(),
+        ]
+            <=> [
+                $b->reading->cost ?? 0,
+                ! $b->folderFits,
+                -$b->sequence->count(),
+                substr_count($b->sequence->folder(), '/'),
+                $b->sequence->folder(),
+                $b->sequence->pattern(),
+            ];
     }
 
     /** @return list<Sequence> */
@@ -213,7 +272,12 @@ final class Matcher
             return [];
         }
 
-        return $this->sequences[implode(':', [spl_object_id($group), $column ?? '', $lead, $trail])] ??= Sequence::of($group, $column, $lead, $trail);
+        return $this->sequences[implode(':', [spl_object_id($group), $column ?? '', $lead, $trail])] ??= Sequence::of(
+            $group,
+            $column,
+            $lead,
+            $trail,
+        );
     }
 
     /**
@@ -225,20 +289,38 @@ final class Matcher
     private function aligned(ExpectedFiles $files, array $exact): array
     {
         $have = self::framesOf($exact);
-        if ($files->pattern === null || (! $files->numbered && $exact !== []) || ($exact !== [] && $files->expected !== null && $have->covers($files->expected))) {
+        if (
+            $files->pattern === null
+            || (! $files->numbered && $exact !== [])
+            || ($exact !== [] && $files->expected !== null && $have->covers($files->expected))
+        ) {
             return [];
         }
         $candidates = [];
         foreach ($this->groups as $group) {
-            if ($this->couldAnswer($group, $files->part) && $files->mayLieIn($group->folder) && ! $this->isWhollyTaken($group)) {
+            if (
+                $this->couldAnswer($group, $files->part)
+                && $files->mayLieIn($group->folder)
+                && ! $this->isWhollyTaken($group)
+            ) {
                 $candidates = [...$candidates, ...$this->alignedOf($group, $files)];
             }
         }
         usort($candidates, self::nearer(...));
         if ($exact !== []) {
             // another version that has frames which are there properly too is a take of its own
-            $candidates = array_values(array_filter($candidates, static fn (Take $t): bool => ! self::isAnotherVersion($t) || $t->frames->and($have)->isEmpty()));
-            $candidates = array_map(static fn (Take $t): Take => $files->expected === null ? $t : $t->answering($t->frames->and($files->expected)), $candidates);
+            $candidates = array_values(
+                array_filter(
+                    $candidates,
+                    static fn (Take $t): bool => ! self::isAnotherVersion($t) || $t->frames->and($have)->isEmpty(),
+                ),
+            );
+            $candidates = array_map(
+                static fn (Take $t): Take => $files->expected === null
+                    ? $t
+                    : $t->answering($t->frames->and($files->expected)),
+                $candidates,
+            );
         }
 
         return $this->claim($candidates, $files->numbered, $exact);
@@ -254,7 +336,10 @@ final class Matcher
         }
         $column = $files->numbered ? $reading->digitRun : null;
         // a group whose first name is of another take may hold names that do align
-        if ((! $reading->aligns() && $group->columnCount() < 2 && $group->count() === 1) || ($files->numbered && $column === null)) {
+        if (
+            (! $reading->aligns() && $group->columnCount() < 2 && $group->count() === 1)
+            || ($files->numbered && $column === null)
+        ) {
             return [];
         }
         $takes = [];
@@ -262,8 +347,18 @@ final class Matcher
             if (isset($this->claimed[$this->key($sequence)])) {
                 continue;
             }
-            $own = $this->readName($files, $group, $sequence->sampleName(), $this->delivery->factsOf($group, $sequence->rows[0]));
-            if ($own !== null && $own->aligns() && (! $files->numbered || $own->digitRun !== null) && ! $own->isOfAnother($this->others)) {
+            $own = $this->readName(
+                $files,
+                $group,
+                $sequence->sampleName(),
+                $this->delivery->factsOf($group, $sequence->rows[0]),
+            );
+            if (
+                $own !== null
+                && $own->aligns()
+                && (! $files->numbered || $own->digitRun !== null)
+                && ! $own->isOfAnother($this->others)
+            ) {
                 $takes[] = new Take($sequence, $own, $files->folderFits($group->folder), $sequence->frames);
             }
         }
@@ -285,7 +380,11 @@ final class Matcher
     /** @param  list<Take>  $takes */
     private static function framesOf(array $takes): FrameRange
     {
-        return array_reduce($takes, static fn (FrameRange $all, Take $t): FrameRange => $all->plus($t->frames), FrameRange::none());
+        return array_reduce(
+            $takes,
+            static fn (FrameRange $all, Take $t): FrameRange => $all->plus($t->frames),
+            FrameRange::none(),
+        );
     }
 
     /** Null where there was no time left to read it. */
@@ -298,7 +397,10 @@ final class Matcher
         }
         $this->readings++;
 
-        return $files->pattern?->read($name, $files->values->withExtensions($this->extensions($files->part, $facts, $name)));
+        return $files->pattern?->read(
+            $name,
+            $files->values->withExtensions($this->extensions($files->part, $facts, $name)),
+        );
     }
 
     /**
@@ -330,7 +432,8 @@ final class Matcher
     private function couldAnswer(NameGroup $group, Part $part): bool
     {
         for ($row = 0; $row < min(20, $group->count()); $row++) {
-            $kind = $this->delivery->factsOf($group, $row)->kind ?? Kind::fromExtension(Extension::of($group->name($row)));
+            $kind = $this->delivery->factsOf($group, $row)->kind
+                ?? Kind::fromExtension(Extension::of($group->name($row)));
             $right = match ($part->delivers) {
                 Delivers::Frames, Delivers::Still => $kind?->isPicture() ?? false,
                 Delivers::Movie => $kind?->isMovie() ?? false,
@@ -376,7 +479,11 @@ final class Matcher
     private function taken(Take $take, FrameRange|true $claimed): Take
     {
         $this->claimed[$this->key($take->sequence)] = $claimed;
-        $this->split[spl_object_id($take->sequence->group)] ??= [$take->sequence->column, $take->sequence->lead, $take->sequence->trail];
+        $this->split[spl_object_id($take->sequence->group)] ??= [
+            $take->sequence->column,
+            $take->sequence->lead,
+            $take->sequence->trail,
+        ];
 
         return $take;
     }
@@ -388,15 +495,28 @@ final class Matcher
      */
     private function lone(ExpectedFiles $files): array
     {
-        if (! $files->numbered || $files->part->delivers !== Delivers::Frames || $files->pattern === null || ($files->expected !== null && count($files->expected) < 2)) {
+        if (
+            ! $files->numbered
+            || $files->part->delivers !== Delivers::Frames
+            || $files->pattern === null
+            || ($files->expected !== null && count($files->expected) < 2)
+        ) {
             return [];
         }
         foreach ($this->groups as $group) {
             $id = spl_object_id($group);
-            if ($group->count() !== 1 || isset($this->split[$id]) || ! $this->couldAnswer($group, $files->part) || ! $files->mayLieIn($group->folder)) {
+            if (
+                $group->count() !== 1
+                || isset($this->split[$id])
+                || ! $this->couldAnswer($group, $files->part)
+                || ! $files->mayLieIn($group->folder)
+            ) {
                 continue;
             }
-            $name = $files->exactName($this->extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0)), false);
+            $name = $files->exactName(
+                $this->extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0)),
+                false,
+            );
             if ($name?->read($group->name(0)) !== null) {
                 return [$this->asOneOf($files, $group)];
             }
@@ -410,7 +530,15 @@ final class Matcher
         $sequence = $this->sequences($group, null)[0];
         $first = $files->expected?->first() ?? 1;
 
-        return $this->taken(new Take($sequence, $this->readName($files, $group, $group->name(0), $this->delivery->factsOf($group, 0)), $files->folderFits($group->folder), FrameRange::of($first, $first)), true);
+        return $this->taken(
+            new Take(
+                $sequence,
+                $this->readName($files, $group, $group->name(0), $this->delivery->factsOf($group, 0)),
+                $files->folderFits($group->folder),
+                FrameRange::of($first, $first),
+            ),
+            true,
+        );
     }
 
     /**
@@ -431,7 +559,10 @@ final class Matcher
                 continue;
             }
             foreach ($this->sequences($group, $files->numbered ? Sequence::likelyColumn($group) : null) as $sequence) {
-                if (isset($this->claimed[$this->key($sequence)]) || (! $files->numbered && isset($this->split[spl_object_id($group)]))) {
+                if (
+                    isset($this->claimed[$this->key($sequence)])
+                    || (! $files->numbered && isset($this->split[spl_object_id($group)]))
+                ) {
                     continue;
                 }
                 $own = $this->score($files, $sequence);
@@ -446,8 +577,18 @@ final class Matcher
         if ($files->numbered && $this->isOneWithoutNumber($files, $best)) {
             return [$this->asOneOf($files, $best->group)];
         }
-        $reading = $this->readName($files, $best->group, $best->sampleName(), $this->delivery->factsOf($best->group, $best->rows[0]));
-        $take = new Take($best, $reading, $files->folderFits($best->folder()), $files->numbered ? $best->frames : FrameRange::of(0, 0));
+        $reading = $this->readName(
+            $files,
+            $best->group,
+            $best->sampleName(),
+            $this->delivery->factsOf($best->group, $best->rows[0]),
+        );
+        $take = new Take(
+            $best,
+            $reading,
+            $files->folderFits($best->folder()),
+            $files->numbered ? $best->frames : FrameRange::of(0, 0),
+        );
 
         return [$this->taken($take, $files->numbered ? $take->frames : true)];
     }
@@ -470,7 +611,10 @@ final class Matcher
     /** Many pictures numbered in a row, where frames are owed too: they are frames, if of another take, and none is a still. */
     private function isOfFrames(NameGroup $group): bool
     {
-        $owesFrames = array_filter($this->specification->parts, static fn (Part $p): bool => $p->delivers === Delivers::Frames) !== [];
+        $owesFrames = array_filter(
+            $this->specification->parts,
+            static fn (Part $p): bool => $p->delivers === Delivers::Frames,
+        ) !== [];
         $column = $owesFrames && $group->count() >= self::MANY ? Sequence::likelyColumn($group) : null;
 
         return $column !== null && count($this->sequences($group, $column)[0]->frames) >= self::MANY;
@@ -479,7 +623,14 @@ final class Matcher
     /** @return list<int>|null the higher the better; null where it is none */
     private function score(ExpectedFiles $files, Sequence $sequence): ?array
     {
-        if ($files->numbered && ! $this->isAlone && ($sequence->column === null || ($sequence->count() < 2 && ($files->expected === null || count($files->expected) > 1)))) {
+        if (
+            $files->numbered
+            && ! $this->isAlone
+            && (
+                $sequence->column === null
+                || ($sequence->count() < 2 && ($files->expected === null || count($files->expected) > 1))
+            )
+        ) {
             return null;
         }
 
@@ -493,7 +644,12 @@ final class Matcher
 
     private function isOfAnother(ExpectedFiles $files, Sequence $sequence): bool
     {
-        $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $this->delivery->factsOf($sequence->group, $sequence->rows[0]));
+        $reading = $this->readName(
+            $files,
+            $sequence->group,
+            $sequence->sampleName(),
+            $this->delivery->factsOf($sequence->group, $sequence->rows[0]),
+        );
 
         return $reading !== null && $reading->isNear() && $reading->isOfAnother($this->others);
     }
@@ -502,7 +658,10 @@ final class Matcher
     private function isOneWithoutNumber(ExpectedFiles $files, Sequence $sequence): bool
     {
         return $sequence->count() === 1 && ($files->expected === null || count($files->expected) > 1)
-            && ($sequence->column === null || ($files->expected !== null && $sequence->frames->and($files->expected)->isEmpty()));
+            && (
+                $sequence->column === null
+                || ($files->expected !== null && $sequence->frames->and($files->expected)->isEmpty())
+            );
     }
 
     /**
@@ -521,14 +680,29 @@ final class Matcher
             $wantsMovie = $match->part->delivers === Delivers::Movie;
             foreach ($this->delivery->groups as $group) {
                 $kind = $this->delivery->factsOf($group, 0)->kind;
-                if ($kind === null || ($wantsMovie ? ! $kind->isPicture() || $group->count() < 2 : ! $kind->isMovie())) {
+                if (
+                    $kind === null
+                    || ($wantsMovie ? ! $kind->isPicture() || $group->count() < 2 : ! $kind->isMovie())
+                ) {
                     continue;
                 }
                 foreach ($this->sequences($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
-                    if (! isset($this->claimed[$this->key($sequence)]) && ! isset($this->split[spl_object_id($group)]) && ! isset($taken[$this->key($sequence)]) && ! ($wantsMovie && $this->isOfOwedFrames($sequence, $match->part))) {
+                    if (
+                        ! isset($this->claimed[$this->key($sequence)])
+                        && ! isset($this->split[spl_object_id($group)])
+                        && ! isset($taken[$this->key($sequence)])
+                        && ! ($wantsMovie && $this->isOfOwedFrames($sequence, $match->part))
+                    ) {
                         $taken[$this->key($sequence)] = true;
                         $this->split[spl_object_id($group)] = [$sequence->column, '', ''];
-                        $parts[$name] = new PartMatch($match->part, $match->passes, ['path' => ($group->folder === '' ? '' : $group->folder.'/').$sequence->pattern(), 'kind' => $kind]);
+                        $parts[$name] = new PartMatch(
+                            $match->part,
+                            $match->passes,
+                            [
+                                'path' => ($group->folder === '' ? '' : $group->folder.'/').$sequence->pattern(),
+                                'kind' => $kind,
+                            ],
+                        );
                         break 2;
                     }
                 }
@@ -558,10 +732,20 @@ final class Matcher
                 $key = $this->key($sequence);
                 $claimed = $this->claimed[$key] ?? null;
                 $facts = $this->delivery->factsOf($group, $sequence->rows[0]);
-                if ($claimed === true || isset($taken[$key]) || ($checksums && $facts->kind === null && ChecksumList::isNamedSo($group->name($sequence->rows[0])))) {
+                if (
+                    $claimed === true
+                    || isset($taken[$key])
+                    || (
+                        $checksums
+                        && $facts->kind === null
+                        && ChecksumList::isNamedSo($group->name($sequence->rows[0]))
+                    )
+                ) {
                     continue;
                 }
-                $left = $sequence->column === null ? FrameRange::of(0, 0) : $sequence->frames->minus($claimed ?? FrameRange::none());
+                $left = $sequence->column === null
+                    ? FrameRange::of(0, 0)
+                    : $sequence->frames->minus($claimed ?? FrameRange::none());
                 if (! $left->isEmpty()) {
                     $extras[] = new Extra($sequence, $left, $facts->kind, $this->secondReading($sequence, $facts));
                 }
@@ -576,11 +760,17 @@ final class Matcher
     {
         $best = null;
         foreach ($this->owed() as $files) {
-            if ($files->pattern === null || $this->readings >= self::MOST_READINGS || ! $this->couldAnswer($sequence->group, $files->part)) {
+            if (
+                $files->pattern === null
+                || $this->readings >= self::MOST_READINGS
+                || ! $this->couldAnswer($sequence->group, $files->part)
+            ) {
                 continue;
             }
             $reading = $this->readName($files, $sequence->group, $sequence->sampleName(), $facts);
-            $best = $reading !== null && $reading->isNear() && ($best === null || $reading->cost < $best->cost) ? $reading : $best;
+            $best = $reading !== null && $reading->isNear() && ($best === null || $reading->cost < $best->cost)
+                ? $reading
+                : $best;
         }
 
         return $best;

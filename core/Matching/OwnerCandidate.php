@@ -8,5 +8,10 @@ namespace PlainLedger\Core\Matching;
 final readonly class OwnerCandidate
 {
     /** @param  string|null  $learner  the word that stands for its owner in names */
-    public function __construct(public int $id, public string $code, public ?string $learner, public ?string $owner = null) {}
+    public function __construct(
+        public int $id,
+        public string $code,
+        public ?string $learner,
+        public ?string $owner = null,
+    ) {}
 }

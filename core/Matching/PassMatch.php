@@ -19,8 +19,14 @@ final readonly class PassMatch
      * @param  string  $pattern  the name asked, `#` for digits of the frame number
      * @param  bool  $lone  one picture without a number, which stands for one frame, whichever
      */
-    public function __construct(public ?string $pass, public array $takes, public FoundFrames $frames, public ?FrameRange $expected, public string $pattern, public bool $lone = false)
-    {
+    public function __construct(
+        public ?string $pass,
+        public array $takes,
+        public FoundFrames $frames,
+        public ?FrameRange $expected,
+        public string $pattern,
+        public bool $lone = false,
+    ) {
         $this->present = FrameRange::fromNumbers($frames->numbers);
         $damaged = FrameRange::none();
         foreach ($frames->alike as $alike) {

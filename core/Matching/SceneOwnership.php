@@ -22,17 +22,39 @@ final readonly class SceneOwnership
     public function of(array $whose): array
     {
         foreach ($whose as $text) {
-            $exact = array_values(array_filter($this->owed, fn (OwnerCandidate $o): bool => $this->same($text, $o->code) || ($o->learner !== null && $this->same($text, $o->learner)) || ($o->owner !== null && $this->same($text, $o->owner))));
+            $exact = array_values(
+                array_filter(
+                    $this->owed,
+                    fn (OwnerCandidate $o): bool => $this->same($text, $o->code)
+                        || ($o->learner !== null && $this->same($text, $o->learner))
+                        || ($o->owner !== null && $this->same($text, $o->owner)),
+                ),
+            );
             if ($exact !== []) {
                 return $exact;
             }
-            $byCode = $this->longest(array_values(array_filter($this->owed, fn (OwnerCandidate $o): bool => $this->within($o->code, $text))), static fn (OwnerCandidate $o): string => $o->code);
-            $byLearner = $this->longest(array_values(array_filter($this->owed, fn (OwnerCandidate $o): bool => $o->learner !== null && $this->within($o->learner, $text))), static fn (OwnerCandidate $o): string => (string) $o->learner);
+            $byCode = $this->longest(
+                array_values(array_filter($this->owed, fn (OwnerCandidate $o): bool => $this->within($o->code, $text))),
+                static fn (OwnerCandidate $o): string => $o->code,
+            );
+            $byLearner = $this->longest(
+                array_values(
+                    array_filter(
+                        $this->owed,
+                        fn (OwnerCandidate $o): bool => $o->learner !== null && $this->within($o->learner, $text),
+                    ),
+                ),
+                static fn (OwnerCandidate $o): string => (string) $o->learner,
+            );
             // code and learner together say more than either
-            $both = array_values(array_filter($byCode, static fn (OwnerCandidate $o): bool => in_array($o, $byLearner, true)));
+            $both = array_values(
+                array_filter($byCode, static fn (OwnerCandidate $o): bool => in_array($o, $byLearner, true)),
+            );
             $found = $both !== [] ? $both : ($byCode !== [] ? $byCode : $byLearner);
             if (count($found) > 1) {
-                $spoken = array_values(array_filter($found, fn (OwnerCandidate $o): bool => $this->allWords($o->code, $text)));
+                $spoken = array_values(
+                    array_filter($found, fn (OwnerCandidate $o): bool => $this->allWords($o->code, $text)),
+                );
                 $found = $spoken === [] ? $found : $spoken;
             }
             if ($found !== []) {

@@ -16,12 +16,19 @@ final readonly class Take
      * @param  NameReading|null  $reading  null where no pattern is asked
      * @param  FrameRange  $frames  the numbers it answers
      */
-    public function __construct(public Sequence $sequence, public ?NameReading $reading, public bool $folderFits, public FrameRange $frames) {}
+    public function __construct(
+        public Sequence $sequence,
+        public ?NameReading $reading,
+        public bool $folderFits,
+        public FrameRange $frames,
+    ) {}
 
     /** The names of its files below the delivery's root, `#` for digits of the frame number; raw bytes. */
     public function path(): string
     {
-        return $this->sequence->folder() === '' ? $this->sequence->pattern() : $this->sequence->folder().'/'.$this->sequence->pattern();
+        return $this->sequence->folder() === ''
+            ? $this->sequence->pattern()
+            : $this->sequence->folder().'/'.$this->sequence->pattern();
     }
 
     public function answering(FrameRange $frames): self
@@ -36,7 +43,9 @@ final readonly class Take
             return FrameRange::none();
         }
         foreach ($this->reading->differing() as $piece) {
-            $onlyDigits = $piece->piece === 'frame' && count($piece->differences) === 1 && in_array($piece->differences[0], [Difference::TooFewDigits, Difference::TooManyDigits], true);
+            $onlyDigits = $piece->piece === 'frame'
+                && count($piece->differences) === 1
+                && in_array($piece->differences[0], [Difference::TooFewDigits, Difference::TooManyDigits], true);
             if (! $onlyDigits) {
                 return $this->frames;
             }

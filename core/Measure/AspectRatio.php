@@ -50,7 +50,10 @@ final readonly class AspectRatio implements \Stringable
         }
 
         return $size->width === 720 && in_array($size->height, [480, 486, 576], true)
-            && ($this->fits(704, $size->height, $pixelAspect) || $this->fits(704, $size->height === 486 ? 480 : $size->height, $pixelAspect));
+            && (
+                $this->fits(704, $size->height, $pixelAspect)
+                || $this->fits(704, $size->height === 486 ? 480 : $size->height, $pixelAspect)
+            );
     }
 
     private function fits(int $width, int $height, BigRational $pixelAspect): bool
@@ -58,7 +61,9 @@ final readonly class AspectRatio implements \Stringable
         if ($this->places !== null) {
             $found = BigRational::nd($width, $height)->multipliedBy($pixelAspect);
 
-            return $found->minus($this->value)->abs()->isLessThanOrEqualTo(BigRational::nd(5, 10 ** ($this->places + 1)));
+            return $found->minus($this->value)
+                ->abs()
+                ->isLessThanOrEqualTo(BigRational::nd(5, 10 ** ($this->places + 1)));
         }
         $exact = $this->value->multipliedBy($height)->dividedBy($pixelAspect);
         foreach ([RoundingMode::HALF_UP, RoundingMode::HALF_DOWN] as $rounding) {

@@ -18,7 +18,9 @@ final readonly class BitRate implements \Stringable
     /** @throws NotUnderstood unless above zero and at most 10^12 */
     public static function of(int $bits): self
     {
-        return $bits >= 1 && $bits <= self::LARGEST ? new self($bits) : throw NotUnderstood::because('A bit rate is from 1 to 1,000,000,000,000 bits a second.');
+        return $bits >= 1 && $bits <= self::LARGEST
+            ? new self($bits)
+            : throw NotUnderstood::because('A bit rate is from 1 to 1,000,000,000,000 bits a second.');
     }
 
     /**
@@ -28,10 +30,22 @@ final readonly class BitRate implements \Stringable
      */
     public static function parse(string $text): self
     {
-        if (preg_match('~^\s*(\d{1,15}(?:[.]\d{1,6})?)\s*([kmg]?)\s*(bits?|b|bytes?|)\s*(?:(?:/|p|per)\s*s(?:ec(?:ond)?)?)?\s*$~i', $text, $m) !== 1) {
+        if (
+            preg_match(
+                '~^\s*(\d{1,15}(?:[.]\d{1,6})?)\s*([kmg]?)\s*(bits?|b|bytes?|)\s*(?:(?:/|p'
+                    .'|per)\s*s(?:ec(?:ond)?)?)?\s*$~i',
+                $text,
+                $m,
+            ) !== 1
+        ) {
             throw NotUnderstood::as('a bit rate', $text, '8 Mbit/s or 8000000');
         }
-        $factor = ['' => 1, 'k' => 1000, 'm' => 1_000_000, 'g' => 1_000_000_000][strtolower($m[2])] * ($m[3] === 'B' || stripos($m[3], 'byte') === 0 ? 8 : 1);
+        $factor = [
+            '' => 1,
+            'k' => 1000,
+            'm' => 1_000_000,
+            'g' => 1_000_000_000,
+        ][strtolower($m[2])] * ($m[3] === 'B' || stripos($m[3], 'byte') === 0 ? 8 : 1);
 
         return self::of(BigDecimal::of($m[1])->multipliedBy($factor)->toScale(0, RoundingMode::HALF_UP)->toInt());
     }
@@ -46,7 +60,12 @@ final readonly class BitRate implements \Stringable
      */
     public static function thatFits(ByteSize $cap, BigRational $seconds, int $beside = 0, int $container = 10): ?self
     {
-        $bits = BigRational::of($cap->bytes)->multipliedBy(8)->multipliedBy(1000 - $container)->dividedBy(1000)->dividedBy($seconds)->toScale(0, RoundingMode::DOWN)->toInt() - $beside;
+        $bits = BigRational::of($cap->bytes)->multipliedBy(8)
+            ->multipliedBy(1000 - $container)
+            ->dividedBy(1000)
+            ->dividedBy($seconds)
+            ->toScale(0, RoundingMode::DOWN)
+            ->toInt() - $beside;
 
         return $bits >= 1 ? new self(min($bits, self::LARGEST)) : null;
     }
@@ -54,7 +73,9 @@ final readonly class BitRate implements \Stringable
     /** Bytes that so long takes, rounded up. */
     public function bytesIn(BigRational $seconds): ByteSize
     {
-        return ByteSize::of(BigRational::of($this->bits)->multipliedBy($seconds)->dividedBy(8)->toScale(0, RoundingMode::UP)->toInt());
+        return ByteSize::of(
+            BigRational::of($this->bits)->multipliedBy($seconds)->dividedBy(8)->toScale(0, RoundingMode::UP)->toInt(),
+        );
     }
 
     /** `8 Mbit/s`, with three figures. For display only. */

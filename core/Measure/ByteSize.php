@@ -10,7 +10,11 @@ use Brick\Math\RoundingMode;
 /** A count of bytes. Decimal prefixes count by 1000, binary ones (KiB) by 1024 (IEC 80000-13). */
 final readonly class ByteSize implements \Stringable
 {
-    private const UNITS = ['' => 1, 'b' => 1, 'byte' => 1, 'bytes' => 1, 'k' => 1000, 'kb' => 1000, 'm' => 10 ** 6, 'mb' => 10 ** 6, 'g' => 10 ** 9, 'gb' => 10 ** 9, 't' => 10 ** 12, 'tb' => 10 ** 12, 'kib' => 1 << 10, 'mib' => 1 << 20, 'gib' => 1 << 30, 'tib' => 1 << 40];
+    private const UNITS = [
+        '' => 1, 'b' => 1, 'byte' => 1, 'bytes' => 1, 'k' => 1000, 'kb' => 1000, 'm' => 10 ** 6, 'mb' => 10 ** 6,
+        'g' => 10 ** 9, 'gb' => 10 ** 9, 't' => 10 ** 12, 'tb' => 10 ** 12, 'kib' => 1 << 10, 'mib' => 1 << 20,
+        'gib' => 1 << 30, 'tib' => 1 << 40,
+    ];
 
     private function __construct(public int $bytes) {}
 

@@ -29,15 +29,32 @@ final readonly class Duration implements \Stringable
             $frames = (int) $m[4];
             $seconds = BigRational::of(3600 * (int) $m[1] + 60 * (int) $m[2] + (int) $m[3]);
             $good = (int) $m[2] < 60 && (int) $m[3] < 60;
-        } elseif (preg_match('~^(?:(\d+)\s*(?:minutes?|mins?|m)\s*)?(?:(\d+)\s*(?:seconds?|secs?|s)\s*(?:and\s+)?)?(\d{1,7})\s*(?:frames?|fr|f)$~', $plain, $m) === 1) {
+        } elseif (
+            preg_match(
+                '~^(?:(\d+)\s*(?:minutes?|mins?|m)\s*)?(?:(\d+)\s*(?:seconds?|secs?'
+                    .'|s)\s*(?:and\s+)?)?(\d{1,7})\s*(?:frames?|fr|f)$~',
+                $plain,
+                $m,
+            ) === 1
+        ) {
             $frames = (int) $m[3];
             $seconds = BigRational::of(60 * (int) $m[1] + (int) $m[2]);
             $good = true;
         } elseif (preg_match('~^(?:(\d{1,3}):)?(\d{1,3}):(\d{2}(?:\.\d{1,6})?)$~', $plain, $m) === 1) {
             $seconds = Fraction::parse($m[3])->plus(60 * (int) $m[2])->plus(3600 * (int) $m[1]);
             $good = Fraction::parse($m[3])->isLessThan(60) && ($m[1] === '' || (int) $m[2] < 60);
-        } elseif (preg_match('~^(?:(\d+(?:\.\d+)?)\s*(?:hours?|hrs?|h))?\s*(?:(\d+(?:\.\d+)?)\s*(?:minutes?|mins?|m))?\s*(?:(\d+(?:\.\d+)?)\s*(?:seconds?|secs?|s)?)?$~', $plain, $m) === 1 && trim(implode('', array_slice($m, 1))) !== '') {
-            $part = static fn (int $at): BigRational => Fraction::parse(($m[$at] ?? '') === '' ? '0' : substr($m[$at], 0, 30));
+        } elseif (
+            preg_match(
+                '~^(?:(\d+(?:\.\d+)?)\s*(?:hours?|hrs?|h))?\s*(?:(\d+(?:\.\d+)?)\s*(?:minutes?|mins?'
+                    .'|m))?\s*(?:(\d+(?:\.\d+)?)\s*(?:seconds?|secs?|s)?)?$~',
+                $plain,
+                $m,
+            ) === 1
+            && trim(implode('', array_slice($m, 1))) !== ''
+        ) {
+            $part = static fn (int $at): BigRational => Fraction::parse(
+                ($m[$at] ?? '') === '' ? '0' : substr($m[$at], 0, 30),
+            );
             $seconds = $part(1)->multipliedBy(3600)->plus($part(2)->multipliedBy(60))->plus($part(3));
             $good = true;
         } else {
@@ -63,7 +80,9 @@ final readonly class Duration implements \Stringable
     /** In seconds, exact; its frames are as long as the rate makes them. */
     public function seconds(?FrameRate $rate): BigRational
     {
-        return $this->frames === null || $rate === null ? $this->seconds : $this->seconds->plus(BigRational::of($this->frames)->dividedBy($rate->value));
+        return $this->frames === null || $rate === null
+            ? $this->seconds
+            : $this->seconds->plus(BigRational::of($this->frames)->dividedBy($rate->value));
     }
 
     /** How many frames it is at a rate; null where that is no whole number. */
@@ -71,7 +90,9 @@ final readonly class Duration implements \Stringable
     {
         if ($this->frames !== null) {
             // to the frame, seconds are counted as timecode counts them
-            return $this->seconds->isEqualTo($whole = $this->seconds->toScale(0, \Brick\Math\RoundingMode::FLOOR)) ? $whole->toInt() * $rate->nominalWhole() + $this->frames : null;
+            return $this->seconds->isEqualTo($whole = $this->seconds->toScale(0, \Brick\Math\RoundingMode::FLOOR))
+                ? $whole->toInt() * $rate->nominalWhole() + $this->frames
+                : null;
         }
         $frames = $this->seconds->multipliedBy($rate->value)->simplified();
 
@@ -92,6 +113,8 @@ final readonly class Duration implements \Stringable
         $rest = $this->seconds->minus($whole);
         $decimals = $rest->isZero() ? '' : substr(Fraction::decimal($rest, 6), 1);
 
-        return sprintf('%02d:%02d:%02d', intdiv($whole, 3600), intdiv($whole, 60) % 60, $whole % 60).$decimals.($this->frames === null ? '' : sprintf(':%02d', $this->frames));
+        return sprintf('%02d:%02d:%02d', intdiv($whole, 3600), intdiv($whole, 60) % 60, $whole % 60)
+            .$decimals
+            .($this->frames === null ? '' : sprintf(':%02d', $this->frames));
     }
 }

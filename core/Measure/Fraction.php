@@ -22,25 +22,41 @@ final readonly class Fraction
     {
         $value = self::parse($text);
 
-        return $value->isGreaterThan(0) ? $value : throw NotUnderstood::as('a number above zero', $text, '1/1 or 10/11');
+        return $value->isGreaterThan(0)
+            ? $value
+            : throw NotUnderstood::as('a number above zero', $text, '1/1 or 10/11');
     }
 
     /**
      * @throws NotUnderstood unless it is a whole number, a decimal, or two of them with `/` or `:` between
      */
-    public static function parse(string $text, string $what = 'a fraction', string $example = '10/11 or 1.5'): BigRational
-    {
+    public static function parse(
+        string $text,
+        string $what = 'a fraction',
+        string $example = '10/11 or 1.5',
+    ): BigRational {
         $plain = trim(str_replace(["\u{00A0}", "\u{2044}", ' '], ['', '/', ''], $text));
-        if (strlen($plain) > 40 || preg_match('~^([+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d{1,2})?)(?:[/:](\d+(?:\.\d+)?))?$~', $plain, $m) !== 1) {
+        if (
+            strlen($plain) > 40
+            || preg_match('~^([+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d{1,2})?)(?:[/:](\d+(?:\.\d+)?))?$~', $plain, $m) !== 1
+        ) {
             throw NotUnderstood::as($what, $text, $example);
         }
         try {
             $top = BigDecimal::of($m[1])->toBigRational();
-            $value = isset($m[2]) ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified() : $top->simplified();
+            $value = isset($m[2])
+                ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified()
+                : $top->simplified();
         } catch (MathException) {
             throw NotUnderstood::as($what, $text, $example);
         }
-        if (! $value->isZero() && ($value->abs()->isLessThan(BigRational::of(self::LEAST)) || $value->abs()->isGreaterThan(BigRational::of(self::MOST)))) {
+        if (
+            ! $value->isZero()
+            && (
+                $value->abs()->isLessThan(BigRational::of(self::LEAST))
+                || $value->abs()->isGreaterThan(BigRational::of(self::MOST))
+            )
+        ) {
             throw NotUnderstood::beyond($text, self::LEAST, number_format((float) self::MOST));
         }
 
@@ -57,7 +73,11 @@ final readonly class Fraction
     {
         $value = $value->simplified();
 
-        return (string) ($value->getDenominator()->isEqualTo(1) ? $value->getNumerator() : $value->getNumerator().'/'.$value->getDenominator());
+        return (string) (
+            $value->getDenominator()->isEqualTo(1)
+                ? $value->getNumerator()
+                : $value->getNumerator().'/'.$value->getDenominator()
+        );
     }
 
     /** Always with its denominator: `1/1`, `10/11`. */

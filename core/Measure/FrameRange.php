@@ -59,7 +59,11 @@ final readonly class FrameRange implements \Countable, \Stringable
         if (strlen($text) > 2_000_000) {
             throw NotUnderstood::because('A range may be written in two million characters at most.');
         }
-        $plain = str_replace(["\u{2013}", "\u{2212}", '..', ' to ', ' step ', ' by '], ['-', '-', ':', ':', 'x', 'x'], trim($text));
+        $plain = str_replace(
+            ["\u{2013}", "\u{2212}", '..', ' to ', ' step ', ' by '],
+            ['-', '-', ':', ':', 'x', 'x'],
+            trim($text),
+        );
         $plain = (string) preg_replace('~\s*([,;x:-])\s*~', '$1', $plain);
         if ($plain === '' || $plain === 'none') {
             return self::none();
@@ -215,7 +219,9 @@ final readonly class FrameRange implements \Countable, \Stringable
      */
     public function last(): int
     {
-        return $this->ends === [] ? throw new \LogicException('An empty range has no last frame.') : $this->ends[count($this->ends) - 1];
+        return $this->ends === []
+            ? throw new \LogicException('An empty range has no last frame.')
+            : $this->ends[count($this->ends) - 1];
     }
 
     /** @return \Generator<int, array{int, int}> runs without a gap: first, last */
@@ -265,7 +271,13 @@ final readonly class FrameRange implements \Countable, \Stringable
      */
     public function widened(int $head, int $tail): self
     {
-        return $this->isEmpty() ? $this : self::union(self::of($this->first() - $head, $this->first()), $this, self::of($this->last(), $this->last() + $tail));
+        return $this->isEmpty()
+            ? $this
+            : self::union(
+                self::of($this->first() - $head, $this->first()),
+                $this,
+                self::of($this->last(), $this->last() + $tail),
+            );
     }
 
     /** Of its numbers, those a whole number of steps after the first. */
@@ -332,7 +344,9 @@ final readonly class FrameRange implements \Countable, \Stringable
         $from = [];
         $to = [];
         foreach ($this->runs() as [$first, $last]) {
-            foreach ($last - $first > 1 ? [[$first, $first], [$first + 1, $last - 1], [$last, $last]] : ($last > $first ? [[$first, $first], [$last, $last]] : [[$first, $first]]) as [$a, $b]) {
+            foreach ($last - $first > 1 ? [[$first, $first], [$first + 1, $last - 1], [$last, $last]] : (
+                $last > $first ? [[$first, $first], [$last, $last]] : [[$first, $first]]
+            ) as [$a, $b]) {
                 $from[] = $a;
                 $to[] = $b;
             }
@@ -342,13 +356,20 @@ final readonly class FrameRange implements \Countable, \Stringable
         $reach = array_fill(0, $many + 1, 0);
         for ($i = $many - 2; $i >= 0; $i--) {
             $single = $from[$i] === $to[$i] && $from[$i + 1] === $to[$i + 1];
-            $reach[$i] = ! $single ? $i : ($reach[$i + 1] > $i + 1 && $from[$i + 2] - $from[$i + 1] === $from[$i + 1] - $from[$i] ? $reach[$i + 1] : $i + 1);
+            $reach[$i] = ! $single
+                ? $i
+                : (
+                    $reach[$i + 1] > $i + 1
+                    && $from[$i + 2] - $from[$i + 1] === $from[$i + 1] - $from[$i] ? $reach[$i + 1] : $i + 1
+                );
         }
         $cost = array_fill(0, $many + 1, 0);
         $next = array_fill(0, $many, 0);
         for ($i = $many - 1; $i >= 0; $i--) {
             $best = PHP_INT_MAX;
-            for ($j = $i; $j < $many && $j < $i + 3 && $from[$j] === $from[$i] + ($j === $i ? 0 : $to[$j - 1] + 1 - $from[$i]); $j++) {
+            for ($j = $i; $j < $many && $j < $i + 3 && $from[$j] === $from[$i] + (
+                $j === $i ? 0 : $to[$j - 1] + 1 - $from[$i]
+            ); $j++) {
                 $length = strlen(self::written($from[$i], $to[$j])) + 1 + $cost[$j + 1];
                 if ($length <= $best) {
                     [$best, $next[$i]] = [$length, $j];
@@ -368,7 +389,9 @@ final readonly class FrameRange implements \Countable, \Stringable
         for ($i = 0; $i < $many; $i = $next[$i] + 1) {
             $j = $next[$i];
             $stepped = $j > $i && $from[$i + 1] > $to[$i] + 1;
-            $pieces[] = $stepped ? $from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i]) : self::written($from[$i], $to[$j]);
+            $pieces[] = $stepped
+                ? $from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i])
+                : self::written($from[$i], $to[$j]);
         }
 
         return implode(',', $pieces);

@@ -88,7 +88,8 @@ final readonly class FrameRate implements \Stringable
     /** Only 30000/1001 and 60000/1001 have drop-frame timecode (SMPTE ST 12-1, 5.2.2). */
     public function hasDropFrame(): bool
     {
-        return $this->value->isEqualTo(BigRational::nd(30000, 1001)) || $this->value->isEqualTo(BigRational::nd(60000, 1001));
+        return $this->value->isEqualTo(BigRational::nd(30000, 1001))
+            || $this->value->isEqualTo(BigRational::nd(60000, 1001));
     }
 
     /** Whether the two are 1000/1001 apart, either way. */
@@ -119,13 +120,21 @@ final readonly class FrameRate implements \Stringable
         $whole = $exact->toScale(0, RoundingMode::DOWN);
         $behind = rtrim(rtrim(substr((string) $exact->minus($whole), 1), '0'), '.');
 
-        return "{$text}, ".preg_replace('~(\d+) s$~', "\${1}{$behind} s", self::clock($whole->toInt(), $behind !== '')).' by the clock';
+        return "{$text}, "
+            .preg_replace('~(\d+) s$~', "\${1}{$behind} s", self::clock($whole->toInt(), $behind !== ''))
+            .' by the clock';
     }
 
     /** `45 s`, `1 min`, `2 h 3 min 4 s` */
     private static function clock(int $seconds, bool $always = false): string
     {
-        $parts = array_filter([intdiv($seconds, 3600) === 0 ? null : intdiv($seconds, 3600).' h', intdiv($seconds, 60) % 60 === 0 ? null : (intdiv($seconds, 60) % 60).' min', $seconds % 60 === 0 && $seconds > 0 && ! $always ? null : ($seconds % 60).' s']);
+        $parts = array_filter(
+            [
+                intdiv($seconds, 3600) === 0 ? null : intdiv($seconds, 3600).' h',
+                intdiv($seconds, 60) % 60 === 0 ? null : (intdiv($seconds, 60) % 60).' min',
+                $seconds % 60 === 0 && $seconds > 0 && ! $always ? null : ($seconds % 60).' s',
+            ],
+        );
 
         return implode(' ', $parts);
     }

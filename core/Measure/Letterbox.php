@@ -20,13 +20,28 @@ final readonly class Letterbox
      */
     public static function of(BigRational $aspect, Resolution $frame): self
     {
-        $even = static fn (BigRational $side, int $most): int => min($most, max(2, 2 * $side->dividedBy(2)->toScale(0, RoundingMode::HALF_UP)->toInt()));
+        $even = static fn (BigRational $side, int $most): int => min(
+            $most,
+            max(2, 2 * $side->dividedBy(2)->toScale(0, RoundingMode::HALF_UP)->toInt()),
+        );
         $own = BigRational::nd($frame->width, $frame->height);
         if ($aspect->isGreaterThanOrEqualTo($own)) {
-            return new self($frame, Resolution::of($frame->width, $even(BigRational::of($frame->width)->dividedBy($aspect), $frame->height)));
+            return new self(
+                $frame,
+                Resolution::of(
+                    $frame->width,
+                    $even(BigRational::of($frame->width)->dividedBy($aspect), $frame->height),
+                ),
+            );
         }
 
-        return new self($frame, Resolution::of($even(BigRational::of($frame->height)->multipliedBy($aspect), $frame->width), $frame->height));
+        return new self(
+            $frame,
+            Resolution::of(
+                $even(BigRational::of($frame->height)->multipliedBy($aspect), $frame->width),
+                $frame->height,
+            ),
+        );
     }
 
     /** Pixels of each bar above and below; the upper is the smaller where they are uneven. */

@@ -15,7 +15,9 @@ final class NotUnderstood extends \InvalidArgumentException implements PlainSent
         $shown = mb_strimwidth(Text::shown($text), 0, 60, '…');
 
         // a number that is one, and longer than any that is measured here
-        $long = preg_match('~\d{16}|\d[eE]\+?(?:1[5-9]|[2-9]\d|\d{3})~', $text) === 1 ? ' Numbers here have at most 15 digits.' : '';
+        $long = preg_match('~\d{16}|\d[eE]\+?(?:1[5-9]|[2-9]\d|\d{3})~', $text) === 1
+            ? ' Numbers here have at most 15 digits.'
+            : '';
 
         return new self("“{$shown}” is not {$what}; write it like {$example}.{$long}");
     }
@@ -23,7 +25,11 @@ final class NotUnderstood extends \InvalidArgumentException implements PlainSent
     /** A number that is one, and further from anything that is measured here than calculations carry. */
     public static function beyond(string $text, string $least, string $most): self
     {
-        return new self('“'.mb_strimwidth(Text::shown($text), 0, 60, '…')."” is beyond what is reckoned with here: a number is 0, or from {$least} to {$most}.");
+        return new self(
+            '“'
+                .mb_strimwidth(Text::shown($text), 0, 60, '…')
+                ."” is beyond what is reckoned with here: a number is 0, or from {$least} to {$most}.",
+        );
     }
 
     public static function because(string $sentence): self

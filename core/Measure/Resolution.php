@@ -19,7 +19,9 @@ final readonly class Resolution implements \Stringable
     public static function of(int $width, int $height): self
     {
         if ($width < 1 || $height < 1 || $width > self::LARGEST || $height > self::LARGEST) {
-            throw NotUnderstood::because("A picture of {$width} by {$height} pixels is not possible: each side is from 1 to 1,000,000.");
+            throw NotUnderstood::because(
+                "A picture of {$width} by {$height} pixels is not possible: each side is from 1 to 1,000,000.",
+            );
         }
 
         return new self($width, $height);
@@ -68,7 +70,13 @@ final readonly class Resolution implements \Stringable
     /** Each side × percent / 100, rounded; a side never falls below one pixel. */
     public function scaled(BigRational $percent, RoundingMode $rounding = RoundingMode::HALF_UP): self
     {
-        $side = static fn (int $length): int => max(1, min(self::LARGEST, BigRational::of($length)->multipliedBy($percent)->dividedBy(100)->toScale(0, $rounding)->toInt()));
+        $side = static fn (int $length): int => max(
+            1,
+            min(
+                self::LARGEST,
+                BigRational::of($length)->multipliedBy($percent)->dividedBy(100)->toScale(0, $rounding)->toInt(),
+            ),
+        );
 
         return new self($side($this->width), $side($this->height));
     }

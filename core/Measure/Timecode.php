@@ -16,7 +16,9 @@ final readonly class Timecode implements \Stringable
     public static function fromFrames(int $frames, FrameRate $rate, bool $dropFrame = false): self
     {
         if ($dropFrame && ! $rate->hasDropFrame()) {
-            throw NotUnderstood::because("Drop-frame timecode exists at 29.97 and 59.94 frames a second only, not at {$rate->spoken()}.");
+            throw NotUnderstood::because(
+                "Drop-frame timecode exists at 29.97 and 59.94 frames a second only, not at {$rate->spoken()}.",
+            );
         }
         $day = self::framesADay($rate->nominalWhole(), $dropFrame);
 
@@ -37,16 +39,27 @@ final readonly class Timecode implements \Stringable
         $base = $rate->nominalWhole();
         $drop = $m[4] !== ':';
         if ($h > 23 || $min > 59 || $s > 59 || $f >= $base) {
-            throw NotUnderstood::because("“{$text}” is no timecode at {$rate->spoken()} frames a second: hours go to 23, minutes and seconds to 59, frames to ".($base - 1).'.');
+            throw NotUnderstood::because(
+                "“{$text}” is no timecode at {$rate->spoken()} frames a second: hours go to 23, minutes and seconds "
+                    .'to 59, frames to '
+                    .($base - 1)
+                    .'.',
+            );
         }
         $start = self::fromFrames(0, $rate, $drop);
         $left = $drop ? intdiv($base, 15) : 0;
         if ($drop && $s === 0 && $f < $left && $min % 10 !== 0) {
-            throw NotUnderstood::because("“{$text}” does not exist: drop-frame leaves out the first {$left} numbers of minute {$min}.");
+            throw NotUnderstood::because(
+                "“{$text}” does not exist: drop-frame leaves out the first {$left} numbers of minute {$min}.",
+            );
         }
         $minutes = 60 * $h + $min;
 
-        return new self((60 * $minutes + $s) * $base + $f - $left * ($minutes - intdiv($minutes, 10)), $start->base, $drop);
+        return new self(
+            (60 * $minutes + $s) * $base + $f - $left * ($minutes - intdiv($minutes, 10)),
+            $start->base,
+            $drop,
+        );
     }
 
     private static function framesADay(int $base, bool $drop): int
@@ -76,6 +89,13 @@ final readonly class Timecode implements \Stringable
         $seconds = intdiv($number, $this->base);
         $width = $this->base > 100 ? 3 : 2;
 
-        return sprintf("%02d:%02d:%02d%s%0{$width}d", intdiv($seconds, 3600), intdiv($seconds, 60) % 60, $seconds % 60, $this->dropFrame ? ';' : ':', $number % $this->base);
+        return sprintf(
+            "%02d:%02d:%02d%s%0{$width}d",
+            intdiv($seconds, 3600),
+            intdiv($seconds, 60) % 60,
+            $seconds % 60,
+            $this->dropFrame ? ';' : ':',
+            $number % $this->base,
+        );
     }
 }

@@ -28,7 +28,12 @@ final readonly class ApprovedComparison
                 $facts = Probe::standard()->read($source);
                 $decoder = PictureDecoder::standard();
                 $takes = ($facts->width ?? 0) * ($facts->height ?? 0);
-                $pictures[$frame] = $takes <= $room && $facts->kind !== null && $facts->isWhole() && $decoder->decodes($facts->kind) ? $decoder->decode($source, $facts) : null;
+                $pictures[$frame] = $takes <= $room
+                    && $facts->kind !== null
+                    && $facts->isWhole()
+                    && $decoder->decodes($facts->kind)
+                    ? $decoder->decode($source, $facts)
+                    : null;
                 $room -= $pictures[$frame] === null ? 0 : $takes;
             } catch (PixelsRefused|FileTooLarge|SourceUnreadable|BytesMissing) {
                 $pictures[$frame] = null;

@@ -12,11 +12,31 @@ final readonly class Channels
 
     /** What is usually written for several channels, or for one by its word. */
     private const USUAL = [
-        'rgb' => ['R', 'G', 'B'], 'rgba' => ['R', 'G', 'B', 'A'], 'bgr' => ['R', 'G', 'B'], 'bgra' => ['R', 'G', 'B', 'A'], 'argb' => ['R', 'G', 'B', 'A'], 'rgbz' => ['R', 'G', 'B', 'Z'], 'rgbaz' => ['R', 'G', 'B', 'A', 'Z'], 'ya' => ['Y', 'A'],
-        'alpha' => ['A'], 'depth' => ['Z'], 'grey' => ['Y'], 'gray' => ['Y'], 'greyscale' => ['Y'], 'grayscale' => ['Y'], 'luminance' => ['Y'], 'monochrome' => ['Y'],
+        'rgb' => ['R', 'G', 'B'],
+        'rgba' => ['R', 'G', 'B', 'A'],
+        'bgr' => ['R', 'G', 'B'],
+        'bgra' => ['R', 'G', 'B', 'A'],
+        'argb' => ['R', 'G', 'B', 'A'],
+        'rgbz' => ['R', 'G', 'B', 'Z'],
+        'rgbaz' => ['R', 'G', 'B', 'A', 'Z'],
+        'ya' => ['Y', 'A'],
+        'alpha' => ['A'], 'depth' => ['Z'], 'grey' => ['Y'], 'gray' => ['Y'], 'greyscale' => ['Y'],
+        'grayscale' => ['Y'], 'luminance' => ['Y'], 'monochrome' => ['Y'],
     ];
 
-    private const ORDER = ['C' => -2, 'M' => -1, 'K' => 8, 'R' => 0, 'G' => 1, 'B' => 2, 'Y' => 3, 'RY' => 4, 'BY' => 5, 'A' => 6, 'Z' => 7];
+    private const ORDER = [
+        'C' => -2,
+        'M' => -1,
+        'K' => 8,
+        'R' => 0,
+        'G' => 1,
+        'B' => 2,
+        'Y' => 3,
+        'RY' => 4,
+        'BY' => 5,
+        'A' => 6,
+        'Z' => 7,
+    ];
 
     /**
      * Sorted by layer (the unnamed one first), within a layer R G B A, then the rest by name.
@@ -65,12 +85,21 @@ final readonly class Channels
     public static function parse(string $text): array
     {
         $names = preg_split('~[\s,;|+]+~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        if (count($names) === 1 && ! isset(self::USUAL[strtolower($names[0])]) && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1) {
+        if (
+            count($names) === 1
+            && ! isset(self::USUAL[strtolower($names[0])])
+            && preg_match('~^['.self::LETTERS.']{1,5}$~i', $names[0]) === 1
+        ) {
             $names = str_split($names[0]);
         }
         // `RGB A`, `rgb + alpha`, `grey`: the usual sets and words, beside others too
         $names = array_merge(...array_map(static fn (string $n): array => self::USUAL[strtolower($n)] ?? [$n], $names));
-        $names = array_map(static fn (string $n): string => strlen($n) === 1 && stripos(self::LETTERS, $n) !== false ? strtoupper($n) : $n, $names);
+        $names = array_map(
+            static fn (string $n): string => strlen($n) === 1 && stripos(self::LETTERS, $n) !== false
+                ? strtoupper($n)
+                : $n,
+            $names,
+        );
 
         return self::sorted(array_values(array_unique($names)));
     }

@@ -18,7 +18,12 @@ final readonly class CodecCapabilities
     /** As they are used in the trade; rare modes of theirs that keep every bit go by other names. */
     public static function isLossy(string $codec): bool
     {
-        return str_starts_with($codec, 'prores') || in_array($codec, ['h264', 'hevc', 'mjpeg', 'av1', 'vp8', 'vp9', 'mpeg2', 'mpeg4', 'mpeg1', 'dv', 'theora'], true);
+        return str_starts_with($codec, 'prores')
+            || in_array(
+                $codec,
+                ['h264', 'hevc', 'mjpeg', 'av1', 'vp8', 'vp9', 'mpeg2', 'mpeg4', 'mpeg1', 'dv', 'theora'],
+                true,
+            );
     }
 
     /** @return list<int>|null bits a channel that it can hold; null where nothing is known */
@@ -50,6 +55,10 @@ final readonly class CodecCapabilities
 
     private static function isKnown(string $codec): bool
     {
-        return in_array($codec, ['h264', 'hevc', 'prores', 'mjpeg', 'animation', 'png', 'ffv1', 'raw', 'mpeg2', 'mpeg4', 'dv'], true);
+        return in_array(
+            $codec,
+            ['h264', 'hevc', 'prores', 'mjpeg', 'animation', 'png', 'ffv1', 'raw', 'mpeg2', 'mpeg4', 'dv'],
+            true,
+        );
     }
 }

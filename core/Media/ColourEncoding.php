@@ -32,7 +32,10 @@ final readonly class ColourEncoding
         $text = "{$name} ".str_replace("\0", '', substr($profile, 0, 4096));
 
         return match (true) {
-            preg_match('~linear[ _-]*(?:srgb|rec|bt)|(?:srgb|rec\.? ?709)[ _-]*linear|gamma ?1\.0\b~i', $text) === 1 => 'linear',
+            preg_match(
+                '~linear[ _-]*(?:srgb|rec|bt)|(?:srgb|rec\.? ?709)[ _-]*linear|gamma ?1\.0\b~i',
+                $text,
+            ) === 1 => 'linear',
             preg_match('~display[ _-]?p3~i', $text) === 1 => 'display-p3',
             preg_match('~sRGB|IEC ?61966-2[.-]1~', $text) === 1 => 'srgb',
             preg_match('~(?:rec|bt)\.? ?709~i', $text) === 1 => 'rec709',
@@ -46,7 +49,10 @@ final readonly class ColourEncoding
     {
         foreach ($texts as $name => $value) {
             $key = strtolower((string) preg_replace('~^.*:|[^A-Za-z]~', '', $name));
-            if (in_array($key, ['colorspace', 'colourspace', 'colorencoding', 'colourencoding'], true) && trim($value) !== '') {
+            if (
+                in_array($key, ['colorspace', 'colourspace', 'colorencoding', 'colourencoding'], true)
+                && trim($value) !== ''
+            ) {
                 return self::canonical(trim($value));
             }
         }
@@ -60,12 +66,43 @@ final readonly class ColourEncoding
         $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
 
         return match (true) {
-            in_array($word, ['srgb', 'srgbtexture', 'iec6196621', 'srgbiec6196621', 'srgbiec61966', 'srgbdisplay', 'outputsrgb', 'standardrgb', 'srgbencoded'], true) => 'srgb',
-            in_array($word, ['rec709', 'bt709', 'itu709', 'iturbt709', 'r709', 'hd709', '709', 'hdtv709', 'hdtvrec709', 'itur709', 'iturec709', 'rec709gamma24'], true) => 'rec709',
+            in_array(
+                $word,
+                [
+                    'srgb', 'srgbtexture', 'iec6196621', 'srgbiec6196621', 'srgbiec61966', 'srgbdisplay', 'outputsrgb',
+                    'standardrgb', 'srgbencoded',
+                ],
+                true,
+            ) => 'srgb',
+            in_array(
+                $word,
+                [
+                    'rec709', 'bt709', 'itu709', 'iturbt709', 'r709', 'hd709', '709', 'hdtv709', 'hdtvrec709',
+                    'itur709', 'iturec709', 'rec709gamma24',
+                ],
+                true,
+            ) => 'rec709',
             in_array($word, ['rec2020', 'bt2020', 'iturbt2020', '2020', 'uhd2020'], true) => 'rec2020',
-            in_array($word, ['linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref', 'scenereferred', 'linear10', 'lineargamma10', 'gamma10', 'linearlight', 'lineargamma', 'linearised', 'linearized', 'rec709linear', 'srgblinear', 'linear(gamma10)'], true) => 'linear',
+            in_array(
+                $word,
+                [
+                    'linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref',
+                    'scenereferred', 'linear10', 'lineargamma10', 'gamma10', 'linearlight', 'lineargamma', 'linearised',
+                    'linearized', 'rec709linear', 'srgblinear', 'linear(gamma10)',
+                ],
+                true,
+            ) => 'linear',
             in_array($word, ['p3', 'displayp3', 'dcip3'], true) => $word === 'dcip3' ? 'dci-p3' : 'display-p3',
-            default => in_array($word, ['rec601', 'bt601', 'log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'data', 'xyz', 'raw', 'noncolour', 'noncolor'], true) ? str_replace(['noncolou', 'noncolor', 'bt601'], ['non-colou', 'non-color', 'rec601'], $word) : strtolower($text),
+            default => in_array(
+                $word,
+                [
+                    'rec601', 'bt601', 'log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'data', 'xyz',
+                    'raw', 'noncolour', 'noncolor',
+                ],
+                true,
+            )
+                ? str_replace(['noncolou', 'noncolor', 'bt601'], ['non-colou', 'non-color', 'rec601'], $word)
+                : strtolower($text),
         };
     }
 }

@@ -54,7 +54,10 @@ final class FileSource implements ByteSource
         $handle = self::handle($path);
         $stat = self::stat($handle, $path);
         $isSame = $stat['size'] === $size && $stat['mtime'] === $modified;
-        if (! $isSame || (FileState::identity($stat) !== $identity && ! self::liesAt($path, FileState::identity($stat)))) {
+        if (
+            ! $isSame
+            || (FileState::identity($stat) !== $identity && ! self::liesAt($path, FileState::identity($stat)))
+        ) {
             throw SourceUnreadable::changed($path);
         }
 

@@ -28,7 +28,18 @@ enum Kind: string
     {
         $word = mb_strtolower(trim($word));
         // `PNG sequence`, `OpenEXR (multilayer)`, `MOV movie`, `image/png`
-        $word = (string) preg_replace(['~\s*\([^)]*\)\s*$~', '~^\s*(?:image|video|audio)/(?:x-)?~', '~^[*.\s]+~', '~[\s_-]+(?:image|picture|video|movie|still|frame|file|numbered)?\s*(?:sequences?|files?|frames?|images?|pictures?|movies?|videos?|format|container|clips?|stills?|bitmap)$~', '~^(?:still|single|numbered)\s+~'], '', $word);
+        $word = (string) preg_replace(
+            [
+                '~\s*\([^)]*\)\s*$~',
+                '~^\s*(?:image|video|audio)/(?:x-)?~',
+                '~^[*.\s]+~',
+                '~[\s_-]+(?:image|picture|video|movie|still|frame|file|numbered)?\s*(?:sequences?|files?|frames?'
+                    .'|images?|pictures?|movies?|videos?|format|container|clips?|stills?|bitmap)$~',
+                '~^(?:still|single|numbered)\s+~',
+            ],
+            '',
+            $word,
+        );
         $plain = (string) preg_replace('~[\s._-]+~', '', $word);
 
         // the container of brand `qt` (ISO/IEC 14496-12 registry), by its initials or its name of two words
@@ -87,7 +98,11 @@ enum Kind: string
 
     public function isPicture(): bool
     {
-        return in_array($this, [self::Png, self::Jpeg, self::Tiff, self::Exr, self::Tga, self::Dpx, self::Bmp, self::Webp], true);
+        return in_array(
+            $this,
+            [self::Png, self::Jpeg, self::Tiff, self::Exr, self::Tga, self::Dpx, self::Bmp, self::Webp],
+            true,
+        );
     }
 
     public function isMovie(): bool

@@ -84,7 +84,9 @@ final readonly class MediaFacts
     /** Without the texts that differ from frame to frame, so that equal frames share one. */
     public function withoutHeader(): self
     {
-        return $this->header === [] && $this->frameNumber === null && $this->timecode === null ? $this : $this->with(['header' => [], 'frameNumber' => null, 'timecode' => null]);
+        return $this->header === [] && $this->frameNumber === null && $this->timecode === null
+            ? $this
+            : $this->with(['header' => [], 'frameNumber' => null, 'timecode' => null]);
     }
 
     /** @param  array<string, mixed>  $changes */
@@ -136,7 +138,18 @@ final readonly class MediaFacts
             'audio' => $this->audio,
             'complete' => $this->complete,
             'damage' => $this->damageSays,
-            'header' => (object) ($this->header + array_filter(['start_timecode' => $this->timecode, 'camera' => $this->camera, 'projection' => $this->projection, 'density' => $this->density, 'colour' => $this->colour], static fn (mixed $v): bool => $v !== null)),
+            'header' => (object) (
+                $this->header + array_filter(
+                    [
+                        'start_timecode' => $this->timecode,
+                        'camera' => $this->camera,
+                        'projection' => $this->projection,
+                        'density' => $this->density,
+                        'colour' => $this->colour,
+                    ],
+                    static fn (mixed $v): bool => $v !== null,
+                )
+            ),
         ];
     }
 }

@@ -73,15 +73,25 @@ final class Outline
         if ($width === $this->width && $height === $this->height) {
             return null;
         }
-        $filled = 20 * ($this->begins[$this->left] ?? 0) >= 19 * $height && 20 * ($this->ends[$this->right] ?? 0) >= 19 * $height
+        $filled = 20 * ($this->begins[$this->left] ?? 0) >= 19 * $height
+            && 20 * ($this->ends[$this->right] ?? 0) >= 19 * $height
             && 20 * $this->holesAtTop <= $width && 20 * $this->holesAtBottom <= $width;
 
         return $filled ? [$this->left, $this->top, $width, $height] : null;
     }
 
     /** How many sides of a picture an outline leaves empty. */
-    public static function emptySides(int $left, int $top, int $width, int $height, int $pictureWidth, int $pictureHeight): int
-    {
-        return (int) ($left > 0) + (int) ($top > 0) + (int) ($left + $width < $pictureWidth) + (int) ($top + $height < $pictureHeight);
+    public static function emptySides(
+        int $left,
+        int $top,
+        int $width,
+        int $height,
+        int $pictureWidth,
+        int $pictureHeight,
+    ): int {
+        return (int) ($left > 0)
+            + (int) ($top > 0)
+            + (int) ($left + $width < $pictureWidth)
+            + (int) ($top + $height < $pictureHeight);
     }
 }

@@ -9,7 +9,11 @@ use Brick\Math\BigRational;
 /** How far a picture is from an approved one: the mean difference of all bytes, and where it is largest. */
 final readonly class PictureDistance
 {
-    private const PLACES = [['at the top left', 'at the top', 'at the top right'], ['at the left', 'in the middle', 'at the right'], ['at the bottom left', 'at the bottom', 'at the bottom right']];
+    private const PLACES = [
+        ['at the top left', 'at the top', 'at the top right'],
+        ['at the left', 'in the middle', 'at the right'],
+        ['at the bottom left', 'at the bottom', 'at the bottom right'],
+    ];
 
     /**
      * @param  int|null  $sum  of the differences of all bytes; null where the sizes differ

@@ -73,7 +73,9 @@ final readonly class PixelSample
         }
         $apart = $this->apart($other);
 
-        return $apart === null ? null : BigRational::nd($apart, 255 * strlen($this->sample))->isLessThanOrEqualTo($tolerance);
+        return $apart === null
+            ? null
+            : BigRational::nd($apart, 255 * strlen($this->sample))->isLessThanOrEqualTo($tolerance);
     }
 
     /** How far two samples are apart, summed over their bytes; null where either has none. */
@@ -92,9 +94,13 @@ final readonly class PixelSample
 
     public function packed(): string
     {
-        return chr($this->light === null ? 2 : 1).$this->print.pack('qqq', $this->light ?? 0, $this->pixels, $this->dark).pack('V4', ...($this->outline ?? [0, 0, 0, 0])).chr(match ($this->seenThrough) {
-            null => 0, false => 1, true => 2,
-        }).$this->sample;
+        return chr($this->light === null ? 2 : 1)
+            .$this->print
+            .pack('qqq', $this->light ?? 0, $this->pixels, $this->dark)
+            .pack('V4', ...($this->outline ?? [0, 0, 0, 0]))
+            .chr(match ($this->seenThrough) {
+                null => 0, false => 1, true => 2,
+            }).$this->sample;
     }
 
     /** The packed form of a picture that could not be looked at. */
@@ -113,6 +119,14 @@ final readonly class PixelSample
         $numbers = unpack('qlight/qpixels/qdark/Vx/Vy/Vw/Vh', $packed, 17);
         $outline = $numbers['w'] === 0 ? null : [$numbers['x'], $numbers['y'], $numbers['w'], $numbers['h']];
 
-        return new self(substr($packed, 1, 16), $packed[0] === "\2" ? null : $numbers['light'], $numbers['pixels'], [null, false, true][ord($packed[57])] ?? null, substr($packed, self::PACKED), $numbers['dark'], $outline);
+        return new self(
+            substr($packed, 1, 16),
+            $packed[0] === "\2" ? null : $numbers['light'],
+            $numbers['pixels'],
+            [null, false, true][ord($packed[57])] ?? null,
+            substr($packed, self::PACKED),
+            $numbers['dark'],
+            $outline,
+        );
     }
 }

@@ -43,7 +43,12 @@ final readonly class PixelSampler
     public function distance(ByteSource $source, MediaFacts $facts, int $frame): ?PictureDistance
     {
         $approved = $this->for->approved[$frame] ?? null;
-        if ($approved === null || $facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
+        if (
+            $approved === null
+            || $facts->kind === null
+            || ! $facts->isWhole()
+            || ! $this->decoder->decodes($facts->kind)
+        ) {
             return null;
         }
         try {
@@ -67,7 +72,9 @@ final readonly class PixelSampler
         try {
             return $this->at($this->decoder->decode($source, $facts), $facts, $apart ?? '');
         } catch (PixelsRefused) {
-            return $apart === null ? null : new PixelSample($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
+            return $apart === null
+                ? null
+                : new PixelSample($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
         } catch (FileTooLarge $over) {
             return PixelSample::tooLarge($over->getMessage(), $apart ?? '');
         }
@@ -95,7 +102,10 @@ final readonly class PixelSampler
             $dark += $this->for->dark === null ? 0 : self::darkIn($bytes, $this->for->dark);
             // one byte of each three left standing: counting those is the quickest way to a sum
             foreach ([0, 1, 2] as $channel) {
-                $mask[$length][$channel] ??= str_repeat(substr_replace("\0\0\0", "\xFF", $channel, 1), intdiv($length, 3));
+                $mask[$length][$channel] ??= str_repeat(
+                    substr_replace("\0\0\0", "\xFF", $channel, 1),
+                    intdiv($length, 3),
+                );
                 foreach (count_chars($bytes & $mask[$length][$channel], 1) as $value => $many) {
                     $sums[$channel] += $value * $many;
                 }
@@ -111,7 +121,15 @@ final readonly class PixelSampler
         $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
         $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
 
-        return new PixelSample($more === '' ? $plain : hash('xxh128', $plain.$more, true), $light, $pixels->width() * $pixels->height(), $seenThrough, $this->for->samples ? $pixels->sample(PixelSample::SAMPLE_SIDE) : '', $dark, $outline->box());
+        return new PixelSample(
+            $more === '' ? $plain : hash('xxh128', $plain.$more, true),
+            $light,
+            $pixels->width() * $pixels->height(),
+            $seenThrough,
+            $this->for->samples ? $pixels->sample(PixelSample::SAMPLE_SIDE) : '',
+            $dark,
+            $outline->box(),
+        );
     }
 
     /** How many of these pixels have at most so much luminance. */

@@ -54,7 +54,9 @@ final readonly class Signature
         $type = substr($head, 4, 4);
         if ($type === 'ftyp') {
             $brand = substr($head, 8, 4);
-            if (in_array($brand, ['heic', 'heix', 'hevc', 'avif', 'avis', 'mif1', 'msf1', 'jp2 ', 'jpx ', 'crx '], true)) {
+            if (
+                in_array($brand, ['heic', 'heix', 'hevc', 'avif', 'avis', 'mif1', 'msf1', 'jp2 ', 'jpx ', 'crx '], true)
+            ) {
                 return null;
             }
 
@@ -76,7 +78,12 @@ final readonly class Signature
             return false;
         }
         [$id, $map, $type] = [ord($head[0]), ord($head[1]), ord($head[2])];
-        [$width, $height, $bits, $flags] = [self::short($head, 12), self::short($head, 14), ord($head[16]), ord($head[17])];
+        [$width, $height, $bits, $flags] = [
+            self::short($head, 12),
+            self::short($head, 14),
+            ord($head[16]),
+            ord($head[17]),
+        ];
         $mapped = in_array($type, [1, 9], true);
         if (! in_array($type, [1, 2, 3, 9, 10, 11], true) || $map > 1 || ($mapped && $map !== 1)
             || $width === 0 || $height === 0 || ! in_array($bits, [8, 15, 16, 24, 32], true) || ($flags & 0xC0) !== 0) {
@@ -85,12 +92,17 @@ final readonly class Signature
         if (str_contains($source->read(max(0, $source->size() - 26), 26), 'TRUEVISION-XFILE.')) {
             return true;
         }
-        if ((! $mapped && $bits === 8 && ! in_array($type, [3, 11], true)) || ($map === 0 && trim(substr($head, 3, 5), "\0") !== '')) {
+        if (
+            (! $mapped && $bits === 8 && ! in_array($type, [3, 11], true))
+            || ($map === 0 && trim(substr($head, 3, 5), "\0") !== '')
+        ) {
             return false;
         }
         $body = 18 + $id + ($map === 1 ? self::short($head, 5) * intdiv(ord($head[7]) + 7, 8) : 0);
 
-        return $type > 8 ? $source->size() > $body : $source->size() >= $body + min($width * $height * intdiv($bits + 7, 8), 1);
+        return $type > 8
+            ? $source->size() > $body
+            : $source->size() >= $body + min($width * $height * intdiv($bits + 7, 8), 1);
     }
 
     private static function short(string $bytes, int $at): int

@@ -23,13 +23,28 @@ final readonly class OwnerMessage
         foreach ($owed as $each) {
             $verdict = $each['document']['verdict'] ?? null;
             $open += $verdict === 'balanced' ? 0 : 1;
-            $head = $each['code'].($each['title'] === '' ? '' : ", {$each['title']}").($each['due'] === null ? '' : ", due {$each['due']}");
-            $blocks[] = Text::shown($head)."\n".($each['document'] === null ? 'Nothing has been checked yet. Bring the scene’s settings before you render.' : self::account($each['document']));
+            $head = $each['code']
+                .($each['title'] === '' ? '' : ", {$each['title']}")
+                .($each['due'] === null ? '' : ", due {$each['due']}");
+            $blocks[] = Text::shown($head)
+                ."\n"
+                .(
+                    $each['document'] === null
+                        ? 'Nothing has been checked yet. Bring the scene’s settings before you render.'
+                        : self::account($each['document'])
+                );
         }
         $codes = array_map(static fn (array $e): string => $e['code'], $owed);
-        $subject = Text::shown("{$production}: ".(count($codes) > 3 ? Text::count(count($codes), 'deliverable') : implode(', ', $codes)).($open === 0 ? ', all balances' : ''));
+        $subject = Text::shown(
+            "{$production}: "
+                .(count($codes) > 3 ? Text::count(count($codes), 'deliverable') : implode(', ', $codes))
+                .($open === 0 ? ', all balances' : ''),
+        );
 
-        return new self($subject, Text::shown("Hello {$owner},")."\n\n".implode("\n\n", $blocks)."\n\n".Text::shown($closing)."\n");
+        return new self(
+            $subject,
+            Text::shown("Hello {$owner},")."\n\n".implode("\n\n", $blocks)."\n\n".Text::shown($closing)."\n",
+        );
     }
 
     /** @param  array<string, mixed>  $document */
@@ -49,10 +64,19 @@ final readonly class OwnerMessage
                 $lines[] = '  '.($n + 1).". {$says}";
             }
         }
-        $unknown = array_filter(is_array($document['entries'] ?? null) ? array_filter($document['entries'], is_array(...)) : [], static fn (array $e): bool => ($e['mark'] ?? null) === 'unknown' && ($e['level'] ?? null) === 'must');
+        $unknown = array_filter(
+            is_array($document['entries'] ?? null) ? array_filter($document['entries'], is_array(...)) : [],
+            static fn (array $e): bool => ($e['mark'] ?? null) === 'unknown' && ($e['level'] ?? null) === 'must',
+        );
         if ($unknown !== []) {
-            $ids = array_map(static fn (array $e): string => is_string($e['id'] ?? null) ? self::label($e['id']) : '', array_values($unknown));
-            $lines[] = 'Not told yet: '.Text::series(array_slice($ids, 0, 12)).(count($ids) > 12 ? ' and '.(count($ids) - 12).' more' : '').'.';
+            $ids = array_map(
+                static fn (array $e): string => is_string($e['id'] ?? null) ? self::label($e['id']) : '',
+                array_values($unknown),
+            );
+            $lines[] = 'Not told yet: '
+                .Text::series(array_slice($ids, 0, 12))
+                .(count($ids) > 12 ? ' and '.(count($ids) - 12).' more' : '')
+                .'.';
         }
 
         return $lines === [] ? 'There was nothing to compare yet.' : implode("\n", $lines);

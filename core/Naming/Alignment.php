@@ -51,8 +51,17 @@ final class Alignment
         $atoms = [];
         foreach ($pattern->pieces as $piece) {
             if ($piece->name === null) {
-                foreach (preg_split('~([^A-Za-z0-9\x80-\xFF]+)~', $piece->text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
-                    $atoms[] = [preg_match('~^[A-Za-z0-9\x80-\xFF]~', $text) === 1 ? 'word' : 'separator', $text, $piece];
+                foreach (preg_split(
+                    '~([^A-Za-z0-9\x80-\xFF]+)~',
+                    $piece->text,
+                    -1,
+                    PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
+                ) ?: [] as $text) {
+                    $atoms[] = [
+                        preg_match('~^[A-Za-z0-9\x80-\xFF]~', $text) === 1 ? 'word' : 'separator',
+                        $text,
+                        $piece,
+                    ];
                 }
 
                 continue;
@@ -79,7 +88,12 @@ final class Alignment
     private static function literalExtension(array $atoms): array
     {
         $last = count($atoms) - 1;
-        if ($last > 0 && $atoms[$last][0] === 'word' && str_ends_with($atoms[$last - 1][1], '.') && $atoms[$last - 1][0] === 'separator') {
+        if (
+            $last > 0
+            && $atoms[$last][0] === 'word'
+            && str_ends_with($atoms[$last - 1][1], '.')
+            && $atoms[$last - 1][0] === 'separator'
+        ) {
             $atoms[$last][0] = 'ext';
         }
 
@@ -91,14 +105,22 @@ final class Alignment
         $name = substr($name, 0, self::LONGEST_NAME);
         if (preg_match_all('~\d+|[A-Za-z\x80-\xFF]+|.~s', $name) > self::MOST_TOKENS) {
             // nobody meant this by a pattern, and laying it against one would take long
-            return new NameReading($name, [new PieceReading('extra', '', $name, [Difference::Value])], 10 * self::MISSING_FRAME, null);
+            return new NameReading(
+                $name,
+                [new PieceReading('extra', '', $name, [Difference::Value])],
+                10 * self::MISSING_FRAME,
+                null,
+            );
         }
         $best = $this->direct($name, $this->atoms, 0);
         if ($best->fits()) {
             return $best;
         }
         [$stripped, $suffix] = self::withoutCopySuffix($name);
-        foreach ($suffix === '' ? [[$name, '', 0]] : [[$stripped, $suffix, self::COPIED], [$name, '', 0]] as [$plain, $copy, $cost]) {
+        foreach ($suffix === '' ? [[$name, '', 0]] : [
+            [$stripped, $suffix, self::COPIED],
+            [$name, '', 0],
+        ] as [$plain, $copy, $cost]) {
             $reading = $copy === '' ? $best : $this->direct($plain, $this->atoms, 0);
             $moved = $reading->fits() || $reading->cost > self::HOPELESS ? null : $this->moved($plain);
             if ($moved !== null && $moved->cost < $reading->cost) {
@@ -107,8 +129,14 @@ final class Alignment
             if ($reading->cost + $cost < $best->cost || $reading === $moved) {
                 $pieces = $reading->pieces;
                 if ($copy !== '') {
-                    $twice = preg_match('~^\.[A-Za-z][A-Za-z0-9]{1,4}$~', $copy) === 1 && ! in_array(strtolower($copy), ['.bak', '.orig', '.old'], true);
-                    $pieces[] = new PieceReading('extra', '', $copy, [$twice ? Difference::Extension : Difference::CopySuffix]);
+                    $twice = preg_match('~^\.[A-Za-z][A-Za-z0-9]{1,4}$~', $copy) === 1
+                        && ! in_array(strtolower($copy), ['.bak', '.orig', '.old'], true);
+                    $pieces[] = new PieceReading(
+                        'extra',
+                        '',
+                        $copy,
+                        [$twice ? Difference::Extension : Difference::CopySuffix],
+                    );
                 }
                 $candidate = new NameReading($name, $pieces, $reading->cost + $cost, $reading->digitRun);
                 $best = $candidate->cost < $best->cost ? $candidate : $best;
@@ -121,7 +149,12 @@ final class Alignment
     /** @return array{string, string} the name without a mark that it is a copy, and the mark */
     private static function withoutCopySuffix(string $name): array
     {
-        foreach (['~( ?\(\d{1,3}\)|[ _-]*(?i:copy|kopie)(?:[ _]?\(?\d{1,3}\)?)?)(?=\.[A-Za-z]\w{1,4}$|$)~', '~(\~|\.bak|\.orig|\.old)$~i', '~(?<=\.)(?:jpe?g|tiff?|[A-Za-z][A-Za-z0-9]{1,4})(\.(?:jpe?g|tiff?|png|exr|tga|dpx|webp|bmp|mp4|mov|avi|mkv|webm|mxf|wav))$~i'] as $expression) {
+        foreach ([
+            '~( ?\(\d{1,3}\)|[ _-]*(?i:copy|kopie)(?:[ _]?\(?\d{1,3}\)?)?)(?=\.[A-Za-z]\w{1,4}$|$)~',
+            '~(\~|\.bak|\.orig|\.old)$~i',
+            '~(?<=\.)(?:jpe?g|tiff?|[A-Za-z][A-Za-z0-9]{1,4})(\.(?:jpe?g|tiff?|png|exr|tga|dpx|webp|bmp|mp4|mov|avi'
+                .'|mkv|webm|mxf|wav))$~i',
+        ] as $expression) {
             if (preg_match($expression, $name, $m, PREG_OFFSET_CAPTURE) === 1 && $m[1][1] > 0) {
                 return [substr_replace($name, '', $m[1][1], strlen($m[1][0])), $m[1][0]];
             }
@@ -165,7 +198,12 @@ final class Alignment
                     if ($best === null || $reading->cost < $best->cost) {
                         $differences = [Difference::NumberPlace, ...self::digitsDiffer($digits, $frame->digits)];
                         $moved = new PieceReading('frame', str_repeat('#', $frame->digits ?? 1), $digits, $differences);
-                        $best = new NameReading($name, [...$reading->pieces, $moved], $reading->cost + (count($differences) > 1 ? 6 : 0), $run);
+                        $best = new NameReading(
+                            $name,
+                            [...$reading->pieces, $moved],
+                            $reading->cost + (count($differences) > 1 ? 6 : 0),
+                            $run,
+                        );
                     }
                 }
             }
@@ -177,7 +215,13 @@ final class Alignment
     /** @param  list<array{string, string, Piece}>  $atoms */
     private function direct(string $name, array $atoms, int $base): NameReading
     {
-        $this->tokens = preg_split('~(\d+|[A-Za-z\x80-\xFF]+)~', $name, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+        $this->tokens = preg_split(
+            '~(\d+|[A-Za-z\x80-\xFF]+)~',
+            $name,
+            -1,
+            PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
+        )
+            ?: [];
         $tokens = [];
         foreach ($this->tokens as $token) {
             foreach (ctype_alnum($token[0]) || ord($token[0]) >= 0x80 ? [$token] : str_split($token) as $single) {
@@ -263,7 +307,9 @@ final class Alignment
         }
         switch ($kind) {
             case 'separator':
-                return $found === '' ? self::MISSING_SEPARATOR : (preg_match('~^[^A-Za-z0-9\x80-\xFF]+$~', $found) === 1 ? 9 + strlen($found) : null);
+                return $found === ''
+                    ? self::MISSING_SEPARATOR
+                    : (preg_match('~^[^A-Za-z0-9\x80-\xFF]+$~', $found) === 1 ? 9 + strlen($found) : null);
             case 'free':
                 return $found === '' ? 30 : ($k - $j) + (preg_match('~^[A-Za-z0-9\x80-\xFF]+$~', $found) === 1 ? 0 : 2);
             case 'ext':
@@ -294,7 +340,13 @@ final class Alignment
             return $kind === 'word' && $differences === null ? null : self::ANOTHER;
         }
 
-        return 2 + 7 * count($differences) + (in_array(Difference::Misspelled, $differences, true) ? 7 * levenshtein(strtolower($asked), strtolower($found)) : 0);
+        return 2
+            + 7 * count($differences)
+            + (
+                in_array(Difference::Misspelled, $differences, true)
+                    ? 7 * levenshtein(strtolower($asked), strtolower($found))
+                    : 0
+            );
     }
 
     /** A dash is a sign where no letter or digit stands before it. */
@@ -357,12 +409,15 @@ final class Alignment
     /** `TC_020` for `TC_010`: the same but for its digits, and another number. */
     private static function isOfAnother(string $asked, string $found): bool
     {
-        $bare = static fn (string $text): string => strtolower((string) preg_replace('~\d+|[^A-Za-z0-9\x80-\xFF]+~', '', $text));
+        $bare = static fn (string $text): string => strtolower(
+            (string) preg_replace('~\d+|[^A-Za-z0-9\x80-\xFF]+~', '', $text),
+        );
         preg_match_all('~\d+~', $asked, $numbers);
         preg_match_all('~\d+~', $found, $others);
 
         // `TC_10` for `TC_010` is the same number, written otherwise
-        return $bare($asked) === $bare($found) && array_map(intval(...), $numbers[0]) !== array_map(intval(...), $others[0]);
+        return $bare($asked) === $bare($found)
+            && array_map(intval(...), $numbers[0]) !== array_map(intval(...), $others[0]);
     }
 
     private function extensionAlike(string $found, string $asked): bool
@@ -371,7 +426,13 @@ final class Alignment
             if (strcasecmp($found, $right) === 0) {
                 return true;
             }
-            foreach ([['jpg', 'jpeg', 'jpe', 'jfif'], ['tif', 'tiff'], ['mov', 'qt'], ['mp4', 'm4v'], ['wav', 'wave']] as $alike) {
+            foreach ([
+                ['jpg', 'jpeg', 'jpe', 'jfif'],
+                ['tif', 'tiff'],
+                ['mov', 'qt'],
+                ['mp4', 'm4v'],
+                ['wav', 'wave'],
+            ] as $alike) {
                 if (in_array(strtolower($found), $alike, true) && in_array(strtolower($right), $alike, true)) {
                     return true;
                 }
@@ -427,7 +488,9 @@ final class Alignment
 
     private static function extraPiece(string $found): PieceReading
     {
-        $difference = trim($found) === '' ? Difference::Spaces : (trim($found, '.') === '' ? Difference::Dots : Difference::Value);
+        $difference = trim($found) === ''
+            ? Difference::Spaces
+            : (trim($found, '.') === '' ? Difference::Dots : Difference::Value);
 
         return new PieceReading('extra', '', $found, [$difference]);
     }
@@ -446,12 +509,24 @@ final class Alignment
             'separator' => [Difference::Separator],
             'free' => $found === '' ? [Difference::Value] : [],
             'ext' => in_array($found, $this->extensions, true) || ($asked === '' && $found !== '') ? []
-                : ($found !== '' && $this->extensionAlike($found, $asked) ? [Difference::Extension] : [Difference::Value]),
+                : (
+                    $found !== ''
+                    && $this->extensionAlike($found, $asked) ? [Difference::Extension] : [Difference::Value]
+                ),
             'number' => $found === '' ? [Difference::Value] : [
                 ...((int) $found === (int) $asked ? [] : [Difference::Version]),
-                ...(strlen($found) === strlen($asked) ? [] : [strlen($found) < strlen($asked) ? Difference::TooFewDigits : Difference::TooManyDigits]),
+                ...(
+                    strlen($found) === strlen($asked)
+                        ? []
+                        : [strlen($found) < strlen($asked) ? Difference::TooFewDigits : Difference::TooManyDigits]
+                ),
             ],
-            default => $found === '' ? [Difference::Value] : ($this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3, $piece) ?? [Difference::Value]),
+            default => $found === ''
+                ? [Difference::Value]
+                : (
+                    $this->valueDiffers($asked, $found, $kind === 'word' && strlen($asked) < 3, $piece)
+                        ?? [Difference::Value]
+                ),
         };
     }
 }

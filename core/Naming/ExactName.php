@@ -33,7 +33,9 @@ final readonly class ExactName
 
                 continue;
             }
-            $texts = $piece->name === 'ext' ? $values->extensions : array_filter([$piece->name === null ? $piece->text : $values->textOf($piece)], is_string(...));
+            $texts = $piece->name === 'ext'
+                ? $values->extensions
+                : array_filter([$piece->name === null ? $piece->text : $values->textOf($piece)], is_string(...));
             $quoted = array_map(static fn (string $text): string => preg_quote($text, '~'), $texts);
             $exact .= $quoted === [] ? '([^/]+?)' : '('.implode('|', $quoted).')';
             $shape .= $quoted === [] ? '([^/]+?)' : '('.preg_replace('~\d+~', '\d+', implode('|', $quoted)).')';
@@ -60,7 +62,9 @@ final readonly class ExactName
             $before = $pieces[$at - 1] ?? null;
             unset($pieces[$at]);
             if ($before !== null && $before->name === null) {
-                $pieces[$at - 1] = Piece::literal((string) preg_replace('~[^A-Za-z0-9\x80-\xFF]+$~', '', $before->text));
+                $pieces[$at - 1] = Piece::literal(
+                    (string) preg_replace('~[^A-Za-z0-9\x80-\xFF]+$~', '', $before->text),
+                );
             }
         }
 
@@ -88,7 +92,11 @@ final readonly class ExactName
         $groups = array_values(array_filter($m, is_int(...), ARRAY_FILTER_USE_KEY));
         foreach ($this->pieces as $at => $piece) {
             $found = $groups[$at + 1][0] ?? '';
-            $pieces[] = new PieceReading($piece->name ?? 'separator', $piece->isFrame() ? str_repeat('#', $piece->digits ?? 1) : $found, $found);
+            $pieces[] = new PieceReading(
+                $piece->name ?? 'separator',
+                $piece->isFrame() ? str_repeat('#', $piece->digits ?? 1) : $found,
+                $found,
+            );
         }
         if (! isset($m['frame'])) {
             return new NameReading($name, $pieces, 0, null);
@@ -99,6 +107,13 @@ final readonly class ExactName
         $lead = strlen((string) preg_replace('~^.*?(\d*)$~Ds', '$1', substr($name, 0, $from)));
         $trail = strspn($name, '0123456789', $to);
 
-        return new NameReading($name, $pieces, 0, (int) preg_match_all('~\d+~', substr($name, 0, $from - $lead)), substr($name, $from - $lead, $lead), substr($name, $to, $trail));
+        return new NameReading(
+            $name,
+            $pieces,
+            0,
+            (int) preg_match_all('~\d+~', substr($name, 0, $from - $lead)),
+            substr($name, $from - $lead, $lead),
+            substr($name, $to, $trail),
+        );
     }
 }

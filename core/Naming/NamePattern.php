@@ -23,18 +23,30 @@ final readonly class NamePattern implements \Stringable
             throw PatternRefused::because($source, 'a pattern has 1 to '.self::LONGEST.' characters.');
         }
         if (preg_match('~[\x00-\x1F\x7F\\\\]~', $source) === 1) {
-            throw PatternRefused::because($source, 'it holds a backslash or a control character; folders are separated by “/”.');
+            throw PatternRefused::because(
+                $source,
+                'it holds a backslash or a control character; folders are separated by “/”.',
+            );
         }
         $pieces = [];
         $text = '';
-        foreach (preg_split('~(\{\{|\}\}|\{[^{}]*\}|[{}])~', $source, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
+        foreach (preg_split(
+            '~(\{\{|\}\}|\{[^{}]*\}|[{}])~',
+            $source,
+            -1,
+            PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
+        ) ?: [] as $part) {
             if ($part === '{{' || $part === '}}') {
                 $text .= $part[0];
             } elseif ($part === '{' || $part === '}') {
                 throw PatternRefused::because($source, 'a brace is not closed or not opened.');
             } elseif ($part[0] === '{') {
                 if (preg_match('~^\{\s*([A-Za-z][A-Za-z0-9_ ]*?)\s*(?::\s*([A-Za-z0-9]*))?\s*\}$~', $part, $m) !== 1) {
-                    throw PatternRefused::because($source, "{$part} is no piece; a piece is a name, with a count of digits if it is a number, like {version:3}.");
+                    throw PatternRefused::because(
+                        $source,
+                        "{$part} is no piece; a piece is a name, with a count of digits if it is a number, like "
+                            .'{version:3}.',
+                    );
                 }
                 if ($text !== '') {
                     $pieces[] = Piece::literal($text);
@@ -123,7 +135,9 @@ final readonly class NamePattern implements \Stringable
         foreach ($this->pieces as $piece) {
             $name .= match (true) {
                 $piece->name === null => $piece->text,
-                $piece->isFrame() => $frame === null ? str_repeat('#', $piece->digits ?? 1) : Piece::number($frame, $piece->digits),
+                $piece->isFrame() => $frame === null
+                    ? str_repeat('#', $piece->digits ?? 1)
+                    : Piece::number($frame, $piece->digits),
                 default => $values->textOf($piece) ?? $piece->source(),
             };
         }
@@ -152,7 +166,10 @@ final readonly class NamePattern implements \Stringable
     /** Without `./`, doubled and trailing slashes; the root is `.`. */
     public static function tidyFolder(string $folder): string
     {
-        $parts = array_filter(explode('/', str_replace('\\', '/', $folder)), static fn (string $p): bool => $p !== '' && $p !== '.');
+        $parts = array_filter(
+            explode('/', str_replace('\\', '/', $folder)),
+            static fn (string $p): bool => $p !== '' && $p !== '.',
+        );
 
         return $parts === [] ? '.' : (str_starts_with($folder, '/') ? '/' : '').implode('/', $parts);
     }

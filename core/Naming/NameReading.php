@@ -54,7 +54,10 @@ final readonly class NameReading
     {
         foreach ($this->pieces as $piece) {
             $theirs = array_map(strtolower(...), $others[$piece->piece] ?? []);
-            if (in_array(Difference::Another, $piece->differences, true) || ($piece->differs() && in_array(strtolower($piece->found), $theirs, true))) {
+            if (
+                in_array(Difference::Another, $piece->differences, true)
+                || ($piece->differs() && in_array(strtolower($piece->found), $theirs, true))
+            ) {
                 return true;
             }
         }

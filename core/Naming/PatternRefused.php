@@ -11,6 +11,10 @@ final class PatternRefused extends \InvalidArgumentException implements PlainSen
 {
     public static function because(string $pattern, string $why): self
     {
-        return new self('The name pattern “'.\PlainLedger\Core\Text\Text::shown(mb_strimwidth($pattern, 0, 80, '…'))."” cannot be used: {$why}");
+        return new self(
+            'The name pattern “'
+                .\PlainLedger\Core\Text\Text::shown(mb_strimwidth($pattern, 0, 80, '…'))
+                ."” cannot be used: {$why}",
+        );
     }
 }

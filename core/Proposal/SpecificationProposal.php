@@ -39,18 +39,31 @@ final readonly class SpecificationProposal
             if (count($parts) >= self::MOST_PARTS) {
                 break;
             }
-            $delivers = $kind->isMovie() ? Delivers::Movie : ($sequences[0]->column === null || count($sequences[0]->frames) < 2 ? Delivers::Still : Delivers::Frames);
+            $delivers = $kind->isMovie()
+                ? Delivers::Movie
+                : (
+                    $sequences[0]->column === null
+                    || count($sequences[0]->frames) < 2 ? Delivers::Still : Delivers::Frames
+                );
             $name = $delivers->value;
             for ($n = 2; isset($parts[$name]); $n++) {
                 $name = "{$delivers->value} {$n}";
             }
-            $parts[$name] = ['name' => $name, 'delivers' => $delivers->value, 'require' => self::require($delivery, $kind, $sequences, $delivers, $values)];
+            $parts[$name] = [
+                'name' => $name,
+                'delivers' => $delivers->value,
+                'require' => self::require($delivery, $kind, $sequences, $delivers, $values),
+            ];
         }
         if ($parts === []) {
             return null;
         }
         $parts = array_values($parts);
-        $document = ['values' => $values] + (count($parts) === 1 ? ['delivers' => $parts[0]['delivers'], 'require' => $parts[0]['require']] : ['parts' => $parts]);
+        $document = ['values' => $values] + (
+            count($parts) === 1
+                ? ['delivers' => $parts[0]['delivers'], 'require' => $parts[0]['require']]
+                : ['parts' => $parts]
+        );
 
         return new self($document);
     }
@@ -64,14 +77,19 @@ final readonly class SpecificationProposal
     {
         $sets = [];
         foreach ($delivery->groups as $group) {
-            $column = $group->count() > 1 ? Sequence::likelyColumn($group) : (preg_match('~\d{3,}\.[A-Za-z]~', $group->name(0)) === 1 ? Sequence::likelyColumn($group) : null);
+            $column = $group->count() > 1
+                ? Sequence::likelyColumn($group)
+                : (preg_match('~\d{3,}\.[A-Za-z]~', $group->name(0)) === 1 ? Sequence::likelyColumn($group) : null);
             foreach (Sequence::of($group, $column) as $sequence) {
                 $kind = null;
                 foreach (array_slice($sequence->rows, 0, 20) as $row) {
                     $kind ??= $delivery->factsOf($group, $row)->kind;
                 }
                 if ($kind !== null && ($kind->isPicture() || $kind->isMovie())) {
-                    $key = "{$kind->value}/{$sequence->folder()}/{$sequence->frames}/".($kind->isMovie() || count($sequence->frames) < 2 ? $sequence->pattern() : '');
+                    $key = "{$kind->value}/{$sequence->folder()}/{$sequence->frames}/".(
+                        $kind->isMovie()
+                        || count($sequence->frames) < 2 ? $sequence->pattern() : ''
+                    );
                     $sets[$key] ??= [$kind, []];
                     $sets[$key][1][] = $sequence;
                 }
@@ -87,7 +105,14 @@ final readonly class SpecificationProposal
                 $apart[] = [$kind, $sequences];
             }
         }
-        usort($apart, static fn (array $a, array $b): int => [$a[0]->isMovie(), -self::count($a[1]), $a[1][0]->pattern()] <=> [$b[0]->isMovie(), -self::count($b[1]), $b[1][0]->pattern()]);
+        usort(
+            $apart,
+            static fn (array $a, array $b): int => [
+                $a[0]->isMovie(),
+                -self::count($a[1]),
+                $a[1][0]->pattern(),
+            ] <=> [$b[0]->isMovie(), -self::count($b[1]), $b[1][0]->pattern()],
+        );
 
         return $apart;
     }
@@ -107,7 +132,8 @@ final readonly class SpecificationProposal
     private static function word(array $sequences): ?array
     {
         $names = array_map(static fn (Sequence $s): string => $s->pattern(), $sequences);
-        $split = static fn (string $name): array => preg_split('~([._ -]+)~', $name, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        $split = static fn (string $name): array => preg_split('~([._ -]+)~', $name, -1, PREG_SPLIT_DELIM_CAPTURE)
+            ?: [];
         $pieces = array_map($split, $names);
         if (count(array_unique(array_map(count(...), $pieces))) > 1) {
             return null;
@@ -123,8 +149,16 @@ final readonly class SpecificationProposal
         }
         $words = array_column($pieces, $differ[0]);
 
-        return array_filter($words, static fn (string $w): bool => preg_match('~^[A-Za-z][A-Za-z0-9]*$~', $w) !== 1) !== [] ? null
-            : [implode('', array_slice($pieces[0], 0, $differ[0])), implode('', array_slice($pieces[0], $differ[0] + 1)), $words];
+        return array_filter(
+            $words,
+            static fn (string $w): bool => preg_match('~^[A-Za-z][A-Za-z0-9]*$~', $w) !== 1,
+        ) !== []
+            ? null
+            : [
+                implode('', array_slice($pieces[0], 0, $differ[0])),
+                implode('', array_slice($pieces[0], $differ[0] + 1)),
+                $words,
+            ];
     }
 
     /**
@@ -132,8 +166,9 @@ final readonly class SpecificationProposal
      * @param  array<string, int|string>  $values  the version is added where a name has one
      * @return array<string, mixed>
      */
-    private static function require(Delivery $delivery, Kind $kind, array $sequences, Delivers $delivers, array &$values): array
-    {
+    private static function require(
+        Delivery $delivery, Kind $kind, array $sequences, Delivers $delivers, array &$values
+    ): array {
         $facts = [];
         foreach ($sequences as $sequence) {
             $ids = $sequence->group->factsIds();
@@ -161,7 +196,11 @@ final readonly class SpecificationProposal
         if ($whole !== [] && count($whole) === count($facts) && $whole[0]->complete !== null) {
             $require[RequirementId::CONTENT_WHOLE] = 'yes';
         }
-        uksort($require, static fn (string $a, string $b): int => Catalogue::standard()->place($a) <=> Catalogue::standard()->place($b));
+        uksort(
+            $require,
+            static fn (string $a, string $b): int => Catalogue::standard()->place($a) <=> Catalogue::standard()
+                ->place($b),
+        );
 
         return $require;
     }
@@ -173,18 +212,46 @@ final readonly class SpecificationProposal
     private static function shared(array $whole): array
     {
         $tell = [
-            RequirementId::PICTURE_RESOLUTION => static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}",
-            RequirementId::PICTURE_PIXEL_ASPECT => static fn (MediaFacts $f): ?string => $f->pixelAspect === null ? null : Fraction::writeFull($f->pixelAspect),
-            RequirementId::PICTURE_REGION => static fn (MediaFacts $f): ?string => $f->region === 'full' ? 'full' : null,
+            RequirementId::PICTURE_RESOLUTION => static fn (MediaFacts $f): ?string => $f->width === null
+                || $f->height === null
+                ? null
+                : "{$f->width}x{$f->height}",
+            RequirementId::PICTURE_PIXEL_ASPECT => static fn (MediaFacts $f): ?string => $f->pixelAspect === null
+                ? null
+                : Fraction::writeFull($f->pixelAspect),
+            RequirementId::PICTURE_REGION => static fn (MediaFacts $f): ?string => $f->region === 'full'
+                ? 'full'
+                : null,
             RequirementId::PICTURE_DENSITY => static fn (MediaFacts $f): ?int => $f->density,
-            RequirementId::PICTURE_PROJECTION => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long' && $f->height !== null && $f->width === 2 * $f->height ? 'lat-long' : null,
-            RequirementId::TIME_RATE => static fn (MediaFacts $f): ?string => $f->frameRate === null ? null : (string) $f->frameRate,
-            RequirementId::CAMERA_NAME => static fn (MediaFacts $f): ?string => $f->camera !== null && preg_match('~[*?|]~', $f->camera) !== 1 ? $f->camera : null,
+            RequirementId::PICTURE_PROJECTION => static fn (MediaFacts $f): ?string => $f->projection === 'lat-long'
+                && $f->height !== null
+                && $f->width === 2 * $f->height
+                ? 'lat-long'
+                : null,
+            RequirementId::TIME_RATE => static fn (MediaFacts $f): ?string => $f->frameRate === null
+                ? null
+                : (string) $f->frameRate,
+            RequirementId::CAMERA_NAME => static fn (MediaFacts $f): ?string => $f->camera !== null
+                && preg_match('~[*?|]~', $f->camera) !== 1
+                ? $f->camera
+                : null,
             RequirementId::FORMAT_BIT_DEPTH => static fn (MediaFacts $f): ?int => $f->bitDepth,
             RequirementId::FORMAT_SAMPLE => static fn (MediaFacts $f): ?string => $f->sample,
             RequirementId::FORMAT_CHANNELS => static fn (MediaFacts $f): ?string => $f->channelsText(),
-            RequirementId::FORMAT_COMPRESSION => static fn (MediaFacts $f): ?string => in_array($f->compression, Catalogue::standard()->find(RequirementId::FORMAT_COMPRESSION)->accepts->words ?? [], true) ? $f->compression : null,
-            RequirementId::FORMAT_CHROMA => static fn (MediaFacts $f): ?string => in_array($f->chroma, ['4:4:4', '4:2:2', '4:2:0'], true) ? $f->chroma : null,
+            RequirementId::FORMAT_COMPRESSION => static fn (MediaFacts $f): ?string => in_array(
+                $f->compression,
+                Catalogue::standard()->find(RequirementId::FORMAT_COMPRESSION)->accepts->words ?? [],
+                true,
+            )
+                ? $f->compression
+                : null,
+            RequirementId::FORMAT_CHROMA => static fn (MediaFacts $f): ?string => in_array(
+                $f->chroma,
+                ['4:4:4', '4:2:2', '4:2:0'],
+                true,
+            )
+                ? $f->chroma
+                : null,
             RequirementId::COLOUR_ENCODING => static fn (MediaFacts $f): ?string => $f->colour,
         ];
         $require = [];
@@ -212,13 +279,20 @@ final readonly class SpecificationProposal
                 return [];
             }
         }
-        if ($layers === [] || array_filter($layers, static fn (string $l): bool => preg_match('~^[A-Za-z][\w -]*$~', $l) !== 1) !== []) {
+        if (
+            $layers === []
+            || array_filter($layers, static fn (string $l): bool => preg_match('~^[A-Za-z][\w -]*$~', $l) !== 1) !== []
+        ) {
             return [];
         }
-        $plain = array_values(array_filter($whole[0]->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === ''));
+        $plain = array_values(
+            array_filter($whole[0]->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === ''),
+        );
         $pictured = array_intersect(['R', 'G', 'B', 'Y'], $plain) !== [];
 
-        return ['passes' => [...($pictured ? ['beauty'] : []), ...$layers]] + ($plain === [] ? [] : [RequirementId::FORMAT_CHANNELS => Channels::write($plain)]);
+        return ['passes' => [...($pictured ? ['beauty'] : []), ...$layers]] + (
+            $plain === [] ? [] : [RequirementId::FORMAT_CHANNELS => Channels::write($plain)]
+        );
     }
 
     /**
@@ -227,8 +301,13 @@ final readonly class SpecificationProposal
      * @param  string  $name  `#` for digits of the frame number, a zero byte where the pass stands
      * @param  array<string, int|string>  $values
      */
-    private static function pattern(string $name, Sequence $sequence, Kind $kind, Delivers $delivers, array &$values): string
-    {
+    private static function pattern(
+        string $name,
+        Sequence $sequence,
+        Kind $kind,
+        Delivers $delivers,
+        array &$values,
+    ): string {
         $extension = Extension::of($name);
         $pattern = strtr($name, ['{' => '{{', '}' => '}}']);
         if ($extension === $kind->usualExtension()) {
@@ -237,12 +316,23 @@ final readonly class SpecificationProposal
         if ($sequence->column !== null && $delivers === Delivers::Frames) {
             $hashes = str_repeat('#', $sequence->digits);
             $at = strrpos($pattern, $hashes);
-            $pattern = $at === false ? $pattern : substr($pattern, 0, $at).($sequence->digits === 1 ? '{frame}' : "{frame:{$sequence->digits}}").substr($pattern, $at + strlen($hashes));
+            $pattern = $at === false
+                ? $pattern
+                : substr($pattern, 0, $at)
+                    .($sequence->digits === 1 ? '{frame}' : "{frame:{$sequence->digits}}")
+                    .substr($pattern, $at + strlen($hashes));
         } elseif ($sequence->column !== null) {
             // a number that counts nothing is text
-            $pattern = str_replace(str_repeat('#', $sequence->digits), str_pad((string) $sequence->numbers[0], $sequence->digits, '0', STR_PAD_LEFT), $pattern);
+            $pattern = str_replace(
+                str_repeat('#', $sequence->digits),
+                str_pad((string) $sequence->numbers[0], $sequence->digits, '0', STR_PAD_LEFT),
+                $pattern,
+            );
         }
-        if (preg_match('~(?<![A-Za-z0-9])v(\d{2,4})(?!\d)~', $pattern, $m, PREG_OFFSET_CAPTURE) === 1 && (int) ($values['version'] ??= (int) $m[1][0]) === (int) $m[1][0]) {
+        if (
+            preg_match('~(?<![A-Za-z0-9])v(\d{2,4})(?!\d)~', $pattern, $m, PREG_OFFSET_CAPTURE) === 1
+            && (int) ($values['version'] ??= (int) $m[1][0]) === (int) $m[1][0]
+        ) {
             $pattern = substr_replace($pattern, '{version:'.strlen($m[1][0]).'}', $m[1][1], strlen($m[1][0]));
         }
         $shot = (string) ($values['shot'] ?? '');

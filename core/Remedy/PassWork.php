@@ -27,8 +27,13 @@ final readonly class PassWork
     private int $shift;
 
     /** @param  list<Cause>  $causes  that concern this pass */
-    public function __construct(private Subject $subject, private PassMatch $pass, private int $place, private ?PassEntries $lines, private array $causes)
-    {
+    public function __construct(
+        private Subject $subject,
+        private PassMatch $pass,
+        private int $place,
+        private ?PassEntries $lines,
+        private array $causes,
+    ) {
         $this->shift = $this->shiftOf();
         $this->rerender = $this->toRender();
     }
@@ -36,7 +41,13 @@ final readonly class PassWork
     private function shiftOf(): int
     {
         foreach ($this->causes as $cause) {
-            if ($cause->finding->id === CauseId::NumberedFromElsewhere && $cause->finding->side === Side::Files && $this->isRenumbered($cause) && $this->pass->expected !== null && ! $this->pass->isEmpty()) {
+            if (
+                $cause->finding->id === CauseId::NumberedFromElsewhere
+                && $cause->finding->side === Side::Files
+                && $this->isRenumbered($cause)
+                && $this->pass->expected !== null
+                && ! $this->pass->isEmpty()
+            ) {
                 return $this->pass->expected->first() - $this->pass->present->first();
             }
         }
@@ -46,7 +57,8 @@ final readonly class PassWork
 
     private function isRenumbered(Cause $cause): bool
     {
-        $own = fn (Fix $f): bool => isset($f->details['shift']) && ($f->details['pass'] ?? $this->pass->pass) === $this->pass->pass;
+        $own = fn (Fix $f): bool => isset($f->details['shift'])
+            && ($f->details['pass'] ?? $this->pass->pass) === $this->pass->pass;
 
         return array_filter($cause->finding->fixes, $own) !== [];
     }
@@ -60,7 +72,9 @@ final readonly class PassWork
         if (in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true)) {
             return FrameRange::none();
         }
-        $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE) ? FrameRange::none() : $this->pass->damaged->and($this->pass->relevant());
+        $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE)
+            ? FrameRange::none()
+            : $this->pass->damaged->and($this->pass->relevant());
         foreach ($this->causes as $cause) {
             foreach ($cause->finding->standing->render ? $cause->explains : [] as $id) {
                 $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
@@ -71,7 +85,10 @@ final readonly class PassWork
             return $this->subject->nothingDelivered() && ! $this->subject->isNumbered() ? FrameRange::of(0, 0) : $wrong;
         }
         if ($this->shift !== 0) {
-            return $wrong->and($this->pass->present)->plus($expected->shifted(-$this->shift)->minus($this->pass->present))->shifted($this->shift)->and($expected);
+            return $wrong->and($this->pass->present)
+                ->plus($expected->shifted(-$this->shift)->minus($this->pass->present))
+                ->shifted($this->shift)
+                ->and($expected);
         }
         $missing = $this->isWaived(RequirementId::TIME_RANGE) ? FrameRange::none() : $this->pass->missing();
 
@@ -91,7 +108,9 @@ final readonly class PassWork
         $render = $this->waits() ? $this->rerender->minus($this->pass->missing()) : $this->rerender;
         if (! $render->isEmpty()) {
             $again = $this->shift === 0 && $this->pass->present->covers($render);
-            $fixes[] = $this->subject->isNumbered() ? Fix::render($this->subject->part->name, $render, $again) : Fix::renderPicture($this->subject->part->name, ! $this->pass->isEmpty());
+            $fixes[] = $this->subject->isNumbered()
+                ? Fix::render($this->subject->part->name, $render, $again)
+                : Fix::renderPicture($this->subject->part->name, ! $this->pass->isEmpty());
         }
 
         return array_map(fn (Fix $f): Fix => $f->ofPass($this->pass->pass), $fixes);
@@ -99,7 +118,10 @@ final readonly class PassWork
 
     private function waits(): bool
     {
-        return array_filter($this->causes, static fn (Cause $c): bool => $c->finding->id === CauseId::StillArriving) !== [];
+        return array_filter(
+            $this->causes,
+            static fn (Cause $c): bool => $c->finding->id === CauseId::StillArriving,
+        ) !== [];
     }
 
     /**
@@ -113,7 +135,12 @@ final readonly class PassWork
         foreach ($this->pass->takes as $take) {
             $old = $this->rerender->shifted(-$this->shift)->and($take->frames);
             if (! $old->isEmpty() && ! $this->pass->lone && $this->liesInTheWay($take)) {
-                $fixes[] = Fix::setAside($this->subject->part->name, $take->path(), count($old), $this->subject->isNumbered() ? $old : null);
+                $fixes[] = Fix::setAside(
+                    $this->subject->part->name,
+                    $take->path(),
+                    count($old),
+                    $this->subject->isNumbered() ? $old : null,
+                );
             }
         }
 
@@ -129,10 +156,16 @@ final readonly class PassWork
     private function beyond(): array
     {
         $fixes = [];
-        if ($this->shift !== 0 || $this->pass->extra()->isEmpty() || $this->isWaived(RequirementId::TIME_RANGE) || $this->subject->part->delivers !== Delivers::Frames) {
+        if (
+            $this->shift !== 0
+            || $this->pass->extra()->isEmpty()
+            || $this->isWaived(RequirementId::TIME_RANGE)
+            || $this->subject->part->delivers !== Delivers::Frames
+        ) {
             return [];
         }
-        $asked = ($this->lines?->entries[RequirementId::TIME_RANGE] ?? null)?->isUnequal() || ($this->lines?->entries[RequirementId::TIME_COUNT] ?? null)?->isUnequal();
+        $asked = ($this->lines?->entries[RequirementId::TIME_RANGE] ?? null)?->isUnequal()
+            || ($this->lines?->entries[RequirementId::TIME_COUNT] ?? null)?->isUnequal();
         foreach ($asked ? $this->pass->takes : [] as $take) {
             $extra = $take->frames->and($this->pass->extra());
             if (! $extra->isEmpty() && $take->sequence->column !== null) {
@@ -154,7 +187,9 @@ final readonly class PassWork
         foreach ($named as [$fix]) {
             $own = ($fix->details['pass'] ?? $this->pass->pass) === $this->pass->pass;
             $which = $fix->details['frames'] ?? '';
-            $frames = $own && $fix->kind === FixKind::Deliver && is_string($which) && $which !== '' ? $frames->plus(FrameRange::parse($which)) : $frames;
+            $frames = $own && $fix->kind === FixKind::Deliver && is_string($which) && $which !== ''
+                ? $frames->plus(FrameRange::parse($which))
+                : $frames;
         }
 
         return $frames;
@@ -169,7 +204,9 @@ final readonly class PassWork
      */
     public function spared(array $named): array
     {
-        $gone = $this->rerender->shifted(-$this->shift)->plus($this->shift === 0 ? $this->pass->extra() : FrameRange::none());
+        $gone = $this->rerender->shifted(-$this->shift)->plus(
+            $this->shift === 0 ? $this->pass->extra() : FrameRange::none(),
+        );
         $delivered = $this->shift === 0 ? $this->delivered($named) : FrameRange::none();
         $left = [];
         foreach ($named as [$fix, $at]) {
@@ -182,7 +219,9 @@ final readonly class PassWork
                 continue;
             }
             $without = $fix->kind === FixKind::Deliver ? $gone : $gone->plus($delivered);
-            $fix = $this->subject->isNumbered() ? $fix->without($without, $this->pass->present, $this->shift) : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
+            $fix = $this->subject->isNumbered()
+                ? $fix->without($without, $this->pass->present, $this->shift)
+                : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
             if ($fix !== null) {
                 $left[] = [$fix, $at];
             }

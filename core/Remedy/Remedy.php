@@ -42,9 +42,23 @@ final readonly class Remedy
             }
             foreach ($subject->match->passes ?? [] as $place => $pass) {
                 $lines = self::linesOf($check, $subject, $place);
-                $work = new PassWork($subject, $pass, $place, $lines, array_values(array_filter($own, static fn (Cause $c): bool => $c->places === [] || in_array($place, $c->places, true))));
+                $work = new PassWork(
+                    $subject,
+                    $pass,
+                    $place,
+                    $lines,
+                    array_values(
+                        array_filter(
+                            $own,
+                            static fn (Cause $c): bool => $c->places === [] || in_array($place, $c->places, true),
+                        ),
+                    ),
+                );
                 $rerender[$subject->part->name][] = $work->rerender;
-                $named = [...$work->spared($named), ...array_map(static fn (Fix $f): array => [$f, self::firstCause($own, $place)], $work->fixes())];
+                $named = [
+                    ...$work->spared($named),
+                    ...array_map(static fn (Fix $f): array => [$f, self::firstCause($own, $place)], $work->fixes()),
+                ];
             }
             $fixes = [...$fixes, ...self::inOrder($named)];
         }
@@ -55,7 +69,10 @@ final readonly class Remedy
     private static function linesOf(Check $check, Subject $subject, int $place): ?PassEntries
     {
         foreach ($check->lines as $lines) {
-            if ($lines->subject->part->name === $subject->part->name && ($lines->subject->pass === null || array_key_first($lines->subject->match->passes ?? []) === $place)) {
+            if (
+                $lines->subject->part->name === $subject->part->name
+                && ($lines->subject->pass === null || array_key_first($lines->subject->match->passes ?? []) === $place)
+            ) {
                 return $lines;
             }
         }
@@ -71,7 +88,16 @@ final readonly class Remedy
     private static function firstCause(array $causes, int $place): int
     {
         foreach ($causes as $at => $cause) {
-            $renders = $cause->finding->standing->render || array_intersect($cause->explains, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::CONTENT_WHOLE, RequirementId::PASSES]) !== [];
+            $renders = $cause->finding->standing->render
+                || array_intersect(
+                    $cause->explains,
+                    [
+                        RequirementId::TIME_RANGE,
+                        RequirementId::TIME_COUNT,
+                        RequirementId::CONTENT_WHOLE,
+                        RequirementId::PASSES,
+                    ],
+                ) !== [];
             if ($renders && ($cause->places === [] || in_array($place, $cause->places, true))) {
                 return $at;
             }
@@ -89,7 +115,10 @@ final readonly class Remedy
      */
     private static function inOrder(array $named): array
     {
-        $kinds = [FixKind::Deliver, FixKind::SetAside, FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode, FixKind::Render];
+        $kinds = [
+            FixKind::Deliver, FixKind::SetAside, FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode,
+            FixKind::Render,
+        ];
         $weight = static fn (Fix $fix, int $cause): array => match ($fix->kind) {
             FixKind::Wait => [0, 0, 0],
             FixKind::Set => [1, self::turn($fix), $cause],
@@ -122,7 +151,11 @@ final readonly class Remedy
     {
         $once = [];
         foreach ($fixes as $fix) {
-            $key = $fix->kind === FixKind::Set ? serialize([$fix->part, $fix->details['id'] ?? '', $fix->details['to'] ?? '', $fix->details['pass'] ?? '']) : serialize($fix->toArray());
+            $key = $fix->kind === FixKind::Set
+                ? serialize(
+                    [$fix->part, $fix->details['id'] ?? '', $fix->details['to'] ?? '', $fix->details['pass'] ?? ''],
+                )
+                : serialize($fix->toArray());
             $once[$key] ??= $fix;
         }
 

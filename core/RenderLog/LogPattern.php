@@ -16,7 +16,8 @@ final readonly class LogPattern
     public const PIECES = [
         'frame' => '-?\d{1,9}',
         'seconds' => '\d{1,9}(?:\.\d{1,9})?',
-        'time' => '(?:\d{1,4}:)?\d{1,4}:\d{2}(?:\.\d{1,6})?|(?:\d{1,4}\s?h(?:ours?)?\s?)?(?:\d{1,4}\s?m(?:in(?:utes?)?)?\s?)?\d{1,5}(?:\.\d{1,6})?\s?s(?:ec(?:onds?)?)?',
+        'time' => '(?:\d{1,4}:)?\d{1,4}:\d{2}(?:\.\d{1,6})?'
+            .'|(?:\d{1,4}\s?h(?:ours?)?\s?)?(?:\d{1,4}\s?m(?:in(?:utes?)?)?\s?)?\d{1,5}(?:\.\d{1,6})?\s?s(?:ec(?:onds?)?)?',
         'clock' => '\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}',
         'file' => '\S(?:.{0,1000}?\S)?',
         'message' => '.{0,2000}',
@@ -38,7 +39,11 @@ final readonly class LogPattern
     {
         $source = trim($source);
         if ($source === '' || strlen($source) > self::LONGEST) {
-            throw LogPatternRefused::because($source === '' ? 'A pattern is a line as it stands in the log, with {frame} and {seconds} where those are.' : 'A pattern has at most '.self::LONGEST.' letters.');
+            throw LogPatternRefused::because(
+                $source === ''
+                    ? 'A pattern is a line as it stands in the log, with {frame} and {seconds} where those are.'
+                    : 'A pattern has at most '.self::LONGEST.' letters.',
+            );
         }
         $own = strlen($source) > 2 && $source[0] === '/' && str_ends_with($source, '/');
         $pattern = $own ? self::ownExpression(substr($source, 1, -1)) : self::fromPieces($source);
@@ -60,10 +65,25 @@ final readonly class LogPattern
         $expression = '';
         $named = [];
         $needs = '';
-        foreach (preg_split('~(\{[^{}]*\})~', $source, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+        foreach (preg_split(
+            '~(\{[^{}]*\})~',
+            $source,
+            -1,
+            PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
+        ) ?: [] as $piece) {
             if (preg_match('~^\{\s*([a-z*]+)\s*\}$~i', $piece, $m) === 1) {
                 $name = strtolower($m[1]);
-                $form = self::PIECES[$name] ?? throw LogPatternRefused::because('There is no piece {'.Text::shown($m[1]).'}; there are '.implode(', ', array_map(static fn (string $p): string => '{'.$p.'}', array_keys(self::PIECES))).'.');
+                $form = self::PIECES[$name]
+                    ?? throw LogPatternRefused::because(
+                        'There is no piece {'
+                            .Text::shown($m[1])
+                            .'}; there are '
+                            .implode(
+                                ', ',
+                                array_map(static fn (string $p): string => '{'.$p.'}', array_keys(self::PIECES)),
+                            )
+                            .'.',
+                    );
                 if (isset($named[$name])) {
                     throw LogPatternRefused::because("{{$name}} stands in it twice.");
                 }
@@ -105,12 +125,28 @@ final readonly class LogPattern
         }
         $pattern = new self("/{$expression}/", self::limited(str_replace('~', '\x7E', $expression)), null);
         if (@preg_match($pattern->expression, '') === false && preg_last_error() === PREG_INTERNAL_ERROR) {
-            throw LogPatternRefused::because('This is no regular expression: '.Text::shown((string) preg_replace('~^preg_match\(\): ~', '', error_get_last()['message'] ?? 'it cannot be compiled')).'.');
+            throw LogPatternRefused::because(
+                'This is no regular expression: '
+                    .Text::shown(
+                        (string) preg_replace(
+                            '~^preg_match\(\): ~',
+                            '',
+                            error_get_last()['message'] ?? 'it cannot be compiled',
+                        ),
+                    )
+                    .'.',
+            );
         }
         preg_match_all('~\(\?P?[<\']([A-Za-z_]\w*)[>\']~', $expression, $m);
         $odd = array_diff($m[1], array_keys(self::PIECES));
         if ($odd !== []) {
-            throw LogPatternRefused::because('There is no piece “'.Text::shown(implode('”, “', $odd)).'”; groups are named '.implode(', ', array_slice(array_keys(self::PIECES), 0, -1)).'.');
+            throw LogPatternRefused::because(
+                'There is no piece “'
+                    .Text::shown(implode('”, “', $odd))
+                    .'”; groups are named '
+                    .implode(', ', array_slice(array_keys(self::PIECES), 0, -1))
+                    .'.',
+            );
         }
 
         return $pattern;
@@ -135,9 +171,21 @@ final readonly class LogPattern
         }
         $found = @preg_match($this->expression, $line, $m, PREG_UNMATCHED_AS_NULL);
         if ($found === false) {
-            throw LogPatternRefused::because('The pattern “'.Text::shown($this->source).'” takes too long on a line such as “'.Text::shown(mb_strimwidth(mb_scrub($line), 0, 40, '…')).'”: pieces in it can be divided in too many ways. Say more exactly what stands between them.');
+            throw LogPatternRefused::because(
+                'The pattern “'
+                    .Text::shown($this->source)
+                    .'” takes too long on a line such as “'
+                    .Text::shown(mb_strimwidth(mb_scrub($line), 0, 40, '…'))
+                    .'”: pieces in it can be divided in too many ways. Say more exactly what stands between them.',
+            );
         }
 
-        return $found === 0 ? null : array_filter($m, static fn (mixed $text, int|string $key): bool => is_string($key) && is_string($text) && $text !== '', ARRAY_FILTER_USE_BOTH);
+        return $found === 0
+            ? null
+            : array_filter(
+                $m,
+                static fn (mixed $text, int|string $key): bool => is_string($key) && is_string($text) && $text !== '',
+                ARRAY_FILTER_USE_BOTH,
+            );
     }
 }

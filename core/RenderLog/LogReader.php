@@ -69,7 +69,10 @@ final class LogReader
                 $reader = new self($shape);
                 $reader->feed(substr($head, 0, 300_000));
                 $reading = $reader->reading();
-                $weight = 3 * count($reading->finished) + 2 * count(array_filter($reading->milliseconds, is_int(...))) + $reading->files + count($reading->begun);
+                $weight = 3 * count($reading->finished)
+                    + 2 * count(array_filter($reading->milliseconds, is_int(...)))
+                    + $reading->files
+                    + count($reading->begun);
             } catch (LogPatternRefused) {
                 continue;
             }
@@ -93,7 +96,9 @@ final class LogReader
             // line ends are found in pairs of bytes
             $end = $this->encoding === 'UTF-16LE' ? "\n\0" : "\0\n";
             $at = false;
-            for ($from = strlen($text); ($found = strrpos(substr($text, 0, $from), $end)) !== false; $from = $found + 1) {
+            for ($from = strlen($text); (
+                $found = strrpos(substr($text, 0, $from), $end)
+            ) !== false; $from = $found + 1) {
                 if ($found % 2 === 0) {
                     $at = $found;
                     break;
@@ -160,7 +165,9 @@ final class LogReader
             if (isset($pieces['clock'])) {
                 $this->moment($pieces['clock']);
             }
-            $frame = isset($pieces['frame']) ? (int) $pieces['frame'] : (isset($pieces['file']) ? self::numberOf($pieces['file']) : null);
+            $frame = isset($pieces['frame'])
+                ? (int) $pieces['frame']
+                : (isset($pieces['file']) ? self::numberOf($pieces['file']) : null);
             match ($event) {
                 LogEvent::Started => $this->begin($frame),
                 LogEvent::Finished => $this->finish($frame, $pieces),
@@ -190,7 +197,10 @@ final class LogReader
     {
         // a program that begins one frame at a time need not say which one it has finished
         $frame ??= count($this->begun) === 1 ? array_key_first($this->begun) : null;
-        if ($frame === null || (count($this->finished) >= self::MOST_FRAMES && ! array_key_exists($frame, $this->finished))) {
+        if (
+            $frame === null
+            || (count($this->finished) >= self::MOST_FRAMES && ! array_key_exists($frame, $this->finished))
+        ) {
             return;
         }
         $this->finished[$frame] = self::milliseconds($pieces) ?? $this->finished[$frame] ?? null;
@@ -214,7 +224,10 @@ final class LogReader
         // the same said of another frame is the same
         $key = (string) preg_replace('~\d+~', '#', $text);
         if (isset($this->messages[$event][$key]) || count($this->messages[$event]) < self::MOST_MESSAGES) {
-            $this->messages[$event][$key] = [$this->messages[$event][$key][0] ?? $text, ($this->messages[$event][$key][1] ?? 0) + 1];
+            $this->messages[$event][$key] = [
+                $this->messages[$event][$key][0] ?? $text,
+                ($this->messages[$event][$key][1] ?? 0) + 1,
+            ];
         }
     }
 
@@ -230,7 +243,9 @@ final class LogReader
     /** The last number in a file's name. */
     private static function numberOf(string $file): ?int
     {
-        return preg_match('~(-?\d{1,9})(?:\.[A-Za-z0-9]{1,5})?["\']?$~', basename(strtr($file, '\\', '/')), $m) === 1 ? (int) ltrim(preg_match('~[._]-\d~', $file) === 1 ? $m[1] : ltrim($m[1], '-'), '') : null;
+        return preg_match('~(-?\d{1,9})(?:\.[A-Za-z0-9]{1,5})?["\']?$~', basename(strtr($file, '\\', '/')), $m) === 1
+            ? (int) ltrim(preg_match('~[._]-\d~', $file) === 1 ? $m[1] : ltrim($m[1], '-'), '')
+            : null;
     }
 
     /** @param  array<string, string>  $pieces */
@@ -239,7 +254,9 @@ final class LogReader
         try {
             $seconds = match (true) {
                 isset($pieces['seconds']) => Fraction::parse($pieces['seconds']),
-                isset($pieces['time']) => Duration::parse((string) preg_replace('~(\d)\s*([hms])[a-z]*\s*~i', '$1 $2 ', $pieces['time']))->seconds(null),
+                isset($pieces['time']) => Duration::parse(
+                    (string) preg_replace('~(\d)\s*([hms])[a-z]*\s*~i', '$1 $2 ', $pieces['time']),
+                )->seconds(null),
                 default => null,
             };
         } catch (NotUnderstood) {
@@ -257,8 +274,10 @@ final class LogReader
         sort($begun);
 
         return new LogReading(
-            FrameRange::fromNumbers($numbers), FrameRange::fromNumbers($begun), $this->finished, $this->last, $this->files, $this->lastFile,
-            $this->counts['warning'], $this->said('warning'), $this->counts['error'], $this->said('error'), $this->firstClock, $this->lastClock, $this->lines, $this->bytes,
+            FrameRange::fromNumbers($numbers), FrameRange::fromNumbers($begun), $this->finished, $this->last,
+            $this->files, $this->lastFile,
+            $this->counts['warning'], $this->said('warning'), $this->counts['error'], $this->said('error'),
+            $this->firstClock, $this->lastClock, $this->lines, $this->bytes,
         );
     }
 

@@ -52,7 +52,10 @@ final readonly class LogReading
         if ($median === null) {
             return [];
         }
-        $slow = array_filter($this->milliseconds, static fn (?int $ms): bool => $ms !== null && $ms > 2 * $median && $ms >= $median + 2000);
+        $slow = array_filter(
+            $this->milliseconds,
+            static fn (?int $ms): bool => $ms !== null && $ms > 2 * $median && $ms >= $median + 2000,
+        );
         arsort($slow);
 
         return array_filter(array_slice($slow, 0, self::MOST_SLOW, true), is_int(...));
@@ -64,7 +67,14 @@ final readonly class LogReading
         if ($this->firstClock === null || $this->lastClock === null) {
             return 1;
         }
-        [$began, $ended] = array_map(static fn (string $clock): \DateTimeImmutable|false => \DateTimeImmutable::createFromFormat('!Y-m-d H:i:s', $clock, new \DateTimeZone('UTC')), [$this->firstClock, $this->lastClock]);
+        [$began, $ended] = array_map(
+            static fn (string $clock): \DateTimeImmutable|false => \DateTimeImmutable::createFromFormat(
+                '!Y-m-d H:i:s',
+                $clock,
+                new \DateTimeZone('UTC'),
+            ),
+            [$this->firstClock, $this->lastClock],
+        );
         // digits that look like a clock need be none
         $passed = $began === false || $ended === false ? 0 : $ended->getTimestamp() - $began->getTimestamp();
 

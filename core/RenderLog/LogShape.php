@@ -21,7 +21,15 @@ final readonly class LogShape
     {
         $read = [];
         foreach (array_slice($patterns, 0, self::MOST) as ['event' => $event, 'pattern' => $pattern]) {
-            $read[] = [LogEvent::tryFrom($event) ?? throw LogPatternRefused::because('A line tells one of '.implode(', ', array_map(static fn (LogEvent $e): string => $e->value, LogEvent::cases())).'.'), LogPattern::parse($pattern)];
+            $read[] = [
+                LogEvent::tryFrom($event)
+                    ?? throw LogPatternRefused::because(
+                        'A line tells one of '
+                            .implode(', ', array_map(static fn (LogEvent $e): string => $e->value, LogEvent::cases()))
+                            .'.',
+                    ),
+                LogPattern::parse($pattern),
+            ];
         }
         if ($read === []) {
             throw LogPatternRefused::because('A shape has at least one pattern.');
@@ -33,20 +41,73 @@ final readonly class LogShape
     /** @return list<self> the shapes that come with the program */
     public static function standard(): array
     {
-        $trouble = [['event' => 'error', 'pattern' => '/\b(?:error|fatal)\b[ :\]\-]+(?<message>.{1,500})/'], ['event' => 'warning', 'pattern' => '/\bwarning\b[ :\]\-]+(?<message>.{1,500})/']];
+        $trouble = [
+            ['event' => 'error', 'pattern' => '/\b(?:error|fatal)\b[ :\]\-]+(?<message>.{1,500})/'],
+            ['event' => 'warning', 'pattern' => '/\bwarning\b[ :\]\-]+(?<message>.{1,500})/'],
+        ];
 
         return [
-            self::of('frame done in seconds', [['event' => 'started', 'pattern' => 'frame {frame} begins'], ['event' => 'finished', 'pattern' => 'frame {frame} done in {seconds} s'], ['event' => 'file', 'pattern' => 'wrote {file}'], ...$trouble]),
-            self::of('frame and its time', [['event' => 'started', 'pattern' => '/\b(?:rendering|starting|begin|start)\w* frame[ #:]+(?<frame>-?\d{1,9})/'], ['event' => 'finished', 'pattern' => '/\bframe[ #:]+(?<frame>-?\d{1,9})\b.{0,200}?\btime\b[ :=]{0,3}(?<time>\d{1,4}:\d{2}(?::\d{2})?(?:\.\d{1,6})?|\d{1,9}(?:\.\d{1,6})? ?s\b)/'], ...$trouble]),
-            self::of('finished frame, seconds after it', [['event' => 'finished', 'pattern' => '/\b(?:finished|completed|rendered|done)[ :]+frame[ #:]+(?<frame>-?\d{1,9})\b(?:.{0,200}?(?<seconds>\d{1,9}(?:\.\d{1,6})?) ?s(?:ec(?:onds?)?)?\b)?/'], ['event' => 'started', 'pattern' => '/\b(?:rendering|starting)[ :]+frame[ #:]+(?<frame>-?\d{1,9})/'], ...$trouble]),
-            self::of('saved files alone', [['event' => 'file', 'pattern' => '/\b(?:saved|wrote|writing|written)\b[ :]+["\']?(?<file>[^"\'\r\n]{1,500}?\.[A-Za-z]{3,4})\b/'], ...$trouble]),
+            self::of(
+                'frame done in seconds',
+                [
+                    ['event' => 'started', 'pattern' => 'frame {frame} begins'],
+                    ['event' => 'finished', 'pattern' => 'frame {frame} done in {seconds} s'],
+                    ['event' => 'file', 'pattern' => 'wrote {file}'],
+                    ...$trouble,
+                ],
+            ),
+            self::of(
+                'frame and its time',
+                [
+                    [
+                        'event' => 'started',
+                        'pattern' => '/\b(?:rendering|starting|begin|start)\w* frame[ #:]+(?<frame>-?\d{1,9})/',
+                    ],
+                    [
+                        'event' => 'finished',
+                        'pattern' => '/\bframe[ #:]+(?<frame>-?\d{1,9})\b.{0,200}?\btime\b[ '
+                            .':=]{0,3}(?<time>\d{1,4}:\d{2}(?::\d{2})?(?:\.\d{1,6})?|\d{1,9}(?:\.\d{1,6})? ?s\b)/',
+                    ],
+                    ...$trouble,
+                ],
+            ),
+            self::of(
+                'finished frame, seconds after it',
+                [
+                    [
+                        'event' => 'finished',
+                        'pattern' => '/\b(?:finished|completed|rendered|done)[ :]+frame[ '
+                            .'#:]+(?<frame>-?\d{1,9})\b(?:.{0,200}?(?<seconds>\d{1,9}(?:\.\d{1,6})?) '
+                            .'?s(?:ec(?:onds?)?)?\b)?/',
+                    ],
+                    [
+                        'event' => 'started',
+                        'pattern' => '/\b(?:rendering|starting)[ :]+frame[ #:]+(?<frame>-?\d{1,9})/',
+                    ],
+                    ...$trouble,
+                ],
+            ),
+            self::of(
+                'saved files alone',
+                [
+                    [
+                        'event' => 'file',
+                        'pattern' => '/\b(?:saved|wrote|writing|written)\b[ '
+                            .':]+["\']?(?<file>[^"\'\r\n]{1,500}?\.[A-Za-z]{3,4})\b/',
+                    ],
+                    ...$trouble,
+                ],
+            ),
         ];
     }
 
     /** @return list<array{event: string, pattern: string}> */
     public function toArray(): array
     {
-        return array_map(static fn (array $p): array => ['event' => $p[0]->value, 'pattern' => $p[1]->source], $this->patterns);
+        return array_map(
+            static fn (array $p): array => ['event' => $p[0]->value, 'pattern' => $p[1]->source],
+            $this->patterns,
+        );
     }
 
     /**

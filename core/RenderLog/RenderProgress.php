@@ -34,8 +34,16 @@ final readonly class RenderProgress
         $rounds = intdiv(count($left) + $machines - 1, $machines);
 
         return new self(
-            $expected, $expected->and($reading->finished), $left, $reading->finished->minus($expected), $left->isEmpty() ? null : $left->first(), $times, $machines,
-            $times === null ? null : [intdiv($times->least * $rounds, 1000), intdiv($times->most * $rounds + 999, 1000)],
+            $expected,
+            $expected->and($reading->finished),
+            $left,
+            $reading->finished->minus($expected),
+            $left->isEmpty() ? null : $left->first(),
+            $times,
+            $machines,
+            $times === null
+                ? null
+                : [intdiv($times->least * $rounds, 1000), intdiv($times->most * $rounds + 999, 1000)],
         );
     }
 }

@@ -26,7 +26,10 @@ final readonly class FrameTimes
     {
         $times = [];
         foreach (preg_split('~\s*[,;\n]\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $each) {
-            $ms = Duration::parse($each)->seconds(null)->multipliedBy(1000)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt();
+            $ms = Duration::parse($each)->seconds(null)
+                ->multipliedBy(1000)
+                ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+                ->toInt();
             $times[] = max(1, $ms);
             if (count($times) > 10_000) {
                 break;
@@ -57,9 +60,18 @@ final readonly class FrameTimes
             $squares = $squares->plus(\Brick\Math\BigInteger::of($time - $mean)->power(2));
         }
         // two standard errors: 2 √(Σ(t − mean)² ÷ (n (n − 1)))
-        $error = $squares->multipliedBy(4)->dividedBy($count * ($count - 1), \Brick\Math\RoundingMode::UP)->sqrt()->toInt() + 1;
+        $error = $squares->multipliedBy(4)
+            ->dividedBy($count * ($count - 1), \Brick\Math\RoundingMode::UP)
+            ->sqrt()
+            ->toInt()
+            + 1;
 
-        return new self(max(1, min($times), $mean - $error), max(1, $mean), max(1, min(max($times), $mean + $error)), $count);
+        return new self(
+            max(1, min($times), $mean - $error),
+            max(1, $mean),
+            max(1, min(max($times), $mean + $error)),
+            $count,
+        );
     }
 
     /** The same at another count of pixels; rounded up. */

@@ -31,16 +31,31 @@ final readonly class MachinePool
         if ($machines < 1 || $machines > 10_000) {
             throw NotUnderstood::because('There are from 1 to 10,000 machines.');
         }
-        if (trim($hours) === '' || preg_match('~^(?:all day|any(?: time)?|0?0:00\s*[-–]\s*24:00)$~iu', trim($hours)) === 1) {
+        if (
+            trim($hours) === ''
+            || preg_match('~^(?:all day|any(?: time)?|0?0:00\s*[-–]\s*24:00)$~iu', trim($hours)) === 1
+        ) {
             return new self($machines, $start * 1000, null, null);
         }
-        if (preg_match('~^(\d{1,2})(?:[:.](\d{2}))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d{2}))?$~u', trim($hours), $m) !== 1 || (int) $m[1] > 23 || (int) $m[3] > 24 || (int) $m[2] > 59 || (int) ($m[4] ?? 0) > 59) {
+        if (
+            preg_match(
+                '~^(\d{1,2})(?:[:.](\d{2}))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d{2}))?$~u',
+                trim($hours),
+                $m,
+            ) !== 1
+            || (int) $m[1] > 23
+            || (int) $m[3] > 24
+            || (int) $m[2] > 59
+            || (int) ($m[4] ?? 0) > 59
+        ) {
             throw NotUnderstood::as('hours of the day', $hours, '19:00-07:00');
         }
         $from = ((int) $m[1] * 60 + (int) $m[2]) * 60_000;
         $to = ((int) $m[3] * 60 + (int) ($m[4] ?? 0)) * 60_000;
 
-        return $from === $to % self::DAY ? new self($machines, $start * 1000, null, null) : new self($machines, $start * 1000, $from, $to);
+        return $from === $to % self::DAY
+            ? new self($machines, $start * 1000, null, null)
+            : new self($machines, $start * 1000, $from, $to);
     }
 
     public function withMachines(int $machines): self
@@ -51,7 +66,9 @@ final readonly class MachinePool
     /** How long it may render in one go; null where there is no end to it. */
     public function longest(): ?int
     {
-        return $this->from === null || $this->to === null ? null : ($this->to > $this->from ? $this->to - $this->from : $this->to + self::DAY - $this->from);
+        return $this->from === null || $this->to === null
+            ? null
+            : ($this->to > $this->from ? $this->to - $this->from : $this->to + self::DAY - $this->from);
     }
 
     /** The first moment from `free` on at which a frame can be begun and finished within the hours; null where none is long enough. */

@@ -14,7 +14,12 @@ final readonly class PlannedJob
      * @param  FrameRange  $inTime  the frames that are likely finished when it is due
      * @param  int|null  $scale  the largest render scale, in whole percent, at which it is likely in time; null where it is anyway, or where none would do
      */
-    public function __construct(public RenderJob $job, public ?array $ready, public FrameRange $inTime, public ?int $scale) {}
+    public function __construct(
+        public RenderJob $job,
+        public ?array $ready,
+        public FrameRange $inTime,
+        public ?int $scale,
+    ) {}
 
     /** Seconds past the due time: at the earliest, likely and at the latest; negative is time to spare. */
     public function lateBy(int $which = 1): ?int

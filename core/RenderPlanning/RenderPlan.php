@@ -29,17 +29,38 @@ final readonly class RenderPlan
     {
         $count = array_sum(array_map(static fn (RenderJob $j): int => count($j->frames), $jobs));
         if ($count > self::MOST_FRAMES) {
-            throw NotUnderstood::because('These are '.number_format($count).' frames; at most '.number_format(self::MOST_FRAMES).' are laid out at once.');
+            throw NotUnderstood::because(
+                'These are '
+                    .number_format($count)
+                    .' frames; at most '
+                    .number_format(self::MOST_FRAMES)
+                    .' are laid out at once.',
+            );
         }
         // what has no date waits for what has
-        usort($jobs, static fn (RenderJob $a, RenderJob $b): int => [$a->due ?? PHP_INT_MAX, $a->label] <=> [$b->due ?? PHP_INT_MAX, $b->label]);
+        usort(
+            $jobs,
+            static fn (RenderJob $a, RenderJob $b): int => [
+                $a->due ?? PHP_INT_MAX,
+                $a->label,
+            ] <=> [$b->due ?? PHP_INT_MAX, $b->label],
+        );
         $runs = array_map(static fn (int $which): array => self::lay($pool, $jobs, $which), [0, 1, 2]);
         $planned = [];
         $tries = 8;
         foreach ($jobs as $at => $job) {
-            $ready = $runs[1][$at]['ready'] === null || $runs[0][$at]['ready'] === null || $runs[2][$at]['ready'] === null ? null : [$runs[0][$at]['ready'], $runs[1][$at]['ready'], $runs[2][$at]['ready']];
+            $ready = $runs[1][$at]['ready'] === null
+                || $runs[0][$at]['ready'] === null
+                || $runs[2][$at]['ready'] === null
+                ? null
+                : [$runs[0][$at]['ready'], $runs[1][$at]['ready'], $runs[2][$at]['ready']];
             $late = $job->due !== null && ($ready === null || $ready[1] > $job->due);
-            $planned[] = new PlannedJob($job, $ready, $runs[1][$at]['inTime'], $late && $tries-- > 0 ? self::scaleThatFits($pool, $jobs, $at) : null);
+            $planned[] = new PlannedJob(
+                $job,
+                $ready,
+                $runs[1][$at]['inTime'],
+                $late && $tries-- > 0 ? self::scaleThatFits($pool, $jobs, $at) : null,
+            );
         }
 
         return new self($pool, $planned, self::needed($pool, $jobs, $runs[1]));
@@ -56,7 +77,9 @@ final readonly class RenderPlan
     /** Bytes of all frames of which it is known. */
     public function bytes(): int
     {
-        return array_sum(array_map(static fn (PlannedJob $j): int => ($j->job->bytes ?? 0) * count($j->job->frames), $this->jobs));
+        return array_sum(
+            array_map(static fn (PlannedJob $j): int => ($j->job->bytes ?? 0) * count($j->job->frames), $this->jobs),
+        );
     }
 
     public function frames(): int
@@ -129,7 +152,10 @@ final readonly class RenderPlan
         if (self::allInTime($jobs, $likely)) {
             return null;
         }
-        $fits = static fn (int $machines): bool => self::allInTime($jobs, self::lay($pool->withMachines($machines), $jobs, 1));
+        $fits = static fn (int $machines): bool => self::allInTime(
+            $jobs,
+            self::lay($pool->withMachines($machines), $jobs, 1),
+        );
         $most = $pool->machines;
         do {
             $most *= 2;

@@ -23,12 +23,19 @@ final readonly class BlockerSummary
     public static function inWords(CheckReport $account): string
     {
         if ($account->check->verdict === Verdict::Balanced) {
-            $waived = count(array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Waived));
+            $waived = count(
+                array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Waived),
+            );
 
             return $waived === 0 ? 'balances' : 'balances, '.Text::count($waived, 'line').' accepted';
         }
         if ($account->check->verdict === Verdict::Open) {
-            $open = count(array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->level() === Level::Must));
+            $open = count(
+                array_filter(
+                    $account->check->entries,
+                    static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->level() === Level::Must,
+                ),
+            );
 
             return $open === 0 ? 'nothing to compare' : Text::count($open, 'line').' not told';
         }
@@ -39,8 +46,20 @@ final readonly class BlockerSummary
         if (in_array('still-arriving', $causes, true)) {
             return self::ARRIVING;
         }
-        $count = static fn (FixKind $kind): int => array_sum(array_map(static fn (Fix $f): int => (int) ($f->details['count'] ?? 1), array_filter($account->remedy->fixes, static fn (Fix $f): bool => $f->kind === $kind)));
-        foreach ([[FixKind::Render, 'frame', self::wereAllRendered($account) ? 'to render again' : 'to render'], [FixKind::Rename, 'file', 'to rename'], [FixKind::Move, 'file', 'to move'], [FixKind::Encode, 'setting', 'to save again with'], [FixKind::Retag, 'value', 'to write anew'], [FixKind::SetAside, 'file', 'left over']] as [$kind, $one, $work]) {
+        $count = static fn (FixKind $kind): int => array_sum(
+            array_map(
+                static fn (Fix $f): int => (int) ($f->details['count'] ?? 1),
+                array_filter($account->remedy->fixes, static fn (Fix $f): bool => $f->kind === $kind),
+            ),
+        );
+        foreach ([
+            [FixKind::Render, 'frame', self::wereAllRendered($account) ? 'to render again' : 'to render'],
+            [FixKind::Rename, 'file', 'to rename'],
+            [FixKind::Move, 'file', 'to move'],
+            [FixKind::Encode, 'setting', 'to save again with'],
+            [FixKind::Retag, 'value', 'to write anew'],
+            [FixKind::SetAside, 'file', 'left over'],
+        ] as [$kind, $one, $work]) {
             $many = $kind === FixKind::Rename || $kind === FixKind::Move ? self::once($account, $kind) : $count($kind);
             if ($many > 0) {
                 return Text::count($many, $one).' '.$work;

@@ -14,11 +14,28 @@ final readonly class CheckComparison
 {
     /** Settings that go together: who was asked to change one may have changed the others. */
     private const TOGETHER = [
-        [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_PIXEL_ASPECT],
-        [RequirementId::TIME_RANGE, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, RequirementId::TIME_COUNT, 'time.timeline', RequirementId::TIME_HANDLES],
+        [
+            RequirementId::PICTURE_RESOLUTION,
+            RequirementId::PICTURE_SCALE,
+            RequirementId::PICTURE_DISPLAY_ASPECT,
+            RequirementId::PICTURE_PIXEL_ASPECT,
+        ],
+        [
+            RequirementId::TIME_RANGE, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, RequirementId::TIME_COUNT,
+            'time.timeline', RequirementId::TIME_HANDLES,
+        ],
         [RequirementId::CAMERA_NAME, RequirementId::CAMERA_SINGLE, 'camera.chosen'],
-        [RequirementId::OUTPUT_FOLDER, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_OVERWRITES],
-        [RequirementId::FORMAT_KIND, RequirementId::FORMAT_CODEC, RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_QUALITY, RequirementId::FORMAT_CHROMA],
+        [
+            RequirementId::OUTPUT_FOLDER,
+            RequirementId::NAMING_PATTERN,
+            RequirementId::NAMING_FOLDER,
+            RequirementId::OUTPUT_OVERWRITES,
+        ],
+        [
+            RequirementId::FORMAT_KIND, RequirementId::FORMAT_CODEC, RequirementId::FORMAT_BIT_DEPTH,
+            RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA,
+            RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_QUALITY, RequirementId::FORMAT_CHROMA,
+        ],
         [RequirementId::RENDER_QUALITY, RequirementId::RENDER_SAMPLES],
     ];
 
@@ -30,21 +47,37 @@ final readonly class CheckComparison
      * @param  list<string>  $still  of lines that are unequal as before
      * @param  list<array{id: string, label: string, from: string, to: string}>  $unasked  settings that changed though nobody was asked to
      */
-    private function __construct(public array $putRight, public array $accepted, public array $new, public array $back, public array $still, public array $unasked) {}
+    private function __construct(
+        public array $putRight,
+        public array $accepted,
+        public array $new,
+        public array $back,
+        public array $still,
+        public array $unasked,
+    ) {}
 
     /**
      * @param  array<string, mixed>  $now  a `plain-ledger/check` document
      * @param  non-empty-list<array<string, mixed>>  $before  the documents before it, the newest first
      */
-    public static function of(array $now, array $before, ?SceneSettings $scene = null, ?SceneSettings $sceneBefore = null): self
-    {
+    public static function of(
+        array $now,
+        array $before,
+        ?SceneSettings $scene = null,
+        ?SceneSettings $sceneBefore = null,
+    ): self {
         $marks = array_map(self::marks(...), [$now, ...$before]);
         $sets = ['putRight' => [], 'accepted' => [], 'new' => [], 'back' => [], 'still' => []];
         foreach ($marks[0] as $key => $mark) {
             $last = $marks[1][$key] ?? null;
-            $ever = array_filter(array_slice($marks, 1), static fn (array $m): bool => ($m[$key] ?? null) === 'unequal') !== [];
+            $ever = array_filter(
+                array_slice($marks, 1),
+                static fn (array $m): bool => ($m[$key] ?? null) === 'unequal',
+            ) !== [];
             $set = match (true) {
-                $mark !== 'unequal' => $last !== 'unequal' ? null : ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null,
+                $mark !== 'unequal' => $last !== 'unequal'
+                    ? null
+                    : ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null,
                 $last === 'unequal' => 'still',
                 $ever => 'back',
                 default => 'new',
@@ -54,18 +87,32 @@ final readonly class CheckComparison
             }
         }
 
-        return new self($sets['putRight'], $sets['accepted'], $sets['new'], $sets['back'], $sets['still'], $scene === null || $sceneBefore === null ? [] : self::unasked($scene, $sceneBefore, $before[0]));
+        return new self(
+            $sets['putRight'],
+            $sets['accepted'],
+            $sets['new'],
+            $sets['back'],
+            $sets['still'],
+            $scene === null || $sceneBefore === null ? [] : self::unasked($scene, $sceneBefore, $before[0]),
+        );
     }
 
     public function isNothing(): bool
     {
-        return $this->putRight === [] && $this->accepted === [] && $this->new === [] && $this->back === [] && $this->unasked === [];
+        return $this->putRight === []
+            && $this->accepted === []
+            && $this->new === []
+            && $this->back === []
+            && $this->unasked === [];
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['put_right' => $this->putRight, 'accepted' => $this->accepted, 'new' => $this->new, 'back' => $this->back, 'still' => $this->still, 'unasked' => $this->unasked];
+        return [
+            'put_right' => $this->putRight, 'accepted' => $this->accepted, 'new' => $this->new, 'back' => $this->back,
+            'still' => $this->still, 'unasked' => $this->unasked,
+        ];
     }
 
     /**
@@ -100,7 +147,11 @@ final readonly class CheckComparison
         $asked = [];
         foreach (is_array($before['entries'] ?? null) ? $before['entries'] : [] as $entry) {
             // who was told that a line differs, or cannot be read, has been asked to see to it
-            if (is_array($entry) && in_array($entry['mark'] ?? null, ['unequal', 'unknown'], true) && is_string($entry['id'] ?? null)) {
+            if (
+                is_array($entry)
+                && in_array($entry['mark'] ?? null, ['unequal', 'unknown'], true)
+                && is_string($entry['id'] ?? null)
+            ) {
                 $asked[$entry['id']] = true;
             }
         }
@@ -139,7 +190,13 @@ final readonly class CheckComparison
             }
         }
         if ($scene->passes !== null) {
-            $settings['passes'] = implode(', ', array_map(static fn (array $p): string => $p['name'].($p['saved'] === false ? ' (not saved)' : ''), $scene->passes));
+            $settings['passes'] = implode(
+                ', ',
+                array_map(
+                    static fn (array $p): string => $p['name'].($p['saved'] === false ? ' (not saved)' : ''),
+                    $scene->passes,
+                ),
+            );
         }
         if ($scene->timeline !== null) {
             $settings['time.timeline'] = (string) $scene->timeline;

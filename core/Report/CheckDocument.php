@@ -45,16 +45,30 @@ final readonly class CheckDocument
             'not_checked' => array_map(static fn (NotChecked $n): array => $n->toArray(), $check->notChecked),
             'sequences' => $this->sequences(),
             'causes' => array_map(static fn (Cause $c): array => [
-                'id' => $c->finding->id->value, 'part' => $c->part, 'side' => $c->finding->side->value, 'says' => $c->says(),
-                'evidence' => $c->finding->evidence, 'explains' => $c->explains, 'or' => array_map(static fn (CauseId $id): string => $id->value, $c->or),
+                'id' => $c->finding->id->value,
+                'part' => $c->part,
+                'side' => $c->finding->side->value,
+                'says' => $c->says(),
+                'evidence' => $c->finding->evidence,
+                'explains' => $c->explains,
+                'or' => array_map(static fn (CauseId $id): string => $id->value, $c->or),
             ] + ($c->pass === null ? [] : ['pass' => $c->pass]), $this->account->causes),
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),
             'movies' => $this->movies(),
-            'scene' => $this->account->scene === null ? null : ['file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file), 'makes' => $this->account->partsOfScene(), 'comes_to' => $this->comesTo()],
+            'scene' => $this->account->scene === null
+                ? null
+                : [
+                    'file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file),
+                    'makes' => $this->account->partsOfScene(),
+                    'comes_to' => $this->comesTo(),
+                ],
             'strays' => $this->strays(),
             'not_understood' => [
-                ...array_map(static fn (string $key): string => "specification: {$key}", $this->account->specification->notUnderstood),
+                ...array_map(
+                    static fn (string $key): string => "specification: {$key}",
+                    $this->account->specification->notUnderstood,
+                ),
                 ...($this->account->scene->notUnderstood ?? []),
             ],
         ];
@@ -66,7 +80,11 @@ final readonly class CheckDocument
         $lines = [];
         $several = count($this->account->partsOfScene()) > 1;
         foreach ($this->account->check->subjects as $subject) {
-            foreach ($subject->scene === null ? [] : EffectiveSettings::of($subject->scene, $this->account->specification, $subject->part) as $line) {
+            foreach ($subject->scene === null ? [] : EffectiveSettings::of(
+                $subject->scene,
+                $this->account->specification,
+                $subject->part,
+            ) as $line) {
                 $lines[] = $line + ($several ? ['part' => $subject->part->name] : []);
             }
         }
@@ -88,8 +106,15 @@ final readonly class CheckDocument
             'scene' => $entry->scene === null ? null : $this->cell($entry->scene),
             'files' => $entry->files === null ? null : $this->cell($entry->files),
             'why' => $entry->requirement->why,
-            'waiver' => $entry->waiver === null ? null : array_filter(['reason' => $entry->waiver->reason, 'by' => $entry->waiver->by, 'key' => $entry->waiver->key], static fn (mixed $v): bool => $v !== null),
-            'find_out' => $entry->mark === Mark::Unknown && $entry->files === null ? SettingHints::of($entry->requirement->descriptor) : null,
+            'waiver' => $entry->waiver === null
+                ? null
+                : array_filter(
+                    ['reason' => $entry->waiver->reason, 'by' => $entry->waiver->by, 'key' => $entry->waiver->key],
+                    static fn (mixed $v): bool => $v !== null,
+                ),
+            'find_out' => $entry->mark === Mark::Unknown && $entry->files === null
+                ? SettingHints::of($entry->requirement->descriptor)
+                : null,
         ], static fn (mixed $v): bool => $v !== null) + ['set_by' => $entry->requirement->setBy->value];
     }
 
@@ -111,15 +136,27 @@ final readonly class CheckDocument
         foreach ($this->account->check->subjects as $subject) {
             foreach ($subject->match->passes ?? [] as $p => $pass) {
                 if ($subject->isNumbered()) {
-                    $lines[] = $this->owed($subject, $pass, $this->account->remedy->rerender[$subject->part->name][$p] ?? FrameRange::none());
+                    $lines[] = $this->owed(
+                        $subject,
+                        $pass,
+                        $this->account->remedy->rerender[$subject->part->name][$p] ?? FrameRange::none(),
+                    );
                 }
             }
         }
         foreach ($this->account->match->extras as $extra) {
             if ($extra->count() > 1) {
                 $lines[] = [
-                    'part' => null, 'pass' => null, 'folder' => Text::shown($extra->sequence->folder()), 'pattern' => Text::shown($extra->sequence->pattern()),
-                    'expected' => '', 'present' => (string) $extra->frames, 'damaged' => '', 'missing' => '', 'extra' => (string) $extra->frames, 'rerender' => '',
+                    'part' => null,
+                    'pass' => null,
+                    'folder' => Text::shown($extra->sequence->folder()),
+                    'pattern' => Text::shown($extra->sequence->pattern()),
+                    'expected' => '',
+                    'present' => (string) $extra->frames,
+                    'damaged' => '',
+                    'missing' => '',
+                    'extra' => (string) $extra->frames,
+                    'rerender' => '',
                 ];
             }
         }
@@ -157,7 +194,9 @@ final readonly class CheckDocument
             foreach ($match->passes as $pass) {
                 foreach (array_slice($pass->takes, 0, 50) as $take) {
                     if ($take->reading !== null && ! $take->misnamed()->isEmpty()) {
-                        $names[] = ['part' => $part] + ($pass->pass === null ? [] : ['pass' => $pass->pass]) + $this->name($take);
+                        $names[] = ['part' => $part]
+                            + ($pass->pass === null ? [] : ['pass' => $pass->pass])
+                            + $this->name($take);
                     }
                 }
             }
@@ -173,7 +212,10 @@ final readonly class CheckDocument
             'name' => Text::shown($take->sequence->sampleName()),
             'frames' => (string) $take->misnamed(),
             'pieces' => array_map(static fn (PieceReading $p): array => [
-                'piece' => $p->piece, 'asked' => $p->asked, 'found' => Text::shown($p->found), 'differs' => array_map(static fn (Difference $d): string => $d->value, $p->differences),
+                'piece' => $p->piece,
+                'asked' => $p->asked,
+                'found' => Text::shown($p->found),
+                'differs' => array_map(static fn (Difference $d): string => $d->value, $p->differences),
             ], $take->reading->pieces ?? []),
         ];
     }
@@ -184,13 +226,23 @@ final readonly class CheckDocument
         $movies = [];
         foreach ($this->account->match->parts ?? [] as $part => $match) {
             if ($match->instead !== null && $match->instead['kind']->isMovie()) {
-                $movies[] = ['part' => $part, 'path' => Text::shown($match->instead['path']), 'kind' => $match->instead['kind']->value];
+                $movies[] = [
+                    'part' => $part,
+                    'path' => Text::shown($match->instead['path']),
+                    'kind' => $match->instead['kind']->value,
+                ];
             }
             foreach ($match->passes as $pass) {
                 $kind = $pass->isEmpty() ? null : $pass->frames->factsAt(0)->kind;
                 if ($kind !== null && $kind->isMovie()) {
                     $sequence = $pass->takes[0]->sequence;
-                    $movies[] = ['part' => $part, 'path' => Text::shown(($sequence->folder() === '' ? '' : $sequence->folder().'/').$sequence->sampleName()), 'kind' => $kind->value];
+                    $movies[] = [
+                        'part' => $part,
+                        'path' => Text::shown(
+                            ($sequence->folder() === '' ? '' : $sequence->folder().'/').$sequence->sampleName(),
+                        ),
+                        'kind' => $kind->value,
+                    ];
                 }
             }
         }

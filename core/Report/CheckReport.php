@@ -38,8 +38,14 @@ final readonly class CheckReport
      *
      * @throws \InvalidArgumentException if neither scene nor delivery is given
      */
-    public static function of(Specification $specification, ?SceneSettings $scene, ?Delivery $delivery, array $waivers = [], ?EarlierFiles $earlier = null, array $others = []): self
-    {
+    public static function of(
+        Specification $specification,
+        ?SceneSettings $scene,
+        ?Delivery $delivery,
+        array $waivers = [],
+        ?EarlierFiles $earlier = null,
+        array $others = [],
+    ): self {
         if ($scene === null && $delivery === null) {
             throw new \InvalidArgumentException('A check needs scene settings, files or both.');
         }
@@ -53,7 +59,12 @@ final readonly class CheckReport
     /** @return list<string> the parts that the scene makes */
     public function partsOfScene(): array
     {
-        return array_values(array_map(static fn (Subject $s): string => $s->part->name, array_filter($this->check->subjects, static fn (Subject $s): bool => $s->scene !== null)));
+        return array_values(
+            array_map(
+                static fn (Subject $s): string => $s->part->name,
+                array_filter($this->check->subjects, static fn (Subject $s): bool => $s->scene !== null),
+            ),
+        );
     }
 
     /**

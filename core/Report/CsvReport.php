@@ -12,7 +12,12 @@ final readonly class CsvReport implements ReportWriter
 {
     public function write(CheckReport $account): string
     {
-        $lines = [['part', 'id', 'requirement', 'level', 'mark', 'required', 'scene', 'scene mark', 'files', 'files mark', 'causes']];
+        $lines = [
+            [
+                'part', 'id', 'requirement', 'level', 'mark', 'required', 'scene', 'scene mark', 'files', 'files mark',
+                'causes',
+            ],
+        ];
         foreach ($account->check->entries as $entry) {
             $causes = [];
             foreach ($account->causes as $cause) {
@@ -20,8 +25,21 @@ final readonly class CsvReport implements ReportWriter
                     $causes[] = $cause->finding->id->value;
                 }
             }
-            $cells = static fn (?Cell $cell): array => [$cell->found ?? '', $cell === null ? '' : ($cell->stale ? 'stale' : $cell->mark->value)];
-            $lines[] = [$entry->part, $entry->id(), $entry->requirement->descriptor->label, $entry->level()->value, $entry->mark->value, $entry->required, ...$cells($entry->scene), ...$cells($entry->files), implode(' ', $causes)];
+            $cells = static fn (?Cell $cell): array => [
+                $cell->found ?? '',
+                $cell === null ? '' : ($cell->stale ? 'stale' : $cell->mark->value),
+            ];
+            $lines[] = [
+                $entry->part,
+                $entry->id(),
+                $entry->requirement->descriptor->label,
+                $entry->level()->value,
+                $entry->mark->value,
+                $entry->required,
+                ...$cells($entry->scene),
+                ...$cells($entry->files),
+                implode(' ', $causes),
+            ];
         }
 
         return Csv::of($lines);

@@ -16,12 +16,24 @@ final readonly class JunitReport implements ReportWriter
         $document = new \DOMDocument('1.0', 'UTF-8');
         $document->formatOutput = true;
         $suites = $document->createElement('testsuites');
-        $suites->setAttribute('name', self::clean($account->specification->title === '' ? 'Plain Ledger' : $account->specification->title));
+        $suites->setAttribute(
+            'name',
+            self::clean($account->specification->title === '' ? 'Plain Ledger' : $account->specification->title),
+        );
         foreach ($account->specification->parts as $part) {
-            $entries = array_values(array_filter($account->check->entries, static fn (Entry $e): bool => $e->part === $part->name));
-            $musts = static fn (Mark $mark): int => count(array_filter($entries, static fn (Entry $e): bool => $e->mark === $mark && $e->level() === Level::Must));
+            $entries = array_values(
+                array_filter($account->check->entries, static fn (Entry $e): bool => $e->part === $part->name),
+            );
+            $musts = static fn (Mark $mark): int => count(
+                array_filter($entries, static fn (Entry $e): bool => $e->mark === $mark && $e->level() === Level::Must),
+            );
             $suite = $document->createElement('testsuite');
-            foreach (['name' => self::clean($part->name), 'tests' => (string) count($entries), 'failures' => (string) $musts(Mark::Unequal), 'errors' => (string) $musts(Mark::Unknown)] as $name => $value) {
+            foreach ([
+                'name' => self::clean($part->name),
+                'tests' => (string) count($entries),
+                'failures' => (string) $musts(Mark::Unequal),
+                'errors' => (string) $musts(Mark::Unknown),
+            ] as $name => $value) {
                 $suite->setAttribute($name, $value);
             }
             foreach ($entries as $entry) {
@@ -45,7 +57,9 @@ final readonly class JunitReport implements ReportWriter
                 $says[] = "{$cause->finding->id->value}: {$cause->says()}";
             }
         }
-        $found = $entry->files !== null && $entry->files->found !== null ? $entry->files->found : $entry->scene->found ?? 'not readable';
+        $found = $entry->files !== null && $entry->files->found !== null
+            ? $entry->files->found
+            : $entry->scene->found ?? 'not readable';
         $message = self::clean("required {$entry->required}, found {$found}");
         if ($entry->level() === Level::Must && $entry->mark === Mark::Unequal) {
             $failure = $document->createElement('failure');
@@ -57,7 +71,9 @@ final readonly class JunitReport implements ReportWriter
             $error->setAttribute('message', self::clean("required {$entry->required}, could not be read"));
             $case->appendChild($error);
         } elseif ($entry->mark !== Mark::Equal) {
-            $case->appendChild($document->createElement('system-out'))->appendChild($document->createTextNode($message));
+            $case->appendChild(
+                $document->createElement('system-out'),
+            )->appendChild($document->createTextNode($message));
         }
 
         return $case;
@@ -66,6 +82,10 @@ final readonly class JunitReport implements ReportWriter
     /** Without the characters XML cannot hold. */
     private static function clean(string $text): string
     {
-        return (string) preg_replace('~[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]~u', '', mb_scrub($text, 'UTF-8'));
+        return (string) preg_replace(
+            '~[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]~u',
+            '',
+            mb_scrub($text, 'UTF-8'),
+        );
     }
 }

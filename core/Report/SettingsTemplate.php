@@ -18,7 +18,18 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class SettingsTemplate
 {
     /** Facts of a scene that answer what is asked by another name. */
-    private const ALSO = [RequirementId::CAMERA_NAME => ['camera.chosen', 'camera.all', 'camera.views'], RequirementId::CAMERA_SINGLE => ['camera.chosen', 'camera.all', 'camera.views'], RequirementId::TIME_RANGE => [RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, 'time.timeline'], RequirementId::PICTURE_RESOLUTION => [RequirementId::PICTURE_SCALE], RequirementId::PICTURE_DISPLAY_ASPECT => [RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_PIXEL_ASPECT], RequirementId::TIME_COUNT => [RequirementId::TIME_RANGE], RequirementId::NAMING_FOLDER => [RequirementId::OUTPUT_FOLDER]];
+    private const ALSO = [
+        RequirementId::CAMERA_NAME => ['camera.chosen', 'camera.all', 'camera.views'],
+        RequirementId::CAMERA_SINGLE => ['camera.chosen', 'camera.all', 'camera.views'],
+        RequirementId::TIME_RANGE => [RequirementId::TIME_EXTENT, RequirementId::TIME_STEP, 'time.timeline'],
+        RequirementId::PICTURE_RESOLUTION => [RequirementId::PICTURE_SCALE],
+        RequirementId::PICTURE_DISPLAY_ASPECT => [
+            RequirementId::PICTURE_RESOLUTION,
+            RequirementId::PICTURE_PIXEL_ASPECT,
+        ],
+        RequirementId::TIME_COUNT => [RequirementId::TIME_RANGE],
+        RequirementId::NAMING_FOLDER => [RequirementId::OUTPUT_FOLDER],
+    ];
 
     private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', 'passes', RequirementId::SCENE_LINKS];
 
@@ -30,11 +41,19 @@ final readonly class SettingsTemplate
         }
         $document = [
             'format' => SceneJson::FORMAT, 'version' => 1,
-            'note' => 'Fill in what the scene is set to; leave null what your program cannot tell. Lists: '.implode(', ', array_intersect(self::LISTS, array_keys($settings))).'.'.self::ofParts($specification),
-            'scene' => ['file' => null, 'saved' => null, 'project_folder' => null] + (count($specification->parts) > 1 ? ['part' => null] : []), 'settings' => $settings,
+            'note' => 'Fill in what the scene is set to; leave null what your program cannot tell. Lists: '
+                .implode(', ', array_intersect(self::LISTS, array_keys($settings)))
+                .'.'
+                .self::ofParts($specification),
+            'scene' => ['file' => null, 'saved' => null, 'project_folder' => null]
+                + (count($specification->parts) > 1 ? ['part' => null] : []),
+            'settings' => $settings,
         ];
 
-        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            $document,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     private static function ofParts(Specification $specification): string
@@ -47,7 +66,8 @@ final readonly class SettingsTemplate
     /** Lines of `id = `, each below a remark that says where to look. */
     public static function text(Specification $specification): string
     {
-        $text = "# What “{$specification->title}” asks of a scene. Write behind each = what the scene is set to; leave empty what you do not know.\n\nscene.file =\nscene.saved =\nscene.project_folder =\n";
+        $text = "# What “{$specification->title}” asks of a scene. Write behind each = what the scene is set to; "
+            ."leave empty what you do not know.\n\nscene.file =\nscene.saved =\nscene.project_folder =\n";
         $text .= count($specification->parts) < 2 ? '' : "\n#".self::ofParts($specification)."\nscene.part =\n";
         $descriptors = [];
         foreach ($specification->parts as $part) {
@@ -57,9 +77,14 @@ final readonly class SettingsTemplate
         }
         foreach (self::ids($specification) as $id) {
             $requirement = $descriptors[$id] ?? null;
-            $says = $requirement instanceof Requirement ? $requirement->sentence().' '.SettingHints::of($requirement->descriptor) : '';
+            $says = $requirement instanceof Requirement
+                ? $requirement->sentence().' '.SettingHints::of($requirement->descriptor)
+                : '';
             // an empty folder would be an answer: that none is set
-            $text .= "\n".($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n").($id === RequirementId::OUTPUT_FOLDER ? '# ' : '')."{$id} =\n";
+            $text .= "\n"
+                .($says === '' ? '' : '# '.trim((string) preg_replace('~\s+~', ' ', $says))."\n")
+                .($id === RequirementId::OUTPUT_FOLDER ? '# ' : '')
+                ."{$id} =\n";
         }
 
         return $text;
@@ -74,8 +99,23 @@ final readonly class SettingsTemplate
         $ids = [];
         foreach ($specification->parts as $each) {
             foreach ($part === null || $part === $each->name ? $each->requirements : [] as $requirement) {
-                if ($requirement->descriptor->inScene() && ! str_starts_with($requirement->id(), RequirementId::SCENE_SAVED)) {
-                    $own = in_array($requirement->id(), [RequirementId::CAMERA_NAME, RequirementId::CAMERA_SINGLE, RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::TIME_COUNT, RequirementId::NAMING_FOLDER], true) ? [] : [$requirement->id()];
+                if (
+                    $requirement->descriptor->inScene()
+                    && ! str_starts_with($requirement->id(), RequirementId::SCENE_SAVED)
+                ) {
+                    $own = in_array(
+                        $requirement->id(),
+                        [
+                            RequirementId::CAMERA_NAME,
+                            RequirementId::CAMERA_SINGLE,
+                            RequirementId::PICTURE_DISPLAY_ASPECT,
+                            RequirementId::TIME_COUNT,
+                            RequirementId::NAMING_FOLDER,
+                        ],
+                        true,
+                    )
+                        ? []
+                        : [$requirement->id()];
                     foreach ([...$own, ...self::ALSO[$requirement->id()] ?? []] as $id) {
                         $ids[$id] = true;
                     }
@@ -83,7 +123,17 @@ final readonly class SettingsTemplate
             }
         }
         $catalogue = \PlainLedger\Core\Specification\Catalogue::standard();
-        $place = static fn (string $id): int => $catalogue->place(strtr($id, ['camera.chosen' => RequirementId::CAMERA_NAME, 'camera.all' => RequirementId::CAMERA_NAME, 'camera.views' => RequirementId::CAMERA_NAME, 'time.timeline' => RequirementId::TIME_EXTENT]));
+        $place = static fn (string $id): int => $catalogue->place(
+            strtr(
+                $id,
+                [
+                    'camera.chosen' => RequirementId::CAMERA_NAME,
+                    'camera.all' => RequirementId::CAMERA_NAME,
+                    'camera.views' => RequirementId::CAMERA_NAME,
+                    'time.timeline' => RequirementId::TIME_EXTENT,
+                ],
+            ),
+        );
         $list = array_keys($ids);
         usort($list, static fn (string $a, string $b): int => $place($a) <=> $place($b));
 

@@ -11,7 +11,11 @@ use PlainLedger\Core\Specification\RequirementId;
 final readonly class SharedSettings
 {
     /** What differs from shot to shot by its nature. */
-    private const OWN = [RequirementId::TIME_RANGE, 'time.timeline', RequirementId::TIME_COUNT, RequirementId::TIME_HANDLES, RequirementId::CAMERA_NAME, RequirementId::OUTPUT_FOLDER, RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::BURN_IN];
+    private const OWN = [
+        RequirementId::TIME_RANGE, 'time.timeline', RequirementId::TIME_COUNT, RequirementId::TIME_HANDLES,
+        RequirementId::CAMERA_NAME, RequirementId::OUTPUT_FOLDER, RequirementId::NAMING_PATTERN,
+        RequirementId::NAMING_FOLDER, RequirementId::BURN_IN,
+    ];
 
     /**
      * Only where more than half of at least three agree, so that it is plain who differs.
@@ -34,17 +38,31 @@ final readonly class SharedSettings
             arsort($counts);
             $common = (string) array_key_first($counts);
             $others = array_filter($by, static fn (string $v): bool => $v !== $common);
-            if (in_array($id, self::OWN, true) || count($by) < 3 || $others === [] || count($by) >= $counts[$common] * 2) {
+            if (
+                in_array($id, self::OWN, true)
+                || count($by) < 3
+                || $others === []
+                || count($by) >= $counts[$common] * 2
+            ) {
                 continue;
             }
             $list = [];
             foreach ($others as $whose => $value) {
                 $list[] = ['whose' => (string) $whose, 'value' => $value];
             }
-            $found[] = ['id' => $id, 'label' => $labels[$id] ?? $id, 'common' => $common, 'count' => $counts[$common], 'others' => $list];
+            $found[] = [
+                'id' => $id,
+                'label' => $labels[$id] ?? $id,
+                'common' => $common,
+                'count' => $counts[$common],
+                'others' => $list,
+            ];
         }
         $order = array_keys($labels);
-        usort($found, static fn (array $a, array $b): int => (int) array_search($a['id'], $order, true) <=> (int) array_search($b['id'], $order, true));
+        usort(
+            $found,
+            static fn (array $a, array $b): int => (int) array_search($a['id'], $order, true) <=> (int) array_search($b['id'], $order, true),
+        );
 
         return $found;
     }

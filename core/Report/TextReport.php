@@ -61,7 +61,8 @@ final readonly class TextReport implements ReportWriter
         };
         foreach ($check->entries as $entry) {
             if ($entry->waiver !== null) {
-                $lines[] = "≈ {$entry->requirement->descriptor->label}: {$entry->waiver->reason}".($entry->waiver->by === null ? '' : " ({$entry->waiver->by})");
+                $lines[] = "≈ {$entry->requirement->descriptor->label}: {$entry->waiver->reason}"
+                    .($entry->waiver->by === null ? '' : " ({$entry->waiver->by})");
             }
         }
         array_push($lines, ...$this->causes($account), ...$this->fixes($account), ...$this->rest($account));
@@ -78,7 +79,20 @@ final readonly class TextReport implements ReportWriter
             return count($runs).' others';
         }
 
-        return implode('; ', array_map(static fn (array $r): string => $r['found'].(isset($r['pass']) ? " in {$r['pass']}" : '').($r['frames'] === '' || $r['frames'] === $r['found'] ? '' : (isset($r['pass']) ? ' ' : ' in ').mb_strimwidth($r['frames'], 0, 40, '…')), $runs));
+        return implode(
+            '; ',
+            array_map(
+                static fn (array $r): string => $r['found']
+                    .(isset($r['pass']) ? " in {$r['pass']}" : '')
+                    .(
+                        $r['frames'] === ''
+                        || $r['frames'] === $r['found']
+                            ? ''
+                            : (isset($r['pass']) ? ' ' : ' in ').mb_strimwidth($r['frames'], 0, 40, '…')
+                    ),
+                $runs,
+            ),
+        );
     }
 
     /** @return list<string> whose it is, where it lies, and when it was looked at */
@@ -86,12 +100,30 @@ final readonly class TextReport implements ReportWriter
     {
         $values = $account->specification->values;
         $code = $values['shot'] ?? $values['learner'] ?? '';
-        $title = implode(' · ', array_filter([$code, $account->specification->title], static fn (string $t): bool => $t !== ''));
+        $title = implode(
+            ' · ',
+            array_filter([$code, $account->specification->title], static fn (string $t): bool => $t !== ''),
+        );
         $delivery = $account->delivery;
-        $looked = $delivery === null ? null : 'files in '.($delivery->root === '' ? 'the folder given' : Text::shown($delivery->root)).', '.gmdate('j M Y, H:i', $delivery->scannedAt).' UTC';
-        $scene = $account->scene === null ? null : 'scene '.($account->scene->file === null ? 'settings' : Text::shown($account->scene->file)).self::makes($account);
+        $looked = $delivery === null
+            ? null
+            : 'files in '
+                .($delivery->root === '' ? 'the folder given' : Text::shown($delivery->root))
+                .', '
+                .gmdate('j M Y, H:i', $delivery->scannedAt)
+                .' UTC';
+        $scene = $account->scene === null
+            ? null
+            : 'scene '
+                .($account->scene->file === null ? 'settings' : Text::shown($account->scene->file))
+                .self::makes($account);
 
-        return array_values(array_filter([$title === '' ? null : $title, implode('; ', array_filter([$scene, $looked], is_string(...)))], is_string(...)));
+        return array_values(
+            array_filter(
+                [$title === '' ? null : $title, implode('; ', array_filter([$scene, $looked], is_string(...)))],
+                is_string(...),
+            ),
+        );
     }
 
     private static function makes(CheckReport $account): string
@@ -104,10 +136,20 @@ final readonly class TextReport implements ReportWriter
     /** @return list<string> */
     private function row(Entry $entry): array
     {
-        $cell = static fn (?Cell $cell): string => $cell === null ? '' : ($cell->stale ? '(stale) ' : $cell->mark->sign().' ').($cell->found ?? 'not told')
+        $cell = static fn (?Cell $cell): string => $cell === null
+            ? ''
+            : ($cell->stale ? '(stale) ' : $cell->mark->sign().' ').($cell->found ?? 'not told')
             .($cell->runs === [] ? '' : '; '.self::runs($cell->runs));
 
-        return [$entry->mark->sign(), $entry->requirement->descriptor->label.($entry->pass === null ? '' : " of {$entry->pass}").($entry->level() === Level::Should ? ' (should)' : ''), $entry->required, $cell($entry->scene), $cell($entry->files)];
+        return [
+            $entry->mark->sign(),
+            $entry->requirement->descriptor->label
+                .($entry->pass === null ? '' : " of {$entry->pass}")
+                .($entry->level() === Level::Should ? ' (should)' : ''),
+            $entry->required,
+            $cell($entry->scene),
+            $cell($entry->files),
+        ];
     }
 
     /**
@@ -134,7 +176,13 @@ final readonly class TextReport implements ReportWriter
         $lines = $account->causes === [] ? [] : ['', 'Why'];
         foreach ($account->causes as $n => $cause) {
             $lines[] = '  '.($n + 1).". {$cause->says()}";
-            $lines[] = "     {$cause->finding->id->value}, seen in the {$cause->finding->side->value}; explains ".implode(', ', $cause->explains).($cause->or === [] ? '' : '; or '.implode(', ', array_map(static fn (CauseId $id): string => $id->value, $cause->or)));
+            $lines[] = "     {$cause->finding->id->value}, seen in the {$cause->finding->side->value}; explains "
+                .implode(', ', $cause->explains)
+                .(
+                    $cause->or === []
+                        ? ''
+                        : '; or '.implode(', ', array_map(static fn (CauseId $id): string => $id->value, $cause->or))
+                );
         }
 
         return $lines;
@@ -160,18 +208,26 @@ final readonly class TextReport implements ReportWriter
     {
         $lines = [];
         $document = $account->toArray();
-        $unknown = array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->files === null && SettingHints::of($e->requirement->descriptor) !== null);
+        $unknown = array_filter(
+            $account->check->entries,
+            static fn (Entry $e): bool => $e->mark === Mark::Unknown
+                && $e->files === null
+                && SettingHints::of($e->requirement->descriptor) !== null,
+        );
         if ($unknown !== []) {
             array_push($lines, '', 'Not told by the scene');
             foreach ($unknown as $entry) {
-                $lines[] = "  - {$entry->requirement->descriptor->label}: ".SettingHints::of($entry->requirement->descriptor);
+                $lines[] = "  - {$entry->requirement->descriptor->label}: "
+                    .SettingHints::of($entry->requirement->descriptor);
             }
         }
         if ($account->check->notChecked !== []) {
             array_push($lines, '', 'Not checked');
             $byWhy = [];
             foreach ($account->check->notChecked as $each) {
-                $byWhy[$each->why][] = $each->id.($each->pass === null ? '' : " of {$each->pass}").(count($account->check->subjects) > 1 ? " ({$each->part})" : '');
+                $byWhy[$each->why][] = $each->id
+                    .($each->pass === null ? '' : " of {$each->pass}")
+                    .(count($account->check->subjects) > 1 ? " ({$each->part})" : '');
             }
             foreach ($byWhy as $why => $ids) {
                 $lines[] = '  - '.implode(', ', $ids).": {$why}";
@@ -180,7 +236,14 @@ final readonly class TextReport implements ReportWriter
         /** @var list<string> $strays */
         $strays = $document['strays'];
         if ($strays !== []) {
-            array_push($lines, '', 'Belongs to nothing: '.implode(', ', array_slice($strays, 0, 12)).(count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '').'.');
+            array_push(
+                $lines,
+                '',
+                'Belongs to nothing: '
+                    .implode(', ', array_slice($strays, 0, 12))
+                    .(count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '')
+                    .'.',
+            );
         }
         /** @var list<string> $strange */
         $strange = $document['not_understood'];

@@ -28,7 +28,11 @@ final readonly class EffectiveSettings
         ];
 
         return array_values(array_map(
-            static fn (array $line): array => ['id' => $line[0], 'label' => $line[1], 'says' => Text::shown((string) $line[2])],
+            static fn (array $line): array => [
+                'id' => $line[0],
+                'label' => $line[1],
+                'says' => Text::shown((string) $line[2]),
+            ],
             array_filter($lines, static fn (array $line): bool => $line[2] !== null),
         ));
     }
@@ -42,7 +46,9 @@ final readonly class EffectiveSettings
         $rendered = $scene->renderedSizes()[0];
         $scale = $scene->scale();
 
-        return $scale->isEqualTo(100) ? "{$size} pixels" : "{$size} at ".Fraction::decimal($scale, 2)." %: {$rendered} pixels";
+        return $scale->isEqualTo(100)
+            ? "{$size} pixels"
+            : "{$size} at ".Fraction::decimal($scale, 2)." %: {$rendered} pixels";
     }
 
     private static function frames(SceneSettings $scene): ?string
@@ -53,15 +59,25 @@ final readonly class EffectiveSettings
         }
         $rate = $scene->get(RequirementId::TIME_RATE);
         try {
-            $seconds = $rate === null ? null : Fraction::decimal(\Brick\Math\BigRational::of(count($frames))->dividedBy(FrameRate::parse($rate)->value), 3);
+            $seconds = $rate === null
+                ? null
+                : Fraction::decimal(
+                    \Brick\Math\BigRational::of(count($frames))->dividedBy(FrameRate::parse($rate)->value),
+                    3,
+                );
         } catch (NotUnderstood) {
             $seconds = null;
         }
         $why = match ($scene->get(RequirementId::TIME_EXTENT)) {
-            'one' => ', since one frame alone is set', 'whole' => ', the whole timeline', default => $scene->step() > 1 ? ', every '.Text::ordinal($scene->step()).' alone' : '',
+            'one' => ', since one frame alone is set',
+            'whole' => ', the whole timeline',
+            default => $scene->step() > 1 ? ', every '.Text::ordinal($scene->step()).' alone' : '',
         };
 
-        return "{$frames}: ".Text::count(count($frames), 'frame').$why.($seconds === null ? '' : ", {$seconds} s at {$rate}");
+        return "{$frames}: "
+            .Text::count(count($frames), 'frame')
+            .$why
+            .($seconds === null ? '' : ", {$seconds} s at {$rate}");
     }
 
     private static function camera(SceneSettings $scene): ?string
@@ -73,7 +89,13 @@ final readonly class EffectiveSettings
         $others = array_values(array_diff($scene->cameras, $chosen));
         $views = array_values(array_intersect($chosen, $scene->views ?? []));
 
-        return ($chosen === [] ? 'no camera' : Text::series($chosen)).($views === [] ? '' : ', a working view').($others === [] ? '' : '; not '.Text::series(array_slice($others, 0, 4), 'or').(count($others) > 4 ? ' …' : ''));
+        return ($chosen === [] ? 'no camera' : Text::series($chosen))
+            .($views === [] ? '' : ', a working view')
+            .(
+                $others === []
+                    ? ''
+                    : '; not '.Text::series(array_slice($others, 0, 4), 'or').(count($others) > 4 ? ' …' : '')
+            );
     }
 
     private static function names(SceneSettings $scene, Specification $specification, Part $part): ?string
@@ -94,6 +116,8 @@ final readonly class EffectiveSettings
         }
         $folder = $scene->get(RequirementId::OUTPUT_FOLDER);
 
-        return ($folder === null || $folder === '' ? '' : rtrim(strtr($folder, '\\', '/'), '/').'/').$pattern->make($values, $frames->first()).(count($frames) === 1 ? '' : ' … '.$pattern->make($values, $frames->last()));
+        return ($folder === null || $folder === '' ? '' : rtrim(strtr($folder, '\\', '/'), '/').'/')
+            .$pattern->make($values, $frames->first())
+            .(count($frames) === 1 ? '' : ' … '.$pattern->make($values, $frames->last()));
     }
 }

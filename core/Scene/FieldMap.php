@@ -37,7 +37,9 @@ final readonly class FieldMap
     {
         $map = self::none();
         foreach ($labels as $id => $label) {
-            $map = $map->with(new FieldMeaning($label, $id))->with(new FieldMeaning(substr($id, strlen('other.')), $id));
+            $map = $map->with(new FieldMeaning($label, $id))->with(
+                new FieldMeaning(substr($id, strlen('other.')), $id),
+            );
         }
 
         return $map;
@@ -48,7 +50,10 @@ final readonly class FieldMap
     {
         $list = $document->data['fields'] ?? [];
         if (! is_array($list) || ! array_is_list($list) || count($list) > self::MOST) {
-            throw JsonRefused::because($document->label, '"fields" is a list of at most '.self::MOST.' names, each with what it stands for.');
+            throw JsonRefused::because(
+                $document->label,
+                '"fields" is a list of at most '.self::MOST.' names, each with what it stands for.',
+            );
         }
         $map = self::none();
         foreach ($list as $at => $line) {
@@ -70,15 +75,28 @@ final readonly class FieldMap
         $name = $line['name'] ?? null;
         $is = $line['is'] ?? null;
         if (! is_string($name) || trim($name) === '' || strlen($name) > self::LONGEST) {
-            throw JsonRefused::because($label, "{$where} has no \"name\", or one of more than ".self::LONGEST.' letters.');
+            throw JsonRefused::because(
+                $label,
+                "{$where} has no \"name\", or one of more than ".self::LONGEST.' letters.',
+            );
         }
         if ($is !== null && (! is_string($is) || ! FieldNames::isField($is))) {
-            throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”, is said to be '.JsonDocument::typeOf($is).', and that is no setting; ids are those of requirements, or width, height, first, last and path.');
+            throw JsonRefused::because(
+                $label,
+                "{$where}, “"
+                    .Text::shown($name)
+                    .'”, is said to be '
+                    .JsonDocument::typeOf($is)
+                    .', and that is no setting; ids are those of requirements, or width, height, first, last and path.',
+            );
         }
         $unit = $line['unit'] ?? null;
         $known = is_string($unit) ? FieldUnit::tryFrom($unit) : null;
         if ($unit !== null && ($known === null || $is === null || ! in_array($known, FieldUnit::of($is), true))) {
-            throw JsonRefused::because($label, "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.');
+            throw JsonRefused::because(
+                $label,
+                "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.',
+            );
         }
         $words = [];
         foreach (JsonDocument::entries($line['words'] ?? [], $label, "\"words\" of {$where}") as $word => $stands) {

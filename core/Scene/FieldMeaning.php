@@ -12,7 +12,12 @@ final readonly class FieldMeaning
      * @param  string|null  $is  a field of FieldNames; null where it is of no concern here
      * @param  array<string, string>  $words  by the value as it is written, the value it stands for
      */
-    public function __construct(public string $name, public ?string $is, public ?FieldUnit $unit = null, public array $words = []) {}
+    public function __construct(
+        public string $name,
+        public ?string $is,
+        public ?FieldUnit $unit = null,
+        public array $words = [],
+    ) {}
 
     /** The value as it is written here. */
     public function value(string $value): string

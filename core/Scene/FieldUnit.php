@@ -31,7 +31,10 @@ enum FieldUnit: string
     public static function of(string $field): array
     {
         return match ($field) {
-            RequirementId::PICTURE_SCALE, RequirementId::TIME_SPEED, RequirementId::FORMAT_QUALITY => [self::Percent, self::Factor],
+            RequirementId::PICTURE_SCALE, RequirementId::TIME_SPEED, RequirementId::FORMAT_QUALITY => [
+                self::Percent,
+                self::Factor,
+            ],
             RequirementId::FORMAT_BIT_RATE => [self::BitsPerSecond, self::KilobitsPerSecond, self::MegabitsPerSecond],
             RequirementId::AUDIO_SAMPLE_RATE => [self::Hertz, self::Kilohertz],
             RequirementId::PICTURE_DENSITY => [self::PerInch, self::PerCentimetre],
@@ -57,7 +60,9 @@ enum FieldUnit: string
         return match ($this) {
             // a speed is a factor already, and written as one
             self::Factor => $field === RequirementId::TIME_SPEED ? Fraction::write($value) : $times(100),
-            self::Percent => $field === RequirementId::TIME_SPEED ? Fraction::write($value->dividedBy(100)) : Fraction::write($value),
+            self::Percent => $field === RequirementId::TIME_SPEED
+                ? Fraction::write($value->dividedBy(100))
+                : Fraction::write($value),
             self::KilobitsPerSecond, self::Kilohertz => $times(1000),
             self::MegabitsPerSecond => $times(1_000_000),
             self::PerCentimetre => Fraction::decimal($value->multipliedBy(BigRational::nd(254, 100)), 0),

@@ -26,11 +26,24 @@ final readonly class FormatDetails
     {
         $fields = self::sound($fields);
         [$name, $value] = $fields[RequirementId::FORMAT_KIND] ?? ['', ''];
-        if (preg_match('~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i', $value, $m) === 1 && Kind::fromWord($m[1]) !== null) {
-            $fields = [RequirementId::FORMAT_KIND => [$name, $m[1]]] + $fields + [RequirementId::FORMAT_BIT_DEPTH => [$name, $m[2]]];
+        if (
+            preg_match(
+                '~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i',
+                $value,
+                $m,
+            ) === 1
+            && Kind::fromWord($m[1]) !== null
+        ) {
+            $fields = [RequirementId::FORMAT_KIND => [$name, $m[1]]]
+                + $fields
+                + [RequirementId::FORMAT_BIT_DEPTH => [$name, $m[2]]];
             $sample = strtolower($m[3] ?? '');
 
-            return $sample === '' ? $fields : $fields + [RequirementId::FORMAT_SAMPLE => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float']];
+            return $sample === ''
+                ? $fields
+                : $fields + [
+                    RequirementId::FORMAT_SAMPLE => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float'],
+                ];
         }
         if (preg_match('~^(.*?\S)\s*\(([^()]+)\)$~', $value, $m) !== 1 || Kind::fromWord($m[1]) === null) {
             return $fields;
@@ -38,7 +51,11 @@ final readonly class FormatDetails
         foreach (self::FIELDS as $field) {
             $descriptor = Catalogue::standard()->find($field);
             $movie = Kind::fromWord($m[1])->isMovie();
-            if ($descriptor !== null && $movie === ($field === RequirementId::FORMAT_CODEC) && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))) {
+            if (
+                $descriptor !== null
+                && $movie === ($field === RequirementId::FORMAT_CODEC)
+                && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))
+            ) {
                 return $fields + [$field => [$name, $m[2]]];
             }
         }
@@ -55,7 +72,10 @@ final readonly class FormatDetails
     private static function sound(array $fields): array
     {
         [$name, $value] = $fields[RequirementId::AUDIO_PRESENCE] ?? ['', ''];
-        if (preg_match('~\b(?:aac|pcm|mp3|opus|ac-?3|flac|alac|vorbis|wav)\b|\d\s*k?hz\b~i', $value) !== 1 || preg_match('~^\w+$~', $value) === 1) {
+        if (
+            preg_match('~\b(?:aac|pcm|mp3|opus|ac-?3|flac|alac|vorbis|wav)\b|\d\s*k?hz\b~i', $value) !== 1
+            || preg_match('~^\w+$~', $value) === 1
+        ) {
             return $fields;
         }
         $fields[RequirementId::AUDIO_PRESENCE] = [$name, 'yes'];
@@ -63,13 +83,17 @@ final readonly class FormatDetails
             $fields += [RequirementId::AUDIO_SAMPLE_RATE => [$name, $m[1]]];
         }
 
-        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1 ? $fields + [RequirementId::AUDIO_CHANNELS => [$name, $m[1]]] : $fields;
+        return preg_match('~\b(stereo|mono|[57]\.1)\b~i', $value, $m) === 1
+            ? $fields + [RequirementId::AUDIO_CHANNELS => [$name, $m[1]]]
+            : $fields;
     }
 
     private static function usual(Descriptor $descriptor, string $word): string
     {
         try {
-            return $descriptor->type === ValueType::Codec ? $descriptor->canonical($word) : strtolower(trim(Spellings::usual($descriptor->id, $word)));
+            return $descriptor->type === ValueType::Codec
+                ? $descriptor->canonical($word)
+                : strtolower(trim(Spellings::usual($descriptor->id, $word)));
         } catch (NotUnderstood) {
             return $word;
         }

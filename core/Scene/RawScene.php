@@ -12,5 +12,10 @@ final readonly class RawScene
      * @param  string  $content  a text that is read as this very scene again
      * @param  list<string>  $whose  shot codes, names of learners, names of scenes: what tells whose it is, the plainest first
      */
-    public function __construct(public string $label, public string $content, public SceneSettings $settings, public array $whose) {}
+    public function __construct(
+        public string $label,
+        public string $content,
+        public SceneSettings $settings,
+        public array $whose,
+    ) {}
 }

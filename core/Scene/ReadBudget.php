@@ -33,11 +33,17 @@ final class ReadBudget
         $this->bytes -= $bytes;
         if ($this->files < 0) {
             $most = number_format(self::FILES);
-            throw JsonRefused::because($label, "at most {$most} settings files are read at once; bring what comes from here on afterwards.");
+            throw JsonRefused::because(
+                $label,
+                "at most {$most} settings files are read at once; bring what comes from here on afterwards.",
+            );
         }
         if ($this->bytes < 0) {
             $most = ByteSize::of(self::BYTES);
-            throw JsonRefused::because($label, "unpacked these have more than {$most}, far more than settings take. Nothing more of them was read.");
+            throw JsonRefused::because(
+                $label,
+                "unpacked these have more than {$most}, far more than settings take. Nothing more of them was read.",
+            );
         }
     }
 }

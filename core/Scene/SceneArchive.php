@@ -38,7 +38,10 @@ final readonly class SceneArchive
         $label = Text::shown($label);
         $zip = new \ZipArchive;
         if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-            throw JsonRefused::because($label, 'it is no whole zip archive. Pack it once more, or bring the files themselves.');
+            throw JsonRefused::because(
+                $label,
+                'it is no whole zip archive. Pack it once more, or bring the files themselves.',
+            );
         }
         try {
             $names = self::names($zip, $label);
@@ -62,7 +65,14 @@ final readonly class SceneArchive
     {
         $all = $zip->numFiles;
         if ($all > self::MOST_FILES * 2) {
-            throw JsonRefused::because($label, 'it holds '.number_format($all).' files, and at most '.number_format(self::MOST_FILES).' settings files are read at once.');
+            throw JsonRefused::because(
+                $label,
+                'it holds '
+                    .number_format($all)
+                    .' files, and at most '
+                    .number_format(self::MOST_FILES)
+                    .' settings files are read at once.',
+            );
         }
         $names = [];
         for ($at = 0; $at < $all; $at++) {
@@ -72,13 +82,24 @@ final readonly class SceneArchive
             }
         }
         if (in_array('xl/workbook.xml', $names, true)) {
-            throw JsonRefused::because($label, 'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as they are.');
+            throw JsonRefused::because(
+                $label,
+                'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as '
+                    .'they are.',
+            );
         }
         if ($names === []) {
             throw JsonRefused::because($label, 'there is no file in it.');
         }
         if (count($names) > self::MOST_FILES) {
-            throw JsonRefused::because($label, 'it holds '.number_format(count($names)).' files, and at most '.number_format(self::MOST_FILES).' settings files are read at once.');
+            throw JsonRefused::because(
+                $label,
+                'it holds '
+                    .number_format(count($names))
+                    .' files, and at most '
+                    .number_format(self::MOST_FILES)
+                    .' settings files are read at once.',
+            );
         }
 
         return $names;
@@ -111,7 +132,12 @@ final readonly class SceneArchive
         $whole = feof($stream);
         fclose($stream);
         if (strlen($content) > JsonDocument::LARGEST) {
-            return JsonRefused::because($name, 'unpacked it has more than '.ByteSize::of(JsonDocument::LARGEST).', and a settings file has at most that; this is probably another file.');
+            return JsonRefused::because(
+                $name,
+                'unpacked it has more than '
+                    .ByteSize::of(JsonDocument::LARGEST)
+                    .', and a settings file has at most that; this is probably another file.',
+            );
         }
         if (! $whole || (is_array($told) && crc32($content) !== $told['crc'])) {
             return JsonRefused::because($name, 'it is damaged in the archive.');

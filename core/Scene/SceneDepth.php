@@ -24,25 +24,38 @@ final readonly class SceneDepth
      * @param  list<UnknownSetting>  $unknown
      * @return array<string, string>
      */
-    public static function perChannel(array $settings, mixed $told, array $names, array &$strange, array &$unknown): array
-    {
+    public static function perChannel(
+        array $settings,
+        mixed $told,
+        array $names,
+        array &$strange,
+        array &$unknown,
+    ): array {
         $depth = $settings[RequirementId::FORMAT_BIT_DEPTH] ?? '';
         $name = strtolower($names[RequirementId::FORMAT_BIT_DEPTH] ?? '');
         // floats of 32 bits are usual, and an OpenEXR knows no others but 16
-        $float = ($settings[RequirementId::FORMAT_SAMPLE] ?? '') === 'float' || ($settings[RequirementId::FORMAT_KIND] ?? '') === 'exr';
+        $float = ($settings[RequirementId::FORMAT_SAMPLE] ?? '') === 'float'
+            || ($settings[RequirementId::FORMAT_KIND] ?? '') === 'exr';
         // a plain number may be of either; words beside it mostly tell
-        $plain = ! is_string($told) || preg_match('~^\s*\d+\s*(?:-?\s*bits?)?\s*(?:per pixel|bpp|/\s*pixel|colou?r)?\s*$~i', $told) === 1;
+        $plain = ! is_string($told)
+            || preg_match('~^\s*\d+\s*(?:-?\s*bits?)?\s*(?:per pixel|bpp|/\s*pixel|colou?r)?\s*$~i', $told) === 1;
         $ofChannel = ! $plain || preg_match('~channel|component|sample~', $name) === 1 || ($depth === '32' && $float);
         if (! in_array($depth, self::OF_PIXELS, true) || $ofChannel) {
             return $settings;
         }
-        $many = isset($settings[RequirementId::FORMAT_CHANNELS]) ? count(Channels::parse($settings[RequirementId::FORMAT_CHANNELS])) : self::byAlpha($settings[RequirementId::FORMAT_ALPHA] ?? null);
+        $many = isset($settings[RequirementId::FORMAT_CHANNELS])
+            ? count(Channels::parse($settings[RequirementId::FORMAT_CHANNELS]))
+            : self::byAlpha($settings[RequirementId::FORMAT_ALPHA] ?? null);
         if ($many !== null && in_array((int) $depth, [8 * $many, 16 * $many], true)) {
             return [RequirementId::FORMAT_BIT_DEPTH => (string) intdiv((int) $depth, $many)] + $settings;
         }
         unset($settings[RequirementId::FORMAT_BIT_DEPTH]);
         $strange[] = "format.bit_depth: {$depth} bits may be a pixel's or a channel's, and nothing tells which.";
-        $unknown[] = new UnknownSetting($names[RequirementId::FORMAT_BIT_DEPTH] ?? RequirementId::FORMAT_BIT_DEPTH, Text::shown($depth), RequirementId::FORMAT_BIT_DEPTH);
+        $unknown[] = new UnknownSetting(
+            $names[RequirementId::FORMAT_BIT_DEPTH] ?? RequirementId::FORMAT_BIT_DEPTH,
+            Text::shown($depth),
+            RequirementId::FORMAT_BIT_DEPTH,
+        );
 
         return $settings;
     }

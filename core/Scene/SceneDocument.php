@@ -25,13 +25,29 @@ final readonly class SceneDocument
             $outputs[] = ['part' => (string) $part, 'settings' => (object) $plain['settings']];
         }
 
-        return json_encode(['format' => SceneJson::FORMAT, 'version' => 1, 'scene' => (object) $scene, 'settings' => (object) [], 'outputs' => $outputs], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                'format' => SceneJson::FORMAT,
+                'version' => 1,
+                'scene' => (object) $scene,
+                'settings' => (object) [],
+                'outputs' => $outputs,
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
+        );
     }
 
     public static function write(SceneSettings $scene): string
     {
         $settings = $scene->all() + $scene->facts;
-        $given = ['time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline, 'camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views, 'passes' => $scene->passes, RequirementId::SCENE_LINKS => $scene->links];
+        $given = [
+            'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline,
+            'camera.chosen' => $scene->chosenCameras,
+            'camera.all' => $scene->cameras,
+            'camera.views' => $scene->views,
+            'passes' => $scene->passes,
+            RequirementId::SCENE_LINKS => $scene->links,
+        ];
         foreach ($given as $id => $value) {
             if ($value !== null) {
                 $settings[$id] = $value;
@@ -42,8 +58,12 @@ final readonly class SceneDocument
 
         return json_encode([
             'format' => SceneJson::FORMAT, 'version' => 1,
-            'scene' => (object) array_filter(['file' => $scene->file, 'saved' => $scene->saved, 'project_folder' => $scene->projectFolder], static fn (mixed $v): bool => $v !== null),
+            'scene' => (object) array_filter(
+                ['file' => $scene->file, 'saved' => $scene->saved, 'project_folder' => $scene->projectFolder],
+                static fn (mixed $v): bool => $v !== null,
+            ),
             'settings' => (object) $settings,
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR)."\n";
+        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR)
+            ."\n";
     }
 }

@@ -12,7 +12,11 @@ final readonly class SceneFileNames
     public const KEYS = ['naming.prefix', 'naming.order', 'naming.digits', 'naming.adds_digits'];
 
     /** Words for where the number stands. */
-    private const ORDERS = ['name.#.ext' => 'name.#.ext', 'name_#.ext' => 'name_#.ext', 'name-#.ext' => 'name-#.ext', 'name#.ext' => 'name#.ext', '#.name.ext' => '#.name.ext', '#_name.ext' => '#_name.ext', 'name.ext.#' => 'name.ext.#', 'name.#' => 'name.#.ext', 'name_#' => 'name_#.ext', 'name#' => 'name#.ext'];
+    private const ORDERS = [
+        'name.#.ext' => 'name.#.ext', 'name_#.ext' => 'name_#.ext', 'name-#.ext' => 'name-#.ext',
+        'name#.ext' => 'name#.ext', '#.name.ext' => '#.name.ext', '#_name.ext' => '#_name.ext',
+        'name.ext.#' => 'name.ext.#', 'name.#' => 'name.#.ext', 'name_#' => 'name_#.ext', 'name#' => 'name#.ext',
+    ];
 
     /**
      * The pieces as one name.
@@ -32,7 +36,10 @@ final readonly class SceneFileNames
         if (! str_contains($name, '{frame') && ($order !== null || $digits !== null || $added !== null)) {
             [$bare, $extension] = self::split($name, $settings[RequirementId::FORMAT_KIND] ?? null);
             $count = $digits ?? $added ?? 0;
-            if (($order !== null || $digits !== null || $added !== 0) && ! ($order === null && $count === 0 && $added === 0)) {
+            if (
+                ($order !== null || $digits !== null || $added !== 0)
+                && ! ($order === null && $count === 0 && $added === 0)
+            ) {
                 $number = $count > 0 ? "{frame:{$count}}" : '{frame}';
                 $name = strtr($order ?? 'name#.ext', ['name' => $bare, '#' => $number, '.ext' => $extension]);
             }
@@ -46,9 +53,25 @@ final readonly class SceneFileNames
         if ($order === null || trim($order) === '') {
             return null;
         }
-        $plain = strtolower((string) preg_replace(['~\s+~', '~#+|%0?\d*d|\{frame(?::\d+)?\}|\b(?:number|frame|num|nnnn)\b|0{2,}~i', '~\b(?:prefix|base|basename|filename)\b~i', '~\b(?:extension|ext|suffix)\b~i'], ['', '#', 'name', 'ext'], $order));
+        $plain = strtolower(
+            (string) preg_replace(
+                [
+                    '~\s+~',
+                    '~#+|%0?\d*d|\{frame(?::\d+)?\}|\b(?:number|frame|num|nnnn)\b|0{2,}~i',
+                    '~\b(?:prefix|base|basename|filename)\b~i',
+                    '~\b(?:extension|ext|suffix)\b~i',
+                ],
+                ['', '#', 'name', 'ext'],
+                $order,
+            ),
+        );
 
-        return self::ORDERS[$plain] ?? (preg_match('~^[#._a-z-]+$~', $plain) === 1 && str_contains($plain, 'name') && str_contains($plain, '#') ? $plain : null);
+        return self::ORDERS[$plain]
+            ?? (
+                preg_match('~^[#._a-z-]+$~', $plain) === 1
+                && str_contains($plain, 'name')
+                && str_contains($plain, '#') ? $plain : null
+            );
     }
 
     /** How many; 0 for none; null where it is not told. Only that there are some is told by a word. */

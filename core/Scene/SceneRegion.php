@@ -26,7 +26,9 @@ final readonly class SceneRegion
         }
         $box = self::box($values);
         if ($box === null) {
-            return $flag === true && ! isset($values[RequirementId::PICTURE_REGION]) ? [RequirementId::PICTURE_REGION => 'on'] : [];
+            return $flag === true && ! isset($values[RequirementId::PICTURE_REGION])
+                ? [RequirementId::PICTURE_REGION => 'on']
+                : [];
         }
         $size = self::size($values);
         $within = array_filter($box, static fn (BigRational $v): bool => $v->isGreaterThan(1)) === [];
@@ -36,9 +38,17 @@ final readonly class SceneRegion
             return [RequirementId::PICTURE_REGION => $whole ? 'full' : 'on'];
         }
         if ($within) {
-            $box = [$box[0]->multipliedBy($size[0]), $box[1]->multipliedBy($size[1]), $box[2]->multipliedBy($size[0]), $box[3]->multipliedBy($size[1])];
+            $box = [
+                $box[0]->multipliedBy($size[0]),
+                $box[1]->multipliedBy($size[1]),
+                $box[2]->multipliedBy($size[0]),
+                $box[3]->multipliedBy($size[1]),
+            ];
         }
-        [$x, $y, $width, $height] = array_map(static fn (BigRational $v): int => $v->toScale(0, RoundingMode::HALF_UP)->toInt(), $box);
+        [$x, $y, $width, $height] = array_map(
+            static fn (BigRational $v): int => $v->toScale(0, RoundingMode::HALF_UP)->toInt(),
+            $box,
+        );
         $full = $size !== null && $x === 0 && $y === 0 && $width === $size[0] && $height === $size[1];
 
         return [RequirementId::PICTURE_REGION => $full ? 'full' : "{$x},{$y},{$width},{$height}"];
@@ -51,18 +61,35 @@ final readonly class SceneRegion
     private static function box(array $values): ?array
     {
         try {
-            $number = static fn (string $field): ?BigRational => isset($values[$field]) ? Fraction::parse((string) preg_replace('~\s*(?:px|pixels?)$~i', '', $values[$field])) : null;
-            [$x, $y, $width, $height] = [$number('region.x'), $number('region.y'), $number('region.width'), $number('region.height')];
+            $number = static fn (string $field): ?BigRational => isset($values[$field])
+                ? Fraction::parse((string) preg_replace('~\s*(?:px|pixels?)$~i', '', $values[$field]))
+                : null;
+            [$x, $y, $width, $height] = [
+                $number('region.x'),
+                $number('region.y'),
+                $number('region.width'),
+                $number('region.height'),
+            ];
             if ($width !== null && $height !== null) {
                 return [$x ?? BigRational::zero(), $y ?? BigRational::zero(), $width, $height];
             }
-            [$left, $right, $top, $bottom] = [$number('region.left'), $number('region.right'), $number('region.top'), $number('region.bottom')];
+            [$left, $right, $top, $bottom] = [
+                $number('region.left'),
+                $number('region.right'),
+                $number('region.top'),
+                $number('region.bottom'),
+            ];
         } catch (NotUnderstood) {
             return null;
         }
 
         return $left === null || $right === null || $top === null || $bottom === null ? null
-            : [$left, $top->isLessThan($bottom) ? $top : $bottom, $right->minus($left)->abs(), $bottom->minus($top)->abs()];
+            : [
+                $left,
+                $top->isLessThan($bottom) ? $top : $bottom,
+                $right->minus($left)->abs(),
+                $bottom->minus($top)->abs(),
+            ];
     }
 
     /**
@@ -75,6 +102,12 @@ final readonly class SceneRegion
             return [(int) $values['width'], (int) $values['height']];
         }
 
-        return preg_match('~(\d{1,5})\s*[x×*]\s*(\d{1,5})~u', $values[RequirementId::PICTURE_RESOLUTION] ?? '', $m) === 1 ? [(int) $m[1], (int) $m[2]] : null;
+        return preg_match(
+            '~(\d{1,5})\s*[x×*]\s*(\d{1,5})~u',
+            $values[RequirementId::PICTURE_RESOLUTION] ?? '',
+            $m,
+        ) === 1
+            ? [(int) $m[1], (int) $m[2]]
+            : null;
     }
 }

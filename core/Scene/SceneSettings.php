@@ -52,7 +52,8 @@ final readonly class SceneSettings
     public function making(string $part): self
     {
         return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views,
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
+            $this->cameras, $this->views,
             $this->passes, $this->links, $this->notUnderstood, $this->unknown, $this->facts, $part, [],
         );
     }
@@ -60,8 +61,10 @@ final readonly class SceneSettings
     public function withNotUnderstood(string $what): self
     {
         return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views,
-            $this->passes, $this->links, [...$this->notUnderstood, $what], $this->unknown, $this->facts, $this->part, $this->outputs,
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
+            $this->cameras, $this->views,
+            $this->passes, $this->links, [...$this->notUnderstood, $what], $this->unknown, $this->facts, $this->part,
+            $this->outputs,
         );
     }
 
@@ -69,8 +72,20 @@ final readonly class SceneSettings
     public function withOutputs(array $outputs): self
     {
         return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras, $this->cameras, $this->views, $this->passes, $this->links,
-            array_values(array_unique([...$this->notUnderstood, ...array_merge([], ...array_map(static fn (self $o): array => $o->notUnderstood, $outputs))])), $this->unknown, $this->facts, $this->part, $outputs,
+            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
+            $this->cameras, $this->views, $this->passes, $this->links,
+            array_values(
+                array_unique(
+                    [
+                        ...$this->notUnderstood,
+                        ...array_merge([], ...array_map(static fn (self $o): array => $o->notUnderstood, $outputs)),
+                    ],
+                ),
+            ),
+            $this->unknown,
+            $this->facts,
+            $this->part,
+            $outputs,
         );
     }
 

@@ -13,7 +13,11 @@ final readonly class TypedSettings
     public static function of(SceneSettings $scene): array
     {
         $told = $scene->all();
-        foreach (['camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras, 'camera.views' => $scene->views] as $field => $names) {
+        foreach ([
+            'camera.chosen' => $scene->chosenCameras,
+            'camera.all' => $scene->cameras,
+            'camera.views' => $scene->views,
+        ] as $field => $names) {
             if ($names !== null) {
                 $told[$field] = implode(', ', $names);
             }
@@ -27,6 +31,14 @@ final readonly class TypedSettings
             }, $scene->passes));
         }
 
-        return $told + array_filter([RequirementId::SCENE_SAVED => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'), 'scene.file' => $scene->file, 'scene.project_folder' => $scene->projectFolder, 'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline], is_string(...));
+        return $told + array_filter(
+            [
+                RequirementId::SCENE_SAVED => $scene->saved === null ? null : ($scene->saved ? 'yes' : 'no'),
+                'scene.file' => $scene->file,
+                'scene.project_folder' => $scene->projectFolder,
+                'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline,
+            ],
+            is_string(...),
+        );
     }
 }

@@ -11,18 +11,38 @@ final readonly class Column implements \Stringable
 {
     /** Usual headings, letters and digits only. */
     private const WORDS = [
-        'code' => ['code', 'shot', 'shotcode', 'shotname', 'shotid', 'shotno', 'shotnumber', 'deliverable', 'clip', 'clipname', 'asset', 'sequenceshot', 'slate'],
+        'code' => [
+            'code', 'shot', 'shotcode', 'shotname', 'shotid', 'shotno', 'shotnumber', 'deliverable', 'clip', 'clipname',
+            'asset', 'sequenceshot', 'slate',
+        ],
         'title' => ['title', 'description', 'shotdescription', 'content', 'comment', 'notes', 'note'],
         'range' => ['range', 'framerange', 'frames', 'cutrange', 'cut', 'inout'],
-        'first' => ['first', 'firstframe', 'start', 'startframe', 'in', 'cutin', 'framein', 'framestart', 'from', 'framesfirst', 'framesin', 'framesstart', 'headin'],
-        'last' => ['last', 'lastframe', 'end', 'endframe', 'out', 'cutout', 'frameout', 'frameend', 'to', 'frameslast', 'framesout', 'framesend', 'tailout'],
+        'first' => [
+            'first', 'firstframe', 'start', 'startframe', 'in', 'cutin', 'framein', 'framestart', 'from', 'framesfirst',
+            'framesin', 'framesstart', 'headin',
+        ],
+        'last' => [
+            'last', 'lastframe', 'end', 'endframe', 'out', 'cutout', 'frameout', 'frameend', 'to', 'frameslast',
+            'framesout', 'framesend', 'tailout',
+        ],
         'count' => ['count', 'framecount', 'duration', 'length', 'durationframes', 'numberofframes'],
         'handles' => ['handles', 'handle'],
         'head' => ['head', 'headhandle', 'handlehead', 'handlein', 'handleshead', 'preroll'],
         'tail' => ['tail', 'tailhandle', 'handletail', 'handleout', 'handlestail', 'postroll'],
         'camera' => ['camera', 'cam', 'rendercamera', 'cameraname'],
         'version' => ['version', 'ver', 'v', 'revision', 'take'],
-        'owner' => ['owner', 'artist', 'assignee', 'assignedto', 'learner', 'student', 'name', 'who', 'responsible', 'lighter'],
+        'owner' => [
+            'owner',
+            'artist',
+            'assignee',
+            'assignedto',
+            'learner',
+            'student',
+            'name',
+            'who',
+            'responsible',
+            'lighter',
+        ],
         'due' => ['due', 'duedate', 'deadline', 'date', 'deliverydate', 'deliverby', 'target', 'targetdate', 'dueby'],
         'rate' => ['fps', 'rate', 'framerate', 'framespersecond'],
         'task' => ['task', 'step', 'department', 'dept'],
@@ -33,7 +53,11 @@ final readonly class Column implements \Stringable
     /** @throws \ValueError for a word that no column has */
     public static function of(string $word): self
     {
-        if (isset(self::WORDS[$word]) || preg_match('~^value:[a-z][a-z0-9_]{0,39}$~', $word) === 1 || Catalogue::standard()->find($word) !== null) {
+        if (
+            isset(self::WORDS[$word])
+            || preg_match('~^value:[a-z][a-z0-9_]{0,39}$~', $word) === 1
+            || Catalogue::standard()->find($word) !== null
+        ) {
             return new self($word);
         }
         throw new \ValueError("No column is called {$word}.");

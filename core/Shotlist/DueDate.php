@@ -22,7 +22,11 @@ final readonly class DueDate
     {
         $plain = trim($text);
         $time = '23:59';
-        if (preg_match('~[T\s,]+(\d{1,2}):(\d{2})(?::\d{2}(?:\.\d+)?)?\s*Z?$~i', $plain, $m) === 1 && (int) $m[1] < 24 && (int) $m[2] < 60) {
+        if (
+            preg_match('~[T\s,]+(\d{1,2}):(\d{2})(?::\d{2}(?:\.\d+)?)?\s*Z?$~i', $plain, $m) === 1
+            && (int) $m[1] < 24
+            && (int) $m[2] < 60
+        ) {
             $time = sprintf('%02d:%02d', (int) $m[1], (int) $m[2]);
             $plain = trim(substr($plain, 0, -strlen($m[0])));
         }
@@ -37,7 +41,10 @@ final readonly class DueDate
     /** @return array{int, int, int} year, month, day */
     private static function day(string $plain, string $text): array
     {
-        if (preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$~', $plain, $m) === 1 || preg_match('~^(\d{4})(\d{2})(\d{2})$~', $plain, $m) === 1) {
+        if (
+            preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$~', $plain, $m) === 1
+            || preg_match('~^(\d{4})(\d{2})(\d{2})$~', $plain, $m) === 1
+        ) {
             return [(int) $m[1], (int) $m[2], (int) $m[3]];
         }
         // with dots the day stands first
@@ -47,13 +54,27 @@ final readonly class DueDate
         if (preg_match('~^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$~', $plain, $m) === 1) {
             [$a, $b] = [(int) $m[1], (int) $m[2]];
             if ($a <= 12 && $b <= 12 && $a !== $b) {
-                throw NotUnderstood::because("“{$text}” could be two days; write it as ".sprintf('%04d-%02d-%02d or %04d-%02d-%02d.', (int) $m[3], $b, $a, (int) $m[3], $a, $b));
+                throw NotUnderstood::because(
+                    "“{$text}” could be two days; write it as ".sprintf(
+                        '%04d-%02d-%02d or %04d-%02d-%02d.',
+                        (int) $m[3],
+                        $b,
+                        $a,
+                        (int) $m[3],
+                        $a,
+                        $b,
+                    ),
+                );
             }
 
             return $a > 12 ? [(int) $m[3], $b, $a] : [(int) $m[3], $a, $b];
         }
         $words = match (true) {
-            preg_match('~^(?:[A-Za-z]+,?\s+)?(\d{1,2})\.?\s+([A-Za-z]{3})[a-z]*\.?,?\s+(\d{4})$~', $plain, $m) === 1 => [$m[1], $m[2], $m[3]],
+            preg_match(
+                '~^(?:[A-Za-z]+,?\s+)?(\d{1,2})\.?\s+([A-Za-z]{3})[a-z]*\.?,?\s+(\d{4})$~',
+                $plain,
+                $m,
+            ) === 1 => [$m[1], $m[2], $m[3]],
             preg_match('~^([A-Za-z]{3})[a-z]*\.?\s+(\d{1,2}),?\s+(\d{4})$~', $plain, $m) === 1 => [$m[2], $m[1], $m[3]],
             default => null,
         };

@@ -12,5 +12,12 @@ final readonly class ExistingDeliverable
      * @param  array<string, string>  $values
      * @param  array<string, string>  $overrides  canonical texts
      */
-    public function __construct(public string $code, public string $title, public ?int $owner, public ?string $due, public array $values, public array $overrides) {}
+    public function __construct(
+        public string $code,
+        public string $title,
+        public ?int $owner,
+        public ?string $due,
+        public array $values,
+        public array $overrides,
+    ) {}
 }

@@ -27,7 +27,9 @@ final readonly class ListPlan
         $plan = [];
         foreach ($rows as $row) {
             $key = strtolower($row->code);
-            $faults = isset($seen[$key]) && $row->code !== '' ? ["{$row->code} stands in line {$seen[$key]} already."] : [];
+            $faults = isset($seen[$key]) && $row->code !== ''
+                ? ["{$row->code} stands in line {$seen[$key]} already."]
+                : [];
             $seen[$key] ??= $row->line;
             [$owner, $fault] = self::owner($row->owner, $people);
             $row = $row->refused([...$faults, ...($fault === null ? [] : [$fault])]);
@@ -47,16 +49,28 @@ final readonly class ListPlan
             return [null, null];
         }
         foreach ([false, true] as $byOneName) {
-            $found = array_values(array_filter($people, static fn (ListedPerson $p): bool => $p->is($written, $byOneName)));
+            $found = array_values(
+                array_filter($people, static fn (ListedPerson $p): bool => $p->is($written, $byOneName)),
+            );
             if (count($found) === 1) {
                 return [$found[0], null];
             }
             if (count($found) > 1) {
-                return [null, 'owner: “'.Text::shown($written).'” could be '.Text::series(array_map(static fn (ListedPerson $p): string => $p->name, $found), 'or').'.'];
+                return [
+                    null,
+                    'owner: “'
+                        .Text::shown($written)
+                        .'” could be '
+                        .Text::series(array_map(static fn (ListedPerson $p): string => $p->name, $found), 'or')
+                        .'.',
+                ];
             }
         }
 
-        return [null, 'owner: nobody of this production is called “'.Text::shown(mb_strimwidth($written, 0, 60, '…')).'”.'];
+        return [
+            null,
+            'owner: nobody of this production is called “'.Text::shown(mb_strimwidth($written, 0, 60, '…')).'”.',
+        ];
     }
 
     /** How many rows would be made, changed, left as they are, refused. */

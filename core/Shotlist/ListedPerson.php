@@ -13,7 +13,13 @@ final readonly class ListedPerson
     public function is(string $written, bool $byOneName): bool
     {
         $text = mb_strtolower(trim($written));
-        if (in_array($text, [mb_strtolower($this->handle), mb_strtolower($this->email), mb_strtolower($this->name)], true)) {
+        if (
+            in_array(
+                $text,
+                [mb_strtolower($this->handle), mb_strtolower($this->email), mb_strtolower($this->name)],
+                true,
+            )
+        ) {
             return true;
         }
 

@@ -16,7 +16,12 @@ final readonly class PlannedRow
     public const REFUSE = 'refuse';
 
     /** @param  list<array{what: string, from: string, to: string}>  $changes */
-    private function __construct(public string $does, public ShotRow $row, public ?ListedPerson $owner, public array $changes) {}
+    private function __construct(
+        public string $does,
+        public ShotRow $row,
+        public ?ListedPerson $owner,
+        public array $changes,
+    ) {}
 
     public static function of(ShotRow $row, ?ExistingDeliverable $known, ?ListedPerson $owner): self
     {

@@ -64,18 +64,47 @@ final readonly class ShotRow
         };
         $code = $told['code'] ?? '';
         if (preg_match(self::CODE, $code) !== 1) {
-            $faults[] = $code === '' ? 'it has no code.' : '“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.';
+            $faults[] = $code === ''
+                ? 'it has no code.'
+                : '“'
+                    .Text::shown(mb_strimwidth($code, 0, 60, '…'))
+                    .'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.';
         }
         $overrides = [];
-        $asks = array_filter([RequirementId::TIME_RANGE => $take('frame range', static fn (): ?string => self::range($told)), RequirementId::TIME_HANDLES => self::handles($told), RequirementId::CAMERA_NAME => $told['camera'] ?? null, RequirementId::TIME_RATE => $told['rate'] ?? null], is_string(...));
-        foreach ($asks + array_filter($told, static fn (string $word): bool => str_contains($word, '.') || in_array($word, ['passes', 'burn_in'], true), ARRAY_FILTER_USE_KEY) as $id => $text) {
+        $asks = array_filter(
+            [
+                RequirementId::TIME_RANGE => $take('frame range', static fn (): ?string => self::range($told)),
+                RequirementId::TIME_HANDLES => self::handles($told),
+                RequirementId::CAMERA_NAME => $told['camera'] ?? null,
+                RequirementId::TIME_RATE => $told['rate'] ?? null,
+            ],
+            is_string(...),
+        );
+        foreach ($asks + array_filter(
+            $told,
+            static fn (string $word): bool => str_contains($word, '.') || in_array($word, ['passes', 'burn_in'], true),
+            ARRAY_FILTER_USE_KEY,
+        ) as $id => $text) {
             $descriptor = Catalogue::standard()->find((string) $id);
-            $canonical = $descriptor === null ? null : $take(lcfirst($descriptor->label), static fn (): string => (string) RequirementValue::read($descriptor, $text));
+            $canonical = $descriptor === null
+                ? null
+                : $take(
+                    lcfirst($descriptor->label),
+                    static fn (): string => (string) RequirementValue::read($descriptor, $text),
+                );
             if (is_string($canonical)) {
                 $overrides[(string) $id] = $canonical;
             }
         }
-        $values = array_filter(['version' => isset($told['version']) ? (string) preg_replace('~^[vV](?=\d)~', '', $told['version']) : null, 'task' => $told['task'] ?? null], is_string(...));
+        $values = array_filter(
+            [
+                'version' => isset($told['version'])
+                    ? (string) preg_replace('~^[vV](?=\d)~', '', $told['version'])
+                    : null,
+                'task' => $told['task'] ?? null,
+            ],
+            is_string(...),
+        );
         foreach ($told as $word => $text) {
             if (str_starts_with((string) $word, 'value:')) {
                 $values[substr((string) $word, 6)] = Text::shown($text);
@@ -83,7 +112,16 @@ final readonly class ShotRow
         }
         $due = isset($told['due']) ? $take('due', static fn (): string => DueDate::parse($told['due'])) : null;
 
-        return new self($line, $code, isset($told['title']) ? mb_strimwidth(Text::shown($told['title']), 0, 160, '…') : null, $told['owner'] ?? null, is_string($due) ? $due : null, $values, $overrides, $faults);
+        return new self(
+            $line,
+            $code,
+            isset($told['title']) ? mb_strimwidth(Text::shown($told['title']), 0, 160, '…') : null,
+            $told['owner'] ?? null,
+            is_string($due) ? $due : null,
+            $values,
+            $overrides,
+            $faults,
+        );
     }
 
     /** @param  array<string, string>  $told */
@@ -145,7 +183,10 @@ final readonly class ShotRow
         if ($range === null || $range === 'timeline') {
             return null;
         }
-        [$head, $tail] = array_map(intval(...), explode('+', ($this->overrides[RequirementId::TIME_HANDLES] ?? '0').'+0'));
+        [$head, $tail] = array_map(
+            intval(...),
+            explode('+', ($this->overrides[RequirementId::TIME_HANDLES] ?? '0').'+0'),
+        );
         try {
             return count(FrameRange::parse($range)->widened($head, $tail));
         } catch (NotUnderstood) {
@@ -156,6 +197,16 @@ final readonly class ShotRow
     /** @param  list<string>  $faults */
     public function refused(array $faults): self
     {
-        return new self($this->line, $this->code, $this->title, $this->owner, $this->due, $this->values, $this->overrides, [...$this->faults, ...$faults], $this->notes);
+        return new self(
+            $this->line,
+            $this->code,
+            $this->title,
+            $this->owner,
+            $this->due,
+            $this->values,
+            $this->overrides,
+            [...$this->faults, ...$faults],
+            $this->notes,
+        );
     }
 }

@@ -31,21 +31,50 @@ final readonly class ApprovedPicture
     public static function canonical(mixed $json): array
     {
         if (is_string($json) && ! str_starts_with(trim($json), '{')) {
-            $json = preg_split('~\s*;\s*(?=(?:frame\s+)?-?\d+\s*[:=\s])~i', trim($json), -1, PREG_SPLIT_NO_EMPTY) ?: $json;
+            $json = preg_split('~\s*;\s*(?=(?:frame\s+)?-?\d+\s*[:=\s])~i', trim($json), -1, PREG_SPLIT_NO_EMPTY)
+                ?: $json;
         }
-        $list = is_array($json) && array_is_list($json) ? $json : [is_array($json) && isset($json['value']) ? $json['value'] : $json];
+        $list = is_array($json) && array_is_list($json)
+            ? $json
+            : [is_array($json) && isset($json['value']) ? $json['value'] : $json];
         $texts = [];
         foreach ($list as $one) {
-            $one = is_string($one) ? (str_starts_with(trim($one), '{') ? json_decode($one, true) : self::spoken($one)) : $one;
-            if (! is_array($one) || ! isset($one['frame'], $one['picture']) || ! is_string($one['picture']) || trim($one['picture']) === '' || preg_match('~^-?\d{1,9}$~', Scalar::text($one['frame'])) !== 1) {
-                throw NotUnderstood::because('an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": "4/255"}, or “frame 1024: approved/1024.png, tolerance 4/255”, and '.JsonDocument::typeOf($one).' stands there.');
+            $one = is_string($one)
+                ? (str_starts_with(trim($one), '{') ? json_decode($one, true) : self::spoken($one))
+                : $one;
+            if (
+                ! is_array($one)
+                || ! isset($one['frame'], $one['picture'])
+                || ! is_string($one['picture'])
+                || trim($one['picture']) === ''
+                || preg_match('~^-?\d{1,9}$~', Scalar::text($one['frame'])) !== 1
+            ) {
+                throw NotUnderstood::because(
+                    'an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": '
+                        .'"4/255"}, or “frame 1024: approved/1024.png, tolerance 4/255”, and '
+                        .JsonDocument::typeOf($one)
+                        .' stands there.',
+                );
             }
             $tolerance = Tolerance::canonical(Scalar::text($one['tolerance'] ?? self::TOLERANCE));
-            $texts[] = (string) json_encode(['frame' => (int) Scalar::text($one['frame']), 'picture' => trim($one['picture']), 'tolerance' => $tolerance], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+            $texts[] = (string) json_encode(
+                [
+                    'frame' => (int) Scalar::text($one['frame']),
+                    'picture' => trim($one['picture']),
+                    'tolerance' => $tolerance,
+                ],
+                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+            );
         }
 
         if (count($texts) > self::MOST) {
-            throw NotUnderstood::because('at most '.self::MOST.' frames have an approved picture, and these are '.number_format(count($texts)).'.');
+            throw NotUnderstood::because(
+                'at most '
+                    .self::MOST
+                    .' frames have an approved picture, and these are '
+                    .number_format(count($texts))
+                    .'.',
+            );
         }
 
         return $texts === [] ? throw NotUnderstood::because('the list of approved pictures is empty.') : $texts;
@@ -54,7 +83,13 @@ final readonly class ApprovedPicture
     /** @return array<string, string>|null */
     private static function spoken(string $text): ?array
     {
-        if (preg_match('~^\s*(?:frame\s+)?(-?\d{1,9})\s*[:=]?\s+(.+?)(?:,\s*(?:tolerance|within)\s+(\S+))?\s*$~i', $text, $m) !== 1) {
+        if (
+            preg_match(
+                '~^\s*(?:frame\s+)?(-?\d{1,9})\s*[:=]?\s+(.+?)(?:,\s*(?:tolerance|within)\s+(\S+))?\s*$~i',
+                $text,
+                $m,
+            ) !== 1
+        ) {
             return null;
         }
 
@@ -82,7 +117,9 @@ final readonly class ApprovedPicture
         $all = [];
         foreach ($specification->parts as $part) {
             foreach ([$part->requirements, ...array_values($part->ofPasses)] as $requirements) {
-                foreach (isset($requirements[RequirementId::CONTENT_REFERENCE]) ? self::listOf($requirements[RequirementId::CONTENT_REFERENCE]->value) : [] as $approved) {
+                foreach (isset($requirements[RequirementId::CONTENT_REFERENCE]) ? self::listOf(
+                    $requirements[RequirementId::CONTENT_REFERENCE]->value,
+                ) : [] as $approved) {
                     $all[$approved->frame] ??= $approved->picture;
                 }
             }

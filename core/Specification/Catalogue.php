@@ -32,8 +32,10 @@ final class Catalogue
     {
         // some seventy values that never change, asked for within comparisons
         return self::$standard ??= new self(array_column([
-            ...PictureRequirements::all(), ...TimeRequirements::all(), ...SceneRequirements::all(), ...FormatRequirements::all(),
-            ...ColourRequirements::all(), ...SoundRequirements::all(), ...NamingRequirements::all(), ...ContentRequirements::all(),
+            ...PictureRequirements::all(), ...TimeRequirements::all(), ...SceneRequirements::all(),
+            ...FormatRequirements::all(),
+            ...ColourRequirements::all(), ...SoundRequirements::all(), ...NamingRequirements::all(),
+            ...ContentRequirements::all(),
             ...DeliveryRequirements::all(),
         ], null, 'id'));
     }
@@ -44,7 +46,9 @@ final class Catalogue
             return $this->descriptors[$id];
         }
 
-        return preg_match('~^other\.([A-Za-z0-9_-]{1,60})$~', $id, $m) === 1 ? self::own($id, ucfirst(str_replace('_', ' ', $m[1]))) : null;
+        return preg_match('~^other\.([A-Za-z0-9_-]{1,60})$~', $id, $m) === 1
+            ? self::own($id, ucfirst(str_replace('_', ' ', $m[1])))
+            : null;
     }
 
     /** A fact that a production names itself. */

@@ -25,7 +25,12 @@ final readonly class Consequences
      * @param  array{width: int, height: int, aspect: string, spoken: string}|null  $shape  as it is shown: pixels made square
      * @param  array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}|null  $ruler
      */
-    private function __construct(public array $lines, public ?array $shape, public ?array $ruler, public ?ExampleNames $names) {}
+    private function __construct(
+        public array $lines,
+        public ?array $shape,
+        public ?array $ruler,
+        public ?ExampleNames $names,
+    ) {}
 
     public static function of(Specification $specification, Part $part): self
     {
@@ -43,12 +48,21 @@ final readonly class Consequences
             ...self::digits($part, $expected),
         ];
 
-        return new self($lines, $resolution === null ? null : self::outline($resolution, $pixels), self::ruler($part, $expected), $names);
+        return new self(
+            $lines,
+            $resolution === null ? null : self::outline($resolution, $pixels),
+            self::ruler($part, $expected),
+            $names,
+        );
     }
 
     /** @return list<array{label: string, value: string}> */
-    private static function time(Specification $specification, Part $part, ?FrameRange $expected, ?FrameRate $rate): array
-    {
+    private static function time(
+        Specification $specification,
+        Part $part,
+        ?FrameRange $expected,
+        ?FrameRate $rate,
+    ): array {
         $lines = [];
         $frames = $expected === null ? PartLength::leastFrames($specification, $part)[0] ?? null : count($expected);
         if ($frames !== null) {
@@ -88,7 +102,10 @@ final readonly class Consequences
             }
             foreach ($rate->hasDropFrame() ? [false, true] : [false] as $drop) {
                 $from = Timecode::fromFrames($expected->first(), $rate, $drop);
-                $lines[] = self::line($rate->hasDropFrame() ? ($drop ? 'timecode, drop-frame' : 'timecode, non-drop') : 'timecode', "{$from} – {$from->plus($length)}");
+                $lines[] = self::line(
+                    $rate->hasDropFrame() ? ($drop ? 'timecode, drop-frame' : 'timecode, non-drop') : 'timecode',
+                    "{$from} – {$from->plus($length)}",
+                );
             }
         } catch (NotUnderstood) {
             // a timecode that cannot be is the proofreader's matter
@@ -103,7 +120,12 @@ final readonly class Consequences
         $aspect = $size->displayAspect($pixels);
         $named = NamedShape::nearest($size, $pixels);
         $exact = $named->shape()->holdsFor($size, $pixels);
-        $lines = [self::line('shape on screen', Fraction::decimal($aspect).' to 1, '.($exact ? $named->spoken() : "nearest {$named->value}"))];
+        $lines = [
+            self::line(
+                'shape on screen',
+                Fraction::decimal($aspect).' to 1, '.($exact ? $named->spoken() : "nearest {$named->value}"),
+            ),
+        ];
         $box = Letterbox::of($aspect, Resolution::of(1920, 1080));
         if ($named !== NamedShape::Wide || ! $exact) {
             $lines[] = self::line('in 1920 × 1080', $box->spoken());
@@ -113,8 +135,13 @@ final readonly class Consequences
     }
 
     /** @return list<array{label: string, value: string}> */
-    private static function bytes(Specification $specification, Part $part, ?Resolution $size, ?FrameRange $expected, ?FrameRate $rate): array
-    {
+    private static function bytes(
+        Specification $specification,
+        Part $part,
+        ?Resolution $size,
+        ?FrameRange $expected,
+        ?FrameRate $rate,
+    ): array {
         $lines = [];
         $bits = $part->single(RequirementId::FORMAT_BIT_DEPTH);
         $channels = $part->single(RequirementId::FORMAT_CHANNELS);
@@ -124,14 +151,20 @@ final readonly class Consequences
             $passes = max(1, count($part->passes()));
             $lines[] = self::line('one frame, unpacked', (string) ByteSize::of($bytes));
             if ($expected !== null) {
-                $lines[] = self::line('all frames, unpacked', ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''));
+                $lines[] = self::line(
+                    'all frames, unpacked',
+                    ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''),
+                );
             }
         }
         $cap = $part->find(RequirementId::FORMAT_FILE_SIZE)->value->max ?? null;
         $length = PartLength::leastSeconds($specification, $part);
         if ($cap !== null && $length !== null && $part->delivers->isMovie()) {
             $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
-            $lines[] = self::line('bit rate that fits '.ByteSize::of((int) $cap), $fits === null ? 'none' : (string) $fits);
+            $lines[] = self::line(
+                'bit rate that fits '.ByteSize::of((int) $cap),
+                $fits === null ? 'none' : (string) $fits,
+            );
         }
 
         return $lines;
@@ -160,9 +193,16 @@ final readonly class Consequences
     private static function outline(Resolution $size, BigRational $pixels): array
     {
         $named = NamedShape::nearest($size, $pixels);
-        $width = BigRational::of($size->width)->multipliedBy($pixels)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt();
+        $width = BigRational::of($size->width)->multipliedBy($pixels)
+            ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+            ->toInt();
 
-        return ['width' => max(1, $width), 'height' => $size->height, 'aspect' => Fraction::decimal($size->displayAspect($pixels)), 'spoken' => ($named->shape()->holdsFor($size, $pixels) ? '' : 'near ').$named->value];
+        return [
+            'width' => max(1, $width),
+            'height' => $size->height,
+            'aspect' => Fraction::decimal($size->displayAspect($pixels)),
+            'spoken' => ($named->shape()->holdsFor($size, $pixels) ? '' : 'near ').$named->value,
+        ];
     }
 
     /** @return array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}|null */
@@ -174,6 +214,11 @@ final readonly class Consequences
         }
         [$head, $tail] = $part->handles();
 
-        return ['cut' => [$cut->first(), $cut->last()], 'delivered' => [$expected->first(), $expected->last()], 'head' => $head, 'tail' => $tail];
+        return [
+            'cut' => [$cut->first(), $cut->last()],
+            'delivered' => [$expected->first(), $expected->last()],
+            'head' => $head,
+            'tail' => $tail,
+        ];
     }
 }

@@ -27,9 +27,18 @@ final readonly class ExampleNames
             $expected = PartLength::expected($own);
             $names = [$pattern->make($values)];
             if ($pattern->has('frame') && $expected !== null && ! $expected->isEmpty()) {
-                $names = array_values(array_unique(array_map(static fn (int $frame): string => $pattern->make($values, $frame), [$expected->first(), self::middle($expected), $expected->last()])));
+                $names = array_values(
+                    array_unique(
+                        array_map(
+                            static fn (int $frame): string => $pattern->make($values, $frame),
+                            [$expected->first(), self::middle($expected), $expected->last()],
+                        ),
+                    ),
+                );
             }
-            $folder = NamePattern::tidyFolder(NamePattern::parse($own->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
+            $folder = NamePattern::tidyFolder(
+                NamePattern::parse($own->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values),
+            );
             $sets[] = ['pass' => $pass, 'folder' => $folder, 'names' => $names];
         }
 
@@ -58,7 +67,14 @@ final readonly class ExampleNames
     {
         $byFolder = [];
         foreach ($this->sets as $set) {
-            $byFolder[$set['folder']] = [...$byFolder[$set['folder']] ?? [], ...(count($set['names']) > 2 ? [$set['names'][0], '…', $set['names'][count($set['names']) - 1]] : $set['names'])];
+            $byFolder[$set['folder']] = [
+                ...$byFolder[$set['folder']] ?? [],
+                ...(
+                    count($set['names']) > 2
+                        ? [$set['names'][0], '…', $set['names'][count($set['names']) - 1]]
+                        : $set['names']
+                ),
+            ];
         }
         ksort($byFolder, SORT_STRING);
         $lines = [];

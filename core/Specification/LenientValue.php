@@ -14,9 +14,22 @@ final readonly class LenientValue
 {
     /** What is counted, by requirement: the words a number may be followed by. */
     private const UNITS = [
-        RequirementId::PICTURE_RESOLUTION => 'px|pixels?', RequirementId::PICTURE_DENSITY => 'dpi|ppi', RequirementId::TIME_RATE => 'fps|frames?(?:\s*(?:per|a|\/)\s*(?:second|sec|s))?|hz|\/\s*s', RequirementId::TIME_RANGE => 'frames?', 'time.timeline' => 'frames?', RequirementId::TIME_STEP => 'frames?|st|nd|rd|th', RequirementId::TIME_COUNT => 'frames?',
-        RequirementId::RENDER_SAMPLES => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?', RequirementId::FORMAT_BIT_DEPTH => '-?\s*bits?(?:\s*(?:per|a|\/)\s*(?:channel|component|sample|colou?r))?|bpc', RequirementId::FORMAT_QUALITY => '%|percent', RequirementId::FORMAT_KEYFRAME_INTERVAL => 'frames?',
-        RequirementId::AUDIO_SAMPLE_RATE => 'hz', RequirementId::AUDIO_BIT_DEPTH => '-?\s*bits?', RequirementId::AUDIO_CHANNELS => 'channels?', RequirementId::COLOUR_EXPOSURE => 'ev|stops?', RequirementId::PICTURE_SCALE => 'percent',
+        RequirementId::PICTURE_RESOLUTION => 'px|pixels?',
+        RequirementId::PICTURE_DENSITY => 'dpi|ppi',
+        RequirementId::TIME_RATE => 'fps|frames?(?:\s*(?:per|a|\/)\s*(?:second|sec|s))?|hz|\/\s*s',
+        RequirementId::TIME_RANGE => 'frames?',
+        'time.timeline' => 'frames?',
+        RequirementId::TIME_STEP => 'frames?|st|nd|rd|th',
+        RequirementId::TIME_COUNT => 'frames?',
+        RequirementId::RENDER_SAMPLES => 'spp|samples?(?:\s*(?:per|\/)\s*pixel)?',
+        RequirementId::FORMAT_BIT_DEPTH => '-?\s*bits?(?:\s*(?:per|a|\/)\s*(?:channel|component|sample|colou?r))?|bpc',
+        RequirementId::FORMAT_QUALITY => '%|percent',
+        RequirementId::FORMAT_KEYFRAME_INTERVAL => 'frames?',
+        RequirementId::AUDIO_SAMPLE_RATE => 'hz',
+        RequirementId::AUDIO_BIT_DEPTH => '-?\s*bits?',
+        RequirementId::AUDIO_CHANNELS => 'channels?',
+        RequirementId::COLOUR_EXPOSURE => 'ev|stops?',
+        RequirementId::PICTURE_SCALE => 'percent',
     ];
 
     /** @return list<string> the value itself first */
@@ -30,16 +43,27 @@ final readonly class LenientValue
             $readings[] = (string) preg_replace("~(?<=[\\d)\\s])\\s*(?:{$unit})\\b\\.?~iu", '', $text);
         }
         if ($descriptor->type === ValueType::Range) {
-            $readings[] = (string) preg_replace(['~\s*(?:,|;)?\s*(?:by|step|every)\s+(\d+)(?:st|nd|rd|th)?$~i', '~\bframes?\b~i'], ['x$1', ''], $plain);
+            $readings[] = (string) preg_replace(
+                ['~\s*(?:,|;)?\s*(?:by|step|every)\s+(\d+)(?:st|nd|rd|th)?$~i', '~\bframes?\b~i'],
+                ['x$1', ''],
+                $plain,
+            );
         }
-        if ($descriptor->id === RequirementId::FORMAT_BIT_DEPTH && preg_match('~\b(8|10|12|14|16|24|32)\b~', $value, $m) === 1) {
+        if (
+            $descriptor->id === RequirementId::FORMAT_BIT_DEPTH
+            && preg_match('~\b(8|10|12|14|16|24|32)\b~', $value, $m) === 1
+        ) {
             $readings[] = $m[1];
         }
         if ($descriptor->id === RequirementId::FORMAT_BIT_DEPTH) {
-            $readings[] = preg_match('~\bhalf\b~i', $value) === 1 ? '16' : (preg_match('~\bfull\b|\bfloat\b~i', $value) === 1 ? '32' : '');
+            $readings[] = preg_match('~\bhalf\b~i', $value) === 1
+                ? '16'
+                : (preg_match('~\bfull\b|\bfloat\b~i', $value) === 1 ? '32' : '');
         }
 
-        return array_values(array_unique(array_filter(array_map(trim(...), $readings), static fn (string $r): bool => $r !== '')));
+        return array_values(
+            array_unique(array_filter(array_map(trim(...), $readings), static fn (string $r): bool => $r !== '')),
+        );
     }
 
     /** Of a word, the reading that is a known one; else what was told. */
@@ -47,7 +71,10 @@ final readonly class LenientValue
     {
         foreach (self::readings($descriptor, $value) as $reading) {
             $usual = strtolower(trim(Spellings::usual($descriptor->id, $reading)));
-            if (in_array($usual, $descriptor->accepts->words, true) || ($descriptor->type === ValueType::Kind && Kind::fromWord($reading) !== null)) {
+            if (
+                in_array($usual, $descriptor->accepts->words, true)
+                || ($descriptor->type === ValueType::Kind && Kind::fromWord($reading) !== null)
+            ) {
                 return $reading;
             }
         }

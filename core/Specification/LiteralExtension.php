@@ -13,6 +13,10 @@ final readonly class LiteralExtension
     {
         $last = $pattern->pieces[array_key_last($pattern->pieces) ?? 0] ?? null;
 
-        return $last !== null && $last->name === null && preg_match('~\.([A-Za-z][A-Za-z0-9]{0,5})$~', $last->text, $m) === 1 ? strtolower($m[1]) : null;
+        return $last !== null
+            && $last->name === null
+            && preg_match('~\.([A-Za-z][A-Za-z0-9]{0,5})$~', $last->text, $m) === 1
+            ? strtolower($m[1])
+            : null;
     }
 }

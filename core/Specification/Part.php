@@ -14,14 +14,22 @@ final readonly class Part
      * @param  array<string, Requirement>  $requirements  by id, in the ledger's order
      * @param  array<string, array<string, Requirement>>  $ofPasses  what is asked of one pass alone, by pass and id
      */
-    public function __construct(public string $name, public Delivers $delivers, public ?string $madeFrom, public array $requirements, public array $ofPasses = []) {}
+    public function __construct(
+        public string $name,
+        public Delivers $delivers,
+        public ?string $madeFrom,
+        public array $requirements,
+        public array $ofPasses = [],
+    ) {}
 
     /** The part as one pass of it has to be: its own requirements laid over those of all. */
     public function ofPass(?string $pass): self
     {
         $own = $this->ofPasses[$pass ?? ''] ?? [];
 
-        return $own === [] ? $this : new self($this->name, $this->delivers, $this->madeFrom, $own + $this->requirements);
+        return $own === []
+            ? $this
+            : new self($this->name, $this->delivers, $this->madeFrom, $own + $this->requirements);
     }
 
     public function find(string $id): ?Requirement

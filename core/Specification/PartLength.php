@@ -42,11 +42,19 @@ final readonly class PartLength
         [$time, $rate] = [$part->find(RequirementId::TIME_DURATION)?->value, self::rate($part)];
         $least = $time === null ? null : $time->single() ?? $time->min;
         if ($least !== null && $rate !== null) {
-            return [Duration::parse($least)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), [RequirementId::TIME_DURATION, RequirementId::TIME_RATE]];
+            return [
+                Duration::parse($least)->seconds($rate)
+                    ->multipliedBy($rate->value)
+                    ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+                    ->toInt(),
+                [RequirementId::TIME_DURATION, RequirementId::TIME_RATE],
+            ];
         }
         $from = $specification->part($part->madeFrom ?? '');
 
-        return $from === null || $from->name === $part->name || $from->madeFrom !== null ? null : self::leastFrames($specification, $from);
+        return $from === null || $from->name === $part->name || $from->madeFrom !== null
+            ? null
+            : self::leastFrames($specification, $from);
     }
 
     /** @return array{int, list<string>}|null the most frames it may have */
@@ -60,7 +68,15 @@ final readonly class PartLength
         if ($count === null && self::expected($part) === null && $time !== null && $time->single() === null) {
             $rate = self::rate($part);
 
-            return $time->max === null || $rate === null ? null : [Duration::parse($time->max)->seconds($rate)->multipliedBy($rate->value)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), [RequirementId::TIME_DURATION, RequirementId::TIME_RATE]];
+            return $time->max === null || $rate === null
+                ? null
+                : [
+                    Duration::parse($time->max)->seconds($rate)
+                        ->multipliedBy($rate->value)
+                        ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+                        ->toInt(),
+                    [RequirementId::TIME_DURATION, RequirementId::TIME_RATE],
+                ];
         }
 
         return self::leastFrames($specification, $part);
@@ -81,7 +97,9 @@ final readonly class PartLength
         }
         $frames = self::leastFrames($specification, $part);
 
-        return $frames === null || $rate === null ? null : [BigRational::of($frames[0])->dividedBy($rate->value), [...$frames[1], RequirementId::TIME_RATE]];
+        return $frames === null || $rate === null
+            ? null
+            : [BigRational::of($frames[0])->dividedBy($rate->value), [...$frames[1], RequirementId::TIME_RATE]];
     }
 
     /** The rate, where one alone is asked. */

@@ -26,7 +26,10 @@ final readonly class PartsEditor
     {
         $parts = $this->data['parts'] ?? [];
 
-        return array_map(static fn (mixed $part): array => JsonDocument::asObject($part, 'The specification', 'a part'), is_array($parts) ? array_values($parts) : []);
+        return array_map(
+            static fn (mixed $part): array => JsonDocument::asObject($part, 'The specification', 'a part'),
+            is_array($parts) ? array_values($parts) : [],
+        );
     }
 
     /** @throws SpecificationRefused where the name is taken, or what it is made from is not there */
@@ -38,18 +41,37 @@ final readonly class PartsEditor
         if ($parts === []) {
             $word = is_string($this->data['delivers'] ?? null) ? $this->data['delivers'] : 'frames';
             // what only the first can mean goes with it
-            $own = array_filter($require, static fn (string $id): bool => ! in_array(Catalogue::standard()->find($id)?->group, self::SHARED, true), ARRAY_FILTER_USE_KEY);
+            $own = array_filter(
+                $require,
+                static fn (string $id): bool => ! in_array(
+                    Catalogue::standard()->find($id)?->group,
+                    self::SHARED,
+                    true,
+                ),
+                ARRAY_FILTER_USE_KEY,
+            );
             $require = array_diff_key($require, $own);
             $parts = [['name' => $word, 'delivers' => $word, 'require' => $own]];
         }
         $names = array_column($parts, 'name');
         if ($name === '' || in_array($name, $names, true)) {
-            throw SpecificationRefused::because('The part', $name === '' ? 'it needs a name.' : "there is one called “{$name}” already.");
+            throw SpecificationRefused::because(
+                'The part',
+                $name === '' ? 'it needs a name.' : "there is one called “{$name}” already.",
+            );
         }
         if ($madeFrom !== null && ! in_array($madeFrom, $names, true)) {
-            throw SpecificationRefused::because('The part', "it is made from “{$madeFrom}”, and there is no such part.");
+            throw SpecificationRefused::because(
+                'The part',
+                "it is made from “{$madeFrom}”, and there is no such part.",
+            );
         }
-        $parts[] = ['name' => $name, 'delivers' => $delivers, ...($madeFrom === null ? [] : ['made_from' => $madeFrom]), 'require' => []];
+        $parts[] = [
+            'name' => $name,
+            'delivers' => $delivers,
+            ...($madeFrom === null ? [] : ['made_from' => $madeFrom]),
+            'require' => [],
+        ];
         $data = $this->data;
         unset($data['delivers']);
 
@@ -59,9 +81,14 @@ final readonly class PartsEditor
     /** @throws SpecificationRefused for the last one, and for one that another is made from */
     public function without(string $name): self
     {
-        $left = array_values(array_filter($this->parts(), static fn (array $p): bool => ($p['name'] ?? null) !== $name));
+        $left = array_values(
+            array_filter($this->parts(), static fn (array $p): bool => ($p['name'] ?? null) !== $name),
+        );
         if ($left === [] || count($left) === count($this->parts())) {
-            throw SpecificationRefused::because('The part', $left === [] ? 'a specification keeps at least one.' : "there is none called “{$name}”.");
+            throw SpecificationRefused::because(
+                'The part',
+                $left === [] ? 'a specification keeps at least one.' : "there is none called “{$name}”.",
+            );
         }
         foreach ($left as $part) {
             if (($part['made_from'] ?? null) === $name) {
@@ -78,7 +105,10 @@ final readonly class PartsEditor
         $to = trim($to);
         $parts = $this->parts();
         if ($to === '' || in_array($to, array_column($parts, 'name'), true)) {
-            throw SpecificationRefused::because('The part', $to === '' ? 'it needs a name.' : "there is one called “{$to}” already.");
+            throw SpecificationRefused::because(
+                'The part',
+                $to === '' ? 'it needs a name.' : "there is one called “{$to}” already.",
+            );
         }
         $data = $this->data;
         if ($parts === []) {

@@ -24,11 +24,15 @@ final readonly class PassList
         // commas and bars divide where they stand in no brackets
         preg_match_all('~(?:[^,|()]|\((?:[^()"]|"(?:[^"\\\\]|\\\\.)*")*\))+~u', $text, $pieces);
         if (preg_match('~[()]~', (string) preg_replace('~\((?:[^()"]|"(?:[^"\\\\]|\\\\.)*")*\)~u', '', $text)) === 1) {
-            throw NotUnderstood::because('a bracket is not closed, or stands alone; write passes like “beauty, mist (bit depth 16)”.');
+            throw NotUnderstood::because(
+                'a bracket is not closed, or stands alone; write passes like “beauty, mist (bit depth 16)”.',
+            );
         }
         foreach ($pieces[0] as $piece) {
             if (preg_match('~^\s*([^()]*?)\s*(?:\((.*)\)\s*)?$~su', $piece, $m) !== 1) {
-                throw NotUnderstood::because('“'.trim($piece).'” is no pass; write them like “beauty, mist (bit depth 16)”.');
+                throw NotUnderstood::because(
+                    '“'.trim($piece).'” is no pass; write them like “beauty, mist (bit depth 16)”.',
+                );
             }
             if ($m[1] !== '' || isset($m[2])) {
                 $list[] = isset($m[2]) ? ['name' => $m[1], 'require' => self::required($m[2], $m[1])] : $m[1];
@@ -51,7 +55,9 @@ final readonly class PassList
             if (trim($line) !== '') {
                 [$descriptor, $value] = self::named(trim($line), $pass);
                 $json = json_decode($value, true);
-                $require[$descriptor->id] = is_array($json) || (is_string($json) && str_starts_with($value, '"')) ? $json : RequirementValue::typed($descriptor, $value);
+                $require[$descriptor->id] = is_array($json) || (is_string($json) && str_starts_with($value, '"'))
+                    ? $json
+                    : RequirementValue::typed($descriptor, $value);
                 try {
                     RequirementValue::read($descriptor, $require[$descriptor->id]);
                 } catch (NotUnderstood $refused) {
@@ -82,10 +88,15 @@ final readonly class PassList
             }
         }
         if ($found === null) {
-            throw NotUnderstood::because("“{$line}” of {$pass} begins with no requirement that is known here; write it like “bit depth 16”.");
+            throw NotUnderstood::because(
+                "“{$line}” of {$pass} begins with no requirement that is known here; write it like “bit depth 16”.",
+            );
         }
         if (! self::canBeAsked($found->id, $found)) {
-            throw NotUnderstood::because(lcfirst($found->label)." is not shown by the files of one pass, so it cannot be asked of {$pass} alone.");
+            throw NotUnderstood::because(
+                lcfirst($found->label)
+                    ." is not shown by the files of one pass, so it cannot be asked of {$pass} alone.",
+            );
         }
 
         return [$found, trim((string) preg_replace('~^\s*[:=]?\s*~', '', substr($line, $length)))];
@@ -94,7 +105,10 @@ final readonly class PassList
     /** Whether the files of one pass can show it. */
     public static function canBeAsked(string $id, ?Descriptor $descriptor): bool
     {
-        return $descriptor !== null && (in_array(ReadFrom::Frames, $descriptor->readFrom, true) || $descriptor->inDelivery()) && $id !== RequirementId::PASSES && ! str_starts_with($id, 'delivery.');
+        return $descriptor !== null
+            && (in_array(ReadFrom::Frames, $descriptor->readFrom, true) || $descriptor->inDelivery())
+            && $id !== RequirementId::PASSES
+            && ! str_starts_with($id, 'delivery.');
     }
 
     /** As it would be typed. */
@@ -103,7 +117,18 @@ final readonly class PassList
         return implode(', ', array_map(static function (string $name) use ($ask): string {
             $own = $ask->own[$name] ?? [];
 
-            return $own === [] ? $name : "{$name} (".implode('; ', array_map(static fn (string $id, mixed $value): string => "{$id} ".self::value($value), array_keys($own), array_values($own))).')';
+            return $own === []
+                ? $name
+                : "{$name} ("
+                    .implode(
+                        '; ',
+                        array_map(
+                            static fn (string $id, mixed $value): string => "{$id} ".self::value($value),
+                            array_keys($own),
+                            array_values($own),
+                        ),
+                    )
+                    .')';
         }, $ask->values));
     }
 
@@ -111,7 +136,9 @@ final readonly class PassList
     {
         $plain = is_array($value) || $value === null ? '' : Scalar::text($value);
 
-        return $plain !== '' && preg_match('~^[^();"\[{]+$~', $plain) === 1 ? $plain : (string) json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return $plain !== '' && preg_match('~^[^();"\[{]+$~', $plain) === 1
+            ? $plain
+            : (string) json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 
     /** What is asked of single passes, in sentences; empty where nothing is. */

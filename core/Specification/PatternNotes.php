@@ -35,7 +35,9 @@ final readonly class PatternNotes
             return [];
         }
         $expected = PartLength::expected($part);
-        $largest = $expected === null || $expected->isEmpty() ? null : strlen((string) max(abs($expected->first()), abs($expected->last())));
+        $largest = $expected === null || $expected->isEmpty()
+            ? null
+            : strlen((string) max(abs($expected->first()), abs($expected->last())));
         $digits = $pattern->pieces[$at]->digits ?? 1;
         $values = $specification->pieceValues($part);
         $before = $at === 0 ? '' : self::textOf($pattern->pieces[$at - 1], $values);
@@ -44,11 +46,22 @@ final readonly class PatternNotes
         $plainTail = preg_match('~^\.(?:\{ext\}|[A-Za-z0-9]{1,5})?$~', $tail) === 1;
 
         return [
-            $digits < 2 && ($largest === null || $largest > 1) ? 'Frame numbers are not filled with zeros, so the names do not sort as numbers do.' : null,
-            $plainTail ? null : 'The frame number does not stand right before the extension; most programs then do not see a sequence.',
-            preg_match('~\d$~', $before) === 1 ? 'Digits stand right before the frame number, and nobody can tell where it begins.' : null,
-            $before !== '' && preg_match('~[A-Za-z\d._-]$~', $before) !== 1 ? 'Before the frame number stands something that is no dot, dash or underscore.' : null,
-            $expected !== null && ! $expected->isEmpty() && $expected->first() < 0 ? 'Negative frames do not sort before the others, and many programs do not read their sign.' : null,
+            $digits < 2 && ($largest === null || $largest > 1)
+                ? 'Frame numbers are not filled with zeros, so the names do not sort as numbers do.'
+                : null,
+            $plainTail
+                ? null
+                : 'The frame number does not stand right before the extension; most programs then do not see a '
+                    .'sequence.',
+            preg_match('~\d$~', $before) === 1
+                ? 'Digits stand right before the frame number, and nobody can tell where it begins.'
+                : null,
+            $before !== '' && preg_match('~[A-Za-z\d._-]$~', $before) !== 1
+                ? 'Before the frame number stands something that is no dot, dash or underscore.'
+                : null,
+            $expected !== null && ! $expected->isEmpty() && $expected->first() < 0
+                ? 'Negative frames do not sort before the others, and many programs do not read their sign.'
+                : null,
         ];
     }
 
@@ -69,14 +82,20 @@ final readonly class PatternNotes
         $made = $pattern->make($specification->pieceValues($part), 1);
 
         return [
-            strlen($made) > self::LONGEST ? 'The names have '.strlen($made).' characters, and file systems hold '.self::LONGEST.'.' : null,
-            preg_match('~[<>:"|?*]~', $made) === 1 ? 'The names hold characters that some file systems refuse: < > : " | ? *' : null,
+            strlen($made) > self::LONGEST
+                ? 'The names have '.strlen($made).' characters, and file systems hold '.self::LONGEST.'.'
+                : null,
+            preg_match('~[<>:"|?*]~', $made) === 1
+                ? 'The names hold characters that some file systems refuse: < > : " | ? *'
+                : null,
             str_contains($made, ' ') ? 'The names hold spaces, which many tools split at.' : null,
         ];
     }
 
     private static function textOf(Piece $piece, PieceValues $values): string
     {
-        return $piece->name === null ? $piece->text : ($piece->name === 'ext' ? '{ext}' : $values->textOf($piece) ?? 'x');
+        return $piece->name === null
+            ? $piece->text
+            : ($piece->name === 'ext' ? '{ext}' : $values->textOf($piece) ?? 'x');
     }
 }

@@ -12,5 +12,9 @@ final readonly class PixelLimits
      * @param  string|null  $share  of black frames: the most percent of a picture's pixels that may be dark
      * @param  string|null  $tolerance  of held frames: the mean difference that is none
      */
-    public function __construct(public ?string $threshold = null, public ?string $share = null, public ?string $tolerance = null) {}
+    public function __construct(
+        public ?string $threshold = null,
+        public ?string $share = null,
+        public ?string $tolerance = null,
+    ) {}
 }

@@ -33,8 +33,10 @@ final readonly class Proofreader
     public static function standard(): self
     {
         return new self([
-            new DisplayAspect, new LatLongShape, new PartLengths, new StartTimecode, new KindForPart, new AlphaSupport, new DepthSupport, new CompressionSupport, new ChromaSize,
-            new SoundPresence, new SizeCap, new KeyframeInterval, new FramePiece, new FrameDigits, new PassPiece, new NamePieces,
+            new DisplayAspect, new LatLongShape, new PartLengths, new StartTimecode, new KindForPart, new AlphaSupport,
+            new DepthSupport, new CompressionSupport, new ChromaSize,
+            new SoundPresence, new SizeCap, new KeyframeInterval, new FramePiece, new FrameDigits, new PassPiece,
+            new NamePieces,
         ]);
     }
 
@@ -53,7 +55,9 @@ final readonly class Proofreader
     public function readAll(array $drafts): array
     {
         $all = array_filter(array_map($this->read(...), $drafts));
-        foreach ((new SamePaths)->across(array_map(static fn (SpecificationDraft $d): Specification => $d->specification, $drafts)) as [$called, $other, $quarrel]) {
+        foreach ((new SamePaths)->across(
+            array_map(static fn (SpecificationDraft $d): Specification => $d->specification, $drafts),
+        ) as [$called, $other, $quarrel]) {
             if ($called !== $other) {
                 $all[$called][] = $quarrel;
                 $all[$other][] = $quarrel;
@@ -77,7 +81,8 @@ final readonly class Proofreader
             foreach ($part->ofPasses as $pass => $own) {
                 foreach ($this->proofs as $proof) {
                     foreach ($proof->read($draft->specification, $part->ofPass((string) $pass)) as $quarrel) {
-                        $concerns = array_intersect($quarrel->requirements, array_keys($own)) !== [] && ! in_array(RequirementId::PASSES, $quarrel->requirements, true);
+                        $concerns = array_intersect($quarrel->requirements, array_keys($own)) !== []
+                            && ! in_array(RequirementId::PASSES, $quarrel->requirements, true);
                         $found = $concerns ? [...$found, $quarrel] : $found;
                     }
                 }

@@ -26,7 +26,11 @@ final readonly class Prose
             $expected = null;
         }
         $rates = array_map(FrameRate::parse(...), $part->values(RequirementId::TIME_RATE));
-        $speed = $rates === [] ? '' : ' at '.Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or').' a second';
+        $speed = $rates === []
+            ? ''
+            : ' at '
+                .Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or')
+                .' a second';
         $what = match ($part->delivers) {
             Delivers::Frames => 'frames',
             Delivers::Still => 'A single picture',
@@ -38,9 +42,12 @@ final readonly class Prose
 
             return ucfirst($what).$open.$speed.'.';
         }
-        $says = Text::count(count($expected), 'frame').($expected->isOneRun() ? ", {$expected->first()} to {$expected->last()}" : ", {$expected}");
+        $says = Text::count(count($expected), 'frame').(
+            $expected->isOneRun() ? ", {$expected->first()} to {$expected->last()}" : ", {$expected}"
+        );
         if (count($rates) === 1) {
-            $whole = count($expected) % $rates[0]->nominalWhole() === 0 && (string) $rates[0] === (string) $rates[0]->nominalWhole();
+            $whole = count($expected) % $rates[0]->nominalWhole() === 0
+                && (string) $rates[0] === (string) $rates[0]->nominalWhole();
             $speed .= ': '.($whole ? 'exactly ' : '').$rates[0]->runningTime(count($expected));
         }
 
@@ -53,7 +60,18 @@ final readonly class Prose
         $sizes = $part->values(RequirementId::PICTURE_RESOLUTION);
         if ($sizes !== []) {
             $square = in_array($part->single(RequirementId::PICTURE_PIXEL_ASPECT), ['1/1', null], true);
-            $says[] = Text::series(array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes), 'or').($part->find(RequirementId::PICTURE_PIXEL_ASPECT) === null ? '' : ($square ? ' with square pixels' : ' with pixels '.$part->single(RequirementId::PICTURE_PIXEL_ASPECT)));
+            $says[] = Text::series(
+                array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes),
+                'or',
+            ).(
+                $part->find(RequirementId::PICTURE_PIXEL_ASPECT) === null
+                    ? ''
+                    : (
+                        $square
+                            ? ' with square pixels'
+                            : ' with pixels '.$part->single(RequirementId::PICTURE_PIXEL_ASPECT)
+                    )
+            );
         }
         $cameras = $part->values(RequirementId::CAMERA_NAME);
         if ($cameras !== []) {
@@ -73,13 +91,29 @@ final readonly class Prose
         $bits = $part->values(RequirementId::FORMAT_BIT_DEPTH);
         $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         // “8- or 16-bit”
-        $details = array_filter([$bits === [] ? null : Text::series([...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)), "{$bits[count($bits) - 1]}-bit"], 'or'), ($part->values(RequirementId::FORMAT_SAMPLE)) === ['float'] ? 'float' : null, $channels]);
+        $details = array_filter(
+            [
+                $bits === []
+                    ? null
+                    : Text::series(
+                        [
+                            ...array_map(static fn (string $b): string => "{$b}-", array_slice($bits, 0, -1)),
+                            "{$bits[count($bits) - 1]}-bit",
+                        ],
+                        'or',
+                    ),
+                ($part->values(RequirementId::FORMAT_SAMPLE)) === ['float'] ? 'float' : null,
+                $channels,
+            ],
+        );
         $compression = $part->values(RequirementId::FORMAT_COMPRESSION);
         $says = $kinds === [] ? '' : Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or');
         $codecs = $part->values(RequirementId::FORMAT_CODEC);
         $says .= $codecs === [] ? '' : ($says === '' ? 'coded as ' : ', coded as ').Text::series($codecs, 'or');
         if ($details !== []) {
-            $says = $says !== '' && $channels !== null ? "{$says} of ".implode(' ', $details) : trim(implode(' ', $details)." {$says}");
+            $says = $says !== '' && $channels !== null
+                ? "{$says} of ".implode(' ', $details)
+                : trim(implode(' ', $details)." {$says}");
         }
 
         return $says.($compression === [] ? '' : ', '.Text::series($compression, 'or'));

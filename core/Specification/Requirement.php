@@ -44,7 +44,10 @@ final readonly class Requirement
     }
 
     /** What a requirement that is written as an object can have in it. */
-    private const KEYS = ['value', 'level', 'why', 'min', 'max', 'head', 'tail', 'tolerance', 'threshold', 'dark_share', 'allowed', 'name', 'require', 'frame', 'picture'];
+    private const KEYS = [
+        'value', 'level', 'why', 'min', 'max', 'head', 'tail', 'tolerance', 'threshold', 'dark_share', 'allowed',
+        'name', 'require', 'frame', 'picture',
+    ];
 
     /**
      * Keys of an object that say nothing here, so that nothing asked is passed over in silence.
@@ -69,7 +72,10 @@ final readonly class Requirement
     public function required(): string
     {
         return $this->descriptor->type === ValueType::Reference
-            ? implode('; ', array_map(static fn (ApprovedPicture $a): string => $a->typed(), ApprovedPicture::listOf($this->value)))
+            ? implode(
+                '; ',
+                array_map(static fn (ApprovedPicture $a): string => $a->typed(), ApprovedPicture::listOf($this->value)),
+            )
             : (string) $this->value;
     }
 
@@ -109,7 +115,10 @@ final readonly class Requirement
         if ($this->value->values === []) {
             return $this->spokenBounds();
         }
-        $spoken = Text::series(array_map($format->spoken(...), $this->value->values), $format->meansAll($this->descriptor) ? 'and' : 'or');
+        $spoken = Text::series(
+            array_map($format->spoken(...), $this->value->values),
+            $format->meansAll($this->descriptor) ? 'and' : 'or',
+        );
         [$share, $threshold] = [$this->value->pixels->share, $this->value->pixels->threshold];
         if ($share !== null) {
             return ($spoken === 'none' ? '' : "{$spoken}, and ")."at most {$share} % of a picture may be dark";

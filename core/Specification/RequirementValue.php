@@ -64,7 +64,10 @@ final readonly class RequirementValue implements \Stringable
      */
     public static function typed(Descriptor $descriptor, string $text): string|int|float
     {
-        if ($descriptor->type !== ValueType::Any || preg_match('~^\s*-?(?:0|[1-9]\d{0,11})(?:\.\d{0,6}[1-9])?\s*$~D', $text) !== 1) {
+        if (
+            $descriptor->type !== ValueType::Any
+            || preg_match('~^\s*-?(?:0|[1-9]\d{0,11})(?:\.\d{0,6}[1-9])?\s*$~D', $text) !== 1
+        ) {
             return $text;
         }
 
@@ -110,7 +113,10 @@ final readonly class RequirementValue implements \Stringable
     {
         $found = BigDecimal::of($number);
         if ($this->values !== []) {
-            return array_filter($this->values, static fn (string $value): bool => $found->isEqualTo(BigDecimal::of($value))) !== [];
+            return array_filter(
+                $this->values,
+                static fn (string $value): bool => $found->isEqualTo(BigDecimal::of($value)),
+            ) !== [];
         }
 
         return ($this->min === null || $found->isGreaterThanOrEqualTo(BigDecimal::of($this->min)))

@@ -16,11 +16,19 @@ final readonly class SchemaWriter
     /** @return array<string, mixed> the schema of `plain-ledger/specification`, version 1 */
     public function specification(): array
     {
-        $require = ['type' => 'object', 'properties' => [], 'patternProperties' => ['^other\\.[A-Za-z0-9_-]{1,60}$' => true]];
+        $require = [
+            'type' => 'object',
+            'properties' => [],
+            'patternProperties' => ['^other\\.[A-Za-z0-9_-]{1,60}$' => true],
+        ];
         foreach ($this->catalogue->all() as $descriptor) {
-            $require['properties'][$descriptor->id] = ['title' => $descriptor->label, 'description' => str_replace('%s', '…', $descriptor->wording->sentence), 'anyOf' => [
-                ['type' => 'null'], ...$this->plain($descriptor), $this->bounded($descriptor),
-            ]];
+            $require['properties'][$descriptor->id] = [
+                'title' => $descriptor->label,
+                'description' => str_replace('%s', '…', $descriptor->wording->sentence),
+                'anyOf' => [
+                    ['type' => 'null'], ...$this->plain($descriptor), $this->bounded($descriptor),
+                ],
+            ];
         }
         $delivers = ['enum' => array_map(static fn (Delivers $d): string => $d->value, Delivers::cases())];
 
@@ -35,11 +43,19 @@ final readonly class SchemaWriter
                 'version' => ['const' => 1],
                 'title' => ['type' => 'string'],
                 'delivers' => $delivers,
-                'values' => ['type' => 'object', 'additionalProperties' => ['type' => ['string', 'number', 'boolean', 'null']]],
+                'values' => [
+                    'type' => 'object',
+                    'additionalProperties' => ['type' => ['string', 'number', 'boolean', 'null']],
+                ],
                 'require' => ['$ref' => '#/$defs/require'],
                 'parts' => ['type' => 'array', 'items' => [
                     'type' => 'object', 'required' => ['name', 'delivers'],
-                    'properties' => ['name' => ['type' => 'string', 'minLength' => 1], 'delivers' => $delivers, 'made_from' => ['type' => 'string'], 'require' => ['$ref' => '#/$defs/require']],
+                    'properties' => [
+                        'name' => ['type' => 'string', 'minLength' => 1],
+                        'delivers' => $delivers,
+                        'made_from' => ['type' => 'string'],
+                        'require' => ['$ref' => '#/$defs/require'],
+                    ],
                 ]],
                 'starting_values' => ['type' => 'object'],
             ],
@@ -53,13 +69,48 @@ final readonly class SchemaWriter
         $scalar = ['type' => ['string', 'number', 'boolean', 'null']];
         $names = ['type' => 'array', 'items' => ['type' => 'string']];
         $settings = [
-            'time.timeline' => $scalar, 'time.animation_rate' => $scalar, 'naming.adds_digits' => $scalar, 'naming.prefix' => $scalar, 'naming.order' => $scalar, 'naming.digits' => $scalar, 'camera.chosen' => $names, 'camera.all' => $names, 'camera.views' => $names, 'camera.placement' => ['type' => ['string', 'array', 'number']], 'camera.lens' => ['type' => ['string', 'array', 'number']],
-            'passes' => ['type' => 'array', 'items' => ['anyOf' => [['type' => 'string'], ['type' => 'object', 'required' => ['name'], 'properties' => ['name' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'null']]]]]]],
-            RequirementId::SCENE_LINKS => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['path'], 'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]]]],
+            'time.timeline' => $scalar,
+            'time.animation_rate' => $scalar,
+            'naming.adds_digits' => $scalar,
+            'naming.prefix' => $scalar,
+            'naming.order' => $scalar,
+            'naming.digits' => $scalar,
+            'camera.chosen' => $names,
+            'camera.all' => $names,
+            'camera.views' => $names,
+            'camera.placement' => ['type' => ['string', 'array', 'number']],
+            'camera.lens' => ['type' => ['string', 'array', 'number']],
+            'passes' => [
+                'type' => 'array',
+                'items' => [
+                    'anyOf' => [
+                        ['type' => 'string'],
+                        [
+                            'type' => 'object',
+                            'required' => ['name'],
+                            'properties' => [
+                                'name' => ['type' => 'string'],
+                                'saved' => ['type' => ['boolean', 'null']],
+                            ],
+                        ],
+                    ],
+                ],
+            ],
+            RequirementId::SCENE_LINKS => [
+                'type' => 'array',
+                'items' => [
+                    'type' => 'object',
+                    'required' => ['path'],
+                    'properties' => ['path' => ['type' => 'string'], 'present' => ['type' => ['boolean', 'null']]],
+                ],
+            ],
         ];
         foreach ($this->catalogue->all() as $descriptor) {
             if ($descriptor->inScene()) {
-                $settings[$descriptor->id] ??= ['title' => $descriptor->label, 'type' => ['string', 'number', 'boolean', 'null', 'array']];
+                $settings[$descriptor->id] ??= [
+                    'title' => $descriptor->label,
+                    'type' => ['string', 'number', 'boolean', 'null', 'array'],
+                ];
             }
         }
 
@@ -72,8 +123,25 @@ final readonly class SchemaWriter
             'properties' => [
                 'format' => ['const' => 'plain-ledger/scene'],
                 'version' => ['const' => 1],
-                'scene' => ['type' => 'object', 'properties' => ['file' => ['type' => 'string'], 'saved' => ['type' => ['boolean', 'string', 'number']], 'project_folder' => ['type' => 'string'], 'part' => ['type' => 'string']]],
-                'outputs' => ['type' => 'array', 'items' => ['type' => 'object', 'properties' => ['part' => ['type' => 'string'], 'settings' => ['type' => 'object', 'properties' => $settings]]]],
+                'scene' => [
+                    'type' => 'object',
+                    'properties' => [
+                        'file' => ['type' => 'string'],
+                        'saved' => ['type' => ['boolean', 'string', 'number']],
+                        'project_folder' => ['type' => 'string'],
+                        'part' => ['type' => 'string'],
+                    ],
+                ],
+                'outputs' => [
+                    'type' => 'array',
+                    'items' => [
+                        'type' => 'object',
+                        'properties' => [
+                            'part' => ['type' => 'string'],
+                            'settings' => ['type' => 'object', 'properties' => $settings],
+                        ],
+                    ],
+                ],
                 'settings' => ['type' => 'object', 'properties' => $settings],
             ],
         ];
@@ -84,14 +152,28 @@ final readonly class SchemaWriter
     {
         $one = match ($descriptor->type) {
             ValueType::Word => ['enum' => $descriptor->accepts->words],
-            ValueType::Kind => ['type' => 'string', 'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases())],
-            ValueType::YesNo, ValueType::OnOff => ['enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0']],
+            ValueType::Kind => [
+                'type' => 'string',
+                'examples' => array_map(static fn (Kind $k): string => $k->value, Kind::cases()),
+            ],
+            ValueType::YesNo, ValueType::OnOff => [
+                'enum' => ['yes', 'no', 'on', 'off', true, false, 1, 0, 'true', 'false', '1', '0'],
+            ],
             ValueType::Passes => ['type' => 'string'],
             ValueType::Reference => ['type' => ['string', 'object']],
-            default => ['type' => ['string', 'number']] + ($descriptor->accepts->example === '' ? [] : ['examples' => [$descriptor->accepts->example]]),
+            default => ['type' => ['string', 'number']] + (
+                $descriptor->accepts->example === '' ? [] : ['examples' => [$descriptor->accepts->example]]
+            ),
         };
 
-        return [$one, ['type' => 'array', 'minItems' => 1, 'items' => $descriptor->type === ValueType::Passes ? ['type' => ['string', 'object']] : $one]];
+        return [
+            $one,
+            [
+                'type' => 'array',
+                'minItems' => 1,
+                'items' => $descriptor->type === ValueType::Passes ? ['type' => ['string', 'object']] : $one,
+            ],
+        ];
     }
 
     /** @return array<string, mixed> a value as an object, with its level and reason */
@@ -103,7 +185,10 @@ final readonly class SchemaWriter
             $properties += ['min' => $number, 'max' => $number];
         }
         if ($descriptor->type === ValueType::Handles || $descriptor->type === ValueType::Hold) {
-            $properties += ['head' => ['type' => 'integer', 'minimum' => 0], 'tail' => ['type' => 'integer', 'minimum' => 0]];
+            $properties += [
+                'head' => ['type' => 'integer', 'minimum' => 0],
+                'tail' => ['type' => 'integer', 'minimum' => 0],
+            ];
         }
 
         $properties += match ($descriptor->type) {

@@ -27,7 +27,13 @@ final readonly class Specification
      * @param  array<string, list<string>>  $startingValues  canonical texts by id
      * @param  list<string>  $notUnderstood  keys that are kept and not known here
      */
-    private function __construct(public string $title, public array $values, public array $parts, public array $startingValues, public array $notUnderstood) {}
+    private function __construct(
+        public string $title,
+        public array $values,
+        public array $parts,
+        public array $startingValues,
+        public array $notUnderstood,
+    ) {}
 
     /** @throws JsonRefused|SpecificationRefused */
     public static function fromDocument(JsonDocument $document): self
@@ -76,7 +82,14 @@ final readonly class Specification
             $title = self::text($layer, 'title') ?? $title;
             foreach (JsonDocument::entries($layer->data['values'] ?? [], $layer->label, '"values"') as $key => $value) {
                 if ($value !== null && ! is_scalar($value)) {
-                    throw SpecificationRefused::because($layer->label, '"values": “'.Text::shown($key).'” must be a text or a number, and '.JsonDocument::typeOf($value).' stands there.');
+                    throw SpecificationRefused::because(
+                        $layer->label,
+                        '"values": “'
+                            .Text::shown($key)
+                            .'” must be a text or a number, and '
+                            .JsonDocument::typeOf($value)
+                            .' stands there.',
+                    );
                 }
                 $values[strtolower($key)] = $value === null ? '' : Scalar::text($value);
             }
@@ -85,7 +98,13 @@ final readonly class Specification
             }
             $shapes = self::shapes($layer) ?? $shapes;
             foreach (array_keys($layer->data) as $key) {
-                if (! in_array($key, ['format', 'version', 'title', 'delivers', 'values', 'require', 'parts', 'starting_values'], true)) {
+                if (
+                    ! in_array(
+                        $key,
+                        ['format', 'version', 'title', 'delivers', 'values', 'require', 'parts', 'starting_values'],
+                        true,
+                    )
+                ) {
                     $unknown[] = Text::shown((string) $key);
                 }
             }
@@ -94,18 +113,61 @@ final readonly class Specification
         foreach ($shapes ?? [['name' => 'frames', 'delivers' => Delivers::Frames, 'madeFrom' => null]] as $shape) {
             $requirements = [];
             foreach ($layers as $layer) {
-                $requirements = self::lay($requirements, $layer->data['require'] ?? [], $layer, '"require"', $catalogue, $unknown, $faults, $shape['name']);
+                $requirements = self::lay(
+                    $requirements,
+                    $layer->data['require'] ?? [],
+                    $layer,
+                    '"require"',
+                    $catalogue,
+                    $unknown,
+                    $faults,
+                    $shape['name'],
+                );
                 foreach (self::partList($layer) as $part) {
                     if (($part['name'] ?? null) === $shape['name']) {
-                        $requirements = self::lay($requirements, $part['require'] ?? [], $layer, "part “{$shape['name']}”", $catalogue, $unknown, $faults, $shape['name']);
+                        $requirements = self::lay(
+                            $requirements,
+                            $part['require'] ?? [],
+                            $layer,
+                            "part “{$shape['name']}”",
+                            $catalogue,
+                            $unknown,
+                            $faults,
+                            $shape['name'],
+                        );
                     }
                 }
             }
-            uasort($requirements, static fn (Requirement $a, Requirement $b): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()));
-            $parts[] = new Part($shape['name'], $shape['delivers'], $shape['madeFrom'], $requirements, self::ofPasses($requirements['passes'] ?? null, $layers[count($layers) - 1]->label, $catalogue, $unknown, $faults, $shape['name']));
+            uasort(
+                $requirements,
+                static fn (
+                    Requirement $a,
+                    Requirement $b,
+                ): int => $catalogue->place($a->id()) <=> $catalogue->place($b->id()),
+            );
+            $parts[] = new Part(
+                $shape['name'],
+                $shape['delivers'],
+                $shape['madeFrom'],
+                $requirements,
+                self::ofPasses(
+                    $requirements['passes'] ?? null,
+                    $layers[count($layers) - 1]->label,
+                    $catalogue,
+                    $unknown,
+                    $faults,
+                    $shape['name'],
+                ),
+            );
         }
 
-        return new self(Text::shown($title), array_map(Text::shown(...), $values), $parts, $starting, array_values(array_unique($unknown)));
+        return new self(
+            Text::shown($title),
+            array_map(Text::shown(...), $values),
+            $parts,
+            $starting,
+            array_values(array_unique($unknown)),
+        );
     }
 
     /** Frames cannot be named without their number, and a movie has none. */
@@ -117,10 +179,18 @@ final readonly class Specification
         }
         $has = NamePattern::parse($pattern)->has('frame');
         if ($part->delivers === Delivers::Frames && ! $has) {
-            throw SpecificationRefused::requirement($label, RequirementId::NAMING_PATTERN, "the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.");
+            throw SpecificationRefused::requirement(
+                $label,
+                RequirementId::NAMING_PATTERN,
+                "the part “{$part->name}” delivers frames, and “{$pattern}” has no {frame} to tell them apart.",
+            );
         }
         if ($part->delivers === Delivers::Movie && $has) {
-            throw SpecificationRefused::requirement($label, RequirementId::NAMING_PATTERN, "the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.");
+            throw SpecificationRefused::requirement(
+                $label,
+                RequirementId::NAMING_PATTERN,
+                "the part “{$part->name}” is a movie, and “{$pattern}” has a {frame}.",
+            );
         }
     }
 
@@ -128,7 +198,10 @@ final readonly class Specification
     {
         $value = $layer->data[$key] ?? null;
         if ($value !== null && ! is_string($value)) {
-            throw SpecificationRefused::because($layer->label, "\"{$key}\" must be a text, and ".JsonDocument::typeOf($value).' stands there.');
+            throw SpecificationRefused::because(
+                $layer->label,
+                "\"{$key}\" must be a text, and ".JsonDocument::typeOf($value).' stands there.',
+            );
         }
 
         return $value;
@@ -139,13 +212,22 @@ final readonly class Specification
     {
         $list = $layer->data['parts'] ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
-            throw SpecificationRefused::because($layer->label, '"parts" must be a list, and '.JsonDocument::typeOf($list).' stands there.');
+            throw SpecificationRefused::because(
+                $layer->label,
+                '"parts" must be a list, and '.JsonDocument::typeOf($list).' stands there.',
+            );
         }
         if (count($list) > self::MOST_PARTS) {
-            throw SpecificationRefused::because($layer->label, 'a specification has at most '.self::MOST_PARTS.' parts.');
+            throw SpecificationRefused::because(
+                $layer->label,
+                'a specification has at most '.self::MOST_PARTS.' parts.',
+            );
         }
 
-        return array_map(static fn (mixed $part): array => JsonDocument::asObject($part, $layer->label, 'a part'), $list);
+        return array_map(
+            static fn (mixed $part): array => JsonDocument::asObject($part, $layer->label, 'a part'),
+            $list,
+        );
     }
 
     /** @return non-empty-list<array{name: string, delivers: Delivers, madeFrom: string|null}>|null */
@@ -153,7 +235,12 @@ final readonly class Specification
     {
         $delivers = static function (mixed $word, string $where) use ($layer): Delivers {
             return (is_string($word) ? Delivers::tryFrom($word) : null)
-                ?? throw SpecificationRefused::because($layer->label, "{$where}: \"delivers\" is frames, still, movie or file, and ".JsonDocument::typeOf($word).' stands there.');
+                ?? throw SpecificationRefused::because(
+                    $layer->label,
+                    "{$where}: \"delivers\" is frames, still, movie or file, and "
+                        .JsonDocument::typeOf($word)
+                        .' stands there.',
+                );
         };
         $parts = self::partList($layer);
         if ($layer->setBy === SetBy::Deliverable) {
@@ -163,7 +250,15 @@ final readonly class Specification
         if ($parts === []) {
             $word = $layer->data['delivers'] ?? null;
 
-            return $word === null ? null : [['name' => $delivers($word, 'the specification')->value, 'delivers' => $delivers($word, 'the specification'), 'madeFrom' => null]];
+            return $word === null
+                ? null
+                : [
+                    [
+                        'name' => $delivers($word, 'the specification')->value,
+                        'delivers' => $delivers($word, 'the specification'),
+                        'madeFrom' => null,
+                    ],
+                ];
         }
         $shapes = [];
         foreach ($parts as $n => $part) {
@@ -173,14 +268,21 @@ final readonly class Specification
                 throw SpecificationRefused::because($layer->label, "{$where}: each part needs a name of its own.");
             }
             $from = $part['made_from'] ?? null;
-            $shapes[$name] = ['name' => $name, 'delivers' => $delivers($part['delivers'] ?? null, $where), 'madeFrom' => is_string($from) ? $from : null];
+            $shapes[$name] = [
+                'name' => $name,
+                'delivers' => $delivers($part['delivers'] ?? null, $where),
+                'madeFrom' => is_string($from) ? $from : null,
+            ];
         }
         foreach ($shapes as $shape) {
             if ($shape['madeFrom'] === $shape['name']) {
                 throw SpecificationRefused::because($layer->label, "part “{$shape['name']}” is made from itself.");
             }
             if ($shape['madeFrom'] !== null && ! isset($shapes[$shape['madeFrom']])) {
-                throw SpecificationRefused::because($layer->label, "part “{$shape['name']}” is made from “{$shape['madeFrom']}”, and there is no such part.");
+                throw SpecificationRefused::because(
+                    $layer->label,
+                    "part “{$shape['name']}” is made from “{$shape['madeFrom']}”, and there is no such part.",
+                );
             }
         }
 
@@ -192,8 +294,16 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, Requirement>
      */
-    private static function lay(array $requirements, mixed $require, Layer $layer, string $where, Catalogue $catalogue, array &$unknown, ?ValueFaults $faults, string $part): array
-    {
+    private static function lay(
+        array $requirements,
+        mixed $require,
+        Layer $layer,
+        string $where,
+        Catalogue $catalogue,
+        array &$unknown,
+        ?ValueFaults $faults,
+        string $part,
+    ): array {
         foreach (JsonDocument::entries($require, $layer->label, $where) as $id => $json) {
             $descriptor = $catalogue->find($id);
             if ($descriptor === null) {
@@ -222,8 +332,14 @@ final readonly class Specification
      * @param  list<string>  $unknown
      * @return array<string, array<string, Requirement>>
      */
-    private static function ofPasses(?Requirement $passes, string $label, Catalogue $catalogue, array &$unknown, ?ValueFaults $faults, string $part): array
-    {
+    private static function ofPasses(
+        ?Requirement $passes,
+        string $label,
+        Catalogue $catalogue,
+        array &$unknown,
+        ?ValueFaults $faults,
+        string $part,
+    ): array {
         $all = [];
         foreach ($passes->value->own ?? [] as $pass => $require) {
             foreach ($require as $id => $json) {
@@ -233,7 +349,12 @@ final readonly class Specification
                     $unknown[] = 'passes: '.Text::shown("{$pass}, {$id}");
                 } elseif ($json !== null) {
                     try {
-                        $all[$pass][$id] = Requirement::read($descriptor, $json, $passes->setBy ?? SetBy::Specification, "{$label}, pass “{$pass}”");
+                        $all[$pass][$id] = Requirement::read(
+                            $descriptor,
+                            $json,
+                            $passes->setBy ?? SetBy::Specification,
+                            "{$label}, pass “{$pass}”",
+                        );
                     } catch (SpecificationRefused $refused) {
                         ($faults ?? throw $refused)->add($id, $part, "pass “{$pass}”: {$refused->plain}");
                     }
@@ -248,11 +369,20 @@ final readonly class Specification
     private static function starting(Layer $layer, Catalogue $catalogue): array
     {
         $starting = [];
-        foreach (JsonDocument::entries($layer->data['starting_values'] ?? [], $layer->label, '"starting_values"') as $id => $list) {
+        foreach (JsonDocument::entries(
+            $layer->data['starting_values'] ?? [],
+            $layer->label,
+            '"starting_values"',
+        ) as $id => $list) {
             $descriptor = $catalogue->find($id);
             foreach (is_array($list) && array_is_list($list) ? $list : [$list] as $value) {
                 if ($descriptor !== null) {
-                    $starting[$id][] = Requirement::read($descriptor, $value, $layer->setBy, $layer->label.', "starting_values"')->required();
+                    $starting[$id][] = Requirement::read(
+                        $descriptor,
+                        $value,
+                        $layer->setBy,
+                        $layer->label.', "starting_values"',
+                    )->required();
                 }
             }
         }
@@ -301,7 +431,11 @@ final readonly class Specification
         $size = $part->single(RequirementId::PICTURE_RESOLUTION);
         if ($size !== null) {
             $resolution = Resolution::parse($size);
-            $derived += ['resolution' => $size, 'width' => (string) $resolution->width, 'height' => (string) $resolution->height];
+            $derived += [
+                'resolution' => $size,
+                'width' => (string) $resolution->width,
+                'height' => (string) $resolution->height,
+            ];
         }
         try {
             $range = $part->expected();
@@ -319,10 +453,14 @@ final readonly class Specification
         if ($camera !== null && preg_match('~[*?]~', $camera) !== 1) {
             $derived['camera'] = $camera;
         }
-        $values = PieceValues::of(array_filter($this->values, static fn (string $v): bool => $v !== '') + $derived + ['part' => $part->name]);
+        $values = PieceValues::of(
+            array_filter($this->values, static fn (string $v): bool => $v !== '') + $derived + ['part' => $part->name],
+        );
         $kinds = $part->kinds();
 
-        return $values->withExtensions(array_map(static fn (\PlainLedger\Core\Media\Kind $k): string => $k->usualExtension(), $kinds));
+        return $values->withExtensions(
+            array_map(static fn (\PlainLedger\Core\Media\Kind $k): string => $k->usualExtension(), $kinds),
+        );
     }
 
     /**
@@ -332,6 +470,14 @@ final readonly class Specification
      */
     public function startingRanges(): array
     {
-        return array_map(FrameRange::parse(...), array_values(array_filter($this->startingValues[RequirementId::TIME_RANGE] ?? [], static fn (string $v): bool => $v !== 'timeline')));
+        return array_map(
+            FrameRange::parse(...),
+            array_values(
+                array_filter(
+                    $this->startingValues[RequirementId::TIME_RANGE] ?? [],
+                    static fn (string $v): bool => $v !== 'timeline',
+                ),
+            ),
+        );
     }
 }

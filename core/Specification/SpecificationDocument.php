@@ -12,14 +12,30 @@ final readonly class SpecificationDocument
     {
         $document = ['format' => Specification::FORMAT, 'version' => 1, 'title' => $specification->title];
         $values = array_filter($specification->values, static fn (string $v): bool => $v !== '');
-        if (count($specification->parts) === 1 && $specification->parts[0]->name === $specification->parts[0]->delivers->value) {
-            $document += ['delivers' => $specification->parts[0]->delivers->value, 'values' => (object) $values, 'require' => self::require($specification->parts[0])];
+        if (
+            count($specification->parts) === 1
+            && $specification->parts[0]->name === $specification->parts[0]->delivers->value
+        ) {
+            $document += [
+                'delivers' => $specification->parts[0]->delivers->value,
+                'values' => (object) $values,
+                'require' => self::require($specification->parts[0]),
+            ];
         } else {
-            $document += ['values' => (object) $values, 'parts' => array_map(static fn (Part $p): array => ['name' => $p->name, 'delivers' => $p->delivers->value]
-                + ($p->madeFrom === null ? [] : ['made_from' => $p->madeFrom]) + ['require' => self::require($p)], $specification->parts)];
+            $document += [
+                'values' => (object) $values,
+                'parts' => array_map(
+                    static fn (Part $p): array => ['name' => $p->name, 'delivers' => $p->delivers->value]
+                        + ($p->madeFrom === null ? [] : ['made_from' => $p->madeFrom])
+                            + ['require' => self::require($p)],
+                    $specification->parts,
+                ),
+            ];
         }
 
-        return $document + ($specification->startingValues === [] ? [] : ['starting_values' => $specification->startingValues]);
+        return $document + (
+            $specification->startingValues === [] ? [] : ['starting_values' => $specification->startingValues]
+        );
     }
 
     /** @return object a JSON object, also where nothing is asked */
@@ -32,7 +48,10 @@ final readonly class SpecificationDocument
     public static function ask(Requirement $requirement): mixed
     {
         $more = array_filter(
-            ['level' => $requirement->level === Level::Must ? null : $requirement->level->value, 'why' => $requirement->why],
+            [
+                'level' => $requirement->level === Level::Must ? null : $requirement->level->value,
+                'why' => $requirement->why,
+            ],
             is_string(...),
         );
         $value = $requirement->descriptor->type->format()->write($requirement->value);

@@ -18,7 +18,8 @@ final readonly class Tolerance
         $value = Fraction::parse(rtrim($plain, "% \t"), 'a tolerance', '2/255, 0.01 or 1%');
         $value = match (true) {
             str_ends_with($plain, '%') => $value->dividedBy(100)->simplified(),
-            $value->isGreaterThanOrEqualTo(1) && preg_match('~^\d+$~', $plain) === 1 => $value->dividedBy(255)->simplified(),
+            $value->isGreaterThanOrEqualTo(1)
+                && preg_match('~^\d+$~', $plain) === 1 => $value->dividedBy(255)->simplified(),
             default => $value,
         };
         if ($value->isLessThan(0) || $value->isGreaterThanOrEqualTo(1)) {
@@ -33,7 +34,9 @@ final readonly class Tolerance
     {
         $steps = $value->multipliedBy(255)->simplified();
 
-        return $steps->getDenominator()->isEqualTo(1) && ! $steps->isZero() ? "{$steps->getNumerator()}/255" : Fraction::write($value);
+        return $steps->getDenominator()->isEqualTo(1) && ! $steps->isZero()
+            ? "{$steps->getNumerator()}/255"
+            : Fraction::write($value);
     }
 
     public static function spoken(BigRational $value): string

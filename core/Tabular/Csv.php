@@ -39,6 +39,10 @@ final readonly class Csv
     /** Numbers and frame ranges may begin with a sign; a spreadsheet runs other things that do. */
     private static function runs(string $value): bool
     {
-        return $value !== '' && (str_contains("=@\t\r", $value[0]) || (in_array($value[0], ['+', '-'], true) && preg_match('~^[+-]\d[\d.,x-]*$~', $value) !== 1));
+        return $value !== ''
+            && (
+                str_contains("=@\t\r", $value[0])
+                || (in_array($value[0], ['+', '-'], true) && preg_match('~^[+-]\d[\d.,x-]*$~', $value) !== 1)
+            );
     }
 }

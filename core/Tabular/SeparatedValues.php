@@ -39,7 +39,10 @@ final readonly class SeparatedValues
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
         }
         if (str_contains(substr($text, 0, 4096), "\0") || str_starts_with($bytes, "PK\x03\x04")) {
-            throw TableRefused::because($label, 'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.');
+            throw TableRefused::because(
+                $label,
+                'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.',
+            );
         }
 
         return $text;
@@ -51,7 +54,12 @@ final readonly class SeparatedValues
         $lines = array_slice(preg_split('~\R~', substr($text, 0, 20_000)) ?: [], 0, 10);
         $best = [',', 0];
         foreach ([',', ';', "\t", '|'] as $each) {
-            $counts = array_filter(array_map(static fn (string $line): int => substr_count((string) preg_replace('~"[^"]*"~', '', $line), $each), $lines));
+            $counts = array_filter(
+                array_map(
+                    static fn (string $line): int => substr_count((string) preg_replace('~"[^"]*"~', '', $line), $each),
+                    $lines,
+                ),
+            );
             $often = $counts === [] ? 0 : count($counts) * (count(array_unique($counts)) === 1 ? 2 : 1) * min($counts);
             $best = $often > $best[1] ? [$each, $often] : $best;
         }
@@ -70,7 +78,10 @@ final readonly class SeparatedValues
         fwrite($stream, str_replace(["\r\n", "\r"], "\n", $text));
         rewind($stream);
         while (($row = fgetcsv($stream, null, $between, '"', '')) !== false) {
-            $rows[] = array_map(static fn (?string $cell): string => Csv::plain($cell ?? ''), array_slice($row, 0, Table::MOST_COLUMNS));
+            $rows[] = array_map(
+                static fn (?string $cell): string => Csv::plain($cell ?? ''),
+                array_slice($row, 0, Table::MOST_COLUMNS),
+            );
             if (count($rows) > Table::MOST_ROWS + 40) {
                 break;
             }

@@ -29,7 +29,8 @@ final readonly class Table
      */
     public static function of(array $cells, string $label, \Closure $isHeading): self
     {
-        $head = self::headingRow($cells, $isHeading) ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
+        $head = self::headingRow($cells, $isHeading)
+            ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
         $headings = array_map(self::text(...), array_slice($cells[$head], 0, self::MOST_COLUMNS));
         $second = array_map(self::text(...), array_slice($cells[$head + 1] ?? [], 0, self::MOST_COLUMNS));
         $start = $head + 1;
@@ -38,7 +39,9 @@ final readonly class Table
             foreach ($second as $c => $word) {
                 $before = ($headings[$c] ?? '') !== '' ? $headings[$c] : $before;
                 // a merged cell stands above several: the word below it says which
-                $headings[$c] = $word === '' ? $headings[$c] ?? '' : ($isHeading($word) ? $word : trim("{$before} {$word}"));
+                $headings[$c] = $word === ''
+                    ? $headings[$c] ?? ''
+                    : ($isHeading($word) ? $word : trim("{$before} {$word}"));
             }
             $start++;
         }
@@ -51,7 +54,10 @@ final readonly class Table
                 continue;
             }
             if (count($rows) >= self::MOST_ROWS) {
-                throw TableRefused::because($label, 'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.');
+                throw TableRefused::because(
+                    $label,
+                    'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.',
+                );
             }
             $rows[] = array_pad($row, count($headings), '');
             $lines[] = $i + 1;
@@ -92,7 +98,9 @@ final readonly class Table
         $known = array_filter($own, static fn (string $word): bool => $isHeading($word));
 
         // words below empty headings, and nothing that could be a value
-        return $known !== [] && count($known) === count($own) && array_filter(array_keys($own), static fn (int $c): bool => ($first[$c] ?? '') === '') !== [];
+        return $known !== []
+            && count($known) === count($own)
+            && array_filter(array_keys($own), static fn (int $c): bool => ($first[$c] ?? '') === '') !== [];
     }
 
     private static function text(mixed $cell): string
@@ -100,7 +108,9 @@ final readonly class Table
         $text = match (true) {
             is_string($cell) => $cell,
             is_int($cell) => (string) $cell,
-            is_float($cell) => $cell === floor($cell) && abs($cell) < 1e15 ? number_format($cell, 0, '.', '') : (string) json_encode($cell),
+            is_float($cell) => $cell === floor($cell) && abs($cell) < 1e15
+                ? number_format($cell, 0, '.', '')
+                : (string) json_encode($cell),
             is_bool($cell) => $cell ? 'yes' : 'no',
             default => '',
         };

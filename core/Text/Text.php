@@ -25,7 +25,9 @@ final readonly class Text
     /** A name that should be UTF-8 and was written by something that knew Latin-1 alone is read as that. */
     public static function named(string $raw): string
     {
-        return self::shown(mb_check_encoding($raw, 'UTF-8') ? $raw : mb_convert_encoding($raw, 'UTF-8', 'Windows-1252'));
+        return self::shown(
+            mb_check_encoding($raw, 'UTF-8') ? $raw : mb_convert_encoding($raw, 'UTF-8', 'Windows-1252'),
+        );
     }
 
     /** @param  array<int|string, string>  $match */

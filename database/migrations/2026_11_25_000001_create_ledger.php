@@ -127,7 +127,10 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['checks', 'deliveries', 'scenes', 'parts', 'deliverables', 'specification_revisions', 'specifications', 'intake_roots', 'memberships', 'productions', 'users'] as $table) {
+        foreach ([
+            'checks', 'deliveries', 'scenes', 'parts', 'deliverables', 'specification_revisions', 'specifications',
+            'intake_roots', 'memberships', 'productions', 'users',
+        ] as $table) {
             Schema::dropIfExists($table);
         }
     }

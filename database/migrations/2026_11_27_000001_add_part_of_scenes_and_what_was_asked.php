@@ -43,7 +43,12 @@ return new class extends Migration
             $layers = json_decode((string) $check->layers, true, 64, JSON_THROW_ON_ERROR);
             $asked = array_map(static fn (array $l): array => [$l['set_by'], $l['data']], $layers);
             $summary = json_decode((string) $check->summary, true);
-            DB::table('checks')->where('id', $check->id)->update(['trouble' => $summary['causes'][0]['side'] ?? null, 'asked' => hash('sha256', json_encode($asked, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION))]);
+            DB::table('checks')->where('id', $check->id)->update(
+                [
+                    'trouble' => $summary['causes'][0]['side'] ?? null,
+                    'asked' => hash('sha256', json_encode($asked, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
+                ],
+            );
         }
         foreach (self::REFERENCES as $name => $columns) {
             Schema::table($name, function (Blueprint $table) use ($columns): void {

@@ -37,7 +37,9 @@ return new class extends Migration
     {
         Schema::table('productions', fn (Blueprint $table) => $table->dropColumn('limits'));
         foreach (DB::table('scenes')->orderBy('id')->lazyById(100) as $scene) {
-            DB::table('scenes')->where('id', $scene->id)->update(['content' => DB::table('scene_texts')->where('hash', $scene->hash)->value('content') ?? '']);
+            DB::table('scenes')->where('id', $scene->id)->update(
+                ['content' => DB::table('scene_texts')->where('hash', $scene->hash)->value('content') ?? ''],
+            );
         }
         Schema::table('scenes', function (Blueprint $table): void {
             $table->dropIndex(['hash']);

@@ -8,8 +8,10 @@ namespace Tests\Architecture;
 final readonly class Rooms
 {
     public const ORDER = [
-        'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Naming', 'Specification', 'Scene', 'Delivery', 'Matching', 'Checking',
-        'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Messages', 'Report', 'Calculator',
+        'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Naming', 'Specification', 'Scene', 'Delivery', 'Matching',
+        'Checking',
+        'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Messages', 'Report',
+        'Calculator',
     ];
 
     /** @return list<string> the rooms that one may use, itself last */

@@ -12,12 +12,18 @@ final class CorePurityTest extends TestCase
     /** What `use` and fully qualified names may begin with. */
     private const ALLOWED = ['PlainLedger\\Core\\', 'Brick\\Math\\'];
 
-    private const FORBIDDEN_CALLS = ['time', 'microtime', 'date', 'now', 'getenv', 'env', 'config', 'app', 'storage_path', 'base_path', 'print_r', 'var_dump', 'printf', 'error_log', 'exec', 'shell_exec', 'system', 'passthru', 'proc_open', 'eval', 'unserialize', 'curl_init'];
+    private const FORBIDDEN_CALLS = [
+        'time', 'microtime', 'date', 'now', 'getenv', 'env', 'config', 'app', 'storage_path', 'base_path', 'print_r',
+        'var_dump', 'printf', 'error_log', 'exec', 'shell_exec', 'system', 'passthru', 'proc_open', 'eval',
+        'unserialize', 'curl_init',
+    ];
 
     /** @return iterable<string, string> path to source */
     private static function sources(): iterable
     {
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core', \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core', \FilesystemIterator::SKIP_DOTS),
+        ) as $file) {
             if ($file instanceof \SplFileInfo && $file->getExtension() === 'php') {
                 yield $file->getPathname() => (string) file_get_contents($file->getPathname());
             }
@@ -37,7 +43,11 @@ final class CorePurityTest extends TestCase
                 if (! str_contains($name, '\\')) {
                     continue;
                 }
-                $inside = array_filter(self::ALLOWED, static fn (string $start): bool => str_starts_with($name.'\\', $start) || str_starts_with($name, $start));
+                $inside = array_filter(
+                    self::ALLOWED,
+                    static fn (string $start): bool => str_starts_with($name.'\\', $start)
+                        || str_starts_with($name, $start),
+                );
                 self::assertNotSame([], $inside, "{$path} names {$name}");
             }
         }
@@ -47,10 +57,17 @@ final class CorePurityTest extends TestCase
     public function test_it_reads_no_clock_no_setting_and_prints_nothing(): void
     {
         foreach (self::sources() as $path => $source) {
-            $tokens = array_values(array_filter(\PhpToken::tokenize($source), static fn (\PhpToken $t): bool => ! $t->isIgnorable()));
+            $tokens = array_values(
+                array_filter(\PhpToken::tokenize($source), static fn (\PhpToken $t): bool => ! $t->isIgnorable()),
+            );
             foreach ($tokens as $i => $token) {
-                self::assertFalse($token->is([T_ECHO, T_PRINT, T_EXIT, T_EVAL, T_GLOBAL]), "{$path}:{$token->line} {$token->text}");
-                $called = $token->is(T_STRING) && ($tokens[$i + 1]->text ?? '') === '(' && ! in_array($tokens[$i - 1]->text ?? '', ['->', '?->', '::', 'function', 'new'], true);
+                self::assertFalse(
+                    $token->is([T_ECHO, T_PRINT, T_EXIT, T_EVAL, T_GLOBAL]),
+                    "{$path}:{$token->line} {$token->text}",
+                );
+                $called = $token->is(T_STRING)
+                    && ($tokens[$i + 1]->text ?? '') === '('
+                    && ! in_array($tokens[$i - 1]->text ?? '', ['->', '?->', '::', 'function', 'new'], true);
                 if ($called) {
                     self::assertNotContains(strtolower($token->text), self::FORBIDDEN_CALLS, "{$path}:{$token->line}");
                 }

@@ -36,16 +36,42 @@ final class BehindProxyTest extends LedgerTestCase
         [$this->port, $this->inner] = [self::freePort(), self::freePort()];
         $key = openssl_pkey_new(['private_key_bits' => 2048]) ?: throw new \RuntimeException('There is no key.');
         $request = openssl_csr_new(['commonName' => self::NAME], $key);
-        $certificate = openssl_csr_sign($request instanceof \OpenSSLCertificateSigningRequest ? $request : throw new \RuntimeException('There is no request.'), null, $key, 2) ?: throw new \RuntimeException('There is no certificate.');
+        $certificate = openssl_csr_sign(
+            $request instanceof \OpenSSLCertificateSigningRequest
+                ? $request
+                : throw new \RuntimeException('There is no request.'),
+            null,
+            $key,
+            2,
+        )
+            ?: throw new \RuntimeException('There is no certificate.');
         openssl_x509_export($certificate, $pem);
         openssl_pkey_export($key, $private);
         file_put_contents("{$this->home}/own.pem", $pem.$private);
         $environment = [
-            'APP_URL' => 'https://'.self::NAME, 'LEDGER_PROXIES' => '127.0.0.1', 'APP_ENV' => 'production', 'APP_KEY' => (string) config('app.key'), 'APP_DEBUG' => 'false',
+            'APP_URL' => 'https://'.self::NAME,
+            'LEDGER_PROXIES' => '127.0.0.1',
+            'APP_ENV' => 'production',
+            'APP_KEY' => (string) config('app.key'),
+            'APP_DEBUG' => 'false',
             'SESSION_DRIVER' => 'database', 'LEDGER_INTAKE' => $this->intake->folder,
         ] + $this->surroundings();
-        $this->serve([PHP_BINARY, '-d', 'expose_php=1', '-S', "127.0.0.1:{$this->inner}", '-t', 'public', 'server.php'], $environment, $this->inner);
-        $this->serve([PHP_BINARY, 'tests/Feature/Support/tls-proxy.php', (string) $this->port, (string) $this->inner, "{$this->home}/own.pem"], [], $this->port);
+        $this->serve(
+            [PHP_BINARY, '-d', 'expose_php=1', '-S', "127.0.0.1:{$this->inner}", '-t', 'public', 'server.php'],
+            $environment,
+            $this->inner,
+        );
+        $this->serve(
+            [
+                PHP_BINARY,
+                'tests/Feature/Support/tls-proxy.php',
+                (string) $this->port,
+                (string) $this->inner,
+                "{$this->home}/own.pem",
+            ],
+            [],
+            $this->port,
+        );
     }
 
     protected function tearDown(): void
@@ -96,9 +122,21 @@ final class BehindProxyTest extends LedgerTestCase
         $told = [];
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_URL => "https://{$host}:{$this->port}{$path}", CURLOPT_RESOLVE => ["{$host}:{$this->port}:127.0.0.1"], CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_HTTPHEADER => ["Host: {$host}", 'Expect:', ...$headers],
-            CURLOPT_COOKIE => implode('; ', array_map(static fn (string $n, string $v): string => "{$n}={$v}", array_keys($this->cookies), $this->cookies)),
+            CURLOPT_URL => "https://{$host}:{$this->port}{$path}",
+            CURLOPT_RESOLVE => ["{$host}:{$this->port}:127.0.0.1"],
+            CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_SSL_VERIFYHOST => 0,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 20,
+            CURLOPT_HTTPHEADER => ["Host: {$host}", 'Expect:', ...$headers],
+            CURLOPT_COOKIE => implode(
+                '; ',
+                array_map(
+                    static fn (string $n, string $v): string => "{$n}={$v}",
+                    array_keys($this->cookies),
+                    $this->cookies,
+                ),
+            ),
             CURLOPT_HEADERFUNCTION => static function ($curl, string $line) use (&$told): int {
                 if (str_contains($line, ':')) {
                     [$name, $value] = explode(':', trim($line), 2);
@@ -138,11 +176,26 @@ final class BehindProxyTest extends LedgerTestCase
 
         // somebody signs in, and is who the proxy says they come from
         $token = rawurldecode($this->cookies['XSRF-TOKEN']);
-        [$status, $headers] = $this->value('/sign-in', ['email' => 'coordinator@harbour.example', 'password' => 'a long password'], ["X-XSRF-TOKEN: {$token}"]);
-        self::assertSame([302, ['https://'.self::NAME]], [$status, array_map(static fn (string $l): string => rtrim($l, '/'), $headers['location'])]);
+        [$status, $headers] = $this->value(
+            '/sign-in',
+            ['email' => 'coordinator@harbour.example', 'password' => 'a long password'],
+            ["X-XSRF-TOKEN: {$token}"],
+        );
+        self::assertSame(
+            [302, ['https://'.self::NAME]],
+            [$status, array_map(static fn (string $l): string => rtrim($l, '/'), $headers['location'])],
+        );
         [$status, $headers] = $this->value('/calculator');
         self::assertSame([200, ['no-store, private']], [$status, $headers['cache-control']]);
-        self::assertSame(['203.0.113.7'], DB::connection('side')->table('sessions')->whereNotNull('user_id')->pluck('ip_address')->unique()->values()->all());
+        self::assertSame(
+            ['203.0.113.7'],
+            DB::connection('side')->table('sessions')
+                ->whereNotNull('user_id')
+                ->pluck('ip_address')
+                ->unique()
+                ->values()
+                ->all(),
+        );
     }
 
     public function test_other_names_get_nothing(): void
@@ -166,11 +219,21 @@ final class BehindProxyTest extends LedgerTestCase
             unlink(public_path('robots.txt.probe.txt'));
         }
         self::assertSame([200, "x\n"], [$status, $body]);
-        foreach (['content-security-policy', 'x-content-type-options', 'x-frame-options', 'referrer-policy', 'permissions-policy', 'cross-origin-opener-policy'] as $header) {
+        foreach ([
+            'content-security-policy', 'x-content-type-options', 'x-frame-options', 'referrer-policy',
+            'permissions-policy', 'cross-origin-opener-policy',
+        ] as $header) {
             self::assertArrayHasKey($header, $headers);
         }
         self::assertArrayNotHasKey('x-powered-by', $headers);
-        foreach (['/../.env', '/..%2f.env', '/index.php', '/.htaccess', '/build/../../.env', "/robots.txt\0.css"] as $path) {
+        foreach ([
+            '/../.env',
+            '/..%2f.env',
+            '/index.php',
+            '/.htaccess',
+            '/build/../../.env',
+            "/robots.txt\0.css",
+        ] as $path) {
             [$status, , $body] = $this->value(str_replace("\0", '%00', $path));
             self::assertStringNotContainsString('APP_KEY', $body);
             self::assertNotSame(500, $status, $path);

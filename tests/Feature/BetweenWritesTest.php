@@ -11,26 +11,40 @@ use Tests\Feature\Support\LedgerTestCase;
 /** Whatever is broken off between any two writes is there as a whole, or not at all. */
 final class BetweenWritesTest extends LedgerTestCase
 {
-    private const TABLES = ['checks', 'deliveries', 'waivers', 'ticks', 'deliverables', 'parts', 'changes', 'specification_revisions', 'scenes'];
+    private const TABLES = [
+        'checks', 'deliveries', 'waivers', 'ticks', 'deliverables', 'parts', 'changes', 'specification_revisions',
+        'scenes',
+    ];
 
     /** @return iterable<string, array{\Closure(self): void}> */
     public static function actions(): iterable
     {
         yield 'a check of a folder' => [static function (self $test): void {
-            $test->actingAs($test->artist)->post("/deliverables/{$test->deliverable->id}/checks", ['root' => $test->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
+            $test->actingAs($test->artist)->post(
+                "/deliverables/{$test->deliverable->id}/checks",
+                ['root' => $test->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+            );
         }];
         yield 'an import of a list' => [static function (self $test): void {
             $file = "code,range,title\nTC_010,1001-1020,changed\nTC_101,1-10,one\nTC_102,1-20,two\n";
             $given = ['specification' => $test->deliverable->specification_id, 'text' => $file, 'name' => 'list.csv'];
-            $seal = $test->actingAs($test->coordinator)->postJson("/productions/{$test->production->id}/list/read", $given)->json('seal');
+            $seal = $test->actingAs($test->coordinator)
+                ->postJson("/productions/{$test->production->id}/list/read", $given)
+                ->json('seal');
             $test->post("/productions/{$test->production->id}/list", $given + ['seal' => $seal]);
         }];
         yield 'one value of many' => [static function (self $test): void {
             $ids = [$test->deliverable->id, $test->others->id];
-            $test->actingAs($test->coordinator)->post("/productions/{$test->production->id}/together", ['deliverables' => $ids, 'id' => 'time.range', 'value' => '1-33', 'level' => 'must']);
+            $test->actingAs($test->coordinator)->post(
+                "/productions/{$test->production->id}/together",
+                ['deliverables' => $ids, 'id' => 'time.range', 'value' => '1-33', 'level' => 'must'],
+            );
         }];
         yield 'settings of a scene' => [static function (self $test): void {
-            $test->actingAs($test->artist)->post("/deliverables/{$test->deliverable->id}/scene", ['pasted' => "resolution = 64x36\nformat = png", 'name' => 'scene.txt']);
+            $test->actingAs($test->artist)->post(
+                "/deliverables/{$test->deliverable->id}/scene",
+                ['pasted' => "resolution = 64x36\nformat = png", 'name' => 'scene.txt'],
+            );
         }];
     }
 

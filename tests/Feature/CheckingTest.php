@@ -17,26 +17,42 @@ final class CheckingTest extends LedgerTestCase
 {
     private function checkFolder(string $below = 'TC_010/v1', string $depth = 'quick'): Check
     {
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => $below, 'depth' => $depth])->assertRedirect("/deliverables/{$this->deliverable->id}/frames")->assertSessionHasNoErrors();
+        $this->actingAs($this->artist)
+            ->post(
+                "/deliverables/{$this->deliverable->id}/checks",
+                ['root' => $this->root(), 'below' => $below, 'depth' => $depth],
+            )
+            ->assertRedirect("/deliverables/{$this->deliverable->id}/frames")
+            ->assertSessionHasNoErrors();
 
         return Check::query()->latest('id')->firstOrFail();
     }
 
     private function drop(string $content, string $name = 'scene.json'): \Illuminate\Testing\TestResponse
     {
-        return $this->actingAs($this->artist)->from("/deliverables/{$this->deliverable->id}/scene")->post("/deliverables/{$this->deliverable->id}/scene", ['settings' => UploadedFile::fake()->createWithContent($name, $content)]);
+        return $this->actingAs($this->artist)
+            ->from("/deliverables/{$this->deliverable->id}/scene")
+            ->post(
+                "/deliverables/{$this->deliverable->id}/scene",
+                ['settings' => UploadedFile::fake()->createWithContent($name, $content)],
+            );
     }
 
     private static function scene(array $settings): string
     {
-        return (string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'scene' => ['saved' => true], 'settings' => $settings]);
+        return (string) json_encode(
+            ['format' => 'plain-ledger/scene', 'version' => 1, 'scene' => ['saved' => true], 'settings' => $settings],
+        );
     }
 
     public function test_a_folder_is_checked_and_the_ledger_says_what_is_wrong(): void
     {
         $check = $this->checkFolder();
 
-        self::assertSame(['done', 'unbalanced', '4 frames to render'], [$check->state, $check->verdict, $check->holds_up]);
+        self::assertSame(
+            ['done', 'unbalanced', '4 frames to render'],
+            [$check->state, $check->verdict, $check->holds_up],
+        );
         $page = $this->page("/deliverables/{$this->deliverable->id}/frames");
         self::assertSame('render-stopped', $page['ledger']['document']['causes'][0]['id']);
         self::assertSame('1007-1010', $page['ledger']['document']['sequences'][0]['rerender']);
@@ -48,9 +64,16 @@ final class CheckingTest extends LedgerTestCase
     public function test_scene_and_files_stand_side_by_side_whichever_came_first(): void
     {
         $this->checkFolder();
-        $this->drop(self::scene(['time.rate' => '25', 'time.range' => '1001-1010', 'future.setting' => 1]))->assertSessionHasNoErrors();
+        $this->drop(
+            self::scene(['time.rate' => '25', 'time.range' => '1001-1010', 'future.setting' => 1]),
+        )->assertSessionHasNoErrors();
         $page = $this->page("/deliverables/{$this->deliverable->id}/scene");
-        $range = array_values(array_filter($page['ledger']['document']['entries'], static fn (array $e): bool => $e['id'] === 'time.range'))[0];
+        $range = array_values(
+            array_filter(
+                $page['ledger']['document']['entries'],
+                static fn (array $e): bool => $e['id'] === 'time.range',
+            ),
+        )[0];
 
         self::assertSame(['1001-1010', '1001-1006'], [$range['scene']['found'], $range['files']['found']]);
         self::assertContains('rate-of-another-standard', array_column($page['ledger']['document']['causes'], 'id'));
@@ -65,14 +88,22 @@ final class CheckingTest extends LedgerTestCase
     public function test_a_check_keeps_the_revision_it_used(): void
     {
         $first = $this->checkFolder();
-        $this->actingAs($this->coordinator)->patch("/deliverables/{$this->deliverable->id}/requirements", ['id' => 'picture.resolution', 'value' => '128 x 72', 'level' => 'must', 'scope' => 'specification'])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator)
+            ->patch(
+                "/deliverables/{$this->deliverable->id}/requirements",
+                ['id' => 'picture.resolution', 'value' => '128 x 72', 'level' => 'must', 'scope' => 'specification'],
+            )
+            ->assertSessionHasNoErrors();
         $second = $this->checkFolder();
 
         self::assertSame([1, 2], [$first->revision->number, $second->revision->number]);
         $old = $this->page("/checks/{$first->id}");
         self::assertSame('64x36', $old['ledger']['document']['entries'][0]['required']);
         self::assertFalse($old['ledger']['current']);
-        self::assertSame('128x72', $this->page("/checks/{$second->id}")['ledger']['document']['entries'][0]['required']);
+        self::assertSame(
+            '128x72',
+            $this->page("/checks/{$second->id}")['ledger']['document']['entries'][0]['required'],
+        );
     }
 
     public function test_deliveries_are_stored_apart_and_read_back_whole(): void
@@ -102,7 +133,10 @@ final class CheckingTest extends LedgerTestCase
         Queue::assertPushed(ScanSlice::class);
         self::assertSame('queued', $check->state);
         $this->getJson("/checks/{$check->id}/progress")->assertJson(['state' => 'queued', 'done' => 0]);
-        $this->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'])->assertSessionHasErrors('below');
+        $this->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'],
+        )->assertSessionHasErrors('below');
 
         $this->post("/checks/{$check->id}/stop");
         (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));
@@ -137,7 +171,10 @@ final class CheckingTest extends LedgerTestCase
 
         self::assertSame('failed', $check->refresh()->state);
         self::assertStringContainsString('is not in this intake', (string) $check->fault);
-        self::assertSame($check->fault, $this->page("/deliverables/{$this->deliverable->id}/frames")['broken']['says'] ?? null);
+        self::assertSame(
+            $check->fault,
+            $this->page("/deliverables/{$this->deliverable->id}/frames")['broken']['says'] ?? null,
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -147,15 +184,20 @@ final class CheckingTest extends LedgerTestCase
         yield 'cut off' => ['{"format": "plain-ledger/scene", "version": 1, "settings": {"time.rate"', 'cut short'];
         yield 'another format' => ['{"format": "plain-ledger/specification", "version": 1}', 'plain-ledger/scene'];
         yield 'another version' => ['{"format": "plain-ledger/scene", "version": 7}', 'version 7'];
-        yield 'wrong types' => ['{"format": "plain-ledger/scene", "version": 1, "settings": "x"}', '"settings" must be an object'];
+        yield 'wrong types' => [
+            '{"format": "plain-ledger/scene", "version": 1, "settings": "x"}',
+            '"settings" must be an object',
+        ];
         yield 'empty' => ['', 'empty'];
         yield 'not UTF-8' => ["{\"format\": \"\xFF\"}", 'UTF-8'];
         yield 'too large' => [str_repeat(' ', 4_100_000), 'at most 4 MB'];
     }
 
     #[DataProvider('badScenes')]
-    public function test_a_settings_file_that_cannot_be_used_is_refused_in_one_sentence(string $content, string $says): void
-    {
+    public function test_a_settings_file_that_cannot_be_used_is_refused_in_one_sentence(
+        string $content,
+        string $says,
+    ): void {
         $response = $this->drop($content, '<b>bad</b>.json');
         $response->assertSessionHasErrors('settings');
         $said = (string) session('errors')?->first('settings');
@@ -167,7 +209,12 @@ final class CheckingTest extends LedgerTestCase
 
     public function test_names_with_markup_and_odd_bytes_do_no_harm(): void
     {
-        foreach (['<script>x<script>.png', "line\nbreak.png", "bad\xFFbyte.png", str_repeat('n', 251).'.png'] as $name) {
+        foreach ([
+            '<script>x<script>.png',
+            "line\nbreak.png",
+            "bad\xFFbyte.png",
+            str_repeat('n', 251).'.png',
+        ] as $name) {
             $this->intake->put("tide/TC_010/v1/{$name}", 'x');
         }
         $this->checkFolder();
@@ -176,6 +223,9 @@ final class CheckingTest extends LedgerTestCase
         self::assertContains('line\x0Abreak.png', $strays);
         self::assertContains('bad\xFFbyte.png', $strays);
         self::assertContains('<script>x<script>.png', $strays);
-        self::assertStringNotContainsString('<script>x<script>', (string) $this->get("/deliverables/{$this->deliverable->id}/frames")->getContent());
+        self::assertStringNotContainsString(
+            '<script>x<script>',
+            (string) $this->get("/deliverables/{$this->deliverable->id}/frames")->getContent(),
+        );
     }
 }

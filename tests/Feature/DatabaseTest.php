@@ -27,7 +27,12 @@ final class DatabaseTest extends TestCase
     {
         parent::setUp();
         $this->bench = (new Workbench)->put('ledger.sqlite', '');
-        config(['database.connections.ledger.database' => "{$this->bench->folder}/ledger.sqlite", 'database.connections.ledger.journal_mode' => 'WAL']);
+        config(
+            [
+                'database.connections.ledger.database' => "{$this->bench->folder}/ledger.sqlite",
+                'database.connections.ledger.journal_mode' => 'WAL',
+            ],
+        );
         DB::purge('ledger');
     }
 
@@ -96,7 +101,13 @@ final class DatabaseTest extends TestCase
         }
         self::assertGreaterThan(30, $references);
         $this->artisan('migrate:reset', ['--force' => true])->assertSuccessful();
-        self::assertSame(['migrations'], array_column(DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'"), 'name'));
+        self::assertSame(
+            ['migrations'],
+            array_column(
+                DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'"),
+                'name',
+            ),
+        );
         $this->artisan('migrate', ['--force' => true])->assertSuccessful();
         DB::purge('side');
     }
@@ -107,10 +118,17 @@ final class DatabaseTest extends TestCase
         DB::insert('insert into t values (0)');
         DB::purge('ledger');
         $path = "{$this->bench->folder}/ledger.sqlite";
-        $code = 'require $argv[1]; for ($i = 0; $i < 25; $i++) { $p = new App\Database\ImmediatePdo("sqlite:".$argv[2]); $p->exec("pragma busy_timeout = 10000"); $p->beginTransaction(); $n = $p->query("select n from t")->fetchColumn(); usleep(200); $p->exec("update t set n = ".($n + 1)); $p->commit(); }';
+        $code = 'require $argv[1]; for ($i = 0; $i < 25; $i++) { $p = new '
+            .'App\Database\ImmediatePdo("sqlite:".$argv[2]); $p->exec("pragma busy_timeout = 10000"); '
+            .'$p->beginTransaction(); $n = $p->query("select n from t")->fetchColumn(); usleep(200); '
+            .'$p->exec("update t set n = ".($n + 1)); $p->commit(); }';
         $running = [];
         for ($client = 0; $client < 6; $client++) {
-            $running[] = proc_open([PHP_BINARY, '-r', $code, dirname(__DIR__, 2).'/vendor/autoload.php', $path], [2 => ['pipe', 'w']], $pipes[$client]);
+            $running[] = proc_open(
+                [PHP_BINARY, '-r', $code, dirname(__DIR__, 2).'/vendor/autoload.php', $path],
+                [2 => ['pipe', 'w']],
+                $pipes[$client],
+            );
         }
         foreach ($running as $client => $process) {
             self::assertIsResource($process);

@@ -15,7 +15,10 @@ final class IntakeRootsTest extends LedgerTestCase
     /** @return iterable<string, array{string}> beside a production whose files lie below `tide` */
     public static function refused(): iterable
     {
-        foreach (['{shot}', '', '.', '..', 'tide', 'TIDE/{learner}', 'tide/deeper/{shot}', 'tide/{shot}/x', '../tide', 'a/../tide', '/etc', 'x/./y'] as $path) {
+        foreach ([
+            '{shot}', '', '.', '..', 'tide', 'TIDE/{learner}', 'tide/deeper/{shot}', 'tide/{shot}/x', '../tide',
+            'a/../tide', '/etc', 'x/./y',
+        ] as $path) {
             yield "“{$path}”" => [$path];
         }
     }
@@ -23,14 +26,18 @@ final class IntakeRootsTest extends LedgerTestCase
     #[DataProvider('refused')]
     public function test_a_root_in_another_ones_place_is_refused(string $path): void
     {
-        $other = Production::query()->create(['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]]);
+        $other = Production::query()->create(
+            ['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]],
+        );
         $this->expectException(RootRefused::class);
         $other->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);
     }
 
     public function test_one_beside_it_is_not(): void
     {
-        $other = Production::query()->create(['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]]);
+        $other = Production::query()->create(
+            ['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]],
+        );
         $other->intakeRoots()->create(['label' => 'Intake', 'path' => 'tide_two/{shot}']);
         // of one production they may: its people are the same
         $this->production->intakeRoots()->create(['label' => 'Deeper', 'path' => 'tide/editorial']);
@@ -40,7 +47,16 @@ final class IntakeRootsTest extends LedgerTestCase
 
     public function test_codes_are_the_same_whatever_their_case(): void
     {
-        $begin = fn (string $code): int => $this->withoutMockingConsoleOutput()->artisan('ledger:begin', ['--name' => 'Somebody', '--email' => 'somebody@harbour.example', '--password' => 'quite a long password', '--production' => 'Another', '--code' => $code]);
+        $begin = fn (string $code): int => $this->withoutMockingConsoleOutput()->artisan(
+            'ledger:begin',
+            [
+                '--name' => 'Somebody',
+                '--email' => 'somebody@harbour.example',
+                '--password' => 'quite a long password',
+                '--production' => 'Another',
+                '--code' => $code,
+            ],
+        );
         self::assertSame(0, $begin('tc'));
         self::assertSame(1, Production::query()->count());
         foreach (['_', '-', '.', '__-', ''] as $none) {
@@ -49,7 +65,15 @@ final class IntakeRootsTest extends LedgerTestCase
         self::assertSame(0, $begin('A-B'));
         // its folder would be that of the one before
         self::assertSame(2, $begin('A_B'));
-        $this->actingAs($this->coordinator)->from('/x')->post("/productions/{$this->production->id}/deliverables", ['code' => 'tc_010', 'specification' => $this->deliverable->specification_id])->assertSessionHasErrors('code');
-        $this->withToken($this->coordinator->createToken('test', ['read'])->plainTextToken)->getJson('/api/productions/tc/deliverables/Tc_010/settings')->assertOk();
+        $this->actingAs($this->coordinator)
+            ->from('/x')
+            ->post(
+                "/productions/{$this->production->id}/deliverables",
+                ['code' => 'tc_010', 'specification' => $this->deliverable->specification_id],
+            )
+            ->assertSessionHasErrors('code');
+        $this->withToken($this->coordinator->createToken('test', ['read'])->plainTextToken)
+            ->getJson('/api/productions/tc/deliverables/Tc_010/settings')
+            ->assertOk();
     }
 }

@@ -14,13 +14,23 @@ final class IntakeTest extends LedgerTestCase
 {
     private function browse(string $below, ?User $as = null): \Illuminate\Testing\TestResponse
     {
-        return $this->actingAs($as ?? $this->artist)->getJson("/deliverables/{$this->deliverable->id}/intake?".http_build_query(['root' => $this->root(), 'below' => $below]));
+        return $this->actingAs($as ?? $this->artist)->getJson(
+            "/deliverables/{$this->deliverable->id}/intake?"
+                .http_build_query(['root' => $this->root(), 'below' => $below]),
+        );
     }
 
     public function test_an_artist_starts_in_their_own_part(): void
     {
         $this->browse('')->assertOk()->assertJson(['below' => 'TC_010', 'folders' => ['v1'], 'files' => 0]);
-        $this->browse('TC_010/v1')->assertOk()->assertJson(['files' => 6, 'sample' => ['TC_010.1001.png', 'TC_010.1002.png', 'TC_010.1003.png', 'TC_010.1004.png']]);
+        $this->browse('TC_010/v1')
+            ->assertOk()
+            ->assertJson(
+                [
+                    'files' => 6,
+                    'sample' => ['TC_010.1001.png', 'TC_010.1002.png', 'TC_010.1003.png', 'TC_010.1004.png'],
+                ],
+            );
     }
 
     public function test_a_coordinator_sees_every_part(): void
@@ -41,7 +51,11 @@ final class IntakeTest extends LedgerTestCase
     /** @return iterable<string, array{string}> */
     public static function outside(): iterable
     {
-        foreach (['..', '.', '/', 'TC_020', 'TC_010/../TC_020', '../elsewhere', 'TC_010/v1/../../TC_020', '/etc', '....//', "TC_010/v1\0", 'TC_010/out', 'TC_010/out/..', 'nowhere', '%2e%2e', 'TC_010/v1/TC_010.1001.png', str_repeat('a/', 400)] as $path) {
+        foreach ([
+            '..', '.', '/', 'TC_020', 'TC_010/../TC_020', '../elsewhere', 'TC_010/v1/../../TC_020', '/etc', '....//',
+            "TC_010/v1\0", 'TC_010/out', 'TC_010/out/..', 'nowhere', '%2e%2e', 'TC_010/v1/TC_010.1001.png',
+            str_repeat('a/', 400),
+        ] as $path) {
             yield json_encode($path) ?: $path => [$path];
         }
     }
@@ -50,7 +64,13 @@ final class IntakeTest extends LedgerTestCase
     public function test_what_lies_outside_is_refused_without_telling_of_it(string $below): void
     {
         symlink($this->intake->folder.'/elsewhere', $this->intake->folder.'/tide/TC_010/out');
-        foreach ([fn () => $this->browse($below), fn () => $this->actingAs($this->artist)->postJson("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => $below, 'depth' => 'quick'])] as $try) {
+        foreach ([
+            fn () => $this->browse($below),
+            fn () => $this->actingAs($this->artist)->postJson(
+                "/deliverables/{$this->deliverable->id}/checks",
+                ['root' => $this->root(), 'below' => $below, 'depth' => 'quick'],
+            ),
+        ] as $try) {
             $response = $try();
             // a trailing zero byte is cut off on the way in, and what is left is theirs
             if ($response->status() === 200 || $response->status() === 302) {
@@ -62,28 +82,46 @@ final class IntakeTest extends LedgerTestCase
             self::assertStringNotContainsString($this->intake->folder, (string) $response->getContent());
             self::assertStringNotContainsString('private.txt', (string) $response->getContent());
         }
-        self::assertSame(0, Check::query()->where('state', 'done')->whereNotIn('id', Check::query()->whereIn('order->folder', ['TC_010', 'TC_010/v1'])->pluck('id'))->count());
+        self::assertSame(
+            0,
+            Check::query()->where('state', 'done')
+                ->whereNotIn('id', Check::query()->whereIn('order->folder', ['TC_010', 'TC_010/v1'])->pluck('id'))
+                ->count(),
+        );
     }
 
     public function test_a_root_of_another_production_is_none_of_this_one(): void
     {
-        $foreign = \App\Models\Production::query()->create(['code' => 'XX', 'name' => 'Another', 'kind' => 'film', 'house' => []])->intakeRoots()->create(['label' => 'All', 'path' => 'elsewhere']);
+        $foreign = \App\Models\Production::query()->create(
+            ['code' => 'XX', 'name' => 'Another', 'kind' => 'film', 'house' => []],
+        )
+            ->intakeRoots()
+            ->create(['label' => 'All', 'path' => 'elsewhere']);
 
-        $this->actingAs($this->coordinator)->getJson("/deliverables/{$this->deliverable->id}/intake?root={$foreign->id}")->assertStatus(422);
+        $this->actingAs($this->coordinator)
+            ->getJson("/deliverables/{$this->deliverable->id}/intake?root={$foreign->id}")
+            ->assertStatus(422);
     }
 
     public function test_a_root_without_a_place_for_each_is_not_open_to_artists(): void
     {
         $shared = $this->production->intakeRoots()->create(['label' => 'Everything', 'path' => 'tide']);
 
-        $this->actingAs($this->artist)->getJson("/deliverables/{$this->deliverable->id}/intake?root={$shared->id}")->assertStatus(422);
-        $this->actingAs($this->coordinator)->getJson("/deliverables/{$this->deliverable->id}/intake?root={$shared->id}")->assertOk();
+        $this->actingAs($this->artist)
+            ->getJson("/deliverables/{$this->deliverable->id}/intake?root={$shared->id}")
+            ->assertStatus(422);
+        $this->actingAs($this->coordinator)
+            ->getJson("/deliverables/{$this->deliverable->id}/intake?root={$shared->id}")
+            ->assertOk();
     }
 
     public function test_a_link_out_of_the_folder_is_not_followed_by_a_check(): void
     {
         symlink('/etc/passwd', $this->intake->folder.'/tide/TC_010/v1/TC_010.1007.png');
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
+        $this->actingAs($this->artist)->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+        );
         $account = Check::query()->latest('id')->firstOrFail()->account();
 
         self::assertSame('1007', $account['sequences'][0]['damaged']);

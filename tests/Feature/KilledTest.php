@@ -36,8 +36,26 @@ final class KilledTest extends LedgerTestCase
 
     private function worker(): Process
     {
-        $command = [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.1', '--tries=2', '--timeout=1800', '--stop-when-empty'];
-        $worker = new Process($command, base_path(), $this->surroundings() + ['LEDGER_INTAKE' => $this->intake->folder, 'APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')], null, 60);
+        $command = [
+            PHP_BINARY,
+            'artisan',
+            'queue:work',
+            '--sleep=0.1',
+            '--tries=2',
+            '--timeout=1800',
+            '--stop-when-empty',
+        ];
+        $worker = new Process(
+            $command,
+            base_path(),
+            $this->surroundings() + [
+                'LEDGER_INTAKE' => $this->intake->folder,
+                'APP_ENV' => 'testing',
+                'APP_KEY' => (string) config('app.key'),
+            ],
+            null,
+            60,
+        );
         $worker->start();
 
         return $worker;
@@ -47,7 +65,12 @@ final class KilledTest extends LedgerTestCase
     {
         $this->deliverable->update(['overrides' => ['time.range' => "1001-{$frames}", 'content.black' => 'none']]);
         $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', "1001-{$frames}", Workbench::png());
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'])->assertRedirect();
+        $this->actingAs($this->artist)
+            ->post(
+                "/deliverables/{$this->deliverable->id}/checks",
+                ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'full'],
+            )
+            ->assertRedirect();
 
         return $this->deliverable->checks()->latest('id')->firstOrFail();
     }
@@ -64,7 +87,9 @@ final class KilledTest extends LedgerTestCase
     {
         $check = $this->order(3500);
         // by this it is known that it waits, and is not lost
-        self::assertTrue(DB::connection('side')->table('jobs')->where('payload', 'like', '%"check":'.$check->id.',%')->exists());
+        self::assertTrue(
+            DB::connection('side')->table('jobs')->where('payload', 'like', '%"check":'.$check->id.',%')->exists(),
+        );
         $worker = $this->worker();
         $this->until(static fn (): bool => ($check->refresh()->progress['done'] ?? 0) > 0);
         $worker->signal(SIGKILL);
@@ -83,9 +108,20 @@ final class KilledTest extends LedgerTestCase
         // slices follow one another as jobs of their own: this one is a single job
         foreach ([1, 2] as $_) {
             $command = [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.1', '--tries=2', '--timeout=1800'];
-            $worker = new Process($command, base_path(), ['LEDGER_SLICE' => '60', 'LEDGER_INTAKE' => $this->intake->folder] + $this->surroundings() + ['APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')]);
+            $worker = new Process(
+                $command,
+                base_path(),
+                ['LEDGER_SLICE' => '60', 'LEDGER_INTAKE' => $this->intake->folder]
+                    + $this->surroundings()
+                    + ['APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')],
+            );
             $worker->start();
-            $this->until(static fn (): bool => DB::connection('side')->table('workers')->where('pid', $worker->getPid())->whereNotNull('job_id')->exists());
+            $this->until(
+                static fn (): bool => DB::connection('side')->table('workers')
+                    ->where('pid', $worker->getPid())
+                    ->whereNotNull('job_id')
+                    ->exists(),
+            );
             $worker->signal(SIGKILL);
             $this->until(static fn (): bool => ! $worker->isRunning());
         }
@@ -111,10 +147,19 @@ final class KilledTest extends LedgerTestCase
     {
         $this->intake->frames('tide/TC_010/v2/TC_010.%04d.png', '1001-1400', Workbench::png());
         // what a request does that checks a few files at once
-        $script = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();'
-            .'$d = App\Models\Deliverable::query()->findOrFail('.$this->deliverable->id.'); $r = App\Models\IntakeRoot::query()->firstOrFail();'
-            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, "TC_010/v2", $d, true), PlainLedger\Core\Media\ScanDepth::Quick, $d->owner);';
-        $environment = ['LEDGER_FILES_AT_ONCE' => '400', 'LEDGER_INTAKE' => $this->intake->folder, 'APP_ENV' => 'testing', 'APP_KEY' => (string) config('app.key')];
+        $script = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; '
+            .'$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();'
+            .'$d = App\Models\Deliverable::query()->findOrFail('
+                .$this->deliverable->id
+                .'); $r = App\Models\IntakeRoot::query()->firstOrFail();'
+            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, '
+            .'"TC_010/v2", $d, true), PlainLedger\Core\Media\ScanDepth::Quick, $d->owner);';
+        $environment = [
+            'LEDGER_FILES_AT_ONCE' => '400',
+            'LEDGER_INTAKE' => $this->intake->folder,
+            'APP_ENV' => 'testing',
+            'APP_KEY' => (string) config('app.key'),
+        ];
         $server = new Process([PHP_BINARY, '-r', $script], base_path(), $environment + $this->surroundings());
         $server->start();
         $this->until(static fn (): bool => Check::query()->exists() || ! $server->isRunning());
@@ -138,10 +183,24 @@ final class KilledTest extends LedgerTestCase
     {
         $checks = [];
         foreach (range(1, 8) as $n) {
-            $deliverable = $this->production->deliverables()->create(['specification_id' => $this->deliverable->specification_id, 'owner_id' => $this->artist->id, 'code' => "TC_20{$n}", 'title' => '', 'values' => [], 'overrides' => ['time.range' => '1-20']]);
+            $deliverable = $this->production->deliverables()->create(
+                [
+                    'specification_id' => $this->deliverable->specification_id,
+                    'owner_id' => $this->artist->id,
+                    'code' => "TC_20{$n}",
+                    'title' => '',
+                    'values' => [],
+                    'overrides' => ['time.range' => '1-20'],
+                ],
+            );
             $deliverable->keepParts();
             $this->intake->frames("tide/TC_20{$n}/TC_20{$n}.%04d.png", '1-20', Workbench::png());
-            $this->actingAs($this->artist)->post("/deliverables/{$deliverable->id}/checks", ['root' => $this->root(), 'below' => "TC_20{$n}", 'depth' => 'full'])->assertRedirect();
+            $this->actingAs($this->artist)
+                ->post(
+                    "/deliverables/{$deliverable->id}/checks",
+                    ['root' => $this->root(), 'below' => "TC_20{$n}", 'depth' => 'full'],
+                )
+                ->assertRedirect();
             $checks[] = $deliverable->checks()->latest('id')->firstOrFail();
         }
         $workers = [$this->worker(), $this->worker()];

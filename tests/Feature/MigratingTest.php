@@ -55,30 +55,59 @@ final class MigratingTest extends LedgerTestCase
             Artisan::call('migrate', ['--path' => $file, '--realpath' => true, '--force' => true]);
         }
         $now = ['created_at' => '2026-11-25 12:00:00', 'updated_at' => '2026-11-25 12:00:00'];
-        DB::table('users')->insert(['id' => 1, 'name' => 'Odile', 'email' => 'odile@harbour.example', 'password' => 'x', 'handle' => 'odile'] + $now);
-        DB::table('productions')->insert(['id' => 1, 'code' => 'TC', 'name' => 'The Tide Clock', 'kind' => 'film', 'house' => '{}'] + $now);
+        DB::table('users')->insert(
+            [
+                'id' => 1,
+                'name' => 'Odile',
+                'email' => 'odile@harbour.example',
+                'password' => 'x',
+                'handle' => 'odile',
+            ] + $now,
+        );
+        DB::table('productions')->insert(
+            ['id' => 1, 'code' => 'TC', 'name' => 'The Tide Clock', 'kind' => 'film', 'house' => '{}'] + $now,
+        );
         DB::table('specifications')->insert(['id' => 1, 'production_id' => 1, 'title' => 'Lit'] + $now);
-        DB::table('specification_revisions')->insert(['id' => 1, 'specification_id' => 1, 'number' => 1, 'data' => '{"delivers":"frames","require":{}}'] + $now);
-        DB::table('deliverables')->insert(['id' => 1, 'production_id' => 1, 'specification_id' => 1, 'owner_id' => 1, 'code' => 'TC_010', 'title' => '', 'values' => '[]', 'overrides' => '[]'] + $now);
+        DB::table('specification_revisions')->insert(
+            ['id' => 1, 'specification_id' => 1, 'number' => 1, 'data' => '{"delivers":"frames","require":{}}'] + $now,
+        );
+        DB::table('deliverables')->insert(
+            [
+                'id' => 1, 'production_id' => 1, 'specification_id' => 1, 'owner_id' => 1, 'code' => 'TC_010',
+                'title' => '', 'values' => '[]', 'overrides' => '[]',
+            ] + $now,
+        );
         $text = 'resolution = 64x36';
         $once = DB::getSchemaBuilder()->hasTable('scene_texts');
         $once && DB::table('scene_texts')->insert(['hash' => hash('sha256', $text), 'content' => $text]);
-        DB::table('scenes')->insert(['id' => 1, 'deliverable_id' => 1, 'file_name' => 'a.txt', 'content' => $once ? '' : $text] + ($once ? ['hash' => hash('sha256', $text)] : []) + $now);
+        DB::table('scenes')->insert(
+            ['id' => 1, 'deliverable_id' => 1, 'file_name' => 'a.txt', 'content' => $once ? '' : $text]
+                + ($once ? ['hash' => hash('sha256', $text)] : [])
+                + $now,
+        );
 
         self::assertSame(0, Artisan::call('ledger:migrate'), Artisan::output());
         self::assertSame('The Tide Clock', DB::table('productions')->value('name'));
         self::assertSame('resolution = 64x36', \App\Models\Scene::query()->findOrFail(1)->content);
         $this->actingAs(\App\Models\User::query()->findOrFail(1));
-        \App\Models\Membership::query()->firstOrCreate(['production_id' => 1, 'user_id' => 1], ['role' => 'coordinator']);
+        \App\Models\Membership::query()->firstOrCreate(
+            ['production_id' => 1, 'user_id' => 1],
+            ['role' => 'coordinator'],
+        );
         $this->get('/deliverables/1/scene')->assertOk();
 
         $copies = $this->copies();
         self::assertCount(2, $copies);
         foreach ($copies as $copy) {
             self::assertSame('0600', substr(sprintf('%o', $copy->getPerms()), -4));
-            self::assertSame('ok', (new PDO("sqlite:{$copy->getPathname()}"))->query('pragma integrity_check')?->fetchColumn());
+            self::assertSame(
+                'ok',
+                (new PDO("sqlite:{$copy->getPathname()}"))->query('pragma integrity_check')?->fetchColumn(),
+            );
         }
-        $ledger = array_values(array_filter($copies, static fn ($c): bool => str_starts_with($c->getFilename(), 'ledger')))[0];
+        $ledger = array_values(
+            array_filter($copies, static fn ($c): bool => str_starts_with($c->getFilename(), 'ledger')),
+        )[0];
         $before = new PDO("sqlite:{$ledger->getPathname()}");
         self::assertSame($many, (int) $before->query('select count(*) from migrations')?->fetchColumn());
         self::assertSame($once ? '' : $text, $before->query('select content from scenes')?->fetchColumn());
@@ -91,7 +120,12 @@ final class MigratingTest extends LedgerTestCase
     /** @return list<\SplFileInfo> */
     private function copies(): array
     {
-        return array_values(array_filter(File::files(storage_path(self::BACKUPS)), static fn (\SplFileInfo $f): bool => $f->getExtension() === 'sqlite'));
+        return array_values(
+            array_filter(
+                File::files(storage_path(self::BACKUPS)),
+                static fn (\SplFileInfo $f): bool => $f->getExtension() === 'sqlite',
+            ),
+        );
     }
 
     public function test_without_a_backup_nothing_is_changed(): void
@@ -116,7 +150,19 @@ final class MigratingTest extends LedgerTestCase
     public function test_a_copy_is_whole_while_somebody_writes(): void
     {
         DB::statement('create table busy (id integer primary key, much text)');
-        $writer = proc_open([PHP_BINARY, '-r', '$d = new PDO("sqlite:'.$this->home.'/ledger.sqlite"); $d->exec("pragma busy_timeout=5000"); for (;;) { $d->exec("begin immediate"); $d->exec("insert into busy (much) values (\'".str_repeat("x", 2000)."\')"); $d->exec("insert into busy (much) values (\'second\')"); $d->exec("commit"); }'], [], $pipes);
+        $writer = proc_open(
+            [
+                PHP_BINARY,
+                '-r',
+                '$d = new PDO("sqlite:'
+                    .$this->home
+                    .'/ledger.sqlite"); $d->exec("pragma busy_timeout=5000"); for (;;) { $d->exec("begin '
+                    .'immediate"); $d->exec("insert into busy (much) values (\'".str_repeat("x", 2000)."\')"); '
+                    .'$d->exec("insert into busy (much) values (\'second\')"); $d->exec("commit"); }',
+            ],
+            [],
+            $pipes,
+        );
         self::assertIsResource($writer);
         usleep(200_000);
         self::assertSame(0, Artisan::call('ledger:backup'));

@@ -51,7 +51,11 @@ final class PagesTest extends LedgerTestCase
             ['root' => $this->root(), 'below' => 'TC_020/v1', 'depth' => 'quick'],
         );
         $this->production->deliverables()->create([
-            'specification_id' => $this->deliverable->specification_id, 'code' => 'TC_000', 'title' => '', 'values' => [], 'overrides' => [],
+            'specification_id' => $this->deliverable->specification_id,
+            'code' => 'TC_000',
+            'title' => '',
+            'values' => [],
+            'overrides' => [],
         ]);
         $this->actingAs($this->coordinator);
         $index = $this->page("/productions/{$this->production->id}")['book']['index'];
@@ -65,7 +69,9 @@ final class PagesTest extends LedgerTestCase
     public function test_whoever_belongs_to_one_production_goes_straight_there(): void
     {
         $this->actingAs($this->artist)->get('/')->assertRedirect("/productions/{$this->production->id}");
-        $second = Production::query()->create(['code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course', 'house' => []]);
+        $second = Production::query()->create(
+            ['code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course', 'house' => []],
+        );
         $second->memberships()->create(['user_id' => $this->artist->id, 'role' => 'learner']);
         $lines = $this->page('/')['productions'];
 
@@ -90,7 +96,10 @@ final class PagesTest extends LedgerTestCase
 
     public function test_the_strip_tells_what_is_drawn(): void
     {
-        $this->intake->put('tide/TC_010/v1/TC_010.1003.png', Workbench::png(32, 18))->put('tide/TC_010/v1/TC_010.1004.png', '');
+        $this->intake->put(
+            'tide/TC_010/v1/TC_010.1003.png',
+            Workbench::png(32, 18),
+        )->put('tide/TC_010/v1/TC_010.1004.png', '');
         $check = $this->check();
         $strip = $this->page("/checks/{$check->id}")['ledger']['document']['strip'][0];
 

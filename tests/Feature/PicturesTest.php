@@ -15,12 +15,23 @@ final class PicturesTest extends LedgerTestCase
 {
     private function ask(string $id, string $value): void
     {
-        $this->actingAs($this->coordinator)->from('/x')->patch("/deliverables/{$this->deliverable->id}/requirements", ['id' => $id, 'value' => $value, 'level' => 'must', 'scope' => 'specification'])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator)
+            ->from('/x')
+            ->patch(
+                "/deliverables/{$this->deliverable->id}/requirements",
+                ['id' => $id, 'value' => $value, 'level' => 'must', 'scope' => 'specification'],
+            )
+            ->assertSessionHasNoErrors();
     }
 
     private function check(): Check
     {
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'])->assertRedirect();
+        $this->actingAs($this->artist)
+            ->post(
+                "/deliverables/{$this->deliverable->id}/checks",
+                ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+            )
+            ->assertRedirect();
 
         return $this->deliverable->checks()->latest('id')->firstOrFail();
     }
@@ -37,15 +48,23 @@ final class PicturesTest extends LedgerTestCase
         $this->value('content.black', 'none');
         // six times the same picture
         $check = $this->check();
-        self::assertSame(['unequal', '1001-1006'], [self::lines($check)['content.frozen']['mark'], self::lines($check)['content.frozen']['files']['found']]);
+        self::assertSame(
+            ['unequal', '1001-1006'],
+            [self::lines($check)['content.frozen']['mark'], self::lines($check)['content.frozen']['files']['found']],
+        );
         self::assertSame('equal', self::lines($check)['content.black']['mark']);
         self::assertContains('frozen-frames', array_column($check->account()['causes'], 'id'));
         // a check of what is asked by then needs no second look
         $this->value('content.frozen', 'at most 10 frames');
         Queue::fake();
-        $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 deliverable was checked again, from the files as they were last read.');
+        $this->actingAs($this->coordinator)
+            ->post("/specifications/{$this->deliverable->specification_id}/recheck")
+            ->assertSessionHas('told', '1 deliverable was checked again, from the files as they were last read.');
         Queue::assertNothingPushed();
-        self::assertSame('equal', self::lines($this->deliverable->checks()->latest('id')->firstOrFail())['content.frozen']['mark']);
+        self::assertSame(
+            'equal',
+            self::lines($this->deliverable->checks()->latest('id')->firstOrFail())['content.frozen']['mark'],
+        );
     }
 
     public function test_what_nobody_has_looked_at_is_looked_at_when_it_is_asked(): void
@@ -53,7 +72,9 @@ final class PicturesTest extends LedgerTestCase
         $this->check();
         $this->value('content.frozen', 'none');
         Queue::fake();
-        $this->actingAs($this->coordinator)->post("/specifications/{$this->deliverable->specification_id}/recheck")->assertSessionHas('told', '1 is being looked at, for what nobody has looked for yet.');
+        $this->actingAs($this->coordinator)
+            ->post("/specifications/{$this->deliverable->specification_id}/recheck")
+            ->assertSessionHas('told', '1 is being looked at, for what nobody has looked for yet.');
         Queue::assertPushed(ScanSlice::class, 1);
     }
 
@@ -69,10 +90,16 @@ final class PicturesTest extends LedgerTestCase
     public function test_float_pictures_are_shown(): void
     {
         $this->intake->frames('tide/TC_010/exr/TC_010.%04d.exr', '1001-1003', Workbench::exr());
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/exr', 'depth' => 'quick']);
+        $this->actingAs($this->artist)->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/exr', 'depth' => 'quick'],
+        );
         $check = $this->deliverable->checks()->latest('id')->firstOrFail();
         self::assertSame([1001, 1002, 1003], $check->account()['strip'][0]['pictures']);
-        $png = (string) $this->get("/checks/{$check->id}/pictures/frames/1002")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+        $png = (string) $this->get("/checks/{$check->id}/pictures/frames/1002")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/png')
+            ->getContent();
         self::assertSame([64, 36], array_slice((array) getimagesizefromstring($png), 0, 2));
     }
 }

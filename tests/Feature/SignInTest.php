@@ -11,7 +11,10 @@ final class SignInTest extends LedgerTestCase
     public function test_signing_in_and_out(): void
     {
         $this->get('/')->assertRedirect('/sign-in');
-        $this->post('/sign-in', ['email' => 'coordinator@harbour.example', 'password' => 'a long password'])->assertRedirect('/');
+        $this->post(
+            '/sign-in',
+            ['email' => 'coordinator@harbour.example', 'password' => 'a long password'],
+        )->assertRedirect('/');
         $this->assertAuthenticatedAs($this->coordinator);
         $this->post('/sign-out')->assertRedirect('/sign-in');
         $this->assertGuest();
@@ -19,8 +22,14 @@ final class SignInTest extends LedgerTestCase
 
     public function test_a_wrong_password_says_no_more_than_that(): void
     {
-        $wrong = $this->from('/sign-in')->post('/sign-in', ['email' => 'coordinator@harbour.example', 'password' => 'guess']);
-        $unknown = $this->from('/sign-in')->post('/sign-in', ['email' => 'nobody@harbour.example', 'password' => 'guess']);
+        $wrong = $this->from('/sign-in')->post(
+            '/sign-in',
+            ['email' => 'coordinator@harbour.example', 'password' => 'guess'],
+        );
+        $unknown = $this->from('/sign-in')->post(
+            '/sign-in',
+            ['email' => 'nobody@harbour.example', 'password' => 'guess'],
+        );
 
         $wrong->assertSessionHasErrors(['email' => 'This address and password do not go together.']);
         $unknown->assertSessionHasErrors(['email' => 'This address and password do not go together.']);
@@ -30,9 +39,14 @@ final class SignInTest extends LedgerTestCase
     public function test_guessing_is_slowed_down(): void
     {
         for ($i = 0; $i < 5; $i++) {
-            $this->from('/sign-in')->post('/sign-in', ['email' => 'artist@harbour.example', 'password' => "guess {$i}"]);
+            $this->from('/sign-in')->post(
+                '/sign-in',
+                ['email' => 'artist@harbour.example', 'password' => "guess {$i}"],
+            );
         }
-        $this->from('/sign-in')->post('/sign-in', ['email' => 'artist@harbour.example', 'password' => 'a long password'])->assertSessionHasErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
+        $this->from('/sign-in')
+            ->post('/sign-in', ['email' => 'artist@harbour.example', 'password' => 'a long password'])
+            ->assertSessionHasErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
         $this->assertGuest();
     }
 

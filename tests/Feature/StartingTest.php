@@ -15,7 +15,11 @@ final class StartingTest extends TestCase
      */
     private function start(array $arguments): array
     {
-        $process = proc_open(['bash', dirname(__DIR__, 2).'/bin/start', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            ['bash', dirname(__DIR__, 2).'/bin/start', ...$arguments],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+        );
         self::assertIsResource($process);
         $errors = (string) stream_get_contents($pipes[2]);
 
@@ -30,12 +34,18 @@ final class StartingTest extends TestCase
         [$code, $errors] = $this->start(['--port', $port]);
 
         self::assertSame(1, $code);
-        self::assertSame("Port {$port} is taken by another program. Choose another: bin/start --port ".((int) $port + 1)."\n", $errors);
+        self::assertSame(
+            "Port {$port} is taken by another program. Choose another: bin/start --port ".((int) $port + 1)."\n",
+            $errors,
+        );
     }
 
     public function test_what_is_no_option_or_no_port(): void
     {
-        self::assertSame([2, "There is no option --bogus. Usage: bin/start [--port N] [--workers N] [--fresh] [--no-demo]\n"], $this->start(['--bogus']));
+        self::assertSame(
+            [2, "There is no option --bogus. Usage: bin/start [--port N] [--workers N] [--fresh] [--no-demo]\n"],
+            $this->start(['--bogus']),
+        );
         [$code, $errors] = $this->start(['--port', 'abc']);
         self::assertSame(2, $code);
         self::assertStringContainsString('“abc” is none', $errors);

@@ -17,13 +17,29 @@ use Tests\Feature\Support\LedgerTestCase;
 /** Who comes in, what every reply carries, and what one person may ask of the machine. */
 final class WebSecurityTest extends LedgerTestCase
 {
-    private const HEADERS = ['Content-Security-Policy', 'X-Content-Type-Options', 'X-Frame-Options', 'Referrer-Policy', 'Permissions-Policy', 'Cross-Origin-Opener-Policy', 'Cross-Origin-Resource-Policy'];
+    private const HEADERS = [
+        'Content-Security-Policy', 'X-Content-Type-Options', 'X-Frame-Options', 'Referrer-Policy', 'Permissions-Policy',
+        'Cross-Origin-Opener-Policy', 'Cross-Origin-Resource-Policy',
+    ];
 
     public function test_every_reply_carries_the_headers(): void
     {
-        $replies = [$this->get('/sign-in'), $this->get('/nowhere'), $this->get('/'), $this->get('/up'), $this->getJson('/api/productions/TC/deliverables/TC_010/check'), $this->get('/sheets/5')];
+        $replies = [
+            $this->get('/sign-in'),
+            $this->get('/nowhere'),
+            $this->get('/'),
+            $this->get('/up'),
+            $this->getJson('/api/productions/TC/deliverables/TC_010/check'),
+            $this->get('/sheets/5'),
+        ];
         $this->actingAs($this->coordinator);
-        $signedIn = [$this->get('/calculator'), $this->get('/deliverables/999/frames'), $this->get("/deliverables/{$this->deliverable->id}/sheet.html"), $this->post('/calculate', []), $this->get("/productions/{$this->production->id}/results.csv")];
+        $signedIn = [
+            $this->get('/calculator'),
+            $this->get('/deliverables/999/frames'),
+            $this->get("/deliverables/{$this->deliverable->id}/sheet.html"),
+            $this->post('/calculate', []),
+            $this->get("/productions/{$this->production->id}/results.csv"),
+        ];
         foreach ([...$replies, ...$signedIn] as $reply) {
             foreach (self::HEADERS as $header) {
                 self::assertTrue($reply->headers->has($header), "{$header}, {$reply->getStatusCode()}");
@@ -51,7 +67,9 @@ final class WebSecurityTest extends LedgerTestCase
 
     private function try(string $email, string $password, string $from): string
     {
-        $reply = $this->withServerVariables(['REMOTE_ADDR' => $from])->from('/sign-in')->post('/sign-in', ['email' => $email, 'password' => $password]);
+        $reply = $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->from('/sign-in')
+            ->post('/sign-in', ['email' => $email, 'password' => $password]);
         $signedIn = $this->app['auth']->guard()->check();
         if ($signedIn) {
             $this->post('/sign-out');
@@ -79,12 +97,25 @@ final class WebSecurityTest extends LedgerTestCase
         }
         self::assertSame('in', $this->try('artist@harbour.example', 'a long password', '10.0.0.1'));
         // from a place of which nothing is known, one guess a minute is left
-        self::assertSame(['wrong', 'wait'], [$this->try('artist@harbour.example', 'x', '10.2.0.1'), $this->try('artist@harbour.example', 'y', '10.2.0.1')]);
+        self::assertSame(
+            ['wrong', 'wait'],
+            [
+                $this->try('artist@harbour.example', 'x', '10.2.0.1'),
+                $this->try('artist@harbour.example', 'y', '10.2.0.1'),
+            ],
+        );
     }
 
     public function test_unknown_names_take_as_long_as_known_ones(): void
     {
-        Hash::spy()->shouldReceive('check')->andReturn(false)->getMock()->shouldReceive('needsRehash')->andReturn(false)->getMock()->shouldReceive('make')->andReturn('made');
+        Hash::spy()->shouldReceive('check')
+            ->andReturn(false)
+            ->getMock()
+            ->shouldReceive('needsRehash')
+            ->andReturn(false)
+            ->getMock()
+            ->shouldReceive('make')
+            ->andReturn('made');
         $this->post('/sign-in', ['email' => 'artist@harbour.example', 'password' => 'guess']);
         $this->post('/sign-in', ['email' => 'nobody@harbour.example', 'password' => 'guess']);
         Hash::shouldHaveReceived('check')->twice();
@@ -93,10 +124,15 @@ final class WebSecurityTest extends LedgerTestCase
     public function test_passwords_are_kept_whole_and_old_ways_of_keeping_them_are_renewed(): void
     {
         $long = str_repeat('x', 100);
-        $user = User::query()->create(['name' => 'Long', 'email' => 'long@harbour.example', 'password' => "{$long}right", 'handle' => 'long']);
+        $user = User::query()->create(
+            ['name' => 'Long', 'email' => 'long@harbour.example', 'password' => "{$long}right", 'handle' => 'long'],
+        );
         self::assertSame('wrong', $this->try('long@harbour.example', "{$long}wrong", '10.0.0.1'));
         self::assertSame('in', $this->try('long@harbour.example', "{$long}right", '10.0.0.1'));
-        $user->getConnection()->table('users')->where('id', $user->id)->update(['password' => password_hash('as it was before', PASSWORD_BCRYPT, ['cost' => 4])]);
+        $user->getConnection()
+            ->table('users')
+            ->where('id', $user->id)
+            ->update(['password' => password_hash('as it was before', PASSWORD_BCRYPT, ['cost' => 4])]);
         self::assertSame('in', $this->try('long@harbour.example', 'as it was before', '10.0.0.1'));
         self::assertStringStartsWith('$argon2id$', (string) $user->refresh()->password);
         self::assertSame('in', $this->try('long@harbour.example', 'as it was before', '10.0.0.1'));
@@ -105,10 +141,20 @@ final class WebSecurityTest extends LedgerTestCase
     /** @return iterable<string, array{string, bool}> */
     public static function passwords(): iterable
     {
-        foreach (['short', 'elevenlett ', 'password12345', 'P@ssw0rd2026!', 'aaaaaaaaaaaaaaa', '123456789012', 'qwertyuiopasdf', 'ansel-ansel-2026', 'Ansel Moor 1234', 'welcomewelcome1', str_repeat('long ', 50), '            ', 'correcthorsebatterystaple'] as $refused) {
+        foreach ([
+            'short', 'elevenlett ', 'password12345', 'P@ssw0rd2026!', 'aaaaaaaaaaaaaaa', '123456789012',
+            'qwertyuiopasdf', 'ansel-ansel-2026', 'Ansel Moor 1234', 'welcomewelcome1', str_repeat('long ', 50),
+            '            ', 'correcthorsebatterystaple',
+        ] as $refused) {
             yield $refused => [$refused, false];
         }
-        foreach (['harbour bell at dusk', 'x9!kQ2#pLm7$', 'Übergröße im Nebel', '0418 kelp 5512 tram', str_repeat('éè', 20).'anchor'] as $taken) {
+        foreach ([
+            'harbour bell at dusk',
+            'x9!kQ2#pLm7$',
+            'Übergröße im Nebel',
+            '0418 kelp 5512 tram',
+            str_repeat('éè', 20).'anchor',
+        ] as $taken) {
             yield $taken => [$taken, true];
         }
     }
@@ -116,13 +162,23 @@ final class WebSecurityTest extends LedgerTestCase
     #[DataProvider('passwords')]
     public function test_which_passwords_are_taken(string $password, bool $taken): void
     {
-        self::assertSame($taken, PasswordRule::refuses($password, 'Ansel Moor', 'ansel@harbour.example') === null, (string) PasswordRule::refuses($password, 'Ansel Moor', 'ansel@harbour.example'));
+        self::assertSame(
+            $taken,
+            PasswordRule::refuses($password, 'Ansel Moor', 'ansel@harbour.example') === null,
+            (string) PasswordRule::refuses($password, 'Ansel Moor', 'ansel@harbour.example'),
+        );
     }
 
     public function test_a_session_ends_by_its_age(): void
     {
-        $this->actingAs($this->artist)->withSession([SignInController::SINCE => time() - 3600])->get('/calculator')->assertOk();
-        $this->actingAs($this->artist)->withSession([SignInController::SINCE => time() - 86_401])->get('/calculator')->assertRedirect('/sign-in');
+        $this->actingAs($this->artist)
+            ->withSession([SignInController::SINCE => time() - 3600])
+            ->get('/calculator')
+            ->assertOk();
+        $this->actingAs($this->artist)
+            ->withSession([SignInController::SINCE => time() - 86_401])
+            ->get('/calculator')
+            ->assertRedirect('/sign-in');
         $this->assertGuest();
     }
 
@@ -136,19 +192,28 @@ final class WebSecurityTest extends LedgerTestCase
             return $this->withToken($this->artist->createToken('test', [$scope])->plainTextToken);
         };
         $with('read')->getJson($settings)->assertOk();
-        $with('read')->postJson($scene, ['resolution' => '64x36'])->assertForbidden()->assertJsonPath('message', 'This token may not do that: it needs the scope “check”, to read, and bring settings to be checked.');
+        $with('read')->postJson($scene, ['resolution' => '64x36'])
+            ->assertForbidden()
+            ->assertJsonPath(
+                'message',
+                'This token may not do that: it needs the scope “check”, to read, and bring settings to be checked.',
+            );
         $with('check')->getJson($settings)->assertOk();
         $with('check')->postJson($scene, ['resolution' => '64x36'])->assertOk();
         $with('write')->postJson($scene, ['resolution' => '64x36'])->assertOk();
         $with('neither')->getJson($settings)->assertForbidden();
-        $this->actingAs($this->artist)->post('/tokens', ['name' => 'reader', 'days' => 5, 'scope' => 'read'])->assertSessionHasNoErrors();
+        $this->actingAs($this->artist)
+            ->post('/tokens', ['name' => 'reader', 'days' => 5, 'scope' => 'read'])
+            ->assertSessionHasNoErrors();
         self::assertSame(['read'], $this->artist->tokens()->latest('id')->firstOrFail()->abilities);
     }
 
     public function test_guesses_of_tokens_wait(): void
     {
         for ($n = 0; $n < 30; $n++) {
-            $this->withToken("guess{$n}")->getJson('/api/productions/TC/deliverables/TC_010/check')->assertUnauthorized();
+            $this->withToken("guess{$n}")
+                ->getJson('/api/productions/TC/deliverables/TC_010/check')
+                ->assertUnauthorized();
         }
         $this->withToken('guess')->getJson('/api/productions/TC/deliverables/TC_010/check')->assertStatus(429);
     }
@@ -169,7 +234,10 @@ final class WebSecurityTest extends LedgerTestCase
         $this->get("/productions/{$this->production->id}/results.csv")->assertOk();
 
         $events = array_map(static fn (string $line): string => explode(' {', $line)[0], $told);
-        self::assertSame(['sign-in refused', 'sign-in refused', 'signed in', 'signed out', 'token made', 'link given', 'exported'], $events);
+        self::assertSame(
+            ['sign-in refused', 'sign-in refused', 'signed in', 'signed out', 'token made', 'link given', 'exported'],
+            $events,
+        );
         self::assertDoesNotMatchRegularExpression('~secret|password|\|~', implode("\n", $told));
         self::assertStringContainsString("\"account\":{$this->artist->id}", $told[0]);
     }
@@ -178,21 +246,36 @@ final class WebSecurityTest extends LedgerTestCase
     {
         $this->production->memberships()->where('user_id', $this->artist->id)->update(['role' => 'learner']);
         $this->actingAs($this->coordinator)->postJson("/deliverables/{$this->deliverable->id}/presence")->assertOk();
-        $this->actingAs($this->artist)->postJson("/deliverables/{$this->deliverable->id}/presence")->assertJsonPath('others', ['Somebody']);
+        $this->actingAs($this->artist)
+            ->postJson("/deliverables/{$this->deliverable->id}/presence")
+            ->assertJsonPath('others', ['Somebody']);
     }
 
     public function test_a_production_has_its_share_and_no_more(): void
     {
-        $check = fn () => $this->actingAs($this->artist)->from('/x')->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
+        $check = fn () => $this->actingAs($this->artist)
+            ->from('/x')
+            ->post(
+                "/deliverables/{$this->deliverable->id}/checks",
+                ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+            );
         $this->production->update(['limits' => ['checks' => 1]]);
         $check()->assertSessionHasNoErrors();
-        $check()->assertSessionHasErrors(['below' => 'This production has had 1 check of files in the last 24 hours, and that is the most it may have. Begin this one later, or ask whoever runs the installation for more.']);
+        $check()->assertSessionHasErrors(
+            [
+                'below' => 'This production has had 1 check of files in the last 24 hours, and that is the most it '
+                    .'may have. Begin this one later, or ask whoever runs the installation for more.',
+            ],
+        );
         $this->travel(25)->hours();
         $check()->assertSessionHasNoErrors();
         Cache::flush();
         $this->production->update(['limits' => ['bytes' => 100]]);
         self::assertGreaterThan(100, Quota::bytes($this->production));
-        $this->post("/deliverables/{$this->deliverable->id}/scene", ['pasted' => 'resolution = 64x36'])->assertSessionHasErrors('settings');
+        $this->post(
+            "/deliverables/{$this->deliverable->id}/scene",
+            ['pasted' => 'resolution = 64x36'],
+        )->assertSessionHasErrors('settings');
         self::assertSame(0, $this->deliverable->scenes()->count());
     }
 

@@ -22,42 +22,138 @@ final class WhoMayTest extends LedgerTestCase
     {
         $all = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];
         yield 'productions' => ['get', '/', ['guest' => 302, 'stranger' => 200, 'artist' => 302, 'coordinator' => 302]];
-        yield 'a production' => ['get', '/productions/P', ['guest' => 302, 'stranger' => 403, 'artist' => 200, 'coordinator' => 200]];
-        yield 'a new deliverable' => ['get', '/productions/P/deliverables/new', ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 200]];
-        yield 'adding one' => ['post', '/productions/P/deliverables', ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 302], ['code' => 'TC_030']];
+        yield 'a production' => [
+            'get',
+            '/productions/P',
+            ['guest' => 302, 'stranger' => 403, 'artist' => 200, 'coordinator' => 200],
+        ];
+        yield 'a new deliverable' => [
+            'get',
+            '/productions/P/deliverables/new',
+            ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 200],
+        ];
+        yield 'adding one' => [
+            'post',
+            '/productions/P/deliverables',
+            ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 302],
+            ['code' => 'TC_030'],
+        ];
         yield 'specification' => ['get', '/deliverables/D/specification', $all];
         yield 'scene' => ['get', '/deliverables/D/scene', $all];
         yield 'frames' => ['get', '/deliverables/D/frames', $all];
-        yield 'changing what is asked' => ['patch', '/deliverables/D/requirements', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 403, 'coordinator' => 302], ['id' => 'time.rate', 'value' => '25', 'level' => 'must', 'scope' => 'deliverable']];
-        yield 'understanding a value' => ['post', '/deliverables/D/understand', ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 200], ['id' => 'time.rate', 'value' => '25']];
-        $decides = static fn (int $yes): array => ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 403, 'coordinator' => $yes];
-        yield 'the calculator' => ['get', '/calculator', ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200]];
-        yield 'calculating' => ['post', '/calculate', ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200], ['word' => 'scales', 'given' => []]];
+        yield 'changing what is asked' => [
+            'patch',
+            '/deliverables/D/requirements',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 403, 'coordinator' => 302],
+            ['id' => 'time.rate', 'value' => '25', 'level' => 'must', 'scope' => 'deliverable'],
+        ];
+        yield 'understanding a value' => [
+            'post',
+            '/deliverables/D/understand',
+            ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 200],
+            ['id' => 'time.rate', 'value' => '25'],
+        ];
+        $decides = static fn (int $yes): array => [
+            'guest' => 302,
+            'stranger' => 403,
+            'other' => 403,
+            'artist' => 403,
+            'coordinator' => $yes,
+        ];
+        yield 'the calculator' => [
+            'get',
+            '/calculator',
+            ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200],
+        ];
+        yield 'calculating' => [
+            'post',
+            '/calculate',
+            ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200],
+            ['word' => 'scales', 'given' => []],
+        ];
         yield 'house requirements' => ['get', '/productions/P/house', $decides(200)];
-        yield 'changing house requirements' => ['patch', '/productions/P/house', $decides(302), ['id' => 'time.rate', 'value' => '25', 'level' => 'must']];
-        yield 'understanding a house value' => ['post', '/productions/P/understand', $decides(200), ['id' => 'time.rate', 'value' => '25']];
+        yield 'changing house requirements' => [
+            'patch',
+            '/productions/P/house',
+            $decides(302),
+            ['id' => 'time.rate', 'value' => '25', 'level' => 'must'],
+        ];
+        yield 'understanding a house value' => [
+            'post',
+            '/productions/P/understand',
+            $decides(200),
+            ['id' => 'time.rate', 'value' => '25'],
+        ];
         yield 'a list' => ['get', '/productions/P/list', $decides(200)];
-        yield 'reading a list' => ['post', '/productions/P/list/read', $decides(200), ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n"]];
-        yield 'writing a list' => ['post', '/productions/P/list', $decides(302), ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n", 'seal' => 'x']];
+        yield 'reading a list' => [
+            'post',
+            '/productions/P/list/read',
+            $decides(200),
+            ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n"],
+        ];
+        yield 'writing a list' => [
+            'post',
+            '/productions/P/list',
+            $decides(302),
+            ['specification' => 'S', 'text' => "shot,range\nTC_090,1-2\n", 'seal' => 'x'],
+        ];
         yield 'the deliverables as a list' => ['get', '/productions/P/deliverables.csv', $decides(200)];
         yield 'many together' => ['get', '/productions/P/together', $decides(200)];
-        yield 'looking at many together' => ['post', '/productions/P/together/read', $decides(200), ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must']];
-        yield 'changing many together' => ['post', '/productions/P/together', $decides(302), ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must']];
+        yield 'looking at many together' => [
+            'post',
+            '/productions/P/together/read',
+            $decides(200),
+            ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must'],
+        ];
+        yield 'changing many together' => [
+            'post',
+            '/productions/P/together',
+            $decides(302),
+            ['deliverables' => ['D'], 'id' => 'time.rate', 'value' => '25', 'level' => 'must'],
+        ];
         yield 'proofreading a production' => ['get', '/productions/P/proof', $decides(200)];
         yield 'browsing for a reference' => ['get', '/productions/P/reference?root=R', $decides(200)];
-        yield 'making a specification from files' => ['post', '/productions/P/reference', $decides(200), ['root' => 'R', 'below' => 'TC_010/v1']];
-        yield 'keeping a preset' => ['post', '/productions/P/presets', $decides(302), ['title' => 'Ours', 'specification' => 'S']];
+        yield 'making a specification from files' => [
+            'post',
+            '/productions/P/reference',
+            $decides(200),
+            ['root' => 'R', 'below' => 'TC_010/v1'],
+        ];
+        yield 'keeping a preset' => [
+            'post',
+            '/productions/P/presets',
+            $decides(302),
+            ['title' => 'Ours', 'specification' => 'S'],
+        ];
         yield 'renaming a preset' => ['patch', '/presets/Q', $decides(302), ['title' => 'Theirs']];
         yield 'a preset taken away' => ['delete', '/presets/Q', $decides(302)];
         yield 'revisions' => ['get', '/specifications/S', $decides(200)];
         yield 'renaming a specification' => ['patch', '/specifications/S', $decides(302), ['title' => 'Lit']];
-        yield 'its parts' => ['post', '/specifications/S/parts', $decides(302), ['does' => 'add', 'name' => 'preview', 'delivers' => 'movie']];
+        yield 'its parts' => [
+            'post',
+            '/specifications/S/parts',
+            $decides(302),
+            ['does' => 'add', 'name' => 'preview', 'delivers' => 'movie'],
+        ];
         yield 'checking again' => ['post', '/specifications/S/recheck', $decides(302)];
         yield 'checking a whole production again' => ['post', '/productions/P/recheck', $decides(302)];
-        yield 'checking one again' => ['post', '/checks/C/again', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
+        yield 'checking one again' => [
+            'post',
+            '/checks/C/again',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302],
+        ];
         yield 'an approved picture' => ['post', '/deliverables/D/approved', $decides(302)];
-        yield 'a value of names' => ['patch', '/deliverables/D/values', $decides(302), ['name' => 'version', 'value' => '3']];
-        yield 'being there' => ['post', '/deliverables/D/presence', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200]];
+        yield 'a value of names' => [
+            'patch',
+            '/deliverables/D/values',
+            $decides(302),
+            ['name' => 'version', 'value' => '3'],
+        ];
+        yield 'being there' => [
+            'post',
+            '/deliverables/D/presence',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200],
+        ];
         yield 'handing out' => ['get', '/deliverables/D/hand-out', $all];
         yield 'the sheet' => ['get', '/deliverables/D/sheet.html', $all];
         yield 'sharing the sheet' => ['post', '/deliverables/D/sheets', $decides(302), ['days' => 7]];
@@ -65,24 +161,63 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a link taken back' => ['delete', '/sheets/L', $decides(302)];
         yield 'a change taken back' => ['post', '/changes/X/undo', $decides(302)];
         yield 'browsing the intake' => ['get', '/deliverables/D/intake?root=R', $all];
-        yield 'dropping a scene' => ['post', '/deliverables/D/scene', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
-        $work = static fn (int $yes): array => ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => $yes, 'coordinator' => $yes];
+        yield 'dropping a scene' => [
+            'post',
+            '/deliverables/D/scene',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302],
+        ];
+        $work = static fn (int $yes): array => [
+            'guest' => 302,
+            'stranger' => 403,
+            'other' => 403,
+            'artist' => $yes,
+            'coordinator' => $yes,
+        ];
         yield 'a piece of a large scene' => ['post', '/deliverables/D/scene/pieces', $work(302)];
         yield 'the entry sheet' => ['get', '/deliverables/D/scene/enter', $all];
         yield 'typing a scene' => ['post', '/deliverables/D/scene/try', $all, ['typed' => ['time.rate' => '24']]];
-        yield 'keeping what was typed' => ['post', '/deliverables/D/scene/typed', $work(302), ['typed' => ['time.rate' => '24']]];
+        yield 'keeping what was typed' => [
+            'post',
+            '/deliverables/D/scene/typed',
+            $work(302),
+            ['typed' => ['time.rate' => '24']],
+        ];
         yield 'which part a scene makes' => ['put', '/deliverables/D/scene/part', $work(302), ['part' => 'frames']];
-        yield 'pointing at a name' => ['post', '/deliverables/D/scene/names', $work(302), ['name' => 'Bildrate', 'is' => 'time.rate']];
+        yield 'pointing at a name' => [
+            'post',
+            '/deliverables/D/scene/names',
+            $work(302),
+            ['name' => 'Bildrate', 'is' => 'time.rate'],
+        ];
         yield 'an empty sheet of settings' => ['get', '/deliverables/D/settings.json', $all];
-        yield 'ticking work off' => ['post', '/deliverables/D/ticks', $work(302), ['fix' => str_repeat('a', 64), 'done' => true]];
+        yield 'ticking work off' => [
+            'post',
+            '/deliverables/D/ticks',
+            $work(302),
+            ['fix' => str_repeat('a', 64), 'done' => true],
+        ];
         yield 'the render' => ['get', '/deliverables/D/render', $all];
         yield 'times of a render' => ['patch', '/deliverables/D/render', $work(302), ['times' => '60 s']];
         yield 'logs in a folder' => ['get', '/deliverables/D/logs?root=R', $all];
         yield 'sending a log' => ['post', '/deliverables/D/logs', $work(302)];
-        yield 'following a log' => ['post', '/deliverables/D/logs/follow', $work(302), ['root' => 'R', 'below' => 'TC_010/v1', 'file' => 'r.log']];
+        yield 'following a log' => [
+            'post',
+            '/deliverables/D/logs/follow',
+            $work(302),
+            ['root' => 'R', 'below' => 'TC_010/v1', 'file' => 'r.log'],
+        ];
         yield 'a log' => ['get', '/logs/G', $all];
-        yield 'a log forgotten' => ['delete', '/logs/G', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302]];
-        yield 'accepting a line' => ['post', '/checks/C/waivers', $decides(302), ['id' => 'time.range', 'part' => 'frames', 'reason' => 'agreed']];
+        yield 'a log forgotten' => [
+            'delete',
+            '/logs/G',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302],
+        ];
+        yield 'accepting a line' => [
+            'post',
+            '/checks/C/waivers',
+            $decides(302),
+            ['id' => 'time.range', 'part' => 'frames', 'reason' => 'agreed'],
+        ];
         yield 'accepting no more' => ['delete', '/waivers/W', $decides(302)];
         yield 'the board' => ['get', '/productions/P/board', $decides(200)];
         yield 'results' => ['get', '/productions/P/results.csv', $decides(200)];
@@ -91,10 +226,23 @@ final class WhoMayTest extends LedgerTestCase
         yield 'emptying the outbox' => ['delete', '/productions/P/outbox', $decides(302)];
         yield 'the outbox as a file' => ['get', '/productions/P/outbox.mbox', $decides(200)];
         yield 'a message thrown away' => ['delete', '/messages/M', $decides(302)];
-        yield 'many scenes' => ['get', '/productions/P/scenes', ['guest' => 302, 'stranger' => 403, 'other' => 200, 'artist' => 200, 'coordinator' => 200]];
-        yield 'reading many scenes' => ['post', '/productions/P/scenes/read', ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 302, 'coordinator' => 302]];
+        yield 'many scenes' => [
+            'get',
+            '/productions/P/scenes',
+            ['guest' => 302, 'stranger' => 403, 'other' => 200, 'artist' => 200, 'coordinator' => 200],
+        ];
+        yield 'reading many scenes' => [
+            'post',
+            '/productions/P/scenes/read',
+            ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 302, 'coordinator' => 302],
+        ];
         // another's deliverable is refused beside the field
-        yield 'keeping many scenes' => ['post', '/productions/P/scenes', ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 200, 'coordinator' => 200], ['scenes' => 'one']];
+        yield 'keeping many scenes' => [
+            'post',
+            '/productions/P/scenes',
+            ['guest' => 302, 'stranger' => 403, 'other' => 302, 'artist' => 200, 'coordinator' => 200],
+            ['scenes' => 'one'],
+        ];
         yield 'the render plan' => ['get', '/productions/P/render', $decides(200)];
         yield 'another plan' => ['post', '/productions/P/plan', $decides(200), ['machines' => 2]];
         yield 'the pool' => ['patch', '/productions/P/pool', $decides(302), ['machines' => 2]];
@@ -102,37 +250,112 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a name' => ['patch', '/productions/P/names', $decides(302), ['name' => 'Bildrate', 'is' => 'time.rate']];
         yield 'names from a file' => ['post', '/productions/P/names', $decides(302)];
         yield 'names as a file' => ['get', '/productions/P/field-map.json', $decides(200)];
-        yield 'a shape of logs' => ['post', '/productions/P/log-shapes', $decides(302), ['name' => 'ours', 'patterns' => [['event' => 'finished', 'pattern' => 'ok {frame}']]]];
-        yield 'trying a shape' => ['post', '/productions/P/log-shapes/try', $decides(200), ['patterns' => [], 'sample' => 'x']];
+        yield 'a shape of logs' => [
+            'post',
+            '/productions/P/log-shapes',
+            $decides(302),
+            ['name' => 'ours', 'patterns' => [['event' => 'finished', 'pattern' => 'ok {frame}']]],
+        ];
+        yield 'trying a shape' => [
+            'post',
+            '/productions/P/log-shapes/try',
+            $decides(200),
+            ['patterns' => [], 'sample' => 'x'],
+        ];
         yield 'tokens' => ['get', '/tokens', ['guest' => 302, 'stranger' => 200, 'artist' => 200]];
-        yield 'making a token' => ['post', '/tokens', ['guest' => 302, 'stranger' => 302, 'artist' => 302], ['name' => 'mine', 'days' => 7]];
-        yield 'somebody’s token taken away' => ['delete', '/tokens/T', ['guest' => 302, 'stranger' => 404, 'coordinator' => 404, 'artist' => 302]];
-        yield 'checking a folder' => ['post', '/deliverables/D/checks', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302], ['root' => 'R', 'below' => '', 'depth' => 'quick']];
+        yield 'making a token' => [
+            'post',
+            '/tokens',
+            ['guest' => 302, 'stranger' => 302, 'artist' => 302],
+            ['name' => 'mine', 'days' => 7],
+        ];
+        yield 'somebody’s token taken away' => [
+            'delete',
+            '/tokens/T',
+            ['guest' => 302, 'stranger' => 404, 'coordinator' => 404, 'artist' => 302],
+        ];
+        yield 'checking a folder' => [
+            'post',
+            '/deliverables/D/checks',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302],
+            ['root' => 'R', 'below' => '', 'depth' => 'quick'],
+        ];
         yield 'a past check' => ['get', '/checks/C', $all];
         yield 'its progress' => ['get', '/checks/C/progress', $all];
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
-        yield 'stopping it' => ['post', '/checks/C/stop', ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302]];
+        yield 'stopping it' => [
+            'post',
+            '/checks/C/stop',
+            ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 302, 'coordinator' => 302],
+        ];
     }
 
     /** @param  array<string, int>  $expected */
     #[DataProvider('routes')]
-    public function test_each_route_lets_in_whom_it_should(string $method, string $path, array $expected, array $data = []): void
-    {
-        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick']);
+    public function test_each_route_lets_in_whom_it_should(
+        string $method,
+        string $path,
+        array $expected,
+        array $data = [],
+    ): void {
+        $this->actingAs($this->artist)->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+        );
         $check = Check::query()->firstOrFail();
         $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
-        $link = SheetLink::query()->create(['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()]);
-        $change = app(ChangeDesk::class)->change(Target::deliverable($this->deliverable), '', 'render.samples', '"4"', $this->coordinator);
-        $waiver = Waiver::query()->create(['production_id' => $this->production->id, 'deliverable_id' => $this->deliverable->id, 'entry' => 'time.range', 'part' => 'frames', 'required' => 'x', 'accepted' => [], 'reason' => 'agreed']);
-        $message = Message::query()->create(['production_id' => $this->production->id, 'to_id' => $this->artist->id, 'subject' => 's', 'body' => 'b']);
+        $link = SheetLink::query()->create(
+            ['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()],
+        );
+        $change = app(ChangeDesk::class)->change(
+            Target::deliverable($this->deliverable),
+            '',
+            'render.samples',
+            '"4"',
+            $this->coordinator,
+        );
+        $waiver = Waiver::query()->create(
+            [
+                'production_id' => $this->production->id,
+                'deliverable_id' => $this->deliverable->id,
+                'entry' => 'time.range',
+                'part' => 'frames',
+                'required' => 'x',
+                'accepted' => [],
+                'reason' => 'agreed',
+            ],
+        );
+        $message = Message::query()->create(
+            ['production_id' => $this->production->id, 'to_id' => $this->artist->id, 'subject' => 's', 'body' => 'b'],
+        );
         $log = $this->deliverable->renderLogs()->create(['name' => 'r.log']);
         $token = $this->artist->createToken('mine')->accessToken->getKey();
         // pointing at a name needs a scene
         $this->deliverable->scenes()->create(['file_name' => 'a.txt', 'content' => "fps = 24\nBildrate = 24\n"]);
-        $path = strtr($path, ['/W' => "/{$waiver->id}", '/M' => "/{$message->id}", '/G' => "/{$log->id}", '/T' => "/{$token}", '/S' => "/{$this->deliverable->specification_id}", '/Q' => "/{$preset->id}", '/L' => "/{$link->id}", '/X' => "/{$change?->id}", '/P' => "/{$this->production->id}", '/D' => "/{$this->deliverable->id}", '/C' => "/{$check->id}", 'root=R' => 'root='.$this->root()]);
+        $path = strtr(
+            $path,
+            [
+                '/W' => "/{$waiver->id}",
+                '/M' => "/{$message->id}",
+                '/G' => "/{$log->id}",
+                '/T' => "/{$token}",
+                '/S' => "/{$this->deliverable->specification_id}",
+                '/Q' => "/{$preset->id}",
+                '/L' => "/{$link->id}",
+                '/X' => "/{$change?->id}",
+                '/P' => "/{$this->production->id}",
+                '/D' => "/{$this->deliverable->id}",
+                '/C' => "/{$check->id}",
+                'root=R' => 'root='.$this->root(),
+            ],
+        );
         $data = array_map(fn (mixed $v): mixed => match ($v) {
-            'one' => [['deliverable' => $this->deliverable->id, 'label' => 'a.txt', 'content' => 'fps = 24']], 'R' => $this->root(), 'S' => $this->deliverable->specification_id, ['D'] => [$this->deliverable->id], default => $v,
+            'one' => [['deliverable' => $this->deliverable->id, 'label' => 'a.txt', 'content' => 'fps = 24']],
+            'R' => $this->root(),
+            'S' => $this->deliverable->specification_id,
+            ['D'] => [$this->deliverable->id],
+            default => $v,
         }, $data);
 
         foreach ($expected as $who => $status) {
@@ -151,10 +374,42 @@ final class WhoMayTest extends LedgerTestCase
 
     public function test_every_route_of_the_application_stands_in_this_test(): void
     {
-        $known = array_map(static fn (array $r): string => strtoupper($r[0]).' '.strtr(explode('?', $r[1])[0], ['/logs/G' => '/logs/{log}', '/waivers/W' => '/waivers/{waiver}', '/messages/M' => '/messages/{message}', '/tokens/T' => '/tokens/{token}', 'settings.json' => 'settings.{format}', 'outbox.mbox' => 'outbox.{format}', '/specifications/S' => '/specifications/{specification}', '/presets/Q' => '/presets/{preset}', '/sheets/L' => '/sheets/{link}', '/changes/X/undo' => '/changes/{change}/{way}', 'deliverables.csv' => 'deliverables.{format}', 'sheet.html' => 'sheet.{format}', '/productions/P' => '/productions/{production}', '/deliverables/D' => '/deliverables/{deliverable}', '/checks/C' => '/checks/{check}', 'report.json' => 'report.{format}', 'pictures/frames/1001' => 'pictures/{part}/{frame}']), iterator_to_array(self::routes()));
+        $known = array_map(
+            static fn (array $r): string => strtoupper($r[0])
+                .' '
+                .strtr(
+                    explode('?', $r[1])[0],
+                    [
+                        '/logs/G' => '/logs/{log}',
+                        '/waivers/W' => '/waivers/{waiver}',
+                        '/messages/M' => '/messages/{message}',
+                        '/tokens/T' => '/tokens/{token}',
+                        'settings.json' => 'settings.{format}',
+                        'outbox.mbox' => 'outbox.{format}',
+                        '/specifications/S' => '/specifications/{specification}',
+                        '/presets/Q' => '/presets/{preset}',
+                        '/sheets/L' => '/sheets/{link}',
+                        '/changes/X/undo' => '/changes/{change}/{way}',
+                        'deliverables.csv' => 'deliverables.{format}',
+                        'sheet.html' => 'sheet.{format}',
+                        '/productions/P' => '/productions/{production}',
+                        '/deliverables/D' => '/deliverables/{deliverable}',
+                        '/checks/C' => '/checks/{check}',
+                        'report.json' => 'report.{format}',
+                        'pictures/frames/1001' => 'pictures/{part}/{frame}',
+                    ],
+                ),
+            iterator_to_array(self::routes()),
+        );
         // by a token alone: looked at in a test of their own
-        $api = array_map(static fn (string $r): string => str_replace('X', '/api/productions/{production}/deliverables/{code}', $r), ['POST X/scene', 'GET X/check', 'GET X/settings']);
-        $known = [...array_values($known), ...$api, 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up', 'GET /deliverables/{deliverable}'];
+        $api = array_map(
+            static fn (string $r): string => str_replace('X', '/api/productions/{production}/deliverables/{code}', $r),
+            ['POST X/scene', 'GET X/check', 'GET X/settings'],
+        );
+        $known = [
+            ...array_values($known), ...$api, 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up',
+            'GET /deliverables/{deliverable}',
+        ];
         $there = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $there[] = $route->methods()[0].' /'.ltrim($route->uri(), '/');
@@ -166,8 +421,14 @@ final class WhoMayTest extends LedgerTestCase
     public function test_an_artist_sees_only_what_is_theirs(): void
     {
         $this->actingAs($this->artist);
-        self::assertSame(['TC_010'], array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code'));
+        self::assertSame(
+            ['TC_010'],
+            array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code'),
+        );
         $this->actingAs($this->coordinator);
-        self::assertSame(['TC_010', 'TC_020'], array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code'));
+        self::assertSame(
+            ['TC_010', 'TC_020'],
+            array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code'),
+        );
     }
 }

@@ -36,30 +36,58 @@ final class ApiController
         }
         $part = $request->query('part');
         if ($part !== null && ! in_array($part, EntryPage::parts($deliverable), true)) {
-            throw JsonRefused::because($name, 'there is no such part; there are '.implode(', ', EntryPage::parts($deliverable)).'.');
+            throw JsonRefused::because(
+                $name,
+                'there is no such part; there are '.implode(', ', EntryPage::parts($deliverable)).'.',
+            );
         }
         $check = $desk->bring($deliverable, $name, $content, $by, part: $part);
 
-        return response()->json($check->account(), 200, ['X-Check' => route('check', $check->id)], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return response()->json(
+            $check->account(),
+            200,
+            ['X-Check' => route('check', $check->id)],
+            JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     public function newest(Request $request, string $production, string $code): JsonResponse
     {
-        $check = $this->deliverable($request, $production, $code, 'view')->checks()->where('state', 'done')->latest('id')->first();
+        $check = $this->deliverable($request, $production, $code, 'view')
+            ->checks()
+            ->where('state', 'done')
+            ->latest('id')
+            ->first();
 
-        return $check === null ? response()->json(['message' => 'Nothing of it has been checked yet.'], 404) : response()->json($check->account(), 200, ['X-Check' => route('check', $check->id)], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return $check === null
+            ? response()->json(['message' => 'Nothing of it has been checked yet.'], 404)
+            : response()->json(
+                $check->account(),
+                200,
+                ['X-Check' => route('check', $check->id)],
+                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            );
     }
 
     public function template(Request $request, string $production, string $code): \Illuminate\Http\Response
     {
-        return response(SettingsTemplate::json($this->deliverable($request, $production, $code, 'view')->draft()->specification))->header('Content-Type', 'application/json');
+        return response(
+            SettingsTemplate::json($this->deliverable($request, $production, $code, 'view')->draft()->specification),
+        )->header('Content-Type', 'application/json');
     }
 
     /** What is not there and what is not theirs look alike. */
     private function deliverable(Request $request, string $production, string $code, string $may): Deliverable
     {
-        $found = Production::byCode($production)?->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->with('production', 'owner', 'specification.latest')->first();
-        abort_unless($found !== null && Gate::forUser($request->user())->allows($may, $found), 404, 'There is no such deliverable, or it is not yours.');
+        $found = Production::byCode($production)?->deliverables()
+            ->whereRaw('lower(code) = ?', [strtolower($code)])
+            ->with('production', 'owner', 'specification.latest')
+            ->first();
+        abort_unless(
+            $found !== null && Gate::forUser($request->user())->allows($may, $found),
+            404,
+            'There is no such deliverable, or it is not yours.',
+        );
 
         return $found;
     }

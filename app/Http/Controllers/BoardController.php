@@ -29,26 +29,50 @@ final class BoardController
     {
         Gate::authorize('decide', $production);
 
-        return Inertia::render('Board', ['book' => BookPage::of($production, $this->person($request)), 'board' => BoardPage::of($production)]);
+        return Inertia::render(
+            'Board',
+            ['book' => BookPage::of($production, $this->person($request)), 'board' => BoardPage::of($production)],
+        );
     }
 
     /** One line a deliverable, for a gradebook or a sheet of one's own. */
     public function grades(Production $production): PlainResponse
     {
         Gate::authorize('decide', $production);
-        $rows = [['learner', 'name', 'deliverable', 'title', 'specification', 'due', 'checked', 'verdict', 'balance', 'of', 'percent', 'waived', 'first cause', 'says']];
-        $deliverables = $production->deliverables()->with(['owner', 'specification', 'newest' => fn ($query) => $query->select(BoardPage::COLUMNS)])->orderBy('code')->get();
+        $rows = [
+            [
+                'learner', 'name', 'deliverable', 'title', 'specification', 'due', 'checked', 'verdict', 'balance',
+                'of', 'percent', 'waived', 'first cause', 'says',
+            ],
+        ];
+        $deliverables = $production->deliverables()
+            ->with(['owner', 'specification', 'newest' => fn ($query) => $query->select(BoardPage::COLUMNS)])
+            ->orderBy('code')
+            ->get();
         foreach ($deliverables as $d) {
             $summary = $d->newest?->summary;
             [$good, $all] = $summary['balance'] ?? [0, 0];
             $rows[] = [
-                $d->owner->handle ?? '', $d->owner->name ?? '', $d->code, $d->title, $d->specification->title, $d->due_at?->format('Y-m-d H:i') ?? '', $d->newest?->updated_at->format('Y-m-d H:i') ?? '',
-                $d->newest->verdict ?? 'not checked', $summary === null ? '' : (string) $good, $summary === null ? '' : (string) $all, $all === 0 ? '' : (string) intdiv($good * 200 + $all, 2 * $all), $summary === null ? '' : (string) count($summary['waivers']),
+                $d->owner->handle ?? '',
+                $d->owner->name ?? '',
+                $d->code,
+                $d->title,
+                $d->specification->title,
+                $d->due_at?->format('Y-m-d H:i') ?? '',
+                $d->newest?->updated_at->format('Y-m-d H:i') ?? '',
+                $d->newest->verdict ?? 'not checked',
+                $summary === null ? '' : (string) $good,
+                $summary === null ? '' : (string) $all,
+                $all === 0 ? '' : (string) intdiv($good * 200 + $all, 2 * $all),
+                $summary === null ? '' : (string) count($summary['waivers']),
                 $summary['causes'][0]['id'] ?? '', $summary['causes'][0]['says'] ?? '',
             ];
         }
 
-        return response(Csv::of($rows))->header('Content-Type', 'text/csv; charset=utf-8')->header('Content-Disposition', "attachment; filename=\"{$production->code}-results.csv\"");
+        return response(Csv::of($rows))->header('Content-Type', 'text/csv; charset=utf-8')->header(
+            'Content-Disposition',
+            "attachment; filename=\"{$production->code}-results.csv\"",
+        );
     }
 
     public function outbox(Request $request, Production $production): Response
@@ -57,35 +81,83 @@ final class BoardController
 
         return Inertia::render('Outbox', [
             'book' => BookPage::of($production, $this->person($request)),
-            'messages' => $this->messages($production)->map(static fn (Message $m): array => ['id' => $m->id, 'to' => $m->to->name, 'address' => $m->to->email, 'by' => $m->by?->name, 'subject' => $m->subject, 'body' => $m->body, 'at' => $m->created_at->format('j M, H:i')])->all(),
+            'messages' => $this->messages($production)
+                ->map(
+                    static fn (Message $m): array => [
+                        'id' => $m->id,
+                        'to' => $m->to->name,
+                        'address' => $m->to->email,
+                        'by' => $m->by?->name,
+                        'subject' => $m->subject,
+                        'body' => $m->body,
+                        'at' => $m->created_at->format('j M, H:i'),
+                    ],
+                )
+                ->all(),
         ]);
     }
 
     /** @return Collection<int, Message> */
     private function messages(Production $production): Collection
     {
-        return Message::query()->where('production_id', $production->id)->with('to', 'by')->orderByDesc('id')->limit(2000)->get();
+        return Message::query()->where('production_id', $production->id)
+            ->with('to', 'by')
+            ->orderByDesc('id')
+            ->limit(2000)
+            ->get();
     }
 
     /** A message to each owner of what does not balance, or of the deliverables that are named. */
     public function write(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['deliverables' => ['nullable', 'array', 'max:2000'], 'deliverables.*' => ['integer']]);
+        $given = $request->validate(
+            ['deliverables' => ['nullable', 'array', 'max:2000'], 'deliverables.*' => ['integer']],
+        );
         $by = $this->person($request);
         $owed = $production->deliverables()->with('owner', 'newest')->whereNotNull('owner_id')->orderBy('code')
-            ->when(isset($given['deliverables']), fn ($query) => $query->whereIn('id', $given['deliverables'] ?? []))->get()
-            ->filter(static fn (Deliverable $d): bool => isset($given['deliverables']) || $d->newest?->verdict !== 'balanced');
+            ->when(
+                isset($given['deliverables']),
+                fn ($query) => $query->whereIn('id', $given['deliverables'] ?? []),
+            )->get()
+            ->filter(
+                static fn (Deliverable $d): bool => isset($given['deliverables'])
+                    || $d->newest?->verdict !== 'balanced',
+            );
         if ($owed->isEmpty()) {
-            throw ValidationException::withMessages(['messages' => 'There is nobody to write to: everything that has an owner balances.']);
+            throw ValidationException::withMessages(
+                ['messages' => 'There is nobody to write to: everything that has an owner balances.'],
+            );
         }
         foreach ($owed->groupBy('owner_id') as $theirs) {
             /** @var User $owner */
             $owner = $theirs->firstOrFail()->owner;
             /** @var non-empty-list<array{code: string, title: string, due: string|null, document: array<string, mixed>|null}> $told */
-            $told = array_values($theirs->map(static fn (Deliverable $d): array => ['code' => $d->code, 'title' => $d->title, 'due' => $d->due_at?->format('j M, H:i'), 'document' => $d->newest?->account()])->all());
-            $message = OwnerMessage::to($owner->name, $production->name, $told, "{$by->name}, {$by->roleIn($production->id)?->value}");
-            Message::query()->create(['production_id' => $production->id, 'to_id' => $owner->id, 'by_id' => $by->id, 'subject' => mb_substr($message->subject, 0, 300), 'body' => $message->body]);
+            $told = array_values(
+                $theirs->map(
+                    static fn (Deliverable $d): array => [
+                        'code' => $d->code,
+                        'title' => $d->title,
+                        'due' => $d->due_at?->format('j M, H:i'),
+                        'document' => $d->newest?->account(),
+                    ],
+                )->all(),
+            );
+            $message = OwnerMessage::to(
+                $owner->name,
+                $production->name,
+                $told,
+                "{$by->name}, {$by->roleIn($production->id)?->value}",
+            );
+            Message::query()->create(
+                [
+                    'production_id' => $production->id,
+                    'to_id' => $owner->id,
+                    'by_id' => $by->id,
+                    'subject' => mb_substr($message->subject, 0, 300),
+                    'body' => $message->body,
+                ],
+            );
         }
 
         return redirect()->route('outbox', $production->id);
@@ -110,15 +182,46 @@ final class BoardController
     public function export(Production $production, string $format): PlainResponse
     {
         Gate::authorize('decide', $production);
-        $lines = array_values($this->messages($production)->reverse()->map(static fn (Message $m): array => ['from' => $m->by->email ?? 'nobody@ledger.example', 'to' => $m->to->email, 'subject' => $m->subject, 'body' => $m->body, 'at' => $m->created_at->getTimestamp()])->all());
+        $lines = array_values(
+            $this->messages($production)
+                ->reverse()
+                ->map(
+                    static fn (Message $m): array => [
+                        'from' => $m->by->email ?? 'nobody@ledger.example',
+                        'to' => $m->to->email,
+                        'subject' => $m->subject,
+                        'body' => $m->body,
+                        'at' => $m->created_at->getTimestamp(),
+                    ],
+                )
+                ->all(),
+        );
         [$body, $type] = match ($format) {
             'mbox' => [Mailbox::of($lines), 'application/mbox'],
-            'json' => [json_encode($lines, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), 'application/json'],
-            'txt' => [implode("\n".str_repeat('=', 72)."\n\n", array_map(static fn (array $m): string => "To: {$m['to']}\nSubject: {$m['subject']}\n\n{$m['body']}", $lines)), 'text/plain; charset=utf-8'],
+            'json' => [
+                json_encode(
+                    $lines,
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+                ),
+                'application/json',
+            ],
+            'txt' => [
+                implode(
+                    "\n".str_repeat('=', 72)."\n\n",
+                    array_map(
+                        static fn (array $m): string => "To: {$m['to']}\nSubject: {$m['subject']}\n\n{$m['body']}",
+                        $lines,
+                    ),
+                ),
+                'text/plain; charset=utf-8',
+            ],
             default => abort(404),
         };
 
-        return response($body)->header('Content-Type', $type)->header('Content-Disposition', "attachment; filename=\"{$production->code}-messages.{$format}\"");
+        return response($body)->header('Content-Type', $type)->header(
+            'Content-Disposition',
+            "attachment; filename=\"{$production->code}-messages.{$format}\"",
+        );
     }
 
     private function person(Request $request): User

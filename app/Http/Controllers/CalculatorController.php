@@ -28,20 +28,50 @@ final class CalculatorController
     public static function offered(): array
     {
         return array_map(static fn (Calculation $c): array => [
-            'word' => $c->word(), 'title' => $c->title(), 'fields' => array_map(static fn (Field $f): array => ['name' => $f->name, 'label' => $f->label, 'example' => $f->example, 'start' => $f->start], $c->fields()),
+            'word' => $c->word(),
+            'title' => $c->title(),
+            'fields' => array_map(
+                static fn (Field $f): array => [
+                    'name' => $f->name,
+                    'label' => $f->label,
+                    'example' => $f->example,
+                    'start' => $f->start,
+                ],
+                $c->fields(),
+            ),
         ], Calculator::standard()->calculations);
     }
 
     public function work(Request $request): JsonResponse
     {
-        $given = $request->validate(['word' => ['required', 'string', 'max:40'], 'given' => ['present', 'array', 'max:20'], 'given.*' => ['nullable', 'string', 'max:100000']]);
+        $given = $request->validate(
+            [
+                'word' => ['required', 'string', 'max:40'],
+                'given' => ['present', 'array', 'max:20'],
+                'given.*' => ['nullable', 'string', 'max:100000'],
+            ],
+        );
         $calculation = Calculator::standard()->find($given['word']) ?? abort(404);
         $texts = [];
         foreach ($calculation->fields() as $field) {
-            $texts[$field->name] = is_string($given['given'][$field->name] ?? null) ? $given['given'][$field->name] : '';
+            $texts[$field->name] = is_string($given['given'][$field->name] ?? null)
+                ? $given['given'][$field->name]
+                : '';
         }
         try {
-            return response()->json(['results' => array_map(static fn (Result $r): array => ['label' => $r->label, 'value' => $r->value, 'formula' => $r->formula], $calculation->work(new Inputs($texts))), 'fault' => null]);
+            return response()->json(
+                [
+                    'results' => array_map(
+                        static fn (Result $r): array => [
+                            'label' => $r->label,
+                            'value' => $r->value,
+                            'formula' => $r->formula,
+                        ],
+                        $calculation->work(new Inputs($texts)),
+                    ),
+                    'fault' => null,
+                ],
+            );
         } catch (NotUnderstood|PatternRefused $refused) {
             return response()->json(['results' => [], 'fault' => $refused->getMessage()]);
         }

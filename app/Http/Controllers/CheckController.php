@@ -41,28 +41,50 @@ final class CheckController
         $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
         $deliverable->load('production', 'owner');
 
-        return response()->json($this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? '')->contents());
+        return response()->json(
+            $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? '')->contents(),
+        );
     }
 
     private function folder(Request $request, Deliverable $deliverable, int $root, string $below): IntakeFolder
     {
         $found = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find($root);
         if ($found === null) {
-            throw \PlainLedger\Core\Delivery\FolderRefused::because($below === '' ? 'chosen' : $below, 'is in no intake of this production');
+            throw \PlainLedger\Core\Delivery\FolderRefused::because(
+                $below === '' ? 'chosen' : $below,
+                'is in no intake of this production',
+            );
         }
 
-        return IntakeFolder::open($found, $below, $deliverable, $request->user()?->can('specify', $deliverable) ?? false);
+        return IntakeFolder::open(
+            $found,
+            $below,
+            $deliverable,
+            $request->user()?->can('specify', $deliverable) ?? false,
+        );
     }
 
     public function store(Request $request, Deliverable $deliverable, CheckDesk $desk): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000'], 'depth' => ['required', 'in:quick,full']], ['root.required' => 'Choose a folder first.']);
+        $given = $request->validate(
+            [
+                'root' => ['required', 'integer'],
+                'below' => ['nullable', 'string', 'max:1000'],
+                'depth' => ['required', 'in:quick,full'],
+            ],
+            ['root.required' => 'Choose a folder first.'],
+        );
         $deliverable->load('production', 'owner');
         /** @var User $by */
         $by = $request->user();
         try {
-            $desk->checkFolder($deliverable, $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''), ScanDepth::from($given['depth']), $by);
+            $desk->checkFolder(
+                $deliverable,
+                $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''),
+                ScanDepth::from($given['depth']),
+                $by,
+            );
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['below' => $refused->getMessage()]);
         }
@@ -72,7 +94,9 @@ final class CheckController
 
     public function show(Request $request, Check $check): Response|RedirectResponse
     {
-        $deliverable = $check->deliverable()->with('owner', 'production', 'specification.latest', 'newest')->firstOrFail();
+        $deliverable = $check->deliverable()
+            ->with('owner', 'production', 'specification.latest', 'newest')
+            ->firstOrFail();
         Gate::authorize('view', $deliverable);
         if ($check->state !== 'done') {
             return redirect()->route('frames', $deliverable->id);
@@ -80,20 +104,34 @@ final class CheckController
         /** @var User $reader */
         $reader = $request->user();
 
-        return Inertia::render('Check', ['book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'ledger' => LedgerPage::of($check)]);
+        return Inertia::render(
+            'Check',
+            [
+                'book' => BookPage::of($deliverable->production, $reader),
+                'deliverable' => BookPage::deliverable($deliverable),
+                'ledger' => LedgerPage::of($check),
+            ],
+        );
     }
 
     /** @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null, still: int|null, alone: bool} seconds left, as far as the pace so far tells; and for how many nothing has moved */
     public static function progress(Check $check): array
     {
-        $progress = ($check->progress ?? []) + ['done' => 0, 'all' => null, 'at' => '', 'began' => time(), 'moved' => time()];
+        $progress = ($check->progress ?? []) + [
+            'done' => 0,
+            'all' => null,
+            'at' => '',
+            'began' => time(),
+            'moved' => time(),
+        ];
         $spent = time() - $progress['began'];
         $still = time() - $progress['moved'];
         $tells = $progress['all'] !== null && $progress['done'] > 0 && $spent >= 2 && $still < self::STILL;
         $left = $tells ? (int) ceil($spent * ($progress['all'] - $progress['done']) / $progress['done']) : null;
 
         return [
-            'id' => $check->id, 'state' => $check->state, 'done' => $progress['done'], 'all' => $progress['all'], 'at' => $progress['at'],
+            'id' => $check->id, 'state' => $check->state, 'done' => $progress['done'], 'all' => $progress['all'],
+            'at' => $progress['at'],
             'left' => $left, 'still' => $still < self::STILL ? null : $still, 'alone' => Workers::areMissing(),
         ];
     }
@@ -128,6 +166,9 @@ final class CheckController
         };
 
         return response($writer->write($desk->account($check)))->header('Content-Type', $type)
-            ->header('Content-Disposition', "attachment; filename=\"{$deliverable->code}-check-{$check->id}.{$format}\"");
+            ->header(
+                'Content-Disposition',
+                "attachment; filename=\"{$deliverable->code}-check-{$check->id}.{$format}\"",
+            );
     }
 }

@@ -38,12 +38,22 @@ final class DeliverableController
         $reader = $request->user();
         $deliverable->load('owner', 'production', 'specification.latest', 'newest');
 
-        return ['book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $reader->can('specify', $deliverable)]];
+        return [
+            'book' => BookPage::of($deliverable->production, $reader),
+            'deliverable' => BookPage::deliverable($deliverable),
+            'may' => ['specify' => $reader->can('specify', $deliverable)],
+        ];
     }
 
     public function specification(Request $request, Deliverable $deliverable): Response
     {
-        return Inertia::render('Specification', $this->base($request, $deliverable) + ['asked' => SpecificationPage::of($deliverable), 'sums' => CalculatorController::offered()]);
+        return Inertia::render(
+            'Specification',
+            $this->base($request, $deliverable) + [
+                'asked' => SpecificationPage::of($deliverable),
+                'sums' => CalculatorController::offered(),
+            ],
+        );
     }
 
     public function scene(Request $request, Deliverable $deliverable): Response
@@ -54,7 +64,16 @@ final class DeliverableController
         $scene = $deliverable->scenes()->latest('id')->first();
 
         return Inertia::render('Scene', $base + $ledger + [
-            'unknown' => $scene === null ? [] : array_map(static fn (UnknownSetting $u): array => ['name' => $u->name, 'value' => $u->value, 'field' => $u->field], array_slice($scene->settings()->unknown, 0, 200)),
+            'unknown' => $scene === null
+                ? []
+                : array_map(
+                    static fn (UnknownSetting $u): array => [
+                        'name' => $u->name,
+                        'value' => $u->value,
+                        'field' => $u->field,
+                    ],
+                    array_slice($scene->settings()->unknown, 0, 200),
+                ),
             'fields' => NamesController::fields(), 'broken' => self::broken($deliverable),
         ]);
     }
@@ -68,7 +87,9 @@ final class DeliverableController
 
         return Inertia::render('Frames', $base + $this->ledger($deliverable) + [
             'roots' => array_map(static fn ($root): array => [
-                'id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, (bool) $base['may']['specify']),
+                'id' => $root->id,
+                'label' => $root->label,
+                'own' => IntakeFolder::expected($root, $deliverable, (bool) $base['may']['specify']),
                 'wanted' => IntakeFolder::wanted($root, $deliverable, (bool) $base['may']['specify']),
             ], $roots),
             'running' => $running === null ? null : CheckController::progress($running),
@@ -95,11 +116,28 @@ final class DeliverableController
 
         return [
             'ledger' => $newest === null ? null : LedgerPage::of($newest),
-            'past' => $deliverable->checks()->where('state', 'done')->with('revision', 'person')->latest('id')->limit(30)
-                ->get(['id', 'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict', 'holds_up', 'waived', 'updated_at'])
+            'past' => $deliverable->checks()
+                ->where('state', 'done')
+                ->with('revision', 'person')
+                ->latest('id')
+                ->limit(30)
+                ->get(
+                    [
+                        'id', 'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id',
+                        'state', 'verdict', 'holds_up', 'waived', 'updated_at',
+                    ],
+                )
                 ->map(static fn (Check $c): array => [
-                    'id' => $c->id, 'verdict' => $c->verdict, 'waived' => $c->waived > 0, 'holdsUp' => $c->holds_up, 'made' => $c->updated_at->format('j M, H:i'), 'revision' => $c->revision->number,
-                    'of' => $c->scene_id !== null && $c->delivery_id !== null ? 'scene and files' : ($c->scene_id !== null ? 'scene' : 'files'), 'by' => $c->person?->name,
+                    'id' => $c->id,
+                    'verdict' => $c->verdict,
+                    'waived' => $c->waived > 0,
+                    'holdsUp' => $c->holds_up,
+                    'made' => $c->updated_at->format('j M, H:i'),
+                    'revision' => $c->revision->number,
+                    'of' => $c->scene_id !== null && $c->delivery_id !== null
+                        ? 'scene and files'
+                        : ($c->scene_id !== null ? 'scene' : 'files'),
+                    'by' => $c->person?->name,
                 ])->all(),
         ];
     }
@@ -115,8 +153,22 @@ final class DeliverableController
             'specifications' => $production->specifications()->orderBy('title')->get(['id', 'title'])->all(),
             'presets' => Beginnings::offered($production),
             'others' => Beginnings::elsewhere($production, $reader),
-            'roots' => $production->intakeRoots()->orderBy('id')->get()->map(static fn ($r): array => ['id' => $r->id, 'label' => $r->label])->all(),
-            'people' => $production->memberships()->with('user')->get()->map(static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role->value])->all(),
+            'roots' => $production->intakeRoots()
+                ->orderBy('id')
+                ->get()
+                ->map(static fn ($r): array => ['id' => $r->id, 'label' => $r->label])
+                ->all(),
+            'people' => $production->memberships()
+                ->with('user')
+                ->get()
+                ->map(
+                    static fn (Membership $m): array => [
+                        'id' => $m->user_id,
+                        'name' => $m->user->name,
+                        'role' => $m->role->value,
+                    ],
+                )
+                ->all(),
         ]);
     }
 
@@ -124,19 +176,40 @@ final class DeliverableController
     {
         Gate::authorize('decide', $production);
         $given = $request->validate([
-            'code' => ['required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', static function (string $field, mixed $code, \Closure $fail) use ($production): void {
-                if (is_string($code) && $production->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->exists()) {
-                    $fail('This production has a deliverable of that code already; small and large letters make no difference.');
-                }
-            }],
+            'code' => [
+                'required',
+                'string',
+                'max:80',
+                'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~',
+                static function (string $field, mixed $code, \Closure $fail) use ($production): void {
+                    if (
+                        is_string($code)
+                        && $production->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->exists()
+                    ) {
+                        $fail(
+                            'This production has a deliverable of that code already; small and large letters make '
+                                .'no difference.',
+                        );
+                    }
+                },
+            ],
             'title' => ['nullable', 'string', 'max:160'],
-            'specification' => ['nullable', 'integer', Rule::exists('specifications', 'id')->where('production_id', $production->id)],
+            'specification' => [
+                'nullable',
+                'integer',
+                Rule::exists('specifications', 'id')->where('production_id', $production->id),
+            ],
             'newTitle' => ['nullable', 'string', 'max:160'],
-            'owner' => ['nullable', 'integer', Rule::exists('memberships', 'user_id')->where('production_id', $production->id)],
+            'owner' => [
+                'nullable',
+                'integer',
+                Rule::exists('memberships', 'user_id')->where('production_id', $production->id),
+            ],
             'due' => ['nullable', 'date'],
             'range' => ['nullable', 'string', 'max:2000'],
         ], [
-            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.',
+            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter '
+                .'or a digit.',
             'required' => 'This is needed.', 'due.date' => 'This is no date.',
         ]);
         $document = Beginnings::document($production, $request);
@@ -145,13 +218,22 @@ final class DeliverableController
             if (isset($given['specification'])) {
                 $specification = Specification::query()->whereKey($given['specification'])->firstOrFail();
             } else {
-                $title = $given['newTitle'] ?? (is_string($document['title'] ?? null) && $document['title'] !== '' ? $document['title'] : $given['code']);
+                $title = $given['newTitle']
+                    ?? (
+                        is_string($document['title'] ?? null)
+                        && $document['title'] !== '' ? $document['title'] : $given['code']
+                    );
                 $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);
                 $specification->revise($document, $request->user());
             }
             $deliverable = $production->deliverables()->create([
-                'specification_id' => $specification->id, 'owner_id' => $given['owner'] ?? null, 'code' => $given['code'], 'title' => $given['title'] ?? '',
-                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null, 'values' => [], 'overrides' => $range === '' ? [] : [RequirementId::TIME_RANGE => $range],
+                'specification_id' => $specification->id,
+                'owner_id' => $given['owner'] ?? null,
+                'code' => $given['code'],
+                'title' => $given['title'] ?? '',
+                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null,
+                'values' => [],
+                'overrides' => $range === '' ? [] : [RequirementId::TIME_RANGE => $range],
             ]);
             $deliverable->keepParts();
 

@@ -35,15 +35,29 @@ final class HouseController
         $reader = $request->user();
         $draft = Resolved::draft($production->houseLayer());
         $target = Target::house($production);
-        $lines = array_map(static fn (Requirement $r): array => SpecificationPage::line($r) + ['layers' => ['house' => $r->required()], 'tokens' => ['house' => $target->token('', $r->id())]], array_values($draft->specification->parts[0]->requirements));
+        $lines = array_map(
+            static fn (Requirement $r): array => SpecificationPage::line($r) + [
+                'layers' => ['house' => $r->required()],
+                'tokens' => ['house' => $target->token('', $r->id())],
+            ],
+            array_values($draft->specification->parts[0]->requirements),
+        );
         $starting = [];
         foreach ($draft->specification->startingValues as $id => $values) {
             $descriptor = Catalogue::standard()->find($id);
-            $starting[] = ['id' => $id, 'label' => $descriptor->label ?? $id, 'values' => $values, 'token' => $target->token('', "starting_values.{$id}")];
+            $starting[] = [
+                'id' => $id,
+                'label' => $descriptor->label ?? $id,
+                'values' => $values,
+                'token' => $target->token('', "starting_values.{$id}"),
+            ];
         }
 
         return Inertia::render('House', [
-            'book' => BookPage::of($production, $reader), 'lines' => $lines, 'starting' => $starting, 'offered' => SpecificationPage::offered(),
+            'book' => BookPage::of($production, $reader),
+            'lines' => $lines,
+            'starting' => $starting,
+            'offered' => SpecificationPage::offered(),
             'faults' => array_map(static fn ($q): array => $q->toArray(), $draft->faults),
         ]);
     }
@@ -52,7 +66,10 @@ final class HouseController
     {
         Gate::authorize('decide', $production);
         $given = $request->validate([
-            'id' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:4000'], 'level' => ['required', 'in:must,should'], 'why' => ['nullable', 'string', 'max:300'],
+            'id' => ['required', 'string', 'max:80'],
+            'value' => ['nullable', 'string', 'max:4000'],
+            'level' => ['required', 'in:must,should'],
+            'why' => ['nullable', 'string', 'max:300'],
             'drop' => ['boolean'], 'starting' => ['boolean'], 'seen' => ['nullable', 'string', 'max:20'],
         ]);
         /** @var User $by */
@@ -63,7 +80,12 @@ final class HouseController
             $json = match (true) {
                 $given['drop'] ?? false => null,
                 $given['starting'] ?? false => self::starting($id, $given['value'] ?? ''),
-                default => RequirementController::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null),
+                default => RequirementController::json(
+                    $id,
+                    $given['value'] ?? '',
+                    $given['level'],
+                    $given['why'] ?? null,
+                ),
             };
             $change = $desk->change(Target::house($production), '', $key, $json, $by, $given['seen'] ?? null);
         } catch (PlainSentence $refused) {
@@ -76,22 +98,38 @@ final class HouseController
     /** Several starting values are written with bars between them. */
     private static function starting(string $id, string $text): string
     {
-        $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $values = array_map(static fn (string $one): string => (string) RequirementValue::read($descriptor, $one), preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: ['']);
+        $descriptor = Catalogue::standard()->find($id)
+            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
+        $values = array_map(
+            static fn (string $one): string => (string) RequirementValue::read($descriptor, $one),
+            preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [''],
+        );
 
-        return json_encode(array_values(array_unique($values)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return json_encode(
+            array_values(array_unique($values)),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     public function understand(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['id' => ['required', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']]);
+        $given = $request->validate(
+            ['id' => ['required', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']],
+        );
         $descriptor = Catalogue::standard()->find($given['id']);
         try {
             if ($descriptor === null) {
                 return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
             }
-            $line = SpecificationPage::line(Requirement::read($descriptor, RequirementValue::typed($descriptor, $given['value'] ?? ''), SetBy::House, 'Here'));
+            $line = SpecificationPage::line(
+                Requirement::read(
+                    $descriptor,
+                    RequirementValue::typed($descriptor, $given['value'] ?? ''),
+                    SetBy::House,
+                    'Here',
+                ),
+            );
 
             return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
         } catch (PlainSentence $refused) {

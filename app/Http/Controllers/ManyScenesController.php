@@ -51,16 +51,36 @@ final class ManyScenesController
      */
     private function open(Request $request, Production $production): Builder
     {
-        return Deliverable::query()->where('production_id', $production->id)->when($request->user()?->can('decide', $production) !== true, fn ($query) => $query->where('owner_id', $request->user()?->id));
+        return Deliverable::query()->where('production_id', $production->id)->when(
+            $request->user()?->can('decide', $production) !== true,
+            fn ($query) => $query->where('owner_id', $request->user()?->id),
+        );
     }
 
     /** What is in the files, and whose each is; nothing is kept yet. */
     public function read(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('view', $production);
-        $request->validate(['files' => ['required', 'array', 'max:500'], 'files.*' => ['file']], ['files.required' => 'Drop some files first.', 'files.max' => 'At most 500 files at once; pack more of them as a zip.']);
+        $request->validate(
+            ['files' => ['required', 'array', 'max:500'], 'files.*' => ['file']],
+            [
+                'files.required' => 'Drop some files first.',
+                'files.max' => 'At most 500 files at once; pack more of them as a zip.',
+            ],
+        );
         $deliverables = $this->open($request, $production)->with('owner')->orderBy('code')->get();
-        $owners = new SceneOwnership(array_values($deliverables->map(static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate($d->id, $d->code, $d->owner?->handle, $d->owner?->name))->all()));
+        $owners = new SceneOwnership(
+            array_values(
+                $deliverables->map(
+                    static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate(
+                        $d->id,
+                        $d->code,
+                        $d->owner?->handle,
+                        $d->owner?->name,
+                    ),
+                )->all(),
+            ),
+        );
         $map = $production->fieldMap();
         $scenes = [];
         $refused = [];
@@ -74,7 +94,12 @@ final class ManyScenesController
                 if ($told instanceof JsonRefused) {
                     $refused[] = $told->getMessage();
                 } elseif (count($scenes) >= self::MOST || ($bytes += strlen($told->content)) > self::MOST_BYTES) {
-                    $refused[] = Text::shown($told->label).': these are more than '.number_format(self::MOST).' scenes, or more than '.ByteSize::of(self::MOST_BYTES).' of settings; bring what comes from here on afterwards.';
+                    $refused[] = Text::shown($told->label)
+                        .': these are more than '
+                        .number_format(self::MOST)
+                        .' scenes, or more than '
+                        .ByteSize::of(self::MOST_BYTES)
+                        .' of settings; bring what comes from here on afterwards.';
                     break 2;
                 } else {
                     $scenes[] = self::line($told, $owners);
@@ -82,7 +107,19 @@ final class ManyScenesController
             }
         }
 
-        return response()->json(['scenes' => $scenes, 'refused' => array_slice($refused, 0, 200), 'deliverables' => $deliverables->map(static fn (Deliverable $d): array => ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name])->all()]);
+        return response()->json(
+            [
+                'scenes' => $scenes,
+                'refused' => array_slice($refused, 0, 200),
+                'deliverables' => $deliverables->map(
+                    static fn (Deliverable $d): array => [
+                        'id' => $d->id,
+                        'code' => $d->code,
+                        'owner' => $d->owner?->name,
+                    ],
+                )->all(),
+            ],
+        );
     }
 
     /**
@@ -94,7 +131,14 @@ final class ManyScenesController
     {
         $most = (int) ini_get('max_file_uploads');
         if ($most > 0 && count($files) >= $most) {
-            throw ValidationException::withMessages(['files' => 'These are '.number_format($most).' files or more, and the server takes fewer at once. Bring them in two goes, or pack them as a zip.']);
+            throw ValidationException::withMessages(
+                [
+                    'files' => 'These are '
+                        .number_format($most)
+                        .' files or more, and the server takes fewer at once. Bring them in two goes, or pack them '
+                        .'as a zip.',
+                ],
+            );
         }
     }
 
@@ -104,9 +148,15 @@ final class ManyScenesController
         $found = $owners->of($told->whose);
 
         return [
-            'label' => Text::shown($told->label), 'content' => mb_check_encoding($told->content, 'UTF-8') ? $told->content : mb_convert_encoding($told->content, 'UTF-8', 'Windows-1252'),
-            'whose' => Text::shown(mb_strimwidth($told->whose[0] ?? '', 0, 80, '…')), 'deliverable' => count($found) === 1 ? $found[0]->id : null,
-            'perhaps' => count($found) > 1 ? array_map(static fn (OwnerCandidate $o): int => $o->id, array_slice($found, 0, 20)) : [],
+            'label' => Text::shown($told->label),
+            'content' => mb_check_encoding($told->content, 'UTF-8')
+                ? $told->content
+                : mb_convert_encoding($told->content, 'UTF-8', 'Windows-1252'),
+            'whose' => Text::shown(mb_strimwidth($told->whose[0] ?? '', 0, 80, '…')),
+            'deliverable' => count($found) === 1 ? $found[0]->id : null,
+            'perhaps' => count($found) > 1
+                ? array_map(static fn (OwnerCandidate $o): int => $o->id, array_slice($found, 0, 20))
+                : [],
             'settings' => count($told->settings->all()), 'unknown' => count($told->settings->unknown),
         ];
     }
@@ -117,15 +167,22 @@ final class ManyScenesController
         Gate::authorize('view', $production);
         $given = $request->validate([
             'scenes' => ['required', 'array', 'max:25'], 'scenes.*.deliverable' => ['required', 'integer'],
-            'scenes.*.label' => ['required', 'string', 'max:300'], 'scenes.*.content' => ['required', 'string', 'max:'.JsonDocument::LARGEST],
+            'scenes.*.label' => ['required', 'string', 'max:300'],
+            'scenes.*.content' => ['required', 'string', 'max:'.JsonDocument::LARGEST],
         ]);
         /** @var User $by */
         $by = $request->user();
         $done = [];
         foreach ($given['scenes'] as $scene) {
-            $deliverable = $this->open($request, $production)->with('production', 'owner', 'specification.latest')->find((int) $scene['deliverable']);
+            $deliverable = $this->open($request, $production)
+                ->with('production', 'owner', 'specification.latest')
+                ->find((int) $scene['deliverable']);
             if ($deliverable === null) {
-                $done[] = self::notDone(0, '', "“{$scene['label']}” was to go to a deliverable that is not of this production, or not yours.");
+                $done[] = self::notDone(
+                    0,
+                    '',
+                    "“{$scene['label']}” was to go to a deliverable that is not of this production, or not yours.",
+                );
 
                 continue;
             }
@@ -133,14 +190,23 @@ final class ManyScenesController
                 $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
                 // of a scene beside files, what the scene shows is what was asked for
                 $causes = $check->summary['causes'] ?? [];
-                $first = array_values(array_filter($causes, static fn (array $c): bool => $c['side'] === 'scene'))[0] ?? $causes[0] ?? null;
-                $done[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict, 'holdsUp' => $check->holds_up, 'cause' => $first['says'] ?? null, 'fault' => null];
+                $first = array_values(array_filter($causes, static fn (array $c): bool => $c['side'] === 'scene'))[0]
+                    ?? $causes[0]
+                    ?? null;
+                $done[] = [
+                    'id' => $deliverable->id, 'code' => $deliverable->code, 'verdict' => $check->verdict,
+                    'holdsUp' => $check->holds_up, 'cause' => $first['says'] ?? null, 'fault' => null,
+                ];
             } catch (PlainSentence $refused) {
                 $done[] = self::notDone($deliverable->id, $deliverable->code, $refused->getMessage());
             } catch (\Throwable $fault) {
                 // one that nobody foresaw spares the others
                 report($fault);
-                $done[] = self::notDone($deliverable->id, $deliverable->code, "“{$scene['label']}” could not be read, by a fault of this program. The others were.");
+                $done[] = self::notDone(
+                    $deliverable->id,
+                    $deliverable->code,
+                    "“{$scene['label']}” could not be read, by a fault of this program. The others were.",
+                );
             }
         }
 

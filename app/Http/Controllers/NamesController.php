@@ -41,11 +41,24 @@ final class NamesController
 
         return Inertia::render('Names', [
             'book' => BookPage::of($production, $reader),
-            'names' => array_map(static fn (FieldMeaning $m): array => $m->toArray() + ['unit' => null, 'words' => (object) [], 'label' => $m->is === null ? null : $labels[$m->is] ?? $m->is], $production->fieldMap()->meanings()),
+            'names' => array_map(
+                static fn (FieldMeaning $m): array => $m->toArray() + [
+                    'unit' => null,
+                    'words' => (object) [],
+                    'label' => $m->is === null ? null : $labels[$m->is] ?? $m->is,
+                ],
+                $production->fieldMap()->meanings(),
+            ),
             'fields' => self::fields(),
-            'shapes' => array_map(static fn (LogShape $s): array => ['name' => $s->name, 'patterns' => $s->toArray()], $production->logShapes()),
+            'shapes' => array_map(
+                static fn (LogShape $s): array => ['name' => $s->name, 'patterns' => $s->toArray()],
+                $production->logShapes(),
+            ),
             'own' => count($production->log_shapes ?? []),
-            'events' => array_map(static fn (LogEvent $e): array => ['event' => $e->value, 'says' => $e->spoken()], LogEvent::cases()),
+            'events' => array_map(
+                static fn (LogEvent $e): array => ['event' => $e->value, 'says' => $e->spoken()],
+                LogEvent::cases(),
+            ),
             'pieces' => array_keys(LogPattern::PIECES),
         ]);
     }
@@ -55,7 +68,11 @@ final class NamesController
     {
         $fields = [];
         foreach (FieldNames::offered() as $field => $label) {
-            $fields[] = ['field' => $field, 'label' => $label, 'units' => array_map(static fn (FieldUnit $u): string => $u->value, FieldUnit::of($field))];
+            $fields[] = [
+                'field' => $field,
+                'label' => $label,
+                'units' => array_map(static fn (FieldUnit $u): string => $u->value, FieldUnit::of($field)),
+            ];
         }
 
         return $fields;
@@ -64,11 +81,37 @@ final class NamesController
     public function update(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['name' => ['required', 'string', 'max:200'], 'is' => ['nullable', 'string', 'max:80'], 'unit' => ['nullable', 'string', 'max:20'], 'words' => ['array', 'max:100'], 'words.*' => ['string', 'max:200'], 'drop' => ['boolean']], ['name.required' => 'Say which name.']);
+        $given = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:200'],
+                'is' => ['nullable', 'string', 'max:80'],
+                'unit' => ['nullable', 'string', 'max:20'],
+                'words' => ['array', 'max:100'],
+                'words.*' => ['string', 'max:200'],
+                'drop' => ['boolean'],
+            ],
+            ['name.required' => 'Say which name.'],
+        );
         try {
             $production->alone(function (Production $now) use ($given): void {
                 $map = $now->fieldMap();
-                $this->keep($now, ($given['drop'] ?? false) ? $map->without($given['name']) : $map->with(FieldMap::meaning(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $given['words'] ?? []], 'This name', 'it')));
+                $this->keep(
+                    $now,
+                    ($given['drop'] ?? false)
+                        ? $map->without($given['name'])
+                        : $map->with(
+                            FieldMap::meaning(
+                                [
+                                    'name' => $given['name'],
+                                    'is' => $given['is'] ?? null,
+                                    'unit' => $given['unit'] ?? null,
+                                    'words' => $given['words'] ?? [],
+                                ],
+                                'This name',
+                                'it',
+                            ),
+                        ),
+                );
             });
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['name' => $refused->getMessage()]);
@@ -79,15 +122,25 @@ final class NamesController
 
     private function keep(Production $production, FieldMap $map): void
     {
-        $production->update(['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings())]);
+        $production->update(
+            ['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings())],
+        );
     }
 
     public function export(Production $production): PlainResponse
     {
         Gate::authorize('decide', $production);
 
-        return response(json_encode($production->fieldMap()->toArray($production->name), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n")
-            ->header('Content-Type', 'application/json')->header('Content-Disposition', "attachment; filename=\"{$production->code}-field-map.json\"");
+        return response(
+            json_encode(
+                $production->fieldMap()->toArray($production->name),
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+            )."\n",
+        )
+            ->header('Content-Type', 'application/json')->header(
+                'Content-Disposition',
+                "attachment; filename=\"{$production->code}-field-map.json\"",
+            );
     }
 
     /** Names of another production or house are laid over those that are here. */
@@ -113,7 +166,14 @@ final class NamesController
     public function tryPatterns(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['patterns' => ['present', 'array', 'max:20'], 'patterns.*.event' => ['required', 'string', 'max:20'], 'patterns.*.pattern' => ['nullable', 'string', 'max:500'], 'sample' => ['nullable', 'string', 'max:100000']]);
+        $given = $request->validate(
+            [
+                'patterns' => ['present', 'array', 'max:20'],
+                'patterns.*.event' => ['required', 'string', 'max:20'],
+                'patterns.*.pattern' => ['nullable', 'string', 'max:500'],
+                'sample' => ['nullable', 'string', 'max:100000'],
+            ],
+        );
         $patterns = [];
         $faults = [];
         foreach ($given['patterns'] as $at => $line) {
@@ -140,7 +200,8 @@ final class NamesController
                 // all of them share one budget: what uses up its part is switched off
                 $spent[$at] = ($spent[$at] ?? 0) + hrtime(true) - $began;
                 if ($spent[$at] > self::LONGEST && ! isset($faults[$at])) {
-                    $faults[$at] = 'This pattern takes too long on these lines, and is not looked for in the rest of them. Say more exactly what stands between its pieces.';
+                    $faults[$at] = 'This pattern takes too long on these lines, and is not looked for in the rest '
+                        .'of them. Say more exactly what stands between its pieces.';
                 }
                 if ($pieces !== null) {
                     $told[] = ['event' => $event->value, 'at' => $at, 'pieces' => (object) $pieces];
@@ -155,10 +216,21 @@ final class NamesController
     public function shape(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'was' => ['nullable', 'string', 'max:80'], 'drop' => ['boolean'], 'patterns' => ['array', 'max:20'], 'patterns.*.event' => ['required', 'string', 'max:20'], 'patterns.*.pattern' => ['nullable', 'string', 'max:500']], ['name.required' => 'Give the shape a name.']);
+        $given = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:80'],
+                'was' => ['nullable', 'string', 'max:80'],
+                'drop' => ['boolean'],
+                'patterns' => ['array', 'max:20'],
+                'patterns.*.event' => ['required', 'string', 'max:20'],
+                'patterns.*.pattern' => ['nullable', 'string', 'max:500'],
+            ],
+            ['name.required' => 'Give the shape a name.'],
+        );
         $made = ($given['drop'] ?? false) ? null : self::made($given['name'], $given['patterns'] ?? []);
         $production->alone(static function (Production $now) use ($given, $made): void {
-            $others = static fn (array $s): bool => $s['name'] !== ($given['was'] ?? $given['name']) && $s['name'] !== $given['name'];
+            $others = static fn (array $s): bool => $s['name'] !== ($given['was'] ?? $given['name'])
+                && $s['name'] !== $given['name'];
             $shapes = array_values(array_filter($now->log_shapes ?? [], $others));
             $shapes = $made === null ? $shapes : [...$shapes, $made];
             if (count($shapes) > 30) {
@@ -176,9 +248,21 @@ final class NamesController
      */
     private static function made(string $name, array $lines): array
     {
-        $patterns = array_map(static fn (array $p): array => ['event' => (string) $p['event'], 'pattern' => trim((string) ($p['pattern'] ?? ''))], array_values($lines));
+        $patterns = array_map(
+            static fn (array $p): array => [
+                'event' => (string) $p['event'],
+                'pattern' => trim((string) ($p['pattern'] ?? '')),
+            ],
+            array_values($lines),
+        );
         try {
-            return ['name' => $name, 'patterns' => LogShape::of($name, array_values(array_filter($patterns, static fn (array $p): bool => $p['pattern'] !== '')))->toArray()];
+            return [
+                'name' => $name,
+                'patterns' => LogShape::of(
+                    $name,
+                    array_values(array_filter($patterns, static fn (array $p): bool => $p['pattern'] !== '')),
+                )->toArray(),
+            ];
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['shape' => $refused->getMessage()]);
         }

@@ -30,7 +30,8 @@ final class PictureController
         Gate::authorize('view', $check->deliverable);
         $delivery = $check->delivery;
         abort_unless($delivery?->intakeRoot !== null, 404);
-        $match = Matcher::match($check->resolved(), $delivery->scanned(), $check->scene?->settings()->timeline)->parts[$part] ?? abort(404);
+        $match = Matcher::match($check->resolved(), $delivery->scanned(), $check->scene?->settings()->timeline)->parts[$part]
+            ?? abort(404);
         $overseer = $request->user()?->can('specify', $check->deliverable) ?? false;
         foreach ($match->passes as $pass) {
             $at = $pass->frames->place($frame);
@@ -53,12 +54,21 @@ final class PictureController
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
         try {
-            $folder = IntakeFolder::open($delivery->intakeRoot ?? abort(404), $delivery->folder, $check->deliverable, $overseer);
+            $folder = IntakeFolder::open(
+                $delivery->intakeRoot ?? abort(404),
+                $delivery->folder,
+                $check->deliverable,
+                $overseer,
+            );
         } catch (PlainSentence) {
             abort(404);
         }
         $now = $folder->listing()->again($file);
-        abort_if($now->refused !== null || ! $now->state()->isOfSameMoment($file->state()), 404, 'The file was changed since it was looked at. Check again.');
+        abort_if(
+            $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
+            404,
+            'The file was changed since it was looked at. Check again.',
+        );
         // the same file in a later delivery has the same picture
         $key = 'picture:'.hash('xxh128', implode("\0", [$folder->path, $file->path(), $file->size, $file->modified]));
         $kept = Cache::get($key);

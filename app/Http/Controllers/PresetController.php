@@ -18,7 +18,17 @@ final class PresetController
     public function store(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['title' => ['required', 'string', 'max:160'], 'specification' => ['required', 'integer', Rule::exists('specifications', 'id')->where('production_id', $production->id)]], ['title.required' => 'A preset needs a title.']);
+        $given = $request->validate(
+            [
+                'title' => ['required', 'string', 'max:160'],
+                'specification' => [
+                    'required',
+                    'integer',
+                    Rule::exists('specifications', 'id')->where('production_id', $production->id),
+                ],
+            ],
+            ['title.required' => 'A preset needs a title.'],
+        );
         $data = Specification::query()->findOrFail((int) $given['specification'])->latest()->firstOrFail()->data;
         unset($data['values'], $data['title']);
         // of the same title there is one
@@ -30,7 +40,10 @@ final class PresetController
     public function rename(Request $request, Preset $preset): RedirectResponse
     {
         Gate::authorize('decide', Production::query()->findOrFail($preset->production_id));
-        $given = $request->validate(['title' => ['required', 'string', 'max:160']], ['title.required' => 'A preset needs a title.']);
+        $given = $request->validate(
+            ['title' => ['required', 'string', 'max:160']],
+            ['title.required' => 'A preset needs a title.'],
+        );
         $preset->update(['title' => $given['title']]);
 
         return back();

@@ -29,9 +29,21 @@ final class ProductionController
             $book = BookPage::of($production, $reader);
             /** @var list<array{verdict: string|null}> $index */
             $index = $book['index'];
-            $count = static fn (?string $verdict): int => count(array_filter($index, static fn (array $l): bool => $l['verdict'] === $verdict));
+            $count = static fn (?string $verdict): int => count(
+                array_filter($index, static fn (array $l): bool => $l['verdict'] === $verdict),
+            );
 
-            return ['id' => $production->id, 'code' => $production->code, 'name' => $production->name, 'kind' => $production->kind, 'role' => $book['role'], 'deliverables' => count($index), 'unbalanced' => $count('unbalanced'), 'open' => $count('open'), 'balanced' => $count('balanced')];
+            return [
+                'id' => $production->id,
+                'code' => $production->code,
+                'name' => $production->name,
+                'kind' => $production->kind,
+                'role' => $book['role'],
+                'deliverables' => count($index),
+                'unbalanced' => $count('unbalanced'),
+                'open' => $count('open'),
+                'balanced' => $count('balanced'),
+            ];
         });
 
         return Inertia::render('Productions', ['productions' => $lines->all()]);
@@ -45,16 +57,38 @@ final class ProductionController
 
         $book = BookPage::of($production, $reader);
 
-        return Inertia::render('Production', ['book' => $book] + ($book['decides'] === true ? self::specifications($production) : ['specifications' => [], 'presets' => []]));
+        return Inertia::render(
+            'Production',
+            ['book' => $book] + (
+                $book['decides'] === true
+                    ? self::specifications($production)
+                    : ['specifications' => [], 'presets' => []]
+            ),
+        );
     }
 
     /** @return array{specifications: list<array<string, mixed>>, presets: list<array<string, mixed>>} */
     private static function specifications(Production $production): array
     {
         return [
-            'specifications' => array_values($production->specifications()->with('latest')->withCount('deliverables')->orderBy('title')->get()
-                ->map(static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title, 'revision' => $s->latest->number, 'deliverables' => (int) $s->getAttribute('deliverables_count')])->all()),
-            'presets' => array_values($production->presets()->orderBy('title')->get()->map(static fn (Preset $p): array => ['id' => $p->id, 'title' => $p->title])->all()),
+            'specifications' => array_values(
+                $production->specifications()->with('latest')->withCount('deliverables')->orderBy('title')->get()
+                    ->map(
+                        static fn (Specification $s): array => [
+                            'id' => $s->id,
+                            'title' => $s->title,
+                            'revision' => $s->latest->number,
+                            'deliverables' => (int) $s->getAttribute('deliverables_count'),
+                        ],
+                    )->all(),
+            ),
+            'presets' => array_values(
+                $production->presets()
+                    ->orderBy('title')
+                    ->get()
+                    ->map(static fn (Preset $p): array => ['id' => $p->id, 'title' => $p->title])
+                    ->all(),
+            ),
         ];
     }
 }

@@ -25,11 +25,16 @@ final class RecheckController
         Gate::authorize('check', $check->deliverable);
         abort_if($check->isUnderWay(), 404);
         if ($check->deliverable->checks()->underWay()->exists()) {
-            throw ValidationException::withMessages(['again' => 'A check of this deliverable is under way; wait for it or stop it.']);
+            throw ValidationException::withMessages(
+                ['again' => 'A check of this deliverable is under way; wait for it or stop it.'],
+            );
         }
         $new = $desk->again($check, $this->person($request));
 
-        return back()->with('told', $new->isUnderWay() ? 'The files are being looked at.' : 'Checked again, by what is asked now.');
+        return back()->with(
+            'told',
+            $new->isUnderWay() ? 'The files are being looked at.' : 'Checked again, by what is asked now.',
+        );
     }
 
     /** Everything of a specification that was checked by what was asked before. */

@@ -25,7 +25,8 @@ final class ReferenceController
     {
         Gate::authorize('decide', $production);
         $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
-        $root = IntakeRoot::query()->where('production_id', $production->id)->find((int) $given['root']) ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
+        $root = IntakeRoot::query()->where('production_id', $production->id)->find((int) $given['root'])
+            ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
 
         return response()->json(IntakeFolder::ofProduction($root, $given['below'] ?? '')->contents());
     }
@@ -34,12 +35,23 @@ final class ReferenceController
     public function propose(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000'], 'code' => ['nullable', 'string', 'max:80']]);
+        $given = $request->validate(
+            [
+                'root' => ['required', 'integer'],
+                'below' => ['nullable', 'string', 'max:1000'],
+                'code' => ['nullable', 'string', 'max:80'],
+            ],
+        );
         $document = Beginnings::files($production, (int) $given['root'], $given['below'] ?? '', $given['code'] ?? null);
         $draft = Resolved::draft(new Layer(SetBy::Specification, $document, 'the files'));
 
         return response()->json(['parts' => array_map(static fn ($p): array => [
-            'name' => $p->name, 'prose' => Prose::of($p), 'lines' => array_map(static fn (Requirement $r): array => ['label' => $r->descriptor->label, 'value' => $r->required()], array_values($p->requirements)),
+            'name' => $p->name,
+            'prose' => Prose::of($p),
+            'lines' => array_map(
+                static fn (Requirement $r): array => ['label' => $r->descriptor->label, 'value' => $r->required()],
+                array_values($p->requirements),
+            ),
         ], $draft->specification->parts)]);
     }
 }

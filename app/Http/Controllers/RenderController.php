@@ -48,14 +48,26 @@ final class RenderController
         $job = RenderDesk::job($deliverable);
 
         return Inertia::render('Render', [
-            'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $overseer],
+            'book' => BookPage::of($deliverable->production, $reader),
+            'deliverable' => BookPage::deliverable($deliverable),
+            'may' => ['specify' => $overseer],
             'frames' => $frames === null ? null : (string) $frames, 'count' => $frames === null ? 0 : count($frames),
-            'typed' => ['times' => $deliverable->frame_times ?? '', 'size' => $deliverable->frame_size ?? ''], 'from' => $times[1] ?? null,
+            'typed' => ['times' => $deliverable->frame_times ?? '', 'size' => $deliverable->frame_size ?? ''],
+            'from' => $times[1] ?? null,
             'unpacked' => self::unpacked($deliverable), 'pool' => self::poolShown($deliverable->production),
-            'plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of(RenderDesk::pool($deliverable->production), [$job])),
+            'plan' => $job === null
+                ? null
+                : RenderDesk::shown(RenderPlan::of(RenderDesk::pool($deliverable->production), [$job])),
             'log' => $log === null ? null : self::logShown($log),
             'shapes' => array_map(static fn (LogShape $s): string => $s->name, $deliverable->production->logShapes()),
-            'roots' => array_map(static fn (IntakeRoot $root): array => ['id' => $root->id, 'label' => $root->label, 'own' => IntakeFolder::expected($root, $deliverable, $overseer)], IntakeFolder::rootsFor($deliverable, $overseer)),
+            'roots' => array_map(
+                static fn (IntakeRoot $root): array => [
+                    'id' => $root->id,
+                    'label' => $root->label,
+                    'own' => IntakeFolder::expected($root, $deliverable, $overseer),
+                ],
+                IntakeFolder::rootsFor($deliverable, $overseer),
+            ),
         ]);
     }
 
@@ -86,13 +98,25 @@ final class RenderController
         $reading = $log->reading;
         unset($reading['sample']);
 
-        return ['id' => $log->id, 'name' => $log->name, 'followed' => $log->path !== null, 'shape' => $log->shape['name'] ?? null, 'read' => $log->read, 'size' => $log->size, 'fault' => $log->fault, 'at' => $log->updated_at->format('j M, H:i:s'), 'reading' => $reading];
+        return [
+            'id' => $log->id,
+            'name' => $log->name,
+            'followed' => $log->path !== null,
+            'shape' => $log->shape['name'] ?? null,
+            'read' => $log->read,
+            'size' => $log->size,
+            'fault' => $log->fault,
+            'at' => $log->updated_at->format('j M, H:i:s'),
+            'reading' => $reading,
+        ];
     }
 
     public function update(Request $request, Deliverable $deliverable): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['times' => ['nullable', 'string', 'max:2000'], 'size' => ['nullable', 'string', 'max:40']]);
+        $given = $request->validate(
+            ['times' => ['nullable', 'string', 'max:2000'], 'size' => ['nullable', 'string', 'max:40']],
+        );
         try {
             blank($given['times'] ?? null) ?: FrameTimes::parse((string) $given['times']);
         } catch (NotUnderstood $refused) {
@@ -112,10 +136,20 @@ final class RenderController
     public function attempt(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('view', $production);
-        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40'], 'deliverable' => ['nullable', 'integer'], 'times' => ['nullable', 'string', 'max:2000']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
+        $given = $request->validate(
+            [
+                'machines' => ['required', 'integer', 'min:1', 'max:10000'],
+                'hours' => ['nullable', 'string', 'max:40'],
+                'deliverable' => ['nullable', 'integer'],
+                'times' => ['nullable', 'string', 'max:2000'],
+            ],
+            ['machines.*' => 'There are from 1 to 10,000 machines.'],
+        );
         $pool = RenderDesk::pool($production, (int) $given['machines'], $given['hours'] ?? '');
         if (isset($given['deliverable'])) {
-            $deliverable = $production->deliverables()->with('owner', 'production', 'specification.latest', 'newest')->findOrFail((int) $given['deliverable']);
+            $deliverable = $production->deliverables()
+                ->with('owner', 'production', 'specification.latest', 'newest')
+                ->findOrFail((int) $given['deliverable']);
             Gate::authorize('view', $deliverable);
             if (! blank($given['times'] ?? null)) {
                 $deliverable->frame_times = (string) $given['times'];
@@ -123,7 +157,9 @@ final class RenderController
             }
             $job = RenderDesk::job($deliverable);
 
-            return response()->json(['plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of($pool, [$job]))]);
+            return response()->json(
+                ['plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of($pool, [$job]))],
+            );
         }
         Gate::authorize('decide', $production);
 
@@ -134,7 +170,15 @@ final class RenderController
     {
         Gate::authorize('decide', $production);
 
-        return Inertia::render('RenderPlan', ['book' => BookPage::of($production, $this->person($request)), 'pool' => self::poolShown($production), 'plan' => $this->whole($production, RenderDesk::pool($production)), 'untimed' => $this->untimed($production)]);
+        return Inertia::render(
+            'RenderPlan',
+            [
+                'book' => BookPage::of($production, $this->person($request)),
+                'pool' => self::poolShown($production),
+                'plan' => $this->whole($production, RenderDesk::pool($production)),
+                'untimed' => $this->untimed($production),
+            ],
+        );
     }
 
     /** @return array<string, mixed> everything that is still due and has a time, as one list */
@@ -163,13 +207,33 @@ final class RenderController
     /** @return \Illuminate\Support\Collection<int, Deliverable> */
     private function owed(Production $production): \Illuminate\Support\Collection
     {
-        return $production->deliverables()->with(['owner', 'production', 'specification.latest', 'renderLogs', 'newest' => fn ($query) => $query->select(\App\Http\Pages\BoardPage::COLUMNS)])->orderBy('code')->get();
+        return $production->deliverables()
+            ->with(
+                [
+                    'owner',
+                    'production',
+                    'specification.latest',
+                    'renderLogs',
+                    'newest' => fn ($query) => $query->select(\App\Http\Pages\BoardPage::COLUMNS),
+                ],
+            )
+            ->orderBy('code')
+            ->get();
     }
 
     public function keepPool(Request $request, Production $production): RedirectResponse
     {
         Gate::authorize('decide', $production);
-        $given = $request->validate(['machines' => ['required', 'integer', 'min:1', 'max:10000'], 'hours' => ['nullable', 'string', 'max:40'], 'was' => ['nullable', 'array'], 'was.machines' => ['nullable', 'integer'], 'was.hours' => ['nullable', 'string', 'max:40']], ['machines.*' => 'There are from 1 to 10,000 machines.']);
+        $given = $request->validate(
+            [
+                'machines' => ['required', 'integer', 'min:1', 'max:10000'],
+                'hours' => ['nullable', 'string', 'max:40'],
+                'was' => ['nullable', 'array'],
+                'was.machines' => ['nullable', 'integer'],
+                'was.hours' => ['nullable', 'string', 'max:40'],
+            ],
+            ['machines.*' => 'There are from 1 to 10,000 machines.'],
+        );
         try {
             MachinePool::of((int) $given['machines'], 0, $given['hours'] ?? '');
         } catch (NotUnderstood $refused) {
@@ -178,8 +242,20 @@ final class RenderController
         $production->alone(static function (Production $now) use ($given): void {
             $stands = ['machines' => $now->pool['machines'] ?? 1, 'hours' => $now->pool['hours'] ?? ''];
             // who changes what another has changed meanwhile is told, and sees what stands now
-            if (isset($given['was']) && $stands !== ['machines' => (int) ($given['was']['machines'] ?? 1), 'hours' => (string) ($given['was']['hours'] ?? '')]) {
-                throw ValidationException::withMessages(['machines' => "Somebody has changed this meanwhile, to {$stands['machines']}".($stands['hours'] === '' ? '' : " from {$stands['hours']}").'. Theirs stands; keep yours once more to change it.']);
+            if (
+                isset($given['was'])
+                && $stands !== [
+                    'machines' => (int) ($given['was']['machines'] ?? 1),
+                    'hours' => (string) ($given['was']['hours'] ?? ''),
+                ]
+            ) {
+                throw ValidationException::withMessages(
+                    [
+                        'machines' => "Somebody has changed this meanwhile, to {$stands['machines']}"
+                            .($stands['hours'] === '' ? '' : " from {$stands['hours']}")
+                            .'. Theirs stands; keep yours once more to change it.',
+                    ],
+                );
             }
             $now->update(['pool' => ['machines' => (int) $given['machines'], 'hours' => $given['hours'] ?? '']]);
         });
@@ -191,14 +267,30 @@ final class RenderController
     public function send(Request $request, Deliverable $deliverable, LogDesk $desk): JsonResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['piece' => ['required', 'file', 'max:8000'], 'log' => ['nullable', 'integer'], 'name' => ['required', 'string', 'max:255'], 'size' => ['required', 'integer', 'min:0'], 'shape' => ['nullable', 'string', 'max:80'], 'last' => ['required', 'in:0,1']]);
+        $given = $request->validate(
+            [
+                'piece' => ['required', 'file', 'max:8000'],
+                'log' => ['nullable', 'integer'],
+                'name' => ['required', 'string', 'max:255'],
+                'size' => ['required', 'integer', 'min:0'],
+                'shape' => ['nullable', 'string', 'max:80'],
+                'last' => ['required', 'in:0,1'],
+            ],
+        );
         $deliverable->load('production', 'owner', 'specification.latest');
         /** @var UploadedFile $piece */
         $piece = $request->file('piece');
         $bytes = (string) $piece->getContent();
         try {
             $log = isset($given['log']) ? $deliverable->renderLogs()->whereNull('path')->findOrFail((int) $given['log'])
-                : $desk->begin($deliverable, Text::shown($given['name']), (int) $given['size'], $bytes, $given['shape'] ?? null, $this->person($request));
+                : $desk->begin(
+                    $deliverable,
+                    Text::shown($given['name']),
+                    (int) $given['size'],
+                    $bytes,
+                    $given['shape'] ?? null,
+                    $this->person($request),
+                );
             $log->setRelation('deliverable', $deliverable);
             $desk->feed($log, $bytes, $given['last'] === '1');
         } catch (PlainSentence $refused) {
@@ -221,19 +313,36 @@ final class RenderController
     {
         $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
         $deliverable->load('production', 'owner', 'specification.latest');
-        $root = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find((int) $given['root']) ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
+        $root = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find((int) $given['root'])
+            ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
 
-        return IntakeFolder::open($root, $given['below'] ?? '', $deliverable, $this->person($request)->can('specify', $deliverable));
+        return IntakeFolder::open(
+            $root,
+            $given['below'] ?? '',
+            $deliverable,
+            $this->person($request)->can('specify', $deliverable),
+        );
     }
 
     public function beginFollowing(Request $request, Deliverable $deliverable, LogDesk $desk): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']]);
+        $given = $request->validate(
+            ['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']],
+        );
         try {
             $folder = $this->folder($request, $deliverable);
             $source = $folder->file($given['file']);
-            $log = $desk->begin($deliverable, Text::shown($given['file']), $source->size(), $source->read(0, LogDesk::BEGINNING), $given['shape'] ?? null, $this->person($request), $folder->root, ltrim("{$folder->below}/{$given['file']}", '/'));
+            $log = $desk->begin(
+                $deliverable,
+                Text::shown($given['file']),
+                $source->size(),
+                $source->read(0, LogDesk::BEGINNING),
+                $given['shape'] ?? null,
+                $this->person($request),
+                $folder->root,
+                ltrim("{$folder->below}/{$given['file']}", '/'),
+            );
             $log->setRelation('deliverable', $deliverable);
             $desk->follow($log, $this->person($request)->can('specify', $deliverable));
         } catch (PlainSentence $refused) {

@@ -56,7 +56,9 @@ final class RequirementController
         $by = $request->user();
         $target = SpecificationPage::targets($deliverable)[$given['scope']];
         $several = count($deliverable->draft()->specification->parts) > 1;
-        $part = $given['scope'] === 'house' ? '' : $target->partFor($given['part'] ?? '', $id, $several && ($given['part'] ?? '') !== '');
+        $part = $given['scope'] === 'house'
+            ? ''
+            : $target->partFor($given['part'] ?? '', $id, $several && ($given['part'] ?? '') !== '');
         try {
             $change = DB::transaction(function () use ($deliverable, $given, $id, $target, $part, $desk, $by): ?Change {
                 $target->reload();
@@ -94,9 +96,12 @@ final class RequirementController
     /** What is kept of what was typed: the value alone, where nothing more is said of it. */
     public static function json(string $id, string $value, string $level, ?string $why): string
     {
-        $descriptor = Catalogue::standard()->find($id) ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
+        $descriptor = Catalogue::standard()->find($id)
+            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
         $typed = RequirementValue::typed($descriptor, $value);
-        $new = $level === 'must' && $why === null ? $typed : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
+        $new = $level === 'must' && $why === null
+            ? $typed
+            : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
         $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
         $ask = SpecificationDocument::ask($requirement);
 
@@ -107,7 +112,10 @@ final class RequirementController
     public function approve(Request $request, Deliverable $deliverable): JsonResponse
     {
         Gate::authorize('specify', $deliverable);
-        $request->validate(['picture' => ['required', 'file', 'max:8000']], ['picture.max' => 'The picture is larger than 8 MB; lay it in the intake, and name it there.']);
+        $request->validate(
+            ['picture' => ['required', 'file', 'max:8000']],
+            ['picture.max' => 'The picture is larger than 8 MB; lay it in the intake, and name it there.'],
+        );
         /** @var UploadedFile $picture */
         $picture = $request->file('picture');
         try {
@@ -121,22 +129,49 @@ final class RequirementController
     public function understand(Request $request, Deliverable $deliverable): JsonResponse
     {
         Gate::authorize('specify', $deliverable);
-        $given = $request->validate(['id' => ['required', 'string', 'max:80'], 'part' => ['nullable', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']]);
+        $given = $request->validate(
+            [
+                'id' => ['required', 'string', 'max:80'],
+                'part' => ['nullable', 'string', 'max:80'],
+                'value' => ['present', 'nullable', 'string', 'max:4000'],
+            ],
+        );
         $descriptor = Catalogue::standard()->find($given['id']);
         if ($descriptor === null) {
             return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
         }
         $deliverable->load('production', 'owner', 'specification.latest');
         try {
-            $line = SpecificationPage::line(Requirement::read($descriptor, RequirementValue::typed($descriptor, $given['value'] ?? ''), SetBy::Deliverable, 'Here'));
+            $line = SpecificationPage::line(
+                Requirement::read(
+                    $descriptor,
+                    RequirementValue::typed($descriptor, $given['value'] ?? ''),
+                    SetBy::Deliverable,
+                    'Here',
+                ),
+            );
             $layers = $deliverable->layers($deliverable->specification->latest);
             $own = ['require' => [$given['id'] => RequirementValue::typed($descriptor, $given['value'] ?? '')]];
             $part = $given['part'] ?? '';
-            $draft = Resolved::draft(...[...$layers, new Layer(SetBy::Deliverable, $part === '' ? $own : ['parts' => [['name' => $part] + $own]], 'Here')]);
+            $draft = Resolved::draft(
+                ...[
+                    ...$layers,
+                    new Layer(
+                        SetBy::Deliverable,
+                        $part === '' ? $own : ['parts' => [['name' => $part] + $own]],
+                        'Here',
+                    ),
+                ],
+            );
             $quarrels = Proofreader::standard()->read($draft);
-            $parts = array_map(static fn ($p): array => SpecificationPage::part($draft, $p, $quarrels), $draft->specification->parts);
+            $parts = array_map(
+                static fn ($p): array => SpecificationPage::part($draft, $p, $quarrels),
+                $draft->specification->parts,
+            );
 
-            return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null, 'parts' => $parts]);
+            return response()->json(
+                ['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null, 'parts' => $parts],
+            );
         } catch (PlainSentence $refused) {
             return response()->json(['says' => null, 'fault' => Plainly::said($refused)]);
         }
@@ -146,11 +181,28 @@ final class RequirementController
     public function value(Request $request, Deliverable $deliverable, ChangeDesk $desk): RedirectResponse
     {
         Gate::authorize('specify', $deliverable);
-        $given = $request->validate(['name' => ['required', 'string', 'regex:~^[a-z][a-z0-9_]{0,39}$~'], 'value' => ['nullable', 'string', 'max:120', 'not_regex:~[\x00-\x1F/\\\\]~']], ['name.regex' => 'A piece is called by lower-case letters, digits and underscores.', 'value.not_regex' => 'A value holds no slash and no control character.']);
+        $given = $request->validate(
+            [
+                'name' => ['required', 'string', 'regex:~^[a-z][a-z0-9_]{0,39}$~'],
+                'value' => ['nullable', 'string', 'max:120', 'not_regex:~[\x00-\x1F/\\\\]~'],
+            ],
+            [
+                'name.regex' => 'A piece is called by lower-case letters, digits and underscores.',
+                'value.not_regex' => 'A value holds no slash and no control character.',
+            ],
+        );
         /** @var User $by */
         $by = $request->user();
         $value = trim($given['value'] ?? '');
-        $change = $desk->change(Target::deliverable($deliverable), '', "values.{$given['name']}", $value === '' ? null : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $by);
+        $change = $desk->change(
+            Target::deliverable($deliverable),
+            '',
+            "values.{$given['name']}",
+            $value === ''
+                ? null
+                : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            $by,
+        );
 
         return back()->with('change', $change?->id);
     }
@@ -158,8 +210,12 @@ final class RequirementController
     /** Takes a change back, or makes it again. */
     public function turn(Request $request, Change $change, string $way, ChangeDesk $desk): RedirectResponse
     {
-        $deliverable = $change->deliverable_id === null ? null : Deliverable::query()->findOrFail($change->deliverable_id);
-        $deliverable === null ? Gate::authorize('decide', \App\Models\Production::query()->findOrFail($change->production_id)) : Gate::authorize('specify', $deliverable);
+        $deliverable = $change->deliverable_id === null
+            ? null
+            : Deliverable::query()->findOrFail($change->deliverable_id);
+        $deliverable === null
+            ? Gate::authorize('decide', \App\Models\Production::query()->findOrFail($change->production_id))
+            : Gate::authorize('specify', $deliverable);
         /** @var User $by */
         $by = $request->user();
         $desk->turn($change, $way === 'undo', $by);
@@ -178,14 +234,21 @@ final class RequirementController
         $now = time();
         $there = Cache::get($key);
         /** @var array<int, array{string, int}> $there */
-        $there = array_filter(is_array($there) ? $there : [], static fn (array $each): bool => $each[1] > $now - self::PRESENT);
+        $there = array_filter(
+            is_array($there) ? $there : [],
+            static fn (array $each): bool => $each[1] > $now - self::PRESENT,
+        );
         $there[$reader->id] = [$reader->name, $now];
         Cache::put($key, $there, self::PRESENT * 2);
         unset($there[$reader->id]);
 
         // who that is, is nothing for a learner to know
-        $names = $reader->roleIn($deliverable->production_id) !== Role::Learner ? array_column($there, 0) : array_map(static fn (): string => 'Somebody', array_values($there));
+        $names = $reader->roleIn($deliverable->production_id) !== Role::Learner
+            ? array_column($there, 0)
+            : array_map(static fn (): string => 'Somebody', array_values($there));
 
-        return response()->json(['others' => array_slice($names, 0, 20), 'state' => SpecificationPage::state($deliverable)]);
+        return response()->json(
+            ['others' => array_slice($names, 0, 20), 'state' => SpecificationPage::state($deliverable)],
+        );
     }
 }

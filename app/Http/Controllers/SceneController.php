@@ -53,9 +53,13 @@ final class SceneController
         if ($file instanceof \Illuminate\Http\UploadedFile) {
             return [SceneDesk::name($file), SceneDesk::content($file)];
         }
-        $given = $request->validate(['pasted' => ['nullable', 'string', 'max:1000000'], 'name' => ['nullable', 'string', 'max:200']]);
+        $given = $request->validate(
+            ['pasted' => ['nullable', 'string', 'max:1000000'], 'name' => ['nullable', 'string', 'max:200']],
+        );
         if (trim($given['pasted'] ?? '') === '') {
-            throw ValidationException::withMessages(['settings' => 'Drop a settings file here, choose one, or paste the settings as text.']);
+            throw ValidationException::withMessages(
+                ['settings' => 'Drop a settings file here, choose one, or paste the settings as text.'],
+            );
         }
 
         return [Text::shown(($given['name'] ?? '') ?: 'pasted'), $given['pasted']];
@@ -68,7 +72,15 @@ final class SceneController
     public function piece(Request $request, Deliverable $deliverable, SceneDesk $desk): JsonResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['piece' => ['required', 'file', 'max:8000'], 'name' => ['required', 'string', 'max:200'], 'at' => ['required', 'integer', 'min:0', 'max:'.self::LARGEST], 'last' => ['required', 'in:0,1']], ['at.max' => 'Scenes of more than '.ByteSize::of(self::LARGEST).' are read by the console program alone.']);
+        $given = $request->validate(
+            [
+                'piece' => ['required', 'file', 'max:8000'],
+                'name' => ['required', 'string', 'max:200'],
+                'at' => ['required', 'integer', 'min:0', 'max:'.self::LARGEST],
+                'last' => ['required', 'in:0,1'],
+            ],
+            ['at.max' => 'Scenes of more than '.ByteSize::of(self::LARGEST).' are read by the console program alone.'],
+        );
         /** @var \Illuminate\Http\UploadedFile $piece */
         $piece = $request->file('piece');
         $name = Text::shown($given['name']);
@@ -77,7 +89,10 @@ final class SceneController
         try {
             if ((int) $given['at'] === 0) {
                 if (! str_starts_with(ltrim((string) file_get_contents($piece->getRealPath(), length: 64)), '#usda')) {
-                    throw JsonRefused::because($name, 'only a scene as USD text can be that large. Of others, save the render settings alone.');
+                    throw JsonRefused::because(
+                        $name,
+                        'only a scene as USD text can be that large. Of others, save the render settings alone.',
+                    );
                 }
                 Storage::put($spool, '');
             }
@@ -105,7 +120,14 @@ final class SceneController
         Gate::authorize('check', $deliverable);
         $deliverable->load('owner', 'production', 'specification.latest', 'newest');
 
-        return Inertia::render('EnterScene', ['book' => BookPage::of($deliverable->production, $this->person($request)), 'deliverable' => BookPage::deliverable($deliverable), 'entry' => EntryPage::of($deliverable, self::partOf($request, $deliverable))]);
+        return Inertia::render(
+            'EnterScene',
+            [
+                'book' => BookPage::of($deliverable->production, $this->person($request)),
+                'deliverable' => BookPage::deliverable($deliverable),
+                'entry' => EntryPage::of($deliverable, self::partOf($request, $deliverable)),
+            ],
+        );
     }
 
     /** What is typed so far, checked and not kept. */
@@ -114,7 +136,9 @@ final class SceneController
         Gate::authorize('check', $deliverable);
         $deliverable->load('owner', 'production', 'specification.latest');
 
-        return response()->json(EntryPage::attempt($deliverable, self::typed($request), self::partOf($request, $deliverable)));
+        return response()->json(
+            EntryPage::attempt($deliverable, self::typed($request), self::partOf($request, $deliverable)),
+        );
     }
 
     public function typedIn(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
@@ -142,7 +166,9 @@ final class SceneController
     /** @return array<string, string> by field */
     private static function typed(Request $request): array
     {
-        $given = $request->validate(['typed' => ['present', 'array', 'max:300'], 'typed.*' => ['nullable', 'string', 'max:2000']]);
+        $given = $request->validate(
+            ['typed' => ['present', 'array', 'max:300'], 'typed.*' => ['nullable', 'string', 'max:2000']],
+        );
         $typed = [];
         foreach ($given['typed'] as $field => $value) {
             if (FieldNames::isField((string) $field)) {
@@ -159,7 +185,10 @@ final class SceneController
         Gate::authorize('check', $deliverable);
         $deliverable->load('production', 'owner', 'specification.latest');
         $parts = EntryPage::parts($deliverable);
-        $given = $request->validate(['part' => ['nullable', 'string', Rule::in($parts)]], ['part.in' => 'There is no such part.']);
+        $given = $request->validate(
+            ['part' => ['nullable', 'string', Rule::in($parts)]],
+            ['part.in' => 'There is no such part.'],
+        );
         abort_unless($deliverable->scenes()->exists(), 404);
         $desk->makes($deliverable, $given['part'] ?? null, $this->person($request));
 
@@ -171,16 +200,34 @@ final class SceneController
     {
         Gate::authorize('check', $deliverable);
         $given = $request->validate([
-            'name' => ['required', 'string', 'max:200'], 'is' => ['nullable', 'string', 'max:80'], 'unit' => ['nullable', 'string', 'max:20'],
-            'word' => ['nullable', 'string', 'max:200'], 'stands' => ['nullable', 'string', 'max:200'], 'all' => ['boolean'],
+            'name' => ['required', 'string', 'max:200'],
+            'is' => ['nullable', 'string', 'max:80'],
+            'unit' => ['nullable', 'string', 'max:20'],
+            'word' => ['nullable', 'string', 'max:200'],
+            'stands' => ['nullable', 'string', 'max:200'],
+            'all' => ['boolean'],
         ], ['name.required' => 'Say which name.']);
         // for the whole production only those decide who decide what is asked
         $all = ($given['all'] ?? false) && $request->user()?->can('specify', $deliverable) === true;
         $deliverable->load('production', 'owner', 'specification.latest');
         $before = $deliverable->production->fieldMap()->of($given['name'])->words ?? [];
-        $words = isset($given['word'], $given['stands']) && $given['word'] !== '' ? [$given['word'] => $given['stands']] + $before : $before;
+        $words = isset($given['word'], $given['stands']) && $given['word'] !== ''
+            ? [$given['word'] => $given['stands']] + $before
+            : $before;
         try {
-            $meaning = FieldMap::meaning(array_filter(['name' => $given['name'], 'is' => $given['is'] ?? null, 'unit' => $given['unit'] ?? null, 'words' => $words], static fn (mixed $v): bool => $v !== null && $v !== []) + ['is' => null], 'This name', 'it');
+            $meaning = FieldMap::meaning(
+                array_filter(
+                    [
+                        'name' => $given['name'],
+                        'is' => $given['is'] ?? null,
+                        'unit' => $given['unit'] ?? null,
+                        'words' => $words,
+                    ],
+                    static fn (mixed $v): bool => $v !== null && $v !== [],
+                ) + ['is' => null],
+                'This name',
+                'it',
+            );
             $desk->pointAt($deliverable, $meaning, $all, $this->person($request));
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['point' => $refused->getMessage()]);
@@ -195,9 +242,14 @@ final class SceneController
         Gate::authorize('view', $deliverable);
         $deliverable->load('production', 'owner', 'specification.latest');
         $asked = $deliverable->draft()->specification;
-        [$body, $type] = $format === 'json' ? [SettingsTemplate::json($asked), 'application/json'] : [SettingsTemplate::text($asked), 'text/plain; charset=utf-8'];
+        [$body, $type] = $format === 'json'
+            ? [SettingsTemplate::json($asked), 'application/json']
+            : [SettingsTemplate::text($asked), 'text/plain; charset=utf-8'];
 
-        return response($body)->header('Content-Type', $type)->header('Content-Disposition', 'attachment; filename="'.preg_replace('~[^A-Za-z0-9_.-]~', '_', $deliverable->code)."-settings.{$format}\"");
+        return response($body)->header('Content-Type', $type)->header(
+            'Content-Disposition',
+            'attachment; filename="'.preg_replace('~[^A-Za-z0-9_.-]~', '_', $deliverable->code)."-settings.{$format}\"",
+        );
     }
 
     private function person(Request $request): User

@@ -50,11 +50,23 @@ final class SheetController
         $may = $reader->can('specify', $deliverable);
 
         return Inertia::render('HandOut', [
-            'book' => BookPage::of($deliverable->production, $reader), 'deliverable' => BookPage::deliverable($deliverable), 'may' => ['specify' => $may],
+            'book' => BookPage::of($deliverable->production, $reader),
+            'deliverable' => BookPage::deliverable($deliverable),
+            'may' => ['specify' => $may],
             'quarrels' => self::quarrels($draft),
-            'links' => ! $may ? [] : SheetLink::query()->where('deliverable_id', $deliverable->id)->latest('id')->limit(50)->get()->map(static fn (SheetLink $l): array => [
-                'id' => $l->id, 'path' => $l->isOpen() ? $l->path() : null, 'expires' => $l->expires_at->format('j M Y, H:i'), 'state' => $l->revoked_at !== null ? 'taken back' : ($l->isOpen() ? 'open' : 'expired'), 'opened' => $l->opened,
-            ])->all(),
+            'links' => ! $may
+                ? []
+                : SheetLink::query()->where('deliverable_id', $deliverable->id)
+                    ->latest('id')
+                    ->limit(50)
+                    ->get()
+                    ->map(static fn (SheetLink $l): array => [
+                        'id' => $l->id,
+                        'path' => $l->isOpen() ? $l->path() : null,
+                        'expires' => $l->expires_at->format('j M Y, H:i'),
+                        'state' => $l->revoked_at !== null ? 'taken back' : ($l->isOpen() ? 'open' : 'expired'),
+                        'opened' => $l->opened,
+                    ])->all(),
         ]);
     }
 
@@ -75,10 +87,17 @@ final class SheetController
     private function written(Deliverable $deliverable, string $format): PlainResponse
     {
         $draft = $deliverable->draft();
-        $specification = $draft->specification->titled("{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"));
+        $specification = $draft->specification->titled(
+            "{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"),
+        );
         $unsettled = array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft));
-        $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$deliverable->specification->latest->number}; written ".Carbon::now()->format('j M Y, H:i').'.';
-        $html = static fn (int $size = SheetHtml::SIZES[0]): string => (new SheetHtml($foot, $unsettled, $size))->write($specification);
+        $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision "
+            ."{$deliverable->specification->latest->number}; written "
+            .Carbon::now()->format('j M Y, H:i')
+            .'.';
+        $html = static fn (int $size = SheetHtml::SIZES[0]): string => (
+            new SheetHtml($foot, $unsettled, $size)
+        )->write($specification);
         [$body, $type, $inline] = match ($format) {
             'html' => [$html(), 'text/html; charset=utf-8', true],
             'pdf' => [self::pdf($html), 'application/pdf', true],
@@ -86,11 +105,21 @@ final class SheetController
             'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
             'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],
             'usda' => [(new SheetUsda)->write($specification), 'text/plain; charset=utf-8', false],
-            'json' => [json_encode(SpecificationDocument::of($specification), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n", 'application/json', false],
+            'json' => [
+                json_encode(
+                    SpecificationDocument::of($specification),
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+                )."\n",
+                'application/json',
+                false,
+            ],
             default => abort(404),
         };
 
-        return response($body)->header('Content-Type', $type)->header('Content-Disposition', ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"");
+        return response($body)->header('Content-Type', $type)->header(
+            'Content-Disposition',
+            ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"",
+        );
     }
 
     /**
@@ -101,7 +130,10 @@ final class SheetController
     private static function pdf(callable $html): string
     {
         try {
-            return (string) Cache::lock('sheet-of-'.(Auth::id() ?? 'nobody'), self::PDF_TAKES)->block(self::PDF_WAITS, static fn (): string => SheetProcess::make($html));
+            return (string) Cache::lock('sheet-of-'.(Auth::id() ?? 'nobody'), self::PDF_TAKES)->block(
+                self::PDF_WAITS,
+                static fn (): string => SheetProcess::make($html),
+            );
         } catch (LockTimeoutException) {
             abort(429, 'Another sheet of yours is being set as PDF. Wait for it, then ask again.');
         }
@@ -110,13 +142,30 @@ final class SheetController
     public function share(Request $request, Deliverable $deliverable): RedirectResponse
     {
         Gate::authorize('specify', $deliverable);
-        $given = $request->validate(['days' => ['required', 'integer', 'min:1', 'max:365'], 'anyway' => ['boolean']], ['days.*' => 'A link lasts from 1 to 365 days.']);
+        $given = $request->validate(
+            ['days' => ['required', 'integer', 'min:1', 'max:365'], 'anyway' => ['boolean']],
+            ['days.*' => 'A link lasts from 1 to 365 days.'],
+        );
         $deliverable->load('owner', 'production', 'specification.latest');
         if (! ($given['anyway'] ?? false) && self::quarrels($deliverable->draft()) !== []) {
-            throw ValidationException::withMessages(['days' => 'What is asked contradicts itself. Settle it first, or say that it is to be handed out all the same.']);
+            throw ValidationException::withMessages(
+                [
+                    'days' => 'What is asked contradicts itself. Settle it first, or say that it is to be handed '
+                        .'out all the same.',
+                ],
+            );
         }
-        $link = SheetLink::query()->create(['deliverable_id' => $deliverable->id, 'user_id' => $request->user()?->id, 'expires_at' => Carbon::now()->addDays((int) $given['days'])]);
-        SecurityLog::note('link given', ['link' => $link->id, 'deliverable' => $deliverable->id, 'days' => (int) $given['days']]);
+        $link = SheetLink::query()->create(
+            [
+                'deliverable_id' => $deliverable->id,
+                'user_id' => $request->user()?->id,
+                'expires_at' => Carbon::now()->addDays((int) $given['days']),
+            ],
+        );
+        SecurityLog::note(
+            'link given',
+            ['link' => $link->id, 'deliverable' => $deliverable->id, 'days' => (int) $given['days']],
+        );
 
         return back();
     }
@@ -135,7 +184,13 @@ final class SheetController
     {
         $found = SheetLink::query()->find($link);
         if (! $request->hasValidRelativeSignature() || $found === null || ! $found->isOpen()) {
-            $why = $found?->revoked_at !== null && URL::hasCorrectSignature($request, false) ? 'It was taken back.' : (URL::hasCorrectSignature($request, false) ? 'Its time is over.' : 'It is not one of ours, or was not copied whole.');
+            $why = $found?->revoked_at !== null && URL::hasCorrectSignature($request, false)
+                ? 'It was taken back.'
+                : (
+                    URL::hasCorrectSignature($request, false)
+                        ? 'Its time is over.'
+                        : 'It is not one of ours, or was not copied whole.'
+                );
 
             return response()->view('sheet-closed', ['why' => $why], 403)->header('X-Robots-Tag', 'noindex');
         }
@@ -143,6 +198,8 @@ final class SheetController
         SecurityLog::note('link opened', ['link' => $found->id]);
         $deliverable = $found->deliverable()->with('owner', 'production', 'specification.latest')->firstOrFail();
 
-        return $this->written($deliverable, 'html')->header('X-Robots-Tag', 'noindex')->header('Cache-Control', 'no-store');
+        return $this->written($deliverable, 'html')
+            ->header('X-Robots-Tag', 'noindex')
+            ->header('Cache-Control', 'no-store');
     }
 }

@@ -25,14 +25,22 @@ final class SignInController
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']], ['required' => 'This is needed.']);
+        $given = $request->validate(
+            ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
+            ['required' => 'This is needed.'],
+        );
         $signIn = new SignIn($given['email'], (string) $request->ip());
         if ($signIn->mustWait()) {
             SecurityLog::note('sign-in slowed down');
 
-            return back()->withErrors(['email' => 'Too many tries. Wait a minute, then try again.'])->onlyInput('email');
+            return back()->withErrors(
+                ['email' => 'Too many tries. Wait a minute, then try again.'],
+            )->onlyInput('email');
         }
-        $user = $signIn->attempt(User::query()->where('email', mb_strtolower(trim($given['email'])))->first(), $given['password']);
+        $user = $signIn->attempt(
+            User::query()->where('email', mb_strtolower(trim($given['email'])))->first(),
+            $given['password'],
+        );
         if ($user === null) {
             return back()->withErrors(['email' => 'This address and password do not go together.'])->onlyInput('email');
         }

@@ -29,13 +29,23 @@ final class SpecificationController
         /** @var User $reader */
         $reader = $request->user();
 
-        return Inertia::render('Revisions', ['book' => BookPage::of($specification->production, $reader)] + RevisionsPage::of($specification, isset($given['from']) ? (int) $given['from'] : null, isset($given['to']) ? (int) $given['to'] : null));
+        return Inertia::render(
+            'Revisions',
+            ['book' => BookPage::of($specification->production, $reader)] + RevisionsPage::of(
+                $specification,
+                isset($given['from']) ? (int) $given['from'] : null,
+                isset($given['to']) ? (int) $given['to'] : null,
+            ),
+        );
     }
 
     public function rename(Request $request, Specification $specification): RedirectResponse
     {
         Gate::authorize('decide', $specification->production);
-        $given = $request->validate(['title' => ['required', 'string', 'max:160']], ['title.required' => 'A specification needs a title.']);
+        $given = $request->validate(
+            ['title' => ['required', 'string', 'max:160']],
+            ['title.required' => 'A specification needs a title.'],
+        );
         DB::transaction(function () use ($specification, $given, $request): void {
             $specification->update(['title' => $given['title']]);
             $latest = $specification->latest()->firstOrFail();
@@ -52,8 +62,11 @@ final class SpecificationController
     {
         Gate::authorize('decide', $specification->production);
         $given = $request->validate([
-            'does' => ['required', 'in:add,remove,rename'], 'name' => ['required', 'string', 'max:60'], 'to' => ['required_if:does,rename', 'nullable', 'string', 'max:60'],
-            'delivers' => ['required_if:does,add', 'nullable', 'in:frames,still,movie,file'], 'made_from' => ['nullable', 'string', 'max:60'],
+            'does' => ['required', 'in:add,remove,rename'],
+            'name' => ['required', 'string', 'max:60'],
+            'to' => ['required_if:does,rename', 'nullable', 'string', 'max:60'],
+            'delivers' => ['required_if:does,add', 'nullable', 'in:frames,still,movie,file'],
+            'made_from' => ['nullable', 'string', 'max:60'],
         ], ['name.required' => 'A part needs a name.', 'delivers.required_if' => 'Say what the part delivers.']);
         try {
             DB::transaction(function () use ($specification, $given, $request): void {
@@ -66,7 +79,10 @@ final class SpecificationController
                 $specification->revise($plan->data, $request->user());
                 foreach ($specification->deliverables()->with('production', 'owner')->get() as $deliverable) {
                     $deliverable->setRelation('specification', $specification->fresh(['latest']) ?? $specification);
-                    $this->renameOverrides($deliverable, $given['does'] === 'rename' ? [$given['name'], (string) $given['to']] : null);
+                    $this->renameOverrides(
+                        $deliverable,
+                        $given['does'] === 'rename' ? [$given['name'], (string) $given['to']] : null,
+                    );
                     $deliverable->keepParts();
                 }
             });

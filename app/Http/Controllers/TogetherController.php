@@ -34,7 +34,10 @@ final class TogetherController
         /** @var User $reader */
         $reader = $request->user();
 
-        return Inertia::render('Together', ['book' => BookPage::of($production, $reader), 'offered' => SpecificationPage::offered()]);
+        return Inertia::render(
+            'Together',
+            ['book' => BookPage::of($production, $reader), 'offered' => SpecificationPage::offered()],
+        );
     }
 
     public function read(Request $request, Production $production, ListDesk $desk): JsonResponse
@@ -66,21 +69,35 @@ final class TogetherController
             throw ValidationException::withMessages(['value' => $refused->getMessage()]);
         }
 
-        return redirect()->route('together', $production->id)->with('told', Text::count($done, 'deliverable').' changed.');
+        return redirect()->route('together', $production->id)->with(
+            'told',
+            Text::count($done, 'deliverable').' changed.',
+        );
     }
 
     /** @return array{list<Deliverable>, string, string|null} */
     private function given(Request $request, Production $production): array
     {
         $given = $request->validate([
-            'deliverables' => ['required', 'array', 'min:1', 'max:2000'], 'deliverables.*' => ['integer'], 'id' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:4000'], 'level' => ['required', 'in:must,should'], 'drop' => ['boolean'],
+            'deliverables' => ['required', 'array', 'min:1', 'max:2000'],
+            'deliverables.*' => ['integer'],
+            'id' => ['required', 'string', 'max:80'],
+            'value' => ['nullable', 'string', 'max:4000'],
+            'level' => ['required', 'in:must,should'],
+            'drop' => ['boolean'],
         ], ['deliverables.required' => 'Choose the deliverables first.', 'id.required' => 'Choose what is to be changed.']);
-        $deliverables = $production->deliverables()->whereIn('id', $given['deliverables'])->with('production', 'owner', 'specification.latest')->orderBy('code')->get();
+        $deliverables = $production->deliverables()
+            ->whereIn('id', $given['deliverables'])
+            ->with('production', 'owner', 'specification.latest')
+            ->orderBy('code')
+            ->get();
         if ($deliverables->count() !== count(array_unique($given['deliverables']))) {
             throw ValidationException::withMessages(['deliverables' => 'Some of these are not in this production.']);
         }
         try {
-            $json = $given['drop'] ?? false ? null : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null);
+            $json = $given['drop'] ?? false
+                ? null
+                : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }
@@ -92,10 +109,21 @@ final class TogetherController
     public function proof(Production $production): JsonResponse
     {
         Gate::authorize('decide', $production);
-        $deliverables = $production->deliverables()->with('production', 'owner', 'specification.latest')->orderBy('code')->limit(2000)->get()->keyBy('code');
+        $deliverables = $production->deliverables()
+            ->with('production', 'owner', 'specification.latest')
+            ->orderBy('code')
+            ->limit(2000)
+            ->get()
+            ->keyBy('code');
         $found = [];
-        foreach (Proofreader::standard()->readAll($deliverables->map(static fn (Deliverable $d) => $d->draft())->all()) as $code => $quarrels) {
-            $found[] = ['id' => $deliverables[$code]->id ?? null, 'code' => (string) $code, 'quarrels' => array_map(static fn ($q): array => $q->toArray(), $quarrels)];
+        foreach (Proofreader::standard()->readAll(
+            $deliverables->map(static fn (Deliverable $d) => $d->draft())->all(),
+        ) as $code => $quarrels) {
+            $found[] = [
+                'id' => $deliverables[$code]->id ?? null,
+                'code' => (string) $code,
+                'quarrels' => array_map(static fn ($q): array => $q->toArray(), $quarrels),
+            ];
         }
 
         return response()->json(['found' => $found, 'read' => $deliverables->count()]);

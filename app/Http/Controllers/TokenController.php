@@ -27,9 +27,18 @@ final class TokenController
 
         return Inertia::render('Tokens', [
             'tokens' => $person->tokens()->orderByDesc('id')->get()->map(static fn (PersonalAccessToken $t): array => [
-                'id' => $t->getKey(), 'name' => $t->name, 'scope' => self::scope($t)->inWords(), 'made' => $t->created_at?->format('j M Y'), 'used' => $t->last_used_at?->format('j M Y, H:i'), 'until' => $t->expires_at?->format('j M Y'), 'over' => $t->expires_at?->isPast() ?? false,
+                'id' => $t->getKey(),
+                'name' => $t->name,
+                'scope' => self::scope($t)->inWords(),
+                'made' => $t->created_at?->format('j M Y'),
+                'used' => $t->last_used_at?->format('j M Y, H:i'),
+                'until' => $t->expires_at?->format('j M Y'),
+                'over' => $t->expires_at?->isPast() ?? false,
             ])->all(),
-            'scopes' => array_map(static fn (TokenScope $s): array => ['scope' => $s->value, 'says' => $s->inWords()], [TokenScope::Read, TokenScope::Check]),
+            'scopes' => array_map(
+                static fn (TokenScope $s): array => ['scope' => $s->value, 'says' => $s->inWords()],
+                [TokenScope::Read, TokenScope::Check],
+            ),
             'fresh' => $request->session()->get('token'),
             'address' => url('/api'),
         ]);
@@ -44,14 +53,28 @@ final class TokenController
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'days' => ['required', 'integer', 'min:1', 'max:366'], 'scope' => ['nullable', 'in:read,check']], ['name.required' => 'Say what it is for, so that you know it again.', 'days.*' => 'From 1 to 366 days.']);
+        $given = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:80'],
+                'days' => ['required', 'integer', 'min:1', 'max:366'],
+                'scope' => ['nullable', 'in:read,check'],
+            ],
+            ['name.required' => 'Say what it is for, so that you know it again.', 'days.*' => 'From 1 to 366 days.'],
+        );
         /** @var User $person */
         $person = $request->user();
         if ($person->tokens()->count() >= self::MOST) {
             throw ValidationException::withMessages(['name' => 'You have '.self::MOST.' tokens; take one away first.']);
         }
-        $token = $person->createToken($given['name'], [$given['scope'] ?? 'check'], Carbon::now()->addDays((int) $given['days']));
-        SecurityLog::note('token made', ['token' => (int) $token->accessToken->getKey(), 'scope' => $given['scope'] ?? 'check']);
+        $token = $person->createToken(
+            $given['name'],
+            [$given['scope'] ?? 'check'],
+            Carbon::now()->addDays((int) $given['days']),
+        );
+        SecurityLog::note(
+            'token made',
+            ['token' => (int) $token->accessToken->getKey(), 'scope' => $given['scope'] ?? 'check'],
+        );
 
         // it is shown once; only its hash is kept
         return redirect()->route('tokens')->with('token', $token->plainTextToken);

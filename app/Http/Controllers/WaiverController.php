@@ -27,20 +27,27 @@ final class WaiverController
         $deliverable = $check->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
         Gate::authorize('specify', $deliverable);
         $given = $request->validate([
-            'id' => ['required', 'string', 'max:120'], 'part' => ['required', 'string', 'max:80'], 'pass' => ['nullable', 'string', 'max:80'],
+            'id' => ['required', 'string', 'max:120'],
+            'part' => ['required', 'string', 'max:80'],
+            'pass' => ['nullable', 'string', 'max:80'],
             'reason' => ['required', 'string', 'min:3', 'max:500'], 'all' => ['boolean'],
         ], ['reason.required' => 'Say why it is accepted: whoever reads it later will ask.', 'reason.min' => 'Say why it is accepted, in a word or two.']);
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->firstOrFail();
         if ($newest->id !== $check->id) {
-            throw ValidationException::withMessages(['reason' => 'There is a newer check of this; look at that one first.']);
+            throw ValidationException::withMessages(
+                ['reason' => 'There is a newer check of this; look at that one first.'],
+            );
         }
         $entry = $this->entry($desk, $check, $given['id'], $given['part'], $given['pass'] ?? null);
         /** @var User $by */
         $by = $request->user();
         $accepted = Accepted::of($entry, trim($given['reason']));
         Waiver::query()->create([
-            'production_id' => $deliverable->production_id, 'specification_id' => ($given['all'] ?? false) ? $deliverable->specification_id : null, 'deliverable_id' => ($given['all'] ?? false) ? null : $deliverable->id,
-            'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass, 'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
+            'production_id' => $deliverable->production_id,
+            'specification_id' => ($given['all'] ?? false) ? $deliverable->specification_id : null,
+            'deliverable_id' => ($given['all'] ?? false) ? null : $deliverable->id,
+            'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass,
+            'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
         ]);
         $this->again($deliverable, ($given['all'] ?? false) === true, $by, $desk);
 
@@ -54,19 +61,32 @@ final class WaiverController
                 return $entry;
             }
         }
-        throw ValidationException::withMessages(['reason' => 'This line is not unequal, so there is nothing to accept.']);
+        throw ValidationException::withMessages(
+            ['reason' => 'This line is not unequal, so there is nothing to accept.'],
+        );
     }
 
     /** Taken back: what was accepted by it is unequal again. */
     public function destroy(Request $request, Waiver $waiver, CheckDesk $desk): RedirectResponse
     {
         $deliverable = $waiver->deliverable_id === null
-            ? Deliverable::query()->where('specification_id', $waiver->specification_id)->where('production_id', $waiver->production_id)->with('production', 'owner', 'specification.latest')->firstOrFail()
-            : Deliverable::query()->with('production', 'owner', 'specification.latest')->findOrFail($waiver->deliverable_id);
+            ? Deliverable::query()->where('specification_id', $waiver->specification_id)
+                ->where('production_id', $waiver->production_id)
+                ->with('production', 'owner', 'specification.latest')
+                ->firstOrFail()
+            : Deliverable::query()->with(
+                'production',
+                'owner',
+                'specification.latest',
+            )->findOrFail($waiver->deliverable_id);
         Gate::authorize('specify', $deliverable);
         // whoever looks at one of them sees that one at once
-        $seen = $waiver->deliverable_id === null ? Check::query()->with('deliverable')->find($request->integer('check'))?->deliverable : null;
-        $deliverable = $seen !== null && $seen->specification_id === $deliverable->specification_id ? $seen : $deliverable;
+        $seen = $waiver->deliverable_id === null
+            ? Check::query()->with('deliverable')->find($request->integer('check'))?->deliverable
+            : null;
+        $deliverable = $seen !== null && $seen->specification_id === $deliverable->specification_id
+            ? $seen
+            : $deliverable;
         $waiver->update(['ended_at' => Carbon::now()]);
         /** @var User $by */
         $by = $request->user();
@@ -79,7 +99,14 @@ final class WaiverController
     private function again(Deliverable $deliverable, bool $all, User $by, CheckDesk $desk): void
     {
         (new CheckAgain($deliverable->id, $by->id))->handle($desk);
-        $others = $all ? Deliverable::query()->where('production_id', $deliverable->production_id)->where('specification_id', $deliverable->specification_id)->whereKeyNot($deliverable->id)->whereHas('checks')->orderBy('id')->pluck('id') : [];
+        $others = $all
+            ? Deliverable::query()->where('production_id', $deliverable->production_id)
+                ->where('specification_id', $deliverable->specification_id)
+                ->whereKeyNot($deliverable->id)
+                ->whereHas('checks')
+                ->orderBy('id')
+                ->pluck('id')
+            : [];
         foreach ($others as $id) {
             CheckAgain::dispatch((int) $id, $by->id);
         }
@@ -89,9 +116,14 @@ final class WaiverController
     public function tick(Request $request, Deliverable $deliverable): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
-        $given = $request->validate(['fix' => ['required', 'string', 'regex:~^[0-9a-f]{64}$~'], 'done' => ['required', 'boolean']]);
+        $given = $request->validate(
+            ['fix' => ['required', 'string', 'regex:~^[0-9a-f]{64}$~'], 'done' => ['required', 'boolean']],
+        );
         if ($given['done']) {
-            Tick::query()->firstOrCreate(['deliverable_id' => $deliverable->id, 'fix' => $given['fix']], ['user_id' => $request->user()?->id]);
+            Tick::query()->firstOrCreate(
+                ['deliverable_id' => $deliverable->id, 'fix' => $given['fix']],
+                ['user_id' => $request->user()?->id],
+            );
         } else {
             $deliverable->ticks()->where('fix', $given['fix'])->delete();
         }

@@ -27,7 +27,9 @@ final class EndOldSessions
                 $request->session()->invalidate();
                 $request->session()->regenerateToken();
 
-                return redirect()->route('sign-in')->withErrors(['email' => 'You were signed in for long. Sign in once more to go on.']);
+                return redirect()->route('sign-in')->withErrors(
+                    ['email' => 'You were signed in for long. Sign in once more to go on.'],
+                );
             }
         }
 

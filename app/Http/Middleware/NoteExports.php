@@ -24,7 +24,10 @@ final class NoteExports
         $name = $route instanceof Route ? $route->getName() : null;
         if ($route instanceof Route && in_array($name, self::EXPORTS, true) && $response->isSuccessful()) {
             $of = array_filter($route->parameters(), static fn (mixed $value): bool => $value instanceof Model);
-            SecurityLog::note('exported', ['what' => $name] + array_map(static fn (Model $model): int => (int) $model->getKey(), $of));
+            SecurityLog::note(
+                'exported',
+                ['what' => $name] + array_map(static fn (Model $model): int => (int) $model->getKey(), $of),
+            );
         }
 
         return $response;

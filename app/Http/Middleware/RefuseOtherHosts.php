@@ -21,7 +21,11 @@ final class RefuseOtherHosts
             $host = '';
         }
         if (! in_array($host, self::own(), true)) {
-            return new Response("This is not served under that name.\n", 400, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return new Response(
+                "This is not served under that name.\n",
+                400,
+                ['Content-Type' => 'text/plain; charset=utf-8'],
+            );
         }
 
         return $next($request);
@@ -33,7 +37,9 @@ final class RefuseOtherHosts
         $named = array_filter(array_map(trim(...), explode(',', (string) config('ledger.hosts'))));
         $address = (string) parse_url((string) config('app.url'), PHP_URL_HOST);
         // on the machine itself, as long as it is not open to others under a name of its own
-        $local = in_array($address, ['', '127.0.0.1', 'localhost', '::1', '[::1]'], true) ? ['127.0.0.1', 'localhost', '[::1]'] : [];
+        $local = in_array($address, ['', '127.0.0.1', 'localhost', '::1', '[::1]'], true)
+            ? ['127.0.0.1', 'localhost', '[::1]']
+            : [];
 
         return array_map(strtolower(...), [...array_values($named), ...($address === '' ? [] : [$address]), ...$local]);
     }

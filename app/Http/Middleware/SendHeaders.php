@@ -11,7 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 /** With every reply, errors and files too: nothing is loaded from elsewhere, framed by others, or guessed at. */
 final class SendHeaders
 {
-    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; base-uri 'self'; form-action 'self'; object-src 'none'";
+    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' "
+        ."data:; font-src 'self'; connect-src 'self'; base-uri 'self'; form-action 'self'; object-src 'none'";
 
     private const ALWAYS = [
         'X-Content-Type-Options' => 'nosniff',

@@ -23,9 +23,13 @@ final class ShareWithPages extends Middleware
             ...parent::share($request),
             'person' => $user instanceof User ? ['name' => $user->name] : null,
             'alone' => fn (): bool => $user instanceof User && Workers::areMissing(),
-            'change' => fn (): ?int => is_int($request->session()->get('change')) ? $request->session()->get('change') : null,
+            'change' => fn (): ?int => is_int($request->session()->get('change'))
+                ? $request->session()->get('change')
+                : null,
             'turned' => fn (): mixed => $request->session()->get('turned'),
-            'told' => fn (): ?string => is_string($request->session()->get('told')) ? $request->session()->get('told') : null,
+            'told' => fn (): ?string => is_string($request->session()->get('told'))
+                ? $request->session()->get('told')
+                : null,
         ];
     }
 }

@@ -17,12 +17,18 @@ use PlainLedger\Core\Specification\Group;
 final readonly class BoardPage
 {
     /** What of a check is read: never its document. */
-    public const COLUMNS = ['checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at', 'checks.asked', 'checks.trouble'];
+    public const COLUMNS = [
+        'checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary', 'checks.scene_id',
+        'checks.delivery_id', 'checks.updated_at', 'checks.asked', 'checks.trouble',
+    ];
 
     /** @return array<string, mixed> */
     public static function of(Production $production): array
     {
-        $deliverables = $production->deliverables()->with([...Asked::NEEDS, 'newest' => fn ($query) => $query->select(self::COLUMNS)])->orderBy('code')->get();
+        $deliverables = $production->deliverables()
+            ->with([...Asked::NEEDS, 'newest' => fn ($query) => $query->select(self::COLUMNS)])
+            ->orderBy('code')
+            ->get();
         $yesterday = self::before($production, Carbon::now()->subDay());
         $rows = [];
         $groups = [];
@@ -37,15 +43,38 @@ final readonly class BoardPage
                 $settings[$d->specification->title][$d->code] = $summary['settings'];
             }
             foreach ($summary['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$d->id] = ['id' => $d->id, 'code' => $d->code, 'owner' => $d->owner?->name, 'says' => $cause['says'], 'folio' => $cause['side'] === 'scene' ? 'scene' : 'frames'];
+                $causes[$cause['id']][$d->id] = [
+                    'id' => $d->id,
+                    'code' => $d->code,
+                    'owner' => $d->owner?->name,
+                    'says' => $cause['says'],
+                    'folio' => $cause['side'] === 'scene' ? 'scene' : 'frames',
+                ];
             }
             [$good, $all] = $summary['balance'] ?? [0, 0];
             $rows[] = [
-                'id' => $d->id, 'code' => $d->code, 'title' => $d->title, 'owner' => $d->owner?->name, 'specification' => $d->specification->title, 'due' => BookPage::due($d->due_at), 'dueAt' => $d->due_at?->getTimestamp(),
-                'verdict' => $d->newest?->verdict, 'holdsUp' => BookPage::holdsUp($d->newest), 'marks' => (object) $marks, 'good' => $good, 'all' => $all, 'waived' => count($summary['waivers'] ?? []),
-                'scene' => $d->newest?->scene_id !== null, 'files' => $d->newest?->delivery_id !== null, 'checked' => $d->newest?->updated_at->getTimestamp(), 'when' => $d->newest?->updated_at->format('j M, H:i'),
-                'cause' => $summary['causes'][0]['says'] ?? null, 'causes' => array_values(array_unique(array_column($summary['causes'] ?? [], 'id'))),
-                'changed' => self::changed($d, $then), 'stale' => Asked::hasChangedSince($d, $d->newest), 'folio' => BookPage::folio($d->newest),
+                'id' => $d->id,
+                'code' => $d->code,
+                'title' => $d->title,
+                'owner' => $d->owner?->name,
+                'specification' => $d->specification->title,
+                'due' => BookPage::due($d->due_at),
+                'dueAt' => $d->due_at?->getTimestamp(),
+                'verdict' => $d->newest?->verdict,
+                'holdsUp' => BookPage::holdsUp($d->newest),
+                'marks' => (object) $marks,
+                'good' => $good,
+                'all' => $all,
+                'waived' => count($summary['waivers'] ?? []),
+                'scene' => $d->newest?->scene_id !== null,
+                'files' => $d->newest?->delivery_id !== null,
+                'checked' => $d->newest?->updated_at->getTimestamp(),
+                'when' => $d->newest?->updated_at->format('j M, H:i'),
+                'cause' => $summary['causes'][0]['says'] ?? null,
+                'causes' => array_values(array_unique(array_column($summary['causes'] ?? [], 'id'))),
+                'changed' => self::changed($d, $then),
+                'stale' => Asked::hasChangedSince($d, $d->newest),
+                'folio' => BookPage::folio($d->newest),
             ];
         }
         $agreement = [];
@@ -58,8 +87,17 @@ final readonly class BoardPage
 
         return [
             'rows' => $rows,
-            'groups' => array_values(array_filter(array_map(static fn (Group $g): string => $g->value, Group::cases()), static fn (string $g): bool => isset($groups[$g]))),
-            'causes' => array_map(static fn (string $id, array $who): array => ['id' => $id, 'who' => array_values($who)], array_map(strval(...), array_keys($causes)), array_values($causes)),
+            'groups' => array_values(
+                array_filter(
+                    array_map(static fn (Group $g): string => $g->value, Group::cases()),
+                    static fn (string $g): bool => isset($groups[$g]),
+                ),
+            ),
+            'causes' => array_map(
+                static fn (string $id, array $who): array => ['id' => $id, 'who' => array_values($who)],
+                array_map(strval(...), array_keys($causes)),
+                array_values($causes),
+            ),
             'agreement' => $agreement,
         ];
     }
@@ -75,7 +113,11 @@ final readonly class BoardPage
             $then->verdict !== $now->verdict => match ($now->verdict) {
                 'balanced' => 'balances now', 'unbalanced' => 'balances no more', default => 'is open now',
             },
-            ($then->summary['groups'] ?? []) != ($now->summary['groups'] ?? []) || array_column($then->summary['causes'] ?? [], 'id') != array_column($now->summary['causes'] ?? [], 'id') => 'other lines',
+            ($then->summary['groups'] ?? []) != ($now->summary['groups'] ?? [])
+                || array_column(
+                    $then->summary['causes'] ?? [],
+                    'id',
+                ) != array_column($now->summary['causes'] ?? [], 'id') => 'other lines',
             default => null,
         };
     }
@@ -83,8 +125,17 @@ final readonly class BoardPage
     /** @return array<int, Check> the newest of each deliverable that was done by then */
     private static function before(Production $production, Carbon $moment): array
     {
-        $ids = DB::table('checks')->join('deliverables', 'deliverables.id', '=', 'checks.deliverable_id')->where('deliverables.production_id', $production->id)
-            ->where('checks.state', 'done')->where('checks.updated_at', '<=', $moment)->groupBy('checks.deliverable_id')->selectRaw('max(checks.id) as id')->pluck('id');
+        $ids = DB::table('checks')->join(
+            'deliverables',
+            'deliverables.id',
+            '=',
+            'checks.deliverable_id',
+        )->where('deliverables.production_id', $production->id)
+            ->where('checks.state', 'done')
+            ->where('checks.updated_at', '<=', $moment)
+            ->groupBy('checks.deliverable_id')
+            ->selectRaw('max(checks.id) as id')
+            ->pluck('id');
 
         return Check::query()->whereIn('id', $ids)->select(self::COLUMNS)->get()->keyBy('deliverable_id')->all();
     }

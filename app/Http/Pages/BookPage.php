@@ -25,14 +25,40 @@ final readonly class BookPage
         $overseer = $role?->decides() ?? false;
         $deliverables = $production->deliverables()->with(Asked::NEEDS)
             ->when(! $overseer, fn ($query) => $query->where('owner_id', $reader->id))
-            ->with(['newest' => fn ($query) => $query->select('checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.waived', 'checks.asked', 'checks.trouble', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at')])
+            ->with(
+                [
+                    'newest' => fn ($query) => $query->select(
+                        'checks.id',
+                        'checks.deliverable_id',
+                        'checks.verdict',
+                        'checks.holds_up',
+                        'checks.waived',
+                        'checks.asked',
+                        'checks.trouble',
+                        'checks.scene_id',
+                        'checks.delivery_id',
+                        'checks.updated_at',
+                    ),
+                ],
+            )
             ->orderBy('code')->get();
         $lines = $deliverables->map(self::line(...))->all();
         $weight = ['unbalanced' => 0, 'open' => 1, '' => 2, 'balanced' => 3];
-        usort($lines, static fn (array $a, array $b): int => [$weight[$a['verdict'] ?? ''], $a['code']] <=> [$weight[$b['verdict'] ?? ''], $b['code']]);
+        usort(
+            $lines,
+            static fn (array $a, array $b): int => [
+                $weight[$a['verdict'] ?? ''],
+                $a['code'],
+            ] <=> [$weight[$b['verdict'] ?? ''], $b['code']],
+        );
 
         return [
-            'production' => ['id' => $production->id, 'code' => $production->code, 'name' => $production->name, 'kind' => $production->kind],
+            'production' => [
+                'id' => $production->id,
+                'code' => $production->code,
+                'name' => $production->name,
+                'kind' => $production->kind,
+            ],
             'role' => $role?->value,
             'decides' => $overseer,
             'index' => $lines,
@@ -43,16 +69,25 @@ final readonly class BookPage
     public static function line(Deliverable $deliverable): array
     {
         return [
-            'id' => $deliverable->id, 'code' => $deliverable->code, 'title' => $deliverable->title, 'owner' => $deliverable->owner?->name,
-            'due' => self::due($deliverable->due_at), 'verdict' => $deliverable->newest?->verdict, 'waived' => ($deliverable->newest->waived ?? 0) > 0, 'holdsUp' => self::holdsUp($deliverable->newest),
-            'stale' => Asked::hasChangedSince($deliverable, $deliverable->newest), 'folio' => self::folio($deliverable->newest),
+            'id' => $deliverable->id,
+            'code' => $deliverable->code,
+            'title' => $deliverable->title,
+            'owner' => $deliverable->owner?->name,
+            'due' => self::due($deliverable->due_at),
+            'verdict' => $deliverable->newest?->verdict,
+            'waived' => ($deliverable->newest->waived ?? 0) > 0,
+            'holdsUp' => self::holdsUp($deliverable->newest),
+            'stale' => Asked::hasChangedSince($deliverable, $deliverable->newest),
+            'folio' => self::folio($deliverable->newest),
         ];
     }
 
     /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
     public static function holdsUp(?Check $check): ?string
     {
-        return $check?->holds_up === BlockerSummary::ARRIVING && self::shouldHaveArrived($check) ? 'was arriving; check again' : $check?->holds_up;
+        return $check?->holds_up === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)
+            ? 'was arriving; check again'
+            : $check?->holds_up;
     }
 
     /** Whether so much time has passed that files which were arriving then are there, or never will be. */
@@ -122,7 +157,17 @@ final readonly class BookPage
                 }
             }
         }
-        $together = static fn (array $list): ?string => $list === [] ? null : (in_array('unequal', $list, true) ? 'unequal' : (in_array('unknown', $list, true) ? 'unknown' : (in_array('waived', $list, true) ? 'waived' : 'equal')));
+        $together = static fn (array $list): ?string => $list === []
+            ? null
+            : (
+                in_array('unequal', $list, true)
+                    ? 'unequal'
+                    : (
+                        in_array('unknown', $list, true)
+                            ? 'unknown'
+                            : (in_array('waived', $list, true) ? 'waived' : 'equal')
+                    )
+            );
 
         return ['scene' => $together($marks['scene']), 'frames' => $together($marks['files'])];
     }

@@ -22,9 +22,28 @@ use PlainLedger\Core\Text\PlainSentence;
 final readonly class EntryPage
 {
     /** Which line a field is told for. */
-    private const LINE = [RequirementId::PICTURE_SCALE => RequirementId::PICTURE_RESOLUTION, RequirementId::TIME_EXTENT => RequirementId::TIME_RANGE, RequirementId::TIME_STEP => RequirementId::TIME_RANGE, 'time.timeline' => RequirementId::TIME_RANGE, 'camera.chosen' => RequirementId::CAMERA_NAME, 'camera.all' => RequirementId::CAMERA_SINGLE, 'camera.views' => RequirementId::CAMERA_SINGLE];
+    private const LINE = [
+        RequirementId::PICTURE_SCALE => RequirementId::PICTURE_RESOLUTION,
+        RequirementId::TIME_EXTENT => RequirementId::TIME_RANGE,
+        RequirementId::TIME_STEP => RequirementId::TIME_RANGE,
+        'time.timeline' => RequirementId::TIME_RANGE,
+        'camera.chosen' => RequirementId::CAMERA_NAME,
+        'camera.all' => RequirementId::CAMERA_SINGLE,
+        'camera.views' => RequirementId::CAMERA_SINGLE,
+    ];
 
-    private const EXAMPLES = ['camera.chosen' => 'cam_quay', 'camera.all' => 'cam_quay, cam_wide', 'camera.views' => 'top, working', 'time.timeline' => '990-1110', 'passes' => 'beauty=yes, mist=no', RequirementId::SCENE_SAVED => 'yes', 'scene.file' => 'TC_010_light_v003', 'scene.project_folder' => 'tide_clock', RequirementId::NAMING_PATTERN => 'TC_010_v003.####.exr', RequirementId::OUTPUT_FOLDER => 'renders/TC_010'];
+    private const EXAMPLES = [
+        'camera.chosen' => 'cam_quay',
+        'camera.all' => 'cam_quay, cam_wide',
+        'camera.views' => 'top, working',
+        'time.timeline' => '990-1110',
+        'passes' => 'beauty=yes, mist=no',
+        RequirementId::SCENE_SAVED => 'yes',
+        'scene.file' => 'TC_010_light_v003',
+        'scene.project_folder' => 'tide_clock',
+        RequirementId::NAMING_PATTERN => 'TC_010_v003.####.exr',
+        RequirementId::OUTPUT_FOLDER => 'renders/TC_010',
+    ];
 
     /** @return list<string> the parts that a scene can make */
     public static function parts(Deliverable $deliverable): array
@@ -56,16 +75,26 @@ final readonly class EntryPage
             $requirement = $requirements[$line] ?? null;
             $descriptor = Catalogue::standard()->find($field);
             $rows[] = [
-                'field' => $field, 'line' => $line, 'label' => $labels[$field] ?? $descriptor->label ?? $field, 'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
-                'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null, 'level' => $requirement?->level->value,
-                'example' => self::EXAMPLES[$field] ?? $descriptor->accepts->example ?? '', 'words' => self::words($field, $requirement),
+                'field' => $field,
+                'line' => $line,
+                'label' => $labels[$field] ?? $descriptor->label ?? $field,
+                'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
+                'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null,
+                'level' => $requirement?->level->value,
+                'example' => self::EXAMPLES[$field] ?? $descriptor->accepts->example ?? '',
+                'words' => self::words($field, $requirement),
                 'where' => $descriptor === null ? null : SettingHints::of($descriptor),
             ];
         }
         $last = $deliverable->scenes()->latest('id')->first()?->settings();
         $settings = $own === null || $last === null ? $last : SceneParts::of($last, $asked)[$own] ?? null;
 
-        return ['parts' => $parts, 'part' => $own, 'rows' => $rows, 'typed' => $settings === null ? [] : TypedSettings::of($settings)];
+        return [
+            'parts' => $parts,
+            'part' => $own,
+            'rows' => $rows,
+            'typed' => $settings === null ? [] : TypedSettings::of($settings),
+        ];
     }
 
     /** @return list<string> what it can be, where that is a matter of a few words */
@@ -79,7 +108,10 @@ final readonly class EntryPage
             $descriptor->type === ValueType::OnOff => ['on', 'off'],
             $descriptor->type === ValueType::YesNo => ['yes', 'no'],
             $descriptor->type === ValueType::Word => array_slice($descriptor->accepts->words, 0, 20),
-            $descriptor->type === ValueType::Passes && $requirement !== null => [implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->value->values))],
+            $descriptor->type === ValueType::Passes
+                && $requirement !== null => [
+                    implode(', ', array_map(static fn (string $p): string => "{$p}=yes", $requirement->value->values)),
+                ],
             default => [],
         };
     }
@@ -102,13 +134,22 @@ final readonly class EntryPage
         try {
             $scene = FieldNames::understood($pairs)->understood();
             $scene = $part === null ? $scene : $scene->making($part);
-            $document = CheckReport::of($deliverable->resolved(), $scene, null, \App\Models\Waiver::holding($deliverable))->toArray();
+            $document = CheckReport::of(
+                $deliverable->resolved(),
+                $scene,
+                null,
+                \App\Models\Waiver::holding($deliverable),
+            )->toArray();
         } catch (PlainSentence $refused) {
-            return ['lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open', 'fault' => $refused->getMessage()];
+            return [
+                'lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open',
+                'fault' => $refused->getMessage(),
+            ];
         }
         $faults = [];
         foreach ($scene->unknown as $unknown) {
-            $faults[$unknown->field ?? $unknown->name] = $unknown->why ?? "“{$unknown->value}” is no word known here for this.";
+            $faults[$unknown->field ?? $unknown->name] = $unknown->why
+                ?? "“{$unknown->value}” is no word known here for this.";
         }
         $lines = [];
         /** @var list<array<string, mixed>> $entries */
@@ -116,15 +157,33 @@ final readonly class EntryPage
         foreach ($entries as $entry) {
             $id = (string) $entry['id'];
             // of several parts the one that does not balance is told
-            if (($part === null || $part === $entry['part']) && (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal')) {
-                $lines[$id] = ['mark' => $entry['mark'], 'found' => $entry['scene']['found'] ?? null, 'required' => $entry['required']];
+            if (
+                ($part === null || $part === $entry['part'])
+                && (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal')
+            ) {
+                $lines[$id] = [
+                    'mark' => $entry['mark'],
+                    'found' => $entry['scene']['found'] ?? null,
+                    'required' => $entry['required'],
+                ];
             }
         }
 
         return [
-            'lines' => (object) $lines, 'faults' => (object) $faults, 'understood' => (object) array_filter(TypedSettings::of($scene), static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t, ARRAY_FILTER_USE_BOTH),
-            'causes' => array_map(static fn (array $c): array => ['says' => $c['says'], 'explains' => $c['explains']], is_array($document['causes']) ? $document['causes'] : []),
-            'comesTo' => is_array($document['scene']) ? $document['scene']['comes_to'] : [], 'verdict' => $document['verdict'], 'fault' => null,
+            'lines' => (object) $lines,
+            'faults' => (object) $faults,
+            'understood' => (object) array_filter(
+                TypedSettings::of($scene),
+                static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+            'causes' => array_map(
+                static fn (array $c): array => ['says' => $c['says'], 'explains' => $c['explains']],
+                is_array($document['causes']) ? $document['causes'] : [],
+            ),
+            'comesTo' => is_array($document['scene']) ? $document['scene']['comes_to'] : [],
+            'verdict' => $document['verdict'],
+            'fault' => null,
         ];
     }
 }

@@ -18,13 +18,24 @@ final readonly class LedgerPage
     /** @return array<string, mixed> */
     public static function of(Check $check): array
     {
-        $check->loadMissing('revision', 'scene', 'delivery.intakeRoot', 'person', 'deliverable.specification.latest', 'deliverable.production', 'deliverable.owner');
+        $check->loadMissing(
+            'revision',
+            'scene',
+            'delivery.intakeRoot',
+            'person',
+            'deliverable.specification.latest',
+            'deliverable.production',
+            'deliverable.owner',
+        );
         $document = $check->account();
         $catalogue = Catalogue::standard();
         $labels = [];
         foreach (is_array($document['entries']) ? $document['entries'] : [] as $entry) {
             $descriptor = $catalogue->find($entry['id']);
-            $labels[$entry['id']] = ['label' => $descriptor->label ?? $entry['id'], 'group' => $descriptor?->group->value ?? 'Other'];
+            $labels[$entry['id']] = [
+                'label' => $descriptor->label ?? $entry['id'],
+                'group' => $descriptor?->group->value ?? 'Other',
+            ];
         }
         foreach (is_array($document['not_checked']) ? $document['not_checked'] : [] as $line) {
             $labels[$line['id']] ??= ['label' => $catalogue->find($line['id'])->label ?? $line['id'], 'group' => ''];
@@ -32,7 +43,13 @@ final readonly class LedgerPage
         $ticked = $check->deliverable->ticks()->pluck('fix')->all();
         /** @var list<array<string, mixed>> $fixes */
         $fixes = is_array($document['fixes']) ? $document['fixes'] : [];
-        $document['fixes'] = array_map(static fn (array $f): array => $f + ['key' => $key = Tick::key($f), 'done' => in_array($key, $ticked, true)], $fixes);
+        $document['fixes'] = array_map(
+            static fn (array $f): array => $f + [
+                'key' => $key = Tick::key($f),
+                'done' => in_array($key, $ticked, true),
+            ],
+            $fixes,
+        );
         foreach (['strays', 'fixes', 'not_understood', 'names'] as $long) {
             $list = is_array($document[$long] ?? null) ? $document[$long] : [];
             $document["{$long}_count"] = count($list);
@@ -46,17 +63,33 @@ final readonly class LedgerPage
             'revision' => $check->revision->number,
             // whether all of what is asked, by whomever, is still what this check was made by
             'current' => ! Asked::hasChangedSince($check->deliverable, $check),
-            'scene' => $check->scene === null ? null : ['name' => $check->scene->file_name, 'part' => $check->scene->part, 'at' => $check->scene->created_at->format('j M, H:i')],
+            'scene' => $check->scene === null
+                ? null
+                : [
+                    'name' => $check->scene->file_name,
+                    'part' => $check->scene->part,
+                    'at' => $check->scene->created_at->format('j M, H:i'),
+                ],
             'delivery' => $check->delivery === null ? null : [
-                'root' => $check->delivery->intakeRoot?->label, 'rootId' => $check->delivery->intake_root_id, 'folder' => $check->delivery->folder, 'depth' => $check->delivery->depth,
-                'files' => $check->delivery->file_count, 'bytes' => $check->delivery->total_size, 'at' => $check->delivery->scanned_at->format('j M, H:i'),
+                'root' => $check->delivery->intakeRoot?->label,
+                'rootId' => $check->delivery->intake_root_id,
+                'folder' => $check->delivery->folder,
+                'depth' => $check->delivery->depth,
+                'files' => $check->delivery->file_count,
+                'bytes' => $check->delivery->total_size,
+                'at' => $check->delivery->scanned_at->format('j M, H:i'),
             ],
             // a line is accepted in the newest check alone
             'newest' => ! $check->deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
             'specification' => $check->deliverable->specification->title,
             'labels' => $labels,
             // files that were being written then: what is said of them holds no more
-            'arrived' => in_array('still-arriving', array_column(is_array($document['causes']) ? $document['causes'] : [], 'id'), true) && BookPage::shouldHaveArrived($check),
+            'arrived' => in_array(
+                'still-arriving',
+                array_column(is_array($document['causes']) ? $document['causes'] : [], 'id'),
+                true,
+            )
+                && BookPage::shouldHaveArrived($check),
             'parts' => array_map(static fn ($part): string => $part->name, $check->resolved()->parts),
             'document' => $document,
         ];

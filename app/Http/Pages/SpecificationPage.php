@@ -48,7 +48,11 @@ final readonly class SpecificationPage
     /** @return array<string, Target> by layer */
     public static function targets(Deliverable $deliverable): array
     {
-        return ['house' => Target::house($deliverable->production), 'specification' => Target::specification($deliverable->specification), 'deliverable' => Target::deliverable($deliverable)];
+        return [
+            'house' => Target::house($deliverable->production),
+            'specification' => Target::specification($deliverable->specification),
+            'deliverable' => Target::deliverable($deliverable),
+        ];
     }
 
     /**
@@ -62,7 +66,11 @@ final readonly class SpecificationPage
         $several = count($draft->specification->parts) > 1;
 
         return array_map(static fn (Part $part): array => self::part($draft, $part, $quarrels) + [
-            'lines' => array_map(static fn (Requirement $r): array => self::line($r) + self::who($r->descriptor, $part->name, $layers, $targets, $several), array_values($part->requirements)),
+            'lines' => array_map(
+                static fn (Requirement $r): array => self::line($r)
+                    + self::who($r->descriptor, $part->name, $layers, $targets, $several),
+                array_values($part->requirements),
+            ),
             'dropped' => self::dropped($part, $layers, $targets, $several),
         ], $draft->specification->parts);
     }
@@ -76,11 +84,21 @@ final readonly class SpecificationPage
         $consequences = Consequences::of($draft->specification, $part);
 
         return [
-            'name' => $part->name, 'delivers' => $part->delivers->value, 'madeFrom' => $part->madeFrom, 'prose' => Prose::of($part),
+            'name' => $part->name,
+            'delivers' => $part->delivers->value,
+            'madeFrom' => $part->madeFrom,
+            'prose' => Prose::of($part),
             'consequences' => $consequences->lines, 'shape' => $consequences->shape, 'ruler' => $consequences->ruler,
-            'names' => $consequences->names === null ? null : ['sets' => $consequences->names->sets, 'tree' => $consequences->names->tree()],
+            'names' => $consequences->names === null
+                ? null
+                : ['sets' => $consequences->names->sets, 'tree' => $consequences->names->tree()],
             'notes' => self::notes($draft, $part),
-            'quarrels' => array_values(array_map(static fn (Conflict $q): array => $q->toArray(), array_filter($quarrels, static fn (Conflict $q): bool => $q->part === $part->name))),
+            'quarrels' => array_values(
+                array_map(
+                    static fn (Conflict $q): array => $q->toArray(),
+                    array_filter($quarrels, static fn (Conflict $q): bool => $q->part === $part->name),
+                ),
+            ),
         ];
     }
 
@@ -99,8 +117,15 @@ final readonly class SpecificationPage
     public static function line(Requirement $requirement): array
     {
         return [
-            'id' => $requirement->id(), 'label' => $requirement->descriptor->label, 'group' => $requirement->descriptor->group->value, 'value' => $requirement->typed(),
-            'level' => $requirement->level->value, 'why' => $requirement->why, 'setBy' => $requirement->setBy->value, 'sentence' => $requirement->sentence(), 'example' => $requirement->descriptor->accepts->example,
+            'id' => $requirement->id(),
+            'label' => $requirement->descriptor->label,
+            'group' => $requirement->descriptor->group->value,
+            'value' => $requirement->typed(),
+            'level' => $requirement->level->value,
+            'why' => $requirement->why,
+            'setBy' => $requirement->setBy->value,
+            'sentence' => $requirement->sentence(),
+            'example' => $requirement->descriptor->accepts->example,
             'words' => $requirement->descriptor->accepts->words,
         ];
     }
@@ -112,8 +137,13 @@ final readonly class SpecificationPage
      * @param  array<string, Target>  $targets
      * @return array{layers: array<string, string|null>, tokens: array<string, string>}
      */
-    private static function who(Descriptor $descriptor, string $part, array $layers, array $targets, bool $several): array
-    {
+    private static function who(
+        Descriptor $descriptor,
+        string $part,
+        array $layers,
+        array $targets,
+        bool $several,
+    ): array {
         $said = [];
         foreach ($layers as $layer) {
             $own = self::own($layer, $part, $descriptor->id);
@@ -121,7 +151,10 @@ final readonly class SpecificationPage
                 $said[$layer->setBy->value] = self::text($descriptor, $own);
             }
         }
-        $tokens = array_map(static fn (Target $t): string => $t->token($t->partFor($part, $descriptor->id, $several), $descriptor->id), $targets);
+        $tokens = array_map(
+            static fn (Target $t): string => $t->token($t->partFor($part, $descriptor->id, $several), $descriptor->id),
+            $targets,
+        );
 
         return ['layers' => $said, 'tokens' => $tokens];
     }
@@ -129,7 +162,12 @@ final readonly class SpecificationPage
     private static function own(Layer $layer, string $part, string $id): mixed
     {
         foreach (is_array($layer->data['parts'] ?? null) ? $layer->data['parts'] : [] as $each) {
-            if (is_array($each) && ($each['name'] ?? null) === $part && is_array($each['require'] ?? null) && array_key_exists($id, $each['require'])) {
+            if (
+                is_array($each)
+                && ($each['name'] ?? null) === $part
+                && is_array($each['require'] ?? null)
+                && array_key_exists($id, $each['require'])
+            ) {
                 return $each['require'][$id];
             }
         }
@@ -165,7 +203,14 @@ final readonly class SpecificationPage
             $by = array_key_last($who['layers']);
             $asked = array_filter($who['layers'], is_string(...));
             if ($by !== null && $who['layers'][$by] === null && $asked !== []) {
-                $dropped[] = ['id' => $descriptor->id, 'label' => $descriptor->label, 'by' => $by, 'from' => array_key_last($asked), 'value' => $asked[array_key_last($asked)], 'tokens' => $who['tokens']];
+                $dropped[] = [
+                    'id' => $descriptor->id,
+                    'label' => $descriptor->label,
+                    'by' => $by,
+                    'from' => array_key_last($asked),
+                    'value' => $asked[array_key_last($asked)],
+                    'tokens' => $who['tokens'],
+                ];
             }
         }
 
@@ -176,16 +221,40 @@ final readonly class SpecificationPage
     public static function offered(): array
     {
         return array_map(static fn (Descriptor $d): array => [
-            'id' => $d->id, 'label' => $d->label, 'group' => $d->group->value, 'example' => $d->accepts->example, 'also' => $d->wording->also, 'words' => $d->accepts->words, 'sides' => implode('', array_map(static fn (ReadFrom $side): string => $side->value, $d->readFrom)),
+            'id' => $d->id,
+            'label' => $d->label,
+            'group' => $d->group->value,
+            'example' => $d->accepts->example,
+            'also' => $d->wording->also,
+            'words' => $d->accepts->words,
+            'sides' => implode('', array_map(static fn (ReadFrom $side): string => $side->value, $d->readFrom)),
         ], Catalogue::standard()->all());
     }
 
     /** @return array{token: string, by: string|null, at: string|null} a mark of all layers together, and who changed one last */
     public static function state(Deliverable $deliverable): array
     {
-        $token = substr(hash('sha256', (string) json_encode([$deliverable->production->house, $deliverable->specification->latest->data, $deliverable->overrides, $deliverable->values])), 0, 16);
+        $token = substr(
+            hash(
+                'sha256',
+                (string) json_encode(
+                    [
+                        $deliverable->production->house,
+                        $deliverable->specification->latest->data,
+                        $deliverable->overrides,
+                        $deliverable->values,
+                    ],
+                ),
+            ),
+            0,
+            16,
+        );
         $last = Change::query()->where('production_id', $deliverable->production_id)
-            ->where(fn ($query) => $query->where('deliverable_id', $deliverable->id)->orWhere('specification_id', $deliverable->specification_id)->orWhere('layer', 'house'))
+            ->where(
+                fn ($query) => $query->where('deliverable_id', $deliverable->id)
+                    ->orWhere('specification_id', $deliverable->specification_id)
+                    ->orWhere('layer', 'house'),
+            )
             ->with('person')->latest('id')->first();
 
         return ['token' => $token, 'by' => $last?->person?->name, 'at' => $last?->created_at->format('H:i')];

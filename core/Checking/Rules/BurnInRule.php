@@ -24,13 +24,24 @@ final readonly class BurnInRule implements Rule
             return Cell::unknown();
         }
         $tidy = static function (array $items): array {
-            $items = array_values(array_diff(array_map(static fn (mixed $item): string => strtolower(trim(is_string($item) ? $item : '')), $items), ['', 'none', 'no', 'off']));
+            $items = array_values(
+                array_diff(
+                    array_map(
+                        static fn (mixed $item): string => strtolower(trim(is_string($item) ? $item : '')),
+                        $items,
+                    ),
+                    ['', 'none', 'no', 'off'],
+                ),
+            );
             sort($items);
 
             return $items;
         };
 
-        return Cell::when($tidy(preg_split('~[|,;]~', $found) ?: []) === $tidy($requirement->value->values), $found === '' ? 'none' : $found);
+        return Cell::when(
+            $tidy(preg_split('~[|,;]~', $found) ?: []) === $tidy($requirement->value->values),
+            $found === '' ? 'none' : $found,
+        );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

@@ -36,7 +36,12 @@ final readonly class CadenceRule implements Rule
         $found = self::of($pass);
         $equal = in_array($found, $requirement->value->values, true);
 
-        return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))]);
+        return Cell::of(
+            $equal ? Mark::Equal : Mark::Unequal,
+            $found,
+            [],
+            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))],
+        );
     }
 
     /** `every`, or how many frames pictures stand: `2`, `3`, or two numbers in turn, `2-3`. */
@@ -63,7 +68,13 @@ final readonly class CadenceRule implements Rule
             return (string) $kinds[0];
         }
 
-        return count($kinds) === 2 && $kinds[1] > 1 && $ends <= $kinds[1] && count($inner) >= 4 && self::takeTurns($inner) ? "{$kinds[0]}-{$kinds[1]}" : 'every';
+        return count($kinds) === 2
+            && $kinds[1] > 1
+            && $ends <= $kinds[1]
+            && count($inner) >= 4
+            && self::takeTurns($inner)
+            ? "{$kinds[0]}-{$kinds[1]}"
+            : 'every';
     }
 
     /** @param  list<int>  $lengths */

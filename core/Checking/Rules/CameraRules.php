@@ -30,7 +30,9 @@ final readonly class CameraRules implements Rule
             $all = $chosen !== [];
             foreach ($chosen as $camera) {
                 // whichever camera is asked, a working view is none
-                $all = $all && self::matches($requirement, $camera) && ($requirement->value->values !== ['*'] || self::isCamera($scene, $camera));
+                $all = $all
+                    && self::matches($requirement, $camera)
+                    && ($requirement->value->values !== ['*'] || self::isCamera($scene, $camera));
             }
 
             return Cell::when($all, $chosen === [] ? 'none' : implode(' | ', $chosen));
@@ -46,7 +48,8 @@ final readonly class CameraRules implements Rule
 
     private static function isCamera(SceneSettings $scene, string $name): bool
     {
-        return ! in_array($name, $scene->views ?? [], true) && ($scene->cameras === null || in_array($name, $scene->cameras, true));
+        return ! in_array($name, $scene->views ?? [], true)
+            && ($scene->cameras === null || in_array($name, $scene->cameras, true));
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -55,7 +58,12 @@ final readonly class CameraRules implements Rule
             return null;
         }
 
-        return FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => $facts->camera === null ? null : [$facts->camera, self::matches($requirement, $facts->camera)]);
+        return FactSurvey::cell(
+            $subject,
+            static fn (MediaFacts $facts): ?array => $facts->camera === null
+                ? null
+                : [$facts->camera, self::matches($requirement, $facts->camera)],
+        );
     }
 
     /** Exactly, but for `*` and `?`. */

@@ -17,7 +17,11 @@ final readonly class ContentRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, [RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM, RequirementId::CONTENT_SOURCE], true);
+        return in_array(
+            $id,
+            [RequirementId::CONTENT_WHOLE, RequirementId::CONTENT_UNIFORM, RequirementId::CONTENT_SOURCE],
+            true,
+        );
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -28,7 +32,11 @@ final readonly class ContentRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         // a movie's pictures are not decoded here
-        if ($requirement->id() === RequirementId::CONTENT_SOURCE || $subject->match === null || $subject->match->isEmpty()) {
+        if (
+            $requirement->id() === RequirementId::CONTENT_SOURCE
+            || $subject->match === null
+            || $subject->match->isEmpty()
+        ) {
             return null;
         }
 
@@ -47,9 +55,15 @@ final readonly class ContentRules implements Rule
                 $facts = $alike->facts;
                 $own = $alike->frames->and($relevant);
                 if ($facts->damage !== null && ! $own->isEmpty()) {
-                    $byDamage[$facts->damage->value][$p] = ($byDamage[$facts->damage->value][$p] ?? FrameRange::none())->plus($own);
+                    $byDamage[$facts->damage->value][$p] = (
+                        $byDamage[$facts->damage->value][$p] ?? FrameRange::none()
+                    )->plus($own);
                     $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
-                } elseif ($facts->damage === null && $facts->complete === null && ($kinds === [] || in_array($facts->kind, $kinds, true))) {
+                } elseif (
+                    $facts->damage === null
+                    && $facts->complete === null
+                    && ($kinds === [] || in_array($facts->kind, $kinds, true))
+                ) {
                     $unread = true;
                     $why ??= $facts->unread();
                 }
@@ -98,7 +112,10 @@ final readonly class ContentRules implements Rule
         if ($differing === []) {
             return $first === [] ? Cell::unknown() : Cell::of(Mark::Equal, 'yes');
         }
-        $text = static fn (MediaFacts $facts): string => implode(' ', array_map(trim(...), array_intersect_key(self::shared($facts), $differing)));
+        $text = static fn (MediaFacts $facts): string => implode(
+            ' ',
+            array_map(trim(...), array_intersect_key(self::shared($facts), $differing)),
+        );
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): array => [$text($facts), true]);
         if ($cell === null || $cell->runs === []) {
             return Cell::of(Mark::Equal, 'yes');

@@ -34,7 +34,9 @@ final readonly class DeliveryRules implements Rule
 
             return Cell::when($requirement->value->admitsNumber($bytes), $bytes);
         }
-        $count = array_sum(array_map(static fn (Extra $e): int => $e->count(), $subject->deliveryMatch->extras)) + count($subject->deliveryMatch->odd);
+        $count = array_sum(
+            array_map(static fn (Extra $e): int => $e->count(), $subject->deliveryMatch->extras),
+        ) + count($subject->deliveryMatch->odd);
 
         if ($count > 0 && $count <= $subject->deliveryMatch->unread) {
             // what was not read is not judged

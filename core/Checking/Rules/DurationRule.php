@@ -54,13 +54,19 @@ final readonly class DurationRule implements Rule
         $rate = self::rate($scene, $subject);
         $byAskedRate = $scene->get(RequirementId::TIME_RATE) === null && $scene->frames() !== null && $rate !== null;
 
-        return Cell::when(self::within($requirement, $seconds, $rate), self::spoken($seconds, $byAskedRate ? $rate : null));
+        return Cell::when(
+            self::within($requirement, $seconds, $rate),
+            self::spoken($seconds, $byAskedRate ? $rate : null),
+        );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         if ($subject->part->delivers->isMovie() || ! $subject->isNumbered()) {
-            return FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null);
+            return FactSurvey::cell(
+                $subject,
+                static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null,
+            );
         }
         $pass = $subject->onlyPass();
         $told = $pass === null ? null : self::toldBy($pass);
@@ -72,7 +78,12 @@ final readonly class DurationRule implements Rule
         $equal = self::within($requirement, $seconds, $rate);
         $place = (int) array_key_first($subject->match->passes ?? []);
 
-        return Cell::of($equal ? Mark::Equal : Mark::Unequal, self::spoken($seconds, $told === null ? $rate : null), [], $equal ? [] : [$place => $pass->missing()]);
+        return Cell::of(
+            $equal ? Mark::Equal : Mark::Unequal,
+            self::spoken($seconds, $told === null ? $rate : null),
+            [],
+            $equal ? [] : [$place => $pass->missing()],
+        );
     }
 
     private static function toldBy(PassMatch $pass): ?FrameRate
@@ -101,6 +112,7 @@ final readonly class DurationRule implements Rule
             return $seconds->minus($time($ask->values[0]))->abs()->isLessThanOrEqualTo($frame);
         }
 
-        return ($ask->min === null || $seconds->plus($frame)->isGreaterThanOrEqualTo($time($ask->min))) && ($ask->max === null || $seconds->minus($frame)->isLessThanOrEqualTo($time($ask->max)));
+        return ($ask->min === null || $seconds->plus($frame)->isGreaterThanOrEqualTo($time($ask->min)))
+            && ($ask->max === null || $seconds->minus($frame)->isLessThanOrEqualTo($time($ask->max)));
     }
 }

@@ -67,7 +67,14 @@ final readonly class FactSurvey
         arsort($differing);
         $worst = $differing === [] ? null : (string) array_key_first($differing);
 
-        return Cell::of(Mark::together(...array_values($marks)), $commonest === null ? null : (string) $commonest, $runs, $wrong, $worst, $commonest === null ? 1 : $counts[$commonest]);
+        return Cell::of(
+            Mark::together(...array_values($marks)),
+            $commonest === null ? null : (string) $commonest,
+            $runs,
+            $wrong,
+            $worst,
+            $commonest === null ? 1 : $counts[$commonest],
+        );
     }
 
     private static function noneWhole(Subject $subject): bool

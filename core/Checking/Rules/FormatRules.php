@@ -16,7 +16,10 @@ use PlainLedger\Core\Specification\RequirementId;
 /** `format.bit_depth`, `format.sample`, `format.channels`, `format.alpha`, `format.compression`, `format.chroma`. */
 final readonly class FormatRules implements Rule
 {
-    private const IDS = [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CHROMA];
+    private const IDS = [
+        RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_CHANNELS,
+        RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CHROMA,
+    ];
 
     /** What keeps every bit. pxr24 rounds 32-bit floats and keeps the rest. */
     private const LOSSLESS = ['none', 'rle', 'zip', 'zips', 'piz', 'lzw', 'deflate', 'packbits', 'htj2k256', 'htj2k32'];
@@ -29,7 +32,11 @@ final readonly class FormatRules implements Rule
     public static function isLossless(?string $compression, ?MediaFacts $facts = null): bool
     {
         return in_array($compression, self::LOSSLESS, true)
-            || ($compression === 'pxr24' && $facts !== null && ! ($facts->bitDepth === 32 && $facts->sample === 'float'));
+            || (
+                $compression === 'pxr24'
+                && $facts !== null
+                && ! ($facts->bitDepth === 32 && $facts->sample === 'float')
+            );
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
@@ -52,12 +59,15 @@ final readonly class FormatRules implements Rule
         // a codec, or a format, that is not the one asked is told on its own line
         $codecCounts = $codec !== null && self::isAsAsked($subject, RequirementId::FORMAT_CODEC, $codec);
         $kindCounts = $kind !== null && self::isAsAsked($subject, RequirementId::FORMAT_KIND, $kind->value);
-        $holds = (! $codecCounts || CodecCapabilities::canHoldAlpha($codec)) && (! $kindCounts || $kind->canHoldAlpha());
+        $holds = (! $codecCounts || CodecCapabilities::canHoldAlpha($codec))
+            && (! $kindCounts || $kind->canHoldAlpha());
 
         return match (true) {
             $holds => $found,
             $id === RequirementId::FORMAT_ALPHA => 'none',
-            $id === RequirementId::FORMAT_CHANNELS => Channels::write(array_values(array_diff(Channels::parse($found), ['A']))),
+            $id === RequirementId::FORMAT_CHANNELS => Channels::write(
+                array_values(array_diff(Channels::parse($found), ['A'])),
+            ),
             default => $found,
         };
     }
@@ -77,12 +87,18 @@ final readonly class FormatRules implements Rule
             $found = match ($requirement->id()) {
                 RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
                 RequirementId::FORMAT_SAMPLE => $facts->sample,
-                RequirementId::FORMAT_CHANNELS => $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes)),
+                RequirementId::FORMAT_CHANNELS => $facts->channels === null
+                    ? null
+                    : Channels::write(self::ownChannels($facts->channels, $passes)),
                 RequirementId::FORMAT_ALPHA => $facts->alpha === null ? null : ($facts->alpha ? 'alpha' : 'none'),
                 RequirementId::FORMAT_CHROMA => $facts->chroma,
                 default => $facts->compression,
             };
-            if ($found === null && $requirement->id() === RequirementId::FORMAT_CHROMA && $facts->kind?->isMovie() !== true) {
+            if (
+                $found === null
+                && $requirement->id() === RequirementId::FORMAT_CHROMA
+                && $facts->kind?->isMovie() !== true
+            ) {
                 return null;
             }
 
@@ -116,10 +132,16 @@ final readonly class FormatRules implements Rule
         return match ($requirement->id()) {
             RequirementId::FORMAT_BIT_DEPTH => $requirement->value->admitsNumber($found),
             // a file that has alpha and does not say of which kind is equal to any but none
-            RequirementId::FORMAT_ALPHA => in_array($found, $asked, true) || ($found !== 'none' && in_array('any', $asked, true)) || ($found === 'alpha' && $asked !== ['none'])
+            RequirementId::FORMAT_ALPHA => in_array($found, $asked, true)
+                || ($found !== 'none' && in_array('any', $asked, true))
+                || ($found === 'alpha' && $asked !== ['none'])
                 || ($found === 'any' && $asked !== ['none']),
-            RequirementId::FORMAT_CHANNELS => array_map(strtolower(...), Channels::parse($found)) === array_map(strtolower(...), Channels::parse($asked[0] ?? '')),
-            RequirementId::FORMAT_COMPRESSION => in_array($found, $asked, true) || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
+            RequirementId::FORMAT_CHANNELS => array_map(strtolower(...), Channels::parse($found)) === array_map(
+                strtolower(...),
+                Channels::parse($asked[0] ?? ''),
+            ),
+            RequirementId::FORMAT_COMPRESSION => in_array($found, $asked, true)
+                || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
             default => in_array($found, $asked, true),
         };
     }

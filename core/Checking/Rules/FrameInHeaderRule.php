@@ -32,7 +32,13 @@ final readonly class FrameInHeaderRule
             new Wording('The header tells the frame of the name.'),
         );
 
-        return new Requirement($descriptor, RequirementValue::read($descriptor, 'as named'), Level::Should, null, SetBy::House);
+        return new Requirement(
+            $descriptor,
+            RequirementValue::read($descriptor, 'as named'),
+            Level::Should,
+            null,
+            SetBy::House,
+        );
     }
 
     public static function cell(Subject $subject): ?Cell
@@ -52,6 +58,13 @@ final readonly class FrameInHeaderRule
         }
         $place = (int) array_key_first($subject->match->passes ?? []);
 
-        return $wrong === [] ? null : Cell::of(Mark::Unequal, (string) $first, [['frames' => (string) FrameRange::fromNumbers($wrong), 'found' => 'another number']], [$place => FrameRange::fromNumbers($wrong)]);
+        return $wrong === []
+            ? null
+            : Cell::of(
+                Mark::Unequal,
+                (string) $first,
+                [['frames' => (string) FrameRange::fromNumbers($wrong), 'found' => 'another number']],
+                [$place => FrameRange::fromNumbers($wrong)],
+            );
     }
 }

@@ -16,7 +16,11 @@ final readonly class HeaderRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, [RequirementId::PICTURE_DENSITY, RequirementId::FORMAT_QUALITY, RequirementId::COLOUR_ENCODING], true);
+        return in_array(
+            $id,
+            [RequirementId::PICTURE_DENSITY, RequirementId::FORMAT_QUALITY, RequirementId::COLOUR_ENCODING],
+            true,
+        );
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
@@ -35,9 +39,17 @@ final readonly class HeaderRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
-            RequirementId::PICTURE_DENSITY => $facts->density === null ? [null, false] : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
+            RequirementId::PICTURE_DENSITY => $facts->density === null
+                ? [null, false]
+                : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
             // only a lossy picture has a quality
-            RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg ? null : ($facts->quality === null ? [null, false] : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]),
+            RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg
+                ? null
+                : (
+                    $facts->quality === null
+                        ? [null, false]
+                        : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]
+                ),
             default => self::encoding($requirement, $facts),
         });
 

@@ -31,7 +31,12 @@ final readonly class KeyframeIntervalRule
             return null;
         }
 
-        return max(1, Fraction::parse($m[1])->multipliedBy($rate->nominalWhole())->toScale(0, \Brick\Math\RoundingMode::DOWN)->toInt());
+        return max(
+            1,
+            Fraction::parse($m[1])->multipliedBy($rate->nominalWhole())
+                ->toScale(0, \Brick\Math\RoundingMode::DOWN)
+                ->toInt(),
+        );
     }
 
     public static function mostFrames(Requirement $requirement, ?FrameRate $rate): ?int
@@ -44,14 +49,27 @@ final readonly class KeyframeIntervalRule
         $told = $subject->scene?->get(RequirementId::FORMAT_KEYFRAME_INTERVAL);
         $rate = self::rate($subject);
         $sceneRate = $subject->scene?->get(RequirementId::TIME_RATE);
-        $found = $told === null ? null : self::frames($told, $sceneRate === null ? $rate : FrameRate::parse($sceneRate));
+        $found = $told === null
+            ? null
+            : self::frames($told, $sceneRate === null ? $rate : FrameRate::parse($sceneRate));
         [$least, $most] = [$requirement->value->min, $requirement->value->max];
-        $bounds = [$least === null ? null : self::frames($least, $rate), $most === null ? null : self::frames($most, $rate)];
+        $bounds = [
+            $least === null ? null : self::frames($least, $rate),
+            $most === null ? null : self::frames($most, $rate),
+        ];
         if ($found === null || ($least !== null && $bounds[0] === null) || ($most !== null && $bounds[1] === null)) {
             return Cell::unknown();
         }
-        $exact = array_filter($requirement->value->values, static fn (string $v): bool => self::frames($v, $rate) === $found) !== [];
+        $exact = array_filter(
+            $requirement->value->values,
+            static fn (string $v): bool => self::frames($v, $rate) === $found,
+        ) !== [];
 
-        return Cell::when($requirement->value->values !== [] ? $exact : $found >= ($bounds[0] ?? 0) && $found <= ($bounds[1] ?? PHP_INT_MAX), (string) $found);
+        return Cell::when(
+            $requirement->value->values !== []
+                ? $exact
+                : $found >= ($bounds[0] ?? 0) && $found <= ($bounds[1] ?? PHP_INT_MAX),
+            (string) $found,
+        );
     }
 }

@@ -57,7 +57,10 @@ final readonly class KindRule implements Rule
             $extension = Extension::of($take->sequence->sampleName());
             $agrees = $extension === '' || Extension::agrees($take->sequence->sampleName(), $facts->kind) !== false;
 
-            return [$agrees ? $kind : "{$kind} named .".strtolower($extension), $agrees && in_array($kind, $requirement->value->values, true)];
+            return [
+                $agrees ? $kind : "{$kind} named .".strtolower($extension),
+                $agrees && in_array($kind, $requirement->value->values, true),
+            ];
         });
     }
 }

@@ -14,8 +14,14 @@ use PlainLedger\Core\Specification\RequirementId;
 final readonly class MovieRules implements Rule
 {
     private const IDS = [
-        RequirementId::PICTURE_SCAN, RequirementId::FORMAT_CODEC, RequirementId::FORMAT_BIT_RATE, RequirementId::FORMAT_KEYFRAME_INTERVAL, RequirementId::FORMAT_B_FRAMES, RequirementId::FORMAT_INDEX,
-        RequirementId::AUDIO_PRESENCE, RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH, RequirementId::AUDIO_CHANNELS,
+        RequirementId::PICTURE_SCAN,
+        RequirementId::FORMAT_CODEC,
+        RequirementId::FORMAT_BIT_RATE,
+        RequirementId::FORMAT_KEYFRAME_INTERVAL,
+        RequirementId::FORMAT_B_FRAMES,
+        RequirementId::FORMAT_INDEX,
+        RequirementId::AUDIO_PRESENCE, RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH,
+        RequirementId::AUDIO_CHANNELS,
     ];
 
     public function answers(string $id): bool
@@ -26,7 +32,11 @@ final readonly class MovieRules implements Rule
     public function scene(Requirement $requirement, Subject $subject): ?Cell
     {
         $id = $requirement->id();
-        if (str_starts_with($id, 'audio.') && $id !== RequirementId::AUDIO_PRESENCE && $subject->scene?->get(RequirementId::AUDIO_PRESENCE) === 'none') {
+        if (
+            str_starts_with($id, 'audio.')
+            && $id !== RequirementId::AUDIO_PRESENCE
+            && $subject->scene?->get(RequirementId::AUDIO_PRESENCE) === 'none'
+        ) {
             // where there is no sound, there is nothing of it to compare, or it is all missing
             return $subject->part->find(RequirementId::AUDIO_PRESENCE) === null ? Cell::when(false, 'none') : null;
         }

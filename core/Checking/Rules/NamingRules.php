@@ -67,7 +67,9 @@ final readonly class NamingRules implements Rule
             return [$asked->read($set, $values)];
         }
         $kind = Kind::tryFrom($subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
-        $extensions = array_values(array_unique([...($kind === null ? [] : [$kind->usualExtension()]), ...$values->extensions]));
+        $extensions = array_values(
+            array_unique([...($kind === null ? [] : [$kind->usualExtension()]), ...$values->extensions]),
+        );
         $values = $values->withExtensions($extensions);
         $expected = $subject->expected ?? FrameRange::of(1, 1);
         $readings = [];
@@ -90,7 +92,8 @@ final readonly class NamingRules implements Rule
     /** Frames are asked with a number, and the scene's name has none. */
     public static function lacksNumber(Subject $subject): bool
     {
-        return str_contains($subject->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame') && ! str_contains($subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '', '{frame');
+        return str_contains($subject->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame')
+            && ! str_contains($subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '', '{frame');
     }
 
     /** Something in a name that only the program which renders can fill in: what it comes to is not known. */
@@ -104,7 +107,11 @@ final readonly class NamingRules implements Rule
     {
         $set = $subject->scene?->get(RequirementId::NAMING_PATTERN) ?? '';
 
-        return self::hasExpression($set) || $set !== '' && self::lacksNumber($subject) && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1 && $subject->scene?->get('naming.adds_digits') === null;
+        return self::hasExpression($set)
+            || $set !== ''
+                && self::lacksNumber($subject)
+                && preg_match('~\.[A-Za-z][A-Za-z0-9]{1,4}$|\.\{ext\}$~', $set) !== 1
+                && $subject->scene?->get('naming.adds_digits') === null;
     }
 
     private static function numberAsAsked(NamePattern $asked, int $frame): string
@@ -112,7 +119,8 @@ final readonly class NamingRules implements Rule
         $before = '';
         foreach ($asked->pieces as $piece) {
             if ($piece->isFrame()) {
-                return (preg_match('~[^A-Za-z0-9]+$~', $before, $m) === 1 ? $m[0] : '').Piece::number($frame, $piece->digits);
+                return (preg_match('~[^A-Za-z0-9]+$~', $before, $m) === 1 ? $m[0] : '')
+                    .Piece::number($frame, $piece->digits);
             }
             $before = $piece->name === null ? $piece->text : '';
         }
@@ -122,7 +130,8 @@ final readonly class NamingRules implements Rule
 
     private function sceneFolder(Requirement $requirement, Subject $subject): Cell
     {
-        $told = $subject->scene?->get(RequirementId::NAMING_FOLDER) ?? $subject->scene?->get(RequirementId::OUTPUT_FOLDER);
+        $told = $subject->scene?->get(RequirementId::NAMING_FOLDER)
+            ?? $subject->scene?->get(RequirementId::OUTPUT_FOLDER);
         if ($told === null) {
             return Cell::unknown();
         }
@@ -137,7 +146,10 @@ final readonly class NamingRules implements Rule
         $depth = substr_count($asked, '/') + 1;
         $tail = implode('/', array_slice(explode('/', $found), -$depth));
 
-        return Cell::when($asked === '.' || $pattern->matchesFolder($found, $values) || $pattern->matchesFolder($tail, $values), $told === '' ? 'none' : $told);
+        return Cell::when(
+            $asked === '.' || $pattern->matchesFolder($found, $values) || $pattern->matchesFolder($tail, $values),
+            $told === '' ? 'none' : $told,
+        );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -153,7 +165,9 @@ final readonly class NamingRules implements Rule
                 if ($own->isEmpty()) {
                     continue;
                 }
-                $found = Text::shown($folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern());
+                $found = Text::shown(
+                    $folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern(),
+                );
                 $counts[$found] = ($counts[$found] ?? 0) + count($own);
                 $frames[$found] = ($frames[$found] ?? FrameRange::none())->plus($own);
                 $misnamed = $pass->lone ? $own : $take->misnamed()->and($relevant);

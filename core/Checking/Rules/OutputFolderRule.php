@@ -75,7 +75,10 @@ final readonly class OutputFolderRule implements Rule
             $found = $inside;
         }
 
-        return Cell::when($found !== null && NamePattern::parse($requirement->value->single() ?? '*')->matchesFolder($found, $values), $set);
+        return Cell::when(
+            $found !== null && NamePattern::parse($requirement->value->single() ?? '*')->matchesFolder($found, $values),
+            $set,
+        );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

@@ -48,7 +48,13 @@ final readonly class OverwritesRule implements Rule
         $scene = $subject->scene;
         $frames = $scene?->frames();
         [$name, $folder] = [$scene?->get(RequirementId::NAMING_PATTERN), $scene?->get(RequirementId::OUTPUT_FOLDER)];
-        if ($subject->earlier === null || $frames === null || $frames->isEmpty() || $name === null || $folder === null) {
+        if (
+            $subject->earlier === null
+            || $frames === null
+            || $frames->isEmpty()
+            || $name === null
+            || $folder === null
+        ) {
             return null;
         }
         $values = $subject->specification->pieceValues($subject->part);

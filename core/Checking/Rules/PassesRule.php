@@ -62,11 +62,22 @@ final readonly class PassesRule implements Rule
                 return [null, false];
             }
             $layers = array_map(strtolower(...), $facts->layers);
-            $there = array_values(array_filter($requirement->value->values, static fn (string $pass): bool => in_array(strtolower($pass), $layers, true)
-                // the unnamed layer is the finished picture
-                || (strtolower($pass) === 'beauty' && array_intersect(['R', 'G', 'B', 'Y'], $facts->channels) !== [])));
+            $there = array_values(
+                array_filter(
+                    $requirement->value->values,
+                    static fn (string $pass): bool => in_array(strtolower($pass), $layers, true)
+                        // the unnamed layer is the finished picture
+                        || (
+                            strtolower($pass) === 'beauty'
+                            && array_intersect(['R', 'G', 'B', 'Y'], $facts->channels) !== []
+                        ),
+                ),
+            );
 
-            return [$there === [] ? 'none' : implode(' | ', $there), count($there) === count($requirement->value->values)];
+            return [
+                $there === [] ? 'none' : implode(' | ', $there),
+                count($there) === count($requirement->value->values),
+            ];
         });
     }
 }

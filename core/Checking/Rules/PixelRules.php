@@ -21,7 +21,11 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class PixelRules implements Rule
 {
     /** Requirements for which pixels are looked at, and those among them that compare pictures. */
-    private const LOOKS = [RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_REFERENCE];
+    private const LOOKS = [
+        RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN,
+        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE,
+        RequirementId::CONTENT_REFERENCE,
+    ];
 
     private const COMPARES = [RequirementId::CONTENT_LOOP, RequirementId::CONTENT_HOLD];
 
@@ -38,7 +42,11 @@ final readonly class PixelRules implements Rule
             return null;
         }
 
-        return ['compares' => $specification->asksAny(self::COMPARES), 'dark' => self::darkness($specification), 'approved' => ApprovedPicture::in($specification)];
+        return [
+            'compares' => $specification->asksAny(self::COMPARES),
+            'dark' => self::darkness($specification),
+            'approved' => ApprovedPicture::in($specification),
+        ];
     }
 
     /**
@@ -50,7 +58,15 @@ final readonly class PixelRules implements Rule
     {
         $for = self::lookedFor($specification);
 
-        return $for === null ? null : PixelSampler::standard(new SampleOptions($for['compares'], $for['dark'] === null ? null : Fraction::parse($for['dark']), $approved));
+        return $for === null
+            ? null
+            : PixelSampler::standard(
+                new SampleOptions(
+                    $for['compares'],
+                    $for['dark'] === null ? null : Fraction::parse($for['dark']),
+                    $approved,
+                ),
+            );
     }
 
     /** How light a pixel may be to count as dark, where a share of dark pixels is asked; the last one asked holds. */
@@ -84,7 +100,9 @@ final readonly class PixelRules implements Rule
             return null;
         }
 
-        return $requirement->id() === RequirementId::CONTENT_BLACK ? $this->black($requirement, $pass, $subject) : $this->alpha($requirement, $pass);
+        return $requirement->id() === RequirementId::CONTENT_BLACK
+            ? $this->black($requirement, $pass, $subject)
+            : $this->alpha($requirement, $pass);
     }
 
     private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
@@ -109,7 +127,9 @@ final readonly class PixelRules implements Rule
             return Cell::of(Mark::Unequal, $shown, [], [$pass->place => $wrong]);
         }
 
-        return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
+        return $pass->hasUndecoded()
+            ? $pass->unknown()
+            : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
     }
 
     /** At most so many percent of a picture's pixels are dark. */
@@ -129,7 +149,12 @@ final readonly class PixelRules implements Rule
         if ($wrong !== []) {
             $set = FrameRange::fromNumbers($wrong);
 
-            return Cell::of(Mark::Unequal, $found, $subject->isNumbered() ? [['frames' => (string) $set, 'found' => "more than {$share} % dark"]] : [], [$pass->place => $set]);
+            return Cell::of(
+                Mark::Unequal,
+                $found,
+                $subject->isNumbered() ? [['frames' => (string) $set, 'found' => "more than {$share} % dark"]] : [],
+                [$pass->place => $set],
+            );
         }
 
         return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $found);
@@ -148,6 +173,11 @@ final readonly class PixelRules implements Rule
         $found = $used ? 'yes' : 'no';
         $equal = $requirement->value->single() === $found;
 
-        return Cell::of($equal ? Mark::Equal : Mark::Unequal, $found, [], $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))]);
+        return Cell::of(
+            $equal ? Mark::Equal : Mark::Unequal,
+            $found,
+            [],
+            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))],
+        );
     }
 }

@@ -20,7 +20,16 @@ final readonly class RangeRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, [RequirementId::TIME_RANGE, RequirementId::TIME_STEP, RequirementId::TIME_COUNT, RequirementId::TIME_EXTENT], true);
+        return in_array(
+            $id,
+            [
+                RequirementId::TIME_RANGE,
+                RequirementId::TIME_STEP,
+                RequirementId::TIME_COUNT,
+                RequirementId::TIME_EXTENT,
+            ],
+            true,
+        );
     }
 
     public function scene(Requirement $requirement, Subject $subject): Cell
@@ -58,7 +67,12 @@ final readonly class RangeRules implements Rule
         $passes = $subject->match->passes ?? [];
         foreach ($passes as $pass) {
             $good = $pass->present->minus($pass->damaged);
-            if ($good->isEmpty() || ! $expected->covers($set) || ! $good->plus($set)->covers($expected) || $pass->present->equals($expected)) {
+            if (
+                $good->isEmpty()
+                || ! $expected->covers($set)
+                || ! $good->plus($set)->covers($expected)
+                || $pass->present->equals($expected)
+            ) {
                 return false;
             }
         }
@@ -77,7 +91,9 @@ final readonly class RangeRules implements Rule
     {
         $set = $subject->scene?->frames();
         if ($set === null) {
-            $told = $subject->scene?->get(RequirementId::TIME_EXTENT) === 'one' ? '1' : $subject->scene?->get(RequirementId::TIME_COUNT);
+            $told = $subject->scene?->get(RequirementId::TIME_EXTENT) === 'one'
+                ? '1'
+                : $subject->scene?->get(RequirementId::TIME_COUNT);
 
             return $told === null ? Cell::unknown() : Cell::when($requirement->value->admitsNumber($told), $told);
         }
@@ -98,10 +114,18 @@ final readonly class RangeRules implements Rule
         }
         $set = $scene->frames();
         if ($extent === 'one' || $subject->expected === null) {
-            return Cell::when($subject->expected !== null && $set !== null && $set->equals($subject->expected), $extent);
+            return Cell::when(
+                $subject->expected !== null && $set !== null && $set->equals($subject->expected),
+                $extent,
+            );
         }
 
-        return $set === null ? Cell::unknown() : Cell::when($set->equals($subject->expected) && ! in_array('one', $requirement->value->values, true), $extent);
+        return $set === null
+            ? Cell::unknown()
+            : Cell::when(
+                $set->equals($subject->expected) && ! in_array('one', $requirement->value->values, true),
+                $extent,
+            );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -110,8 +134,14 @@ final readonly class RangeRules implements Rule
             return null;
         }
         $ask = match ($requirement->id()) {
-            RequirementId::TIME_RANGE => static fn (PassMatch $pass): array => [self::present($pass), $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected)],
-            RequirementId::TIME_COUNT => static fn (PassMatch $pass): array => [(string) count($pass->present), $requirement->value->admitsNumber((string) count($pass->present))],
+            RequirementId::TIME_RANGE => static fn (PassMatch $pass): array => [
+                self::present($pass),
+                $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected),
+            ],
+            RequirementId::TIME_COUNT => static fn (PassMatch $pass): array => [
+                (string) count($pass->present),
+                $requirement->value->admitsNumber((string) count($pass->present)),
+            ],
             default => static function (PassMatch $pass) use ($requirement): ?array {
                 $step = $pass->present->commonStep();
 
@@ -123,7 +153,9 @@ final readonly class RangeRules implements Rule
             $answer = $ask($pass);
             if ($answer !== null) {
                 $mark = $answer[1] === null ? Mark::Unknown : ($answer[1] ? Mark::Equal : Mark::Unequal);
-                $wrong = $mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE ? [$p => $pass->missing()] : [];
+                $wrong = $mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE
+                    ? [$p => $pass->missing()]
+                    : [];
                 $cells[] = [$mark, $answer[0], $wrong];
             }
         }

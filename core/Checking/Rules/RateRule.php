@@ -27,7 +27,10 @@ final readonly class RateRule implements Rule
         $made = $subject->scene->get('time.animation_rate');
         $same = $made === null || $made === $rate;
 
-        return Cell::when($same && in_array($rate, $requirement->value->values, true), $same ? $rate : "{$rate}, made at {$made}");
+        return Cell::when(
+            $same && in_array($rate, $requirement->value->values, true),
+            $same ? $rate : "{$rate}, made at {$made}",
+        );
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -37,7 +40,10 @@ final readonly class RateRule implements Rule
                 return $facts->kind?->isMovie() === true ? [null, false] : null;
             }
 
-            return [(string) $facts->frameRate, in_array((string) $facts->frameRate, $requirement->value->values, true)];
+            return [
+                (string) $facts->frameRate,
+                in_array((string) $facts->frameRate, $requirement->value->values, true),
+            ];
         });
     }
 }

@@ -51,13 +51,24 @@ final readonly class ReferenceRule implements Rule
                 continue;
             }
             $mean = $distance->mean();
-            $found[] = "{$approved->frame}: ".($mean === null ? "another size, {$distance->where}" : Fraction::decimal($mean->multipliedBy(255), 2).'/255'.($mean->isZero() ? '' : ", most {$distance->where}"));
+            $found[] = "{$approved->frame}: ".(
+                $mean === null
+                    ? "another size, {$distance->where}"
+                    : Fraction::decimal($mean->multipliedBy(255), 2)
+                        .'/255'
+                        .($mean->isZero() ? '' : ", most {$distance->where}")
+            );
             if ($mean === null || $mean->isGreaterThan($approved->tolerance)) {
                 $wrong[] = $approved->frame;
             }
         }
         if ($wrong !== []) {
-            return Cell::of(Mark::Unequal, implode('; ', $found), [], [(int) $place => $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0)]);
+            return Cell::of(
+                Mark::Unequal,
+                implode('; ', $found),
+                [],
+                [(int) $place => $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0)],
+            );
         }
 
         return $unknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));

@@ -32,7 +32,9 @@ final readonly class RegionRule implements Rule
         $scene = $subject->scene;
         $region = $scene?->get(RequirementId::PICTURE_REGION);
 
-        return $scene === null || $region === null ? Cell::unknown() : Cell::when($this->same($requirement, $region, $scene->size()), $region);
+        return $scene === null || $region === null
+            ? Cell::unknown()
+            : Cell::when($this->same($requirement, $region, $scene->size()), $region);
     }
 
     private function same(Requirement $requirement, string $region, ?Resolution $size): bool
@@ -42,7 +44,9 @@ final readonly class RegionRule implements Rule
         }
 
         // a region as large as the picture leaves nothing out
-        return in_array('full', $requirement->value->values, true) && $size !== null && $region === "0,0,{$size->width},{$size->height}";
+        return in_array('full', $requirement->value->values, true)
+            && $size !== null
+            && $region === "0,0,{$size->width},{$size->height}";
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
@@ -54,8 +58,22 @@ final readonly class RegionRule implements Rule
 
             return [$facts->region, in_array($facts->region, $requirement->value->values, true)];
         });
-        if ($cell !== null && $cell->isUnequal() && $requirement->value->single() === 'full' && $this->isTrimmed($cell, $subject)) {
-            return Cell::of(Mark::Equal, 'full', [['frames' => implode(',', array_map(strval(...), $cell->wrong)), 'found' => 'trimmed to what they show']]);
+        if (
+            $cell !== null
+            && $cell->isUnequal()
+            && $requirement->value->single() === 'full'
+            && $this->isTrimmed($cell, $subject)
+        ) {
+            return Cell::of(
+                Mark::Equal,
+                'full',
+                [
+                    [
+                        'frames' => implode(',', array_map(strval(...), $cell->wrong)),
+                        'found' => 'trimmed to what they show',
+                    ],
+                ],
+            );
         }
         $outline = $cell !== null && $cell->isUnequal() ? null : $this->outline($requirement, $subject);
 
@@ -66,11 +84,15 @@ final readonly class RegionRule implements Rule
     private function outline(Requirement $requirement, Subject $subject): ?Cell
     {
         $pass = PassSamples::of($subject);
-        $looks = $pass === null ? [] : array_filter($pass->looks, static fn (?PixelSample $l): bool => $l?->light !== null && $l->light > 0);
+        $looks = $pass === null
+            ? []
+            : array_filter($pass->looks, static fn (?PixelSample $l): bool => $l?->light !== null && $l->light > 0);
         if ($pass === null || $requirement->value->single() !== 'full' || count($looks) < 2) {
             return null;
         }
-        $outlines = array_values(array_unique(array_map(static fn (?PixelSample $l): string => implode(',', $l->outline ?? []), $looks)));
+        $outlines = array_values(
+            array_unique(array_map(static fn (?PixelSample $l): string => implode(',', $l->outline ?? []), $looks)),
+        );
         if (count($outlines) !== 1 || $outlines[0] === '') {
             return Cell::of(Mark::Equal, 'full');
         }

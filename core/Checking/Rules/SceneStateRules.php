@@ -23,7 +23,9 @@ final readonly class SceneStateRules implements Rule
         if ($requirement->id() === RequirementId::SCENE_SAVED) {
             $saved = $subject->scene?->saved;
 
-            return $saved === null ? Cell::unknown() : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
+            return $saved === null
+                ? Cell::unknown()
+                : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
         }
         $links = $subject->scene?->links;
         if ($links === null) {
@@ -32,7 +34,9 @@ final readonly class SceneStateRules implements Rule
         $missing = count(array_filter($links, static fn (array $l): bool => $l['present'] === false));
         $untold = count(array_filter($links, static fn (array $l): bool => $l['present'] === null));
 
-        return $missing > 0 ? Cell::when(false, "{$missing} missing") : ($untold > 0 ? Cell::unknown() : Cell::of(Mark::Equal, 'yes'));
+        return $missing > 0
+            ? Cell::when(false, "{$missing} missing")
+            : ($untold > 0 ? Cell::unknown() : Cell::of(Mark::Equal, 'yes'));
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

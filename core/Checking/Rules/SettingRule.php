@@ -38,9 +38,22 @@ final readonly class SettingRule implements Rule
         if ($found === null) {
             return Cell::unknown();
         }
-        if ($requirement->value->values === [] || $requirement->value->number || in_array($requirement->descriptor->type, [ValueType::Whole, ValueType::ByteSize, ValueType::Number, ValueType::Percent, ValueType::BitRate], true)) {
+        if (
+            $requirement->value->values === []
+            || $requirement->value->number
+            || in_array(
+                $requirement->descriptor->type,
+                [ValueType::Whole, ValueType::ByteSize, ValueType::Number, ValueType::Percent, ValueType::BitRate],
+                true,
+            )
+        ) {
             try {
-                return Cell::when($requirement->value->admitsNumber(Fraction::decimal(Fraction::parse(strtolower($found) === 'none' ? '0' : $found), 6)), $found);
+                return Cell::when(
+                    $requirement->value->admitsNumber(
+                        Fraction::decimal(Fraction::parse(strtolower($found) === 'none' ? '0' : $found), 6),
+                    ),
+                    $found,
+                );
             } catch (NotUnderstood) {
                 return Cell::when(false, $found);
             }
@@ -52,8 +65,14 @@ final readonly class SettingRule implements Rule
     private function isOneOf(string $found, Requirement $requirement): bool
     {
         foreach ($requirement->value->values as $asked) {
-            $expression = strtr(preg_quote($asked, '~'), str_starts_with($requirement->id(), 'other.') ? ['\*' => '.*', '\?' => '.'] : []);
-            if (preg_match("~^{$expression}\$~si", $found) === 1 || $this->truth($asked) !== null && $this->truth($asked) === $this->truth($found)) {
+            $expression = strtr(
+                preg_quote($asked, '~'),
+                str_starts_with($requirement->id(), 'other.') ? ['\*' => '.*', '\?' => '.'] : [],
+            );
+            if (
+                preg_match("~^{$expression}\$~si", $found) === 1
+                || $this->truth($asked) !== null && $this->truth($asked) === $this->truth($found)
+            ) {
                 return true;
             }
         }

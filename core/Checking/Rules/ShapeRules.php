@@ -28,13 +28,17 @@ final readonly class ShapeRules implements Rule
         if ($requirement->id() === RequirementId::PICTURE_PIXEL_ASPECT) {
             $aspect = $scene?->pixelAspect();
 
-            return $aspect === null ? Cell::unknown() : Cell::when($this->sameAspect($requirement, $aspect), Fraction::writeFull($aspect));
+            return $aspect === null
+                ? Cell::unknown()
+                : Cell::when($this->sameAspect($requirement, $aspect), Fraction::writeFull($aspect));
         }
         $size = $scene?->size();
         if ($scene === null || $size === null) {
             $told = $scene?->get(RequirementId::PICTURE_DISPLAY_ASPECT);
 
-            return $told === null ? Cell::unknown() : Cell::when(in_array($told, $requirement->value->values, true), $told);
+            return $told === null
+                ? Cell::unknown()
+                : Cell::when(in_array($told, $requirement->value->values, true), $told);
         }
         $aspect = $scene->pixelAspect() ?? BigRational::one();
         // the size as set has the shape that is meant; scale may round it away

@@ -31,7 +31,10 @@ final readonly class StartTimecodeRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         if ($subject->part->delivers->isMovie()) {
-            return FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null);
+            return FactSurvey::cell(
+                $subject,
+                static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null,
+            );
         }
         $pass = $subject->onlyPass();
         $told = $pass === null ? null : self::first($pass);
@@ -68,7 +71,9 @@ final readonly class StartTimecodeRule implements Rule
             return $timecode;
         }
         try {
-            return $rate === null ? null : (string) Timecode::parse($timecode, FrameRate::parse($rate))->plus($first - $frame);
+            return $rate === null
+                ? null
+                : (string) Timecode::parse($timecode, FrameRate::parse($rate))->plus($first - $frame);
         } catch (NotUnderstood) {
             return null;
         }

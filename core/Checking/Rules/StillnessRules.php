@@ -19,7 +19,11 @@ final readonly class StillnessRules implements Rule
 {
     public function answers(string $id): bool
     {
-        return in_array($id, [RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP], true);
+        return in_array(
+            $id,
+            [RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP],
+            true,
+        );
     }
 
     public function scene(Requirement $requirement, Subject $subject): ?Cell
@@ -76,7 +80,10 @@ final readonly class StillnessRules implements Rule
     {
         $value = $requirement->value->single();
         $most = $requirement->value->max === null ? 1 : max(1, (int) $requirement->value->max);
-        $allowed = ($value === null || $value === 'none' ? FrameRange::none() : FrameRange::parse($value))->plus(self::held($subject, $pass));
+        $allowed = (
+            $value === null
+            || $value === 'none' ? FrameRange::none() : FrameRange::parse($value)
+        )->plus(self::held($subject, $pass));
         $still = [];
         foreach (self::runs($pass, self::step($subject)) as $run) {
             // what is left of a run where some of it may stand still
@@ -103,7 +110,9 @@ final readonly class StillnessRules implements Rule
         [$head, $tail] = array_map(intval(...), explode('+', $hold));
         $frames = array_keys($pass->looks);
 
-        return FrameRange::fromNumbers([...array_slice($frames, 0, $head), ...($tail === 0 ? [] : array_slice($frames, -$tail))]);
+        return FrameRange::fromNumbers(
+            [...array_slice($frames, 0, $head), ...($tail === 0 ? [] : array_slice($frames, -$tail))],
+        );
     }
 
     /** The first and the last so many stand still, the same within the tolerance. */
@@ -114,15 +123,23 @@ final readonly class StillnessRules implements Rule
         $frames = array_keys($pass->looks);
         $looks = array_values($pass->looks);
         $found = [self::still($looks, $tolerance), self::still(array_reverse($looks), $tolerance)];
-        $short = [$found[0] < min($head, count($frames)) && $head > 1, $found[1] < min($tail, count($frames)) && $tail > 1];
+        $short = [
+            $found[0] < min($head, count($frames)) && $head > 1,
+            $found[1] < min($tail, count($frames)) && $tail > 1,
+        ];
         $text = min($found[0], max($head, 1)).'+'.min($found[1], max($tail, 1));
         if (! $short[0] && ! $short[1]) {
             return Cell::of(Mark::Equal, "{$head}+{$tail}");
         }
-        $wrong = [...($short[0] ? array_slice($frames, $found[0], $head - $found[0]) : []), ...($short[1] ? array_slice($frames, -$tail, $tail - $found[1]) : [])];
+        $wrong = [
+            ...($short[0] ? array_slice($frames, $found[0], $head - $found[0]) : []),
+            ...($short[1] ? array_slice($frames, -$tail, $tail - $found[1]) : []),
+        ];
         $unseen = array_filter($wrong, static fn (int $frame): bool => $pass->looks[$frame] === null) !== [];
 
-        return $unseen ? $pass->unknown() : Cell::of(Mark::Unequal, $text, [], [$pass->place => FrameRange::fromNumbers($wrong)]);
+        return $unseen
+            ? $pass->unknown()
+            : Cell::of(Mark::Unequal, $text, [], [$pass->place => FrameRange::fromNumbers($wrong)]);
     }
 
     /**
@@ -166,11 +183,21 @@ final readonly class StillnessRules implements Rule
         }
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more
-            return Cell::of($requirement->value->single() === 'no' ? Mark::Equal : Mark::Unequal, 'no, the first picture is shown twice', [], [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))]);
+            return Cell::of(
+                $requirement->value->single() === 'no' ? Mark::Equal : Mark::Unequal,
+                'no, the first picture is shown twice',
+                [],
+                [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))],
+            );
         }
         $found = $around <= $most ? 'yes' : 'no';
         $all = [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))];
 
-        return Cell::of($requirement->value->single() === $found ? Mark::Equal : Mark::Unequal, $found, [], $requirement->value->single() === $found ? [] : $all);
+        return Cell::of(
+            $requirement->value->single() === $found ? Mark::Equal : Mark::Unequal,
+            $found,
+            [],
+            $requirement->value->single() === $found ? [] : $all,
+        );
     }
 }

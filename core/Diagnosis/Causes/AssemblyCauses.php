@@ -27,9 +27,28 @@ final readonly class AssemblyCauses implements CauseFamily
         if ($frames === null) {
             return;
         }
-        if ($situation->inScene(RequirementId::RENDER_POST_EFFECTS) && $situation->scene()?->get(RequirementId::RENDER_POST_EFFECTS) === 'on') {
-            yield Finding::of(CauseId::EffectsAppliedTwice, Side::Scene, "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is applied once more.", ['render.post_effects is on', "the part is made from {$frames->name}"], [RequirementId::RENDER_POST_EFFECTS],
-                [Fix::set($situation->part(), RequirementId::RENDER_POST_EFFECTS, 'post effects', 'on', 'off', 'Switch post effects off.')]);
+        if (
+            $situation->inScene(RequirementId::RENDER_POST_EFFECTS)
+            && $situation->scene()?->get(RequirementId::RENDER_POST_EFFECTS) === 'on'
+        ) {
+            yield Finding::of(
+                CauseId::EffectsAppliedTwice,
+                Side::Scene,
+                "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is "
+                    .'applied once more.',
+                ['render.post_effects is on', "the part is made from {$frames->name}"],
+                [RequirementId::RENDER_POST_EFFECTS],
+                [
+                    Fix::set(
+                        $situation->part(),
+                        RequirementId::RENDER_POST_EFFECTS,
+                        'post effects',
+                        'on',
+                        'off',
+                        'Switch post effects off.',
+                    ),
+                ],
+            );
         }
         $linear = self::isLinear($frames);
         foreach (self::VIEWS as $id => $label) {
@@ -38,11 +57,30 @@ final readonly class AssemblyCauses implements CauseFamily
             }
             $set = $situation->scene()?->get($id) ?? '';
             $asked = $situation->entry($id)->required ?? '';
-            [$isNone, $asksNone] = [in_array(strtolower($set), ['none', 'off', 'raw', ''], true), strtolower($asked) === 'none'];
+            [$isNone, $asksNone] = [
+                in_array(strtolower($set), ['none', 'off', 'raw', ''], true),
+                strtolower($asked) === 'none',
+            ];
             if ($asksNone && ! $isNone && ! $linear) {
-                yield Finding::of(CauseId::ViewAppliedTwice, Side::Scene, ucfirst("{$label} {$set} is applied to {$frames->name} that have one already."), ["{$id} is {$set}", "the part is made from {$frames->name}"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
+                yield Finding::of(
+                    CauseId::ViewAppliedTwice,
+                    Side::Scene,
+                    ucfirst("{$label} {$set} is applied to {$frames->name} that have one already."),
+                    ["{$id} is {$set}", "the part is made from {$frames->name}"],
+                    [$id],
+                    [Fix::set($situation->part(), $id, $label, $set, $asked)],
+                );
             } elseif (! $asksNone && $isNone && $linear) {
-                yield Finding::of(CauseId::ViewMissing, Side::Scene, ucfirst("{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any."), ["{$id} is ".($set === '' ? 'not set' : $set), "{$frames->name} are linear"], [$id], [Fix::set($situation->part(), $id, $label, $set, $asked)]);
+                yield Finding::of(
+                    CauseId::ViewMissing,
+                    Side::Scene,
+                    ucfirst(
+                        "{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any.",
+                    ),
+                    ["{$id} is ".($set === '' ? 'not set' : $set), "{$frames->name} are linear"],
+                    [$id],
+                    [Fix::set($situation->part(), $id, $label, $set, $asked)],
+                );
             }
         }
     }
@@ -64,6 +102,8 @@ final readonly class AssemblyCauses implements CauseFamily
     {
         $encoding = $frames->single(RequirementId::COLOUR_ENCODING);
 
-        return $encoding === null ? $frames->single(RequirementId::FORMAT_SAMPLE) === 'float' || $frames->kinds() === [Kind::Exr] : $encoding === 'linear';
+        return $encoding === null
+            ? $frames->single(RequirementId::FORMAT_SAMPLE) === 'float' || $frames->kinds() === [Kind::Exr]
+            : $encoding === 'linear';
     }
 }

@@ -42,7 +42,8 @@ final readonly class BrokenFileCauses implements CauseFamily
                     $frames[$id->value][] = $number;
                     $first[$id->value] ??= Text::shown((string) $facts->damageSays);
                     if (count($evidence[$id->value] ?? []) < 10) {
-                        $evidence[$id->value][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').$facts->damageSays;
+                        $evidence[$id->value][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
+                            .$facts->damageSays;
                     }
                 }
             }
@@ -50,12 +51,18 @@ final readonly class BrokenFileCauses implements CauseFamily
         foreach ($frames as $id => $numbers) {
             $seen = $evidence[$id] ?? [];
             $cause = CauseId::from($id);
-            $which = $situation->subject->isNumbered() ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…') : 'The file';
+            $which = $situation->subject->isNumbered()
+                ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…')
+                : 'The file';
             $many = count($numbers) > 1;
             yield Finding::of($cause, Side::Files, match ($cause) {
                 CauseId::EmptyFile => "{$which} ".($many ? 'are' : 'is').' empty.',
                 CauseId::CutShort => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
-                CauseId::ChecksumFails => "{$which} ".($many ? 'contradict themselves' : 'contradicts itself').': '.($first[$id] ?? '').'.',
+                CauseId::ChecksumFails => "{$which} "
+                    .($many ? 'contradict themselves' : 'contradicts itself')
+                    .': '
+                    .($first[$id] ?? '')
+                    .'.',
                 default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.($first[$id] ?? '').'.',
             }, $seen, [RequirementId::CONTENT_WHOLE])->rendering();
         }
@@ -66,11 +73,22 @@ final readonly class BrokenFileCauses implements CauseFamily
     {
         $expected = $pass->expected;
         $inside = $expected === null ? $pass->present : $pass->present->and($expected);
-        if ($expected === null || $inside->isEmpty() || $inside->first() !== $expected->first() || $inside->last() >= $expected->last() || ! $expected->covers($pass->present)) {
+        if (
+            $expected === null
+            || $inside->isEmpty()
+            || $inside->first() !== $expected->first()
+            || $inside->last() >= $expected->last()
+            || ! $expected->covers($pass->present)
+        ) {
             return FrameRange::none();
         }
         $scene = $situation->scene()?->frames();
-        if ($scene !== null && ! $scene->isEmpty() && $scene->last() <= $inside->last() && $situation->scene()->get(RequirementId::TIME_EXTENT) !== 'one') {
+        if (
+            $scene !== null
+            && ! $scene->isEmpty()
+            && $scene->last() <= $inside->last()
+            && $situation->scene()->get(RequirementId::TIME_EXTENT) !== 'one'
+        ) {
             return FrameRange::none();
         }
 

@@ -26,18 +26,59 @@ final readonly class Leftovers implements CauseFamily
             return;
         }
         $copies = array_values(array_filter($match->extras, $this->isCopy(...)));
-        $theirs = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ($e->reading?->isOfAnother($situation->subject->others) ?? false)));
-        $others = array_values(array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)));
+        $theirs = array_values(
+            array_filter(
+                $match->extras,
+                fn (Extra $e): bool => ! $this->isCopy($e)
+                    && ($e->reading?->isOfAnother($situation->subject->others) ?? false),
+            ),
+        );
+        $others = array_values(
+            array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)),
+        );
         if ($copies !== []) {
-            yield Finding::of(CauseId::CopySuffix, Side::Files, Text::count($this->count($copies), 'file').' '.($this->count($copies) === 1 ? 'bears' : 'bear').' the mark of a copy: '.$this->brief($copies).'.', $this->paths($copies), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $copies));
+            yield Finding::of(
+                CauseId::CopySuffix,
+                Side::Files,
+                Text::count($this->count($copies), 'file')
+                    .' '
+                    .($this->count($copies) === 1 ? 'bears' : 'bear')
+                    .' the mark of a copy: '
+                    .$this->brief($copies)
+                    .'.',
+                $this->paths($copies),
+                [RequirementId::DELIVERY_EXTRAS],
+                $this->fixes($situation, $copies),
+            );
         }
         if ($theirs !== []) {
-            yield Finding::of(CauseId::ValueOfAnother, Side::Files, Text::count($this->count($theirs), 'file').' '.($this->count($theirs) === 1 ? 'is' : 'are').' named as another’s: '.$this->brief($theirs).'.', $this->paths($theirs), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $theirs));
+            yield Finding::of(
+                CauseId::ValueOfAnother,
+                Side::Files,
+                Text::count($this->count($theirs), 'file')
+                    .' '
+                    .($this->count($theirs) === 1 ? 'is' : 'are')
+                    .' named as another’s: '
+                    .$this->brief($theirs)
+                    .'.',
+                $this->paths($theirs),
+                [RequirementId::DELIVERY_EXTRAS],
+                $this->fixes($situation, $theirs),
+            );
         }
         if ($others !== [] || $match->odd !== []) {
             $count = $this->count($others) + count($match->odd);
-            $named = $others === [] ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…') : $this->brief($others);
-            yield Finding::of(CauseId::Leftovers, Side::Files, Text::count($count, 'file').' that nothing asks for: '.$named.'.', $this->paths($others), [RequirementId::DELIVERY_EXTRAS], $this->fixes($situation, $others));
+            $named = $others === []
+                ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…')
+                : $this->brief($others);
+            yield Finding::of(
+                CauseId::Leftovers,
+                Side::Files,
+                Text::count($count, 'file').' that nothing asks for: '.$named.'.',
+                $this->paths($others),
+                [RequirementId::DELIVERY_EXTRAS],
+                $this->fixes($situation, $others),
+            );
         }
     }
 
@@ -61,7 +102,10 @@ final readonly class Leftovers implements CauseFamily
     /** @param  list<Extra>  $extras */
     private function brief(array $extras): string
     {
-        $names = array_map(static fn (Extra $e): string => Text::shown($e->path()).($e->count() > 1 ? " {$e->frames}" : ''), array_slice($extras, 0, 4));
+        $names = array_map(
+            static fn (Extra $e): string => Text::shown($e->path()).($e->count() > 1 ? " {$e->frames}" : ''),
+            array_slice($extras, 0, 4),
+        );
 
         return mb_strimwidth(implode(', ', $names), 0, 240, '…').(count($extras) > 4 ? ' and more' : '');
     }
@@ -81,6 +125,14 @@ final readonly class Leftovers implements CauseFamily
      */
     private function fixes(Situation $situation, array $extras): array
     {
-        return array_map(static fn (Extra $e): Fix => Fix::setAside($situation->part(), $e->path(), $e->count(), $e->count() > 1 ? $e->frames : null), array_slice($extras, 0, self::MOST_NAMED));
+        return array_map(
+            static fn (Extra $e): Fix => Fix::setAside(
+                $situation->part(),
+                $e->path(),
+                $e->count(),
+                $e->count() > 1 ? $e->frames : null,
+            ),
+            array_slice($extras, 0, self::MOST_NAMED),
+        );
     }
 }

@@ -41,8 +41,15 @@ final readonly class MidwayChangeCauses implements CauseFamily
         foreach ($situation->passes() as $pass) {
             $runs = $this->runs($pass);
             foreach ($runs as $fact => $ofFact) {
-                $lines = array_filter([...self::LINES[$fact], RequirementId::CONTENT_UNIFORM], $situation->inFiles(...));
-                if (count($ofFact) < 2 || $lines === [] || ($fact === 'region' && ! $situation->inFiles(RequirementId::PICTURE_REGION))) {
+                $lines = array_filter(
+                    [...self::LINES[$fact], RequirementId::CONTENT_UNIFORM],
+                    $situation->inFiles(...),
+                );
+                if (
+                    count($ofFact) < 2
+                    || $lines === []
+                    || ($fact === 'region' && ! $situation->inFiles(RequirementId::PICTURE_REGION))
+                ) {
                     continue;
                 }
                 $values = array_values(array_unique(array_column($ofFact, 1)));
@@ -58,15 +65,29 @@ final readonly class MidwayChangeCauses implements CauseFamily
             foreach ($facts as $fact => [$before, $after]) {
                 $says[] = "{$fact} {$before} becomes {$after}";
             }
-            yield Finding::of(CauseId::SettingsChangedMidway, Side::Files, "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.', ["before {$from}: ".implode(', ', array_column($facts, 0)), "from {$from} on: ".implode(', ', array_column($facts, 1))],
-                $this->lines($facts))->rendering();
+            yield Finding::of(
+                CauseId::SettingsChangedMidway,
+                Side::Files,
+                "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.',
+                [
+                    "before {$from}: ".implode(', ', array_column($facts, 0)),
+                    "from {$from} on: ".implode(', ', array_column($facts, 1)),
+                ],
+                $this->lines($facts),
+            )->rendering();
         }
         if ($mixed !== []) {
             $says = [];
             foreach ($mixed as $fact => $values) {
                 $says[] = "{$fact} ".implode(' or ', $values);
             }
-            yield Finding::of(CauseId::TwoTakesMixed, Side::Files, 'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.', $says, $this->lines($mixed))->rendering();
+            yield Finding::of(
+                CauseId::TwoTakesMixed,
+                Side::Files,
+                'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.',
+                $says,
+                $this->lines($mixed),
+            )->rendering();
         }
     }
 
@@ -102,7 +123,10 @@ final readonly class MidwayChangeCauses implements CauseFamily
     /** @return array<string, list<array{int, string, int}>> for each fact, where it becomes what among the whole frames, and for how many */
     private function runs(PassMatch $pass): array
     {
-        $table = array_map(self::facts(...), array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()));
+        $table = array_map(
+            self::facts(...),
+            array_filter($pass->frames->table(), static fn (MediaFacts $f): bool => $f->isWhole()),
+        );
         if (count($table) < 2) {
             return [];
         }
@@ -154,7 +178,9 @@ final readonly class MidwayChangeCauses implements CauseFamily
     public static function facts(MediaFacts $facts): array
     {
         return ContentRules::shared($facts) + [
-            'pixel aspect' => $facts->pixelAspect instanceof BigRational ? Fraction::writeFull($facts->pixelAspect) : '',
+            'pixel aspect' => $facts->pixelAspect instanceof BigRational
+                ? Fraction::writeFull($facts->pixelAspect)
+                : '',
             'region' => $facts->region ?? '',
             'camera' => $facts->camera ?? '',
             'rate' => (string) $facts->frameRate,

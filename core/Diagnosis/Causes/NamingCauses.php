@@ -36,7 +36,10 @@ final readonly class NamingCauses implements CauseFamily
         }
         if ($situation->inFiles(RequirementId::NAMING_PATTERN)) {
             yield from $this->files($situation);
-        } elseif ($situation->inScene(RequirementId::NAMING_PATTERN) || $situation->inScene(RequirementId::OUTPUT_OVERWRITES)) {
+        } elseif (
+            $situation->inScene(RequirementId::NAMING_PATTERN)
+            || $situation->inScene(RequirementId::OUTPUT_OVERWRITES)
+        ) {
             yield from $this->scene($situation);
         }
     }
@@ -58,7 +61,9 @@ final readonly class NamingCauses implements CauseFamily
                     continue;
                 }
                 foreach ($this->pieces($take->reading, $take) as [$difference, $piece]) {
-                    $id = $this->isOfAnother($situation, $difference, $piece) ? self::OF_ANOTHER : CauseId::from($difference->value);
+                    $id = $this->isOfAnother($situation, $difference, $piece)
+                        ? self::OF_ANOTHER
+                        : CauseId::from($difference->value);
                     $byCause[$id->value][] = [$pass, $take, $frames, $piece];
                 }
             }
@@ -70,20 +75,45 @@ final readonly class NamingCauses implements CauseFamily
             $evidence = [];
             foreach ($places as [$pass, $take, $frames, $piece]) {
                 $fix = match (true) {
-                    $id === self::OF_ANOTHER => Fix::setAside($situation->part(), $take->path(), count($frames), $situation->subject->isNumbered() ? $frames : null),
-                    self::isOfAnotherVersion($situation, $take) => $this->deliverRightOne($situation, $take, $pass->expected === null || $frames->and($pass->expected)->isEmpty() ? $pass->expected ?? $frames : $frames),
+                    $id === self::OF_ANOTHER => Fix::setAside(
+                        $situation->part(),
+                        $take->path(),
+                        count($frames),
+                        $situation->subject->isNumbered() ? $frames : null,
+                    ),
+                    self::isOfAnotherVersion($situation, $take) => $this->deliverRightOne(
+                        $situation,
+                        $take,
+                        $pass->expected === null || $frames->and($pass->expected)->isEmpty()
+                            ? $pass->expected ?? $frames
+                            : $frames,
+                    ),
                     default => RenameFix::of($situation, $pass, $take, $frames),
                 };
                 $fixes[serialize($fix->details)] = $fix;
                 if ($fix->kind === FixKind::Deliver) {
-                    $aside = Fix::setAside($situation->part(), $take->path(), count($frames), $situation->subject->isNumbered() ? $frames : null);
+                    $aside = Fix::setAside(
+                        $situation->part(),
+                        $take->path(),
+                        count($frames),
+                        $situation->subject->isNumbered() ? $frames : null,
+                    );
                     $fixes[serialize($aside->details)] = $aside;
                 }
-                $text = $id === self::OF_ANOTHER ? $this->saysOfAnother($piece).' If they were only named so, rename them.' : $this->says(Difference::from($value), $piece, $situation);
+                $text = $id === self::OF_ANOTHER
+                    ? $this->saysOfAnother($piece).' If they were only named so, rename them.'
+                    : $this->says(Difference::from($value), $piece, $situation);
                 $says[$text] = true;
                 $evidence[] = Text::shown($take->sequence->sampleName());
             }
-            yield Finding::of($id, Side::Files, implode(' ', array_keys($says)), array_slice(array_values(array_unique($evidence)), 0, 10), [RequirementId::NAMING_PATTERN], array_values($fixes));
+            yield Finding::of(
+                $id,
+                Side::Files,
+                implode(' ', array_keys($says)),
+                array_slice(array_values(array_unique($evidence)), 0, 10),
+                [RequirementId::NAMING_PATTERN],
+                array_values($fixes),
+            );
         }
     }
 
@@ -93,10 +123,17 @@ final readonly class NamingCauses implements CauseFamily
         $name = Text::shown($take->sequence->sampleName());
         $typed = $situation->asTyped(RequirementId::NAMING_PATTERN);
 
-        return Finding::of(CauseId::FixedNameOverwrites, Side::Files, "The name “{$name}” has no frame number: every frame would overwrite the one before.", [$name], [RequirementId::NAMING_PATTERN], [
-            Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $name, $typed),
-            Fix::setAside($situation->part(), $take->path(), 1),
-        ])->rendering();
+        return Finding::of(
+            CauseId::FixedNameOverwrites,
+            Side::Files,
+            "The name “{$name}” has no frame number: every frame would overwrite the one before.",
+            [$name],
+            [RequirementId::NAMING_PATTERN],
+            [
+                Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $name, $typed),
+                Fix::setAside($situation->part(), $take->path(), 1),
+            ],
+        )->rendering();
     }
 
     /** Without proof that it is the one asked. */
@@ -117,7 +154,10 @@ final readonly class NamingCauses implements CauseFamily
         $file = $situation->scene()->file ?? '';
         $name = $situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '';
 
-        return self::isAt($file, $piece->asked) && ! self::isAt($file, $piece->found) && self::isAt($name, $piece->found) && ! self::isAt($name, $piece->asked);
+        return self::isAt($file, $piece->asked)
+            && ! self::isAt($file, $piece->found)
+            && self::isAt($name, $piece->found)
+            && ! self::isAt($name, $piece->asked);
     }
 
     private static function isAt(string $text, string $version): bool
@@ -131,20 +171,35 @@ final readonly class NamingCauses implements CauseFamily
         $numbered = $situation->subject->isNumbered();
         $which = $numbered ? ', '.mb_strimwidth((string) $frames, 0, 90, '…') : '';
 
-        return Fix::deliver($situation->part(), $typed, $numbered ? $frames : null, "Deliver {$typed}{$which}, and not ".Text::shown($take->path()).'.', Text::shown($take->path()));
+        return Fix::deliver(
+            $situation->part(),
+            $typed,
+            $numbered ? $frames : null,
+            "Deliver {$typed}{$which}, and not ".Text::shown($take->path()).'.',
+            Text::shown($take->path()),
+        );
     }
 
     /** With `#` for the digits of the frame number, as names are shown. */
     public static function asShown(string $pattern): string
     {
-        return (string) preg_replace_callback('~\{frame(?::(\d+))?\}~', static fn (array $m): string => str_repeat('#', (int) ($m[1] ?? 1)), $pattern);
+        return (string) preg_replace_callback(
+            '~\{frame(?::(\d+))?\}~',
+            static fn (array $m): string => str_repeat('#', (int) ($m[1] ?? 1)),
+            $pattern,
+        );
     }
 
     /** A word that is no slip of the pen, since somebody else's deliverable is called just that. */
     private function isOfAnother(Situation $situation, Difference $difference, PieceReading $piece): bool
     {
-        return $difference === Difference::Another || in_array($difference, [Difference::Misspelled, Difference::Value], true)
-            && in_array(strtolower($piece->found), array_map(strtolower(...), $situation->subject->others[$piece->piece] ?? []), true);
+        return $difference === Difference::Another
+            || in_array($difference, [Difference::Misspelled, Difference::Value], true)
+            && in_array(
+                strtolower($piece->found),
+                array_map(strtolower(...), $situation->subject->others[$piece->piece] ?? []),
+                true,
+            );
     }
 
     private function saysOfAnother(PieceReading $piece): string
@@ -166,7 +221,12 @@ final readonly class NamingCauses implements CauseFamily
         }
         foreach ($reading->differing() as $piece) {
             // a wrong extension that the content contradicts is told as such
-            if ($piece->piece === 'ext' && $take !== null && $piece->differences === [Difference::Value] && $this->namesAKind($take)) {
+            if (
+                $piece->piece === 'ext'
+                && $take !== null
+                && $piece->differences === [Difference::Value]
+                && $this->namesAKind($take)
+            ) {
                 continue;
             }
             foreach ($piece->differences as $difference) {
@@ -186,19 +246,45 @@ final readonly class NamingCauses implements CauseFamily
         [$found, $asked] = [Text::shown($piece->found), $piece->asked];
 
         return match ($difference) {
-            Difference::TooFewDigits => "The {$what} has ".Text::count(strlen(ltrim($piece->found, '-')), 'digit').', and '.strlen(ltrim($asked, '-')).' are asked.',
-            Difference::TooManyDigits => "The {$what} has ".Text::count(strlen(ltrim($piece->found, '-')), 'digit').', and '.strlen(ltrim($asked, '-')).' are asked.',
-            Difference::Separator => $piece->piece === 'separator' ? ($found === '' ? "A separator “{$asked}” is missing." : "The separator is “{$found}”, and “{$asked}” is asked.") : "The separators inside “{$found}” differ from “{$asked}”.",
+            Difference::TooFewDigits => "The {$what} has "
+                .Text::count(strlen(ltrim($piece->found, '-')), 'digit')
+                .', and '
+                .strlen(ltrim($asked, '-'))
+                .' are asked.',
+            Difference::TooManyDigits => "The {$what} has "
+                .Text::count(strlen(ltrim($piece->found, '-')), 'digit')
+                .', and '
+                .strlen(ltrim($asked, '-'))
+                .' are asked.',
+            Difference::Separator => $piece->piece === 'separator'
+                ? (
+                    $found === ''
+                        ? "A separator “{$asked}” is missing."
+                        : "The separator is “{$found}”, and “{$asked}” is asked."
+                )
+                : "The separators inside “{$found}” differ from “{$asked}”.",
             Difference::NumberPlace => 'The frame number is not where the pattern has it.',
             Difference::Case => "“{$found}” differs from “{$asked}” in upper and lower case.",
             Difference::Version => $this->version($piece, $situation),
             Difference::Another => $this->saysOfAnother($piece),
             Difference::Misspelled => "“{$found}” is not quite “{$asked}”.",
-            Difference::Dots => $piece->piece === 'extra' ? "A dot too many: “{$found}”." : "A dot stands inside “{$found}”, and “{$asked}” is asked.",
-            Difference::Spaces => $piece->piece === 'extra' ? 'A space stands in the name where none belongs.' : "A space stands inside “{$found}”, and “{$asked}” is asked.",
-            Difference::Extension => $piece->piece === 'extra' ? "The extension stands twice; “{$found}” is too much." : "The extension is written “{$found}”, and “{$asked}” is asked.",
+            Difference::Dots => $piece->piece === 'extra'
+                ? "A dot too many: “{$found}”."
+                : "A dot stands inside “{$found}”, and “{$asked}” is asked.",
+            Difference::Spaces => $piece->piece === 'extra'
+                ? 'A space stands in the name where none belongs.'
+                : "A space stands inside “{$found}”, and “{$asked}” is asked.",
+            Difference::Extension => $piece->piece === 'extra'
+                ? "The extension stands twice; “{$found}” is too much."
+                : "The extension is written “{$found}”, and “{$asked}” is asked.",
             Difference::CopySuffix => "The name carries the mark of a copy, “{$found}”.",
-            Difference::Value => $found === '' ? "The {$what} “{$asked}” is missing from the name." : ($asked === '' ? "“{$found}” stands in the name and is not asked." : "The {$what} is “{$found}”, and “{$asked}” is asked."),
+            Difference::Value => $found === ''
+                ? "The {$what} “{$asked}” is missing from the name."
+                : (
+                    $asked === ''
+                        ? "“{$found}” stands in the name and is not asked."
+                        : "The {$what} is “{$found}”, and “{$asked}” is asked."
+                ),
         };
     }
 
@@ -209,12 +295,15 @@ final readonly class NamingCauses implements CauseFamily
         $scene = ($situation->scene()->file ?? '').' '.($situation->scene()?->get(RequirementId::NAMING_PATTERN) ?? '');
         $is = static fn (string $version): bool => self::isAt($scene, $version);
         if (self::isProvenToBe($piece, $situation)) {
-            return "{$says} The scene is at {$piece->asked} and writes {$piece->found} into its names, so they are the right ones.";
+            return "{$says} The scene is at {$piece->asked} and writes {$piece->found} into its names, so they are "
+                .'the right ones.';
         }
 
         return match (true) {
             trim($scene) === '' => "{$says} Whether they are older files or only named so, nothing here tells.",
-            $is($piece->asked) && ! $is($piece->found) => "{$says} The scene is at {$piece->asked}, so these files are of another version: deliver the right ones.",
+            $is($piece->asked)
+                && ! $is($piece->found) => "{$says} The scene is at {$piece->asked}, so these files are of another "
+                    .'version: deliver the right ones.',
             $is($piece->found) && ! $is($piece->asked) => "{$says} The scene is at {$piece->found} too.",
             default => $says,
         };
@@ -228,16 +317,52 @@ final readonly class NamingCauses implements CauseFamily
         $asked = $situation->asTyped(RequirementId::NAMING_PATTERN);
         $fix = [Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $set, $asked)];
         if ($set !== '' && NamingRules::lacksNumber($situation->subject)) {
-            yield Finding::of(CauseId::FixedNameOverwrites, Side::Scene, "The output name “{$set}” has no frame number: every frame would overwrite the one before.", ["naming.pattern is {$set}"], [RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES], $fix);
-        } elseif ($situation->inScene(RequirementId::OUTPUT_OVERWRITES) && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()) {
+            yield Finding::of(
+                CauseId::FixedNameOverwrites,
+                Side::Scene,
+                "The output name “{$set}” has no frame number: every frame would overwrite the one before.",
+                ["naming.pattern is {$set}"],
+                [RequirementId::NAMING_PATTERN, RequirementId::OUTPUT_OVERWRITES],
+                $fix,
+            );
+        } elseif (
+            $situation->inScene(RequirementId::OUTPUT_OVERWRITES)
+            && ! ($under = OverwritesRule::writtenOver($situation->subject) ?? FrameRange::none())->isEmpty()
+        ) {
             $next = $situation->subject->part->single(RequirementId::NAMING_PATTERN) ?? '';
-            yield Finding::of(CauseId::FixedNameOverwrites, Side::Scene, 'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.", ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'], [RequirementId::OUTPUT_OVERWRITES],
-                [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $situation->scene()?->get(RequirementId::OUTPUT_FOLDER), 'another', 'Give the scene another output folder, or raise its version'.(str_contains($next, '{version') ? '' : ' in the name').', so that nothing is written over.')]);
+            yield Finding::of(
+                CauseId::FixedNameOverwrites,
+                Side::Scene,
+                'The output falls on good files of an earlier delivery: '
+                    .Text::count(count($under), 'file')
+                    .": {$under}.",
+                [
+                    "the scene writes {$set}",
+                    'the files lie there already, under the same name in a folder of the same name',
+                ],
+                [RequirementId::OUTPUT_OVERWRITES],
+                [
+                    Fix::set(
+                        $situation->part(),
+                        RequirementId::OUTPUT_FOLDER,
+                        'the output folder',
+                        $situation->scene()?->get(RequirementId::OUTPUT_FOLDER),
+                        'another',
+                        'Give the scene another output folder, or raise its version'
+                            .(str_contains($next, '{version') ? '' : ' in the name')
+                            .', so that nothing is written over.',
+                    ),
+                ],
+            );
         }
         $seen = [];
         foreach ($set === '' ? [] : NamingRules::sceneReadings($situation->subject) as $reading) {
             foreach ($this->pieces($reading, null) as [$difference, $piece]) {
-                if ($piece->piece === 'ext' && KindRule::otherExtension($situation->subject) !== null && $situation->inScene(RequirementId::FORMAT_KIND)) {
+                if (
+                    $piece->piece === 'ext'
+                    && KindRule::otherExtension($situation->subject) !== null
+                    && $situation->inScene(RequirementId::FORMAT_KIND)
+                ) {
                     continue;
                 }
                 $another = $this->isOfAnother($situation, $difference, $piece);
@@ -246,7 +371,16 @@ final readonly class NamingCauses implements CauseFamily
                     continue;
                 }
                 $seen[$id->value] = true;
-                yield Finding::of($id, Side::Scene, $another ? $this->saysOfAnother($piece).' Its frames would land among that one’s.' : $this->says($difference, $piece, $situation), ["the scene would write {$reading->name}"], [RequirementId::NAMING_PATTERN], $fix);
+                yield Finding::of(
+                    $id,
+                    Side::Scene,
+                    $another
+                        ? $this->saysOfAnother($piece).' Its frames would land among that one’s.'
+                        : $this->says($difference, $piece, $situation),
+                    ["the scene would write {$reading->name}"],
+                    [RequirementId::NAMING_PATTERN],
+                    $fix,
+                );
             }
         }
     }

@@ -22,7 +22,11 @@ use PlainLedger\Core\Text\Text;
 /** `nothing-delivered`, `movie-instead-of-frames`, `frames-instead-of-movie`, `pass-missing`, `pass-not-saved`. */
 final readonly class NothingDelivered implements CauseFamily
 {
-    private const ABOUT_FILES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN, RequirementId::CONTENT_WHOLE, RequirementId::FORMAT_COMPRESSION, RequirementId::PASSES];
+    private const ABOUT_FILES = [
+        RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_STEP, RequirementId::FORMAT_KIND,
+        RequirementId::NAMING_PATTERN, RequirementId::CONTENT_WHOLE, RequirementId::FORMAT_COMPRESSION,
+        RequirementId::PASSES,
+    ];
 
     public function find(Situation $situation): iterable
     {
@@ -35,13 +39,32 @@ final readonly class NothingDelivered implements CauseFamily
             yield $this->instead($situation, $subject->match->instead['path'], $subject->match->instead['kind']);
         }
         $kind = Kind::tryFrom($situation->scene()?->get(RequirementId::FORMAT_KIND) ?? '');
-        if ($situation->inScene(RequirementId::FORMAT_KIND) && ! $situation->inFiles(RequirementId::FORMAT_KIND) && $kind !== null && $wantsMovie !== $kind->isMovie()) {
+        if (
+            $situation->inScene(RequirementId::FORMAT_KIND)
+            && ! $situation->inFiles(RequirementId::FORMAT_KIND)
+            && $kind !== null
+            && $wantsMovie !== $kind->isMovie()
+        ) {
             $fixes = EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
             $touches = [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN];
             if ($kind->isMovie()) {
-                yield Finding::of(CauseId::MovieInsteadOfFrames, Side::Scene, "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+                yield Finding::of(
+                    CauseId::MovieInsteadOfFrames,
+                    Side::Scene,
+                    "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.",
+                    ["format.kind is {$kind->value}"],
+                    $touches,
+                    $fixes,
+                );
             } elseif ($kind->isPicture()) {
-                yield Finding::of(CauseId::FramesInsteadOfMovie, Side::Scene, "The scene is set to write {$kind->spoken()} frames, where a movie is asked.", ["format.kind is {$kind->value}"], $touches, $fixes);
+                yield Finding::of(
+                    CauseId::FramesInsteadOfMovie,
+                    Side::Scene,
+                    "The scene is set to write {$kind->spoken()} frames, where a movie is asked.",
+                    ["format.kind is {$kind->value}"],
+                    $touches,
+                    $fixes,
+                );
             }
         }
         yield from $this->passes($situation);
@@ -50,24 +73,54 @@ final readonly class NothingDelivered implements CauseFamily
     private function nothing(Situation $situation): Finding
     {
         $part = $situation->subject->part;
-        $told = array_keys(array_filter($situation->entries, static fn (Entry $e): bool => $e->isUnequal() && ($e->files?->isUnequal() ?? false)));
+        $told = array_keys(
+            array_filter(
+                $situation->entries,
+                static fn (Entry $e): bool => $e->isUnequal() && ($e->files?->isUnequal() ?? false),
+            ),
+        );
         $told = array_values(array_filter($told, static fn (string $id): bool => ! str_starts_with($id, 'delivery.')));
-        $name = $part->single(RequirementId::NAMING_PATTERN) === null ? "the part {$part->name}" : $this->nameOf($situation);
+        $name = $part->single(RequirementId::NAMING_PATTERN) === null
+            ? "the part {$part->name}"
+            : $this->nameOf($situation);
         $fixes = match (true) {
             $part->delivers === Delivers::File => [Fix::deliver($part->name, $name, null, "Deliver {$name}.")],
-            $part->delivers === Delivers::Movie => [Fix::deliver($part->name, $name, null, ($part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}").", and deliver {$name}.")],
+            $part->delivers === Delivers::Movie => [
+                Fix::deliver(
+                    $part->name,
+                    $name,
+                    null,
+                    (
+                        $part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}"
+                    ).", and deliver {$name}.",
+                ),
+            ],
             default => [],
         };
 
         $theirs = [];
         foreach ($situation->subject->deliveryMatch->extras ?? [] as $extra) {
-            if (self::couldBe($extra, $situation->subject) && ($extra->reading?->isOfAnother($situation->subject->others) ?? false)) {
+            if (
+                self::couldBe($extra, $situation->subject)
+                && ($extra->reading?->isOfAnother($situation->subject->others) ?? false)
+            ) {
                 $theirs[] = Text::shown($extra->path());
             }
         }
-        $says = "Not one file of the part “{$part->name}” is there.".($theirs === [] ? '' : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.');
+        $says = "Not one file of the part “{$part->name}” is there.".(
+            $theirs === []
+                ? ''
+                : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.'
+        );
 
-        return Finding::of(CauseId::NothingDelivered, Side::Files, $says, ['no file answers it', ...array_slice($theirs, 0, 10)], $told, $fixes)->rendering($fixes === [])->orElse(...$theirs === [] ? [] : [CauseId::ValueOfAnother]);
+        return Finding::of(
+            CauseId::NothingDelivered,
+            Side::Files,
+            $says,
+            ['no file answers it', ...array_slice($theirs, 0, 10)],
+            $told,
+            $fixes,
+        )->rendering($fixes === [])->orElse(...$theirs === [] ? [] : [CauseId::ValueOfAnother]);
     }
 
     /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
@@ -87,7 +140,9 @@ final readonly class NothingDelivered implements CauseFamily
     {
         $part = $situation->subject->part;
 
-        return NamePattern::parse($part->single(RequirementId::NAMING_PATTERN) ?? '')->make($situation->subject->specification->pieceValues($part));
+        return NamePattern::parse($part->single(RequirementId::NAMING_PATTERN) ?? '')->make(
+            $situation->subject->specification->pieceValues($part),
+        );
     }
 
     private function instead(Situation $situation, string $found, Kind $kind): Finding
@@ -96,26 +151,70 @@ final readonly class NothingDelivered implements CauseFamily
         $path = Text::shown($found);
         $asked = $part->kinds()[0]->value ?? ($part->delivers === Delivers::Movie ? 'mp4' : 'png');
         if ($part->delivers === Delivers::Movie) {
-            return Finding::of(CauseId::FramesInsteadOfMovie, Side::Files, "Frames are there, {$path}, where a movie is asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
-                [Fix::encode($part->name, RequirementId::FORMAT_KIND, 'format', $kind->value, $asked, null, "Make a movie of these frames and deliver it as {$asked}.")]);
+            return Finding::of(
+                CauseId::FramesInsteadOfMovie,
+                Side::Files,
+                "Frames are there, {$path}, where a movie is asked.",
+                ["{$path} is {$kind->spoken()}"],
+                self::ABOUT_FILES,
+                [
+                    Fix::encode(
+                        $part->name,
+                        RequirementId::FORMAT_KIND,
+                        'format',
+                        $kind->value,
+                        $asked,
+                        null,
+                        "Make a movie of these frames and deliver it as {$asked}.",
+                    ),
+                ],
+            );
         }
 
-        return Finding::of(CauseId::MovieInsteadOfFrames, Side::Files, "A movie is there, {$path}, where single frames are asked.", ["{$path} is {$kind->spoken()}"], self::ABOUT_FILES,
-            [Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked), Fix::setAside($part->name, $found, 1)])->rendering();
+        return Finding::of(
+            CauseId::MovieInsteadOfFrames,
+            Side::Files,
+            "A movie is there, {$path}, where single frames are asked.",
+            ["{$path} is {$kind->spoken()}"],
+            self::ABOUT_FILES,
+            [
+                Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked),
+                Fix::setAside($part->name, $found, 1),
+            ],
+        )->rendering();
     }
 
     /** @return iterable<Finding> */
     private function passes(Situation $situation): iterable
     {
         $pass = $situation->subject->onlyPass();
-        if ($situation->subject->pass !== null && $pass !== null && $pass->isEmpty() && ! ($situation->subject->all?->isEmpty() ?? true)) {
-            yield Finding::of(CauseId::PassMissing, Side::Files, 'It is not there at all, and other passes are.', ["no file answers {$situation->subject->pass}"], [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT])->rendering();
+        if (
+            $situation->subject->pass !== null
+            && $pass !== null
+            && $pass->isEmpty()
+            && ! ($situation->subject->all?->isEmpty() ?? true)
+        ) {
+            yield Finding::of(
+                CauseId::PassMissing,
+                Side::Files,
+                'It is not there at all, and other passes are.',
+                ["no file answers {$situation->subject->pass}"],
+                [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT],
+            )->rendering();
         }
         $asked = $situation->entry(RequirementId::PASSES)->requirement->value->values ?? [];
         if ($situation->inFiles(RequirementId::PASSES) && $situation->subject->pass === null && $pass !== null) {
             $found = array_map(strtolower(...), explode(' | ', $situation->found(RequirementId::PASSES) ?? ''));
-            $missing = array_values(array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)));
-            yield Finding::of(CauseId::PassMissing, Side::Files, 'The files have no layer for '.Text::series($missing).'.', ['layers found: '.implode(', ', $found)], [RequirementId::PASSES])->rendering();
+            $missing = array_values(
+                array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)),
+            );
+            yield Finding::of(
+                CauseId::PassMissing,
+                Side::Files,
+                'The files have no layer for '.Text::series($missing).'.',
+                ['layers found: '.implode(', ', $found)],
+                [RequirementId::PASSES],
+            )->rendering();
         }
         if ($situation->inScene(RequirementId::PASSES) && ! $situation->inFiles(RequirementId::PASSES)) {
             yield from $this->ofScene($situation, $asked);
@@ -132,15 +231,47 @@ final readonly class NothingDelivered implements CauseFamily
         foreach ($situation->scene()->passes ?? [] as $pass) {
             $listed[strtolower($pass['name'])] = $pass['saved'];
         }
-        $off = array_values(array_filter($asked, static fn (string $p): bool => array_key_exists(strtolower($p), $listed) && $listed[strtolower($p)] === false));
-        $missing = array_values(array_filter($asked, static fn (string $p): bool => ! array_key_exists(strtolower($p), $listed)));
+        $off = array_values(
+            array_filter(
+                $asked,
+                static fn (string $p): bool => array_key_exists(strtolower($p), $listed)
+                    && $listed[strtolower($p)] === false,
+            ),
+        );
+        $missing = array_values(
+            array_filter($asked, static fn (string $p): bool => ! array_key_exists(strtolower($p), $listed)),
+        );
         $has = $situation->found(RequirementId::PASSES) ?? 'none';
-        $set = fn (string $says): Fix => Fix::set($situation->part(), RequirementId::PASSES, 'the passes', $has, implode(' | ', $asked), $says);
+        $set = fn (string $says): Fix => Fix::set(
+            $situation->part(),
+            RequirementId::PASSES,
+            'the passes',
+            $has,
+            implode(' | ', $asked),
+            $says,
+        );
         if ($off !== []) {
-            yield Finding::of(CauseId::PassNotSaved, Side::Scene, Text::series($off).' '.(count($off) === 1 ? 'is' : 'are').' listed in the scene and not switched on to be saved.', ['not saved: '.implode(', ', $off)], [RequirementId::PASSES], [$set('Switch on the saving of '.Text::series($off).'.')]);
+            yield Finding::of(
+                CauseId::PassNotSaved,
+                Side::Scene,
+                Text::series($off)
+                    .' '
+                    .(count($off) === 1 ? 'is' : 'are')
+                    .' listed in the scene and not switched on to be saved.',
+                ['not saved: '.implode(', ', $off)],
+                [RequirementId::PASSES],
+                [$set('Switch on the saving of '.Text::series($off).'.')],
+            );
         }
         if ($missing !== []) {
-            yield Finding::of(CauseId::PassMissing, Side::Scene, 'The scene has no pass '.Text::series($missing, 'or').'.', ["passes: {$has}"], [RequirementId::PASSES], [$set('Add '.Text::series($missing).' to the passes, to be saved.')]);
+            yield Finding::of(
+                CauseId::PassMissing,
+                Side::Scene,
+                'The scene has no pass '.Text::series($missing, 'or').'.',
+                ["passes: {$has}"],
+                [RequirementId::PASSES],
+                [$set('Add '.Text::series($missing).' to the passes, to be saved.')],
+            );
         }
     }
 }

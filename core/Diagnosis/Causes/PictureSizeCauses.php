@@ -29,12 +29,18 @@ final readonly class PictureSizeCauses implements CauseFamily
 
     /** Sizes that programs and standards offer by name, the lesser side second; each may also stand upright. */
     private const USUAL = [
-        '7680x4320', '4096x2304', '4096x2160', '4096x1716', '3996x2160', '3840x2160', '3840x1600', '3200x1800', '2560x1440', '2560x1080', '2560x1600',
-        '2048x1556', '2048x1536', '2048x1152', '2048x1080', '2048x872', '2048x858', '2048x857', '1998x1080', '1920x1200', '1920x1080', '1920x804', '1920x800',
-        '1828x1332', '1600x1200', '1600x900', '1440x1080', '1440x810', '1366x768', '1280x960', '1280x720', '1280x536', '1280x534', '1024x768', '1024x576', '1024x540', '1024x436', '1024x429',
-        '999x540', '960x720', '960x540', '960x402', '960x400', '854x480', '853x480', '852x480', '848x480', '800x600', '800x450', '768x576', '720x576', '720x540', '720x486', '720x480', '720x405',
-        '640x480', '640x360', '640x268', '512x429', '480x360', '480x270', '427x240', '426x240', '400x300', '320x240', '320x180', '240x180', '160x120',
-        '8192x4096', '4096x2048', '2048x1024', '1024x512', '512x256', '4096x4096', '3000x3000', '2160x2160', '2048x2048', '1080x1080', '1024x1024', '720x720', '540x540', '512x512', '256x256',
+        '7680x4320', '4096x2304', '4096x2160', '4096x1716', '3996x2160', '3840x2160', '3840x1600', '3200x1800',
+        '2560x1440', '2560x1080', '2560x1600',
+        '2048x1556', '2048x1536', '2048x1152', '2048x1080', '2048x872', '2048x858', '2048x857', '1998x1080',
+        '1920x1200', '1920x1080', '1920x804', '1920x800',
+        '1828x1332', '1600x1200', '1600x900', '1440x1080', '1440x810', '1366x768', '1280x960', '1280x720', '1280x536',
+        '1280x534', '1024x768', '1024x576', '1024x540', '1024x436', '1024x429',
+        '999x540', '960x720', '960x540', '960x402', '960x400', '854x480', '853x480', '852x480', '848x480', '800x600',
+        '800x450', '768x576', '720x576', '720x540', '720x486', '720x480', '720x405',
+        '640x480', '640x360', '640x268', '512x429', '480x360', '480x270', '427x240', '426x240', '400x300', '320x240',
+        '320x180', '240x180', '160x120',
+        '8192x4096', '4096x2048', '2048x1024', '1024x512', '512x256', '4096x4096', '3000x3000', '2160x2160',
+        '2048x2048', '1080x1080', '1024x1024', '720x720', '540x540', '512x512', '256x256',
     ];
 
     /** Scales that programs offer, in percent, as fractions: quarters, thirds and tenths. */
@@ -45,7 +51,10 @@ final readonly class PictureSizeCauses implements CauseFamily
         yield from $this->scaleAlone($situation);
         $entry = $situation->entry(RequirementId::PICTURE_RESOLUTION);
         if ($entry === null || ! $situation->isUnequal(RequirementId::PICTURE_RESOLUTION)) {
-            if ($situation->isUnequal(RequirementId::PICTURE_DISPLAY_ASPECT) && ! $situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)) {
+            if (
+                $situation->isUnequal(RequirementId::PICTURE_DISPLAY_ASPECT)
+                && ! $situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)
+            ) {
                 yield $this->shapeAlone($situation);
             }
 
@@ -53,19 +62,36 @@ final readonly class PictureSizeCauses implements CauseFamily
         }
         $asked = array_map(Resolution::parse(...), $entry->requirement->value->values);
         $scene = $situation->scene();
-        $inFiles = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null ? null : "{$f->width}x{$f->height}");
-        $file = $situation->inFiles(RequirementId::PICTURE_RESOLUTION) && is_string($inFiles) ? Resolution::parse($inFiles) : null;
-        if ($situation->inFiles(RequirementId::PICTURE_RESOLUTION) && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))) {
+        $inFiles = $situation->shared(
+            static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null
+                ? null
+                : "{$f->width}x{$f->height}",
+        );
+        $file = $situation->inFiles(RequirementId::PICTURE_RESOLUTION) && is_string($inFiles)
+            ? Resolution::parse($inFiles)
+            : null;
+        if (
+            $situation->inFiles(RequirementId::PICTURE_RESOLUTION)
+            && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))
+        ) {
             return;
         }
         $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
-        $bySceneToo = $situation->inScene(RequirementId::PICTURE_RESOLUTION) && ($file === null || in_array((string) $file, $rendered, true));
+        $bySceneToo = $situation->inScene(RequirementId::PICTURE_RESOLUTION)
+            && ($file === null || in_array((string) $file, $rendered, true));
         $found = $bySceneToo ? $scene?->size() : $file;
         if ($found === null) {
             return;
         }
-        $comparison = new SizeComparison($situation, $found, self::nearest($found, $asked), $bySceneToo ? Side::Scene : Side::Files);
-        yield from $bySceneToo && $scene !== null ? $this->fromScene($situation, $comparison, $scene->scale(), $asked) : $this->fromFiles($situation, $comparison);
+        $comparison = new SizeComparison(
+            $situation,
+            $found,
+            self::nearest($found, $asked),
+            $bySceneToo ? Side::Scene : Side::Files,
+        );
+        yield from $bySceneToo && $scene !== null
+            ? $this->fromScene($situation, $comparison, $scene->scale(), $asked)
+            : $this->fromFiles($situation, $comparison);
     }
 
     /**
@@ -91,21 +117,44 @@ final readonly class PictureSizeCauses implements CauseFamily
      */
     private function scaleAlone(Situation $situation): iterable
     {
-        if (! $situation->inScene(RequirementId::PICTURE_SCALE) || $situation->isUnequal(RequirementId::PICTURE_RESOLUTION) || ($situation->entry(RequirementId::PICTURE_SCALE)->required ?? '') !== '100') {
+        if (
+            ! $situation->inScene(RequirementId::PICTURE_SCALE)
+            || $situation->isUnequal(RequirementId::PICTURE_RESOLUTION)
+            || ($situation->entry(RequirementId::PICTURE_SCALE)->required ?? '') !== '100'
+        ) {
             return;
         }
         $scale = $situation->scene()?->get(RequirementId::PICTURE_SCALE) ?? '100';
         $above = Fraction::parse($scale)->isGreaterThan(100);
-        yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Scene, "The scene renders at {$scale} % of its size.", ["picture.scale is {$scale}"], [RequirementId::PICTURE_SCALE],
-            [Fix::set($situation->part(), RequirementId::PICTURE_SCALE, 'the scale', $scale, '100', "Set the scale to 100 %; it is {$scale} %.")]);
+        yield Finding::of(
+            $above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,
+            Side::Scene,
+            "The scene renders at {$scale} % of its size.",
+            ["picture.scale is {$scale}"],
+            [RequirementId::PICTURE_SCALE],
+            [
+                Fix::set(
+                    $situation->part(),
+                    RequirementId::PICTURE_SCALE,
+                    'the scale',
+                    $scale,
+                    '100',
+                    "Set the scale to 100 %; it is {$scale} %.",
+                ),
+            ],
+        );
     }
 
     /**
      * @param  list<Resolution>  $asked
      * @return iterable<Finding>
      */
-    private function fromScene(Situation $situation, SizeComparison $comparison, BigRational $scale, array $asked): iterable
-    {
+    private function fromScene(
+        Situation $situation,
+        SizeComparison $comparison,
+        BigRational $scale,
+        array $asked,
+    ): iterable {
         $part = $situation->part();
         [$size, $target] = [$comparison->found, $comparison->asked];
         $full = $scale->isEqualTo(100);
@@ -116,13 +165,37 @@ final readonly class PictureSizeCauses implements CauseFamily
         // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
         $either = $full || $right;
         if ($this->isStarting($situation, $size)) {
-            yield Finding::of(CauseId::StartingSize, Side::Scene, "The size was never set: {$size->spoken()} is what an untouched scene shows.", ["the scene is set to {$size}", "{$size} is listed as a starting value"], self::TOUCHES, [$set])->asAlternative($either)->rendering($render);
+            yield Finding::of(
+                CauseId::StartingSize,
+                Side::Scene,
+                "The size was never set: {$size->spoken()} is what an untouched scene shows.",
+                ["the scene is set to {$size}", "{$size} is listed as a starting value"],
+                self::TOUCHES,
+                [$set],
+            )->asAlternative($either)->rendering($render);
         }
         if (! $full) {
             $above = $scale->isGreaterThan(100);
-            yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Scene, "The scene renders at {$percent} % of ".($right ? 'the size asked' : "{$size->spoken()}").", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
-                ["picture.scale is {$percent}", "picture.resolution is {$size}"], [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
-                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %."), ...($right ? [] : [$set])])->asAlternative($either)->rendering($render);
+            yield Finding::of(
+                $above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,
+                Side::Scene,
+                "The scene renders at {$percent} % of "
+                    .($right ? 'the size asked' : "{$size->spoken()}")
+                    .", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
+                ["picture.scale is {$percent}", "picture.resolution is {$size}"],
+                [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
+                [
+                    Fix::set(
+                        $part,
+                        RequirementId::PICTURE_SCALE,
+                        'the scale',
+                        $percent,
+                        '100',
+                        "Set the scale to 100 %; it is {$percent} %.",
+                    ),
+                    ...($right ? [] : [$set]),
+                ],
+            )->asAlternative($either)->rendering($render);
             if ($right) {
                 return;
             }
@@ -138,17 +211,44 @@ final readonly class PictureSizeCauses implements CauseFamily
         [$file, $target] = [$comparison->found, $comparison->asked];
         $part = $situation->part();
         if ($this->isStarting($situation, $file)) {
-            yield Finding::of(CauseId::StartingSize, Side::Files, "The size was never set: {$file->spoken()} is what an untouched scene shows.", ["every whole file is {$file}", "{$file} is listed as a starting value"], self::TOUCHES, [$comparison->setSize()])->asAlternative()->rendering();
+            yield Finding::of(
+                CauseId::StartingSize,
+                Side::Files,
+                "The size was never set: {$file->spoken()} is what an untouched scene shows.",
+                ["every whole file is {$file}", "{$file} is listed as a starting value"],
+                self::TOUCHES,
+                [$comparison->setSize()],
+            )->asAlternative()->rendering();
         }
         $scale = $this->scaleOf($file, $target);
         if ($scale !== null) {
             $percent = Fraction::decimal($scale);
             $above = $scale->isGreaterThan(100);
             $says = $above
-                ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale above full makes them. They can be reduced to the size asked instead of being rendered again."
-                : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render scale left below full makes them.";
-            yield Finding::of($above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull, Side::Files, $says, ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"], self::TOUCHES,
-                [Fix::set($part, RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', "Set the scale to 100 %; it is {$percent} %.")])->asAlternative()->rendering()->orElse(...! $above && $this->isUsual($file) ? [CauseId::SmallerPreset] : []);
+                ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
+                    .'scale above full makes them. They can be reduced to the size asked instead of being '
+                    .'rendered again.'
+                : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
+                    .'scale left below full makes them.';
+            yield Finding::of(
+                $above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,
+                Side::Files,
+                $says,
+                ["every whole file is {$file}", "{$file} is {$percent} % of {$target} on both sides"],
+                self::TOUCHES,
+                [
+                    Fix::set(
+                        $part,
+                        RequirementId::PICTURE_SCALE,
+                        'the scale',
+                        $percent,
+                        '100',
+                        "Set the scale to 100 %; it is {$percent} %.",
+                    ),
+                ],
+            )->asAlternative()
+                ->rendering()
+                ->orElse(...! $above && $this->isUsual($file) ? [CauseId::SmallerPreset] : []);
         }
         yield from $this->bySize($comparison, true, $scale === null);
     }
@@ -175,17 +275,44 @@ final readonly class PictureSizeCauses implements CauseFamily
     private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
     {
         [$size, $target] = [$comparison->found, $comparison->asked];
-        $make = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of($id, $comparison->side, $says, [$comparison->seen()], [...self::TOUCHES, ...($more === null ? [] : [$more])], [$comparison->setSize()])->asAlternative()->rendering($render);
+        $make = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of(
+            $id,
+            $comparison->side,
+            $says,
+            [$comparison->seen()],
+            [...self::TOUCHES, ...($more === null ? [] : [$more])],
+            [$comparison->setSize()],
+        )->asAlternative()->rendering($render);
         if ($size->equals($target->swapped()) && $size->width !== $size->height) {
-            yield $make(CauseId::SidesSwapped, "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.");
+            yield $make(
+                CauseId::SidesSwapped,
+                "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.",
+            );
         } elseif ($comparison->isSameOnScreen()) {
-            yield $make(CauseId::SquarePixelSize, "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and {$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files would not help.", RequirementId::PICTURE_PIXEL_ASPECT);
+            yield $make(
+                CauseId::SquarePixelSize,
+                "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and "
+                    ."{$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect "
+                    .'into the files would not help.',
+                RequirementId::PICTURE_PIXEL_ASPECT,
+            );
         } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
-            yield $make(CauseId::SmallerPreset, "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.");
+            yield $make(
+                CauseId::SmallerPreset,
+                "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.",
+            );
         } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
-            yield $make(CauseId::OffByRounding, "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale or to even sides leaves it.");
+            yield $make(
+                CauseId::OffByRounding,
+                "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale "
+                    .'or to even sides leaves it.',
+            );
         } elseif (! $comparison->isSameShape()) {
-            yield $make(CauseId::WrongShape, "The picture has another shape: {$size->spoken()} instead of {$target->spoken()}.{$comparison->whatIsLost()}");
+            yield $make(
+                CauseId::WrongShape,
+                "The picture has another shape: {$size->spoken()} instead of "
+                    ."{$target->spoken()}.{$comparison->whatIsLost()}",
+            );
         }
     }
 
@@ -194,13 +321,23 @@ final readonly class PictureSizeCauses implements CauseFamily
         $found = $situation->found(RequirementId::PICTURE_DISPLAY_ASPECT) ?? '';
         $asked = $situation->entry(RequirementId::PICTURE_DISPLAY_ASPECT)->required ?? '';
 
-        return Finding::of(CauseId::WrongShape, $situation->side(RequirementId::PICTURE_DISPLAY_ASPECT), "On a screen the picture is {$found}, and {$asked} is asked.", ["the shape comes to {$found}"], [RequirementId::PICTURE_DISPLAY_ASPECT],
-            EntryFix::of($situation, RequirementId::PICTURE_DISPLAY_ASPECT, 'the shape')->fixes)->asAlternative()->rendering($situation->inFiles(RequirementId::PICTURE_DISPLAY_ASPECT));
+        return Finding::of(
+            CauseId::WrongShape,
+            $situation->side(RequirementId::PICTURE_DISPLAY_ASPECT),
+            "On a screen the picture is {$found}, and {$asked} is asked.",
+            ["the shape comes to {$found}"],
+            [RequirementId::PICTURE_DISPLAY_ASPECT],
+            EntryFix::of($situation, RequirementId::PICTURE_DISPLAY_ASPECT, 'the shape')->fixes,
+        )->asAlternative()->rendering($situation->inFiles(RequirementId::PICTURE_DISPLAY_ASPECT));
     }
 
     private function isStarting(Situation $situation, Resolution $size): bool
     {
-        return in_array((string) $size, $situation->subject->specification->startingValues[RequirementId::PICTURE_RESOLUTION] ?? [], true);
+        return in_array(
+            (string) $size,
+            $situation->subject->specification->startingValues[RequirementId::PICTURE_RESOLUTION] ?? [],
+            true,
+        );
     }
 
     private function isUsual(Resolution $size): bool

@@ -26,35 +26,106 @@ final readonly class PixelCauses implements CauseFamily
         yield from $this->frozen($situation);
         yield from $this->hold($situation);
         $wrong = $situation->wrong(RequirementId::CONTENT_LOOP);
-        if ($situation->inFiles(RequirementId::CONTENT_LOOP) && count($wrong) === 1 && ($situation->entry(RequirementId::CONTENT_LOOP)->required ?? '') === 'yes') {
+        if (
+            $situation->inFiles(RequirementId::CONTENT_LOOP)
+            && count($wrong) === 1
+            && ($situation->entry(RequirementId::CONTENT_LOOP)->required ?? '') === 'yes'
+        ) {
             $last = $wrong->last();
             $expected = $situation->subject->expected;
             $shorter = $expected === null ? null : $expected->minus($wrong);
-            yield Finding::of(CauseId::SeamShownTwice, Side::Files, "The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame {$last} out.", ["the pixels of {$last} are those of the first frame"], [RequirementId::CONTENT_LOOP], [
-                Fix::setAside($situation->part(), ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}", 1, $wrong),
-                ...($shorter === null ? [] : [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, (string) $shorter, "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.")]),
-            ]);
+            yield Finding::of(
+                CauseId::SeamShownTwice,
+                Side::Files,
+                'The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame '
+                    ."{$last} out.",
+                ["the pixels of {$last} are those of the first frame"],
+                [RequirementId::CONTENT_LOOP],
+                [
+                    Fix::setAside(
+                        $situation->part(),
+                        ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}",
+                        1,
+                        $wrong,
+                    ),
+                    ...(
+                        $shorter === null
+                            ? []
+                            : [
+                                Fix::set(
+                                    $situation->part(),
+                                    RequirementId::TIME_RANGE,
+                                    'the range',
+                                    (string) $expected,
+                                    (string) $shorter,
+                                    "Set the range to {$shorter}, one frame shorter, where it is asked and in "
+                                        .'the scene.',
+                                ),
+                            ]
+                    ),
+                ],
+            );
         }
-        if ($situation->inFiles(RequirementId::CONTENT_ALPHA_USED) && $situation->found(RequirementId::CONTENT_ALPHA_USED) === 'no' && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true) {
-            yield Finding::of(CauseId::AlphaAllOpaque, Side::Files, 'There is an alpha channel, and it is opaque everywhere.', ['no pixel of any frame is seen through'], [RequirementId::CONTENT_ALPHA_USED],
-                [Fix::set($situation->part(), RequirementId::CONTENT_ALPHA_USED, 'the background', 'opaque', 'hidden', 'Hide the background in the scene.')])->rendering();
+        if (
+            $situation->inFiles(RequirementId::CONTENT_ALPHA_USED)
+            && $situation->found(RequirementId::CONTENT_ALPHA_USED) === 'no'
+            && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true
+        ) {
+            yield Finding::of(
+                CauseId::AlphaAllOpaque,
+                Side::Files,
+                'There is an alpha channel, and it is opaque everywhere.',
+                ['no pixel of any frame is seen through'],
+                [RequirementId::CONTENT_ALPHA_USED],
+                [
+                    Fix::set(
+                        $situation->part(),
+                        RequirementId::CONTENT_ALPHA_USED,
+                        'the background',
+                        'opaque',
+                        'hidden',
+                        'Hide the background in the scene.',
+                    ),
+                ],
+            )->rendering();
         }
     }
 
     /** @return iterable<Finding> */
     private function repeated(Situation $situation): iterable
     {
-        $looks = $situation->inFiles(RequirementId::CONTENT_CADENCE) || $situation->inFiles(RequirementId::CONTENT_FROZEN) ? PassSamples::of($situation->subject) : null;
+        $looks = $situation->inFiles(RequirementId::CONTENT_CADENCE)
+            || $situation->inFiles(RequirementId::CONTENT_FROZEN)
+            ? PassSamples::of($situation->subject)
+            : null;
         $cadence = $looks === null || $looks->hasUnseen() ? 'every' : CadenceRule::of($looks);
         $asked = $situation->entry(RequirementId::CONTENT_CADENCE)?->requirement->value->values ?? ['every'];
         if ($cadence === 'every' || in_array($cadence, $asked, true)) {
             return;
         }
         $how = match ($cadence) {
-            '2' => 'Each picture stands for two frames', '3' => 'Each picture stands for three frames', default => "Pictures stand for {$cadence} frames in turn"
+            '2' => 'Each picture stands for two frames',
+            '3' => 'Each picture stands for three frames',
+            default => "Pictures stand for {$cadence} frames in turn"
         };
-        yield Finding::of(CauseId::PicturesRepeated, Side::Files, "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a cadence of {$cadence}.", ["the cadence is {$cadence}"], [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN],
-            [Fix::set($situation->part(), 'time.animation_rate', 'the rate and the speed', $cadence, 'every', 'Set the rate, or the speed, that makes each frame a picture of its own.')])->rendering();
+        yield Finding::of(
+            CauseId::PicturesRepeated,
+            Side::Files,
+            "{$how} throughout: a lower rate was stretched, or it was drawn so. Where that is meant, ask for a "
+                ."cadence of {$cadence}.",
+            ["the cadence is {$cadence}"],
+            [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN],
+            [
+                Fix::set(
+                    $situation->part(),
+                    'time.animation_rate',
+                    'the rate and the speed',
+                    $cadence,
+                    'every',
+                    'Set the rate, or the speed, that makes each frame a picture of its own.',
+                ),
+            ],
+        )->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -67,9 +138,27 @@ final readonly class PixelCauses implements CauseFamily
         [$head, $tail] = array_map(intval(...), explode('+', $entry->requirement->value->single() ?? '0+0'));
         $found = $situation->found(RequirementId::CONTENT_HOLD) ?? '';
         [$hasHead, $hasTail] = array_map(intval(...), explode('+', str_contains($found, '+') ? $found : '0+0'));
-        $short = [...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []), ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : [])];
-        yield Finding::of(CauseId::HoldTooShort, Side::Files, ucfirst(implode(', ', $short)).'.', $short, [RequirementId::CONTENT_HOLD],
-            [Fix::set($situation->part(), RequirementId::CONTENT_HOLD, 'the hold', "{$hasHead}+{$hasTail}", "{$head}+{$tail}", 'Hold the animation longer where it begins and ends.')])->rendering();
+        $short = [
+            ...($hasHead < $head && $head > 1 ? ["the first picture stands for {$hasHead} of {$head} frames"] : []),
+            ...($hasTail < $tail && $tail > 1 ? ["the last for {$hasTail} of {$tail}"] : []),
+        ];
+        yield Finding::of(
+            CauseId::HoldTooShort,
+            Side::Files,
+            ucfirst(implode(', ', $short)).'.',
+            $short,
+            [RequirementId::CONTENT_HOLD],
+            [
+                Fix::set(
+                    $situation->part(),
+                    RequirementId::CONTENT_HOLD,
+                    'the hold',
+                    "{$hasHead}+{$hasTail}",
+                    "{$head}+{$tail}",
+                    'Hold the animation longer where it begins and ends.',
+                ),
+            ],
+        )->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -84,12 +173,23 @@ final readonly class PixelCauses implements CauseFamily
         foreach ($frames->numbers() as $number) {
             $light = ($looks[$number] ?? null)?->meanLight();
             if (count($evidence) < 10 && $light !== null) {
-                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '').'mean luminance '.Fraction::decimal($light, 4).' of white';
+                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
+                    .'mean luminance '
+                    .Fraction::decimal($light, 4)
+                    .' of white';
             }
         }
         $share = $situation->entry(RequirementId::CONTENT_BLACK)?->requirement->value->pixels->share;
-        [$one, $many] = $share === null ? ['is black', 'are black'] : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
-        yield Finding::of(CauseId::BlackFrames, Side::Files, $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.', $evidence, [RequirementId::CONTENT_BLACK])->rendering();
+        [$one, $many] = $share === null
+            ? ['is black', 'are black']
+            : ["is dark in more than {$share} % of its pixels", "are dark in more than {$share} % of their pixels"];
+        yield Finding::of(
+            CauseId::BlackFrames,
+            Side::Files,
+            $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.',
+            $evidence,
+            [RequirementId::CONTENT_BLACK],
+        )->rendering();
     }
 
     /** @return iterable<Finding> */
@@ -97,7 +197,14 @@ final readonly class PixelCauses implements CauseFamily
     {
         $frames = $this->wrong($situation, RequirementId::CONTENT_FROZEN);
         if ($frames !== null) {
-            yield Finding::of(CauseId::FrozenFrames, Side::Files, $this->which($situation, $frames, 'stands still', 'stand still').' Pixel for pixel these are the same picture.', ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"], [RequirementId::CONTENT_FROZEN])->rendering();
+            yield Finding::of(
+                CauseId::FrozenFrames,
+                Side::Files,
+                $this->which($situation, $frames, 'stands still', 'stand still')
+                    .' Pixel for pixel these are the same picture.',
+                ["the pixels of {$this->short($frames)} are the same as those of the frame before or after"],
+                [RequirementId::CONTENT_FROZEN],
+            )->rendering();
         }
     }
 
@@ -110,7 +217,10 @@ final readonly class PixelCauses implements CauseFamily
 
     private function which(Situation $situation, FrameRange $frames, string $one, string $many): string
     {
-        return ($situation->subject->isNumbered() ? $this->short($frames) : 'The picture').' '.(count($frames) > 1 ? $many : $one).'.';
+        return ($situation->subject->isNumbered() ? $this->short($frames) : 'The picture')
+            .' '
+            .(count($frames) > 1 ? $many : $one)
+            .'.';
     }
 
     private function short(FrameRange $frames): string

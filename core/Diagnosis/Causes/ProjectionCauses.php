@@ -20,7 +20,11 @@ final readonly class ProjectionCauses implements CauseFamily
     public function find(Situation $situation): iterable
     {
         $entry = $situation->entry(RequirementId::PICTURE_PROJECTION);
-        if ($entry === null || ! $situation->isUnequal(RequirementId::PICTURE_PROJECTION) || ! str_starts_with($entry->required, 'lat-long')) {
+        if (
+            $entry === null
+            || ! $situation->isUnequal(RequirementId::PICTURE_PROJECTION)
+            || ! str_starts_with($entry->required, 'lat-long')
+        ) {
             return;
         }
         $part = $situation->part();
@@ -30,12 +34,34 @@ final readonly class ProjectionCauses implements CauseFamily
             return;
         }
         if (! ProjectionShape::holds($entry->required, $size->width, $size->height)) {
-            $wanted = $situation->subject->part->single(RequirementId::PICTURE_RESOLUTION) ?? (2 * $size->height)."x{$size->height}";
-            yield Finding::of(CauseId::NotTwoToOne, $side, "A {$entry->required} picture is twice as wide as high".($entry->required === 'lat-long' ? '' : ' for each eye').", and it is {$size->spoken()}.", ["the size is {$size}"],
-                [RequirementId::PICTURE_PROJECTION, RequirementId::PICTURE_RESOLUTION, RequirementId::PICTURE_DISPLAY_ASPECT], [Fix::set($part, RequirementId::PICTURE_RESOLUTION, 'the size', (string) $size, $wanted)])->rendering($side === Side::Files);
-        } elseif ($side === Side::Files && $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none') === 'none') {
-            yield Finding::of(CauseId::SphericalNotTagged, Side::Files, 'The pictures are two to one, and nothing in them says that they are spherical.', ['no file has the mark of a lat-long picture'],
-                [RequirementId::PICTURE_PROJECTION], [Fix::retag($part, RequirementId::PICTURE_PROJECTION, 'the projection', 'none', $entry->required)]);
+            $wanted = $situation->subject->part->single(RequirementId::PICTURE_RESOLUTION)
+                ?? (2 * $size->height)."x{$size->height}";
+            yield Finding::of(
+                CauseId::NotTwoToOne,
+                $side,
+                "A {$entry->required} picture is twice as wide as high"
+                    .($entry->required === 'lat-long' ? '' : ' for each eye')
+                    .", and it is {$size->spoken()}.",
+                ["the size is {$size}"],
+                [
+                    RequirementId::PICTURE_PROJECTION,
+                    RequirementId::PICTURE_RESOLUTION,
+                    RequirementId::PICTURE_DISPLAY_ASPECT,
+                ],
+                [Fix::set($part, RequirementId::PICTURE_RESOLUTION, 'the size', (string) $size, $wanted)],
+            )->rendering($side === Side::Files);
+        } elseif (
+            $side === Side::Files
+            && $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none') === 'none'
+        ) {
+            yield Finding::of(
+                CauseId::SphericalNotTagged,
+                Side::Files,
+                'The pictures are two to one, and nothing in them says that they are spherical.',
+                ['no file has the mark of a lat-long picture'],
+                [RequirementId::PICTURE_PROJECTION],
+                [Fix::retag($part, RequirementId::PICTURE_PROJECTION, 'the projection', 'none', $entry->required)],
+            );
         }
     }
 

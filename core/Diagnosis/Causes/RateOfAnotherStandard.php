@@ -36,8 +36,23 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
             return;
         }
-        yield Finding::of(CauseId::RateOfAnotherStandard, $side, "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: ".($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard').'.'.($side === Side::Files && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''),
-            ["time.rate is {$rate}"], [RequirementId::TIME_RATE, RequirementId::TIME_DURATION], [...EntryFix::of($situation, RequirementId::TIME_RATE, 'the frame rate')->fixes, ...self::ofAnimation($situation, $asked)]);
+        yield Finding::of(
+            CauseId::RateOfAnotherStandard,
+            $side,
+            "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: "
+                .($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard')
+                .'.'
+                .(
+                    $side === Side::Files
+                    && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''
+                ),
+            ["time.rate is {$rate}"],
+            [RequirementId::TIME_RATE, RequirementId::TIME_DURATION],
+            [
+                ...EntryFix::of($situation, RequirementId::TIME_RATE, 'the frame rate')->fixes,
+                ...self::ofAnimation($situation, $asked),
+            ],
+        );
     }
 
     /** @return list<Fix> what was animated at the wrong rate has that to be set too */
@@ -45,7 +60,9 @@ final readonly class RateOfAnotherStandard implements CauseFamily
     {
         $made = $situation->inScene(RequirementId::TIME_RATE) ? $situation->scene()?->get('time.animation_rate') : null;
 
-        return $made === null || FrameRate::parse($made)->equals($asked) ? [] : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, (string) $asked)];
+        return $made === null || FrameRate::parse($made)->equals($asked)
+            ? []
+            : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, (string) $asked)];
     }
 
     private function isStandard(FrameRate $rate): bool

@@ -24,8 +24,22 @@ final readonly class RegionCauses implements CauseFamily
             $found = $situation->found(RequirementId::PICTURE_PIXEL_ASPECT) ?? '';
             $asked = $situation->entry(RequirementId::PICTURE_PIXEL_ASPECT)->required ?? '';
             if ($side === Side::Scene || $situation->isUniform(RequirementId::PICTURE_PIXEL_ASPECT)) {
-                $touches = [RequirementId::PICTURE_PIXEL_ASPECT, ...($situation->isUnequal(RequirementId::PICTURE_RESOLUTION) ? [] : [RequirementId::PICTURE_DISPLAY_ASPECT])];
-                yield Finding::of(CauseId::PixelAspectDiffers, $side, "Pixels are {$found} wide to high, and {$asked} is asked.", ["the pixel aspect is {$found}"], $touches, EntryFix::of($situation, RequirementId::PICTURE_PIXEL_ASPECT, 'the pixel aspect')->fixes);
+                $touches = [
+                    RequirementId::PICTURE_PIXEL_ASPECT,
+                    ...(
+                        $situation->isUnequal(RequirementId::PICTURE_RESOLUTION)
+                            ? []
+                            : [RequirementId::PICTURE_DISPLAY_ASPECT]
+                    ),
+                ];
+                yield Finding::of(
+                    CauseId::PixelAspectDiffers,
+                    $side,
+                    "Pixels are {$found} wide to high, and {$asked} is asked.",
+                    ["the pixel aspect is {$found}"],
+                    $touches,
+                    EntryFix::of($situation, RequirementId::PICTURE_PIXEL_ASPECT, 'the pixel aspect')->fixes,
+                );
             }
         }
     }
@@ -34,19 +48,49 @@ final readonly class RegionCauses implements CauseFamily
     private function region(Situation $situation): iterable
     {
         $part = $situation->part();
-        if (! $situation->isUnequal(RequirementId::PICTURE_REGION) || ($situation->entry(RequirementId::PICTURE_REGION)->required ?? '') !== 'full') {
+        if (
+            ! $situation->isUnequal(RequirementId::PICTURE_REGION)
+            || ($situation->entry(RequirementId::PICTURE_REGION)->required ?? '') !== 'full'
+        ) {
             return;
         }
         $found = $situation->found(RequirementId::PICTURE_REGION) ?? 'on';
-        $off = Fix::set($part, RequirementId::PICTURE_REGION, 'the render region', $found, 'full', 'Switch the render region off.');
+        $off = Fix::set(
+            $part,
+            RequirementId::PICTURE_REGION,
+            'the render region',
+            $found,
+            'full',
+            'Switch the render region off.',
+        );
         if ($situation->side(RequirementId::PICTURE_REGION) === Side::Scene) {
-            yield Finding::of(CauseId::RegionLeftOn, Side::Scene, 'A render region is on'.($found === 'on' ? '' : " ({$found})").': only that part of the picture would be rendered.', ["picture.region is {$found}"], [RequirementId::PICTURE_REGION], [$off]);
+            yield Finding::of(
+                CauseId::RegionLeftOn,
+                Side::Scene,
+                'A render region is on'
+                    .($found === 'on' ? '' : " ({$found})")
+                    .': only that part of the picture would be rendered.',
+                ["picture.region is {$found}"],
+                [RequirementId::PICTURE_REGION],
+                [$off],
+            );
         } elseif ($situation->isUniform(RequirementId::PICTURE_REGION)) {
             $surround = $situation->shared(static fn (MediaFacts $f): ?string => $f->region) === 'full';
             $says = $surround
                 ? "A render region was left on: every frame is empty around the same outline, {$found}."
                 : "A render region was left on: every frame holds the same smaller window, {$found}.";
-            yield Finding::of(CauseId::RegionLeftOn, Side::Files, $says, [$surround ? 'in every whole frame what lies around it is of one colour, or transparent' : "the data window is {$found} in every whole file"], [RequirementId::PICTURE_REGION], [$off])->rendering();
+            yield Finding::of(
+                CauseId::RegionLeftOn,
+                Side::Files,
+                $says,
+                [
+                    $surround
+                        ? 'in every whole frame what lies around it is of one colour, or transparent'
+                        : "the data window is {$found} in every whole file",
+                ],
+                [RequirementId::PICTURE_REGION],
+                [$off],
+            )->rendering();
         }
     }
 }

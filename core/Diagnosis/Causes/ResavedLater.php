@@ -32,24 +32,43 @@ final readonly class ResavedLater implements CauseFamily
             foreach (array_keys($differ) as $fact) {
                 $lines = [...$lines, ...MidwayChangeCauses::LINES[$fact]];
             }
-            $lines = array_values(array_filter(array_unique([...$lines, RequirementId::CONTENT_UNIFORM]), $situation->inFiles(...)));
+            $lines = array_values(
+                array_filter(array_unique([...$lines, RequirementId::CONTENT_UNIFORM]), $situation->inFiles(...)),
+            );
             if ($lines === [] || ! $frames->covers(self::wrongIn($situation, $lines))) {
                 continue;
             }
             $says = [];
             foreach ($differ as $fact => [$usual, $own]) {
-                $says[] = "{$fact} ".($own === '' ? 'not told' : $own).' instead of '.($usual === '' ? 'not told' : $usual);
+                $says[] = "{$fact} "
+                    .($own === '' ? 'not told' : $own)
+                    .' instead of '
+                    .($usual === '' ? 'not told' : $usual);
             }
             [$fixes, $render] = self::mended($situation, $lines);
-            yield Finding::of(CauseId::ResavedLater, Side::Files, mb_strimwidth((string) $frames, 0, 90, '…').(count($frames) === 1 ? ' was' : ' were').' worked on after the render: '.implode(', ', $says).', and newer than all others.',
-                ["{$frames}: ".implode(', ', $says), 'written after every other frame'], $lines, $fixes)->rendering($render);
+            yield Finding::of(
+                CauseId::ResavedLater,
+                Side::Files,
+                mb_strimwidth((string) $frames, 0, 90, '…')
+                    .(count($frames) === 1 ? ' was' : ' were')
+                    .' worked on after the render: '
+                    .implode(', ', $says)
+                    .', and newer than all others.',
+                ["{$frames}: ".implode(', ', $says), 'written after every other frame'],
+                $lines,
+                $fixes,
+            )->rendering($render);
         }
     }
 
     /** @param  list<string>  $lines */
     private static function wrongIn(Situation $situation, array $lines): FrameRange
     {
-        return array_reduce($lines, static fn (FrameRange $all, string $id): FrameRange => $all->plus($situation->wrong($id)), FrameRange::none());
+        return array_reduce(
+            $lines,
+            static fn (FrameRange $all, string $id): FrameRange => $all->plus($situation->wrong($id)),
+            FrameRange::none(),
+        );
     }
 
     /**
@@ -101,7 +120,12 @@ final readonly class ResavedLater implements CauseFamily
         $numbers = array_map(static fn (int $i): int => $pass->frames->numbers[$i], $few);
         // what stands at the end is newer anyway
         $atTheEnd = min([PHP_INT_MAX, ...$numbers]) > $pass->frames->numbers[$most[count($most) - 1]];
-        if (count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most) || $atTheEnd || $oldest <= $latest) {
+        if (
+            count($few) > max(self::FEW, intdiv(count($most), 10))
+            || count($few) * 2 >= count($most)
+            || $atTheEnd
+            || $oldest <= $latest
+        ) {
             return null;
         }
         $usual = MidwayChangeCauses::facts($pass->frames->factsAt($most[0]));

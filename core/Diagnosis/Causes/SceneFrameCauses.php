@@ -20,7 +20,13 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class SceneFrameCauses
 {
-    private const TOUCHES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION, RequirementId::TIME_EXTENT, RequirementId::TIME_STEP];
+    private const TOUCHES = [
+        RequirementId::TIME_RANGE,
+        RequirementId::TIME_COUNT,
+        RequirementId::TIME_DURATION,
+        RequirementId::TIME_EXTENT,
+        RequirementId::TIME_STEP,
+    ];
 
     private FrameRange $expected;
 
@@ -39,7 +45,10 @@ final readonly class SceneFrameCauses
         $expected = $situation->subject->expected;
         if ($scene !== null && $expected !== null && ! $expected->isEmpty()) {
             yield from (new self($situation, $scene, $expected))->all();
-        } elseif ($scene?->get(RequirementId::TIME_EXTENT) === 'one' && $situation->inScene(RequirementId::TIME_COUNT)) {
+        } elseif (
+            $scene?->get(RequirementId::TIME_EXTENT) === 'one'
+            && $situation->inScene(RequirementId::TIME_COUNT)
+        ) {
             yield self::oneFrame($situation, null);
         }
     }
@@ -47,9 +56,23 @@ final readonly class SceneFrameCauses
     private static function oneFrame(Situation $situation, ?FrameRange $expected): Finding
     {
         $asked = $expected === null ? '.' : ', and '.count($expected).' are asked.';
-        $fix = Fix::set($situation->part(), RequirementId::TIME_EXTENT, 'what is rendered', 'one', 'listed', 'Set what is rendered to the listed range; it is one frame.');
+        $fix = Fix::set(
+            $situation->part(),
+            RequirementId::TIME_EXTENT,
+            'what is rendered',
+            'one',
+            'listed',
+            'Set what is rendered to the listed range; it is one frame.',
+        );
 
-        return Finding::of(CauseId::SingleFrameMode, Side::Scene, "The scene is told to render one frame{$asked}", ['time.extent is one'], self::TOUCHES, [$fix])->asAlternative();
+        return Finding::of(
+            CauseId::SingleFrameMode,
+            Side::Scene,
+            "The scene is told to render one frame{$asked}",
+            ['time.extent is one'],
+            self::TOUCHES,
+            [$fix],
+        )->asAlternative();
     }
 
     /** @return iterable<Finding> */
@@ -72,13 +95,23 @@ final readonly class SceneFrameCauses
         // the mistakes of a range are weighed as they would be without the step, and without the one frame
         $rangeWrong = ! $listed->equals($this->expected->span()) && ! $listed->every($asked)->equals($this->expected);
         if ($step !== $asked) {
-            yield $this->ownLine($this->step($step, $asked), $one || $rangeWrong, $one ? [RequirementId::TIME_STEP, RequirementId::TIME_RANGE] : $touches);
+            yield $this->ownLine(
+                $this->step($step, $asked),
+                $one || $rangeWrong,
+                $one ? [RequirementId::TIME_STEP, RequirementId::TIME_RANGE] : $touches,
+            );
         }
         if (! $rangeWrong) {
             return;
         }
         foreach ($whole ? $this->wholeTimeline($listed) : $this->ranges($listed) as $finding) {
-            yield $one || $step !== $asked ? $this->ownLine($finding, true, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION]) : $finding;
+            yield $one || $step !== $asked
+                ? $this->ownLine(
+                    $finding,
+                    true,
+                    [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION],
+                )
+                : $finding;
         }
     }
 
@@ -106,7 +139,14 @@ final readonly class SceneFrameCauses
             $says = 'The scene renders every frame, and every '.Text::ordinal($asked).' is asked.';
         }
 
-        return Finding::of(CauseId::StepLeftOn, Side::Scene, $says, ["time.step is {$step}"], self::TOUCHES, [Fix::set($this->situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $asked)])->asAlternative();
+        return Finding::of(
+            CauseId::StepLeftOn,
+            Side::Scene,
+            $says,
+            ["time.step is {$step}"],
+            self::TOUCHES,
+            [Fix::set($this->situation->part(), RequirementId::TIME_STEP, 'the step', (string) $step, (string) $asked)],
+        )->asAlternative();
     }
 
     /** @return iterable<Finding> */
@@ -114,15 +154,39 @@ final readonly class SceneFrameCauses
     {
         $part = $this->situation->part();
         $fixes = [
-            Fix::set($part, RequirementId::TIME_EXTENT, 'what is rendered', 'whole', 'listed', 'Set what is rendered to the listed range; it is the whole timeline.'),
-            ...($this->scene->listedRange()?->equals($this->expected->span()) === true ? [] : [$this->setRange($this->scene->listedRange())]),
+            Fix::set(
+                $part,
+                RequirementId::TIME_EXTENT,
+                'what is rendered',
+                'whole',
+                'listed',
+                'Set what is rendered to the listed range; it is the whole timeline.',
+            ),
+            ...(
+                $this->scene->listedRange()?->equals($this->expected->span()) === true
+                    ? []
+                    : [$this->setRange($this->scene->listedRange())]
+            ),
         ];
-        yield Finding::of(CauseId::RangeSetOtherwise, Side::Scene, "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.", ["time.extent is whole, and the timeline {$timeline}"], self::TOUCHES, $fixes)->asAlternative();
+        yield Finding::of(
+            CauseId::RangeSetOtherwise,
+            Side::Scene,
+            "The scene renders its whole timeline, {$timeline}, and {$this->expected} is asked.",
+            ["time.extent is whole, and the timeline {$timeline}"],
+            self::TOUCHES,
+            $fixes,
+        )->asAlternative();
     }
 
     private function setRange(?FrameRange $listed): Fix
     {
-        return Fix::set($this->situation->part(), RequirementId::TIME_RANGE, 'the range', $listed === null ? null : (string) $listed, (string) $this->expected->span());
+        return Fix::set(
+            $this->situation->part(),
+            RequirementId::TIME_RANGE,
+            'the range',
+            $listed === null ? null : (string) $listed,
+            (string) $this->expected->span(),
+        );
     }
 
     /**
@@ -136,23 +200,44 @@ final readonly class SceneFrameCauses
         $fix = [$this->setRange($listed)];
         $seen = ["time.range is {$listed}"];
         $part = $this->situation->subject->part;
-        $finding = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of($id, Side::Scene, $says, [...$seen, ...($more === null ? [] : [$more])], self::TOUCHES, $fix)->asAlternative();
+        $finding = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of(
+            $id,
+            Side::Scene,
+            $says,
+            [...$seen, ...($more === null ? [] : [$more])],
+            self::TOUCHES,
+            $fix,
+        )->asAlternative();
         $starting = $this->isStarting($listed);
         if ($starting) {
-            yield $finding(CauseId::RangeNeverSet, "The range was never set: {$listed} is what an untouched scene shows.", "{$listed} is listed as a starting value");
+            yield $finding(
+                CauseId::RangeNeverSet,
+                "The range was never set: {$listed} is what an untouched scene shows.",
+                "{$listed} is listed as a starting value",
+            );
         }
         [$head, $tail] = $part->handles();
         $cut = $part->cutRange($this->scene->timeline);
         if ($cut !== null && $head + $tail > 0 && $listed->equals($cut->span())) {
-            yield $finding(CauseId::HandlesLeftOut, "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.");
+            yield $finding(
+                CauseId::HandlesLeftOut,
+                "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.",
+            );
         }
         [$more, $after] = [$expected->first() - $listed->first(), $listed->last() - $expected->last()];
         if ($more > 0 && $more === $after) {
-            yield $finding(CauseId::HandlesNotAsked, "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.");
+            yield $finding(
+                CauseId::HandlesNotAsked,
+                "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.",
+            );
         }
         $timeline = $this->scene->timeline;
         if ($timeline !== null && $timeline->span()->equals($expected) && ! $listed->covers($timeline)) {
-            yield $finding(CauseId::RangeShortOfTimeline, "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.", "its timeline is {$timeline}");
+            yield $finding(
+                CauseId::RangeShortOfTimeline,
+                "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.",
+                "its timeline is {$timeline}",
+            );
         }
         yield from $this->placed($listed, $expected, $starting, $finding);
     }
@@ -165,11 +250,22 @@ final readonly class SceneFrameCauses
     {
         $shift = $expected->first() - $listed->first();
         if (! $starting && $shift !== 0 && count($listed) > 1 && $listed->shifted($shift)->equals($expected)) {
-            yield $finding(CauseId::NumberedFromElsewhere, "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.");
+            yield $finding(
+                CauseId::NumberedFromElsewhere,
+                "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.",
+            );
         }
         $missing = $expected->minus($listed);
-        if (count($missing) === 1 && count($expected) > 2 && $expected->covers($listed) && in_array($missing->first(), [$expected->first(), $expected->last()], true)) {
-            yield $finding(CauseId::LastFrameLeftOut, "Only frame {$missing} is left out: {$listed} instead of {$expected}.");
+        if (
+            count($missing) === 1
+            && count($expected) > 2
+            && $expected->covers($listed)
+            && in_array($missing->first(), [$expected->first(), $expected->last()], true)
+        ) {
+            yield $finding(
+                CauseId::LastFrameLeftOut,
+                "Only frame {$missing} is left out: {$listed} instead of {$expected}.",
+            );
         }
         yield $finding(CauseId::RangeSetOtherwise, "The range is set to {$listed}, and {$expected} is asked.");
     }

@@ -22,22 +22,54 @@ final readonly class SizeCapCause implements CauseFamily
     {
         $cap = $situation->entry(RequirementId::FORMAT_FILE_SIZE)?->requirement->value->max;
         $found = $situation->found(RequirementId::FORMAT_FILE_SIZE);
-        if ($cap === null || $found === null || ! $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE) || (int) $found <= (int) $cap) {
+        if (
+            $cap === null
+            || $found === null
+            || ! $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE)
+            || (int) $found <= (int) $cap
+        ) {
             return;
         }
         $side = $situation->side(RequirementId::FORMAT_FILE_SIZE);
         $scene = $situation->scene();
         $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
-        $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie() ? null : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
+        $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie()
+            ? null
+            : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
         $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
         // where a bit rate is asked as well, the smaller of the two does for both
         $fits = $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
-        $says = ($side === Side::Scene ? 'The file would have ' : 'A file has ').ByteSize::of((int) $found).', and at most '.ByteSize::of((int) $cap).' are asked'
+        $says = ($side === Side::Scene ? 'The file would have ' : 'A file has ')
+            .ByteSize::of((int) $found)
+            .', and at most '
+            .ByteSize::of((int) $cap)
+            .' are asked'
             .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
         $fixes = $side === Side::Scene && $fits !== null
-            ? [Fix::set($situation->part(), RequirementId::FORMAT_BIT_RATE, 'the bit rate', $scene?->get(RequirementId::FORMAT_BIT_RATE), (string) $fits->bits, "Set the bit rate to {$fits}, in two passes.")]
-            : EntryFix::of($situation, RequirementId::FORMAT_FILE_SIZE, 'a file size of at most', (string) ByteSize::of((int) $cap))->fixes;
-        yield Finding::of(CauseId::OverSizeCap, $side, $says, ["format.file_size is {$found}"], self::touches($situation, $fits), $fixes);
+            ? [
+                Fix::set(
+                    $situation->part(),
+                    RequirementId::FORMAT_BIT_RATE,
+                    'the bit rate',
+                    $scene?->get(RequirementId::FORMAT_BIT_RATE),
+                    (string) $fits->bits,
+                    "Set the bit rate to {$fits}, in two passes.",
+                ),
+            ]
+            : EntryFix::of(
+                $situation,
+                RequirementId::FORMAT_FILE_SIZE,
+                'a file size of at most',
+                (string) ByteSize::of((int) $cap),
+            )->fixes;
+        yield Finding::of(
+            CauseId::OverSizeCap,
+            $side,
+            $says,
+            ["format.file_size is {$found}"],
+            self::touches($situation, $fits),
+            $fixes,
+        );
     }
 
     /**
@@ -48,9 +80,15 @@ final readonly class SizeCapCause implements CauseFamily
     private static function touches(Situation $situation, ?BitRate $fits): array
     {
         $ask = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value;
-        $both = $fits !== null && $ask?->max !== null && $situation->isUnequal(RequirementId::FORMAT_BIT_RATE) && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE) && $fits->bits >= (int) ($ask->min ?? 0);
+        $both = $fits !== null
+            && $ask?->max !== null
+            && $situation->isUnequal(RequirementId::FORMAT_BIT_RATE)
+            && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE)
+            && $fits->bits >= (int) ($ask->min ?? 0);
 
-        return $both ? [RequirementId::FORMAT_FILE_SIZE, RequirementId::FORMAT_BIT_RATE] : [RequirementId::FORMAT_FILE_SIZE];
+        return $both
+            ? [RequirementId::FORMAT_FILE_SIZE, RequirementId::FORMAT_BIT_RATE]
+            : [RequirementId::FORMAT_FILE_SIZE];
     }
 
     /** Whether the size that is too large is told as the cause of the bit rate, so that it is set once. */
@@ -59,7 +97,12 @@ final readonly class SizeCapCause implements CauseFamily
         $cap = $situation->entry(RequirementId::FORMAT_FILE_SIZE)?->requirement->value->max;
         $found = $situation->found(RequirementId::FORMAT_FILE_SIZE);
 
-        return $cap !== null && $found !== null && $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE) && (int) $found > (int) $cap && $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max !== null
-            && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE) && ! $situation->inFiles(RequirementId::FORMAT_FILE_SIZE);
+        return $cap !== null
+            && $found !== null
+            && $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE)
+            && (int) $found > (int) $cap
+            && $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max !== null
+            && ! $situation->inFiles(RequirementId::FORMAT_BIT_RATE)
+                && ! $situation->inFiles(RequirementId::FORMAT_FILE_SIZE);
     }
 }

@@ -15,7 +15,11 @@ use PlainLedger\Core\Specification\RequirementId;
 /** `audio-missing`, `audio-not-asked`, `audio-format-differs`. */
 final readonly class SoundCauses implements CauseFamily
 {
-    private const FORMAT = [RequirementId::AUDIO_SAMPLE_RATE => 'the sound rate', RequirementId::AUDIO_BIT_DEPTH => 'the sound depth', RequirementId::AUDIO_CHANNELS => 'the sound channels'];
+    private const FORMAT = [
+        RequirementId::AUDIO_SAMPLE_RATE => 'the sound rate',
+        RequirementId::AUDIO_BIT_DEPTH => 'the sound depth',
+        RequirementId::AUDIO_CHANNELS => 'the sound channels',
+    ];
 
     public function find(Situation $situation): iterable
     {
@@ -24,12 +28,31 @@ final readonly class SoundCauses implements CauseFamily
             $missing = ($situation->entry(RequirementId::AUDIO_PRESENCE)->required ?? '') === 'required';
             $side = $situation->side(RequirementId::AUDIO_PRESENCE);
             [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
-            yield Finding::of($missing ? CauseId::AudioMissing : CauseId::AudioNotAsked, $side, $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.', ["audio.presence is {$from}"], [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
-                $side === Side::Scene ? [Fix::set($part, RequirementId::AUDIO_PRESENCE, 'the sound output', $from, $to, $missing ? 'Switch the sound output on.' : 'Switch the sound output off.')] : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes);
+            yield Finding::of(
+                $missing ? CauseId::AudioMissing : CauseId::AudioNotAsked,
+                $side,
+                $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.',
+                ["audio.presence is {$from}"],
+                [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
+                $side === Side::Scene
+                    ? [
+                        Fix::set(
+                            $part,
+                            RequirementId::AUDIO_PRESENCE,
+                            'the sound output',
+                            $from,
+                            $to,
+                            $missing ? 'Switch the sound output on.' : 'Switch the sound output off.',
+                        ),
+                    ]
+                    : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes,
+            );
 
             return;
         }
-        $unequal = array_values(array_filter(array_keys(self::FORMAT), static fn (string $id): bool => $situation->isUnequal($id)));
+        $unequal = array_values(
+            array_filter(array_keys(self::FORMAT), static fn (string $id): bool => $situation->isUnequal($id)),
+        );
         if ($unequal === []) {
             return;
         }
@@ -41,6 +64,13 @@ final readonly class SoundCauses implements CauseFamily
             $says[] = lcfirst($situation->label($id))." is {$found}, and {$asked} is asked";
             $fixes = [...$fixes, ...EntryFix::of($situation, $id, self::FORMAT[$id])->fixes];
         }
-        yield Finding::of(CauseId::AudioFormatDiffers, $situation->side($unequal[0]), ucfirst(implode('; ', $says)).'.', array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal), $unequal, $fixes);
+        yield Finding::of(
+            CauseId::AudioFormatDiffers,
+            $situation->side($unequal[0]),
+            ucfirst(implode('; ', $says)).'.',
+            array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal),
+            $unequal,
+            $fixes,
+        );
     }
 }

@@ -38,18 +38,29 @@ final readonly class ValueDiffers
             $id === RequirementId::FORMAT_KIND && $situation->inFiles($id) => $this->otherKind($situation, $found),
             default => $mending->fixes,
         };
-        $says = $this->says($situation, $entry, $found).$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
+        $says = $this->says($situation, $entry, $found)
+            .$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
         $render = $mending->render || ($id === RequirementId::FORMAT_KIND && $fixes === [] && $situation->inFiles($id));
 
-        return Finding::of(CauseId::ValueDiffers, $situation->side($id), $says, ["{$id} is ".($found === '' ? 'empty' : $found)], $touches, $fixes)->rendering($render);
+        return Finding::of(
+            CauseId::ValueDiffers,
+            $situation->side($id),
+            $says,
+            ["{$id} is ".($found === '' ? 'empty' : $found)],
+            $touches,
+            $fixes,
+        )->rendering($render);
     }
 
     private function says(Situation $situation, Entry $entry, string $found): string
     {
         $label = $entry->requirement->descriptor->label;
-        $asked = $entry->id() === RequirementId::NAMING_PATTERN ? $situation->asTyped(RequirementId::NAMING_PATTERN) : $entry->required;
+        $asked = $entry->id() === RequirementId::NAMING_PATTERN
+            ? $situation->asTyped(RequirementId::NAMING_PATTERN)
+            : $entry->required;
         if ($entry->id() === 'time.frame_in_header') {
-            return "The header of {$this->brief($situation->wrong($entry->id()))} tells another frame number than the name: {$found}. Somebody has renamed or copied these files.";
+            return "The header of {$this->brief($situation->wrong($entry->id()))} tells another frame number than "
+                ."the name: {$found}. Somebody has renamed or copied these files.";
         }
         $values = [];
         foreach ($situation->inFiles($entry->id()) ? $entry->files->runs ?? [] : [] as $run) {
@@ -61,7 +72,9 @@ final readonly class ValueDiffers
         $all = $situation->subject->onlyPass()?->relevant();
         $partly = $values !== [] && ! $wrong->isEmpty() && $all !== null && ! $wrong->covers($all);
 
-        return $partly ? "{$label} is ".Text::series($values).", and {$asked} is asked." : "{$label} is ".($found === '' ? 'not set' : $found).", and {$asked} is asked.";
+        return $partly
+            ? "{$label} is ".Text::series($values).", and {$asked} is asked."
+            : "{$label} is ".($found === '' ? 'not set' : $found).", and {$asked} is asked.";
     }
 
     /** @param  list<Fix>  $fixes */
@@ -72,8 +85,15 @@ final readonly class ValueDiffers
         }
         $count = $situation->entry(RequirementId::TIME_COUNT);
         $expected = $situation->subject->expected;
-        if ($count !== null && $id === RequirementId::TIME_COUNT && $expected !== null && ! $count->requirement->value->admitsNumber((string) count($expected))) {
-            return ' No work mends this: the range that is asked has '.Text::count(count($expected), 'frame').' itself.';
+        if (
+            $count !== null
+            && $id === RequirementId::TIME_COUNT
+            && $expected !== null
+            && ! $count->requirement->value->admitsNumber((string) count($expected))
+        ) {
+            return ' No work mends this: the range that is asked has '
+                .Text::count(count($expected), 'frame')
+                .' itself.';
         }
 
         return '';
@@ -92,11 +112,30 @@ final readonly class ValueDiffers
         if ($part->delivers === Delivers::Movie) {
             return EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
         }
-        if ($kind === null || $asked === null || ! $kind->losesNothing() || $situation->isUnequal(RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS)) {
+        if (
+            $kind === null
+            || $asked === null
+            || ! $kind->losesNothing()
+            || $situation->isUnequal(
+                RequirementId::FORMAT_BIT_DEPTH,
+                RequirementId::FORMAT_SAMPLE,
+                RequirementId::FORMAT_ALPHA,
+                RequirementId::FORMAT_CHANNELS,
+            )
+        ) {
             return [];
         }
 
-        return [Fix::encode($part->name, RequirementId::FORMAT_KIND, 'the format', $found, $asked->value, $situation->framesOf(RequirementId::FORMAT_KIND))];
+        return [
+            Fix::encode(
+                $part->name,
+                RequirementId::FORMAT_KIND,
+                'the format',
+                $found,
+                $asked->value,
+                $situation->framesOf(RequirementId::FORMAT_KIND),
+            ),
+        ];
     }
 
     /**
@@ -107,9 +146,15 @@ final readonly class ValueDiffers
     private function range(Situation $situation): array
     {
         if (! $situation->inFiles(RequirementId::TIME_RANGE) && ! $situation->inFiles(RequirementId::TIME_COUNT)) {
-            $id = $situation->isUnequal(RequirementId::TIME_RANGE) ? RequirementId::TIME_RANGE : RequirementId::TIME_COUNT;
+            $id = $situation->isUnequal(RequirementId::TIME_RANGE)
+                ? RequirementId::TIME_RANGE
+                : RequirementId::TIME_COUNT;
 
-            return EntryFix::of($situation, $id, $id === RequirementId::TIME_RANGE ? 'the range' : 'the frame count')->fixes;
+            return EntryFix::of(
+                $situation,
+                $id,
+                $id === RequirementId::TIME_RANGE ? 'the range' : 'the frame count',
+            )->fixes;
         }
 
         return [];

@@ -75,7 +75,9 @@ final class ExrDecoder implements Decoder
             $at += $width * ($type === 1 ? 1 : 2);
         }
         $grey = $places['Y'] ?? null;
-        $colour = isset($places['R'], $places['G'], $places['B']) ? [$places['B'], $places['G'], $places['R']] : ($grey === null ? null : [$grey, $grey, $grey]);
+        $colour = isset($places['R'], $places['G'], $places['B'])
+            ? [$places['B'], $places['G'], $places['R']]
+            : ($grey === null ? null : [$grey, $grey, $grey]);
         if ($colour === null) {
             throw PixelsRefused::because('it has no colour channels of its own');
         }
@@ -106,7 +108,14 @@ final class ExrDecoder implements Decoder
         }
         if ($line * $part->height() > self::MOST_UNPACKED || $line * $part->linesPerChunk() > self::LARGEST_CHUNK) {
             $all = (string) ByteSize::of($line * $part->height());
-            throw FileTooLarge::of(number_format($part->width()).' × '.number_format($part->height()).' pixels in '.count($part->channels)." channels, {$all} unpacked");
+            throw FileTooLarge::of(
+                number_format($part->width())
+                    .' × '
+                    .number_format($part->height())
+                    .' pixels in '
+                    .count($part->channels)
+                    ." channels, {$all} unpacked",
+            );
         }
     }
 
@@ -115,7 +124,10 @@ final class ExrDecoder implements Decoder
         $why = match (true) {
             $file->multiPart || $part->isTiled() || $part->deep => 'it is tiled, deep, or of several parts',
             $part->compression > 3 => "what is packed by {$part->compressionName()} is not unpacked here",
-            array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) !== [] => 'its channels are not all of one size',
+            array_filter(
+                $part->sampling,
+                static fn (array $s): bool => $s !== [1, 1],
+            ) !== [] => 'its channels are not all of one size',
             in_array(0, $part->channels, true) => 'it holds whole numbers',
             default => null,
         };
@@ -202,7 +214,10 @@ final class ExrDecoder implements Decoder
     private function line(ExrBlock $block, int $from, int $width, array $colour): string
     {
         [$blue, $green, $red] = array_map(fn (array $place): array => $this->table($place[1]), $colour);
-        [$b, $g, $r] = array_map(static fn (array $place): array => self::values($block, $from, $width, $place), $colour);
+        [$b, $g, $r] = array_map(
+            static fn (array $place): array => self::values($block, $from, $width, $place),
+            $colour,
+        );
         $line = '';
         foreach ($b as $x => $value) {
             $line .= $blue[$value].$green[$g[$x]].$red[$r[$x]];
@@ -254,7 +269,9 @@ final class ExrDecoder implements Decoder
         $exponent = $bits >> 10 & 31;
         $fraction = $bits & 1023;
         $value = match ($exponent) {
-            0 => $fraction * 2 ** -24, 31 => $fraction === 0 ? INF : NAN, default => (1024 + $fraction) * 2 ** ($exponent - 25),
+            0 => $fraction * 2 ** -24,
+            31 => $fraction === 0 ? INF : NAN,
+            default => (1024 + $fraction) * 2 ** ($exponent - 25),
         };
 
         return self::clamped($bits & 0x8000 ? -$value : $value);

@@ -13,7 +13,12 @@ final readonly class ExrPixels implements Pixels
      * @param  list<string>  $lines  from the top: blue, green and red of each pixel
      * @param  list<string>  $coverage  alpha of each pixel; empty where there is none
      */
-    public function __construct(private int $width, private int $height, private array $lines, private array $coverage) {}
+    public function __construct(
+        private int $width,
+        private int $height,
+        private array $lines,
+        private array $coverage,
+    ) {}
 
     public function width(): int
     {
@@ -32,7 +37,12 @@ final readonly class ExrPixels implements Pixels
         }
         $line = $this->lines[$y];
 
-        return [ord($line[3 * $x + 2]), ord($line[3 * $x + 1]), ord($line[3 * $x]), isset($this->coverage[$y]) ? ord($this->coverage[$y][$x]) : 255];
+        return [
+            ord($line[3 * $x + 2]),
+            ord($line[3 * $x + 1]),
+            ord($line[3 * $x]),
+            isset($this->coverage[$y]) ? ord($this->coverage[$y][$x]) : 255,
+        ];
     }
 
     public function lines(int $many, ?int $ground = null): iterable
@@ -79,7 +89,24 @@ final readonly class ExrPixels implements Pixels
     {
         $fill = str_repeat("\0", (4 - 3 * $this->width % 4) % 4);
         $pixels = implode($fill, array_reverse($this->lines)).$fill;
-        $header = 'BM'.pack('VvvVVVVvvVVVVVV', 54 + strlen($pixels), 0, 0, 54, 40, $this->width, $this->height, 1, 24, 0, strlen($pixels), 0, 0, 0, 0);
+        $header = 'BM'.pack(
+            'VvvVVVVvvVVVVVV',
+            54 + strlen($pixels),
+            0,
+            0,
+            54,
+            40,
+            $this->width,
+            $this->height,
+            1,
+            24,
+            0,
+            strlen($pixels),
+            0,
+            0,
+            0,
+            0,
+        );
         $image = imagecreatefromstring($header.$pixels);
         if ($image === false) {
             throw PixelsRefused::because('there is no memory for it');

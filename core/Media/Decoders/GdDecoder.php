@@ -53,7 +53,9 @@ final readonly class GdDecoder implements Decoder
         // each scan goes over the whole picture once more; a few of these marks may be a preview's in the header
         $scans = $facts->kind === Kind::Jpeg ? substr_count($bytes, self::SCAN) : 0;
         if ($scans > self::MOST_SCANS || $scans * $width * $height > self::MOST_PASSED) {
-            throw FileTooLarge::of(number_format($scans).' scans of '.number_format($width).' × '.number_format($height).' pixels');
+            throw FileTooLarge::of(
+                number_format($scans).' scans of '.number_format($width).' × '.number_format($height).' pixels',
+            );
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {

@@ -29,7 +29,12 @@ final readonly class GdPixels implements Pixels
         $colour = (int) imagecolorat($this->image, $x, $y);
 
         // gd keeps alpha in seven bits, and turned about
-        return [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255, (int) round(255 - ($colour >> 24 & 127) * 255 / 127)];
+        return [
+            $colour >> 16 & 255,
+            $colour >> 8 & 255,
+            $colour & 255,
+            (int) round(255 - ($colour >> 24 & 127) * 255 / 127),
+        ];
     }
 
     public function lines(int $many, ?int $ground = null): iterable
@@ -68,13 +73,21 @@ final readonly class GdPixels implements Pixels
         $line = 3 * imagesx($image);
         $lines = array_reverse(str_split($bytes, max(1, $line + (4 - $line % 4) % 4)));
 
-        return implode('', $line % 4 === 0 ? $lines : array_map(static fn (string $padded): string => substr($padded, 0, $line), $lines));
+        return implode(
+            '',
+            $line % 4 === 0
+                ? $lines
+                : array_map(static fn (string $padded): string => substr($padded, 0, $line), $lines),
+        );
     }
 
     public function thumbnail(int $longest): string
     {
         $scale = min(1, $longest / max($this->width(), $this->height()));
-        [$width, $height] = [max(1, (int) round($this->width() * $scale)), max(1, (int) round($this->height() * $scale))];
+        [$width, $height] = [
+            max(1, (int) round($this->width() * $scale)),
+            max(1, (int) round($this->height() * $scale)),
+        ];
         $small = imagecreatetruecolor($width, $height);
         if ($small === false) {
             throw PixelsRefused::because('there is no memory for it');

@@ -28,14 +28,19 @@ final readonly class PictureDecoder implements Decoder
     /** Whether such a file can most likely be shown; only decoding it tells for certain. */
     public function shows(MediaFacts $facts): bool
     {
-        return $facts->isWhole() && $facts->kind !== null && $this->decodes($facts->kind) && ($facts->kind !== Kind::Exr || in_array($facts->compression, ['none', 'rle', 'zips', 'zip'], true));
+        return $facts->isWhole()
+            && $facts->kind !== null
+            && $this->decodes($facts->kind)
+            && ($facts->kind !== Kind::Exr || in_array($facts->compression, ['none', 'rle', 'zips', 'zip'], true));
     }
 
     public function decode(ByteSource $source, MediaFacts $facts): Pixels
     {
         $decoder = $facts->kind === null ? null : $this->of($facts->kind);
 
-        return $decoder === null ? throw PixelsRefused::because('its kind is not decoded here') : $decoder->decode($source, $facts);
+        return $decoder === null
+            ? throw PixelsRefused::because('its kind is not decoded here')
+            : $decoder->decode($source, $facts);
     }
 
     public function tellsApart(ByteSource $source, MediaFacts $facts): ?string

@@ -24,7 +24,10 @@ final readonly class Exif
         $density = self::ratio($block, $main[0x011A] ?? null, $order);
         $colour = null;
         $below = self::value($block, $main[0x8769] ?? null, $order);
-        if ($below !== null && self::value($block, self::entries($block, $below, $order)[0xA001] ?? null, $order) === 1) {
+        if (
+            $below !== null
+            && self::value($block, self::entries($block, $below, $order)[0xA001] ?? null, $order) === 1
+        ) {
             $colour = 'srgb';
         }
         if ($density === null || ! in_array($unit, [2, 3], true)) {
@@ -39,10 +42,15 @@ final readonly class Exif
     private static function entries(string $block, int $at, string $order): array
     {
         $entries = [];
-        $count = $at < 8 || $at + 2 > strlen($block) ? 0 : min(self::MOST_ENTRIES, self::number($block, $at, 2, $order));
+        $count = $at < 8 || $at + 2 > strlen($block)
+            ? 0
+            : min(self::MOST_ENTRIES, self::number($block, $at, 2, $order));
         for ($i = 0; $i < $count && $at + 14 + 12 * $i <= strlen($block); $i++) {
             $entry = $at + 2 + 12 * $i;
-            $entries[self::number($block, $entry, 2, $order)] = [self::number($block, $entry + 2, 2, $order), $entry + 8];
+            $entries[self::number($block, $entry, 2, $order)] = [
+                self::number($block, $entry + 2, 2, $order),
+                $entry + 8,
+            ];
         }
 
         return $entries;
@@ -57,7 +65,9 @@ final readonly class Exif
 
         // a short or a long; nothing else is a plain number here
         return match ($entry[0]) {
-            3 => self::number($block, $entry[1], 2, $order), 4 => self::number($block, $entry[1], 4, $order), default => null,
+            3 => self::number($block, $entry[1], 2, $order),
+            4 => self::number($block, $entry[1], 4, $order),
+            default => null,
         };
     }
 

@@ -86,7 +86,9 @@ final readonly class ExrChunks
         }
         $bytes = 0;
         foreach ($this->file->parts as $part) {
-            $bytes += in_array($part->compression, [2, 3], true) ? self::bytesOfPixel($part) * $part->width() * $part->height() : 0;
+            $bytes += in_array($part->compression, [2, 3], true)
+                ? self::bytesOfPixel($part) * $part->width() * $part->height()
+                : 0;
         }
         if ($bytes > self::MOST_UNPACKED) {
             throw FileTooLarge::of((string) ByteSize::of($bytes).' unpacked');
@@ -108,10 +110,14 @@ final readonly class ExrChunks
     {
         foreach ($offsets as $i => $offset) {
             if ($offset === 0) {
-                throw FileDamaged::cutShort('the offset table is incomplete from chunk '.($before + $i).' on: the file was not finished');
+                throw FileDamaged::cutShort(
+                    'the offset table is incomplete from chunk '.($before + $i).' on: the file was not finished',
+                );
             }
             if ($offset >= $size) {
-                throw FileDamaged::cutShort('chunk '.($before + $i)." begins at byte {$offset} and the file ends after {$size}");
+                throw FileDamaged::cutShort(
+                    'chunk '.($before + $i)." begins at byte {$offset} and the file ends after {$size}",
+                );
             }
             if ($offset < $least) {
                 throw FileDamaged::header('the offset table points into the header at chunk '.($before + $i));
@@ -143,7 +149,10 @@ final readonly class ExrChunks
             $y = ExrHeader::int($bytes, $lead - 4);
             $due = $part->dataWindow[1] + $number * $part->linesPerChunk();
             if ($y !== $due) {
-                throw trim($bytes, "\0") === '' ? FileDamaged::cutShort("nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}")
+                throw trim($bytes, "\0") === ''
+                    ? FileDamaged::cutShort(
+                        "nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}",
+                    )
                     : FileDamaged::checksum("the chunk at byte {$offset} begins at line {$y} and not at {$due}");
             }
         }
@@ -161,7 +170,9 @@ final readonly class ExrChunks
             throw FileDamaged::checksum("the chunk at byte {$offset} names an impossible length");
         }
         if ($offset + $length + $packed > $this->source->size()) {
-            throw FileDamaged::cutShort("the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}");
+            throw FileDamaged::cutShort(
+                "the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}",
+            );
         }
         if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true)) {
             $this->unpack($offset, $offset + $length, $packed, $part, $number);
@@ -173,9 +184,12 @@ final readonly class ExrChunks
     {
         $pixel = self::bytesOfPixel($part);
         $lines = min($part->linesPerChunk(), $part->height() - $number * $part->linesPerChunk());
-        $raw = $pixel * ($part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * max(1, $lines));
+        $raw = $pixel * (
+            $part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * max(1, $lines)
+        );
         // a tile at the edge, and a channel that is not sampled everywhere, hold less than this
-        $exact = ! $part->isTiled() && array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) === [];
+        $exact = ! $part->isTiled()
+            && array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) === [];
         if ($packed >= $raw || $raw > self::LARGEST_UNPACKED) {
             return;
         }

@@ -85,7 +85,11 @@ final readonly class ExrHeader
         $type = $attributes['type'][1] ?? '';
         $tiles = null;
         if (isset($attributes['tiles']) && strlen($attributes['tiles'][1]) >= 9) {
-            $tiles = [self::int($attributes['tiles'][1], 0), self::int($attributes['tiles'][1], 4), ord($attributes['tiles'][1][8])];
+            $tiles = [
+                self::int($attributes['tiles'][1], 0),
+                self::int($attributes['tiles'][1], 4),
+                ord($attributes['tiles'][1][8]),
+            ];
             if ($tiles[0] < 1 || $tiles[1] < 1 || ($tiles[2] & 15) > 2) {
                 throw FileDamaged::header('the header names impossible tiles');
             }
@@ -121,7 +125,9 @@ final readonly class ExrHeader
             $fps !== null && $fps[0] > 0 && $fps[1] > 0 ? $fps : null,
             $texts,
             self::density($attributes['xDensity'][1] ?? ''),
-            isset($attributes['envmap']) ? (ord($attributes['envmap'][1][0] ?? "\0") === 0 ? 'lat-long' : 'cube') : null,
+            isset($attributes['envmap'])
+                ? (ord($attributes['envmap'][1][0] ?? "\0") === 0 ? 'lat-long' : 'cube')
+                : null,
             self::frameNumber($attributes),
             self::timecode($attributes['timeCode'][1] ?? ''),
         );
@@ -135,7 +141,13 @@ final readonly class ExrHeader
     private static function frameNumber(array $attributes): ?int
     {
         foreach ($attributes as $name => [$kind, $value]) {
-            if (! in_array(strtolower((string) preg_replace('~[^A-Za-z]~', '', (string) $name)), ['frame', 'framenumber', 'imageframe'], true)) {
+            if (
+                ! in_array(
+                    strtolower((string) preg_replace('~[^A-Za-z]~', '', (string) $name)),
+                    ['frame', 'framenumber', 'imageframe'],
+                    true,
+                )
+            ) {
                 continue;
             }
             if ($kind === 'int' && strlen($value) === 4) {
@@ -181,7 +193,12 @@ final readonly class ExrHeader
         $at = 0;
         while ($at < strlen($list) && $list[$at] !== "\0") {
             $end = strpos($list, "\0", $at);
-            if ($end === false || $end - $at > 255 || $end + 17 > strlen($list) || count($channels) >= self::MOST_CHANNELS) {
+            if (
+                $end === false
+                || $end - $at > 255
+                || $end + 17 > strlen($list)
+                || count($channels) >= self::MOST_CHANNELS
+            ) {
                 throw FileDamaged::header('the list of channels breaks off');
             }
             $name = Text::named(substr($list, $at, $end - $at));
@@ -207,7 +224,12 @@ final readonly class ExrHeader
             throw FileDamaged::header("the {$what} breaks off");
         }
         $box = [self::int($bytes, 0), self::int($bytes, 4), self::int($bytes, 8), self::int($bytes, 12)];
-        if ($box[2] < $box[0] || $box[3] < $box[1] || $box[2] - $box[0] >= Resolution::LARGEST || $box[3] - $box[1] >= Resolution::LARGEST) {
+        if (
+            $box[2] < $box[0]
+            || $box[3] < $box[1]
+            || $box[2] - $box[0] >= Resolution::LARGEST
+            || $box[3] - $box[1] >= Resolution::LARGEST
+        ) {
             throw FileDamaged::header("the {$what} is impossible");
         }
 
@@ -217,7 +239,9 @@ final readonly class ExrHeader
     /** A signed 32-bit integer, little-endian. */
     public static function int(string $bytes, int $at): int
     {
-        $value = ord($bytes[$at] ?? "\0") | ord($bytes[$at + 1] ?? "\0") << 8 | ord($bytes[$at + 2] ?? "\0") << 16 | ord($bytes[$at + 3] ?? "\0") << 24;
+        $value = ord($bytes[$at] ?? "\0") | ord(
+            $bytes[$at + 1] ?? "\0",
+        ) << 8 | ord($bytes[$at + 2] ?? "\0") << 16 | ord($bytes[$at + 3] ?? "\0") << 24;
 
         return $value >= 0x80000000 ? $value - 0x100000000 : $value;
     }

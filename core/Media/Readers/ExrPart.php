@@ -7,7 +7,20 @@ namespace PlainLedger\Core\Media\Readers;
 /** One header of an OpenEXR file. */
 final readonly class ExrPart
 {
-    private const NAMES = ['none', 'rle', 'zips', 'zip', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32'];
+    private const NAMES = [
+        'none',
+        'rle',
+        'zips',
+        'zip',
+        'piz',
+        'pxr24',
+        'b44',
+        'b44a',
+        'dwaa',
+        'dwab',
+        'htj2k256',
+        'htj2k32',
+    ];
 
     private const LINES = [1, 1, 1, 16, 32, 16, 32, 32, 32, 256, 256, 32];
 
@@ -85,8 +98,16 @@ final readonly class ExrPart
         if (($mode & 15) === 0) {
             return $tiles($this->width(), $tileWidth) * $tiles($this->height(), $tileHeight);
         }
-        $widths = self::levels(($mode & 15) === 1 ? max($this->width(), $this->height()) : $this->width(), $up, $this->width());
-        $heights = self::levels(($mode & 15) === 1 ? max($this->width(), $this->height()) : $this->height(), $up, $this->height());
+        $widths = self::levels(
+            ($mode & 15) === 1 ? max($this->width(), $this->height()) : $this->width(),
+            $up,
+            $this->width(),
+        );
+        $heights = self::levels(
+            ($mode & 15) === 1 ? max($this->width(), $this->height()) : $this->height(),
+            $up,
+            $this->height(),
+        );
         $count = 0;
         foreach ($widths as $x => $width) {
             foreach ($heights as $y => $height) {
@@ -104,7 +125,10 @@ final readonly class ExrPart
     {
         $lengths = [];
         for ($level = 0; ; $level++) {
-            $half = static fn (int $length): int => max(1, $up ? intdiv($length + (1 << $level) - 1, 1 << $level) : intdiv($length, 1 << $level));
+            $half = static fn (int $length): int => max(
+                1,
+                $up ? intdiv($length + (1 << $level) - 1, 1 << $level) : intdiv($length, 1 << $level),
+            );
             $lengths[] = $half($side);
             if ($half($longest) === 1) {
                 return $lengths;

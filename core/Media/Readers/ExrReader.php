@@ -81,7 +81,10 @@ final readonly class ExrReader implements Reader
         }
         $window = $part->dataWindow;
         $display = $part->displayWindow;
-        $covers = $window[0] <= $display[0] && $window[1] <= $display[1] && $window[2] >= $display[2] && $window[3] >= $display[3];
+        $covers = $window[0] <= $display[0]
+            && $window[1] <= $display[1]
+            && $window[2] >= $display[2]
+            && $window[3] >= $display[3];
 
         return new MediaFacts(
             Kind::Exr,
@@ -94,7 +97,15 @@ final readonly class ExrReader implements Reader
             in_array('A', array_map(static fn (string $c): string => Channels::split($c)[1], $channels), true),
             $part->compressionName(),
             $part->frameRate === null ? null : FrameRate::of(...$part->frameRate),
-            region: $covers ? 'full' : ($window[0] - $display[0]).','.($window[1] - $display[1]).','.($window[2] - $window[0] + 1).','.($window[3] - $window[1] + 1),
+            region: $covers
+                ? 'full'
+                : ($window[0] - $display[0])
+                    .','
+                    .($window[1] - $display[1])
+                    .','
+                    .($window[2] - $window[0] + 1)
+                    .','
+                    .($window[3] - $window[1] + 1),
             camera: $camera,
             layers: array_map(strval(...), array_keys($layers)),
             complete: true,

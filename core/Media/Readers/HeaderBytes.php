@@ -14,7 +14,11 @@ final class HeaderBytes
 
     private int $base = 0;
 
-    public function __construct(private readonly ByteSource $source, private string $bytes, private readonly int $largest) {}
+    public function __construct(
+        private readonly ByteSource $source,
+        private string $bytes,
+        private readonly int $largest,
+    ) {}
 
     /** @throws FileDamaged if the file ends before, or the header grows past what any header is */
     public function take(int $at, int $length): string
@@ -46,10 +50,14 @@ final class HeaderBytes
     public function text(int $at): array
     {
         $room = min(256, $this->source->size() - $at);
-        $bytes = $room > 0 ? $this->take($at, $room) : throw FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
+        $bytes = $room > 0
+            ? $this->take($at, $room)
+            : throw FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes');
         $end = strpos($bytes, "\0");
         if ($end === false) {
-            throw $room < 256 ? FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes') : FileDamaged::header('a name in the header does not end');
+            throw $room < 256
+                ? FileDamaged::cutShort('the file ends inside its header, after '.$this->source->size().' bytes')
+                : FileDamaged::header('a name in the header does not end');
         }
 
         return [substr($bytes, 0, $end), $at + $end + 1];

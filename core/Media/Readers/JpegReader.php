@@ -55,7 +55,9 @@ final readonly class JpegReader implements Reader
     private function bodyDamage(ByteSource $source, int $reach): ?FileDamaged
     {
         try {
-            return $this->walk($source, $reach) === null ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+            return $this->walk($source, $reach) === null
+                ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes')
+                : null;
         } catch (FileDamaged $damaged) {
             return $damaged;
         }
@@ -65,7 +67,9 @@ final readonly class JpegReader implements Reader
     {
         $facts = $this->header($source, $head);
         try {
-            $damaged = $depth === ScanDepth::Full ? $this->bodyDamage($source, PHP_INT_MAX) : $this->tailDamage($source, $head);
+            $damaged = $depth === ScanDepth::Full
+                ? $this->bodyDamage($source, PHP_INT_MAX)
+                : $this->tailDamage($source, $head);
         } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
@@ -107,7 +111,16 @@ final readonly class JpegReader implements Reader
                 throw FileDamaged::header("the segment at byte {$at} names a length of {$length}");
             }
             if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true)) {
-                return $this->frame($this->slice($source, $head, $at + 4, $length - 2), $marker, $density, $transform, $header, $ppi, $colour, $projection);
+                return $this->frame(
+                    $this->slice($source, $head, $at + 4, $length - 2),
+                    $marker,
+                    $density,
+                    $transform,
+                    $header,
+                    $ppi,
+                    $colour,
+                    $projection,
+                );
             }
             $data = $this->slice($source, $head, $at + 4, min($length - 2, 4096));
             if ($marker === 0xE0 && str_starts_with($data, "JFIF\0") && strlen($data) >= 12) {
@@ -135,8 +148,16 @@ final readonly class JpegReader implements Reader
      * @param  array{int, int, int}|null  $density
      * @param  array<string, string>  $header
      */
-    private function frame(string $data, int $marker, ?array $density, ?int $transform, array $header, ?int $ppi, ?string $colour, ?string $projection): MediaFacts
-    {
+    private function frame(
+        string $data,
+        int $marker,
+        ?array $density,
+        ?int $transform,
+        array $header,
+        ?int $ppi,
+        ?string $colour,
+        ?string $projection,
+    ): MediaFacts {
         if (strlen($data) < 6 || strlen($data) < 6 + 3 * ord($data[5])) {
             throw FileDamaged::cutShort('the file ends inside its frame header');
         }
@@ -154,7 +175,8 @@ final readonly class JpegReader implements Reader
             $sampling[] = [ord($data[7 + 3 * $i]) >> 4, ord($data[7 + 3 * $i]) & 15];
         }
         $header['process'] = match ($marker) {
-            0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', 0xC9 => 'arithmetic', 0xCA => 'arithmetic, progressive', default => 'other',
+            0xC0 => 'baseline', 0xC1 => 'extended', 0xC2 => 'progressive', 0xC3 => 'lossless', 0xC9 => 'arithmetic',
+            0xCA => 'arithmetic, progressive', default => 'other',
         };
         if ($transform !== null && $components === 4) {
             $header['ink'] = $transform === 2 ? 'YCCK' : 'CMYK';
@@ -163,7 +185,11 @@ final readonly class JpegReader implements Reader
         if ($density !== null && $density[1] > 0 && $density[2] > 0) {
             // without a unit the two are the pixel aspect itself, as encoders write it; with one they are densities,
             // and the denser the rows, the wider each pixel (ITU-T T.871, 10.1)
-            $aspect = ($density[0] === 0 ? BigRational::nd($density[1], $density[2]) : BigRational::nd($density[2], $density[1]))->simplified();
+            $aspect = (
+                $density[0] === 0
+                    ? BigRational::nd($density[1], $density[2])
+                    : BigRational::nd($density[2], $density[1])
+            )->simplified();
         }
         if ($density !== null && $density[0] > 0) {
             $ppi = $density[0] === 1 ? $density[1] : intdiv($density[1] * 254 + 50, 100);
@@ -173,7 +199,10 @@ final readonly class JpegReader implements Reader
         return new MediaFacts(
             Kind::Jpeg, $width, $height === 0 ? null : $height, $aspect, $bits, 'uint', $channels, $components === 2,
             'jpeg', chroma: $components === 3 ? self::chroma($sampling) : null, complete: true, header: $header,
-            density: $ppi, colour: $colour, projection: $projection, quality: isset($header['quality, estimated']) ? (int) $header['quality, estimated'] : null,
+            density: $ppi,
+            colour: $colour,
+            projection: $projection,
+            quality: isset($header['quality, estimated']) ? (int) $header['quality, estimated'] : null,
         );
     }
 
@@ -186,7 +215,8 @@ final readonly class JpegReader implements Reader
         }
 
         return match ([$h / $ch, $v / $cv]) {
-            [1, 1] => '4:4:4', [2, 1] => '4:2:2', [2, 2] => '4:2:0', [4, 1] => '4:1:1', [1, 2] => '4:4:0', [4, 2] => '4:1:0',
+            [1, 1] => '4:4:4', [2, 1] => '4:2:2', [2, 2] => '4:2:0', [4, 1] => '4:1:1', [1, 2] => '4:4:0',
+            [4, 2] => '4:1:0',
             default => null,
         };
     }

@@ -80,7 +80,9 @@ final readonly class PngReader implements Reader
     private function bodyDamage(ByteSource $source): ?FileDamaged
     {
         try {
-            return $this->walk($source, true) === null ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes') : null;
+            return $this->walk($source, true) === null
+                ? FileDamaged::cutShort('the end mark is missing after '.$source->size().' bytes')
+                : null;
         } catch (FileDamaged $damaged) {
             return $damaged;
         }
@@ -129,7 +131,9 @@ final readonly class PngReader implements Reader
             if ($length > 0x7FFFFFFF || preg_match('~^[A-Za-z]{4}$~', $type) !== 1) {
                 break;
             }
-            $data = $length <= ($type === 'iTXt' ? self::LARGEST_PACKET : self::LARGEST_TEXT) ? $this->slice($source, $head, $at + 8, $length) : '';
+            $data = $length <= ($type === 'iTXt' ? self::LARGEST_PACKET : self::LARGEST_TEXT)
+                ? $this->slice($source, $head, $at + 8, $length)
+                : '';
             $found = $this->chunk($type, $data, $length, $found);
             $at += 12 + $length;
         }
@@ -165,7 +169,9 @@ final readonly class PngReader implements Reader
             case $type === 'cICP' && strlen($data) === 4:
                 // code points of ITU-T H.273: colour primaries and transfer characteristics
                 $header['colour code points'] = ord($data[0]).'/'.ord($data[1]);
-                $found['colour'] = ColourEncoding::fromCodePoints(ord($data[0]), ord($data[1])) ?? $found['colour'] ?? null;
+                $found['colour'] = ColourEncoding::fromCodePoints(ord($data[0]), ord($data[1]))
+                    ?? $found['colour']
+                    ?? null;
                 break;
             case $type === 'gAMA' && strlen($data) === 4:
                 $header['gamma'] = rtrim(rtrim(number_format(self::uint32($data, 0) / 100000, 5, '.', ''), '0'), '.');
@@ -176,7 +182,12 @@ final readonly class PngReader implements Reader
                 break;
             case $type === 'iCCP':
                 $header['colour profile'] = Text::shown(substr($data, 0, (int) strpos($data."\0", "\0")));
-                $found['profile'] = ColourEncoding::fromProfile($header['colour profile'], str_contains($data, "\0") ? (string) @gzuncompress(substr($data, strpos($data, "\0") + 2), 1 << 20) : '');
+                $found['profile'] = ColourEncoding::fromProfile(
+                    $header['colour profile'],
+                    str_contains($data, "\0")
+                        ? (string) @gzuncompress(substr($data, strpos($data, "\0") + 2), 1 << 20)
+                        : '',
+                );
                 break;
             case $type === 'acTL' && strlen($data) === 8:
                 $header['animation frames'] = (string) self::uint32($data, 0);
@@ -237,7 +248,9 @@ final readonly class PngReader implements Reader
         /** @var array{int, int}|null $density */
         $density = $chunks['density'] ?? null;
         // pixels a unit: the denser the rows, the wider each pixel
-        $aspect = $density !== null && $density[0] > 0 && $density[1] > 0 ? BigRational::nd($density[1], $density[0])->simplified() : BigRational::one();
+        $aspect = $density !== null && $density[0] > 0 && $density[1] > 0
+            ? BigRational::nd($density[1], $density[0])->simplified()
+            : BigRational::one();
         $camera = null;
         foreach ($header as $key => $value) {
             if (strtolower($key) === 'camera' && trim($value) !== '') {
@@ -246,13 +259,18 @@ final readonly class PngReader implements Reader
         }
 
         // an embedded profile stands above a gamma; code points and the sRGB mark above both
-        $colour = $chunks['colour'] ?? (array_key_exists('profile', $chunks) ? $chunks['profile'] : $chunks['gamma'] ?? null);
+        $colour = $chunks['colour']
+            ?? (array_key_exists('profile', $chunks) ? $chunks['profile'] : $chunks['gamma'] ?? null);
         $colour = is_string($colour) ? $colour : null;
 
         return new MediaFacts(
             Kind::Png, $values['width'], $values['height'], $aspect, $values['depth'], 'uint', $channels,
             in_array('A', $channels, true), 'deflate', camera: $camera, complete: true, header: $header,
-            density: is_int($chunks['ppi'] ?? null) ? $chunks['ppi'] : null, colour: $colour, projection: is_string($chunks['projection'] ?? null) ? $chunks['projection'] : ProjectionTag::inTexts($header),
+            density: is_int($chunks['ppi'] ?? null) ? $chunks['ppi'] : null,
+            colour: $colour,
+            projection: is_string($chunks['projection'] ?? null)
+                ? $chunks['projection']
+                : ProjectionTag::inTexts($header),
         );
     }
 

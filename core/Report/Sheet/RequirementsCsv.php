@@ -34,6 +34,9 @@ final readonly class RequirementsCsv implements SheetWriter
     /** @return list<string> */
     private static function row(string $part, string $pass, Requirement $requirement): array
     {
-        return [$part, $pass, $requirement->id(), $requirement->descriptor->label, $requirement->required(), $requirement->level->value, $requirement->why ?? '', $requirement->setBy->value, $requirement->sentence()];
+        return [
+            $part, $pass, $requirement->id(), $requirement->descriptor->label, $requirement->required(),
+            $requirement->level->value, $requirement->why ?? '', $requirement->setBy->value, $requirement->sentence(),
+        ];
     }
 }

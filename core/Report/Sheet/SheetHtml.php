@@ -20,7 +20,11 @@ final readonly class SheetHtml implements SheetWriter
      * @param  list<string>  $unsettled  what in it contradicts itself, so that nobody works by it unawares
      * @param  int  $size  of the letters, in tenths of a point; smaller ones get more onto a page
      */
-    public function __construct(private string $foot = '', private array $unsettled = [], private int $size = self::SIZES[0]) {}
+    public function __construct(
+        private string $foot = '',
+        private array $unsettled = [],
+        private int $size = self::SIZES[0],
+    ) {}
 
     /** From the one that reads best to the smallest that is still read without trouble. */
     public const SIZES = [95, 88, 81, 75, 70, 65];
@@ -37,7 +41,10 @@ final readonly class SheetHtml implements SheetWriter
         }
         $foot = $this->foot === '' ? '' : '<p class="foot">'.self::e($this->foot).'</p>';
 
-        return "<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width\"><title>{$title}</title><style>".str_replace('9.5pt', $this->size / 10 .'pt', self::STYLE)."</style></head>\n<body><main>{$body}{$foot}</main></body></html>\n";
+        return "<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
+            ."content=\"width=device-width\"><title>{$title}</title><style>"
+            .str_replace('9.5pt', $this->size / 10 .'pt', self::STYLE)
+            ."</style></head>\n<body><main>{$body}{$foot}</main></body></html>\n";
     }
 
     private const STYLE = <<<'CSS'
@@ -66,10 +73,20 @@ CSS;
 
     private function part(Specification $specification, Part $part, bool $several): string
     {
-        $head = $several ? '<h2>'.self::e($part->name).($part->madeFrom === null ? '' : ' <span class="aside">made from '.self::e($part->madeFrom).'</span>').'</h2>' : '';
+        $head = $several
+            ? '<h2>'
+                .self::e($part->name)
+                .($part->madeFrom === null ? '' : ' <span class="aside">made from '.self::e($part->madeFrom).'</span>')
+                .'</h2>'
+            : '';
         $consequences = Consequences::of($specification, $part);
 
-        return $head.'<p class="said">'.self::e(Prose::of($part)).'</p>'.$this->table($part).$this->beside($consequences);
+        return $head
+            .'<p class="said">'
+            .self::e(Prose::of($part))
+            .'</p>'
+            .$this->table($part)
+            .$this->beside($consequences);
     }
 
     private function table(Part $part): string
@@ -92,7 +109,10 @@ CSS;
             }
         }
 
-        return '<table><thead><tr><th scope="col" style="width:23%">requirement</th><th scope="col" class="words" style="width:30%">required</th><th scope="col" class="words">in words</th></tr></thead><tbody>'.$rows.'</tbody></table>';
+        return '<table><thead><tr><th scope="col" style="width:23%">requirement</th><th scope="col" class="words" '
+            .'style="width:30%">required</th><th scope="col" class="words">in words</th></tr></thead><tbody>'
+            .$rows
+            .'</tbody></table>';
     }
 
     private function row(Requirement $requirement, string $label): string
@@ -100,27 +120,53 @@ CSS;
         $should = $requirement->level === Level::Should ? ' <span class="aside">should</span>' : '';
         $why = $requirement->why === null ? '' : ' <span class="aside">('.self::e($requirement->why).')</span>';
 
-        return '<tr><th scope="row">'.self::e($label).$should.'</th><td class="value"><code>'.self::e($requirement->required()).'</code></td><td class="words">'.self::e($requirement->sentence()).$why.'</td></tr>';
+        return '<tr><th scope="row">'
+            .self::e($label)
+            .$should
+            .'</th><td class="value"><code>'
+            .self::e($requirement->required())
+            .'</code></td><td class="words">'
+            .self::e($requirement->sentence())
+            .$why
+            .'</td></tr>';
     }
 
     private function beside(Consequences $consequences): string
     {
         $cells = [];
         if ($consequences->names !== null) {
-            $cells[] = '<p class="aside" style="margin:0 0 1mm">Names</p><pre>'.self::e(implode("\n", $consequences->names->tree())).'</pre>';
+            $cells[] = '<p class="aside" style="margin:0 0 1mm">Names</p><pre>'
+                .self::e(implode("\n", $consequences->names->tree()))
+                .'</pre>';
         }
-        $drawings = ($consequences->shape === null ? '' : self::picture(Drawing::shape($consequences->shape, 100))).($consequences->ruler === null ? '' : self::picture(Drawing::ruler($consequences->ruler, 200)));
+        $drawings = (
+            $consequences->shape === null ? '' : self::picture(Drawing::shape($consequences->shape, 100))
+        ).($consequences->ruler === null ? '' : self::picture(Drawing::ruler($consequences->ruler, 200)));
         if ($drawings !== '') {
             $cells[] = $drawings;
         }
         if ($consequences->lines !== []) {
-            $lines = implode('', array_map(static fn (array $l): string => '<tr><td style="white-space:nowrap">'.self::e($l['label']).'</td><td style="text-align:right"><code>'.self::e($l['value']).'</code></td></tr>', $consequences->lines));
+            $lines = implode(
+                '',
+                array_map(
+                    static fn (array $l): string => '<tr><td style="white-space:nowrap">'
+                        .self::e($l['label'])
+                        .'</td><td style="text-align:right"><code>'
+                        .self::e($l['value'])
+                        .'</code></td></tr>',
+                    $consequences->lines,
+                ),
+            );
             $cells[] = "<table><tbody>{$lines}</tbody></table>";
         }
 
         // names, drawings, figures: as wide as each needs to be
         $widths = [1 => [100], 2 => [40, 60], 3 => [25, 32, 43]][count($cells)] ?? [];
-        $cells = array_map(static fn (string $cell, int $width): string => "<td style=\"width:{$width}%\">{$cell}</td>", $cells, $widths);
+        $cells = array_map(
+            static fn (string $cell, int $width): string => "<td style=\"width:{$width}%\">{$cell}</td>",
+            $cells,
+            $widths,
+        );
 
         return $cells === [] ? '' : '<table class="beside"><tbody><tr>'.implode('', $cells).'</tr></tbody></table>';
     }

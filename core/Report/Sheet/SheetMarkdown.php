@@ -20,7 +20,10 @@ final readonly class SheetMarkdown implements SheetWriter
         $text = '# '.self::plain(SheetText::title($specification))."\n";
         foreach ($specification->parts as $part) {
             if (count($specification->parts) > 1) {
-                $text .= "\n## ".self::plain($part->name).($part->madeFrom === null ? '' : ', made from '.self::plain($part->madeFrom))."\n";
+                $text .= "\n## "
+                    .self::plain($part->name)
+                    .($part->madeFrom === null ? '' : ', made from '.self::plain($part->madeFrom))
+                    ."\n";
             }
             $text .= "\n".self::plain(Prose::of($part))."\n".$this->table($part).$this->names($specification, $part);
         }
@@ -51,7 +54,11 @@ final readonly class SheetMarkdown implements SheetWriter
         $should = $requirement->level === Level::Should ? ' *(should)*' : '';
         $why = $requirement->why === null ? '' : ' '.self::plain("Why: {$requirement->why}.");
 
-        return '| '.self::plain($label)." | {$this->code($requirement->required())} | ".self::plain($requirement->sentence())."{$should}{$why} |\n";
+        return '| '
+            .self::plain($label)
+            ." | {$this->code($requirement->required())} | "
+            .self::plain($requirement->sentence())
+            ."{$should}{$why} |\n";
     }
 
     private function names(Specification $specification, Part $part): string

@@ -19,7 +19,14 @@ final readonly class SheetText implements SheetWriter
     {
         $text = self::title($specification)."\n".str_repeat('=', max(1, mb_strlen(self::title($specification))))."\n";
         foreach ($specification->parts as $part) {
-            $text .= "\n".(count($specification->parts) > 1 ? strtoupper($part->name).($part->madeFrom === null ? '' : ", made from {$part->madeFrom}")."\n" : '').Prose::of($part)."\n";
+            $text .= "\n"
+                .(
+                    count($specification->parts) > 1
+                        ? strtoupper($part->name).($part->madeFrom === null ? '' : ", made from {$part->madeFrom}")."\n"
+                        : ''
+                )
+                .Prose::of($part)
+                ."\n";
             $text .= $this->part($specification, $part);
         }
 
@@ -28,7 +35,9 @@ final readonly class SheetText implements SheetWriter
 
     public static function title(Specification $specification): string
     {
-        return $specification->title !== '' ? $specification->title : $specification->values['shot'] ?? 'Output specification';
+        return $specification->title !== ''
+            ? $specification->title
+            : $specification->values['shot'] ?? 'Output specification';
     }
 
     private function part(Specification $specification, Part $part): string
@@ -67,6 +76,8 @@ final readonly class SheetText implements SheetWriter
     /** With how much it weighs and why, where there is something to say. */
     public static function sentence(Requirement $requirement): string
     {
-        return $requirement->sentence().($requirement->level === Level::Should ? ' (should)' : '').($requirement->why === null ? '' : " Why: {$requirement->why}.");
+        return $requirement->sentence()
+            .($requirement->level === Level::Should ? ' (should)' : '')
+            .($requirement->why === null ? '' : " Why: {$requirement->why}.");
     }
 }

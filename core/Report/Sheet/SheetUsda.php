@@ -23,7 +23,12 @@ final readonly class SheetUsda implements SheetWriter
 {
     public function write(Specification $specification): string
     {
-        $parts = array_values(array_filter($specification->parts, static fn (Part $p): bool => ! $p->delivers->isMovie() || count($specification->parts) === 1));
+        $parts = array_values(
+            array_filter(
+                $specification->parts,
+                static fn (Part $p): bool => ! $p->delivers->isMovie() || count($specification->parts) === 1,
+            ),
+        );
         $parts = $parts === [] ? $specification->parts : $parts;
         $first = $parts[0];
         $names = new PrimNames;
@@ -49,11 +54,26 @@ final readonly class SheetUsda implements SheetWriter
             if ($camera !== null) {
                 $cameras[$camera] ??= $names->unique('Cameras', $camera);
             }
-            $bodies[] = $this->settings($specification, $part, $prim, $camera === null ? null : "/Cameras/{$cameras[$camera]}", $names);
+            $bodies[] = $this->settings(
+                $specification,
+                $part,
+                $prim,
+                $camera === null ? null : "/Cameras/{$cameras[$camera]}",
+                $names,
+            );
         }
         $text = "#usda 1.0\n(\n    ".implode("\n    ", $meta)."\n)\n";
         if ($cameras !== []) {
-            $text .= "\ndef Scope \"Cameras\"\n{\n".implode("\n", array_map(fn (string $name, string $prim): string => $this->cameraPrim($name, $prim, $first), array_map(strval(...), array_keys($cameras)), array_values($cameras)))."}\n";
+            $text .= "\ndef Scope \"Cameras\"\n{\n"
+                .implode(
+                    "\n",
+                    array_map(
+                        fn (string $name, string $prim): string => $this->cameraPrim($name, $prim, $first),
+                        array_map(strval(...), array_keys($cameras)),
+                        array_values($cameras),
+                    ),
+                )
+                ."}\n";
         }
 
         return $text."\ndef Scope \"Render\"\n{\n".implode("\n", $bodies)."}\n";
@@ -73,15 +93,26 @@ final readonly class SheetUsda implements SheetWriter
         $aperture = '';
         if ($size !== null) {
             // an aperture of the picture's own shape, so that nothing is cropped or filled in
-            $aspect = Resolution::parse($size)->displayAspect(Fraction::parse($part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1'));
-            $aperture = "        float horizontalAperture = 36\n        float verticalAperture = ".Fraction::decimal($aspect->reciprocal()->multipliedBy(36), 6)."\n";
+            $aspect = Resolution::parse($size)->displayAspect(
+                Fraction::parse($part->single(RequirementId::PICTURE_PIXEL_ASPECT) ?? '1'),
+            );
+            $aperture = "        float horizontalAperture = 36\n        float verticalAperture = "
+                .Fraction::decimal($aspect->reciprocal()->multipliedBy(36), 6)
+                ."\n";
         }
 
-        return "    def Camera \"{$prim}\" (\n        displayName = ".self::string($name)."\n    )\n    {\n{$aperture}    }\n";
+        return "    def Camera \"{$prim}\" (\n        displayName = "
+            .self::string($name)
+            ."\n    )\n    {\n{$aperture}    }\n";
     }
 
-    private function settings(Specification $specification, Part $part, string $prim, ?string $camera, PrimNames $names): string
-    {
+    private function settings(
+        Specification $specification,
+        Part $part,
+        string $prim,
+        ?string $camera,
+        PrimNames $names,
+    ): string {
         $lines = [];
         $size = $part->find(RequirementId::PICTURE_RESOLUTION)->value->values[0] ?? null;
         if ($size !== null) {
@@ -95,13 +126,28 @@ final readonly class SheetUsda implements SheetWriter
             $lines[] = "rel camera = <{$camera}>";
         }
         [$products, $vars, $paths] = $this->products($specification, $part, $prim, $names);
-        $lines[] = 'rel products = '.(count($paths) === 1 ? "<{$paths[0]}>" : "[\n            ".implode(",\n            ", array_map(static fn (string $p): string => "<{$p}>", $paths))."\n        ]");
+        $lines[] = 'rel products = '.(
+            count($paths) === 1
+                ? "<{$paths[0]}>"
+                : "[\n            "
+                    .implode(",\n            ", array_map(static fn (string $p): string => "<{$p}>", $paths))
+                    ."\n        ]"
+        );
         $asked = '';
         foreach ($part->requirements as $requirement) {
-            $asked .= '                string '.self::string($requirement->id()).' = '.self::string($requirement->required())."\n";
+            $asked .= '                string '
+                .self::string($requirement->id())
+                .' = '
+                .self::string($requirement->required())
+                ."\n";
         }
 
-        return "    def RenderSettings \"{$prim}\" (\n        displayName = ".self::string($part->name)."\n        customData = {\n            dictionary required = {\n{$asked}            }\n        }\n    )\n    {\n        ".implode("\n        ", $lines)."\n\n{$products}{$vars}    }\n";
+        return "    def RenderSettings \"{$prim}\" (\n        displayName = "
+            .self::string($part->name)
+            ."\n        customData = {\n            dictionary required = {\n{$asked}            }\n        }\n    "
+            .")\n    {\n        "
+            .implode("\n        ", $lines)
+            ."\n\n{$products}{$vars}    }\n";
     }
 
     /** @return array{string, string, list<string>} products, their variables, and the products' paths */
@@ -116,7 +162,12 @@ final readonly class SheetUsda implements SheetWriter
             $own = $part->ofPass($pass);
             $var = $names->unique("{$path}/Vars", $pass ?? 'beauty');
             $varPaths[] = "{$path}/Vars/{$var}";
-            $vars .= "            def RenderVar \"{$var}\"\n            {\n                uniform token dataType = \"".self::dataType($own).'"'."\n                uniform string sourceName = ".self::string($pass ?? 'beauty')."\n                uniform token sourceType = \"raw\"\n            }\n";
+            $vars .= "            def RenderVar \"{$var}\"\n            {\n                uniform token dataType = \""
+                .self::dataType($own)
+                .'"'
+                ."\n                uniform string sourceName = "
+                .self::string($pass ?? 'beauty')
+                ."\n                uniform token sourceType = \"raw\"\n            }\n";
         }
         $products = '';
         $paths = [];
@@ -124,7 +175,16 @@ final readonly class SheetUsda implements SheetWriter
             $product = $names->unique($path, $pass ?? 'product');
             $paths[] = "{$path}/{$product}";
             $ordered = $byFiles ? [$varPaths[$i]] : $varPaths;
-            $products .= "        def RenderProduct \"{$product}\"\n        {\n            uniform token productType = \"raster\"\n            token productName = ".self::string($this->productName($specification, $part->ofPass($pass), $pass))."\n            rel orderedVars = ".(count($ordered) === 1 ? "<{$ordered[0]}>" : '['.implode(', ', array_map(static fn (string $p): string => "<{$p}>", $ordered)).']')."\n        }\n\n";
+            $products .= "        def RenderProduct \"{$product}\"\n        {\n            uniform token "
+                ."productType = \"raster\"\n            token productName = "
+                .self::string($this->productName($specification, $part->ofPass($pass), $pass))
+                ."\n            rel orderedVars = "
+                .(
+                    count($ordered) === 1
+                        ? "<{$ordered[0]}>"
+                        : '['.implode(', ', array_map(static fn (string $p): string => "<{$p}>", $ordered)).']'
+                )
+                ."\n        }\n\n";
         }
 
         return [$products, "        def Scope \"Vars\"\n        {\n{$vars}        }\n", $paths];
@@ -139,15 +199,27 @@ final readonly class SheetUsda implements SheetWriter
         }
         $values = $specification->pieceValues($part);
         $values = $pass === null ? $values : $values->with('pass', $pass);
-        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single(RequirementId::OUTPUT_FOLDER) ?? $part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
+        $folder = NamePattern::tidyFolder(
+            NamePattern::parse(
+                $part->single(RequirementId::OUTPUT_FOLDER) ?? $part->single(RequirementId::NAMING_FOLDER) ?? '.',
+            )->make($values),
+        );
 
         return ($folder === '.' ? '' : "{$folder}/").NamePattern::parse($source)->make($values);
     }
 
     private static function dataType(Part $part): string
     {
-        $own = array_values(array_filter(Channels::parse($part->single(RequirementId::FORMAT_CHANNELS) ?? 'RGB'), static fn (string $c): bool => Channels::split($c)[0] === ''));
-        $half = $part->single(RequirementId::FORMAT_BIT_DEPTH) === '16' && $part->single(RequirementId::FORMAT_SAMPLE) === 'float' ? 'h' : 'f';
+        $own = array_values(
+            array_filter(
+                Channels::parse($part->single(RequirementId::FORMAT_CHANNELS) ?? 'RGB'),
+                static fn (string $c): bool => Channels::split($c)[0] === '',
+            ),
+        );
+        $half = $part->single(RequirementId::FORMAT_BIT_DEPTH) === '16'
+            && $part->single(RequirementId::FORMAT_SAMPLE) === 'float'
+            ? 'h'
+            : 'f';
 
         return match (true) {
             count($own) >= 4 && in_array('A', $own, true) => "color4{$half}",

@@ -32,7 +32,24 @@ final readonly class DetectingReader implements SceneReader
     {
         $scenes = $this->scenes($text, $label, $map);
         if (count($scenes) > 1) {
-            throw JsonRefused::because(Text::shown($label), 'it tells of '.count($scenes).' scenes ('.Text::series(array_slice(array_map(static fn (RawScene $s): string => Text::shown($s->whose[0] ?? $s->label), $scenes), 0, 3)).(count($scenes) > 3 ? ' …' : '').'), and one is expected here.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it tells of '
+                    .count($scenes)
+                    .' scenes ('
+                    .Text::series(
+                        array_slice(
+                            array_map(
+                                static fn (RawScene $s): string => Text::shown($s->whose[0] ?? $s->label),
+                                $scenes,
+                            ),
+                            0,
+                            3,
+                        ),
+                    )
+                    .(count($scenes) > 3 ? ' …' : '')
+                    .'), and one is expected here.',
+            );
         }
 
         return $scenes[0]->settings;
@@ -49,8 +66,12 @@ final readonly class DetectingReader implements SceneReader
     {
         $decoded = $this->decoded($text, $label);
         $start = ltrim(substr($decoded, 0, 4096));
-        $json = str_starts_with($start, '{') ? json_decode($decoded, true, JsonDocument::DEEPEST, JSON_BIGINT_AS_STRING) : null;
-        $plain = mb_check_encoding($decoded, 'UTF-8') ? $decoded : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
+        $json = str_starts_with($start, '{')
+            ? json_decode($decoded, true, JsonDocument::DEEPEST, JSON_BIGINT_AS_STRING)
+            : null;
+        $plain = mb_check_encoding($decoded, 'UTF-8')
+            ? $decoded
+            : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
         if (is_array($json) && FlatJson::looksLikeIt($json)) {
             return [self::one((new FlatJson)->read($decoded, $label, $map), $label, $text)];
         }
@@ -68,7 +89,9 @@ final readonly class DetectingReader implements SceneReader
                 throw JsonRefused::because(Text::shown($label), $refused->plain);
             }
 
-            return $scenes === [] ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.') : $scenes;
+            return $scenes === []
+                ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.')
+                : $scenes;
         }
 
         $scene = (new KeyValueText)->read($plain, $label, $map);
@@ -78,7 +101,20 @@ final readonly class DetectingReader implements SceneReader
 
     private static function one(SceneSettings $settings, string $label, string $content): RawScene
     {
-        return new RawScene($label, $content, $settings, array_values(array_filter([(string) preg_replace('~\.[A-Za-z]{2,6}$~', '', basename(strtr($label, '\\', '/'))), $settings->file ?? ''], static fn (string $w): bool => $w !== '')));
+        return new RawScene(
+            $label,
+            $content,
+            $settings,
+            array_values(
+                array_filter(
+                    [
+                        (string) preg_replace('~\.[A-Za-z]{2,6}$~', '', basename(strtr($label, '\\', '/'))),
+                        $settings->file ?? '',
+                    ],
+                    static fn (string $w): bool => $w !== '',
+                ),
+            ),
+        );
     }
 
     /** A first line of several names between the same separators, as a sheet has when it is copied. */
@@ -90,10 +126,18 @@ final readonly class DetectingReader implements SceneReader
             return false;
         }
         foreach (["\t", ';', ',', '|'] as $between) {
-            $cells = array_map(static fn (string $cell): string => trim($cell, " \"'"), explode($between, $lines[0] ?? ''));
+            $cells = array_map(
+                static fn (string $cell): string => trim($cell, " \"'"),
+                explode($between, $lines[0] ?? ''),
+            );
             $known = array_filter($cells, static fn (string $cell): bool => FieldNames::of($cell, $map) !== null);
             // a line “fps<tab>24” is a setting; names alone are the head of a sheet
-            if (count($cells) > 2 && count($known) * 2 >= count($cells) && count($known) >= 2 && substr_count($lines[1] ?? '', $between) >= 2) {
+            if (
+                count($cells) > 2
+                && count($known) * 2 >= count($cells)
+                && count($known) >= 2
+                && substr_count($lines[1] ?? '', $between) >= 2
+            ) {
                 return true;
             }
         }
@@ -130,13 +174,25 @@ final readonly class DetectingReader implements SceneReader
             default => $bytes,
         };
         if (str_starts_with($bytes, "PK\x03\x04") && str_contains($bytes, 'xl/workbook.xml')) {
-            throw JsonRefused::because(Text::shown($label), 'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as they are.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it is a workbook. Save the sheet as CSV; only the pages of the application read workbooks as '
+                    .'they are.',
+            );
         }
         if (str_starts_with($bytes, 'PXR-USDC') || str_starts_with($bytes, "PK\x03\x04")) {
-            throw JsonRefused::because(Text::shown($label), 'it is USD in its binary form, or an archive. Save the scene, or its render settings, as USD text (.usda); archives are read where many scenes are brought at once.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it is USD in its binary form, or an archive. Save the scene, or its render settings, as USD text '
+                    .'(.usda); archives are read where many scenes are brought at once.',
+            );
         }
         if (str_contains(substr($text, 0, 4096), "\0")) {
-            throw JsonRefused::because(Text::shown($label), 'it is no text. Settings come as a plain-ledger/scene document, as USD text, as lines of “key = value”, or as a sheet saved as CSV.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it is no text. Settings come as a plain-ledger/scene document, as USD text, as lines of “key = '
+                    .'value”, or as a sheet saved as CSV.',
+            );
         }
 
         return $text;

@@ -24,9 +24,15 @@ final readonly class FlatJson implements SceneReader
         }
         // a document of ours says so, or has its members where ours have them
         $format = $data['format'] ?? null;
-        $ours = (is_string($format) && str_starts_with($format, 'plain-ledger')) || isset($data['version']) || isset($data['require']) || isset($data['outputs']);
+        $ours = (is_string($format) && str_starts_with($format, 'plain-ledger'))
+            || isset($data['version'])
+            || isset($data['require'])
+            || isset($data['outputs']);
 
-        return ! $ours && ! is_array($data['settings'] ?? null) && ! is_array($data['scene'] ?? null) && ! is_array($data['parts'] ?? null);
+        return ! $ours
+            && ! is_array($data['settings'] ?? null)
+            && ! is_array($data['scene'] ?? null)
+            && ! is_array($data['parts'] ?? null);
     }
 
     public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
@@ -38,7 +44,12 @@ final readonly class FlatJson implements SceneReader
             throw JsonRefused::because(Text::shown($label), 'it has far more members than a scene has settings.');
         }
         if (array_filter($told, static fn (array $t): bool => FieldNames::of($t[0], $map) !== null) === []) {
-            throw JsonRefused::because(Text::shown($label), 'it does not say what it is; "format": "'.SceneJson::FORMAT.'" is missing, and no member of it is a setting known here.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it does not say what it is; "format": "'
+                    .SceneJson::FORMAT
+                    .'" is missing, and no member of it is a setting known here.',
+            );
         }
 
         return FieldNames::understood($told, [], $map)->understood();
@@ -62,7 +73,15 @@ final readonly class FlatJson implements SceneReader
             } elseif (is_array($value)) {
                 $plain = array_filter($value, is_scalar(...));
                 $numbers = count($value) === 2 && array_filter($value, is_int(...)) === $value;
-                $told[] = [$name, count($plain) === count($value) ? implode($numbers ? (preg_match('~range|frames|timeline~i', $name) === 1 ? '-' : 'x') : ', ', array_map(self::text(...), $value)) : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)];
+                $told[] = [
+                    $name,
+                    count($plain) === count($value)
+                        ? implode(
+                            $numbers ? (preg_match('~range|frames|timeline~i', $name) === 1 ? '-' : 'x') : ', ',
+                            array_map(self::text(...), $value),
+                        )
+                        : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                ];
             } elseif ($value !== null) {
                 $told[] = [$name, self::text($value)];
             }

@@ -40,7 +40,11 @@ final readonly class KeyValueText implements SceneReader
         }
         $known = array_filter($told, static fn (array $t): bool => FieldNames::of($t[0], $map) !== null);
         if ($known === []) {
-            throw JsonRefused::because(Text::shown($label), 'no setting in it is known here. A settings file has a line for each, such as “resolution = 1920x1080”.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'no setting in it is known here. A settings file has a line for each, such as “resolution = '
+                    .'1920x1080”.',
+            );
         }
 
         return FieldNames::understood($told, $strange, $map)->understood();
@@ -63,7 +67,11 @@ final readonly class KeyValueText implements SceneReader
         }
 
         // `scale` below [transform] is that of a thing in the scene
-        return FieldNames::of($name, $map) !== null && $map?->of("{$section}.{$name}") === null && FieldNames::of("{$section}.{$name}", $map) !== null ? $name : "{$section}.{$name}";
+        return FieldNames::of($name, $map) !== null
+            && $map?->of("{$section}.{$name}") === null
+            && FieldNames::of("{$section}.{$name}", $map) !== null
+            ? $name
+            : "{$section}.{$name}";
     }
 
     /** Without the quotes around it, and without the comma that some write behind each line. */

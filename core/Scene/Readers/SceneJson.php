@@ -45,7 +45,10 @@ final readonly class SceneJson implements SceneReader
         $common = $document->object('settings');
         $outputs = $document->data['outputs'] ?? [];
         if (! is_array($outputs) || ! array_is_list($outputs) || count($outputs) > self::MOST_OUTPUTS) {
-            throw JsonRefused::because($document->label, '"outputs" is a list of at most '.self::MOST_OUTPUTS.' objects, each with "part" and "settings".');
+            throw JsonRefused::because(
+                $document->label,
+                '"outputs" is a list of at most '.self::MOST_OUTPUTS.' objects, each with "part" and "settings".',
+            );
         }
         $whole = self::settings($scene, $common, $strange, $map);
         $made = [];
@@ -72,11 +75,19 @@ final readonly class SceneJson implements SceneReader
         foreach ($map === null ? [] : $settings as $key => $value) {
             $key = (string) $key;
             if ($map?->of($key) !== null && is_scalar($value)) {
-                $mapped[] = [$key, is_bool($value) ? ($value ? 'yes' : 'no') : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)];
+                $mapped[] = [
+                    $key,
+                    is_bool($value)
+                        ? ($value ? 'yes' : 'no')
+                        : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                ];
                 unset($settings[$key]);
             }
         }
-        $mapped = array_map(static fn (array $m): array => [$m[0], is_string($text = json_decode($m[1])) ? $text : $m[1]], $mapped);
+        $mapped = array_map(
+            static fn (array $m): array => [$m[0], is_string($text = json_decode($m[1])) ? $text : $m[1]],
+            $mapped,
+        );
         $told = new RawSettings($scene, $settings, $strange);
 
         return ($mapped === [] ? $told : $told->with(FieldNames::understood($mapped, [], $map)))->understood();

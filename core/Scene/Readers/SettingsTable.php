@@ -19,7 +19,10 @@ final readonly class SettingsTable
     private const MOST_SCENES = 2_000;
 
     /** Columns that say whose scene it is, in small letters and digits. */
-    private const WHOSE = ['scene', 'scenefile', 'scenename', 'shot', 'shotcode', 'deliverable', 'code', 'learner', 'student', 'artist', 'owner', 'handle', 'file', 'who'];
+    private const WHOSE = [
+        'scene', 'scenefile', 'scenename', 'shot', 'shotcode', 'deliverable', 'code', 'learner', 'student', 'artist',
+        'owner', 'handle', 'file', 'who',
+    ];
 
     private const VALUE = ['value', 'setting', 'setto', 'isset', 'now', 'current'];
 
@@ -45,11 +48,20 @@ final readonly class SettingsTable
         [$head, $across] = self::mostKnownRow($rows, $map);
         [$column, $down] = self::mostKnownColumn($rows, $map);
         if ($across === 0 && $down === 0) {
-            throw JsonRefused::because(Text::shown($label), 'no setting in it is known here: neither a row of names, such as “resolution” and “fps”, nor a column of them.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'no setting in it is known here: neither a row of names, such as “resolution” and “fps”, nor a '
+                    .'column of them.',
+            );
         }
-        $told = $across > $down || ($across === $down && count($rows) === 2) ? self::sceneARow($rows, $head, $label) : self::settingARow($rows, $column, $label, $map);
+        $told = $across > $down || ($across === $down && count($rows) === 2)
+            ? self::sceneARow($rows, $head, $label)
+            : self::settingARow($rows, $column, $label, $map);
         if (count($told) > self::MOST_SCENES) {
-            throw JsonRefused::because(Text::shown($label), 'it has more than '.number_format(self::MOST_SCENES).' scenes; bring it in pieces.');
+            throw JsonRefused::because(
+                Text::shown($label),
+                'it has more than '.number_format(self::MOST_SCENES).' scenes; bring it in pieces.',
+            );
         }
 
         return array_map(static fn (array $t): RawScene => self::scene($t, $map), $told);
@@ -64,11 +76,27 @@ final readonly class SettingsTable
         foreach ($told['told'] as [$name, $value]) {
             $content[$name] = $value;
         }
-        $pairs = array_map(static fn (string $name, string $value): array => [$name, $value], array_map(strval(...), array_keys($content)), array_values($content));
+        $pairs = array_map(
+            static fn (string $name, string $value): array => [$name, $value],
+            array_map(strval(...), array_keys($content)),
+            array_values($content),
+        );
         $settings = FieldNames::understood($pairs, [], $map)->understood();
-        $whose = array_values(array_unique(array_filter([...$told['whose'], $settings->file ?? ''], static fn (string $w): bool => $w !== '')));
+        $whose = array_values(
+            array_unique(
+                array_filter([...$told['whose'], $settings->file ?? ''], static fn (string $w): bool => $w !== ''),
+            ),
+        );
 
-        return new RawScene($told['label'], (string) json_encode((object) $content, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), $settings, $whose);
+        return new RawScene(
+            $told['label'],
+            (string) json_encode(
+                (object) $content,
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+            ),
+            $settings,
+            $whose,
+        );
     }
 
     /**
@@ -79,7 +107,11 @@ final readonly class SettingsTable
     {
         $best = [0, 0];
         foreach (array_slice($rows, 0, 20, true) as $line => $row) {
-            $known = count(array_unique(array_filter(array_map(static fn (string $cell): ?string => self::field($cell, $map), $row))));
+            $known = count(
+                array_unique(
+                    array_filter(array_map(static fn (string $cell): ?string => self::field($cell, $map), $row)),
+                ),
+            );
             $best = $known > $best[1] ? [$line, $known] : $best;
         }
 
@@ -94,7 +126,12 @@ final readonly class SettingsTable
     {
         $best = [0, 0];
         foreach ([0, 1, 2] as $column) {
-            $fields = array_filter(array_map(static fn (array $row): ?string => self::field($row[$column] ?? '', $map), array_slice($rows, 0, 500)));
+            $fields = array_filter(
+                array_map(
+                    static fn (array $row): ?string => self::field($row[$column] ?? '', $map),
+                    array_slice($rows, 0, 500),
+                ),
+            );
             // that each stands there once tells names from values
             $known = count(array_unique($fields));
             $best = $known > $best[1] ? [$column, $known] : $best;
@@ -106,7 +143,9 @@ final readonly class SettingsTable
     /** Numbers and sizes are values, whatever map there is. */
     private static function field(string $cell, ?FieldMap $map): ?string
     {
-        return $cell === '' || mb_strlen($cell) > 80 || preg_match('~^[\d\s.,:x×-]+$~u', $cell) === 1 ? null : FieldNames::of($cell, $map);
+        return $cell === '' || mb_strlen($cell) > 80 || preg_match('~^[\d\s.,:x×-]+$~u', $cell) === 1
+            ? null
+            : FieldNames::of($cell, $map);
     }
 
     /**
@@ -116,9 +155,15 @@ final readonly class SettingsTable
     private static function sceneARow(array $rows, int $head, string $label): array
     {
         $names = $rows[$head];
-        $whose = array_keys(array_filter($names, static fn (string $name): bool => in_array(self::plain($name), self::WHOSE, true)));
+        $whose = array_keys(
+            array_filter($names, static fn (string $name): bool => in_array(self::plain($name), self::WHOSE, true)),
+        );
         // a column “name” beside one of paths is that of the scene
-        if ($whose === [] && ($at = array_search('name', array_map(self::plain(...), $names), true)) !== false && count(array_filter($rows, static fn (array $row): bool => str_contains($row[$at] ?? '', '.'))) === 0) {
+        if (
+            $whose === []
+            && ($at = array_search('name', array_map(self::plain(...), $names), true)) !== false
+            && count(array_filter($rows, static fn (array $row): bool => str_contains($row[$at] ?? '', '.'))) === 0
+        ) {
             $whose = [$at];
         }
         $scenes = [];
@@ -128,12 +173,20 @@ final readonly class SettingsTable
             }
             $told = [];
             foreach ($names as $c => $name) {
-                if ($name !== '' && ($row[$c] ?? '') !== '' && (! in_array($c, $whose, true) || self::plain($name) === 'scenefile')) {
+                if (
+                    $name !== ''
+                    && ($row[$c] ?? '') !== ''
+                    && (! in_array($c, $whose, true) || self::plain($name) === 'scenefile')
+                ) {
                     $told[] = [$name, $row[$c]];
                 }
             }
             if ($told !== []) {
-                $scenes[] = ['label' => "{$label}, line {$line}", 'whose' => array_map(static fn (int $c): string => $row[$c] ?? '', $whose), 'told' => $told];
+                $scenes[] = [
+                    'label' => "{$label}, line {$line}",
+                    'whose' => array_map(static fn (int $c): string => $row[$c] ?? '', $whose),
+                    'told' => $told,
+                ];
             }
         }
 
@@ -147,15 +200,26 @@ final readonly class SettingsTable
     private static function settingARow(array $rows, int $column, string $label, ?FieldMap $map): array
     {
         $first = $rows[array_key_first($rows) ?? 0] ?? [];
-        $headed = self::field($first[$column] ?? '', $map) === null || in_array(self::plain($first[$column] ?? ''), self::NAMES, true);
+        $headed = self::field($first[$column] ?? '', $map) === null
+            || in_array(self::plain($first[$column] ?? ''), self::NAMES, true);
         $heads = $headed ? $first : [];
         $body = $headed ? array_slice($rows, 1, null, true) : $rows;
         if ($column > 0) {
             return self::byWhose($body, $column, $heads, $label);
         }
         $width = max([1, ...array_map(count(...), $rows)]);
-        $columns = array_values(array_filter(range(1, max(1, $width - 1)), static fn (int $c): bool => ! in_array(self::plain($heads[$c] ?? 'x'), self::REMARKS, true)));
-        $named = array_values(array_filter($columns, static fn (int $c): bool => in_array(self::plain($heads[$c] ?? ''), self::VALUE, true)));
+        $columns = array_values(
+            array_filter(
+                range(1, max(1, $width - 1)),
+                static fn (int $c): bool => ! in_array(self::plain($heads[$c] ?? 'x'), self::REMARKS, true),
+            ),
+        );
+        $named = array_values(
+            array_filter(
+                $columns,
+                static fn (int $c): bool => in_array(self::plain($heads[$c] ?? ''), self::VALUE, true),
+            ),
+        );
         // without heads only the first column of values is sure to be one
         $columns = $named !== [] ? $named : ($heads === [] ? [1] : $columns);
         $scenes = [];
@@ -168,7 +232,11 @@ final readonly class SettingsTable
             }
             if ($told !== []) {
                 $head = $heads[$c] ?? '';
-                $scenes[] = ['label' => count($columns) === 1 ? $label : "{$label}, {$head}", 'whose' => $named === [] && $head !== '' ? [$head] : [], 'told' => $told];
+                $scenes[] = [
+                    'label' => count($columns) === 1 ? $label : "{$label}, {$head}",
+                    'whose' => $named === [] && $head !== '' ? [$head] : [],
+                    'told' => $told,
+                ];
             }
         }
 
@@ -192,7 +260,11 @@ final readonly class SettingsTable
         }
         $scenes = [];
         foreach ($by as $whose => $told) {
-            $scenes[] = ['label' => count($by) === 1 ? $label : "{$label}, {$whose}", 'whose' => [(string) $whose], 'told' => $told];
+            $scenes[] = [
+                'label' => count($by) === 1 ? $label : "{$label}, {$whose}",
+                'whose' => [(string) $whose],
+                'told' => $told,
+            ];
         }
 
         return $scenes;

@@ -31,7 +31,12 @@ final class UsdScene implements SceneReader
     private const TYPES = ['RenderSettings', 'RenderProduct', 'RenderVar', 'Camera'];
 
     /** What each product may say for itself, by the setting it comes to. */
-    private const OF_PRODUCTS = [RequirementId::PICTURE_RESOLUTION => ['resolution'], RequirementId::PICTURE_PIXEL_ASPECT => ['pixelAspectRatio', 'aspectRatioConformPolicy'], RequirementId::PICTURE_REGION => ['dataWindowNDC'], RequirementId::RENDER_MOTION_BLUR => ['disableMotionBlur', 'instantaneousShutter']];
+    private const OF_PRODUCTS = [
+        RequirementId::PICTURE_RESOLUTION => ['resolution'],
+        RequirementId::PICTURE_PIXEL_ASPECT => ['pixelAspectRatio', 'aspectRatioConformPolicy'],
+        RequirementId::PICTURE_REGION => ['dataWindowNDC'],
+        RequirementId::RENDER_MOTION_BLUR => ['disableMotionBlur', 'instantaneousShutter'],
+    ];
 
     /** @var array<string, mixed> of the stage */
     private array $stage = [];
@@ -60,7 +65,10 @@ final class UsdScene implements SceneReader
             $reader->statement($text, '', $none, 0, $label);
         }
         if ($reader->stage === [] && $reader->prims === []) {
-            throw JsonRefused::because($label, 'there is neither a frame rate or range of the stage in it, nor a camera, nor render settings.');
+            throw JsonRefused::because(
+                $label,
+                'there is neither a frame rate or range of the stage in it, nor a camera, nor render settings.',
+            );
         }
 
         if ($text->wasLatin()) {
@@ -145,7 +153,9 @@ final class UsdScene implements SceneReader
         $name = $text->string();
         $path .= "/{$name}";
         $metadata = $text->peek() === '(' ? $this->metadata($text) : [];
-        $prim = in_array($type, self::TYPES, true) || isset($this->prims[$path]) ? ($this->prims[$path] ?? ['type' => $type, 'attributes' => []]) : null;
+        $prim = in_array($type, self::TYPES, true) || isset($this->prims[$path])
+            ? ($this->prims[$path] ?? ['type' => $type, 'attributes' => []])
+            : null;
         if ($prim !== null && isset($metadata['displayName'])) {
             $prim['attributes']['displayName'] = $metadata['displayName'];
         }
@@ -241,7 +251,9 @@ final class UsdScene implements SceneReader
     /** @return array<string, mixed> rate, range and timeline of the stage */
     private function time(): array
     {
-        $number = fn (string $key): ?float => is_string($this->stage[$key] ?? null) && is_numeric($this->stage[$key]) ? (float) $this->stage[$key] : null;
+        $number = fn (string $key): ?float => is_string($this->stage[$key] ?? null) && is_numeric($this->stage[$key])
+            ? (float) $this->stage[$key]
+            : null;
         $codes = $number('timeCodesPerSecond');
         $rate = $number('framesPerSecond') ?? $codes;
         $exact = $rate === null ? null : FrameRate::fromFloat($rate);
@@ -255,7 +267,9 @@ final class UsdScene implements SceneReader
         $frames = [];
         foreach ($ends as $end) {
             $frame = Fraction::fromFloat($end, 53);
-            $frame = $perFrame === null ? $frame : $frame->multipliedBy($exact->value)->dividedBy($perFrame->value)->simplified();
+            $frame = $perFrame === null
+                ? $frame
+                : $frame->multipliedBy($exact->value)->dividedBy($perFrame->value)->simplified();
             if (! $frame->getDenominator()->isEqualTo(1)) {
                 $this->strange["startTimeCode and endTimeCode: {$ends[0]} to {$ends[1]} do not fall on whole frames"] = true;
 
@@ -289,7 +303,12 @@ final class UsdScene implements SceneReader
     private function rendered(string $path): array
     {
         $settings = $this->prims[$path]['attributes'];
-        $products = array_values(array_filter($this->paths($settings['products'] ?? null), fn (string $p): bool => ($this->prims[$p]['type'] ?? '') === 'RenderProduct'));
+        $products = array_values(
+            array_filter(
+                $this->paths($settings['products'] ?? null),
+                fn (string $p): bool => ($this->prims[$p]['type'] ?? '') === 'RenderProduct',
+            ),
+        );
         // a product may say otherwise than the settings it belongs to
         $own = $products === [] ? [] : $this->prims[$products[0]]['attributes'];
         $get = static fn (string $key): mixed => $own[$key] ?? $settings[$key] ?? null;
@@ -322,7 +341,9 @@ final class UsdScene implements SceneReader
         $window = $this->window($get('dataWindowNDC'), $told[RequirementId::PICTURE_RESOLUTION] ?? null);
         $told += $window === null ? [] : [RequirementId::PICTURE_REGION => $window];
 
-        return $this->withoutWhatDiffers($told, $products, $settings) + ($camera === null ? [] : $this->placed($camera)) + $this->products($products);
+        return $this->withoutWhatDiffers($told, $products, $settings)
+            + ($camera === null ? [] : $this->placed($camera))
+            + $this->products($products);
     }
 
     /**
@@ -339,7 +360,10 @@ final class UsdScene implements SceneReader
             $values = [];
             foreach ($products as $path) {
                 $own = $this->prims[$path]['attributes'];
-                $values[$this->nameOf($path)] = array_map(static fn (string $key): mixed => $own[$key] ?? $settings[$key] ?? null, $keys);
+                $values[$this->nameOf($path)] = array_map(
+                    static fn (string $key): mixed => $own[$key] ?? $settings[$key] ?? null,
+                    $keys,
+                );
             }
             if (count(array_unique(array_map(serialize(...), $values))) > 1) {
                 $this->strange[implode(', ', $keys).' differ from product to product, so they are not compared: '.implode(', ', array_slice(array_keys($values), 0, 5))] = true;
@@ -360,7 +384,10 @@ final class UsdScene implements SceneReader
     private function camerasOf(array $products, array $settings): array
     {
         $cameras = [];
-        foreach ($products === [] ? [[]] : array_map(fn (string $p): array => $this->prims[$p]['attributes'], $products) as $own) {
+        foreach ($products === [] ? [[]] : array_map(
+            fn (string $p): array => $this->prims[$p]['attributes'],
+            $products,
+        ) as $own) {
             foreach (array_slice($this->paths($own['camera'] ?? $settings['camera'] ?? null), 0, 1) as $path) {
                 $cameras[$path] = true;
             }
@@ -373,11 +400,17 @@ final class UsdScene implements SceneReader
     private function conformed(string $camera, string $size): ?string
     {
         $attributes = $this->prims[$camera]['attributes'] ?? null;
-        $number = static fn (string $key, string $usual): string => is_string($attributes[$key] ?? null) && is_numeric($attributes[$key]) ? $attributes[$key] : $usual;
+        $number = static fn (string $key, string $usual): string => is_string($attributes[$key] ?? null)
+            && is_numeric($attributes[$key])
+            ? $attributes[$key]
+            : $usual;
         if ($attributes === null || preg_match('~^(\d+)x(\d+)$~', $size, $m) !== 1) {
             return null;
         }
-        [$across, $up] = [Fraction::fromFloat((float) $number('horizontalAperture', '20.955'), 53), Fraction::fromFloat((float) $number('verticalAperture', '15.2908'), 53)];
+        [$across, $up] = [
+            Fraction::fromFloat((float) $number('horizontalAperture', '20.955'), 53),
+            Fraction::fromFloat((float) $number('verticalAperture', '15.2908'), 53),
+        ];
         if ($up->isLessThanOrEqualTo(0) || $across->isLessThanOrEqualTo(0) || (int) $m[1] === 0) {
             return null;
         }
@@ -394,12 +427,17 @@ final class UsdScene implements SceneReader
             $text = is_string($value) ? $value : (is_array($value) ? implode(', ', self::flat($value)) : '');
             if ($text !== '' && str_starts_with($name, 'xformOp:')) {
                 $placement[] = substr($name, 8).' '.$text;
-            } elseif ($text !== '' && in_array($name, ['focalLength', 'horizontalAperture', 'verticalAperture', 'projection'], true)) {
+            } elseif (
+                $text !== ''
+                && in_array($name, ['focalLength', 'horizontalAperture', 'verticalAperture', 'projection'], true)
+            ) {
                 $lens[] = "{$name} {$text}";
             }
         }
 
-        return ($placement === [] ? [] : ['camera.placement' => implode('; ', $placement)]) + ($lens === [] ? [] : ['camera.lens' => implode('; ', $lens)]);
+        return (
+            $placement === [] ? [] : ['camera.placement' => implode('; ', $placement)]
+        ) + ($lens === [] ? [] : ['camera.lens' => implode('; ', $lens)]);
     }
 
     /**
@@ -421,20 +459,42 @@ final class UsdScene implements SceneReader
     /** The part of the picture that is rendered, as `full` or in pixels from the top left. */
     private function window(mixed $corners, ?string $size): ?string
     {
-        if (! is_array($corners) || count($corners) !== 4 || array_filter($corners, static fn (mixed $c): bool => ! is_string($c) || ! is_numeric($c)) !== []) {
+        if (
+            ! is_array($corners)
+            || count($corners) !== 4
+            || array_filter($corners, static fn (mixed $c): bool => ! is_string($c) || ! is_numeric($c)) !== []
+        ) {
             return null;
         }
-        [$left, $bottom, $right, $top] = array_map(static fn (mixed $c): BigRational => Fraction::fromFloat(is_string($c) ? (float) $c : 0.0), $corners);
-        if ($left->isLessThanOrEqualTo(0) && $bottom->isLessThanOrEqualTo(0) && $right->isGreaterThanOrEqualTo(1) && $top->isGreaterThanOrEqualTo(1)) {
+        [$left, $bottom, $right, $top] = array_map(
+            static fn (mixed $c): BigRational => Fraction::fromFloat(is_string($c) ? (float) $c : 0.0),
+            $corners,
+        );
+        if (
+            $left->isLessThanOrEqualTo(0)
+            && $bottom->isLessThanOrEqualTo(0)
+            && $right->isGreaterThanOrEqualTo(1)
+            && $top->isGreaterThanOrEqualTo(1)
+        ) {
             return 'full';
         }
         if ($size === null) {
             return 'on';
         }
         [$width, $height] = explode('x', $size);
-        $pixels = static fn (BigRational $part, string $side): int => $part->multipliedBy($side)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt();
+        $pixels = static fn (BigRational $part, string $side): int => $part->multipliedBy($side)
+            ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+            ->toInt();
 
-        return implode(',', [$pixels($left, $width), $pixels(BigRational::one()->minus($top), $height), $pixels($right->minus($left), $width), $pixels($top->minus($bottom), $height)]);
+        return implode(
+            ',',
+            [
+                $pixels($left, $width),
+                $pixels(BigRational::one()->minus($top), $height),
+                $pixels($right->minus($left), $width),
+                $pixels($top->minus($bottom), $height),
+            ],
+        );
     }
 
     /**
@@ -460,13 +520,22 @@ final class UsdScene implements SceneReader
                 $types[] = is_string($type) ? $type : '';
             }
         }
-        $told = count($passes) < 2 ? [] : ['passes' => array_map(static fn (string $p): array => ['name' => $p, 'saved' => true], array_values(array_unique($passes)))];
+        $told = count($passes) < 2
+            ? []
+            : [
+                'passes' => array_map(
+                    static fn (string $p): array => ['name' => $p, 'saved' => true],
+                    array_values(array_unique($passes)),
+                ),
+            ];
         $type = $types[0] ?? '';
         if (preg_match('~^(color3|color4|half|float|vector3|normal3|point3)([hfd]?)(?:\[\])?$~', $type, $m) === 1) {
             $told[RequirementId::FORMAT_SAMPLE] = 'float';
             $told[RequirementId::FORMAT_BIT_DEPTH] = $m[1] === 'half' || $m[2] === 'h' ? '16' : '32';
             $told += match ($m[1]) {
-                'color4' => [RequirementId::FORMAT_CHANNELS => 'RGBA'], 'color3' => [RequirementId::FORMAT_CHANNELS => 'RGB'], default => [],
+                'color4' => [RequirementId::FORMAT_CHANNELS => 'RGBA'],
+                'color3' => [RequirementId::FORMAT_CHANNELS => 'RGB'],
+                default => [],
             };
         }
 
@@ -484,11 +553,15 @@ final class UsdScene implements SceneReader
             return [];
         }
         // of several passes with files of their own, the piece in which they differ is the pass's
-        $name = count($names) === count($passes) && count($names) > 1 ? str_replace($passes[0], '{pass}', $names[0]) : $names[0];
+        $name = count($names) === count($passes) && count($names) > 1
+            ? str_replace($passes[0], '{pass}', $names[0])
+            : $names[0];
         $name = strtr($name, '\\', '/');
         $slash = strrpos($name, '/');
         $file = $slash === false ? $name : substr($name, $slash + 1);
-        $told = [RequirementId::NAMING_PATTERN => $file] + ($slash === false ? [] : [RequirementId::OUTPUT_FOLDER => substr($name, 0, max(1, $slash))]);
+        $told = [RequirementId::NAMING_PATTERN => $file] + (
+            $slash === false ? [] : [RequirementId::OUTPUT_FOLDER => substr($name, 0, max(1, $slash))]
+        );
         if (preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $file, $m) === 1) {
             $told[RequirementId::FORMAT_KIND] = $m[1];
         }
@@ -501,6 +574,8 @@ final class UsdScene implements SceneReader
     {
         $list = is_array($value) ? $value : [$value];
 
-        return array_values(array_filter($list, static fn (mixed $p): bool => is_string($p) && $p !== '' && $p !== 'None'));
+        return array_values(
+            array_filter($list, static fn (mixed $p): bool => is_string($p) && $p !== '' && $p !== 'None'),
+        );
     }
 }

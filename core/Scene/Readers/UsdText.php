@@ -100,7 +100,13 @@ final class UsdText
     {
         $found = $this->peek();
 
-        return JsonRefused::because($this->label, ($found === '' ? 'it ends' : '“'.Text::shown($found).'” stands')." where “{$due}” should, at byte ".($this->from + $this->at).'.');
+        return JsonRefused::because(
+            $this->label,
+            ($found === '' ? 'it ends' : '“'.Text::shown($found).'” stands')
+                ." where “{$due}” should, at byte "
+                .($this->from + $this->at)
+                .'.',
+        );
     }
 
     /** A name, a type, a number: letters, digits and what stands between them in names; `""` where there is none. */

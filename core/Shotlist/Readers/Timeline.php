@@ -50,7 +50,12 @@ final class Timeline
         }
         $data = json_decode($text, true, 512);
         if (! is_array($data)) {
-            throw TableRefused::because($label, json_last_error() === JSON_ERROR_DEPTH ? 'it is nested deeper than any timeline is.' : 'it is no JSON: '.json_last_error_msg().'.');
+            throw TableRefused::because(
+                $label,
+                json_last_error() === JSON_ERROR_DEPTH
+                    ? 'it is nested deeper than any timeline is.'
+                    : 'it is no JSON: '.json_last_error_msg().'.',
+            );
         }
         if (! is_string($data['OTIO_SCHEMA'] ?? null)) {
             throw TableRefused::because($label, 'it is no timeline: “OTIO_SCHEMA” is missing.');
@@ -58,7 +63,12 @@ final class Timeline
         $reader = new self;
         $reader->top($data, $label);
         if ($reader->rows === []) {
-            throw TableRefused::because($label, 'it has no clip that says how long it is.'.($reader->notes === [] ? '' : ' '.implode(' ', array_keys($reader->notes))));
+            throw TableRefused::because(
+                $label,
+                'it has no clip that says how long it is.'.(
+                    $reader->notes === [] ? '' : ' '.implode(' ', array_keys($reader->notes))
+                ),
+            );
         }
 
         return [$reader->rows, array_keys($reader->notes)];
@@ -129,7 +139,9 @@ final class Timeline
     private function track(array $track, ?array $seen, int $depth): void
     {
         $at = BigRational::zero();
-        $children = array_values(array_filter(array_map(self::object(...), is_array($track['children'] ?? null) ? $track['children'] : [])));
+        $children = array_values(
+            array_filter(array_map(self::object(...), is_array($track['children'] ?? null) ? $track['children'] : [])),
+        );
         foreach ($children as $i => $child) {
             $schema = self::schema($child);
             if ($schema === 'Transition') {
@@ -156,8 +168,12 @@ final class Timeline
             }
             // a transition overlaps the one before it by its in offset and the one after it by its out offset, so
             // that the next needs as much before its start as the first, and the first as much after its end
-            $before = $i > 0 && self::schema($children[$i - 1]) === 'Transition' ? $this->offset($children[$i - 1], 'in_offset', $child) : 0;
-            $after = isset($children[$i + 1]) && self::schema($children[$i + 1]) === 'Transition' ? $this->offset($children[$i + 1], 'out_offset', $child) : 0;
+            $before = $i > 0 && self::schema($children[$i - 1]) === 'Transition'
+                ? $this->offset($children[$i - 1], 'in_offset', $child)
+                : 0;
+            $after = isset($children[$i + 1]) && self::schema($children[$i + 1]) === 'Transition'
+                ? $this->offset($children[$i + 1], 'out_offset', $child)
+                : 0;
             $this->item($child, $own, $before, $after, $depth + 1);
             // unreduced, the sums of thousands of clips would grow without end
             $at = $at->plus($long)->simplified();
@@ -175,7 +191,8 @@ final class Timeline
         $available = $media === null ? null : $this->range($media['available_range'] ?? null);
         $range = $this->range($clip['source_range'] ?? null) ?? $available;
         if ($range === null) {
-            $this->notes['“'.Text::shown(mb_strimwidth($name, 0, 60, '…')).'” says nothing of its length, and its media is missing.'] = true;
+            $this->notes['“'.Text::shown(mb_strimwidth($name, 0, 60, '…')).'” says nothing of its length, and its '
+                .'media is missing.'] = true;
 
             return;
         }
@@ -203,15 +220,43 @@ final class Timeline
         }
         foreach (is_array($clip['effects'] ?? null) ? $clip['effects'] : [] as $effect) {
             $effect = self::object($effect);
-            if ($effect !== null && str_starts_with(self::schema($effect), 'LinearTimeWarp') && is_numeric($effect['time_scalar'] ?? null) && (float) $effect['time_scalar'] !== 1.0) {
-                $notes[] = 'it is played at '.Text::shown((string) $effect['time_scalar']).' of its speed; the range is that of the cut.';
+            if (
+                $effect !== null
+                && str_starts_with(self::schema($effect), 'LinearTimeWarp')
+                && is_numeric($effect['time_scalar'] ?? null)
+                && (float) $effect['time_scalar'] !== 1.0
+            ) {
+                $notes[] = 'it is played at '
+                    .Text::shown((string) $effect['time_scalar'])
+                    .' of its speed; the range is that of the cut.';
             }
         }
-        $overrides = [RequirementId::TIME_RANGE => $first === $last ? (string) $first : "{$first}-{$last}", RequirementId::TIME_RATE => (string) $rate] + ($head + $tail > 0 ? [RequirementId::TIME_HANDLES => "{$head}+{$tail}"] : []);
+        $overrides = [
+            RequirementId::TIME_RANGE => $first === $last ? (string) $first : "{$first}-{$last}",
+            RequirementId::TIME_RATE => (string) $rate,
+        ] + ($head + $tail > 0 ? [RequirementId::TIME_HANDLES => "{$head}+{$tail}"] : []);
         $row = count($this->rows) + 1;
         $code = (string) preg_replace('~\.[A-Za-z][A-Za-z0-9]{1,4}$~', '', $name);
-        $faults = preg_match(ShotRow::CODE, $code) === 1 ? [] : [$code === '' ? 'the clip has no name.' : '“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.'];
-        $this->rows[] = new ShotRow($row, $code, null, null, null, [], $overrides, $faults, array_values(array_unique($notes)));
+        $faults = preg_match(ShotRow::CODE, $code) === 1
+            ? []
+            : [
+                $code === ''
+                    ? 'the clip has no name.'
+                    : '“'
+                        .Text::shown(mb_strimwidth($code, 0, 60, '…'))
+                        .'” is no code: letters, digits, dots, dashes and underscores, a letter or digit first.',
+            ];
+        $this->rows[] = new ShotRow(
+            $row,
+            $code,
+            null,
+            null,
+            null,
+            [],
+            $overrides,
+            $faults,
+            array_values(array_unique($notes)),
+        );
     }
 
     /**
@@ -221,7 +266,9 @@ final class Timeline
     private function media(array $clip): ?array
     {
         $several = self::object($clip['media_references'] ?? null);
-        $key = is_string($clip['active_media_reference_key'] ?? null) ? $clip['active_media_reference_key'] : 'DEFAULT_MEDIA';
+        $key = is_string($clip['active_media_reference_key'] ?? null)
+            ? $clip['active_media_reference_key']
+            : 'DEFAULT_MEDIA';
 
         return self::object($several === null ? $clip['media_reference'] ?? null : $several[$key] ?? null);
     }
@@ -244,7 +291,11 @@ final class Timeline
 
             return $available === null ? null : $available[1]->minus($available[0])->simplified();
         }
-        if ($depth > self::DEEPEST || ! in_array($schema, ['Stack', 'Track', 'Sequence'], true) || ++$this->nodes > self::MOST_NODES) {
+        if (
+            $depth > self::DEEPEST
+            || ! in_array($schema, ['Stack', 'Track', 'Sequence'], true)
+            || ++$this->nodes > self::MOST_NODES
+        ) {
             return null;
         }
         $all = [];
@@ -393,6 +444,8 @@ final class Timeline
      */
     private static function schema(array $item): string
     {
-        return is_string($item['OTIO_SCHEMA'] ?? null) ? explode('.', $item['OTIO_SCHEMA'])[0] : 'an item without a schema';
+        return is_string($item['OTIO_SCHEMA'] ?? null)
+            ? explode('.', $item['OTIO_SCHEMA'])[0]
+            : 'an item without a schema';
     }
 }

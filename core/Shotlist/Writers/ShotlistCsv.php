@@ -16,7 +16,10 @@ final readonly class ShotlistCsv
     {
         $rows = [self::HEAD];
         foreach ($lines as $line) {
-            $rows[] = [$line['code'], $line['title'], $line['range'], $line['handles'], $line['camera'], $line['version'], $line['owner'], $line['due'], $line['rate']];
+            $rows[] = [
+                $line['code'], $line['title'], $line['range'], $line['handles'], $line['camera'], $line['version'],
+                $line['owner'], $line['due'], $line['rate'],
+            ];
         }
 
         return Csv::of($rows);

@@ -19,33 +19,89 @@ final readonly class TimelineWriter
     {
         $children = [];
         foreach ($clips as $clip) {
-            $range = static fn (FrameRange $frames): array => ['OTIO_SCHEMA' => 'TimeRange.1', 'start_time' => self::time($frames->first(), $clip['rate']), 'duration' => self::time($frames->last() - $frames->first() + 1, $clip['rate'])];
+            $range = static fn (FrameRange $frames): array => [
+                'OTIO_SCHEMA' => 'TimeRange.1',
+                'start_time' => self::time($frames->first(), $clip['rate']),
+                'duration' => self::time($frames->last() - $frames->first() + 1, $clip['rate']),
+            ];
             $children[] = [
-                'OTIO_SCHEMA' => 'Clip.2', 'name' => $clip['code'], 'source_range' => $range($clip['cut']), 'effects' => [], 'markers' => [], 'enabled' => true, 'metadata' => (object) [],
-                'media_references' => ['DEFAULT_MEDIA' => self::media($clip['folder'], $clip['pattern'], $clip['delivered'], $clip['rate'], $range($clip['delivered']))], 'active_media_reference_key' => 'DEFAULT_MEDIA',
+                'OTIO_SCHEMA' => 'Clip.2',
+                'name' => $clip['code'],
+                'source_range' => $range($clip['cut']),
+                'effects' => [],
+                'markers' => [],
+                'enabled' => true,
+                'metadata' => (object) [],
+                'media_references' => [
+                    'DEFAULT_MEDIA' => self::media(
+                        $clip['folder'],
+                        $clip['pattern'],
+                        $clip['delivered'],
+                        $clip['rate'],
+                        $range($clip['delivered']),
+                    ),
+                ],
+                'active_media_reference_key' => 'DEFAULT_MEDIA',
             ];
         }
 
         return json_encode([
             'OTIO_SCHEMA' => 'Timeline.1', 'name' => $title, 'global_start_time' => null, 'metadata' => (object) [],
-            'tracks' => ['OTIO_SCHEMA' => 'Stack.1', 'name' => 'tracks', 'source_range' => null, 'effects' => [], 'markers' => [], 'enabled' => true, 'metadata' => (object) [], 'children' => [
-                ['OTIO_SCHEMA' => 'Track.1', 'name' => 'deliverables', 'kind' => 'Video', 'source_range' => null, 'effects' => [], 'markers' => [], 'enabled' => true, 'metadata' => (object) [], 'children' => $children],
-            ]],
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n";
+            'tracks' => [
+                'OTIO_SCHEMA' => 'Stack.1',
+                'name' => 'tracks',
+                'source_range' => null,
+                'effects' => [],
+                'markers' => [],
+                'enabled' => true,
+                'metadata' => (object) [],
+                'children' => [
+                    [
+                        'OTIO_SCHEMA' => 'Track.1', 'name' => 'deliverables', 'kind' => 'Video', 'source_range' => null,
+                        'effects' => [], 'markers' => [], 'enabled' => true, 'metadata' => (object) [],
+                        'children' => $children,
+                    ],
+                ],
+            ],
+        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)
+            ."\n";
     }
 
     /**
      * @param  array<string, mixed>  $available
      * @return array<string, mixed>
      */
-    private static function media(string $folder, string $pattern, FrameRange $delivered, FrameRate $rate, array $available): array
-    {
-        $base = ['available_range' => $available, 'available_image_bounds' => null, 'name' => '', 'metadata' => (object) []];
+    private static function media(
+        string $folder,
+        string $pattern,
+        FrameRange $delivered,
+        FrameRate $rate,
+        array $available,
+    ): array {
+        $base = [
+            'available_range' => $available,
+            'available_image_bounds' => null,
+            'name' => '',
+            'metadata' => (object) [],
+        ];
         if (preg_match('~^([^#]*)(#+)([^#]*)$~', $pattern, $m) !== 1) {
-            return ['OTIO_SCHEMA' => 'ExternalReference.1', 'target_url' => ($folder === '.' ? '' : "{$folder}/").$pattern] + $base;
+            return [
+                'OTIO_SCHEMA' => 'ExternalReference.1',
+                'target_url' => ($folder === '.' ? '' : "{$folder}/").$pattern,
+            ] + $base;
         }
 
-        return ['OTIO_SCHEMA' => 'ImageSequenceReference.1', 'target_url_base' => $folder === '.' ? '' : "{$folder}/", 'name_prefix' => $m[1], 'name_suffix' => $m[3], 'start_frame' => $delivered->first(), 'frame_step' => 1, 'rate' => self::double($rate), 'frame_zero_padding' => strlen($m[2]), 'missing_frame_policy' => 'error'] + $base;
+        return [
+            'OTIO_SCHEMA' => 'ImageSequenceReference.1',
+            'target_url_base' => $folder === '.' ? '' : "{$folder}/",
+            'name_prefix' => $m[1],
+            'name_suffix' => $m[3],
+            'start_frame' => $delivered->first(),
+            'frame_step' => 1,
+            'rate' => self::double($rate),
+            'frame_zero_padding' => strlen($m[2]),
+            'missing_frame_policy' => 'error',
+        ] + $base;
     }
 
     /** @return array<string, mixed> */

@@ -16,7 +16,8 @@ use PlainLedger\Core\Specification\Wording;
 final readonly class FormatRequirements
 {
     private const COMPRESSIONS = [
-        'none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw', 'deflate',
+        'none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw',
+        'deflate',
         'packbits', 'jpeg', 'lossless',
     ];
 

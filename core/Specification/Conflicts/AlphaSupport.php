@@ -22,13 +22,33 @@ final readonly class AlphaSupport implements ConflictRule
             $kinds = $part->kinds();
             if ($kinds !== [] && array_filter($kinds, static fn (Kind $k): bool => $k->canHoldAlpha()) === []) {
                 $other = $part->delivers->isMovie() ? 'mov' : 'png';
-                yield Conflict::between([...$asking, RequirementId::FORMAT_KIND], $part->name, 'Alpha is asked, and '.Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or').' cannot carry it.',
-                    ConflictResolution::set(RequirementId::FORMAT_KIND, $other, 'Ask for '.strtoupper($other).', which can carry it.'), $this->without($part));
+                yield Conflict::between(
+                    [...$asking, RequirementId::FORMAT_KIND],
+                    $part->name,
+                    'Alpha is asked, and '
+                        .Text::series(array_map(static fn (Kind $k): string => $k->spoken(), $kinds), 'or')
+                        .' cannot carry it.',
+                    ConflictResolution::set(
+                        RequirementId::FORMAT_KIND,
+                        $other,
+                        'Ask for '.strtoupper($other).', which can carry it.',
+                    ),
+                    $this->without($part),
+                );
             }
             $codecs = $part->values(RequirementId::FORMAT_CODEC);
             if ($codecs !== [] && array_filter($codecs, CodecCapabilities::canHoldAlpha(...)) === []) {
-                yield Conflict::between([...$asking, RequirementId::FORMAT_CODEC], $part->name, 'Alpha is asked, and the codec '.Text::series($codecs, 'or').' cannot carry it.',
-                    ConflictResolution::set(RequirementId::FORMAT_CODEC, 'prores 4444', 'Ask for ProRes 4444, which can carry it.'), $this->without($part));
+                yield Conflict::between(
+                    [...$asking, RequirementId::FORMAT_CODEC],
+                    $part->name,
+                    'Alpha is asked, and the codec '.Text::series($codecs, 'or').' cannot carry it.',
+                    ConflictResolution::set(
+                        RequirementId::FORMAT_CODEC,
+                        'prores 4444',
+                        'Ask for ProRes 4444, which can carry it.',
+                    ),
+                    $this->without($part),
+                );
             }
         }
         yield from $this->amongThemselves($part);
@@ -51,10 +71,16 @@ final readonly class AlphaSupport implements ConflictRule
     {
         $channels = $part->single(RequirementId::FORMAT_CHANNELS);
         if ($channels !== null && in_array('A', Channels::parse($channels), true)) {
-            return ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write(array_values(array_diff(Channels::parse($channels), ['A']))), 'Ask for the picture without alpha.');
+            return ConflictResolution::set(
+                RequirementId::FORMAT_CHANNELS,
+                Channels::write(array_values(array_diff(Channels::parse($channels), ['A']))),
+                'Ask for the picture without alpha.',
+            );
         }
 
-        return $part->find(RequirementId::FORMAT_ALPHA) === null ? ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.') : ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.');
+        return $part->find(RequirementId::FORMAT_ALPHA) === null
+            ? ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.')
+            : ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.');
     }
 
     /** @return iterable<Conflict> */
@@ -62,17 +88,55 @@ final readonly class AlphaSupport implements ConflictRule
     {
         $alpha = $part->values(RequirementId::FORMAT_ALPHA);
         $channels = $part->single(RequirementId::FORMAT_CHANNELS);
-        $has = $channels === null ? null : array_filter(Channels::parse($channels), static fn (string $c): bool => Channels::split($c)[1] === 'A') !== [];
+        $has = $channels === null
+            ? null
+            : array_filter(
+                Channels::parse($channels),
+                static fn (string $c): bool => Channels::split($c)[1] === 'A',
+            ) !== [];
         if ($alpha === ['none'] && $has === true) {
-            yield Conflict::between([RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS], $part->name, "The channels {$channels} hold alpha, and no alpha is asked.",
-                ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write(array_values(array_filter(Channels::parse((string) $channels), static fn (string $c): bool => Channels::split($c)[1] !== 'A'))), 'Ask for the channels without alpha.'), ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'any', 'Ask for alpha.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS],
+                $part->name,
+                "The channels {$channels} hold alpha, and no alpha is asked.",
+                ConflictResolution::set(
+                    RequirementId::FORMAT_CHANNELS,
+                    Channels::write(
+                        array_values(
+                            array_filter(
+                                Channels::parse((string) $channels),
+                                static fn (string $c): bool => Channels::split($c)[1] !== 'A',
+                            ),
+                        ),
+                    ),
+                    'Ask for the channels without alpha.',
+                ),
+                ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'any', 'Ask for alpha.'),
+            );
         } elseif ($alpha !== [] && ! in_array('none', $alpha, true) && $has === false) {
-            yield Conflict::between([RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS], $part->name, "Alpha is asked, and the channels {$channels} hold none.",
-                ConflictResolution::set(RequirementId::FORMAT_CHANNELS, Channels::write([...Channels::parse((string) $channels), 'A']), 'Ask for the alpha channel too.'), ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS],
+                $part->name,
+                "Alpha is asked, and the channels {$channels} hold none.",
+                ConflictResolution::set(
+                    RequirementId::FORMAT_CHANNELS,
+                    Channels::write([...Channels::parse((string) $channels), 'A']),
+                    'Ask for the alpha channel too.',
+                ),
+                ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.'),
+            );
         }
-        if ($part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes' && ($alpha === ['none'] || ($has === false && $alpha === []))) {
+        if (
+            $part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes'
+            && ($alpha === ['none'] || ($has === false && $alpha === []))
+        ) {
             $other = $alpha === ['none'] ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
-            yield Conflict::between([RequirementId::CONTENT_ALPHA_USED, $other], $part->name, 'Alpha must be in use, and there is none to be used.', ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.'));
+            yield Conflict::between(
+                [RequirementId::CONTENT_ALPHA_USED, $other],
+                $part->name,
+                'Alpha must be in use, and there is none to be used.',
+                ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.'),
+            );
         }
     }
 }

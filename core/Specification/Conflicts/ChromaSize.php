@@ -20,9 +20,18 @@ final readonly class ChromaSize implements ConflictRule
             return;
         }
         $kinds = $part->kinds();
-        $whole = array_filter($kinds, static fn (Kind $k): bool => in_array($k, [Kind::Png, Kind::Bmp, Kind::Tga], true));
+        $whole = array_filter(
+            $kinds,
+            static fn (Kind $k): bool => in_array($k, [Kind::Png, Kind::Bmp, Kind::Tga], true),
+        );
         if ($kinds !== [] && count($whole) === count($kinds)) {
-            yield Conflict::between([RequirementId::FORMAT_CHROMA, RequirementId::FORMAT_KIND], $part->name, "Chroma {$chroma[0]} is asked, and {$kinds[0]->spoken()} stores the colour of every pixel.", ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'), ConflictResolution::drop(RequirementId::FORMAT_CHROMA, 'Ask for no chroma sampling.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_CHROMA, RequirementId::FORMAT_KIND],
+                $part->name,
+                "Chroma {$chroma[0]} is asked, and {$kinds[0]->spoken()} stores the colour of every pixel.",
+                ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'),
+                ConflictResolution::drop(RequirementId::FORMAT_CHROMA, 'Ask for no chroma sampling.'),
+            );
 
             return;
         }
@@ -32,11 +41,28 @@ final readonly class ChromaSize implements ConflictRule
         }
         $sizes = array_map(Resolution::parse(...), $part->values(RequirementId::PICTURE_RESOLUTION));
         $down = ! in_array('4:2:2', $chroma, true);
-        $odd = array_values(array_filter($sizes, static fn (Resolution $r): bool => $r->width % 2 === 1 || ($down && $r->height % 2 === 1)));
+        $odd = array_values(
+            array_filter(
+                $sizes,
+                static fn (Resolution $r): bool => $r->width % 2 === 1 || ($down && $r->height % 2 === 1),
+            ),
+        );
         if ($odd !== [] && count($odd) === count($sizes)) {
-            $even = Resolution::of($odd[0]->width + $odd[0]->width % 2, $odd[0]->height + ($down ? $odd[0]->height % 2 : 0));
-            yield Conflict::between([RequirementId::PICTURE_RESOLUTION, RequirementId::FORMAT_CHROMA], $part->name, "{$chroma[0]} shares colour between pixels in pairs, and {$odd[0]->spoken()} has an odd side.",
-                ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $even, "Ask for {$even->spoken()}."), ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'));
+            $even = Resolution::of(
+                $odd[0]->width + $odd[0]->width % 2,
+                $odd[0]->height + ($down ? $odd[0]->height % 2 : 0),
+            );
+            yield Conflict::between(
+                [RequirementId::PICTURE_RESOLUTION, RequirementId::FORMAT_CHROMA],
+                $part->name,
+                "{$chroma[0]} shares colour between pixels in pairs, and {$odd[0]->spoken()} has an odd side.",
+                ConflictResolution::set(
+                    RequirementId::PICTURE_RESOLUTION,
+                    (string) $even,
+                    "Ask for {$even->spoken()}.",
+                ),
+                ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'),
+            );
         }
     }
 }

@@ -12,7 +12,12 @@ final readonly class Conflict
      * @param  string  $part  the part they stand in
      * @param  list<ConflictResolution>  $offers  the smallest change first
      */
-    private function __construct(public array $requirements, public string $part, public string $says, public array $offers) {}
+    private function __construct(
+        public array $requirements,
+        public string $part,
+        public string $says,
+        public array $offers,
+    ) {}
 
     /** @param  non-empty-list<string>  $requirements */
     public static function between(array $requirements, string $part, string $says, ConflictResolution ...$offers): self
@@ -23,6 +28,11 @@ final readonly class Conflict
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['requirements' => $this->requirements, 'part' => $this->part, 'says' => $this->says, 'offers' => array_map(static fn (ConflictResolution $o): array => $o->toArray(), $this->offers)];
+        return [
+            'requirements' => $this->requirements,
+            'part' => $this->part,
+            'says' => $this->says,
+            'offers' => array_map(static fn (ConflictResolution $o): array => $o->toArray(), $this->offers),
+        ];
     }
 }

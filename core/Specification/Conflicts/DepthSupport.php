@@ -21,12 +21,24 @@ final readonly class DepthSupport implements ConflictRule
         $depths = array_map(intval(...), $part->values(RequirementId::FORMAT_BIT_DEPTH));
         $float = $sample === ['float'];
         if ($float && $kinds !== [] && array_filter($kinds, self::canHoldFloat(...)) === []) {
-            yield Conflict::between([RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_KIND], $part->name, "Float samples are asked, and {$kinds[0]->spoken()} has none.", ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, which has them.'), ConflictResolution::set(RequirementId::FORMAT_SAMPLE, 'uint', 'Ask for whole numbers.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_KIND],
+                $part->name,
+                "Float samples are asked, and {$kinds[0]->spoken()} has none.",
+                ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, which has them.'),
+                ConflictResolution::set(RequirementId::FORMAT_SAMPLE, 'uint', 'Ask for whole numbers.'),
+            );
 
             return;
         }
         if ($float && $depths !== [] && array_intersect($depths, [16, 24, 32, 64]) === []) {
-            yield Conflict::between([RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_BIT_DEPTH], $part->name, "No float has {$depths[0]} bits.", ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, '16', 'Ask for 16 bits, a half float.'), ConflictResolution::set(RequirementId::FORMAT_SAMPLE, 'uint', 'Ask for whole numbers.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_BIT_DEPTH],
+                $part->name,
+                "No float has {$depths[0]} bits.",
+                ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, '16', 'Ask for 16 bits, a half float.'),
+                ConflictResolution::set(RequirementId::FORMAT_SAMPLE, 'uint', 'Ask for whole numbers.'),
+            );
 
             return;
         }
@@ -48,10 +60,23 @@ final readonly class DepthSupport implements ConflictRule
         $codecs = $part->values(RequirementId::FORMAT_CODEC);
         $byCodec = [];
         foreach ($codecs as $codec) {
-            $byCodec = CodecCapabilities::depths($codec) === null || $byCodec === null ? null : [...$byCodec, ...CodecCapabilities::depths($codec)];
+            $byCodec = CodecCapabilities::depths($codec) === null || $byCodec === null
+                ? null
+                : [...$byCodec, ...CodecCapabilities::depths($codec)];
         }
         if ($codecs !== [] && $byCodec !== null && array_intersect($depths, $byCodec) === []) {
-            yield Conflict::between([RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_CODEC], $part->name, "{$depths[0]} bits a channel are asked, and {$codecs[0]} has ".implode(', ', array_unique($byCodec)).'.', ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) max([8, ...$byCodec]), 'Ask for '.max([8, ...$byCodec]).' bits.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_CODEC],
+                $part->name,
+                "{$depths[0]} bits a channel are asked, and {$codecs[0]} has "
+                    .implode(', ', array_unique($byCodec))
+                    .'.',
+                ConflictResolution::set(
+                    RequirementId::FORMAT_BIT_DEPTH,
+                    (string) max([8, ...$byCodec]),
+                    'Ask for '.max([8, ...$byCodec]).' bits.',
+                ),
+            );
         }
         $byKind = [];
         foreach ($kinds as $kind) {
@@ -59,12 +84,22 @@ final readonly class DepthSupport implements ConflictRule
             $byKind = $own === null || $byKind === null ? null : [...$byKind, ...$own];
         }
         if ($kinds !== [] && $byKind !== null && array_intersect($depths, $byKind) === []) {
-            $ids = $sample === ['uint'] && $kinds === [Kind::Exr] ? [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_KIND] : [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_KIND];
+            $ids = $sample === ['uint'] && $kinds === [Kind::Exr]
+                ? [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_KIND]
+                : [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_KIND];
             $nearest = $byKind[0];
             foreach ($byKind as $depth) {
                 $nearest = abs($depth - $depths[0]) < abs($nearest - $depths[0]) ? $depth : $nearest;
             }
-            yield Conflict::between($ids, $part->name, "{$depths[0]} bits a channel are asked, and {$kinds[0]->spoken()} has ".implode(', ', array_unique($byKind)).($ids[1] === RequirementId::FORMAT_SAMPLE ? ' of whole numbers' : '').'.', ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $nearest, "Ask for {$nearest} bits."));
+            yield Conflict::between(
+                $ids,
+                $part->name,
+                "{$depths[0]} bits a channel are asked, and {$kinds[0]->spoken()} has "
+                    .implode(', ', array_unique($byKind))
+                    .($ids[1] === RequirementId::FORMAT_SAMPLE ? ' of whole numbers' : '')
+                    .'.',
+                ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $nearest, "Ask for {$nearest} bits."),
+            );
         }
     }
 
@@ -91,7 +126,17 @@ final readonly class DepthSupport implements ConflictRule
                 return;
             }
         }
-        yield Conflict::between([RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_KIND], $part->name, "{$kinds[0]->spoken()} has no place for the channels {$asked}.", ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, which holds any channels.'), ConflictResolution::set(RequirementId::FORMAT_CHANNELS, in_array('A', Channels::parse($asked), true) ? 'RGBA' : 'RGB', 'Ask for the usual channels.'));
+        yield Conflict::between(
+            [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_KIND],
+            $part->name,
+            "{$kinds[0]->spoken()} has no place for the channels {$asked}.",
+            ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, which holds any channels.'),
+            ConflictResolution::set(
+                RequirementId::FORMAT_CHANNELS,
+                in_array('A', Channels::parse($asked), true) ? 'RGBA' : 'RGB',
+                'Ask for the usual channels.',
+            ),
+        );
     }
 
     private static function canHoldFloat(Kind $kind): bool

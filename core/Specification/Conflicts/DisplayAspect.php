@@ -19,7 +19,10 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class DisplayAspect implements ConflictRule
 {
     /** Sizes that come with pixels of other shapes: SD of 525 and 625 lines, and thinned HD. */
-    private const SQUEEZED = ['720x480', '720x486', '720x576', '704x480', '704x486', '704x576', '720x512', '720x608', '352x480', '352x576', '480x480', '480x576', '1440x1080', '1280x1080', '960x720', '1440x540'];
+    private const SQUEEZED = [
+        '720x480', '720x486', '720x576', '704x480', '704x486', '704x576', '720x512', '720x608', '352x480', '352x576',
+        '480x480', '480x576', '1440x1080', '1280x1080', '960x720', '1440x540',
+    ];
 
     public function read(Specification $specification, Part $part): iterable
     {
@@ -36,7 +39,11 @@ final readonly class DisplayAspect implements ConflictRule
             }
             foreach ($shapes as $shape) {
                 // pixels typed as a decimal stand for a fraction to one part in a thousand
-                foreach ([$pixels, $pixels->multipliedBy(BigRational::nd(1001, 1000)), $pixels->multipliedBy(BigRational::nd(999, 1000))] as $each) {
+                foreach ([
+                    $pixels,
+                    $pixels->multipliedBy(BigRational::nd(1001, 1000)),
+                    $pixels->multipliedBy(BigRational::nd(999, 1000)),
+                ] as $each) {
                     if ($shape->holdsFor($size, $each)) {
                         return;
                     }
@@ -45,14 +52,40 @@ final readonly class DisplayAspect implements ConflictRule
         }
         $size = $sizes[0];
         $is = Fraction::decimal($size->displayAspect($pixels));
-        $ids = [RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_RESOLUTION, ...($asked === null ? [] : [RequirementId::PICTURE_PIXEL_ASPECT])];
+        $ids = [
+            RequirementId::PICTURE_DISPLAY_ASPECT,
+            RequirementId::PICTURE_RESOLUTION,
+            ...($asked === null ? [] : [RequirementId::PICTURE_PIXEL_ASPECT]),
+        ];
         $named = AspectRatio::nearestNamed($size, $pixels);
-        $offers = [ConflictResolution::set(RequirementId::PICTURE_DISPLAY_ASPECT, $named ?? $is, 'Ask for the shape that follows, '.($named ?? $is).'.')];
-        $height = $shapes[0]->value->reciprocal()->multipliedBy($pixels)->multipliedBy($size->width)->dividedBy(2)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt() * 2;
+        $offers = [
+            ConflictResolution::set(
+                RequirementId::PICTURE_DISPLAY_ASPECT,
+                $named ?? $is,
+                'Ask for the shape that follows, '.($named ?? $is).'.',
+            ),
+        ];
+        $height = $shapes[0]->value->reciprocal()
+            ->multipliedBy($pixels)
+            ->multipliedBy($size->width)
+            ->dividedBy(2)
+            ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
+            ->toInt() * 2;
         if ($height >= 2 && $height <= Resolution::LARGEST) {
             $other = Resolution::of($size->width, $height);
-            $offers[] = ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $other, "Ask for {$other->spoken()}, which has that shape.");
+            $offers[] = ConflictResolution::set(
+                RequirementId::PICTURE_RESOLUTION,
+                (string) $other,
+                "Ask for {$other->spoken()}, which has that shape.",
+            );
         }
-        yield Conflict::between($ids, $part->name, "{$size->spoken()} ".($asked === null || $asked === '1/1' ? 'with square pixels' : "with pixels of {$asked}")." is shown as {$is} to 1, and {$shapes[0]} is asked.", ...$offers);
+        yield Conflict::between(
+            $ids,
+            $part->name,
+            "{$size->spoken()} "
+                .($asked === null || $asked === '1/1' ? 'with square pixels' : "with pixels of {$asked}")
+                ." is shown as {$is} to 1, and {$shapes[0]} is asked.",
+            ...$offers,
+        );
     }
 }

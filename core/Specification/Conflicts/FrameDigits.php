@@ -25,10 +25,25 @@ final readonly class FrameDigits implements ConflictRule
             $largest = max(abs($expected->first()), abs($expected->last()));
             $needed = strlen((string) $largest);
             if ($needed > $piece->digits) {
-                $handles = $part->handles() !== [0, 0] && strlen((string) max(abs($part->cutRange()?->first() ?? 0), abs($part->cutRange()?->last() ?? 0))) <= $piece->digits;
-                $ids = $handles ? [$id, RequirementId::TIME_RANGE, RequirementId::TIME_HANDLES] : [$id, RequirementId::TIME_RANGE];
-                yield Conflict::between($ids, $part->name, "Frame {$largest} needs {$needed} digits".($handles ? ', handles counted,' : '')." and the name has {$piece->digits}.",
-                    ConflictResolution::set($id, (string) preg_replace('~\{\s*frame\s*:\s*\d+\s*\}~i', "{frame:{$needed}}", (string) $source), "Count frames with {$needed} digits."));
+                $handles = $part->handles() !== [0, 0]
+                    && strlen(
+                        (string) max(abs($part->cutRange()?->first() ?? 0), abs($part->cutRange()?->last() ?? 0)),
+                    ) <= $piece->digits;
+                $ids = $handles
+                    ? [$id, RequirementId::TIME_RANGE, RequirementId::TIME_HANDLES]
+                    : [$id, RequirementId::TIME_RANGE];
+                yield Conflict::between(
+                    $ids,
+                    $part->name,
+                    "Frame {$largest} needs {$needed} digits"
+                        .($handles ? ', handles counted,' : '')
+                        ." and the name has {$piece->digits}.",
+                    ConflictResolution::set(
+                        $id,
+                        (string) preg_replace('~\{\s*frame\s*:\s*\d+\s*\}~i', "{frame:{$needed}}", (string) $source),
+                        "Count frames with {$needed} digits.",
+                    ),
+                );
             }
         }
     }

@@ -18,12 +18,27 @@ final readonly class KeyframeInterval implements ConflictRule
         $ask = $part->find(RequirementId::FORMAT_KEYFRAME_INTERVAL)?->value;
         $interval = $ask === null ? null : $ask->single() ?? $ask->max ?? $ask->min;
         $most = PartLength::mostFrames($specification, $part);
-        if ($interval === null || preg_match('~^\d+$~', $interval) !== 1 || $most === null || (int) $interval <= $most[0] || $most[0] < 1) {
+        if (
+            $interval === null
+            || preg_match('~^\d+$~', $interval) !== 1
+            || $most === null
+            || (int) $interval <= $most[0]
+            || $most[0] < 1
+        ) {
             return;
         }
         $rate = PartLength::rate($part);
         $usual = min($most[0], $rate === null ? $most[0] : 2 * $rate->nominalWhole());
-        yield Conflict::between([RequirementId::FORMAT_KEYFRAME_INTERVAL, ...$most[1]], $part->name, "Keyframes may be {$interval} frames apart, and all of it has ".Text::count($most[0], 'frame').'.',
-            ConflictResolution::set(RequirementId::FORMAT_KEYFRAME_INTERVAL, (string) $usual, "Ask for a keyframe every {$usual} frames."), ConflictResolution::drop(RequirementId::FORMAT_KEYFRAME_INTERVAL, 'Ask for no keyframe interval.'));
+        yield Conflict::between(
+            [RequirementId::FORMAT_KEYFRAME_INTERVAL, ...$most[1]],
+            $part->name,
+            "Keyframes may be {$interval} frames apart, and all of it has ".Text::count($most[0], 'frame').'.',
+            ConflictResolution::set(
+                RequirementId::FORMAT_KEYFRAME_INTERVAL,
+                (string) $usual,
+                "Ask for a keyframe every {$usual} frames.",
+            ),
+            ConflictResolution::drop(RequirementId::FORMAT_KEYFRAME_INTERVAL, 'Ask for no keyframe interval.'),
+        );
     }
 }

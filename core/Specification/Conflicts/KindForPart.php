@@ -24,8 +24,15 @@ final readonly class KindForPart implements ConflictRule
         $suiting = array_filter($kinds, static fn (Kind $k): bool => $movie ? $k->isMovie() : $k->isPicture());
         if ($suiting === []) {
             $what = $movie ? 'a movie' : ($part->delivers === Delivers::Still ? 'a single picture' : 'frames');
-            $offer = $movie ? ConflictResolution::set(RequirementId::FORMAT_KIND, 'mp4', 'Ask for MP4.') : ConflictResolution::set(RequirementId::FORMAT_KIND, 'png', 'Ask for PNG.');
-            yield Conflict::between([RequirementId::FORMAT_KIND], $part->name, "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.", $offer);
+            $offer = $movie
+                ? ConflictResolution::set(RequirementId::FORMAT_KIND, 'mp4', 'Ask for MP4.')
+                : ConflictResolution::set(RequirementId::FORMAT_KIND, 'png', 'Ask for PNG.');
+            yield Conflict::between(
+                [RequirementId::FORMAT_KIND],
+                $part->name,
+                "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.",
+                $offer,
+            );
 
             return;
         }
@@ -38,7 +45,25 @@ final readonly class KindForPart implements ConflictRule
             }
         }
         if ($codecs !== [] && $movie) {
-            yield Conflict::between([RequirementId::FORMAT_CODEC, RequirementId::FORMAT_KIND], $part->name, "{$kinds[0]->spoken()} does not hold {$codecs[0]}.", ConflictResolution::set(RequirementId::FORMAT_KIND, $kinds[0] === Kind::Mov ? 'webm' : (str_starts_with($codecs[0], 'vp8') ? 'webm' : ($kinds[0] === Kind::Webm && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov')), 'Ask for a container that does.'));
+            yield Conflict::between(
+                [RequirementId::FORMAT_CODEC, RequirementId::FORMAT_KIND],
+                $part->name,
+                "{$kinds[0]->spoken()} does not hold {$codecs[0]}.",
+                ConflictResolution::set(
+                    RequirementId::FORMAT_KIND,
+                    $kinds[0] === Kind::Mov
+                        ? 'webm'
+                        : (
+                            str_starts_with($codecs[0], 'vp8')
+                                ? 'webm'
+                                : (
+                                    $kinds[0] === Kind::Webm
+                                    && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov'
+                                )
+                        ),
+                    'Ask for a container that does.',
+                ),
+            );
         }
     }
 }

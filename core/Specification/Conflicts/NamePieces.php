@@ -16,7 +16,10 @@ use PlainLedger\Core\Specification\Specification;
 final readonly class NamePieces implements ConflictRule
 {
     /** Pieces that a deliverable or a delivery fills sooner or later. */
-    public const KNOWN = ['production', 'shot', 'scene_name', 'task', 'pass', 'part', 'camera', 'version', 'frame', 'first', 'last', 'width', 'height', 'resolution', 'rate', 'date', 'learner', 'ext'];
+    public const KNOWN = [
+        'production', 'shot', 'scene_name', 'task', 'pass', 'part', 'camera', 'version', 'frame', 'first', 'last',
+        'width', 'height', 'resolution', 'rate', 'date', 'learner', 'ext',
+    ];
 
     public function read(Specification $specification, Part $part): iterable
     {
@@ -29,14 +32,50 @@ final readonly class NamePieces implements ConflictRule
             foreach (array_unique($pattern->names()) as $name) {
                 if (! in_array($name, self::KNOWN, true) && ! isset($specification->values[$name])) {
                     $near = $this->nearest($name, [...self::KNOWN, ...array_keys($specification->values)]);
-                    yield Conflict::between([$id], $part->name, "Nothing says what {{$name}} stands for.", ...($near === null ? [] : [ConflictResolution::set($id, (string) preg_replace('~\{\s*'.preg_quote($name, '~').'(?=\s*[:}])~i', "{{$near}", $source), "Write {{$near}}.")]));
+                    yield Conflict::between(
+                        [$id],
+                        $part->name,
+                        "Nothing says what {{$name}} stands for.",
+                        ...(
+                            $near === null
+                                ? []
+                                : [
+                                    ConflictResolution::set(
+                                        $id,
+                                        (string) preg_replace(
+                                            '~\{\s*'.preg_quote($name, '~').'(?=\s*[:}])~i',
+                                            "{{$near}",
+                                            $source,
+                                        ),
+                                        "Write {{$near}}.",
+                                    ),
+                                ]
+                        ),
+                    );
                 }
             }
             $out = preg_match('~^(?:/|[A-Za-z]:)|(?:^|/)\.\.(?:/|$)~', $source) === 1;
             if ($id === RequirementId::NAMING_PATTERN && str_contains($source, '/')) {
-                yield Conflict::between([$id], $part->name, 'A file’s name holds no “/”; folders have a requirement of their own.', ConflictResolution::set($id, basename($source), 'Keep the name alone.'));
+                yield Conflict::between(
+                    [$id],
+                    $part->name,
+                    'A file’s name holds no “/”; folders have a requirement of their own.',
+                    ConflictResolution::set($id, basename($source), 'Keep the name alone.'),
+                );
             } elseif ($id !== RequirementId::NAMING_PATTERN && $out) {
-                yield Conflict::between([$id], $part->name, "“{$source}” leads out of ".($id === RequirementId::OUTPUT_FOLDER ? 'the project' : 'the delivery').'; a folder is told from there.', ConflictResolution::set($id, trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/') ?: '.', 'Keep what lies inside.'));
+                yield Conflict::between(
+                    [$id],
+                    $part->name,
+                    "“{$source}” leads out of "
+                        .($id === RequirementId::OUTPUT_FOLDER ? 'the project' : 'the delivery')
+                        .'; a folder is told from there.',
+                    ConflictResolution::set(
+                        $id,
+                        trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/')
+                            ?: '.',
+                        'Keep what lies inside.',
+                    ),
+                );
             }
         }
         yield from $this->extension($part);
@@ -47,13 +86,21 @@ final readonly class NamePieces implements ConflictRule
     {
         $kinds = $part->kinds();
         $source = $part->single(RequirementId::NAMING_PATTERN);
-        $literal = $source === null || $part->delivers === Delivers::File ? null : LiteralExtension::of(NamePattern::parse($source));
+        $literal = $source === null || $part->delivers === Delivers::File
+            ? null
+            : LiteralExtension::of(NamePattern::parse($source));
         $named = Kind::fromExtension($literal ?? '');
         if ($kinds === [] || $named === null || in_array($named, $kinds, true)) {
             return;
         }
         $with = (string) preg_replace('~\.[A-Za-z0-9]+$~', '.{ext}', (string) $source);
-        yield Conflict::between([RequirementId::NAMING_PATTERN, RequirementId::FORMAT_KIND], $part->name, "Names end in .{$literal}, and {$kinds[0]->spoken()} is asked.", ConflictResolution::set(RequirementId::NAMING_PATTERN, $with, 'Leave the extension to the format.'), ConflictResolution::set(RequirementId::FORMAT_KIND, $named->value, 'Ask for '.$named->spoken().'.'));
+        yield Conflict::between(
+            [RequirementId::NAMING_PATTERN, RequirementId::FORMAT_KIND],
+            $part->name,
+            "Names end in .{$literal}, and {$kinds[0]->spoken()} is asked.",
+            ConflictResolution::set(RequirementId::NAMING_PATTERN, $with, 'Leave the extension to the format.'),
+            ConflictResolution::set(RequirementId::FORMAT_KIND, $named->value, 'Ask for '.$named->spoken().'.'),
+        );
     }
 
     /** @param  list<string>  $words */

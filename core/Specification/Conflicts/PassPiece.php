@@ -27,8 +27,19 @@ final readonly class PassPiece implements ConflictRule
         if (in_array(Kind::Exr, $kinds, true) || ($kinds === [] && $literal === Kind::Exr)) {
             return;
         }
-        $with = str_contains($source, '{frame') ? (string) preg_replace('~(?=[._-]?\{frame)~', '_{pass}', $source, 1) : (string) preg_replace('~(?=\.[^.]*$)|$~', '_{pass}', $source, 1);
-        yield Conflict::between([RequirementId::PASSES, RequirementId::NAMING_PATTERN], $part->name, count($passes).' passes are asked, and neither name nor folder has a {pass} to tell them apart.',
-            ConflictResolution::set(RequirementId::NAMING_PATTERN, $with, "Name them {$with}."), ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, whose layers can be the passes.'));
+        $with = str_contains($source, '{frame')
+            ? (string) preg_replace('~(?=[._-]?\{frame)~', '_{pass}', $source, 1)
+            : (string) preg_replace('~(?=\.[^.]*$)|$~', '_{pass}', $source, 1);
+        yield Conflict::between(
+            [RequirementId::PASSES, RequirementId::NAMING_PATTERN],
+            $part->name,
+            count($passes).' passes are asked, and neither name nor folder has a {pass} to tell them apart.',
+            ConflictResolution::set(RequirementId::NAMING_PATTERN, $with, "Name them {$with}."),
+            ConflictResolution::set(
+                RequirementId::FORMAT_KIND,
+                'exr',
+                'Ask for OpenEXR, whose layers can be the passes.',
+            ),
+        );
     }
 }

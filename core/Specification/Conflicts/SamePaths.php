@@ -40,7 +40,11 @@ final readonly class SamePaths
                     }
                     foreach ($owners[$path] ?? [] as [$other, $otherPart, $otherPass, $otherFrames]) {
                         if (count($quarrels) < self::MOST_TOLD && $this->meet($frames, $otherFrames)) {
-                            $quarrels[] = [(string) $called, $other, $this->quarrel((string) $called, $part, $pass, $other, $otherPart, $otherPass, $path)];
+                            $quarrels[] = [
+                                (string) $called,
+                                $other,
+                                $this->quarrel((string) $called, $part, $pass, $other, $otherPart, $otherPass, $path),
+                            ];
                             break;
                         }
                     }
@@ -63,7 +67,9 @@ final readonly class SamePaths
         $values = $specification->pieceValues($part);
         $values = $pass === null ? $values : $values->with('pass', $pass);
         $name = $pattern->make($values);
-        $folder = NamePattern::tidyFolder(NamePattern::parse($part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values));
+        $folder = NamePattern::tidyFolder(
+            NamePattern::parse($part->single(RequirementId::NAMING_FOLDER) ?? '.')->make($values),
+        );
         $numbered = $part->delivers === Delivers::Frames || $pattern->has('frame');
 
         return [$folder === '.' ? $name : "{$folder}/{$name}", $numbered ? PartLength::expected($part) : null];
@@ -75,15 +81,54 @@ final readonly class SamePaths
         return $a === null || $b === null || ! $a->and($b)->isEmpty();
     }
 
-    private function quarrel(string $called, Part $part, ?string $pass, string $other, Part $otherPart, ?string $otherPass, string $path): Conflict
-    {
-        $ids = [RequirementId::NAMING_PATTERN, ...($part->find(RequirementId::NAMING_FOLDER) === null ? [] : [RequirementId::NAMING_FOLDER]), ...($pass !== null && $otherPass !== null && $called === $other && $part->name === $otherPart->name ? [RequirementId::PASSES] : [])];
+    private function quarrel(
+        string $called,
+        Part $part,
+        ?string $pass,
+        string $other,
+        Part $otherPart,
+        ?string $otherPass,
+        string $path,
+    ): Conflict {
+        $ids = [
+            RequirementId::NAMING_PATTERN,
+            ...($part->find(RequirementId::NAMING_FOLDER) === null ? [] : [RequirementId::NAMING_FOLDER]),
+            ...(
+                $pass !== null
+                && $otherPass !== null
+                && $called === $other
+                && $part->name === $otherPart->name ? [RequirementId::PASSES] : []
+            ),
+        ];
         $who = $called === $other
-            ? ($part->name === $otherPart->name ? "The passes “{$otherPass}” and “{$pass}”" : "The parts “{$otherPart->name}” and “{$part->name}”")
+            ? (
+                $part->name === $otherPart->name
+                    ? "The passes “{$otherPass}” and “{$pass}”"
+                    : "The parts “{$otherPart->name}” and “{$part->name}”"
+            )
             : "{$other} and {$called}";
-        $missing = $called !== $other && ! str_contains((string) $part->single(RequirementId::NAMING_PATTERN), '{shot}') ? [ConflictResolution::set(RequirementId::NAMING_PATTERN, '{shot}_'.$part->single(RequirementId::NAMING_PATTERN), 'Begin the names with {shot}.')] : [];
+        $missing = $called !== $other && ! str_contains((string) $part->single(RequirementId::NAMING_PATTERN), '{shot}')
+            ? [
+                ConflictResolution::set(
+                    RequirementId::NAMING_PATTERN,
+                    '{shot}_'.$part->single(RequirementId::NAMING_PATTERN),
+                    'Begin the names with {shot}.',
+                ),
+            ]
+            : [];
         if ($called === $other && $part->name !== $otherPart->name) {
-            $missing = [ConflictResolution::set(RequirementId::NAMING_PATTERN, (string) preg_replace('~(?=[._-]?\{frame)|(?=\.\{ext\})~', '_{part}', (string) $part->single(RequirementId::NAMING_PATTERN), 1), 'Put {part} into the name.')];
+            $missing = [
+                ConflictResolution::set(
+                    RequirementId::NAMING_PATTERN,
+                    (string) preg_replace(
+                        '~(?=[._-]?\{frame)|(?=\.\{ext\})~',
+                        '_{part}',
+                        (string) $part->single(RequirementId::NAMING_PATTERN),
+                        1,
+                    ),
+                    'Put {part} into the name.',
+                ),
+            ];
         }
 
         return Conflict::between($ids, $part->name, "{$who} would write the same path, {$path}.", ...$missing);

@@ -26,14 +26,21 @@ final readonly class SizeCap implements ConflictRule
         }
         $rate = BitRate::of(max(1, (int) $rate));
         $bytes = $rate->bytesIn($length[0]);
-        foreach ([RequirementId::FORMAT_FILE_SIZE => 'a file has', RequirementId::DELIVERY_TOTAL_SIZE => 'all of it has'] as $id => $has) {
+        foreach ([
+            RequirementId::FORMAT_FILE_SIZE => 'a file has',
+            RequirementId::DELIVERY_TOTAL_SIZE => 'all of it has',
+        ] as $id => $has) {
             $cap = $part->find($id)->value->max ?? null;
             if ($cap === null || $bytes->bytes <= (int) $cap) {
                 continue;
             }
             $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
             yield Conflict::between([$id, RequirementId::FORMAT_BIT_RATE, ...$length[1]], $part->name,
-                "At {$rate} for ".Fraction::decimal($length[0])." s {$has} {$bytes}, and at most ".ByteSize::of((int) $cap).' are allowed.',
+                "At {$rate} for "
+                    .Fraction::decimal($length[0])
+                    ." s {$has} {$bytes}, and at most "
+                    .ByteSize::of((int) $cap)
+                    .' are allowed.',
                 ...($fits === null ? [] : [ConflictResolution::set(RequirementId::FORMAT_BIT_RATE, "at most {$fits->bits}", "Ask for at most {$fits}, which fits.")]), ...[ConflictResolution::set($id, "at most {$bytes->bytes}", "Allow {$bytes}.")]);
 
             return;

@@ -16,9 +16,32 @@ final readonly class SoundPresence implements ConflictRule
         if ($part->single(RequirementId::AUDIO_PRESENCE) !== 'none') {
             return;
         }
-        $asked = array_values(array_filter([RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH, RequirementId::AUDIO_CHANNELS], static fn (string $id): bool => $part->find($id) !== null));
+        $asked = array_values(
+            array_filter(
+                [RequirementId::AUDIO_SAMPLE_RATE, RequirementId::AUDIO_BIT_DEPTH, RequirementId::AUDIO_CHANNELS],
+                static fn (string $id): bool => $part->find($id) !== null,
+            ),
+        );
         if ($asked !== []) {
-            yield Conflict::between([RequirementId::AUDIO_PRESENCE, ...$asked], $part->name, 'No sound is asked, and its '.($asked[0] === RequirementId::AUDIO_CHANNELS ? 'channels' : ($asked[0] === RequirementId::AUDIO_BIT_DEPTH ? 'depth' : 'sample rate')).' is.', ConflictResolution::set(RequirementId::AUDIO_PRESENCE, 'required', 'Ask for sound.'), ...array_map(static fn (string $id): ConflictResolution => ConflictResolution::drop($id, "Ask no more for {$id}."), $asked));
+            yield Conflict::between(
+                [RequirementId::AUDIO_PRESENCE, ...$asked],
+                $part->name,
+                'No sound is asked, and its '
+                    .(
+                        $asked[0] === RequirementId::AUDIO_CHANNELS
+                            ? 'channels'
+                            : ($asked[0] === RequirementId::AUDIO_BIT_DEPTH ? 'depth' : 'sample rate')
+                    )
+                    .' is.',
+                ConflictResolution::set(RequirementId::AUDIO_PRESENCE, 'required', 'Ask for sound.'),
+                ...array_map(
+                    static fn (string $id): ConflictResolution => ConflictResolution::drop(
+                        $id,
+                        "Ask no more for {$id}.",
+                    ),
+                    $asked,
+                ),
+            );
         }
     }
 }

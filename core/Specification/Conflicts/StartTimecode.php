@@ -34,17 +34,44 @@ final readonly class StartTimecode implements ConflictRule
         $offers = [];
         if (str_contains($start, ';') && ! $rates[0]->hasDropFrame()) {
             $plain = str_replace(';', ':', $start);
-            $offers = [ConflictResolution::set(RequirementId::TIME_START_TIMECODE, $plain, "Start at {$plain}, which drops nothing.")];
+            $offers = [
+                ConflictResolution::set(
+                    RequirementId::TIME_START_TIMECODE,
+                    $plain,
+                    "Start at {$plain}, which drops nothing.",
+                ),
+            ];
             if ($rates[0]->nominalWhole() === 30 || $rates[0]->nominalWhole() === 60) {
                 $dropping = $rates[0]->nominalWhole() === 30 ? '29.97' : '59.94';
-                $offers[] = ConflictResolution::set(RequirementId::TIME_RATE, $dropping, "Ask for {$dropping} frames a second.");
+                $offers[] = ConflictResolution::set(
+                    RequirementId::TIME_RATE,
+                    $dropping,
+                    "Ask for {$dropping} frames a second.",
+                );
             }
         } else {
-            $offers = [ConflictResolution::set(RequirementId::TIME_START_TIMECODE, substr($start, 0, 9).'00', 'Start on the whole second.')];
+            $offers = [
+                ConflictResolution::set(
+                    RequirementId::TIME_START_TIMECODE,
+                    substr($start, 0, 9).'00',
+                    'Start on the whole second.',
+                ),
+            ];
             if (str_contains($start, ';') && preg_match('~:[0-9][1-9]:00;~', $start) === 1) {
-                $offers = [ConflictResolution::set(RequirementId::TIME_START_TIMECODE, substr($start, 0, 9).($rates[0]->nominalWhole() === 60 ? '04' : '02'), 'Start at the first number there is.')];
+                $offers = [
+                    ConflictResolution::set(
+                        RequirementId::TIME_START_TIMECODE,
+                        substr($start, 0, 9).($rates[0]->nominalWhole() === 60 ? '04' : '02'),
+                        'Start at the first number there is.',
+                    ),
+                ];
             }
         }
-        yield Conflict::between([RequirementId::TIME_START_TIMECODE, RequirementId::TIME_RATE], $part->name, $why, ...$offers);
+        yield Conflict::between(
+            [RequirementId::TIME_START_TIMECODE, RequirementId::TIME_RATE],
+            $part->name,
+            $why,
+            ...$offers,
+        );
     }
 }

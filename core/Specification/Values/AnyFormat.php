@@ -22,7 +22,9 @@ final readonly class AnyFormat extends ValueFormat
 
     public function read(Descriptor $descriptor, mixed $json): RequirementValue
     {
-        return Scalar::isNumber($json) ? RequirementValue::one(Scalar::text($json))->asNumber() : parent::read($descriptor, $json);
+        return Scalar::isNumber($json)
+            ? RequirementValue::one(Scalar::text($json))->asNumber()
+            : parent::read($descriptor, $json);
     }
 
     protected function fromList(Descriptor $descriptor, array $json): RequirementValue

@@ -22,7 +22,11 @@ final readonly class BlackFormat extends FramesOrNoneFormat
             return parent::write($value);
         }
         $shown = $share !== null && $value->single() === 'none' ? null : $value->single();
-        $document = ['value' => $shown, 'dark_share' => $share === null ? null : self::number($share), 'threshold' => $threshold];
+        $document = [
+            'value' => $shown,
+            'dark_share' => $share === null ? null : self::number($share),
+            'threshold' => $threshold,
+        ];
 
         return array_filter($document, static fn (mixed $member): bool => $member !== null);
     }
@@ -33,7 +37,10 @@ final readonly class BlackFormat extends FramesOrNoneFormat
             return $this->fromObject($descriptor, ['value' => $m[1], 'threshold' => $m[2]]);
         }
         if (preg_match(self::SHARE, $text, $m) === 1) {
-            return $this->fromObject($descriptor, ['dark_share' => $m[2]] + (trim($m[1]) === '' ? [] : ['value' => $m[1]]));
+            return $this->fromObject(
+                $descriptor,
+                ['dark_share' => $m[2]] + (trim($m[1]) === '' ? [] : ['value' => $m[1]]),
+            );
         }
 
         return parent::fromText($descriptor, $text);
@@ -63,7 +70,9 @@ final readonly class BlackFormat extends FramesOrNoneFormat
         $threshold = Fraction::parse(rtrim($text, "% \t"), 'a threshold', '1/255, 0.01 or 1%');
         $threshold = str_ends_with($text, '%') ? $threshold->dividedBy(100)->simplified() : $threshold;
         if ($threshold->isLessThan(0) || $threshold->isGreaterThanOrEqualTo(1)) {
-            throw NotUnderstood::because('the threshold of black is a fraction of white, from 0 to below 1, like 1/255 or 0.01.');
+            throw NotUnderstood::because(
+                'the threshold of black is a fraction of white, from 0 to below 1, like 1/255 or 0.01.',
+            );
         }
 
         return Fraction::write($threshold);

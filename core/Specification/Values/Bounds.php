@@ -15,8 +15,10 @@ final readonly class Bounds
     private const LEAST = ['>=', '≥', 'at least', 'no less than', 'not below', 'from', 'min'];
 
     /** What bounds what, a number, and the number up to which it goes. */
-    private const WRITTEN = '~^\s*(?:(?<word>>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not below|up to|from|min|max)\s*)?'
-        .'(?<first>\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-|\bto\b)\s*(?<last>\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u';
+    private const WRITTEN = '~^\s*(?:(?<word>>=|<=|≥|≤|at least|at most|no less than|no more than|not above|not '
+        .'below|up to|from|min|max)\s*)?'
+        .'(?<first>\d+(?:\.\d+)?\s*(?!to\b)[A-Za-z/]*)(?:\s*(?:\.\.|–|-'
+        .'|\bto\b)\s*(?<last>\d+(?:\.\d+)?\s*[A-Za-z/]*))?\s*$~u';
 
     private const MORE = ['>', 'more than', 'over', 'above'];
 
@@ -32,7 +34,10 @@ final readonly class Bounds
     /** Null where the text is no bounds, or where none can be asked. */
     public static function fromText(ValueFormat $format, Descriptor $descriptor, string $text): ?RequirementValue
     {
-        if (! $descriptor->accepts->bounds || preg_match(self::WRITTEN, self::usual($format, $text), $m, PREG_UNMATCHED_AS_NULL) !== 1) {
+        if (
+            ! $descriptor->accepts->bounds
+            || preg_match(self::WRITTEN, self::usual($format, $text), $m, PREG_UNMATCHED_AS_NULL) !== 1
+        ) {
             return null;
         }
         [$word, $first, $last] = [$m['word'], (string) $m['first'], $m['last']];
@@ -42,7 +47,10 @@ final readonly class Bounds
 
         return $last === null
             ? self::oneSided($format->one($descriptor, trim($first)), in_array($word, self::LEAST, true))
-            : self::twoSided($format->one($descriptor, trim($first).self::unitOf($first, $last)), $format->one($descriptor, trim($last)));
+            : self::twoSided(
+                $format->one($descriptor, trim($first).self::unitOf($first, $last)),
+                $format->one($descriptor, trim($last)),
+            );
     }
 
     /** @param  array<array-key, mixed>  $json null where it has no `min` or `max`, or where none can be asked */
@@ -51,7 +59,9 @@ final readonly class Bounds
         if (! $descriptor->accepts->bounds || ! (isset($json['min']) || isset($json['max']))) {
             return null;
         }
-        $bound = static fn (string $key): ?string => isset($json[$key]) ? self::bound($format, $descriptor, Scalar::text($json[$key])) : null;
+        $bound = static fn (string $key): ?string => isset($json[$key])
+            ? self::bound($format, $descriptor, Scalar::text($json[$key]))
+            : null;
 
         return self::inOrder($bound('min'), $bound('max'));
     }
@@ -69,13 +79,17 @@ final readonly class Bounds
     {
         $counted = static fn (string $bound): string => $bound === 'none' ? '0' : $bound;
 
-        return $first === 'none' && $last === 'none' ? RequirementValue::one('none') : self::inOrder($counted($first), $counted($last));
+        return $first === 'none' && $last === 'none'
+            ? RequirementValue::one('none')
+            : self::inOrder($counted($first), $counted($last));
     }
 
     /** “5 to 8 Mbit/s”: the unit is written once. */
     private static function unitOf(string $first, string $last): string
     {
-        return preg_match('~[A-Za-z]~', $first) !== 1 && preg_match('~[A-Za-z/]+\s*$~', $last, $unit) === 1 ? ' '.trim($unit[0]) : '';
+        return preg_match('~[A-Za-z]~', $first) !== 1 && preg_match('~[A-Za-z/]+\s*$~', $last, $unit) === 1
+            ? ' '.trim($unit[0])
+            : '';
     }
 
     /** `between 90 and 150`, `90+`, and of whole numbers `more than 90`, `under 150`, as bounds are written. */
@@ -94,12 +108,15 @@ final readonly class Bounds
     {
         $number = '~^\d+(?:\.\d+)?$~';
 
-        return ! $format->isFreeText() || (preg_match($number, trim($first)) === 1 && preg_match($number, trim($last)) === 1);
+        return ! $format->isFreeText()
+            || (preg_match($number, trim($first)) === 1 && preg_match($number, trim($last)) === 1);
     }
 
     private static function bound(ValueFormat $format, Descriptor $descriptor, string $text): string
     {
-        $canonical = $format->isFreeText() ? (new NumberFormat)->canonical($text, $descriptor) : $format->one($descriptor, $text);
+        $canonical = $format->isFreeText()
+            ? (new NumberFormat)->canonical($text, $descriptor)
+            : $format->one($descriptor, $text);
 
         return $canonical === 'none' ? '0' : $canonical;
     }

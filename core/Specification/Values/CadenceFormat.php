@@ -13,7 +13,8 @@ final readonly class CadenceFormat extends ValueFormat
     private const AROUND = '~^(?:drawn\s+)?on\s+|\s*frames?(?:\s+each)?$|\s*pull-?down$~i';
 
     private const WORDS = [
-        'ones' => 'every', 'one' => 'every', '1' => 'every', 'each' => 'every', 'all' => 'every', 'every' => 'every', 'every frame' => 'every',
+        'ones' => 'every', 'one' => 'every', '1' => 'every', 'each' => 'every', 'all' => 'every', 'every' => 'every',
+        'every frame' => 'every',
         'twos' => '2', 'threes' => '3', 'fours' => '4',
     ];
 

@@ -38,7 +38,9 @@ final readonly class DurationFormat extends ValueFormat
         if (array_key_exists('value', $json) || ! (isset($json['min']) || isset($json['max']))) {
             return parent::fromObject($descriptor, $json);
         }
-        $time = fn (string $key): ?string => isset($json[$key]) ? $this->canonical(Scalar::text($json[$key]), $descriptor) : null;
+        $time = fn (string $key): ?string => isset($json[$key])
+            ? $this->canonical(Scalar::text($json[$key]), $descriptor)
+            : null;
 
         return self::inOrder($time('min'), $time('max'));
     }

@@ -18,7 +18,9 @@ final readonly class FrozenFormat extends FramesOrNoneFormat
         }
         $frames = $this->one($descriptor, $text);
         if (preg_match('~^-?\d+$~', $frames) === 1) {
-            throw NotUnderstood::because('one frame alone does not stand still; a range of frames, or a count of frames in a row, is expected.');
+            throw NotUnderstood::because(
+                'one frame alone does not stand still; a range of frames, or a count of frames in a row, is expected.',
+            );
         }
 
         return RequirementValue::one($frames);

@@ -38,7 +38,9 @@ final readonly class HoldFormat extends ValueFormat
 
     protected function fromObject(Descriptor $descriptor, array $json): RequirementValue
     {
-        $frames = isset($json['head']) || isset($json['tail']) ? HandlesFormat::joined($json) : Scalar::text($json['value'] ?? '');
+        $frames = isset($json['head']) || isset($json['tail'])
+            ? HandlesFormat::joined($json)
+            : Scalar::text($json['value'] ?? '');
 
         return isset($json['tolerance'])
             ? self::within($frames, Scalar::text($json['tolerance']))
@@ -47,6 +49,8 @@ final readonly class HoldFormat extends ValueFormat
 
     private static function within(string $frames, string $tolerance): RequirementValue
     {
-        return RequirementValue::one(HandlesFormat::pair(trim($frames)))->looking(new PixelLimits(tolerance: Tolerance::canonical($tolerance)));
+        return RequirementValue::one(HandlesFormat::pair(trim($frames)))->looking(
+            new PixelLimits(tolerance: Tolerance::canonical($tolerance)),
+        );
     }
 }

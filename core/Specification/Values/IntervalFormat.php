@@ -12,13 +12,17 @@ use PlainLedger\Core\Specification\RequirementValue;
 final readonly class IntervalFormat extends ValueFormat
 {
     private const WORDS = [
-        '~^(?:every|each)\s+~' => '', '~^half\b~' => '1/2', '~^(?:a\s+)?quarter\b~' => '1/4', '~^(?:twice|double)\b~' => '2',
+        '~^(?:every|each)\s+~' => '', '~^half\b~' => '1/2', '~^(?:a\s+)?quarter\b~' => '1/4',
+        '~^(?:twice|double)\b~' => '2',
     ];
 
     public function canonical(string $text, Descriptor $descriptor): string
     {
         $plain = (string) preg_replace(array_keys(self::WORDS), array_values(self::WORDS), strtolower(trim($text)));
-        if (preg_match('~^(\S+)\s*(?:s|secs?|seconds?)(?:\s+of\s+video)?$~', $plain, $m) === 1 || preg_match('~^(a|one)\s+second$|^second$~', $plain) === 1) {
+        if (
+            preg_match('~^(\S+)\s*(?:s|secs?|seconds?)(?:\s+of\s+video)?$~', $plain, $m) === 1
+            || preg_match('~^(a|one)\s+second$|^second$~', $plain) === 1
+        ) {
             return Fraction::write(Fraction::positive($m[1] ?? '1')).' s';
         }
         if (preg_match('~^(\d+(?:\.\d+)?)\s*%\s*(?:of\s+)?(?:the\s+)?(?:frame\s*)?(?:rate|fps)$~', $plain, $m) === 1) {
@@ -33,7 +37,9 @@ final readonly class IntervalFormat extends ValueFormat
 
     public function spoken(string $value): string
     {
-        return preg_match('~^\d+$~', $value) === 1 ? "{$value} frames" : str_replace(['1 rate', ' rate'], ['one second', ' of the rate'], $value);
+        return preg_match('~^\d+$~', $value) === 1
+            ? "{$value} frames"
+            : str_replace(['1 rate', ' rate'], ['one second', ' of the rate'], $value);
     }
 
     /** A most, unless a least is said. */
@@ -55,7 +61,9 @@ final readonly class IntervalFormat extends ValueFormat
         if (array_key_exists('value', $json) || ! (isset($json['min']) || isset($json['max']))) {
             return parent::fromObject($descriptor, $json);
         }
-        $bound = fn (string $key): ?string => isset($json[$key]) ? $this->one($descriptor, Scalar::text($json[$key])) : null;
+        $bound = fn (string $key): ?string => isset($json[$key])
+            ? $this->one($descriptor, Scalar::text($json[$key]))
+            : null;
 
         return RequirementValue::between($bound('min'), $bound('max'));
     }

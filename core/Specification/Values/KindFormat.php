@@ -13,7 +13,8 @@ final readonly class KindFormat extends ValueFormat
 {
     public function canonical(string $text, Descriptor $descriptor): string
     {
-        return Kind::fromWord(trim($text))->value ?? throw NotUnderstood::as('a format known here', trim($text), 'png, jpeg, exr or mp4');
+        return Kind::fromWord(trim($text))->value
+            ?? throw NotUnderstood::as('a format known here', trim($text), 'png, jpeg, exr or mp4');
     }
 
     public function spoken(string $value): string

@@ -13,6 +13,8 @@ final readonly class NoneOrCountFormat extends ValueFormat
     {
         $text = trim($text);
 
-        return in_array(strtolower($text), ['none', 'no', 'off', '0'], true) ? 'none' : WholeFormat::whole($text, $descriptor);
+        return in_array(strtolower($text), ['none', 'no', 'off', '0'], true)
+            ? 'none'
+            : WholeFormat::whole($text, $descriptor);
     }
 }

@@ -26,7 +26,9 @@ final readonly class PassesFormat extends ValueFormat
     public function write(RequirementValue $value): mixed
     {
         return $value->values === [] ? parent::write($value) : array_map(
-            static fn (string $name): mixed => isset($value->own[$name]) ? ['name' => $name, 'require' => $value->own[$name]] : $name,
+            static fn (string $name): mixed => isset($value->own[$name])
+                ? ['name' => $name, 'require' => $value->own[$name]]
+                : $name,
             $value->values,
         );
     }
@@ -61,14 +63,20 @@ final readonly class PassesFormat extends ValueFormat
             throw NotUnderstood::because('the list of passes is empty.');
         }
 
-        return RequirementValue::oneOf($names)->ofPasses(array_filter($own, static fn (array $require): bool => $require !== []));
+        return RequirementValue::oneOf($names)->ofPasses(
+            array_filter($own, static fn (array $require): bool => $require !== []),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function ownOf(string $pass, mixed $require): array
     {
         if (! is_array($require) || ($require !== [] && array_is_list($require))) {
-            throw NotUnderstood::because("what is asked of the pass “{$pass}” alone must be an object, and ".JsonDocument::typeOf($require).' stands there.');
+            throw NotUnderstood::because(
+                "what is asked of the pass “{$pass}” alone must be an object, and "
+                    .JsonDocument::typeOf($require)
+                    .' stands there.',
+            );
         }
 
         /** @var array<string, mixed> $require */

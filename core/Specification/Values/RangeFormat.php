@@ -11,7 +11,8 @@ use PlainLedger\Core\Specification\Descriptor;
 /** Frames: `1001-1096`, `1-100x2`, or `timeline` for the animation’s own. */
 final readonly class RangeFormat extends ValueFormat
 {
-    private const OWN = '~^(?:the\s+)?(?:(?:whole|full|entire)\s+)?(?:timeline|animation|(?:animation(?:’s|\'s)?\s+|scene(?:’s|\'s)?\s+|its\s+)?own(?:\s+range)?)$~iu';
+    private const OWN = '~^(?:the\s+)?(?:(?:whole|full|entire)\s+)?(?:timeline|animation|(?:animation(?:’s|\'s)?\s+'
+        .'|scene(?:’s|\'s)?\s+|its\s+)?own(?:\s+range)?)$~iu';
 
     public function canonical(string $text, Descriptor $descriptor): string
     {

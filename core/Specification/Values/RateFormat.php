@@ -25,7 +25,10 @@ final readonly class RateFormat extends ValueFormat
     protected function fromText(Descriptor $descriptor, string $text): RequirementValue
     {
         // a decimal comma, in the rates that have one
-        return parent::fromText($descriptor, (string) preg_replace('~\b(23|29|47|59|119),(\d{2,3})\b~', '$1.$2', $text));
+        return parent::fromText(
+            $descriptor,
+            (string) preg_replace('~\b(23|29|47|59|119),(\d{2,3})\b~', '$1.$2', $text),
+        );
     }
 
     protected function readings(Descriptor $descriptor, string $text): array

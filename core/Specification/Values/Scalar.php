@@ -22,7 +22,9 @@ final readonly class Scalar
             is_bool($value) => $value ? 'yes' : 'no',
             is_int($value) => (string) $value,
             is_float($value) => (string) json_encode($value),
-            default => throw NotUnderstood::because('a text, a number or true/false is expected, and '.JsonDocument::typeOf($value).' stands there.'),
+            default => throw NotUnderstood::because(
+                'a text, a number or true/false is expected, and '.JsonDocument::typeOf($value).' stands there.',
+            ),
         };
     }
 

@@ -59,7 +59,10 @@ abstract readonly class ValueFormat
                 ['min' => $this->plain($value, $value->min), 'max' => $this->plain($value, $value->max)],
                 static fn (mixed $bound): bool => $bound !== null,
             ),
-            count($value->values) > 1 => array_map(fn (string $one): mixed => $this->plain($value, $one), $value->values),
+            count($value->values) > 1 => array_map(
+                fn (string $one): mixed => $this->plain($value, $one),
+                $value->values,
+            ),
             default => $this->plain($value, $value->single()),
         };
     }
@@ -85,7 +88,9 @@ abstract readonly class ValueFormat
             throw NotUnderstood::because('the list of values is empty.');
         }
 
-        return RequirementValue::oneOf(array_map(fn (mixed $one): string => $this->one($descriptor, Scalar::text($one)), $json));
+        return RequirementValue::oneOf(
+            array_map(fn (mixed $one): string => $this->one($descriptor, Scalar::text($one)), $json),
+        );
     }
 
     /** @param  array<array-key, mixed>  $json */
@@ -96,7 +101,9 @@ abstract readonly class ValueFormat
         }
 
         return Bounds::fromObject($this, $descriptor, $json) ?? throw NotUnderstood::because(
-            $descriptor->accepts->bounds ? 'an object here has "value", "min" or "max".' : 'an object here has "value".',
+            $descriptor->accepts->bounds
+                ? 'an object here has "value", "min" or "max".'
+                : 'an object here has "value".',
         );
     }
 
@@ -104,7 +111,9 @@ abstract readonly class ValueFormat
     protected function between(Descriptor $descriptor): string
     {
         // free text may hold commas and words of its own
-        return $this->isFreeText() && $descriptor->id !== RequirementId::BURN_IN ? '~\s*\|\s*~' : '~\s*(?:\||,|\bor\b)\s*~';
+        return $this->isFreeText() && $descriptor->id !== RequirementId::BURN_IN
+            ? '~\s*\|\s*~'
+            : '~\s*(?:\||,|\bor\b)\s*~';
     }
 
     private function severalFromText(Descriptor $descriptor, string $text): ?RequirementValue
@@ -144,7 +153,9 @@ abstract readonly class ValueFormat
         }
         $accepts = $descriptor->accepts;
         if (preg_match('~^\d+$~', $canonical) === 1 && ! $accepts->reaches((int) $canonical)) {
-            throw NotUnderstood::because("{$canonical} is not possible: it is from {$accepts->least} to {$accepts->most}.");
+            throw NotUnderstood::because(
+                "{$canonical} is not possible: it is from {$accepts->least} to {$accepts->most}.",
+            );
         }
 
         return $canonical;

@@ -17,7 +17,9 @@ final readonly class WordFormat extends ValueFormat
         $word = strtolower(trim($text));
         $words = $descriptor->accepts->words;
         if ($words !== [] && ! in_array($word, $words, true)) {
-            throw NotUnderstood::because('“'.mb_strimwidth(Text::shown($word), 0, 60, '…').'” is not one of '.implode(', ', $words).'.');
+            throw NotUnderstood::because(
+                '“'.mb_strimwidth(Text::shown($word), 0, 60, '…').'” is not one of '.implode(', ', $words).'.',
+            );
         }
 
         return $word;

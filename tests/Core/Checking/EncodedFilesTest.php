@@ -48,14 +48,40 @@ final class EncodedFilesTest extends TestCase
             ['format.alpha', 'any', 'equal', 'alpha'],
             ['format.alpha', 'none', 'unequal', 'alpha'],
         ],
-        'encoders/palettealpha.png' => [['format.channels', 'RGBA', 'equal', 'RGBA'], ['format.alpha', 'straight', 'equal', 'alpha']],
-        'encoders/pil-palette.png' => [['format.bit_depth', 4, 'equal', '4'], ['format.channels', 'RGB', 'equal', 'RGB']],
-        'encoders/pil-grey16.png' => [['format.channels', 'grey', 'equal', 'Y'], ['format.channels', 'RGB', 'unequal', 'Y'], ['format.bit_depth', 16, 'equal', '16']],
-        'encoders/density.png' => [['picture.density', '300 dpi', 'equal', '300'], ['picture.density', 299, 'unequal', '300'], ['colour.encoding', 'srgb', 'equal', 'srgb']],
-        'encoders/tall-pixels.png' => [['picture.pixel_aspect', '1.1', 'equal', '11/10'], ['picture.pixel_aspect', '1/1', 'unequal', '11/10'], ['picture.density', 72, 'unknown', null]],
-        'encoders/profile.png' => [['colour.encoding', 'srgb', 'equal', 'srgb'], ['colour.encoding', 'rec709', 'unequal', 'srgb'], ['picture.density', 240, 'equal', '240']],
+        'encoders/palettealpha.png' => [
+            ['format.channels', 'RGBA', 'equal', 'RGBA'],
+            ['format.alpha', 'straight', 'equal', 'alpha'],
+        ],
+        'encoders/pil-palette.png' => [
+            ['format.bit_depth', 4, 'equal', '4'],
+            ['format.channels', 'RGB', 'equal', 'RGB'],
+        ],
+        'encoders/pil-grey16.png' => [
+            ['format.channels', 'grey', 'equal', 'Y'],
+            ['format.channels', 'RGB', 'unequal', 'Y'],
+            ['format.bit_depth', 16, 'equal', '16'],
+        ],
+        'encoders/density.png' => [
+            ['picture.density', '300 dpi', 'equal', '300'],
+            ['picture.density', 299, 'unequal', '300'],
+            ['colour.encoding', 'srgb', 'equal', 'srgb'],
+        ],
+        'encoders/tall-pixels.png' => [
+            ['picture.pixel_aspect', '1.1', 'equal', '11/10'],
+            ['picture.pixel_aspect', '1/1', 'unequal', '11/10'],
+            ['picture.density', 72, 'unknown', null],
+        ],
+        'encoders/profile.png' => [
+            ['colour.encoding', 'srgb', 'equal', 'srgb'],
+            ['colour.encoding', 'rec709', 'unequal', 'srgb'],
+            ['picture.density', 240, 'equal', '240'],
+        ],
         'encoders/linear-profile.png' => [['colour.encoding', 'linear', 'unknown', null]],
-        'encoders/linear-gamma.png' => [['colour.encoding', 'linear', 'equal', 'linear'], ['colour.encoding', 'srgb', 'unequal', 'linear'], ['picture.density', 72, 'equal', '72']],
+        'encoders/linear-gamma.png' => [
+            ['colour.encoding', 'linear', 'equal', 'linear'],
+            ['colour.encoding', 'srgb', 'unequal', 'linear'],
+            ['picture.density', 72, 'equal', '72'],
+        ],
         'encoders/srgb-gamma.png' => [['colour.encoding', 'srgb', 'equal', 'srgb']],
         'encoders/q90-420.jpg' => [
             ['format.kind', 'jpg', 'equal', 'jpeg'],
@@ -68,14 +94,36 @@ final class EncodedFilesTest extends TestCase
             ['format.alpha', 'none', 'equal', 'none'],
         ],
         'encoders/q75-444.jpg' => [['format.quality', 75, 'equal', '75'], ['format.chroma', '4:4:4', 'equal', '4:4:4']],
-        'encoders/restart-422.jpg' => [['format.quality', 50, 'equal', '50'], ['format.chroma', '4:2:2', 'equal', '4:2:2']],
+        'encoders/restart-422.jpg' => [
+            ['format.quality', 50, 'equal', '50'],
+            ['format.chroma', '4:2:2', 'equal', '4:2:2'],
+        ],
         'encoders/sample-411.jpg' => [['format.chroma', '4:2:0', 'unequal', '4:1:1']],
         'encoders/pil-grey.jpg' => [['format.quality', 36, 'unequal', '35'], ['format.channels', 'Y', 'equal', 'Y']],
-        'encoders/pil-cmyk.jpg' => [['format.channels', 'CMYK', 'equal', 'CMYK'], ['format.channels', 'RGB', 'unequal', 'CMYK']],
-        'encoders/exif-inch.jpg' => [['picture.density', 300, 'equal', '300'], ['colour.encoding', 'srgb', 'equal', 'srgb'], ['picture.pixel_aspect', '1/1', 'equal', '1/1'], ['picture.projection', 'lat-long', 'unequal', null]],
-        'encoders/exif-cm.jpg' => [['picture.density', 300, 'equal', '300'], ['picture.density', 118, 'unequal', '300']],
-        'encoders/profile.jpg' => [['colour.encoding', 'srgb', 'equal', 'srgb'], ['picture.density', 240, 'equal', '240'], ['format.quality', 92, 'equal', '92']],
-        'encoders/sar-10-11.jpg' => [['picture.pixel_aspect', '10/11', 'equal', '10/11'], ['picture.pixel_aspect', '1/1', 'unequal', '10/11'], ['picture.density', 72, 'unknown', null]],
+        'encoders/pil-cmyk.jpg' => [
+            ['format.channels', 'CMYK', 'equal', 'CMYK'],
+            ['format.channels', 'RGB', 'unequal', 'CMYK'],
+        ],
+        'encoders/exif-inch.jpg' => [
+            ['picture.density', 300, 'equal', '300'],
+            ['colour.encoding', 'srgb', 'equal', 'srgb'],
+            ['picture.pixel_aspect', '1/1', 'equal', '1/1'],
+            ['picture.projection', 'lat-long', 'unequal', null],
+        ],
+        'encoders/exif-cm.jpg' => [
+            ['picture.density', 300, 'equal', '300'],
+            ['picture.density', 118, 'unequal', '300'],
+        ],
+        'encoders/profile.jpg' => [
+            ['colour.encoding', 'srgb', 'equal', 'srgb'],
+            ['picture.density', 240, 'equal', '240'],
+            ['format.quality', 92, 'equal', '92'],
+        ],
+        'encoders/sar-10-11.jpg' => [
+            ['picture.pixel_aspect', '10/11', 'equal', '10/11'],
+            ['picture.pixel_aspect', '1/1', 'unequal', '10/11'],
+            ['picture.density', 72, 'unknown', null],
+        ],
         'encoders/float-zip1.exr' => [
             ['format.compression', 'zips', 'equal', 'zips'],
             ['format.compression', ['zip', 'zips'], 'equal', 'zips'],
@@ -89,11 +137,28 @@ final class EncodedFilesTest extends TestCase
             ['format.alpha', 'none', 'equal', 'none'],
             ['colour.encoding', 'linear', 'equal', 'linear, since it is float and says nothing else'],
         ],
-        'encoders/half-rgba.exr' => [['format.bit_depth', 'half', 'equal', '16'], ['format.alpha', 'premultiplied', 'equal', 'alpha'], ['format.alpha', 'straight', 'equal', 'alpha'], ['format.alpha', 'none', 'unequal', 'alpha']],
+        'encoders/half-rgba.exr' => [
+            ['format.bit_depth', 'half', 'equal', '16'],
+            ['format.alpha', 'premultiplied', 'equal', 'alpha'],
+            ['format.alpha', 'straight', 'equal', 'alpha'],
+            ['format.alpha', 'none', 'unequal', 'alpha'],
+        ],
         'encoders/half-piz.exr' => [['format.compression', 'lossless', 'equal', 'piz']],
-        'encoders/tiled-dwaa.exr' => [['format.compression', 'lossless', 'unequal', 'dwaa'], ['format.compression', 'dwaa', 'equal', 'dwaa']],
-        'encoders/attributes.exr' => [['time.rate', '23.976', 'equal', '24000/1001'], ['time.rate', '24', 'unequal', '24000/1001'], ['camera.name', 'cam_quay', 'equal', 'cam_quay'], ['picture.pixel_aspect', '12/11', 'equal', null]],
-        'exr/win.exr' => [['picture.resolution', '100x80', 'equal', '100x80'], ['picture.pixel_aspect', '10/11', 'equal', '10/11'], ['time.rate', 23.976, 'equal', '24000/1001']],
+        'encoders/tiled-dwaa.exr' => [
+            ['format.compression', 'lossless', 'unequal', 'dwaa'],
+            ['format.compression', 'dwaa', 'equal', 'dwaa'],
+        ],
+        'encoders/attributes.exr' => [
+            ['time.rate', '23.976', 'equal', '24000/1001'],
+            ['time.rate', '24', 'unequal', '24000/1001'],
+            ['camera.name', 'cam_quay', 'equal', 'cam_quay'],
+            ['picture.pixel_aspect', '12/11', 'equal', null],
+        ],
+        'exr/win.exr' => [
+            ['picture.resolution', '100x80', 'equal', '100x80'],
+            ['picture.pixel_aspect', '10/11', 'equal', '10/11'],
+            ['time.rate', 23.976, 'equal', '24000/1001'],
+        ],
         'exr/id.exr' => [['format.sample', 'uint', 'equal', 'uint'], ['format.bit_depth', 32, 'equal', '32']],
         'exr/y.exr' => [['format.channels', 'Y', 'equal', 'Y']],
         'exr/pxr.exr' => [['format.compression', ['pxr24'], 'equal', 'pxr24']],
@@ -137,17 +202,42 @@ final class EncodedFilesTest extends TestCase
         $of = static fn (string $name): string => (string) file_get_contents(self::FIXTURES."encoders/{$name}");
         $bench = new Workbench;
         foreach (range(1, 20) as $frame) {
-            $bench->put(sprintf('q.%04d.png', $frame), $of($frame === 7 ? 'rgba16.png' : ($frame > 17 ? 'palette8.png' : 'rgb8.png')));
+            $bench->put(
+                sprintf('q.%04d.png', $frame),
+                $of($frame === 7 ? 'rgba16.png' : ($frame > 17 ? 'palette8.png' : 'rgb8.png')),
+            );
         }
-        $document = $bench->check(Workbench::specification(['format.channels' => 'RGB', 'format.bit_depth' => 8, 'content.uniform' => 'yes', 'time.range' => '1-20']));
+        $document = $bench->check(
+            Workbench::specification(
+                [
+                    'format.channels' => 'RGB',
+                    'format.bit_depth' => 8,
+                    'content.uniform' => 'yes',
+                    'time.range' => '1-20',
+                ],
+            ),
+        );
         $byId = array_column($document['entries'], null, 'id');
 
         self::assertSame([['frames' => '7', 'found' => 'RGBA']], $byId['format.channels']['files']['runs']);
         self::assertSame([['frames' => '7', 'found' => '16']], $byId['format.bit_depth']['files']['runs']);
-        self::assertSame(['unequal', 'unequal', 'equal'], [$byId['format.channels']['mark'], $byId['content.uniform']['mark'], $byId['time.range']['mark']]);
+        self::assertSame(
+            ['unequal', 'unequal', 'equal'],
+            [$byId['format.channels']['mark'], $byId['content.uniform']['mark'], $byId['time.range']['mark']],
+        );
         // more than was asked is saved again, and not rendered
         self::assertSame('', $document['sequences'][0]['rerender']);
-        self::assertSame(['7'], array_values(array_unique(array_column(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'encode'), 'frames'))));
+        self::assertSame(
+            ['7'],
+            array_values(
+                array_unique(
+                    array_column(
+                        array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'encode'),
+                        'frames',
+                    ),
+                ),
+            ),
+        );
     }
 
     public function test_a_whole_delivery_of_real_files_balances(): void
@@ -159,9 +249,25 @@ final class EncodedFilesTest extends TestCase
         }
         $document = $bench->check(Workbench::specification([
             'picture.resolution' => '66x38', 'picture.region' => 'full', 'picture.pixel_aspect' => '12/11',
-            'time.rate' => '24000/1001', 'time.range' => '1001-1024', 'time.step' => 1, 'time.count' => ['min' => 20, 'max' => 30], 'camera.name' => 'cam_quay',
-            'format.kind' => 'exr', 'format.bit_depth' => 16, 'format.sample' => 'float', 'format.channels' => 'RGB', 'format.alpha' => 'none', 'format.compression' => ['zip', 'zips'], 'format.file_size' => '1 MB',
-            'colour.encoding' => 'linear', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'naming.folder' => '{shot}', 'content.whole' => 'yes', 'content.uniform' => 'yes', 'delivery.extras' => 'none', 'delivery.total_size' => '1 GB',
+            'time.rate' => '24000/1001',
+            'time.range' => '1001-1024',
+            'time.step' => 1,
+            'time.count' => ['min' => 20, 'max' => 30],
+            'camera.name' => 'cam_quay',
+            'format.kind' => 'exr',
+            'format.bit_depth' => 16,
+            'format.sample' => 'float',
+            'format.channels' => 'RGB',
+            'format.alpha' => 'none',
+            'format.compression' => ['zip', 'zips'],
+            'format.file_size' => '1 MB',
+            'colour.encoding' => 'linear',
+            'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+            'naming.folder' => '{shot}',
+            'content.whole' => 'yes',
+            'content.uniform' => 'yes',
+            'delivery.extras' => 'none',
+            'delivery.total_size' => '1 GB',
         ]));
 
         self::assertSame(['balanced', [], []], [$document['verdict'], $document['causes'], $document['fixes']]);

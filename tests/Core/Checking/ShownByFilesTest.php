@@ -24,7 +24,14 @@ final class ShownByFilesTest extends TestCase
     {
         $image = imagecreatetruecolor(64, 36) ?: self::fail('no image');
         imagefill($image, 0, 0, (int) imagecolorallocate($image, 60, 80, 100));
-        imagefilledrectangle($image, ($which * 5) % 50, 6 + $which % 7, ($which * 5) % 50 + 9, 22, (int) imagecolorallocate($image, 210, 180, 30));
+        imagefilledrectangle(
+            $image,
+            ($which * 5) % 50,
+            6 + $which % 7,
+            ($which * 5) % 50 + 9,
+            22,
+            (int) imagecolorallocate($image, 210, 180, 30),
+        );
         imagefilledrectangle($image, 0, 0, 63, $dark - 1, (int) imagecolorallocate($image, 0, 0, 0));
         mt_srand($noise * 7919 + $which);
         for ($i = 0; $i < ($noise === 0 ? 0 : 400); $i++) {
@@ -63,7 +70,10 @@ final class ShownByFilesTest extends TestCase
     /** @param  array<string, mixed>  $require */
     private static function asked(array $require, int $last): Specification
     {
-        return Workbench::specification($require + ['time.range' => "1-{$last}", 'naming.pattern' => 'a.{frame:4}.{ext}'], ['values' => []]);
+        return Workbench::specification(
+            $require + ['time.range' => "1-{$last}", 'naming.pattern' => 'a.{frame:4}.{ext}'],
+            ['values' => []],
+        );
     }
 
     /**
@@ -86,7 +96,13 @@ final class ShownByFilesTest extends TestCase
         yield 'on twos, and each its own is asked' => ['every', $twos, 'unequal', '2', 'pictures-repeated'];
         yield 'on twos as asked' => ['2', $twos, 'equal', '2', ''];
         yield 'on twos, cut at both ends' => ['2', [1, 2, 2, 3, 3, 4, 4, 5, 5, 6], 'equal', '2', ''];
-        yield 'on threes' => ['every', [1, 1, 1, 2, 2, 2, 3, 3, 3, 4, 4, 4, 5, 5, 5], 'unequal', '3', 'pictures-repeated'];
+        yield 'on threes' => [
+            'every',
+            [1, 1, 1, 2, 2, 2, 3, 3, 3, 4, 4, 4, 5, 5, 5],
+            'unequal',
+            '3',
+            'pictures-repeated',
+        ];
         yield 'two and three in turn' => ['every', $pulled, 'unequal', '2-3', 'pictures-repeated'];
         yield 'two and three in turn, as asked' => ['2-3', $pulled, 'equal', '2-3', ''];
         yield 'one still for a moment is no cadence' => ['every', [1, 2, 3, 3, 3, 4, 5, 6, 7, 8], 'equal', 'every', ''];
@@ -95,8 +111,13 @@ final class ShownByFilesTest extends TestCase
 
     /** @param  list<int>  $which */
     #[DataProvider('cadences')]
-    public function test_how_many_frames_each_picture_stands(string $asked, array $which, string $mark, string $found, string $cause): void
-    {
+    public function test_how_many_frames_each_picture_stands(
+        string $asked,
+        array $which,
+        string $mark,
+        string $found,
+        string $cause,
+    ): void {
         $document = self::shown($which)->check(self::asked(['content.cadence' => $asked], count($which)));
 
         self::assertSame([$mark, $found, $cause], self::line($document, 'content.cadence'));
@@ -120,8 +141,16 @@ final class ShownByFilesTest extends TestCase
         yield 'too short at its head' => ['3+2', $move(2, 2), 'unequal'];
         yield 'none' => ['2+2', $move(1, 1), 'unequal'];
         yield 'with noise, and no tolerance' => ['3+2', $move(3, 2, 1), 'unequal'];
-        yield 'with noise, within a tolerance' => [['head' => 3, 'tail' => 2, 'tolerance' => '2/255'], $move(3, 2, 1), 'equal'];
-        yield 'within a tolerance, and too short all the same' => [['head' => 4, 'tail' => 2, 'tolerance' => '1/255'], $move(2, 2, 1), 'unequal'];
+        yield 'with noise, within a tolerance' => [
+            ['head' => 3, 'tail' => 2, 'tolerance' => '2/255'],
+            $move(3, 2, 1),
+            'equal',
+        ];
+        yield 'within a tolerance, and too short all the same' => [
+            ['head' => 4, 'tail' => 2, 'tolerance' => '1/255'],
+            $move(2, 2, 1),
+            'unequal',
+        ];
     }
 
     /** @param  array<int, string>  $pictures */
@@ -130,7 +159,11 @@ final class ShownByFilesTest extends TestCase
     {
         $document = self::bench($pictures)->check(self::asked(['content.hold' => $asked], 12));
 
-        self::assertSame($mark, self::line($document, 'content.hold')[0], json_encode($document['causes'], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
+        self::assertSame(
+            $mark,
+            self::line($document, 'content.hold')[0],
+            json_encode($document['causes'], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT),
+        );
         self::assertSame($mark === 'equal' ? [] : ['hold-too-short'], array_column($document['causes'], 'id'));
         self::assertNotContains('encode', array_column($document['fixes'], 'kind'));
     }
@@ -138,9 +171,13 @@ final class ShownByFilesTest extends TestCase
     public function test_frozen_beside_a_hold(): void
     {
         // the hold stands still on purpose; in the middle nothing may
-        $held = self::shown([1, 1, 1, 2, 3, 4, 5, 6, 7, 7, 7])->check(self::asked(['content.hold' => '3+3', 'content.frozen' => 'none'], 11));
+        $held = self::shown([1, 1, 1, 2, 3, 4, 5, 6, 7, 7, 7])->check(
+            self::asked(['content.hold' => '3+3', 'content.frozen' => 'none'], 11),
+        );
         self::assertSame(['balanced', []], [$held['verdict'], $held['causes']]);
-        $frozen = self::shown([1, 1, 1, 2, 3, 4, 4, 6, 7, 7, 7])->check(self::asked(['content.hold' => '3+3', 'content.frozen' => 'none'], 11));
+        $frozen = self::shown([1, 1, 1, 2, 3, 4, 4, 6, 7, 7, 7])->check(
+            self::asked(['content.hold' => '3+3', 'content.frozen' => 'none'], 11),
+        );
         self::assertSame(['frozen-frames'], array_column($frozen['causes'], 'id'));
         self::assertSame('6-7', $frozen['sequences'][0]['rerender']);
     }
@@ -169,7 +206,9 @@ final class ShownByFilesTest extends TestCase
         for ($frame = 1; $frame <= 6; $frame++) {
             $pictures[$frame] = self::picture($frame, 0, $frame === 4 ? $lines : 0);
         }
-        $document = self::bench($pictures)->check(self::asked(['content.black' => ['value' => 'none', 'dark_share' => $most]], 6));
+        $document = self::bench($pictures)->check(
+            self::asked(['content.black' => ['value' => 'none', 'dark_share' => $most]], 6),
+        );
 
         self::assertSame($mark, self::line($document, 'content.black')[0]);
         self::assertSame($mark === 'equal' ? '' : '4', $document['sequences'][0]['rerender']);
@@ -195,9 +234,19 @@ final class ShownByFilesTest extends TestCase
     {
         $bench = self::shown(range(1, 6));
         $other = (new Workbench)->put('approved.pic', $bytes);
-        $asked = self::asked(['content.reference' => [['frame' => 3, 'picture' => 'approved.pic', 'tolerance' => $tolerance]]], 6);
-        $pictures = ApprovedComparison::pictures(ApprovedPicture::in($asked), static fn (string $path): FileSource => FileSource::open("{$other->folder}/{$path}"));
-        $document = CheckReport::of($asked, null, $bench->scan(ScanDepth::Quick, looksFor: $asked, approved: $pictures))->toArray();
+        $asked = self::asked(
+            ['content.reference' => [['frame' => 3, 'picture' => 'approved.pic', 'tolerance' => $tolerance]]],
+            6,
+        );
+        $pictures = ApprovedComparison::pictures(
+            ApprovedPicture::in($asked),
+            static fn (string $path): FileSource => FileSource::open("{$other->folder}/{$path}"),
+        );
+        $document = CheckReport::of(
+            $asked,
+            null,
+            $bench->scan(ScanDepth::Quick, looksFor: $asked, approved: $pictures),
+        )->toArray();
 
         $line = self::line($document, 'content.reference');
         self::assertSame($mark, $line[0], (string) $line[1]);
@@ -226,8 +275,14 @@ final class ShownByFilesTest extends TestCase
         // a header that promises ten thousand by ten thousand pixels is not believed into memory
         $huge = Workbench::png();
         $header = 'IHDR'.pack('NN', 10_000, 10_000).substr($huge, 24, 5);
-        $bench = (new Workbench)->put('huge.png', substr($huge, 0, 12).$header.pack('N', crc32($header)).substr($huge, 33))->put('small.png', Workbench::png());
-        $pictures = ApprovedComparison::pictures([1 => 'huge.png', 2 => 'small.png'], static fn (string $path): FileSource => FileSource::open("{$bench->folder}/{$path}"));
+        $bench = (new Workbench)->put(
+            'huge.png',
+            substr($huge, 0, 12).$header.pack('N', crc32($header)).substr($huge, 33),
+        )->put('small.png', Workbench::png());
+        $pictures = ApprovedComparison::pictures(
+            [1 => 'huge.png', 2 => 'small.png'],
+            static fn (string $path): FileSource => FileSource::open("{$bench->folder}/{$path}"),
+        );
         self::assertNull($pictures[1]);
         self::assertSame([64, 36], [$pictures[2]?->width(), $pictures[2]?->height()]);
     }
@@ -235,17 +290,60 @@ final class ShownByFilesTest extends TestCase
     /** @return iterable<string, array{\Closure(Workbench, list<string>): mixed, string, string}> */
     public static function checksums(): iterable
     {
-        $list = static fn (array $names, \Closure $sum, string $form = "%s  %s\n"): string => implode('', array_map(static fn (string $n): string => sprintf($form, $sum($n), $n), $names));
-        $sha = static fn (Workbench $b): \Closure => static fn (string $n): string => (string) hash_file('sha256', "{$b->folder}/{$n}");
+        $list = static fn (array $names, \Closure $sum, string $form = "%s  %s\n"): string => implode(
+            '',
+            array_map(static fn (string $n): string => sprintf($form, $sum($n), $n), $names),
+        );
+        $sha = static fn (Workbench $b): \Closure => static fn (string $n): string => (string) hash_file(
+            'sha256',
+            "{$b->folder}/{$n}",
+        );
         $md5 = static fn (Workbench $b): \Closure => static fn (string $n): string => (string) md5_file("{$b->folder}/{$n}");
-        yield 'SHA-256, all listed' => [static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list($n, $sha($b))), 'equal', 'present'];
-        yield 'MD5, all listed, marked binary' => [static fn (Workbench $b, array $n) => $b->put('checksums.md5', $list($n, $md5($b), "%s *%s\n")), 'equal', 'present'];
-        yield 'in capitals' => [static fn (Workbench $b, array $n) => $b->put('checksums.md5', $list($n, static fn (string $f): string => strtoupper($md5($b)($f)))), 'equal', 'present'];
-        yield 'with ./ and lines that end as elsewhere' => [static fn (Workbench $b, array $n) => $b->put('checksums.md5', $list($n, $md5($b), "%s  ./%s\r\n")), 'equal', 'present'];
+        yield 'SHA-256, all listed' => [
+            static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list($n, $sha($b))),
+            'equal',
+            'present',
+        ];
+        yield 'MD5, all listed, marked binary' => [
+            static fn (Workbench $b, array $n) => $b->put('checksums.md5', $list($n, $md5($b), "%s *%s\n")),
+            'equal',
+            'present',
+        ];
+        yield 'in capitals' => [
+            static fn (Workbench $b, array $n) => $b->put(
+                'checksums.md5',
+                $list($n, static fn (string $f): string => strtoupper($md5($b)($f))),
+            ),
+            'equal',
+            'present',
+        ];
+        yield 'with ./ and lines that end as elsewhere' => [
+            static fn (Workbench $b, array $n) => $b->put('checksums.md5', $list($n, $md5($b), "%s  ./%s\r\n")),
+            'equal',
+            'present',
+        ];
         yield 'no list' => [static fn (Workbench $b) => $b, 'unequal', 'none'];
-        yield 'one is not listed' => [static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list(array_slice($n, 1), $sha($b))), 'unequal', '1 file is not listed'];
-        yield 'one does not agree' => [static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list($n, static fn (string $f): string => $f === $n[2] ? str_repeat('0', 64) : $sha($b)($f))), 'unequal', '1 file does not agree'];
-        yield 'one that is listed is gone' => [static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list($n, $sha($b)).str_repeat('a', 64)."  a.0099.png\n"), 'unequal', '1 listed file is not there'];
+        yield 'one is not listed' => [
+            static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list(array_slice($n, 1), $sha($b))),
+            'unequal',
+            '1 file is not listed',
+        ];
+        yield 'one does not agree' => [
+            static fn (Workbench $b, array $n) => $b->put(
+                'frames.sha256',
+                $list($n, static fn (string $f): string => $f === $n[2] ? str_repeat('0', 64) : $sha($b)($f)),
+            ),
+            'unequal',
+            '1 file does not agree',
+        ];
+        yield 'one that is listed is gone' => [
+            static fn (Workbench $b, array $n) => $b->put(
+                'frames.sha256',
+                $list($n, $sha($b)).str_repeat('a', 64)."  a.0099.png\n",
+            ),
+            'unequal',
+            '1 listed file is not there',
+        ];
     }
 
     /** @param  \Closure(Workbench, list<string>): mixed  $list */
@@ -286,16 +384,28 @@ final class ShownByFilesTest extends TestCase
     {
         $packed = static fn (int $n): int => intdiv($n, 10) << 4 | $n % 10;
 
-        return pack('VV', $packed($hours) << 24 | $packed($minutes) << 16 | $packed($seconds) << 8 | $packed($frames), 0);
+        return pack(
+            'VV',
+            $packed($hours) << 24 | $packed($minutes) << 16 | $packed($seconds) << 8 | $packed($frames),
+            0,
+        );
     }
 
     public function test_timecode_of_headers(): void
     {
         $bench = new Workbench;
         for ($frame = 1; $frame <= 4; $frame++) {
-            $bench->put(sprintf('a.%04d.exr', $frame), self::withAttribute('timeCode', 'timecode', self::timecode(1, 0, 0, $frame - 1)));
+            $bench->put(
+                sprintf('a.%04d.exr', $frame),
+                self::withAttribute('timeCode', 'timecode', self::timecode(1, 0, 0, $frame - 1)),
+            );
         }
-        $line = static fn (string $asked): array => self::line($bench->check(self::asked(['time.start_timecode' => $asked, 'time.rate' => '24', 'content.whole' => 'yes'], 4)), 'time.start_timecode');
+        $line = static fn (string $asked): array => self::line(
+            $bench->check(
+                self::asked(['time.start_timecode' => $asked, 'time.rate' => '24', 'content.whole' => 'yes'], 4),
+            ),
+            'time.start_timecode',
+        );
         self::assertSame(['equal', '01:00:00:00', ''], $line('01:00:00:00'));
         self::assertSame(['unequal', '01:00:00:00'], array_slice($line('10:00:00:00'), 0, 2));
         // the first is missing: that of the second tells it all the same
@@ -307,11 +417,17 @@ final class ShownByFilesTest extends TestCase
     {
         $bench = new Workbench;
         for ($frame = 1; $frame <= 4; $frame++) {
-            $bench->put(sprintf('a.%04d.exr', $frame), self::withAttribute('frameNumber', 'int', pack('V', $frame + 1000)));
+            $bench->put(
+                sprintf('a.%04d.exr', $frame),
+                self::withAttribute('frameNumber', 'int', pack('V', $frame + 1000)),
+            );
         }
         $document = $bench->check(self::asked(['content.whole' => 'yes'], 4));
         $line = array_column($document['entries'], null, 'id')['time.frame_in_header'] ?? null;
-        self::assertSame(['should', 'unequal', '1 tells 1001'], [$line['level'] ?? null, $line['mark'] ?? null, $line['files']['found'] ?? null]);
+        self::assertSame(
+            ['should', 'unequal', '1 tells 1001'],
+            [$line['level'] ?? null, $line['mark'] ?? null, $line['files']['found'] ?? null],
+        );
         self::assertSame('balanced', $document['verdict']);
     }
 
@@ -320,16 +436,36 @@ final class ShownByFilesTest extends TestCase
         $bench = (new Workbench)->frames('a.%04d.png', '1-24', Workbench::png(), 90_000);
         $bench->frames('a.%04d.png', '7,15', Workbench::png(bits: 16), 3_600);
         $document = $bench->check(self::asked(['format.bit_depth' => 8, 'content.uniform' => 'yes'], 24));
-        self::assertSame('resaved-later', $document['causes'][0]['id'], json_encode($document['causes'], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
+        self::assertSame(
+            'resaved-later',
+            $document['causes'][0]['id'],
+            json_encode($document['causes'], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT),
+        );
         self::assertStringContainsString('7,15 were worked on after the render', $document['causes'][0]['says']);
-        self::assertSame([['encode', '7,15']], array_map(static fn (array $f): array => [$f['kind'], $f['frames'] ?? ''], array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] !== 'set'))));
+        self::assertSame(
+            [['encode', '7,15']],
+            array_map(
+                static fn (array $f): array => [$f['kind'], $f['frames'] ?? ''],
+                array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] !== 'set')),
+            ),
+        );
     }
 
     public function test_one_picture_without_a_number_stands_for_one_frame(): void
     {
         $document = (new Workbench)->put('a.png', Workbench::png())->check(self::asked([], 24));
-        self::assertSame('single-frame-mode', $document['causes'][0]['id'], json_encode($document['causes'], JSON_UNESCAPED_UNICODE));
-        self::assertSame([['render', '1-24']], array_map(static fn (array $f): array => [$f['kind'], $f['frames'] ?? ''], array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'render'))));
+        self::assertSame(
+            'single-frame-mode',
+            $document['causes'][0]['id'],
+            json_encode($document['causes'], JSON_UNESCAPED_UNICODE),
+        );
+        self::assertSame(
+            [['render', '1-24']],
+            array_map(
+                static fn (array $f): array => [$f['kind'], $f['frames'] ?? ''],
+                array_values(array_filter($document['fixes'], static fn (array $f): bool => $f['kind'] === 'render')),
+            ),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, int, int, string, string}> asked, width, height, cause, part of the sentence */
@@ -339,14 +475,29 @@ final class ShownByFilesTest extends TestCase
         yield 'two thirds' => [['picture.resolution' => '1920x1080'], 1280, 720, 'scale-below-full', '66.667 %'];
         yield 'a tenth' => [['picture.resolution' => '1920x1080'], 192, 108, 'scale-below-full', '10 %'];
         yield 'twice' => [['picture.resolution' => '64x36'], 128, 72, 'scale-above-full', ''];
-        yield 'square pixels for an anamorphic shape' => [['picture.resolution' => '720x576', 'picture.pixel_aspect' => '16/15'], 768, 576, 'square-pixel-size', 'square'];
+        yield 'square pixels for an anamorphic shape' => [
+            ['picture.resolution' => '720x576', 'picture.pixel_aspect' => '16/15'],
+            768,
+            576,
+            'square-pixel-size',
+            'square',
+        ];
     }
 
     /** @param  array<string, mixed>  $asked */
     #[DataProvider('sizes')]
-    public function test_sizes_are_told_as_what_they_are(array $asked, int $width, int $height, string $cause, string $says): void
-    {
-        $document = (new Workbench)->frames('a.%04d.png', '1-4', Workbench::png($width, $height))->check(self::asked($asked, 4));
+    public function test_sizes_are_told_as_what_they_are(
+        array $asked,
+        int $width,
+        int $height,
+        string $cause,
+        string $says,
+    ): void {
+        $document = (new Workbench)->frames(
+            'a.%04d.png',
+            '1-4',
+            Workbench::png($width, $height),
+        )->check(self::asked($asked, 4));
         self::assertSame($cause, $document['causes'][0]['id'], (string) $document['causes'][0]['says']);
         self::assertStringContainsString($says, $document['causes'][0]['says']);
         self::assertStringNotContainsString(' 0 %', $document['causes'][0]['says']);

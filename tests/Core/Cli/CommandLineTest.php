@@ -25,7 +25,12 @@ final class CommandLineTest extends TestCase
      */
     private function run_(array $arguments): array
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $this->bench->folder);
+        $process = proc_open(
+            [PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+            $this->bench->folder,
+        );
         self::assertIsResource($process);
         $output = (string) stream_get_contents($pipes[1]);
         $errors = (string) stream_get_contents($pipes[2]);
@@ -37,8 +42,20 @@ final class CommandLineTest extends TestCase
     private function specification(array $more = []): string
     {
         $this->bench->put('spec.json', (string) json_encode($more + [
-            'format' => 'plain-ledger/specification', 'version' => 1, 'title' => 'Tide Clock, lit frames', 'delivers' => 'frames', 'values' => ['shot' => 'TC_010'],
-            'require' => ['picture.resolution' => '64x36', 'time.rate' => '24', 'time.range' => '1-6', 'format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'content.whole' => 'yes', 'render.samples' => ['min' => 128, 'level' => 'should']],
+            'format' => 'plain-ledger/specification',
+            'version' => 1,
+            'title' => 'Tide Clock, lit frames',
+            'delivers' => 'frames',
+            'values' => ['shot' => 'TC_010'],
+            'require' => [
+                'picture.resolution' => '64x36',
+                'time.rate' => '24',
+                'time.range' => '1-6',
+                'format.kind' => 'png',
+                'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                'content.whole' => 'yes',
+                'render.samples' => ['min' => 128, 'level' => 'should'],
+            ],
         ]));
 
         return 'spec.json';
@@ -56,11 +73,31 @@ final class CommandLineTest extends TestCase
 
     public function test_a_scene_in_other_forms(): void
     {
-        $usd = "#usda 1.0\n(framesPerSecond = 24 startTimeCode = 1 endTimeCode = 6)\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel products = </r/p> def RenderProduct \"p\" { token productName = \"TC_010.####.png\" } }\n";
+        $usd = "#usda 1.0\n(framesPerSecond = 24 startTimeCode = 1 endTimeCode = 6)\ndef RenderSettings \"r\" { "
+            .'uniform int2 resolution = (64, 36) rel products = </r/p> def RenderProduct "p" { token productName '
+            ."= \"TC_010.####.png\" } }\n";
         $text = "size = 64x36\nfps = 24\nframes = 1-6\noutput = TC_010.####.png\n";
         foreach (['scene.usda' => $usd, 'scene.txt' => $text] as $name => $content) {
             $this->bench->put($name, $content);
-            [$code, $output, $errors] = $this->run_(['check', '--spec', $this->specification(['require' => ['picture.resolution' => '64x36', 'time.rate' => '24', 'time.range' => '1-6', 'format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}']]), '--scene', $name]);
+            [$code, $output, $errors] = $this->run_(
+                [
+                    'check',
+                    '--spec',
+                    $this->specification(
+                        [
+                            'require' => [
+                                'picture.resolution' => '64x36',
+                                'time.rate' => '24',
+                                'time.range' => '1-6',
+                                'format.kind' => 'png',
+                                'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                            ],
+                        ],
+                    ),
+                    '--scene',
+                    $name,
+                ],
+            );
             self::assertSame([0, ''], [$code, $errors], "{$name}: {$output}");
         }
         [$code, , $errors] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'nowhere.usda']);
@@ -82,7 +119,11 @@ final class CommandLineTest extends TestCase
 
     public function test_open_is_2(): void
     {
-        $this->bench->put('scene.json', '{"format": "plain-ledger/scene", "version": 1, "settings": {"picture.resolution": "64x36", "strange.key": 4}}');
+        $this->bench->put(
+            'scene.json',
+            '{"format": "plain-ledger/scene", "version": 1, "settings": {"picture.resolution": "64x36", '
+                .'"strange.key": 4}}',
+        );
         [$code, $output] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'scene.json']);
 
         self::assertSame(2, $code);
@@ -94,21 +135,61 @@ final class CommandLineTest extends TestCase
     {
         yield 'nothing to check' => [['check', '--spec', 'spec.json'], 'nothing to check', []];
         yield 'no specification' => [['check', '--files', '.'], '--spec FILE is needed', []];
-        yield 'a missing file' => [['check', '--spec', 'nowhere.json', '--files', '.'], 'nowhere.json: there is no such file.', []];
+        yield 'a missing file' => [
+            ['check', '--spec', 'nowhere.json', '--files', '.'],
+            'nowhere.json: there is no such file.',
+            [],
+        ];
         yield 'a folder for a file' => [['check', '--spec', '.', '--files', '.'], 'this is a folder', []];
         yield 'a missing folder' => [['check', '--spec', 'spec.json', '--files', 'nowhere'], 'nowhere', []];
-        yield 'broken JSON' => [['check', '--spec', 'bad.json', '--files', '.'], 'bad.json: line 2, column 7:', ['bad.json' => "{\"a\": 1,\n \"b\": }"]];
-        yield 'cut short' => [['check', '--spec', 'bad.json', '--files', '.'], 'cut short', ['bad.json' => '{"format": "plain-led']];
-        yield 'another format' => [['check', '--spec', 'bad.json', '--files', '.'], 'its format is “a/b”', ['bad.json' => '{"format": "a/b", "version": 1}']];
-        yield 'another version' => [['check', '--spec', 'bad.json', '--files', '.'], 'version 2', ['bad.json' => '{"format": "plain-ledger/specification", "version": 2}']];
-        yield 'wrong types' => [['check', '--spec', 'bad.json', '--files', '.'], '"require" must be an object', ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": 3}']];
-        yield 'a wrong value' => [['check', '--spec', 'bad.json', '--files', '.'], '“time.range”', ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": {"time.range": "9-1"}}']];
-        yield 'a scene that is none' => [['check', '--spec', 'spec.json', '--scene', 'bad.json'], 'bad.json: the file is empty.', ['bad.json' => ' ']];
-        yield 'an unknown format' => [['check', '--spec', 'spec.json', '--files', '.', '--format', 'yaml'], '--format is', []];
+        yield 'broken JSON' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            'bad.json: line 2, column 7:',
+            ['bad.json' => "{\"a\": 1,\n \"b\": }"],
+        ];
+        yield 'cut short' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            'cut short',
+            ['bad.json' => '{"format": "plain-led'],
+        ];
+        yield 'another format' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            'its format is “a/b”',
+            ['bad.json' => '{"format": "a/b", "version": 1}'],
+        ];
+        yield 'another version' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            'version 2',
+            ['bad.json' => '{"format": "plain-ledger/specification", "version": 2}'],
+        ];
+        yield 'wrong types' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            '"require" must be an object',
+            ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": 3}'],
+        ];
+        yield 'a wrong value' => [
+            ['check', '--spec', 'bad.json', '--files', '.'],
+            '“time.range”',
+            ['bad.json' => '{"format": "plain-ledger/specification", "version": 1, "require": {"time.range": "9-1"}}'],
+        ];
+        yield 'a scene that is none' => [
+            ['check', '--spec', 'spec.json', '--scene', 'bad.json'],
+            'bad.json: the file is empty.',
+            ['bad.json' => ' '],
+        ];
+        yield 'an unknown format' => [
+            ['check', '--spec', 'spec.json', '--files', '.', '--format', 'yaml'],
+            '--format is',
+            [],
+        ];
         yield 'an unknown option' => [['check', '--what'], 'does not exist', []];
         yield 'an unknown command' => [['chekc'], 'not defined', []];
         yield 'a command nearly right' => [['chek', '--spec', 'spec.json'], 'not defined', []];
-        yield 'a part that there is not' => [['check', '--spec', 'spec.json', '--scene', 'a.txt', '--part', 'sound'], '--part: there is no part “sound”', ['a.txt' => "fps = 24\n"]];
+        yield 'a part that there is not' => [
+            ['check', '--spec', 'spec.json', '--scene', 'a.txt', '--part', 'sound'],
+            '--part: there is no part “sound”',
+            ['a.txt' => "fps = 24\n"],
+        ];
         yield 'nothing to probe' => [['probe', 'nowhere.png'], 'nowhere.png', []];
     }
 
@@ -117,8 +198,11 @@ final class CommandLineTest extends TestCase
      * @param  array<string, string>  $files
      */
     #[DataProvider('unusable')]
-    public function test_what_cannot_be_used_is_3_with_one_plain_line(array $arguments, string $says, array $files): void
-    {
+    public function test_what_cannot_be_used_is_3_with_one_plain_line(
+        array $arguments,
+        string $says,
+        array $files,
+    ): void {
         $this->specification();
         foreach ($files as $name => $content) {
             $this->bench->put($name, $content);
@@ -139,7 +223,13 @@ final class CommandLineTest extends TestCase
         posix_mkfifo("{$this->bench->folder}/pipe.png", 0o600);
         posix_mkfifo("{$this->bench->folder}/d/notes.txt", 0o600);
         $began = microtime(true);
-        foreach ([['probe', 'pipe.png'], ['log', 'pipe.png'], ['check', '--spec', 'pipe.png', '--files', 'd'], ['check', '--spec', $spec, '--scene', 'pipe.png'], ['proofread', '--spec', 'pipe.png']] as $arguments) {
+        foreach ([
+            ['probe', 'pipe.png'],
+            ['log', 'pipe.png'],
+            ['check', '--spec', 'pipe.png', '--files', 'd'],
+            ['check', '--spec', $spec, '--scene', 'pipe.png'],
+            ['proofread', '--spec', 'pipe.png'],
+        ] as $arguments) {
             [$code, , $errors] = $this->run_($arguments);
             self::assertSame(3, $code, implode(' ', $arguments));
             self::assertStringContainsString('it is no regular file', $errors);
@@ -155,7 +245,11 @@ final class CommandLineTest extends TestCase
     public function test_names_that_are_no_utf_8_are_read_and_told(): void
     {
         $spec = $this->specification(['require' => ['camera.name' => 'cam_été', 'picture.resolution' => '64x36']]);
-        $this->bench->put('a.usda', "#usda 1.0\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel camera = </cam_\xE9t\xE9> }\ndef Camera \"cam_\xE9t\xE9\" {}\n");
+        $this->bench->put(
+            'a.usda',
+            "#usda 1.0\ndef RenderSettings \"r\" { uniform int2 resolution = (64, 36) rel camera = </cam_\xE9t\xE9> "
+                ."}\ndef Camera \"cam_\xE9t\xE9\" {}\n",
+        );
         $this->bench->put('a.txt', "size = 64x36\ncamera = cam_\xE9t\xE9\n");
         foreach (['a.usda', 'a.txt'] as $scene) {
             [$code, $output] = $this->run_(['check', '--spec', $spec, '--scene', $scene]);
@@ -166,12 +260,25 @@ final class CommandLineTest extends TestCase
 
     public function test_more_memory_than_there_is_ends_in_a_sentence(): void
     {
-        $process = proc_open([PHP_BINARY, '-r', 'require "vendor/autoload.php"; (new ReflectionMethod(PlainLedger\Cli\Program::class, "main"))->invoke(null, ["x", "list"]); ini_set("memory_limit", "8M"); str_repeat("x", 99999999);'], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__, 3));
+        $process = proc_open(
+            [
+                PHP_BINARY,
+                '-r',
+                'require "vendor/autoload.php"; (new ReflectionMethod(PlainLedger\Cli\Program::class, '
+                    .'"main"))->invoke(null, ["x", "list"]); ini_set("memory_limit", "8M"); str_repeat("x", 99999999);',
+            ],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+            dirname(__DIR__, 3),
+        );
         self::assertIsResource($process);
         stream_get_contents($pipes[1]);
         $errors = (string) stream_get_contents($pipes[2]);
 
-        self::assertSame([3, "This takes more memory than there is for it, 1 GB. Check a folder further down.\n"], [proc_close($process), $errors]);
+        self::assertSame(
+            [3, "This takes more memory than there is for it, 1 GB. Check a folder further down.\n"],
+            [proc_close($process), $errors],
+        );
     }
 
     public function test_a_file_of_fifty_megabytes_is_turned_away_at_once(): void
@@ -189,16 +296,39 @@ final class CommandLineTest extends TestCase
 
     public function test_json_is_the_open_document_and_validates(): void
     {
-        $this->bench->frames('d/TC-010.%03d.png', '1-4', Workbench::png(32, 18))->put('d/notes.txt', 'x')->put('d/TC-010.005.png', '');
-        $this->bench->put('scene.json', (string) json_encode(['format' => 'plain-ledger/scene', 'version' => 1, 'scene' => ['saved' => false], 'settings' => ['picture.resolution' => '64x36', 'picture.scale' => 50, 'time.rate' => 24]]));
-        [$code, $output] = $this->run_(['check', '--spec', $this->specification(), '--scene', 'scene.json', '--files', 'd', '--format', 'json']);
+        $this->bench->frames('d/TC-010.%03d.png', '1-4', Workbench::png(32, 18))
+            ->put('d/notes.txt', 'x')
+            ->put('d/TC-010.005.png', '');
+        $this->bench->put(
+            'scene.json',
+            (string) json_encode(
+                [
+                    'format' => 'plain-ledger/scene',
+                    'version' => 1,
+                    'scene' => ['saved' => false],
+                    'settings' => ['picture.resolution' => '64x36', 'picture.scale' => 50, 'time.rate' => 24],
+                ],
+            ),
+        );
+        [$code, $output] = $this->run_(
+            ['check', '--spec', $this->specification(), '--scene', 'scene.json', '--files', 'd', '--format', 'json'],
+        );
         $document = json_decode($output);
 
         self::assertSame(1, $code);
-        $result = (new Validator)->validate($document, (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/check.schema.json'));
+        $result = (new Validator)->validate(
+            $document,
+            (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/check.schema.json'),
+        );
         self::assertTrue($result->isValid(), (string) $result->error());
         self::assertSame('unbalanced', $document->verdict);
-        self::assertSame(['1-6', '1-5', '5', '6', '', '1-6'], [$document->sequences[0]->expected, $document->sequences[0]->present, $document->sequences[0]->damaged, $document->sequences[0]->missing, $document->sequences[0]->extra, $document->sequences[0]->rerender]);
+        self::assertSame(
+            ['1-6', '1-5', '5', '6', '', '1-6'],
+            [
+                $document->sequences[0]->expected, $document->sequences[0]->present, $document->sequences[0]->damaged,
+                $document->sequences[0]->missing, $document->sequences[0]->extra, $document->sequences[0]->rerender,
+            ],
+        );
         // what is rendered again is not renamed first
         self::assertNotContains('rename', array_column($document->fixes, 'kind'));
         self::assertContains('set-aside', array_column($document->fixes, 'kind'));
@@ -208,7 +338,12 @@ final class CommandLineTest extends TestCase
     /** @return array{int, string, string} exit code, output, errors */
     private function fed(string $input, string ...$arguments): array
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $this->bench->folder);
+        $process = proc_open(
+            [PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            $this->bench->folder,
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);
@@ -226,7 +361,17 @@ final class CommandLineTest extends TestCase
         self::assertSame(1, $code);
         self::assertStringContainsString('32x18', $output);
         $this->bench->put('scene.txt', "size = 64x36\nfps = 24\n");
-        self::assertSame(0, $this->fed((string) file_get_contents("{$this->bench->folder}/{$spec}"), 'check', '--spec', '-', '--scene', 'scene.txt')[0]);
+        self::assertSame(
+            0,
+            $this->fed(
+                (string) file_get_contents("{$this->bench->folder}/{$spec}"),
+                'check',
+                '--spec',
+                '-',
+                '--scene',
+                'scene.txt',
+            )[0],
+        );
         [$code, , $errors] = $this->fed('', 'check', '--spec', '-', '--scene', 'scene.txt');
         self::assertSame([3, 1], [$code, substr_count($errors, "\n")]);
     }
@@ -234,20 +379,43 @@ final class CommandLineTest extends TestCase
     public function test_a_scene_is_told_which_part_it_makes(): void
     {
         $spec = $this->specification(['require' => ['time.rate' => '24'], 'parts' => [
-            ['name' => 'frames', 'delivers' => 'frames', 'require' => ['picture.resolution' => '64x36', 'naming.pattern' => '{shot}.{frame:4}.{ext}']],
-            ['name' => 'preview', 'delivers' => 'movie', 'require' => ['picture.resolution' => '32x18', 'naming.pattern' => '{shot}.{ext}']],
+            [
+                'name' => 'frames',
+                'delivers' => 'frames',
+                'require' => ['picture.resolution' => '64x36', 'naming.pattern' => '{shot}.{frame:4}.{ext}'],
+            ],
+            [
+                'name' => 'preview',
+                'delivers' => 'movie',
+                'require' => ['picture.resolution' => '32x18', 'naming.pattern' => '{shot}.{ext}'],
+            ],
         ]]);
         $this->bench->put('scene.txt', "size = 32x18\nfps = 24\n");
         self::assertSame(1, $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt'])[0]);
-        [$code, $output] = $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'PREVIEW', '--format', 'json']);
+        [$code, $output] = $this->run_(
+            ['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'PREVIEW', '--format', 'json'],
+        );
         self::assertSame([2, ['preview']], [$code, json_decode($output, true)['scene']['makes']]);
-        self::assertStringContainsString('which makes preview', $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'preview'])[1]);
+        self::assertStringContainsString(
+            'which makes preview',
+            $this->run_(['check', '--spec', $spec, '--scene', 'scene.txt', '--part', 'preview'])[1],
+        );
     }
 
     public function test_approved_pictures_lie_beside_the_specification(): void
     {
-        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png())->put('approved/3.png', Workbench::png())->put('approved/other.png', Workbench::png(32, 18));
-        $ask = fn (string $picture): string => $this->specification(['require' => ['time.range' => '1-6', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'content.reference' => [['frame' => 3, 'picture' => $picture]]]]);
+        $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png())
+            ->put('approved/3.png', Workbench::png())
+            ->put('approved/other.png', Workbench::png(32, 18));
+        $ask = fn (string $picture): string => $this->specification(
+            [
+                'require' => [
+                    'time.range' => '1-6',
+                    'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                    'content.reference' => [['frame' => 3, 'picture' => $picture]],
+                ],
+            ],
+        );
         self::assertSame(0, $this->run_(['check', '--spec', $ask('approved/3.png'), '--files', 'd'])[0]);
         self::assertSame(1, $this->run_(['check', '--spec', $ask('approved/other.png'), '--files', 'd'])[0]);
         self::assertSame(2, $this->run_(['check', '--spec', $ask('approved/gone.png'), '--files', 'd'])[0]);
@@ -283,12 +451,25 @@ final class CommandLineTest extends TestCase
         [, $xml] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd', '--format', 'junit']);
         $suites = simplexml_load_string($xml);
         self::assertNotFalse($suites);
-        self::assertSame(['5', '1', '0'], [(string) $suites->testsuite['tests'], (string) $suites->testsuite['failures'], (string) $suites->testsuite['errors']]);
+        self::assertSame(
+            ['5', '1', '0'],
+            [
+                (string) $suites->testsuite['tests'],
+                (string) $suites->testsuite['failures'],
+                (string) $suites->testsuite['errors'],
+            ],
+        );
         self::assertStringContainsString('required 1-6, found 1-4', $xml);
 
         [, $csv] = $this->run_(['check', '--spec', $this->specification(), '--files', 'd', '--format', 'csv']);
         $rows = array_map(static fn (string $line): array => str_getcsv($line), array_filter(explode("\r\n", $csv)));
-        self::assertSame(['frames', 'time.range', 'Frame range', 'must', 'unequal', '1-6', '', '', '1-4', 'unequal', 'render-stopped'], $rows[2]);
+        self::assertSame(
+            [
+                'frames', 'time.range', 'Frame range', 'must', 'unequal', '1-6', '', '', '1-4', 'unequal',
+                'render-stopped',
+            ],
+            $rows[2],
+        );
     }
 
     public function test_full_reads_every_byte(): void
@@ -306,18 +487,34 @@ final class CommandLineTest extends TestCase
 
     public function test_probe_prints_one_object_a_line_with_every_fact(): void
     {
-        $this->bench->put('a/one.png', Workbench::png(density: [1000, 1100]))->put('a/b/two.exr', Workbench::exr())->put('a/empty.png', '')->put("a/odd\nname.txt", 'x');
+        $this->bench->put('a/one.png', Workbench::png(density: [1000, 1100]))
+            ->put('a/b/two.exr', Workbench::exr())
+            ->put('a/empty.png', '')
+            ->put("a/odd\nname.txt", 'x');
         [$code, $output, $errors] = $this->run_(['probe', '--json', 'a']);
-        $lines = array_map(static fn (string $line): array => (array) json_decode($line, true), array_filter(explode("\n", $output)));
+        $lines = array_map(
+            static fn (string $line): array => (array) json_decode($line, true),
+            array_filter(explode("\n", $output)),
+        );
 
         self::assertSame([0, ''], [$code, $errors]);
-        self::assertSame(['a/b/two.exr', 'a/empty.png', 'a/odd\x0Aname.txt', 'a/one.png'], array_column($lines, 'path'));
+        self::assertSame(
+            ['a/b/two.exr', 'a/empty.png', 'a/odd\x0Aname.txt', 'a/one.png'],
+            array_column($lines, 'path'),
+        );
         self::assertSame([
-            'path', 'kind', 'extension_agrees', 'bytes', 'width', 'height', 'pixel_aspect', 'bit_depth', 'sample', 'channels', 'alpha', 'compression', 'frame_rate', 'frame_count', 'duration', 'codec', 'chroma',
+            'path', 'kind', 'extension_agrees', 'bytes', 'width', 'height', 'pixel_aspect', 'bit_depth', 'sample',
+            'channels', 'alpha', 'compression', 'frame_rate', 'frame_count', 'duration', 'codec', 'chroma',
             'keyframe_interval_max', 'b_frames', 'audio', 'complete', 'damage', 'header',
         ], array_keys($lines[0]));
-        self::assertSame(['11/10', true, null], [$lines[3]['pixel_aspect'], $lines[3]['complete'], $lines[3]['damage']]);
-        self::assertSame([null, false, 'the file is empty'], [$lines[1]['kind'], $lines[1]['complete'], $lines[1]['damage']]);
+        self::assertSame(
+            ['11/10', true, null],
+            [$lines[3]['pixel_aspect'], $lines[3]['complete'], $lines[3]['damage']],
+        );
+        self::assertSame(
+            [null, false, 'the file is empty'],
+            [$lines[1]['kind'], $lines[1]['complete'], $lines[1]['damage']],
+        );
 
         [, $text] = $this->run_(['probe', 'a/one.png']);
         self::assertStringStartsWith('a/one.png: PNG, 64 × 36, pixels 11/10, 8-bit uint, RGB, deflate', $text);
@@ -328,7 +525,15 @@ final class CommandLineTest extends TestCase
         [$code, $output, $errors] = $this->run_(['proofread', '--spec', $this->specification()]);
         self::assertSame([0, "Nothing contradicts itself.\n", ''], [$code, $output, $errors]);
 
-        [$code, $output] = $this->run_(['proofread', '--spec', $this->specification(['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight', 'fog.amount' => 2]])]);
+        [$code, $output] = $this->run_(
+            [
+                'proofread',
+                '--spec',
+                $this->specification(
+                    ['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight', 'fog.amount' => 2]],
+                ),
+            ],
+        );
         self::assertSame(1, $code);
         self::assertStringContainsString("format.alpha, format.kind\n", $output);
         self::assertStringContainsString('    - ', $output);
@@ -337,20 +542,35 @@ final class CommandLineTest extends TestCase
 
     public function test_proofread_as_json_names_the_requirements_and_the_changes(): void
     {
-        [$code, $output] = $this->run_(['proofread', '--json', '--spec', $this->specification(['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight']])]);
+        [$code, $output] = $this->run_(
+            [
+                'proofread',
+                '--json',
+                '--spec',
+                $this->specification(['require' => ['format.kind' => 'jpeg', 'format.alpha' => 'straight']]),
+            ],
+        );
         $found = json_decode($output, true);
 
         self::assertSame(1, $code);
         self::assertSame(['findings'], array_keys($found));
         self::assertSame(['requirements', 'part', 'says', 'offers'], array_keys($found['findings'][0]));
         self::assertEqualsCanonicalizing(['format.kind', 'format.alpha'], $found['findings'][0]['requirements']);
-        self::assertSame(['{"findings":[]}', 0], [trim($this->run_(['proofread', '--json', '--spec', $this->specification()])[1]), $this->run_(['proofread', '--json', '--spec', $this->specification()])[0]]);
+        self::assertSame(
+            ['{"findings":[]}', 0],
+            [
+                trim($this->run_(['proofread', '--json', '--spec', $this->specification()])[1]),
+                $this->run_(['proofread', '--json', '--spec', $this->specification()])[0],
+            ],
+        );
     }
 
     public function test_proofread_compares_several_with_each_other(): void
     {
         $one = (string) file_get_contents($this->bench->folder.'/'.$this->specification());
-        $this->bench->put('one.json', $one)->put('two.json', $one)->put('three.json', str_replace('TC_010', 'TC_020', $one));
+        $this->bench->put('one.json', $one)
+            ->put('two.json', $one)
+            ->put('three.json', str_replace('TC_010', 'TC_020', $one));
         [$code, $output] = $this->run_(['proofread', '--spec', 'one.json', '--spec', 'two.json']);
         self::assertSame(1, $code);
         self::assertStringContainsString('one.json and two.json would write the same path, TC_010.####.png.', $output);
@@ -359,8 +579,22 @@ final class CommandLineTest extends TestCase
 
     public function test_a_specification_that_cannot_be_read_is_3(): void
     {
-        $this->bench->put('broken.json', '{"format": "plain-ledger/specification",')->put('scene.json', '{"format": "plain-ledger/scene", "version": 1}')->put('absurd.json', (string) json_encode(['format' => 'plain-ledger/specification', 'version' => 1, 'parts' => 7]));
-        foreach ([['proofread', '--spec', 'broken.json'], ['proofread', '--spec', 'scene.json'], ['proofread', '--spec', 'absurd.json'], ['proofread', '--spec', 'nowhere.json'], ['proofread'], ['sheet', '--spec', 'broken.json'], ['sheet'], ['sheet', '--spec', $this->specification(), '--format', 'poem']] as $call) {
+        $this->bench->put('broken.json', '{"format": "plain-ledger/specification",')
+            ->put('scene.json', '{"format": "plain-ledger/scene", "version": 1}')
+            ->put(
+                'absurd.json',
+                (string) json_encode(['format' => 'plain-ledger/specification', 'version' => 1, 'parts' => 7]),
+            );
+        foreach ([
+            ['proofread', '--spec', 'broken.json'],
+            ['proofread', '--spec', 'scene.json'],
+            ['proofread', '--spec', 'absurd.json'],
+            ['proofread', '--spec', 'nowhere.json'],
+            ['proofread'],
+            ['sheet', '--spec', 'broken.json'],
+            ['sheet'],
+            ['sheet', '--spec', $this->specification(), '--format', 'poem'],
+        ] as $call) {
             [$code, , $errors] = $this->run_($call);
             self::assertSame(3, $code, implode(' ', $call));
             self::assertNotSame('', $errors, implode(' ', $call));
@@ -371,19 +605,33 @@ final class CommandLineTest extends TestCase
     public function test_the_sheet_in_every_form(): void
     {
         $spec = $this->specification();
-        $starts = ['text' => 'Tide Clock, lit frames', 'markdown' => '# Tide Clock, lit frames', 'html' => '<!DOCTYPE html>', 'usda' => '#usda 1.0', 'pdf' => '%PDF-', 'csv' => 'part,pass,id,requirement', 'json' => '{'];
+        $starts = [
+            'text' => 'Tide Clock, lit frames',
+            'markdown' => '# Tide Clock, lit frames',
+            'html' => '<!DOCTYPE html>',
+            'usda' => '#usda 1.0',
+            'pdf' => '%PDF-',
+            'csv' => 'part,pass,id,requirement',
+            'json' => '{',
+        ];
         foreach ($starts as $format => $start) {
             [$code, $output, $errors] = $this->run_(['sheet', '--spec', $spec, '--format', $format]);
             self::assertSame([0, ''], [$code, $errors], $format);
             self::assertStringStartsWith($start, $output, $format);
         }
-        self::assertSame($this->run_(['sheet', '--spec', $spec])[1], $this->run_(['sheet', '--spec', $spec, '--format', 'text'])[1]);
+        self::assertSame(
+            $this->run_(['sheet', '--spec', $spec])[1],
+            $this->run_(['sheet', '--spec', $spec, '--format', 'text'])[1],
+        );
     }
 
     public function test_the_document_it_writes_is_read_again_and_holds_to_its_schema(): void
     {
         $written = $this->run_(['sheet', '--spec', $this->specification(), '--format', 'json'])[1];
-        $result = (new Validator)->validate(json_decode($written), (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/specification.schema.json'));
+        $result = (new Validator)->validate(
+            json_decode($written),
+            (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/specification.schema.json'),
+        );
         self::assertTrue($result->isValid(), (string) $result->error());
         $this->bench->put('again.json', $written);
         self::assertSame($written, $this->run_(['sheet', '--spec', 'again.json', '--format', 'json'])[1]);
@@ -405,34 +653,79 @@ final class CommandLineTest extends TestCase
     public function test_many_scenes_in_one_go(): void
     {
         $spec = $this->specification();
-        $this->bench->put('s/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n")->put('s/two.csv', "shot,size,fps,frames,output,Proben\nA,64x36,24,1-6,out/TC_010.####.png,64\nB,32x18,25,1-6,out/TC_010.####.png,256\n")->put('s/.hidden', 'x');
-        $this->bench->put('map.json', (string) json_encode(['format' => 'plain-ledger/field-map', 'version' => 1, 'fields' => [['name' => 'Proben', 'is' => 'render.samples']]]));
-        [$code, $output, $errors] = $this->run_(['scenes', '--spec', $spec, '--map', 'map.json', 's', '--format', 'csv']);
+        $this->bench->put('s/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n")
+            ->put(
+                's/two.csv',
+                "shot,size,fps,frames,output,Proben\nA,64x36,24,1-6,out/TC_010.####.png,64\nB,32x18,25,1-6,out/TC_010.####.png,256\n",
+            )
+            ->put('s/.hidden', 'x');
+        $this->bench->put(
+            'map.json',
+            (string) json_encode(
+                [
+                    'format' => 'plain-ledger/field-map',
+                    'version' => 1,
+                    'fields' => [['name' => 'Proben', 'is' => 'render.samples']],
+                ],
+            ),
+        );
+        [$code, $output, $errors] = $this->run_(
+            ['scenes', '--spec', $spec, '--map', 'map.json', 's', '--format', 'csv'],
+        );
         self::assertSame([1, ''], [$code, $errors]);
-        self::assertSame(['scene,verdict,balance,of,first cause,says', 's/one.txt,balanced,5,6,,', '"s/two.csv, line 2",balanced,5,6,draft-quality,"Samples are 64, and at least 128 are asked."'], array_slice(explode("\r\n", $output), 0, 3));
+        self::assertSame(
+            [
+                'scene,verdict,balance,of,first cause,says',
+                's/one.txt,balanced,5,6,,',
+                '"s/two.csv, line 2",balanced,5,6,draft-quality,"Samples are 64, and at least 128 are asked."',
+            ],
+            array_slice(explode("\r\n", $output), 0, 3),
+        );
         self::assertStringContainsString('"s/two.csv, line 3",unbalanced,4,6,', $output);
         // one that cannot be used is told, and the others are checked all the same
         $this->bench->put('s/torn.json', '{"format": ');
         [$code, $output, $errors] = $this->run_(['scenes', '--spec', $spec, 's', '--format', 'json']);
         self::assertSame([3, 3], [$code, substr_count($output, "\n")]);
         self::assertStringStartsWith('s/torn.json: ', $errors);
-        self::assertSame(['s/one.txt', 'balanced'], array_map(static fn (string $k): mixed => (json_decode(explode("\n", $output)[0], true))[$k], ['scene_file', 'verdict']));
+        self::assertSame(
+            ['s/one.txt', 'balanced'],
+            array_map(
+                static fn (string $k): mixed => (json_decode(explode("\n", $output)[0], true))[$k],
+                ['scene_file', 'verdict'],
+            ),
+        );
         $zip = new \ZipArchive;
         $zip->open("{$this->bench->folder}/all.zip", \ZipArchive::CREATE);
         $zip->addFromString('in/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n");
         $zip->close();
-        self::assertSame([0, "in/one.txt: balanced, 5 of 6 balance.\n", ''], $this->run_(['scenes', '--spec', $spec, 'all.zip']));
+        self::assertSame(
+            [0, "in/one.txt: balanced, 5 of 6 balance.\n", ''],
+            $this->run_(['scenes', '--spec', $spec, 'all.zip']),
+        );
         self::assertSame(3, $this->run_(['scenes', '--spec', $spec, 'nowhere'])[0]);
         self::assertSame(3, $this->run_(['check', '--spec', $spec, '--scene', 's/one.txt', '--map', 'spec.json'])[0]);
     }
 
     public function test_a_log_says_where_to_go_on(): void
     {
-        $this->bench->put('r.log', "frame 1 done in 60 s\nframe 2 done in 60 s\nframe 4 done in 60 s\nerror: machine 4 lost\n")->put('own.log', "[1] ok 2000ms\n");
+        $this->bench->put(
+            'r.log',
+            "frame 1 done in 60 s\nframe 2 done in 60 s\nframe 4 done in 60 s\nerror: machine 4 lost\n",
+        )->put('own.log', "[1] ok 2000ms\n");
         [$code, $output] = $this->run_(['log', 'r.log', '--range', '1-6']);
-        self::assertSame([1, "3 of 6 frames finished.\nA frame takes 1 min; the middle one of 3.\nGo on from frame 3: render 3,5-6.\nThat takes 3 min, 1 frame at a time.\nError: machine 4 lost\n"], [$code, $output]);
+        self::assertSame(
+            [
+                1,
+                "3 of 6 frames finished.\nA frame takes 1 min; the middle one of 3.\nGo on from frame 3: render "
+                    ."3,5-6.\nThat takes 3 min, 1 frame at a time.\nError: machine 4 lost\n",
+            ],
+            [$code, $output],
+        );
         $json = json_decode($this->run_(['log', 'r.log', '--range', '1-2', '--json'])[1], true);
-        self::assertSame(['', null, '1-2,4', 60_000], [$json['left'], $json['resume'], $json['finished'], $json['median_ms']]);
+        self::assertSame(
+            ['', null, '1-2,4', 60_000],
+            [$json['left'], $json['resume'], $json['finished'], $json['median_ms']],
+        );
         self::assertSame(2, $this->run_(['log', 'own.log', '--finished', '[{frame}] ok'])[0]);
         [$code, , $errors] = $this->run_(['log', 'own.log']);
         self::assertSame(3, $code);
@@ -443,12 +736,28 @@ final class CommandLineTest extends TestCase
 
     public function test_no_framework_and_no_database_is_loaded(): void
     {
-        $code = 'require $argv[1]; ob_start(); $c = PlainLedger\Cli\Program::main(["x", "check", "--spec", "spec.json", "--files", "d"]); ob_end_clean(); foreach (get_included_files() as $f) { if (preg_match("~/vendor/(laravel|inertiajs|illuminate|doctrine)/~", $f)) { echo $f, "\n"; } }';
+        $code = 'require $argv[1]; ob_start(); $c = PlainLedger\Cli\Program::main(["x", "check", "--spec", '
+            .'"spec.json", "--files", "d"]); ob_end_clean(); foreach (get_included_files() as $f) { if '
+            .'(preg_match("~/vendor/(laravel|inertiajs|illuminate|doctrine)/~", $f)) { echo $f, "\n"; } }';
         $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png());
         $this->specification();
         // files that Composer loads for everybody are no framework
-        $output = (string) shell_exec('cd '.escapeshellarg($this->bench->folder).' && '.escapeshellarg(PHP_BINARY).' -r '.escapeshellarg($code).' '.escapeshellarg(dirname(__DIR__, 3).'/vendor/autoload.php').' 2>&1');
-        $loaded = array_filter(explode("\n", $output), static fn (string $f): bool => str_starts_with($f, '/') && preg_match('~(helpers|functions)\.php$~', $f) !== 1);
+        $output = (string) shell_exec(
+            'cd '
+                .escapeshellarg($this->bench->folder)
+                .' && '
+                .escapeshellarg(PHP_BINARY)
+                .' -r '
+                .escapeshellarg($code)
+                .' '
+                .escapeshellarg(dirname(__DIR__, 3).'/vendor/autoload.php')
+                .' 2>&1',
+        );
+        $loaded = array_filter(
+            explode("\n", $output),
+            static fn (string $f): bool => str_starts_with($f, '/')
+                && preg_match('~(helpers|functions)\.php$~', $f) !== 1,
+        );
 
         self::assertSame([], array_values($loaded));
     }

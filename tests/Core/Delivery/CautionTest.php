@@ -32,7 +32,16 @@ final class CautionTest extends TestCase
             $this->announced[] = "{$stage->value} {$path}";
         });
 
-        return (new Scan(FolderListing::of("{$bench->folder}/in"), Probe::standard(), $depth, PixelSampler::standard(new SampleOptions(false)), true, $caution))->run(0);
+        return (
+            new Scan(
+                FolderListing::of("{$bench->folder}/in"),
+                Probe::standard(),
+                $depth,
+                PixelSampler::standard(new SampleOptions(false)),
+                true,
+                $caution,
+            )
+        )->run(0);
     }
 
     private static function facts(Delivery $delivery, int $frame): MediaFacts
@@ -46,7 +55,16 @@ final class CautionTest extends TestCase
     {
         $bench = (new Workbench)->frames('in/a.%04d.png', '1-3', Workbench::png());
 
-        return $bench->put('in/sums.sha256', implode('', array_map(static fn (int $n): string => hash('sha256', Workbench::png()).sprintf("  a.%04d.png\n", $n), [1, 2, 3])));
+        return $bench->put(
+            'in/sums.sha256',
+            implode(
+                '',
+                array_map(
+                    static fn (int $n): string => hash('sha256', Workbench::png()).sprintf("  a.%04d.png\n", $n),
+                    [1, 2, 3],
+                ),
+            ),
+        );
     }
 
     public function test_each_step_is_announced_before_it_is_taken(): void
@@ -54,7 +72,14 @@ final class CautionTest extends TestCase
         $this->scan(self::bench(), ScanDepth::Quick, []);
         sort($this->announced);
 
-        self::assertSame(['look a.0001.png', 'look a.0002.png', 'look a.0003.png', 'look sums.sha256', 'quick a.0001.png', 'quick a.0002.png', 'quick a.0003.png', 'quick sums.sha256', 'sum a.0001.png', 'sum a.0002.png', 'sum a.0003.png'], $this->announced);
+        self::assertSame(
+            [
+                'look a.0001.png', 'look a.0002.png', 'look a.0003.png', 'look sums.sha256', 'quick a.0001.png',
+                'quick a.0002.png', 'quick a.0003.png', 'quick sums.sha256', 'sum a.0001.png', 'sum a.0002.png',
+                'sum a.0003.png',
+            ],
+            $this->announced,
+        );
     }
 
     public function test_what_did_not_survive_every_byte_is_read_by_head_and_tail(): void
@@ -63,7 +88,14 @@ final class CautionTest extends TestCase
 
         self::assertContains('quick a.0002.png', $this->announced);
         self::assertNotContains('full a.0002.png', $this->announced);
-        self::assertSame([64, null, CrashGuard::WHY], [self::facts($delivery, 2)->width, self::facts($delivery, 2)->complete, self::facts($delivery, 2)->unread()]);
+        self::assertSame(
+            [64, null, CrashGuard::WHY],
+            [
+                self::facts($delivery, 2)->width,
+                self::facts($delivery, 2)->complete,
+                self::facts($delivery, 2)->unread(),
+            ],
+        );
         self::assertTrue(self::facts($delivery, 1)->complete);
     }
 
@@ -71,13 +103,28 @@ final class CautionTest extends TestCase
     {
         $delivery = $this->scan(self::bench(), ScanDepth::Full, ['a.0002.png' => [ScanStage::Full, ScanStage::Quick]]);
 
-        self::assertSame([Damage::Unreadable, CrashGuard::WHY], [self::facts($delivery, 2)->damage, self::facts($delivery, 2)->damageSays]);
-        self::assertSame(1, count(array_filter($delivery->groups[0]->numbers(0), static fn (int $n): bool => self::facts($delivery, $n)->damage !== null)));
+        self::assertSame(
+            [Damage::Unreadable, CrashGuard::WHY],
+            [self::facts($delivery, 2)->damage, self::facts($delivery, 2)->damageSays],
+        );
+        self::assertSame(
+            1,
+            count(
+                array_filter(
+                    $delivery->groups[0]->numbers(0),
+                    static fn (int $n): bool => self::facts($delivery, $n)->damage !== null,
+                ),
+            ),
+        );
     }
 
     public function test_pixels_and_sums_are_left_out_likewise(): void
     {
-        $delivery = $this->scan(self::bench(), ScanDepth::Quick, ['a.0001.png' => [ScanStage::Look], 'a.0003.png' => [ScanStage::Sum]]);
+        $delivery = $this->scan(
+            self::bench(),
+            ScanDepth::Quick,
+            ['a.0001.png' => [ScanStage::Look], 'a.0003.png' => [ScanStage::Sum]],
+        );
         $group = array_values(array_filter($delivery->groups, static fn ($g): bool => $g->columnCount() === 1))[0];
         $row = (int) array_search(1, $group->numbers(0), true);
 
@@ -88,7 +135,17 @@ final class CautionTest extends TestCase
 
     public function test_an_order_is_the_same_on_the_other_side(): void
     {
-        $order = new ScanOrder("/r\xE9nders", ScanDepth::Full, ['compares' => true, 'dark' => '1/255', 'approved' => [7 => 'a.png']], [7 => ['folder' => "/\xFF", 'name' => 'a.png']], true, '/spool', 5, ["b\xE9.png" => ['look'], '5' => ['full', 'quick']], true);
+        $order = new ScanOrder(
+            "/r\xE9nders",
+            ScanDepth::Full,
+            ['compares' => true, 'dark' => '1/255', 'approved' => [7 => 'a.png']],
+            [7 => ['folder' => "/\xFF", 'name' => 'a.png']],
+            true,
+            '/spool',
+            5,
+            ["b\xE9.png" => ['look'], '5' => ['full', 'quick']],
+            true,
+        );
 
         self::assertEquals($order, ScanOrder::read($order->write()));
     }

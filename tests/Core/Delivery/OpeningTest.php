@@ -25,18 +25,33 @@ final class OpeningTest extends TestCase
     /** @return iterable<string, array{\Closure(string, string): void, string}> what is done to `in/a.png`, and how it is told */
     public static function swaps(): iterable
     {
-        $instead = static fn (\Closure $put): \Closure => static function (string $inside, string $outside) use ($put): void {
+        $instead = static fn (\Closure $put): \Closure => static function (
+            string $inside,
+            string $outside,
+        ) use ($put): void {
             unlink("{$inside}/a.png");
             $put($inside, $outside);
         };
-        yield 'a link to a file outside' => [$instead(static fn ($in, $out) => symlink("{$out}/secret.png", "{$in}/a.png")), 'it was changed since it was looked at'];
-        yield 'a link to a file inside' => [$instead(static fn ($in) => symlink("{$in}/b.png", "{$in}/a.png")), 'it was changed since it was looked at'];
+        yield 'a link to a file outside' => [
+            $instead(static fn ($in, $out) => symlink("{$out}/secret.png", "{$in}/a.png")),
+            'it was changed since it was looked at',
+        ];
+        yield 'a link to a file inside' => [
+            $instead(static fn ($in) => symlink("{$in}/b.png", "{$in}/a.png")),
+            'it was changed since it was looked at',
+        ];
         yield 'a pipe' => [$instead(static fn ($in) => posix_mkfifo("{$in}/a.png", 0o600)), 'it is no regular file'];
         yield 'a folder' => [$instead(static fn ($in) => mkdir("{$in}/a.png")), 'this is a folder, not a file'];
         yield 'a device' => [$instead(static fn ($in) => symlink('/dev/zero', "{$in}/a.png")), 'it is no regular file'];
         yield 'nothing' => [$instead(static fn () => null), 'there is no such file'];
-        yield 'more bytes' => [static fn ($in) => file_put_contents("{$in}/a.png", 'more', FILE_APPEND), 'it was changed since it was looked at'];
-        yield 'another moment' => [static fn ($in) => touch("{$in}/a.png", 1_000_000), 'it was changed since it was looked at'];
+        yield 'more bytes' => [
+            static fn ($in) => file_put_contents("{$in}/a.png", 'more', FILE_APPEND),
+            'it was changed since it was looked at',
+        ];
+        yield 'another moment' => [
+            static fn ($in) => touch("{$in}/a.png", 1_000_000),
+            'it was changed since it was looked at',
+        ];
         yield 'its folder replaced by a link' => [static function (string $in, string $out): void {
             rename($in, "{$in}.away");
             copy("{$in}.away/a.png", "{$out}/a.png");
@@ -49,7 +64,9 @@ final class OpeningTest extends TestCase
     #[DataProvider('swaps')]
     public function test_what_was_listed_is_opened_and_nothing_else(\Closure $swap, string $why): void
     {
-        $bench = (new Workbench)->put('top/in/a.png', Workbench::png())->put('top/in/b.png', Workbench::png())->put('out/secret.png', Workbench::png(7, 7));
+        $bench = (new Workbench)->put('top/in/a.png', Workbench::png())
+            ->put('top/in/b.png', Workbench::png())
+            ->put('out/secret.png', Workbench::png(7, 7));
         $listing = FolderListing::of("{$bench->folder}/top");
         $listed = iterator_to_array($listing->files(), false);
         $a = array_values(array_filter($listed, static fn (ListedFile $f): bool => $f->name === 'a.png'))[0];
@@ -80,9 +97,15 @@ final class OpeningTest extends TestCase
 
     public function test_a_frame_that_is_written_meanwhile_is_read_as_it_is_then(): void
     {
-        $bench = (new Workbench)->put('in/a.0001.png', substr(Workbench::png(), 0, 50))->put('in/a.0002.png', Workbench::png());
+        $bench = (new Workbench)->put(
+            'in/a.0001.png',
+            substr(Workbench::png(), 0, 50),
+        )->put('in/a.0002.png', Workbench::png());
         $folder = FolderListing::of("{$bench->folder}/in");
-        $listing = self::between($folder, static fn () => file_put_contents("{$bench->folder}/in/a.0001.png", Workbench::png()));
+        $listing = self::between(
+            $folder,
+            static fn () => file_put_contents("{$bench->folder}/in/a.0001.png", Workbench::png()),
+        );
         $delivery = (new Scan($listing, Probe::standard()))->run(0);
 
         self::assertTrue($delivery->factsOf($delivery->groups[0], 0)->isWhole());
@@ -99,7 +122,10 @@ final class OpeningTest extends TestCase
         $delivery = (new Scan($listing, Probe::standard()))->run(0);
         $facts = $delivery->factsOf($delivery->groups[0], 0);
 
-        self::assertSame([Damage::Unreadable, 'it is a link, and links are not followed'], [$facts->damage, $facts->damageSays]);
+        self::assertSame(
+            [Damage::Unreadable, 'it is a link, and links are not followed'],
+            [$facts->damage, $facts->damageSays],
+        );
         self::assertNull($facts->width);
         self::assertSame(0, $delivery->groups[0]->size(0));
     }
@@ -107,10 +133,17 @@ final class OpeningTest extends TestCase
     public function test_a_frame_that_never_stands_still_ends_as_one_that_cannot_be_read(): void
     {
         $bench = (new Workbench)->put('in/a.0001.png', Workbench::png());
-        $listing = self::between(FolderListing::of("{$bench->folder}/in"), static fn () => file_put_contents("{$bench->folder}/in/a.0001.png", 'x', FILE_APPEND), always: true);
+        $listing = self::between(
+            FolderListing::of("{$bench->folder}/in"),
+            static fn () => file_put_contents("{$bench->folder}/in/a.0001.png", 'x', FILE_APPEND),
+            always: true,
+        );
         $delivery = (new Scan($listing, Probe::standard()))->run(0);
 
-        self::assertSame('it was changed since it was looked at', $delivery->factsOf($delivery->groups[0], 0)->damageSays);
+        self::assertSame(
+            'it was changed since it was looked at',
+            $delivery->factsOf($delivery->groups[0], 0)->damageSays,
+        );
     }
 
     public function test_a_folder_that_became_a_link_is_not_entered(): void
@@ -129,7 +162,10 @@ final class OpeningTest extends TestCase
     /** Somebody swaps links, pipes and folders in as quickly as a machine can, while others look. */
     public function test_a_race_lends_nothing(): void
     {
-        $bench = (new Workbench)->put('top/in/a.0001.png', Workbench::png())->put('top/in/deep/b.0001.png', Workbench::png())->put('out/a.0001.png', Workbench::png(7, 7))->put('out/b.0001.png', Workbench::png(7, 7));
+        $bench = (new Workbench)->put('top/in/a.0001.png', Workbench::png())
+            ->put('top/in/deep/b.0001.png', Workbench::png())
+            ->put('out/a.0001.png', Workbench::png(7, 7))
+            ->put('out/b.0001.png', Workbench::png(7, 7));
         file_put_contents("{$bench->folder}/attack.php", <<<'PHP'
             <?php
             [, $top] = $argv;
@@ -178,7 +214,11 @@ final class OpeningTest extends TestCase
         {
             private bool $happened = false;
 
-            public function __construct(private FolderListing $folder, private \Closure $happens, private bool $always) {}
+            public function __construct(
+                private FolderListing $folder,
+                private \Closure $happens,
+                private bool $always,
+            ) {}
 
             public function files(): iterable
             {

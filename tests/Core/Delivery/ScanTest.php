@@ -31,8 +31,13 @@ final class ScanTest extends TestCase
     {
         $found = [];
         foreach ($delivery->groups as $group) {
-            foreach (Sequence::of($group, $group->columnCount() === 0 ? null : Sequence::likelyColumn($group)) as $sequence) {
-                $found[] = trim(($group->folder === '' ? '' : "{$group->folder}/").$sequence->pattern().' '.$sequence->frames);
+            foreach (Sequence::of(
+                $group,
+                $group->columnCount() === 0 ? null : Sequence::likelyColumn($group),
+            ) as $sequence) {
+                $found[] = trim(
+                    ($group->folder === '' ? '' : "{$group->folder}/").$sequence->pattern().' '.$sequence->frames,
+                );
             }
         }
         sort($found);
@@ -42,22 +47,47 @@ final class ScanTest extends TestCase
 
     public function test_names_are_grouped_by_the_number_that_runs(): void
     {
-        $bench = (new Workbench)->frames('TC_010_v003.%04d.png', '1001-1005', 'x')->frames('TC_020_v003.%04d.png', '1001-1005', 'x')->frames('%04d_b.png', '1-3', 'x')->put('notes.txt', 'x')->put('a/b/c_v2.mp4', 'x');
+        $bench = (new Workbench)->frames('TC_010_v003.%04d.png', '1001-1005', 'x')
+            ->frames('TC_020_v003.%04d.png', '1001-1005', 'x')
+            ->frames('%04d_b.png', '1-3', 'x')
+            ->put('notes.txt', 'x')
+            ->put('a/b/c_v2.mp4', 'x');
 
-        self::assertSame(['####_b.png 1-3', 'TC_010_v003.####.png 1001-1005', 'TC_020_v003.####.png 1001-1005', 'a/b/c_v#.mp4 2', 'notes.txt'], self::sequences($bench->scan()));
+        self::assertSame(
+            [
+                '####_b.png 1-3',
+                'TC_010_v003.####.png 1001-1005',
+                'TC_020_v003.####.png 1001-1005',
+                'a/b/c_v#.mp4 2',
+                'notes.txt',
+            ],
+            self::sequences($bench->scan()),
+        );
     }
 
     public function test_counts_of_digits_part_a_sequence_only_where_zeros_say_so(): void
     {
         self::assertSame(['f#.png 8-12'], self::sequences((new Workbench)->frames('f%d.png', '8-12', 'x')->scan()));
-        self::assertSame(['f####.png 8-12'], self::sequences((new Workbench)->frames('f%04d.png', '8-12', 'x')->scan()));
-        self::assertSame(['f##.png 8-120'], self::sequences((new Workbench)->frames('f%02d.png', '8-120', 'x')->scan()));
-        self::assertSame(['f####.png 4-6', 'f###.png 1-3'], self::sequences((new Workbench)->frames('f%03d.png', '1-3', 'x')->frames('f%04d.png', '4-6', 'x')->scan()));
+        self::assertSame(
+            ['f####.png 8-12'],
+            self::sequences((new Workbench)->frames('f%04d.png', '8-12', 'x')->scan()),
+        );
+        self::assertSame(
+            ['f##.png 8-120'],
+            self::sequences((new Workbench)->frames('f%02d.png', '8-120', 'x')->scan()),
+        );
+        self::assertSame(
+            ['f####.png 4-6', 'f###.png 1-3'],
+            self::sequences((new Workbench)->frames('f%03d.png', '1-3', 'x')->frames('f%04d.png', '4-6', 'x')->scan()),
+        );
     }
 
     public function test_negative_numbers_carry_their_sign(): void
     {
-        $bench = (new Workbench)->put('f.-0002.png', 'x')->put('f.-0001.png', 'x')->put('f.0000.png', 'x')->put('f.0001.png', 'x');
+        $bench = (new Workbench)->put('f.-0002.png', 'x')
+            ->put('f.-0001.png', 'x')
+            ->put('f.0000.png', 'x')
+            ->put('f.0001.png', 'x');
 
         self::assertSame(['f.####.png -2-1'], self::sequences($bench->scan()));
         self::assertSame([['a-', '.png'], ['1']], NameGroup::split('a-1.png'));
@@ -66,7 +96,14 @@ final class ScanTest extends TestCase
 
     public function test_names_come_back_byte_by_byte(): void
     {
-        foreach (["bad\xFF\xFE_%03d.png", "new\nline %d", '%d', '...%d', 'x%d.mp4', str_repeat('y', 240).'%d'] as $format) {
+        foreach ([
+            "bad\xFF\xFE_%03d.png",
+            "new\nline %d",
+            '%d',
+            '...%d',
+            'x%d.mp4',
+            str_repeat('y', 240).'%d',
+        ] as $format) {
             $bench = (new Workbench)->frames($format, '7-11', 'x');
             $names = [];
             foreach ($bench->scan()->groups as $group) {
@@ -99,7 +136,17 @@ final class ScanTest extends TestCase
         // where one leads is not told, nor whether that is there
         $link = 'it is a link, and links are not followed';
 
-        self::assertSame(['a.png' => 'png', 'dangling.png' => $link, 'inside.png' => $link, 'loop' => $link, 'outward.png' => $link, 'pipe.png' => 'it is no regular file'], $found);
+        self::assertSame(
+            [
+                'a.png' => 'png',
+                'dangling.png' => $link,
+                'inside.png' => $link,
+                'loop' => $link,
+                'outward.png' => $link,
+                'pipe.png' => 'it is no regular file',
+            ],
+            $found,
+        );
     }
 
     public function test_folders_that_cannot_be_looked_into(): void
@@ -117,7 +164,9 @@ final class ScanTest extends TestCase
 
     public function test_a_scan_can_be_stopped_kept_and_continued(): void
     {
-        $bench = (new Workbench)->frames('TC.%04d.png', '1-50', Workbench::png())->put('TC.0020.png', '')->put('x.txt', 'x');
+        $bench = (new Workbench)->frames('TC.%04d.png', '1-50', Workbench::png())
+            ->put('TC.0020.png', '')
+            ->put('x.txt', 'x');
         $whole = $bench->scan();
         $first = new Scan(FolderListing::of($bench->folder), Probe::standard());
         $progress = null;
@@ -141,9 +190,13 @@ final class ScanTest extends TestCase
 
     public function test_a_delivery_is_stored_and_read_back_the_same(): void
     {
-        $bench = (new Workbench)->frames("odd\xFF.%04d.exr", '1-9', Workbench::exr())->put('odd.txt', 'x')->put('cut.png', substr(Workbench::png(), 0, 50));
+        $bench = (new Workbench)->frames("odd\xFF.%04d.exr", '1-9', Workbench::exr())
+            ->put('odd.txt', 'x')
+            ->put('cut.png', substr(Workbench::png(), 0, 50));
         $delivery = $bench->scan();
-        $again = Delivery::fromArray((array) json_decode((string) json_encode($delivery->toArray(), JSON_THROW_ON_ERROR), true));
+        $again = Delivery::fromArray(
+            (array) json_decode((string) json_encode($delivery->toArray(), JSON_THROW_ON_ERROR), true),
+        );
 
         self::assertSame($delivery->toArray(), $again->toArray());
         self::assertSame(11, $again->fileCount());
@@ -168,7 +221,9 @@ final class ScanTest extends TestCase
 
             public function open(ListedFile $file): ByteSource
             {
-                return $file->name === 'a.0001.png' ? new StringSource(Workbench::png()) : throw SourceUnreadable::file($file->name, 'it is gone');
+                return $file->name === 'a.0001.png'
+                    ? new StringSource(Workbench::png())
+                    : throw SourceUnreadable::file($file->name, 'it is gone');
             }
 
             public function again(ListedFile $file): ListedFile
@@ -228,7 +283,12 @@ final class ScanTest extends TestCase
             public function files(): iterable
             {
                 for ($n = 0; $n < $this->many; $n++) {
-                    yield new ListedFile('', sprintf($this->name, strtr((string) $n, '0123456789', 'abcdefghij'), $n), 5000, 0);
+                    yield new ListedFile(
+                        '',
+                        sprintf($this->name, strtr((string) $n, '0123456789', 'abcdefghij'), $n),
+                        5000,
+                        0,
+                    );
                 }
             }
 
@@ -249,8 +309,16 @@ final class ScanTest extends TestCase
         };
         $looker = PixelSampler::standard(new SampleOptions(false));
         foreach ([
-            [new Scan($many(520_002, '%s.png'), Probe::standard()), 'The folder “renders” holds more than 500,000 files that belong to no sequence, more than are told apart. Check a folder further down.'],
-            [new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), ScanDepth::Quick, $looker), 'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a folder further down.'],
+            [
+                new Scan($many(520_002, '%s.png'), Probe::standard()),
+                'The folder “renders” holds more than 500,000 files that belong to no sequence, more than are told '
+                    .'apart. Check a folder further down.',
+            ],
+            [
+                new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), ScanDepth::Quick, $looker),
+                'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a '
+                    .'folder further down.',
+            ],
         ] as [$scan, $says]) {
             try {
                 $scan->run(0);
@@ -283,6 +351,9 @@ final class ScanTest extends TestCase
         self::assertGreaterThan(0, $first->checkpoint()['summed_up']);
         $sums = $second->run(0)->checksums;
 
-        self::assertSame([1, 0, 1, 0, ['a.0007.txt']], [$sums?->lists, $sums?->unlisted, $sums?->wrong, $sums?->absent, $sums?->names]);
+        self::assertSame(
+            [1, 0, 1, 0, ['a.0007.txt']],
+            [$sums?->lists, $sums?->unlisted, $sums?->wrong, $sums?->absent, $sums?->names],
+        );
     }
 }

@@ -14,19 +14,45 @@ final class EverydayScenesTest extends TestCase
 {
     private const REQUIRE = [
         'picture.resolution' => '1920x1080', 'picture.pixel_aspect' => '1/1', 'picture.region' => 'full',
-        'time.rate' => '24', 'time.range' => '1001-1096', 'time.step' => 1, 'camera.name' => 'cam_quay', 'camera.single' => 'yes',
-        'scene.saved' => 'yes', 'scene.links' => 'yes', 'render.renderer' => 'Lumen', 'render.quality' => 'final', 'render.samples' => ['min' => 128], 'render.motion_blur' => 'on', 'render.post_effects' => 'off', 'render.overlays' => 'off',
-        'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA', 'colour.encoding' => 'srgb', 'colour.view' => 'none', 'colour.look' => 'none', 'colour.exposure' => 0, 'colour.gamma' => 1,
-        'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'output.folder' => 'renders/{shot}', 'burn_in' => 'none', 'passes' => ['beauty', 'mist'], 'other.fog_density' => ['min' => 0.2, 'max' => 0.4],
+        'time.rate' => '24', 'time.range' => '1001-1096', 'time.step' => 1, 'camera.name' => 'cam_quay',
+        'camera.single' => 'yes',
+        'scene.saved' => 'yes',
+        'scene.links' => 'yes',
+        'render.renderer' => 'Lumen',
+        'render.quality' => 'final',
+        'render.samples' => ['min' => 128],
+        'render.motion_blur' => 'on',
+        'render.post_effects' => 'off',
+        'render.overlays' => 'off',
+        'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA', 'colour.encoding' => 'srgb',
+        'colour.view' => 'none', 'colour.look' => 'none', 'colour.exposure' => 0, 'colour.gamma' => 1,
+        'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+        'output.folder' => 'renders/{shot}',
+        'burn_in' => 'none',
+        'passes' => ['beauty', 'mist'],
+        'other.fog_density' => ['min' => 0.2, 'max' => 0.4],
     ];
 
     private const SETTINGS = [
-        'picture.resolution' => '1920x1080', 'picture.scale' => 100, 'picture.pixel_aspect' => 1, 'picture.region' => false,
-        'time.rate' => 24, 'time.range' => '1001-1096', 'time.step' => 1, 'time.extent' => 'listed', 'time.timeline' => '990-1110',
-        'camera.chosen' => ['cam_quay'], 'camera.all' => ['cam_quay', 'cam_wide'], 'camera.views' => ['top'], 'scene.links' => [['path' => 'tex/wall.png', 'present' => true]],
-        'render.renderer' => 'Lumen', 'render.quality' => 'final', 'render.samples' => 256, 'render.motion_blur' => true, 'render.post_effects' => false, 'render.overlays' => false,
-        'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA', 'colour.encoding' => 'srgb', 'colour.view' => 'none', 'colour.look' => 'none', 'colour.exposure' => 0, 'colour.gamma' => 1,
-        'naming.pattern' => 'TC_010_light_v003.####.png', 'output.folder' => 'renders/TC_010', 'burn_in' => [], 'passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true]], 'other.fog_density' => 0.3,
+        'picture.resolution' => '1920x1080',
+        'picture.scale' => 100,
+        'picture.pixel_aspect' => 1,
+        'picture.region' => false,
+        'time.rate' => 24, 'time.range' => '1001-1096', 'time.step' => 1, 'time.extent' => 'listed',
+        'time.timeline' => '990-1110',
+        'camera.chosen' => ['cam_quay'],
+        'camera.all' => ['cam_quay', 'cam_wide'],
+        'camera.views' => ['top'],
+        'scene.links' => [['path' => 'tex/wall.png', 'present' => true]],
+        'render.renderer' => 'Lumen', 'render.quality' => 'final', 'render.samples' => 256,
+        'render.motion_blur' => true, 'render.post_effects' => false, 'render.overlays' => false,
+        'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA', 'colour.encoding' => 'srgb',
+        'colour.view' => 'none', 'colour.look' => 'none', 'colour.exposure' => 0, 'colour.gamma' => 1,
+        'naming.pattern' => 'TC_010_light_v003.####.png',
+        'output.folder' => 'renders/TC_010',
+        'burn_in' => [],
+        'passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true]],
+        'other.fog_density' => 0.3,
     ];
 
     /** By family: what is changed in the scene, the cause, and the setting that the first fix names. */
@@ -74,12 +100,20 @@ final class EverydayScenesTest extends TestCase
             'two' => [['camera.chosen' => ['cam_quay', 'cam_wide']], 'several-cameras', 'camera.chosen'],
         ],
         'links' => [
-            'one missing' => [['scene.links' => [['path' => 'tex/wall.png', 'present' => false]]], 'links-missing', 'scene.links'],
+            'one missing' => [
+                ['scene.links' => [['path' => 'tex/wall.png', 'present' => false]]],
+                'links-missing',
+                'scene.links',
+            ],
         ],
         'quality' => [
             'draft' => [['render.quality' => 'draft'], 'draft-quality', 'render.quality'],
             'too few samples' => [['render.samples' => 16], 'draft-quality', 'render.samples'],
-            'draft in both' => [['render.quality' => 'draft', 'render.samples' => 4], 'draft-quality', 'render.quality'],
+            'draft in both' => [
+                ['render.quality' => 'draft', 'render.samples' => 4],
+                'draft-quality',
+                'render.quality',
+            ],
         ],
         'renderer' => [
             'another' => [['render.renderer' => 'Grain'], 'value-differs', 'render.renderer'],
@@ -115,13 +149,37 @@ final class EverydayScenesTest extends TestCase
             'linear' => [['colour.encoding' => 'linear'], 'value-differs', 'colour.encoding'],
         ],
         'name' => [
-            'of an earlier version' => [['naming.pattern' => 'TC_010_light_v002.####.png'], 'wrong-version', 'naming.pattern'],
-            'without a number' => [['naming.pattern' => 'TC_010_light_v003.png'], 'fixed-name-overwrites', 'naming.pattern'],
+            'of an earlier version' => [
+                ['naming.pattern' => 'TC_010_light_v002.####.png'],
+                'wrong-version',
+                'naming.pattern',
+            ],
+            'without a number' => [
+                ['naming.pattern' => 'TC_010_light_v003.png'],
+                'fixed-name-overwrites',
+                'naming.pattern',
+            ],
             'with a space' => [['naming.pattern' => 'TC 010_light_v003.####.png'], 'spaces-inside', 'naming.pattern'],
-            'number in front' => [['naming.pattern' => '####_TC_010_light_v003.png'], 'number-in-wrong-place', 'naming.pattern'],
-            'counted by six' => [['naming.pattern' => 'TC_010_light_v003.%06d.png'], 'too-many-digits', 'naming.pattern'],
-            'with a dash' => [['naming.pattern' => 'TC_010_light-v003.####.png'], 'separator-differs', 'naming.pattern'],
-            'in small letters' => [['naming.pattern' => 'tc_010_light_v003.####.png'], 'case-differs', 'naming.pattern'],
+            'number in front' => [
+                ['naming.pattern' => '####_TC_010_light_v003.png'],
+                'number-in-wrong-place',
+                'naming.pattern',
+            ],
+            'counted by six' => [
+                ['naming.pattern' => 'TC_010_light_v003.%06d.png'],
+                'too-many-digits',
+                'naming.pattern',
+            ],
+            'with a dash' => [
+                ['naming.pattern' => 'TC_010_light-v003.####.png'],
+                'separator-differs',
+                'naming.pattern',
+            ],
+            'in small letters' => [
+                ['naming.pattern' => 'tc_010_light_v003.####.png'],
+                'case-differs',
+                'naming.pattern',
+            ],
             'misspelled' => [['naming.pattern' => 'TC_010_ligth_v003.####.png'], 'value-misspelled', 'naming.pattern'],
         ],
         'folder' => [
@@ -134,7 +192,11 @@ final class EverydayScenesTest extends TestCase
             'left on' => [['burn_in' => ['shot', 'frame']], 'value-differs', 'burn_in'],
         ],
         'passes' => [
-            'one off' => [['passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => false]]], 'pass-not-saved', 'passes'],
+            'one off' => [
+                ['passes' => [['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => false]]],
+                'pass-not-saved',
+                'passes',
+            ],
             'one not there' => [['passes' => [['name' => 'beauty', 'saved' => true]]], 'pass-missing', 'passes'],
         ],
         'fog' => [
@@ -166,7 +228,10 @@ final class EverydayScenesTest extends TestCase
         unset($change['saved']);
 
         return CheckReport::of(
-            Workbench::specification(self::REQUIRE, ['starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-250']]]),
+            Workbench::specification(
+                self::REQUIRE,
+                ['starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-250']]],
+            ),
             Workbench::scene($change + self::SETTINGS, $scene),
             null,
         )->toArray();
@@ -194,7 +259,11 @@ final class EverydayScenesTest extends TestCase
     {
         $document = self::document($change);
 
-        self::assertSame(['unbalanced', [$cause]], [$document['verdict'], array_column($document['causes'], 'id')], (string) json_encode($document['causes'], JSON_UNESCAPED_UNICODE));
+        self::assertSame(
+            ['unbalanced', [$cause]],
+            [$document['verdict'], array_column($document['causes'], 'id')],
+            (string) json_encode($document['causes'], JSON_UNESCAPED_UNICODE),
+        );
         self::assertSame([['set', $set]], [[$document['fixes'][0]['kind'], $document['fixes'][0]['id'] ?? '']]);
         self::assertNotSame([], $document['causes'][0]['evidence']);
     }
@@ -221,9 +290,16 @@ final class EverydayScenesTest extends TestCase
                 sort($found);
                 $due = [$causeA, $causeB];
                 sort($due);
-                $unequal = array_column(array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'), 'id');
+                $unequal = array_column(
+                    array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'),
+                    'id',
+                );
                 $explained = array_merge([], ...array_column($document['causes'], 'explains'));
-                if ($found !== $due || array_diff($unequal, $explained) !== [] || $document['verdict'] !== 'unbalanced') {
+                if (
+                    $found !== $due
+                    || array_diff($unequal, $explained) !== []
+                    || $document['verdict'] !== 'unbalanced'
+                ) {
                     $wrong[] = "{$familyA}: {$a} and {$familyB}: {$b}: ".implode(', ', $found);
                 }
             }

@@ -58,7 +58,8 @@ final class IndependentMistakesTest extends TestCase
     ];
 
     private const PLAN = [
-        'size' => [64, 36], 'range' => '1001-1020', 'digits' => '%04d', 'shot' => 'TC_010', 'version' => 'v003', 'extension' => 'png',
+        'size' => [64, 36], 'range' => '1001-1020', 'digits' => '%04d', 'shot' => 'TC_010', 'version' => 'v003',
+        'extension' => 'png',
         'bits' => 16, 'channels' => 'RGBA', 'density' => null, 'stray' => null, 'empty' => false,
     ];
 
@@ -95,7 +96,11 @@ final class IndependentMistakesTest extends TestCase
         [$width, $height] = $plan['size'];
         $bench = new Workbench;
         $name = "{$plan['shot']}_light_{$plan['version']}.{$plan['digits']}.{$plan['extension']}";
-        $bench->frames($name, $plan['range'], Workbench::png($width, $height, $plan['channels'], $plan['bits'], $plan['density']));
+        $bench->frames(
+            $name,
+            $plan['range'],
+            Workbench::png($width, $height, $plan['channels'], $plan['bits'], $plan['density']),
+        );
         if ($plan['stray'] !== null) {
             $bench->put($plan['stray'], 'x');
         }
@@ -105,15 +110,26 @@ final class IndependentMistakesTest extends TestCase
             $bench->put(sprintf($name, $numbers[4]), '');
         }
         $document = $bench->check(Workbench::specification([
-            'picture.resolution' => '64x36', 'picture.pixel_aspect' => '1/1', 'time.range' => '1001-1020', 'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA',
-            'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}', 'content.whole' => 'yes', 'content.uniform' => 'yes', 'delivery.extras' => 'none',
+            'picture.resolution' => '64x36', 'picture.pixel_aspect' => '1/1', 'time.range' => '1001-1020',
+            'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA',
+            'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+            'content.whole' => 'yes',
+            'content.uniform' => 'yes',
+            'delivery.extras' => 'none',
         ]));
         $found = array_column($document['causes'], 'id');
         sort($found);
         sort($causes);
 
-        self::assertSame($causes, $found, (string) json_encode($document['causes'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
-        $unequal = array_column(array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'), 'id');
+        self::assertSame(
+            $causes,
+            $found,
+            (string) json_encode($document['causes'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE),
+        );
+        $unequal = array_column(
+            array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'),
+            'id',
+        );
         $explained = array_values(array_unique(array_merge(...array_column($document['causes'], 'explains'))));
         self::assertEqualsCanonicalizing($unequal, $explained);
         foreach ($document['causes'] as $cause) {

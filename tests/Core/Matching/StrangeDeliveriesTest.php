@@ -37,7 +37,12 @@ final class StrangeDeliveriesTest extends TestCase
             {
                 foreach ($this->files as $path => $bytes) {
                     $slash = strrpos((string) $path, '/');
-                    yield new ListedFile($slash === false ? '' : substr((string) $path, 0, $slash), $slash === false ? (string) $path : substr((string) $path, $slash + 1), strlen($bytes), Workbench::NOW - 90_000);
+                    yield new ListedFile(
+                        $slash === false ? '' : substr((string) $path, 0, $slash),
+                        $slash === false ? (string) $path : substr((string) $path, $slash + 1),
+                        strlen($bytes),
+                        Workbench::NOW - 90_000,
+                    );
                 }
             }
 
@@ -58,16 +63,26 @@ final class StrangeDeliveriesTest extends TestCase
         mt_srand(1234);
         $png = Workbench::png();
         $contents = [
-            $png, $png, $png, $png, Workbench::png(32, 18), Workbench::png(channels: 'RGBA'), Workbench::exr(), '', substr($png, 0, 70), 'text',
-            (string) file_get_contents(__DIR__.'/../../fixtures/encoders/q90-420.jpg'), (string) file_get_contents(__DIR__.'/../../fixtures/encoders/other.mp4'),
+            $png, $png, $png, $png, Workbench::png(32, 18), Workbench::png(channels: 'RGBA'), Workbench::exr(), '',
+            substr($png, 0, 70), 'text',
+            (string) file_get_contents(__DIR__.'/../../fixtures/encoders/q90-420.jpg'),
+            (string) file_get_contents(__DIR__.'/../../fixtures/encoders/other.mp4'),
         ];
         $names = [
-            'TC_010_%s.%04d.png', 'TC_010_%s.%04d.png', 'TC_010_%s.%04d.png', 'TC-010_%s.%03d.png', 'tc_010_%s_%d.PNG', '%2$04d_TC_010_%1$s.png', 'x/TC_010_%s.%04d.png', 'TC_010_%s.%04d (1).png', 'other_%s_%d.jpg',
+            'TC_010_%s.%04d.png', 'TC_010_%s.%04d.png', 'TC_010_%s.%04d.png', 'TC-010_%s.%03d.png', 'tc_010_%s_%d.PNG',
+            '%2$04d_TC_010_%1$s.png', 'x/TC_010_%s.%04d.png', 'TC_010_%s.%04d (1).png', 'other_%s_%d.jpg',
             'a%s%d.exr', "odd\xFF%s%d.png", "line\n%s%d.png", '%s.%d', 'TC_010_%s.mp4', '.%s%d', '%s-%d~',
         ];
         $specification = Workbench::specification([
-            'picture.resolution' => '64x36', 'time.range' => '1-12', 'time.step' => 1, 'time.count' => 12, 'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGB', 'format.alpha' => 'none',
-            'format.compression' => 'lossless', 'naming.pattern' => '{shot}_{pass}.{frame:4}.{ext}', 'naming.folder' => '.', 'passes' => ['beauty', 'mist'], 'content.whole' => 'yes', 'content.uniform' => 'yes', 'delivery.extras' => 'none',
+            'picture.resolution' => '64x36', 'time.range' => '1-12', 'time.step' => 1, 'time.count' => 12,
+            'format.kind' => 'png', 'format.bit_depth' => 8, 'format.channels' => 'RGB', 'format.alpha' => 'none',
+            'format.compression' => 'lossless',
+            'naming.pattern' => '{shot}_{pass}.{frame:4}.{ext}',
+            'naming.folder' => '.',
+            'passes' => ['beauty', 'mist'],
+            'content.whole' => 'yes',
+            'content.uniform' => 'yes',
+            'delivery.extras' => 'none',
         ]);
         $expected = FrameRange::of(1, 12);
         for ($round = 0; $round < 250; $round++) {
@@ -83,12 +98,22 @@ final class StrangeDeliveriesTest extends TestCase
             $delivery = (new Scan(self::listing($files), Probe::standard()))->run(Workbench::NOW);
             $account = CheckReport::of($specification, null, $delivery);
             $document = $account->toArray();
-            $why = (string) json_encode([array_keys($files), $document['causes']], JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRETTY_PRINT);
+            $why = (string) json_encode(
+                [array_keys($files), $document['causes']],
+                JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRETTY_PRINT,
+            );
 
-            $unequal = array_column(array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'), 'id');
+            $unequal = array_column(
+                array_filter($document['entries'], static fn (array $e): bool => $e['mark'] === 'unequal'),
+                'id',
+            );
             $explained = array_values(array_unique(array_merge([], ...array_column($document['causes'], 'explains'))));
             self::assertEqualsCanonicalizing($unequal, $explained, $why);
-            self::assertSame($unequal === [] ? 'balanced' : 'unbalanced', $document['verdict'] === 'open' ? 'balanced' : $document['verdict'], $why);
+            self::assertSame(
+                $unequal === [] ? 'balanced' : 'unbalanced',
+                $document['verdict'] === 'open' ? 'balanced' : $document['verdict'],
+                $why,
+            );
             $seen = 0;
             foreach ($document['sequences'] as $line) {
                 $present = FrameRange::parse($line['present']);

@@ -38,8 +38,11 @@ final class FrameRangeTest extends TestCase
     }
 
     #[DataProvider('texts')]
-    public function test_it_reads_what_people_type_and_writes_the_shortest(string $typed, string $shortest, int $count): void
-    {
+    public function test_it_reads_what_people_type_and_writes_the_shortest(
+        string $typed,
+        string $shortest,
+        int $count,
+    ): void {
         $range = FrameRange::parse($typed);
 
         self::assertSame($shortest, (string) $range);
@@ -106,7 +109,11 @@ final class FrameRangeTest extends TestCase
                     $numbers[] = $n * (($round % 3) * 50 + 1);
                 }
             }
-            self::assertSame($this->shortestLength($numbers), strlen((string) FrameRange::fromNumbers($numbers)), implode(',', $numbers));
+            self::assertSame(
+                $this->shortestLength($numbers),
+                strlen((string) FrameRange::fromNumbers($numbers)),
+                implode(',', $numbers),
+            );
         }
     }
 
@@ -117,7 +124,12 @@ final class FrameRangeTest extends TestCase
         for ($i = count($numbers) - 1; $i >= 0; $i--) {
             $best[$i] = PHP_INT_MAX;
             for ($j = $i; $j < count($numbers); $j++) {
-                $steps = array_unique(array_map(static fn (int $k): int => $numbers[$k + 1] - $numbers[$k], $j > $i ? range($i, $j - 1) : []));
+                $steps = array_unique(
+                    array_map(
+                        static fn (int $k): int => $numbers[$k + 1] - $numbers[$k],
+                        $j > $i ? range($i, $j - 1) : [],
+                    ),
+                );
                 $text = match (true) {
                     $j === $i => (string) $numbers[$i],
                     count($steps) !== 1 => null,

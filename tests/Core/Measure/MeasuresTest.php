@@ -22,8 +22,10 @@ final class MeasuresTest extends TestCase
     public static function rates(): iterable
     {
         foreach ([
-            '24' => '24', '23.976' => '24000/1001', '23.98' => '24000/1001', '23.976023976' => '24000/1001', '29.97' => '30000/1001', '59.94' => '60000/1001', '47.952' => '48000/1001', '119.88' => '120000/1001',
-            '24000/1001' => '24000/1001', '24 fps' => '24', '25p' => '25', '12.5' => '25/2', '15' => '15', '24.0' => '24', '24.00' => '24', '30000/1000' => '30', '29.5' => '59/2', '23.9' => '239/10',
+            '24' => '24', '23.976' => '24000/1001', '23.98' => '24000/1001', '23.976023976' => '24000/1001',
+            '29.97' => '30000/1001', '59.94' => '60000/1001', '47.952' => '48000/1001', '119.88' => '120000/1001',
+            '24000/1001' => '24000/1001', '24 fps' => '24', '25p' => '25', '12.5' => '25/2', '15' => '15',
+            '24.0' => '24', '24.00' => '24', '30000/1000' => '30', '29.5' => '59/2', '23.9' => '239/10',
         ] as $typed => $exact) {
             yield "{$typed} is {$exact}" => [(string) $typed, $exact];
         }
@@ -109,7 +111,10 @@ final class MeasuresTest extends TestCase
 
     public function test_timecodes_that_do_not_exist(): void
     {
-        foreach ([['29.97', '00:01:00;00'], ['29.97', '00:01:00;01'], ['24', '00:00:00;05'], ['24', '00:00:00:24'], ['24', '24:00:00:00'], ['24', '1:2:3']] as [$rate, $text]) {
+        foreach ([
+            ['29.97', '00:01:00;00'], ['29.97', '00:01:00;01'], ['24', '00:00:00;05'], ['24', '00:00:00:24'],
+            ['24', '24:00:00:00'], ['24', '1:2:3'],
+        ] as [$rate, $text]) {
             try {
                 Timecode::parse($text, FrameRate::parse($rate));
                 self::fail("“{$text}” at {$rate} was taken for a timecode.");
@@ -121,7 +126,15 @@ final class MeasuresTest extends TestCase
 
     public function test_sizes_as_people_type_them(): void
     {
-        foreach (['1920x1080', '1920 x 1080', '1920 × 1080', '1920*1080', '1920 by 1080', '1920,1080', ' 1920X1080px'] as $text) {
+        foreach ([
+            '1920x1080',
+            '1920 x 1080',
+            '1920 × 1080',
+            '1920*1080',
+            '1920 by 1080',
+            '1920,1080',
+            ' 1920X1080px',
+        ] as $text) {
             self::assertSame('1920x1080', (string) Resolution::parse($text));
         }
         foreach (['1920', '0x10', '1920x', '-1x5', '9999999x1', 'x'] as $text) {
@@ -160,7 +173,10 @@ final class MeasuresTest extends TestCase
     #[DataProvider('shapes')]
     public function test_shapes(string $shape, string $size, string $pixelAspect, bool $holds): void
     {
-        self::assertSame($holds, AspectRatio::parse($shape)->holdsFor(Resolution::parse($size), Fraction::parse($pixelAspect)));
+        self::assertSame(
+            $holds,
+            AspectRatio::parse($shape)->holdsFor(Resolution::parse($size), Fraction::parse($pixelAspect)),
+        );
     }
 
     public function test_floats_in_files_stand_for_simple_fractions(): void
@@ -181,7 +197,13 @@ final class MeasuresTest extends TestCase
         self::assertSame('212 KB', (string) ByteSize::of(212_000));
         self::assertSame('1 MB', (string) ByteSize::of(999_999));
         self::assertSame('0 B', (string) ByteSize::of(0));
-        foreach (['25 MB' => 25_000_000, '1.5 GiB' => 1_610_612_736, '500' => 500, '4,000 KB' => 4_000_000, '0.5k' => 500] as $text => $bytes) {
+        foreach ([
+            '25 MB' => 25_000_000,
+            '1.5 GiB' => 1_610_612_736,
+            '500' => 500,
+            '4,000 KB' => 4_000_000,
+            '0.5k' => 500,
+        ] as $text => $bytes) {
             self::assertSame($bytes, ByteSize::parse((string) $text)->bytes);
         }
     }

@@ -15,7 +15,10 @@ final class TimecodeCountingTest extends TestCase
     /** @return iterable<string, array{string, int, bool}> rate, frames a second by number, drop-frame */
     public static function counters(): iterable
     {
-        foreach ([['23.976', 24], ['24', 24], ['25', 25], ['29.97', 30], ['30', 30], ['48', 48], ['50', 50], ['59.94', 60], ['60', 60]] as [$rate, $whole]) {
+        foreach ([
+            ['23.976', 24], ['24', 24], ['25', 25], ['29.97', 30], ['30', 30], ['48', 48], ['50', 50], ['59.94', 60],
+            ['60', 60],
+        ] as [$rate, $whole]) {
             yield "{$rate}, every number" => [$rate, $whole, false];
         }
         yield '29.97, drop-frame' => ['29.97', 30, true];

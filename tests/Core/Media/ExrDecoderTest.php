@@ -66,9 +66,19 @@ final class ExrDecoderTest extends TestCase
         $exr = self::decoded('encoders/gbra-float.exr');
         self::assertSame(255, $exr->at(3, 3)[3]);
         $source = FileSource::open(self::FIXTURES.'encoders/gbra-float.exr');
-        self::assertFalse(PixelSampler::standard(new \PlainLedger\Core\Media\SampleOptions(false))->look($source, Probe::standard()->read($source))?->seenThrough);
-        $through = new StringSource((new ExrWriter(32, 18))->write(array_fill(0, 18, [[16, [0.2, 0.3, 0.4, 1.0]], [16, [0.1, 0.1, 0.2, 0.5]]])));
-        self::assertTrue(PixelSampler::standard(new \PlainLedger\Core\Media\SampleOptions(false))->look($through, Probe::standard()->read($through))?->seenThrough);
+        self::assertFalse(
+            PixelSampler::standard(
+                new \PlainLedger\Core\Media\SampleOptions(false),
+            )->look($source, Probe::standard()->read($source))?->seenThrough,
+        );
+        $through = new StringSource(
+            (new ExrWriter(32, 18))->write(array_fill(0, 18, [[16, [0.2, 0.3, 0.4, 1.0]], [16, [0.1, 0.1, 0.2, 0.5]]])),
+        );
+        self::assertTrue(
+            PixelSampler::standard(
+                new \PlainLedger\Core\Media\SampleOptions(false),
+            )->look($through, Probe::standard()->read($through))?->seenThrough,
+        );
     }
 
     public function test_a_small_picture_and_a_sample(): void

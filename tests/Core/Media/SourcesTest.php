@@ -21,9 +21,16 @@ final class SourcesTest extends TestCase
     public function test_sources_agree_on_every_edge(): void
     {
         $bench = (new Workbench)->put('a', 'abcdefghij');
-        foreach ([FileSource::open("{$bench->folder}/a"), new StringSource('abcdefghij'), new SliceSource(10, [0 => 'abcde', 3 => 'defgh', 8 => 'ij'])] as $source) {
+        foreach ([
+            FileSource::open("{$bench->folder}/a"),
+            new StringSource('abcdefghij'),
+            new SliceSource(10, [0 => 'abcde', 3 => 'defgh', 8 => 'ij']),
+        ] as $source) {
             self::assertSame(10, $source->size());
-            foreach ([[0, 4, 'abcd'], [7, 9, 'hij'], [2, 7, 'cdefghi'], [10, 5, ''], [99, 1, ''], [-1, 3, ''], [3, 0, ''], [0, 10, 'abcdefghij']] as [$offset, $length, $expected]) {
+            foreach ([
+                [0, 4, 'abcd'], [7, 9, 'hij'], [2, 7, 'cdefghi'], [10, 5, ''], [99, 1, ''], [-1, 3, ''], [3, 0, ''],
+                [0, 10, 'abcdefghij'],
+            ] as [$offset, $length, $expected]) {
                 self::assertSame($expected, $source->read($offset, $length), $source::class." {$offset}+{$length}");
             }
         }
@@ -107,7 +114,10 @@ final class SourcesTest extends TestCase
 
     public function test_kinds_as_people_call_them(): void
     {
-        foreach (['jpg' => Kind::Jpeg, '.TIF' => Kind::Tiff, 'OpenEXR' => Kind::Exr, 'exr' => Kind::Exr, 'm4v' => Kind::Mp4, ' png ' => Kind::Png] as $word => $kind) {
+        foreach ([
+            'jpg' => Kind::Jpeg, '.TIF' => Kind::Tiff, 'OpenEXR' => Kind::Exr, 'exr' => Kind::Exr, 'm4v' => Kind::Mp4,
+            ' png ' => Kind::Png,
+        ] as $word => $kind) {
             self::assertSame($kind, Kind::fromWord((string) $word));
         }
         self::assertNull(Kind::fromWord('banana'));

@@ -18,11 +18,42 @@ final class MessagesTest extends TestCase
 {
     public function test_an_owner_is_told_causes_and_the_work_in_order(): void
     {
-        $asked = Workbench::specification(['picture.resolution' => '64x36', 'time.rate' => 24, 'camera.name' => 'cam_a', 'scene.saved' => 'yes', 'render.motion_blur' => 'on']);
-        $scene = Workbench::scene(['picture.resolution' => '64x36', 'picture.scale' => 50, 'time.rate' => 25, 'camera.chosen' => ['cam_b'], 'camera.all' => ['cam_a', 'cam_b']], ['saved' => false]);
+        $asked = Workbench::specification(
+            [
+                'picture.resolution' => '64x36',
+                'time.rate' => 24,
+                'camera.name' => 'cam_a',
+                'scene.saved' => 'yes',
+                'render.motion_blur' => 'on',
+            ],
+        );
+        $scene = Workbench::scene(
+            [
+                'picture.resolution' => '64x36',
+                'picture.scale' => 50,
+                'time.rate' => 25,
+                'camera.chosen' => ['cam_b'],
+                'camera.all' => ['cam_a', 'cam_b'],
+            ],
+            ['saved' => false],
+        );
         $message = OwnerMessage::to('Ansel', 'The Tide Clock', [
-            ['code' => 'TC_010', 'title' => 'quay', 'due' => '1 Dec, 18:00', 'document' => CheckReport::of($asked, $scene, null)->toArray()],
-            ['code' => 'TC_020', 'title' => '', 'due' => null, 'document' => CheckReport::of(Workbench::specification(['time.rate' => 24]), Workbench::scene(['time.rate' => 24]), null)->toArray()],
+            [
+                'code' => 'TC_010',
+                'title' => 'quay',
+                'due' => '1 Dec, 18:00',
+                'document' => CheckReport::of($asked, $scene, null)->toArray(),
+            ],
+            [
+                'code' => 'TC_020',
+                'title' => '',
+                'due' => null,
+                'document' => CheckReport::of(
+                    Workbench::specification(['time.rate' => 24]),
+                    Workbench::scene(['time.rate' => 24]),
+                    null,
+                )->toArray(),
+            ],
             ['code' => 'TC_030', 'title' => 'slip', 'due' => null, 'document' => null],
         ], 'Odile, coordinator');
 
@@ -33,12 +64,28 @@ final class MessagesTest extends TestCase
         self::assertStringContainsString("TC_030, slip\nNothing has been checked yet.", $message->body);
         self::assertStringContainsString('Not told yet: motion blur.', $message->body);
         // as the ledger goes, and saving last
-        self::assertMatchesRegularExpression('~  1\. Set the scale[^\n]*\n  2\. Set the (?:frame )?rate[^\n]*\n  3\. Choose the camera[^\n]*\n  4\. Save the scene, then read~', $message->body);
+        self::assertMatchesRegularExpression(
+            '~  1\. Set the scale[^\n]*\n  2\. Set the (?:frame )?rate[^\n]*\n  3\. Choose the camera[^\n]*\n  4\. '
+                .'Save the scene, then read~',
+            $message->body,
+        );
     }
 
     public function test_an_owner_s_message_holds_no_more_than_text(): void
     {
-        $message = OwnerMessage::to("A\r\nBcc: x", "P\nQ", [['code' => "C\x00", 'title' => "t\u{202E}", 'due' => null, 'document' => ['verdict' => 'open', 'causes' => 'x', 'fixes' => [1, ['says' => "line\nbreak"]]]]], 'me');
+        $message = OwnerMessage::to(
+            "A\r\nBcc: x",
+            "P\nQ",
+            [
+                [
+                    'code' => "C\x00",
+                    'title' => "t\u{202E}",
+                    'due' => null,
+                    'document' => ['verdict' => 'open', 'causes' => 'x', 'fixes' => [1, ['says' => "line\nbreak"]]],
+                ],
+            ],
+            'me',
+        );
         self::assertStringNotContainsString("\nBcc", $message->body);
         self::assertStringNotContainsString("\n", $message->subject);
         self::assertStringContainsString('1. line\x0Abreak', $message->body);
@@ -47,8 +94,20 @@ final class MessagesTest extends TestCase
     public function test_messages_are_one_mailbox(): void
     {
         $text = Mailbox::of([
-            ['from' => 'a@x.example', 'to' => "b@x.example\r\nBcc: c@x.example", 'subject' => 'Müller: TC_010', 'body' => "Größe = falsch\nFrom here on\n", 'at' => 1_790_000_000],
-            ['from' => 'a@x.example', 'to' => 'd@x.example', 'subject' => 'plain', 'body' => 'x', 'at' => 1_790_000_000],
+            [
+                'from' => 'a@x.example',
+                'to' => "b@x.example\r\nBcc: c@x.example",
+                'subject' => 'Müller: TC_010',
+                'body' => "Größe = falsch\nFrom here on\n",
+                'at' => 1_790_000_000,
+            ],
+            [
+                'from' => 'a@x.example',
+                'to' => 'd@x.example',
+                'subject' => 'plain',
+                'body' => 'x',
+                'at' => 1_790_000_000,
+            ],
         ]);
         self::assertSame(2, preg_match_all('~^From a@x\.example ~m', $text));
         self::assertSame(0, preg_match_all('~^Bcc:~m', $text));
@@ -62,10 +121,46 @@ final class MessagesTest extends TestCase
 
     public function test_settings_that_should_agree_and_do_not(): void
     {
-        $scenes = ['A' => ['time.rate' => '24', 'render.samples' => '128', 'time.range' => '1-10', 'colour.view' => 'film', 'format.kind' => 'exr'], 'B' => ['time.rate' => '24', 'render.samples' => '64', 'time.range' => '1-20', 'colour.view' => 'film', 'format.kind' => 'png'], 'C' => ['time.rate' => '25', 'render.samples' => '128', 'time.range' => '1-30', 'colour.view' => 'film', 'format.kind' => 'exr'], 'D' => ['time.rate' => '24', 'format.kind' => 'png'], '5' => ['render.samples' => '128']];
+        $scenes = [
+            'A' => [
+                'time.rate' => '24',
+                'render.samples' => '128',
+                'time.range' => '1-10',
+                'colour.view' => 'film',
+                'format.kind' => 'exr',
+            ],
+            'B' => [
+                'time.rate' => '24',
+                'render.samples' => '64',
+                'time.range' => '1-20',
+                'colour.view' => 'film',
+                'format.kind' => 'png',
+            ],
+            'C' => [
+                'time.rate' => '25',
+                'render.samples' => '128',
+                'time.range' => '1-30',
+                'colour.view' => 'film',
+                'format.kind' => 'exr',
+            ],
+            'D' => ['time.rate' => '24', 'format.kind' => 'png'],
+            '5' => ['render.samples' => '128'],
+        ];
         self::assertSame([
-            ['id' => 'time.rate', 'label' => 'Frame rate', 'common' => '24', 'count' => 3, 'others' => [['whose' => 'C', 'value' => '25']]],
-            ['id' => 'render.samples', 'label' => 'Samples', 'common' => '128', 'count' => 3, 'others' => [['whose' => 'B', 'value' => '64']]],
+            [
+                'id' => 'time.rate',
+                'label' => 'Frame rate',
+                'common' => '24',
+                'count' => 3,
+                'others' => [['whose' => 'C', 'value' => '25']],
+            ],
+            [
+                'id' => 'render.samples',
+                'label' => 'Samples',
+                'common' => '128',
+                'count' => 3,
+                'others' => [['whose' => 'B', 'value' => '64']],
+            ],
         ], SharedSettings::among($scenes));
         self::assertSame([], SharedSettings::among([]));
         self::assertSame([], SharedSettings::among(['A' => ['time.rate' => '24'], 'B' => ['time.rate' => '25']]));
@@ -73,18 +168,56 @@ final class MessagesTest extends TestCase
 
     public function test_the_sheet_to_fill_in_tells_nothing_until_it_is(): void
     {
-        $asked = Workbench::specification(['picture.resolution' => '64x36', 'time.rate' => 24, 'time.range' => '1-8', 'camera.name' => 'cam_a', 'output.folder' => 'r/{shot}', 'passes' => ['a', 'b'], 'naming.pattern' => '{shot}_{pass}.{frame:4}.{ext}', 'format.kind' => 'png', 'content.whole' => 'yes', 'other.fog' => 3, 'scene.saved' => 'yes']);
-        self::assertSame(['picture.resolution', 'picture.scale', 'time.rate', 'time.range', 'time.step', 'time.extent', 'time.timeline', 'camera.chosen', 'camera.all', 'camera.views', 'other.fog', 'output.folder', 'format.kind', 'naming.pattern', 'passes'], SettingsTemplate::ids($asked));
+        $asked = Workbench::specification(
+            [
+                'picture.resolution' => '64x36',
+                'time.rate' => 24,
+                'time.range' => '1-8',
+                'camera.name' => 'cam_a',
+                'output.folder' => 'r/{shot}',
+                'passes' => ['a', 'b'],
+                'naming.pattern' => '{shot}_{pass}.{frame:4}.{ext}',
+                'format.kind' => 'png',
+                'content.whole' => 'yes',
+                'other.fog' => 3,
+                'scene.saved' => 'yes',
+            ],
+        );
+        self::assertSame(
+            [
+                'picture.resolution', 'picture.scale', 'time.rate', 'time.range', 'time.step', 'time.extent',
+                'time.timeline', 'camera.chosen', 'camera.all', 'camera.views', 'other.fog', 'output.folder',
+                'format.kind', 'naming.pattern', 'passes',
+            ],
+            SettingsTemplate::ids($asked),
+        );
         $json = SettingsTemplate::json($asked);
         foreach ([$json, SettingsTemplate::text($asked)] as $empty) {
-            $scene = (new DetectingReader)->read($empty."\nfps = 24\n" === $json."\nfps = 24\n" ? $json : $empty."\nfps = 24\n", 'template');
+            $scene = (new DetectingReader)->read(
+                $empty."\nfps = 24\n" === $json."\nfps = 24\n" ? $json : $empty."\nfps = 24\n",
+                'template',
+            );
             self::assertSame([], $scene->notUnderstood);
             foreach (CheckReport::of($asked, $scene, null)->check->entries as $entry) {
                 self::assertNotSame('unequal', $entry->mark->value, $entry->id());
             }
         }
-        $filled = strtr($json, ['"picture.resolution": null' => '"picture.resolution": "64x36"', '"camera.chosen": null' => '"camera.chosen": ["cam_a"]', '"saved": null' => '"saved": true']);
-        $entries = array_column(CheckReport::of($asked, (new DetectingReader)->read($filled, 'x.json'), null)->toArray()['entries'], 'mark', 'id');
-        self::assertSame(['equal', 'equal', 'equal', 'unknown'], [$entries['picture.resolution'], $entries['camera.name'], $entries['scene.saved'], $entries['time.rate']]);
+        $filled = strtr(
+            $json,
+            [
+                '"picture.resolution": null' => '"picture.resolution": "64x36"',
+                '"camera.chosen": null' => '"camera.chosen": ["cam_a"]',
+                '"saved": null' => '"saved": true',
+            ],
+        );
+        $entries = array_column(
+            CheckReport::of($asked, (new DetectingReader)->read($filled, 'x.json'), null)->toArray()['entries'],
+            'mark',
+            'id',
+        );
+        self::assertSame(
+            ['equal', 'equal', 'equal', 'unknown'],
+            [$entries['picture.resolution'], $entries['camera.name'], $entries['scene.saved'], $entries['time.rate']],
+        );
     }
 }

@@ -27,9 +27,12 @@ final class ProposalsTest extends TestCase
     private const FIXTURES = __DIR__.'/../../fixtures/encoders/';
 
     private const ENCODED = [
-        'rgb8.png', 'rgba16.png', 'grey8.png', 'palettealpha.png', 'pil-palette.png', 'pil-grey16.png', 'optipng.png', 'interlaced.png', 'density.png', 'tall-pixels.png', 'profile.png', 'linear-gamma.png',
-        'q90-420.jpg', 'q75-444.jpg', 'progressive-422.jpg', 'grey.jpg', 'cmyk.jpg', 'mjpeg.jpg', 'sar-10-11.jpg', 'exif-cm.jpg', 'restart-422.jpg', 'sample-411.jpg', 'kept-rgb.jpg', 'pil-progressive.jpg',
-        'float-none.exr', 'float-rle.exr', 'float-zip1.exr', 'half-zip16.exr', 'half-piz.exr', 'half-rgba.exr', 'tiled-mipmap.exr', 'tiled-dwaa.exr', 'multipart.exr', 'multiview.exr', 'attributes.exr', 'gbra-float.exr',
+        'rgb8.png', 'rgba16.png', 'grey8.png', 'palettealpha.png', 'pil-palette.png', 'pil-grey16.png', 'optipng.png',
+        'interlaced.png', 'density.png', 'tall-pixels.png', 'profile.png', 'linear-gamma.png',
+        'q90-420.jpg', 'q75-444.jpg', 'progressive-422.jpg', 'grey.jpg', 'cmyk.jpg', 'mjpeg.jpg', 'sar-10-11.jpg',
+        'exif-cm.jpg', 'restart-422.jpg', 'sample-411.jpg', 'kept-rgb.jpg', 'pil-progressive.jpg',
+        'float-none.exr', 'float-rle.exr', 'float-zip1.exr', 'half-zip16.exr', 'half-piz.exr', 'half-rgba.exr',
+        'tiled-mipmap.exr', 'tiled-dwaa.exr', 'multipart.exr', 'multiview.exr', 'attributes.exr', 'gbra-float.exr',
     ];
 
     /** Names by sprintf, with the pattern that is proposed for them (null: whichever, it has only to fit). */
@@ -64,7 +67,9 @@ final class ProposalsTest extends TestCase
     /** The sign of a negative frame stands before its digits. */
     private static function path(string $name, int $frame): string
     {
-        return $frame < 0 ? sprintf((string) preg_replace('~%(\d*d)~', '-%$1', $name), -$frame) : sprintf($name, $frame);
+        return $frame < 0
+            ? sprintf((string) preg_replace('~%(\d*d)~', '-%$1', $name), -$frame)
+            : sprintf($name, $frame);
     }
 
     private static function filled(string $name, string $range, string $bytes): Workbench
@@ -78,8 +83,12 @@ final class ProposalsTest extends TestCase
     }
 
     #[DataProvider('deliveries')]
-    public function test_the_files_fulfil_what_is_proposed_of_them(string $file, string $name, ?string $pattern, string $range): void
-    {
+    public function test_the_files_fulfil_what_is_proposed_of_them(
+        string $file,
+        string $name,
+        ?string $pattern,
+        string $range,
+    ): void {
         $extension = pathinfo($file, PATHINFO_EXTENSION);
         $bench = self::filled("out/{$name}.{$extension}", $range, (string) file_get_contents(self::FIXTURES.$file));
         $delivery = $bench->scan();
@@ -87,13 +96,23 @@ final class ProposalsTest extends TestCase
         $draft = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'));
         $part = $draft->specification->parts[0];
 
-        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft)));
+        self::assertSame(
+            [],
+            array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft)),
+        );
         self::assertSame((string) FrameRange::parse($range), $part->single('time.range'));
-        if ($pattern !== null && ! (str_contains($name, '%d') && $range !== '98-102') && ! (str_contains($name, '%03d') && FrameRange::parse($range)->last() > 999)) {
+        if (
+            $pattern !== null
+            && ! (str_contains($name, '%d') && $range !== '98-102')
+            && ! (str_contains($name, '%03d') && FrameRange::parse($range)->last() > 999)
+        ) {
             self::assertSame($pattern, $part->single('naming.pattern'));
         }
         $account = CheckReport::of($draft->specification, null, $delivery);
-        self::assertSame(['balanced', []], [$account->check->verdict->value, array_map(static fn ($c): string => $c->finding->says, $account->causes)]);
+        self::assertSame(
+            ['balanced', []],
+            [$account->check->verdict->value, array_map(static fn ($c): string => $c->finding->says, $account->causes)],
+        );
 
         // written out and read again it asks the same of the same files
         $text = (string) json_encode(SpecificationDocument::of($draft->specification), JSON_UNESCAPED_UNICODE);
@@ -103,18 +122,32 @@ final class ProposalsTest extends TestCase
     }
 
     #[DataProvider('deliveries')]
-    public function test_one_other_file_among_them_is_noticed(string $file, string $name, ?string $pattern, string $range): void
-    {
+    public function test_one_other_file_among_them_is_noticed(
+        string $file,
+        string $name,
+        ?string $pattern,
+        string $range,
+    ): void {
         $extension = pathinfo($file, PATHINFO_EXTENSION);
         $bytes = (string) file_get_contents(self::FIXTURES.$file);
-        $proposal = SpecificationProposal::from(self::filled("{$name}.{$extension}", $range, $bytes)->scan(), 'TC_010') ?? self::fail('Nothing is proposed.');
-        $specification = Specification::draft(new Layer(SetBy::Specification, $proposal->document, 'files'))->specification;
+        $proposal = SpecificationProposal::from(self::filled("{$name}.{$extension}", $range, $bytes)->scan(), 'TC_010')
+            ?? self::fail('Nothing is proposed.');
+        $specification = Specification::draft(
+            new Layer(SetBy::Specification, $proposal->document, 'files'),
+        )->specification;
         $numbers = iterator_to_array(FrameRange::parse($range)->numbers(), false);
         // the second frame is of another size, or is not there, or is broken off
         $other = match ($extension) {
-            'png' => Workbench::png(32, 18), 'jpg' => (string) file_get_contents(self::FIXTURES.($file === 'grey.jpg' ? 'q90-420.jpg' : 'grey.jpg')), default => Workbench::exr(32, 18),
+            'png' => Workbench::png(32, 18),
+            'jpg' => (string) file_get_contents(self::FIXTURES.($file === 'grey.jpg' ? 'q90-420.jpg' : 'grey.jpg')),
+            default => Workbench::exr(32, 18),
         };
-        foreach (['another' => $other, 'missing' => null, 'broken' => substr($bytes, 0, intdiv(strlen($bytes), 2)), 'empty' => ''] as $how => $second) {
+        foreach ([
+            'another' => $other,
+            'missing' => null,
+            'broken' => substr($bytes, 0, intdiv(strlen($bytes), 2)),
+            'empty' => '',
+        ] as $how => $second) {
             $bench = self::filled("{$name}.{$extension}", $range, $bytes);
             $path = self::path("{$name}.{$extension}", $numbers[1]);
             $second === null ? $bench->without($path) : $bench->put($path, $second);

@@ -95,7 +95,10 @@ final class LogAgainstLinesTest extends TestCase
 
     private static function noise(): string
     {
-        return ['', 'loading textures 12 of 90', 'memory 1001 MB', str_repeat('.', mt_rand(0, 300)), "\xFF\xFE not text", 'bucket 3 done', 'the frame is fine'][mt_rand(0, 6)];
+        return [
+            '', 'loading textures 12 of 90', 'memory 1001 MB', str_repeat('.', mt_rand(0, 300)), "\xFF\xFE not text",
+            'bucket 3 done', 'the frame is fine',
+        ][mt_rand(0, 6)];
     }
 
     /**

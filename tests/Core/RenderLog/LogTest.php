@@ -30,16 +30,32 @@ final class LogTest extends TestCase
     /** @return iterable<string, array{string, string, array<string, string>|null}> */
     public static function lines(): iterable
     {
-        yield 'frame and seconds' => ['frame {frame} done in {seconds} s', '[12:00] Frame 1001 done in 61.5 s (2 threads)', ['frame' => '1001', 'seconds' => '61.5']];
+        yield 'frame and seconds' => [
+            'frame {frame} done in {seconds} s',
+            '[12:00] Frame 1001 done in 61.5 s (2 threads)',
+            ['frame' => '1001', 'seconds' => '61.5'],
+        ];
         yield 'spaces run together' => ['frame {frame} done', "frame\t 7   done", ['frame' => '7']];
         yield 'a negative frame' => ['frame {frame}', 'frame -12', ['frame' => '-12']];
         yield 'no part of a longer number' => ['frame {frame}', 'frame 123456789012', null];
         yield 'signs of its own' => ['(frame {frame}) [ok]', 'x (frame 5) [ok]', ['frame' => '5']];
-        yield 'a file with spaces' => ["wrote '{file}'", "wrote 'a b/TC 010.1001.png' now", ['file' => 'a b/TC 010.1001.png']];
-        yield 'a file at the end of the line' => ['wrote {file}', 'wrote a b/TC 010.1001.png  ', ['file' => 'a b/TC 010.1001.png']];
+        yield 'a file with spaces' => [
+            "wrote '{file}'",
+            "wrote 'a b/TC 010.1001.png' now",
+            ['file' => 'a b/TC 010.1001.png'],
+        ];
+        yield 'a file at the end of the line' => [
+            'wrote {file}',
+            'wrote a b/TC 010.1001.png  ',
+            ['file' => 'a b/TC 010.1001.png'],
+        ];
         yield 'a clock time' => ['took {time}', 'took 1:02:03.5', ['time' => '1:02:03.5']];
         yield 'a spoken time' => ['took {time}', 'took 2m 3s', ['time' => '2m 3s']];
-        yield 'anything between' => ['frame {frame} {*} time {time}', 'frame 4 | mem 12 | time 0:59', ['frame' => '4', 'time' => '0:59']];
+        yield 'anything between' => [
+            'frame {frame} {*} time {time}',
+            'frame 4 | mem 12 | time 0:59',
+            ['frame' => '4', 'time' => '0:59'],
+        ];
         yield 'another line' => ['frame {frame} done', 'loading textures', null];
         yield 'an expression' => ['/F(?<frame>\d+)~(?<seconds>\d+)/', 'xF12~9', ['frame' => '12', 'seconds' => '9']];
     }
@@ -87,9 +103,23 @@ final class LogTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function shapes(): iterable
     {
-        yield 'in seconds' => ['frame done in seconds', "2026-11-25 21:00:00 frame 1001 begins\n2026-11-25 21:01:00 frame 1001 done in 60.0 s\n2026-11-25 21:01:00 wrote out/a.1001.png\n2026-11-25 21:01:00 frame 1002 begins\n2026-11-25 21:02:10 frame 1002 done in 70.0 s\n2026-11-25 21:02:10 wrote out/a.1002.png\n2026-11-25 21:02:10 frame 1003 begins\n"];
-        yield 'with its time' => ['frame and its time', "Rendering frame 1001\nFrame: 1001 | mem 200 | Time: 01:00\nRendering frame 1002\nFrame: 1002 | mem 200 | Time: 1:10.0\nRendering frame 1003\n"];
-        yield 'finished first' => ['finished frame, seconds after it', "Starting frame 1001\r\nFinished frame 1001 (60 s)\r\nStarting frame 1002\r\nFinished frame 1002 (70.000 sec)\r\nStarting frame 1003\r\n"];
+        yield 'in seconds' => [
+            'frame done in seconds',
+            "2026-11-25 21:00:00 frame 1001 begins\n2026-11-25 21:01:00 frame 1001 done in 60.0 s\n2026-11-25 "
+                ."21:01:00 wrote out/a.1001.png\n2026-11-25 21:01:00 frame 1002 begins\n2026-11-25 21:02:10 frame "
+                ."1002 done in 70.0 s\n2026-11-25 21:02:10 wrote out/a.1002.png\n2026-11-25 21:02:10 frame "
+                ."1003 begins\n",
+        ];
+        yield 'with its time' => [
+            'frame and its time',
+            "Rendering frame 1001\nFrame: 1001 | mem 200 | Time: 01:00\nRendering frame 1002\nFrame: 1002 | mem 200 "
+                ."| Time: 1:10.0\nRendering frame 1003\n",
+        ];
+        yield 'finished first' => [
+            'finished frame, seconds after it',
+            "Starting frame 1001\r\nFinished frame 1001 (60 s)\r\nStarting frame 1002\r\nFinished frame 1002 "
+                ."(70.000 sec)\r\nStarting frame 1003\r\n",
+        ];
         yield 'files alone' => ['saved files alone', "Saved: 'out/a.1001.png'\nSaved: 'out/a.1002.png'\n"];
     }
 
@@ -97,9 +127,17 @@ final class LogTest extends TestCase
     public function test_common_shapes_are_told_apart_and_read(string $name, string $log): void
     {
         self::assertSame($name, LogReader::guess($log, LogShape::standard())?->name);
-        foreach ([$log, "\xFF\xFE".mb_convert_encoding($log, 'UTF-16LE', 'UTF-8'), "\xFE\xFF".mb_convert_encoding($log, 'UTF-16BE', 'UTF-8')] as $text) {
+        foreach ([
+            $log,
+            "\xFF\xFE".mb_convert_encoding($log, 'UTF-16LE', 'UTF-8'),
+            "\xFE\xFF".mb_convert_encoding($log, 'UTF-16BE', 'UTF-8'),
+        ] as $text) {
             foreach ([1, 7, 1_000_000] as $piece) {
-                $reader = new LogReader(array_values(array_filter(LogShape::standard(), static fn (LogShape $s): bool => $s->name === $name))[0]);
+                $reader = new LogReader(
+                    array_values(
+                        array_filter(LogShape::standard(), static fn (LogShape $s): bool => $s->name === $name),
+                    )[0],
+                );
                 // the mark of an encoding comes whole
                 $reader->feed(substr($text, 0, 2));
                 foreach (str_split(substr($text, 2), $piece) as $bytes) {
@@ -119,14 +157,22 @@ final class LogTest extends TestCase
         $log = '';
         foreach (range(1001, 1048) as $frame) {
             $log .= "frame {$frame} begins\n";
-            $log .= $frame === 1030 ? '' : 'frame '.$frame.' done in '.($frame === 1020 ? '300' : ($frame % 2 === 0 ? '60' : '62'))." s\n";
+            $log .= $frame === 1030
+                ? ''
+                : 'frame '.$frame.' done in '.($frame === 1020 ? '300' : ($frame % 2 === 0 ? '60' : '62'))." s\n";
         }
         $log .= "warning: no light on layer 3\nwarning: no light on layer 9\nERROR: machine 4 lost\n";
         $reading = self::read($log);
         $progress = RenderProgress::of($reading, FrameRange::parse('1001-1096'));
 
-        self::assertSame(['1001-1029,1031-1048', '1030', 62_000, [1020 => 300_000]], [(string) $progress->done, (string) $reading->begun, $reading->median(), $reading->slow()]);
-        self::assertSame(['1030,1049-1096', 1030, 1], [(string) $progress->left, $progress->resume, $progress->machines]);
+        self::assertSame(
+            ['1001-1029,1031-1048', '1030', 62_000, [1020 => 300_000]],
+            [(string) $progress->done, (string) $reading->begun, $reading->median(), $reading->slow()],
+        );
+        self::assertSame(
+            ['1030,1049-1096', 1030, 1],
+            [(string) $progress->left, $progress->resume, $progress->machines],
+        );
         // a mean of 66.1 s, and two standard errors about it
         self::assertNotNull($progress->secondsLeft);
         [$least, $most] = $progress->secondsLeft;
@@ -134,7 +180,10 @@ final class LogTest extends TestCase
         self::assertLessThan(49 * 80, $most);
         self::assertLessThanOrEqual(49 * 67, $least);
         self::assertGreaterThanOrEqual(49 * 66, $most);
-        self::assertSame([2, ['no light on layer 3' => 2], 1, ['machine 4 lost' => 1]], [$reading->warningCount, $reading->warnings, $reading->errorCount, $reading->errors]);
+        self::assertSame(
+            [2, ['no light on layer 3' => 2], 1, ['machine 4 lost' => 1]],
+            [$reading->warningCount, $reading->warnings, $reading->errorCount, $reading->errors],
+        );
     }
 
     public function test_machines_beside_each_other_are_seen_by_the_clock(): void
@@ -155,17 +204,34 @@ final class LogTest extends TestCase
             $log .= "ok {$n} 60 s at ".gmdate('Y-m-d\\TH:i:s', 1_790_000_000 + 30 * $n)."\n";
         }
         $reading = self::read($log, $shape);
-        self::assertSame(['1-20', 2, gmdate('Y-m-d H:i:s', 1_790_000_600)], [(string) $reading->finished, $reading->besideEachOther(), $reading->lastClock]);
+        self::assertSame(
+            ['1-20', 2, gmdate('Y-m-d H:i:s', 1_790_000_600)],
+            [(string) $reading->finished, $reading->besideEachOther(), $reading->lastClock],
+        );
         self::assertNull(self::read("frame 1 done in 5 s\n")->lastClock);
         // what only looks like a clock brings nothing down
-        self::assertGreaterThanOrEqual(1, self::read("2026-99-99 99:99:99 frame 1 done in 5 s\n0000-00-00 00:00:00 frame 2 done in 5 s\n")->besideEachOther());
+        self::assertGreaterThanOrEqual(
+            1,
+            self::read(
+                "2026-99-99 99:99:99 frame 1 done in 5 s\n0000-00-00 00:00:00 frame 2 done in 5 s\n",
+            )->besideEachOther(),
+        );
     }
 
     public function test_a_render_that_went_on_and_frames_beyond(): void
     {
         $reading = self::read("frame 3 done in 5 s\nframe 1 done in 5 s\nframe 3 done in 6 s\nframe 99 done in 5 s\n");
         $progress = RenderProgress::of($reading, FrameRange::parse('1-4'));
-        self::assertSame(['1,3', '2,4', 2, '99', [1 => 5000, 3 => 6000, 99 => 5000]], [(string) $progress->done, (string) $progress->left, $progress->resume, (string) $progress->beyond, array_replace(array_fill_keys([1, 3, 99], 0), $reading->milliseconds)]);
+        self::assertSame(
+            ['1,3', '2,4', 2, '99', [1 => 5000, 3 => 6000, 99 => 5000]],
+            [
+                (string) $progress->done,
+                (string) $progress->left,
+                $progress->resume,
+                (string) $progress->beyond,
+                array_replace(array_fill_keys([1, 3, 99], 0), $reading->milliseconds),
+            ],
+        );
         $all = RenderProgress::of($reading, FrameRange::parse('1,3'));
         self::assertSame([null, [0, 0]], [$all->resume, $all->secondsLeft]);
     }
@@ -199,7 +265,10 @@ final class LogTest extends TestCase
 
     public function test_a_shape_needs_patterns_and_known_events(): void
     {
-        self::assertSame([['event' => 'finished', 'pattern' => 'done {frame}']], LogShape::of('mine', [['event' => 'finished', 'pattern' => 'done {frame}']])->toArray());
+        self::assertSame(
+            [['event' => 'finished', 'pattern' => 'done {frame}']],
+            LogShape::of('mine', [['event' => 'finished', 'pattern' => 'done {frame}']])->toArray(),
+        );
         $this->expectException(LogPatternRefused::class);
         $this->expectExceptionMessage('A line tells one of started, finished, file, warning, error.');
         LogShape::of('mine', [['event' => 'frame', 'pattern' => 'done {frame}']]);

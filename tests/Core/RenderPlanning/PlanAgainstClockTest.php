@@ -35,30 +35,66 @@ final class PlanAgainstClockTest extends TestCase
         $start = self::DAY + mt_rand(0, 86_399);
         $jobs = [];
         foreach (range(1, mt_rand(1, 4)) as $n) {
-            $jobs[] = ['label' => "job {$n}", 'frames' => mt_rand(1, 12), 'seconds' => mt_rand(1, 1500), 'due' => mt_rand(0, 3) === 0 ? null : $start + mt_rand(100, 40_000)];
+            $jobs[] = [
+                'label' => "job {$n}",
+                'frames' => mt_rand(1, 12),
+                'seconds' => mt_rand(1, 1500),
+                'due' => mt_rand(0, 3) === 0 ? null : $start + mt_rand(100, 40_000),
+            ];
         }
         $plan = RenderPlan::of(
             MachinePool::of($machines, $start, $window === null ? '' : "{$window[0]}:00-{$window[1]}:00"),
-            array_map(static fn (array $j): RenderJob => new RenderJob($j['label'], $j['label'], FrameRange::of(1, $j['frames']), FrameTimes::parse("{$j['seconds']} s"), $j['due']), $jobs),
+            array_map(
+                static fn (array $j): RenderJob => new RenderJob(
+                    $j['label'],
+                    $j['label'],
+                    FrameRange::of(1, $j['frames']),
+                    FrameTimes::parse("{$j['seconds']} s"),
+                    $j['due'],
+                ),
+                $jobs,
+            ),
         );
-        usort($jobs, static fn (array $a, array $b): int => [$a['due'] ?? PHP_INT_MAX, $a['label']] <=> [$b['due'] ?? PHP_INT_MAX, $b['label']]);
+        usort(
+            $jobs,
+            static fn (array $a, array $b): int => [
+                $a['due'] ?? PHP_INT_MAX,
+                $a['label'],
+            ] <=> [$b['due'] ?? PHP_INT_MAX, $b['label']],
+        );
         $clock = self::byClock($machines, $window, $start, $jobs);
 
         foreach ($plan->jobs as $at => $planned) {
             self::assertSame($jobs[$at]['label'], $planned->job->label);
-            self::assertSame([$clock[$at]['ready'], $clock[$at]['ready'], $clock[$at]['ready']], $planned->ready, $planned->job->label);
+            self::assertSame(
+                [$clock[$at]['ready'], $clock[$at]['ready'], $clock[$at]['ready']],
+                $planned->ready,
+                $planned->job->label,
+            );
             self::assertSame($clock[$at]['inTime'], count($planned->inTime), $planned->job->label);
             if ($planned->scale !== null) {
                 // the scale that is named fits, and one percent more does not
                 foreach ([[$planned->scale, true], [$planned->scale + 1, false]] as [$percent, $fits]) {
                     $tried = array_slice($plan->jobs, 0, $at + 1);
-                    $all = array_map(static fn (int $i): RenderJob => $i === $at ? $tried[$i]->job->scaled($percent) : $tried[$i]->job, array_keys($tried));
-                    self::assertSame($fits, (RenderPlan::of($plan->pool, $all)->jobs[$at]->lateBy() ?? 1) <= 0, "{$percent} %");
+                    $all = array_map(
+                        static fn (int $i): RenderJob => $i === $at
+                            ? $tried[$i]->job->scaled($percent)
+                            : $tried[$i]->job,
+                        array_keys($tried),
+                    );
+                    self::assertSame(
+                        $fits,
+                        (RenderPlan::of($plan->pool, $all)->jobs[$at]->lateBy() ?? 1) <= 0,
+                        "{$percent} %",
+                    );
                 }
             }
         }
         if ($plan->machinesNeeded !== null) {
-            $late = static fn (int $many): bool => array_filter(self::byClock($many, $window, $start, $jobs), static fn (array $c): bool => $c['late']) !== [];
+            $late = static fn (int $many): bool => array_filter(
+                self::byClock($many, $window, $start, $jobs),
+                static fn (array $c): bool => $c['late'],
+            ) !== [];
             self::assertFalse($late($plan->machinesNeeded));
             self::assertTrue($late($plan->machinesNeeded - 1));
         }

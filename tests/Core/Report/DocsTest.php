@@ -46,8 +46,14 @@ final class DocsTest extends TestCase
         self::assertTrue($result->isValid(), (string) $result->error());
         $strange = match ($format) {
             'plain-ledger/scene' => (new DetectingReader)->read($json, 'docs')->notUnderstood,
-            'plain-ledger/specification' => Specification::fromDocument(JsonDocument::parse($json, 'docs', $format))->notUnderstood,
-            'plain-ledger/field-map' => FieldMap::fromDocument(JsonDocument::parse($json, 'docs', $format))->meanings() === [] ? ['nothing'] : [],
+            'plain-ledger/specification' => Specification::fromDocument(
+                JsonDocument::parse($json, 'docs', $format),
+            )->notUnderstood,
+            'plain-ledger/field-map' => FieldMap::fromDocument(
+                JsonDocument::parse($json, 'docs', $format),
+            )->meanings() === []
+                ? ['nothing']
+                : [],
             default => [],
         };
         self::assertSame([], $strange);
@@ -58,9 +64,21 @@ final class DocsTest extends TestCase
         $shown = 0;
         $help = [];
         foreach (glob(self::root().'/{docs/*.md,README.md}', GLOB_BRACE) ?: [] as $path) {
-            preg_match_all('~bin/plain-ledger ([a-z]+)([^`\n]*)~', (string) file_get_contents($path), $m, PREG_SET_ORDER);
+            preg_match_all(
+                '~bin/plain-ledger ([a-z]+)([^`\n]*)~',
+                (string) file_get_contents($path),
+                $m,
+                PREG_SET_ORDER,
+            );
             foreach ($m as [, $command, $rest]) {
-                $help[$command] ??= (string) shell_exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg(self::root().'/bin/plain-ledger').' help '.escapeshellarg($command).' 2>&1');
+                $help[$command] ??= (string) shell_exec(
+                    escapeshellarg(PHP_BINARY)
+                        .' '
+                        .escapeshellarg(self::root().'/bin/plain-ledger')
+                        .' help '
+                        .escapeshellarg($command)
+                        .' 2>&1',
+                );
                 self::assertStringContainsString("{$command} [options]", $help[$command], basename($path));
                 preg_match_all('~--[a-z]+~', $rest, $options);
                 foreach ($options[0] as $option) {

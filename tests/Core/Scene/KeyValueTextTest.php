@@ -53,11 +53,31 @@ final class KeyValueTextTest extends TestCase
             TXT);
 
         self::assertSame(
-            ['2048x858', '50', '1/1', '24000/1001', '1001-1096', '1', 'Lumen', '128', 'on', 'renders/TC_010', 'TC_010_light_v003.{frame:4}.exr', 'exr', '16', 'linear', 'zip'],
-            array_map($scene->get(...), ['picture.resolution', 'picture.scale', 'picture.pixel_aspect', 'time.rate', 'time.range', 'time.step', 'render.renderer', 'render.samples', 'render.motion_blur', 'output.folder', 'naming.pattern', 'format.kind', 'format.bit_depth', 'colour.encoding', 'format.compression']),
+            [
+                '2048x858', '50', '1/1', '24000/1001', '1001-1096', '1', 'Lumen', '128', 'on', 'renders/TC_010',
+                'TC_010_light_v003.{frame:4}.exr', 'exr', '16', 'linear', 'zip',
+            ],
+            array_map(
+                $scene->get(...),
+                [
+                    'picture.resolution', 'picture.scale', 'picture.pixel_aspect', 'time.rate', 'time.range',
+                    'time.step', 'render.renderer', 'render.samples', 'render.motion_blur', 'output.folder',
+                    'naming.pattern', 'format.kind', 'format.bit_depth', 'colour.encoding', 'format.compression',
+                ],
+            ),
         );
-        self::assertSame([true, '/shows/tide_clock', ['cam_quay'], ['cam_quay', 'cam_wide']], [$scene->saved, $scene->projectFolder, $scene->chosenCameras, $scene->cameras]);
-        self::assertSame([['name' => 'beauty', 'saved' => null], ['name' => 'mist', 'saved' => false], ['name' => 'shadow', 'saved' => true]], $scene->passes);
+        self::assertSame(
+            [true, '/shows/tide_clock', ['cam_quay'], ['cam_quay', 'cam_wide']],
+            [$scene->saved, $scene->projectFolder, $scene->chosenCameras, $scene->cameras],
+        );
+        self::assertSame(
+            [
+                ['name' => 'beauty', 'saved' => null],
+                ['name' => 'mist', 'saved' => false],
+                ['name' => 'shadow', 'saved' => true],
+            ],
+            $scene->passes,
+        );
         self::assertSame(['scene.mood'], $scene->notUnderstood);
     }
 
@@ -70,7 +90,11 @@ final class KeyValueTextTest extends TestCase
         yield 'quoted on both sides' => ['"resolution": "1920x1080",', 'picture.resolution', '1920x1080'];
         yield 'in small steps' => ["res_x=1920\nres_y=1080", 'picture.resolution', '1920x1080'];
         yield 'width alone' => ['width = 1920', 'picture.resolution', null];
-        yield 'a piece of a longer name' => ["render.image.width = 64\nrender.image.height = 36", 'picture.resolution', '64x36'];
+        yield 'a piece of a longer name' => [
+            "render.image.width = 64\nrender.image.height = 36",
+            'picture.resolution',
+            '64x36',
+        ];
         yield 'a factor' => ['scale = 0.5', 'picture.scale', '50'];
         yield 'a whole factor' => ['scale = 1', 'picture.scale', '100'];
         yield 'one percent is one percent' => ['scale percentage = 1', 'picture.scale', null];
@@ -104,27 +128,68 @@ final class KeyValueTextTest extends TestCase
     public function test_what_is_not_understood_is_listed(): void
     {
         $scene = self::read("fps = 24\nfog density = 3\nresolution = big\njust words\n[weather]\nwind = 4\n");
-        self::assertSame(['line 4: just words', 'fog density', 'weather.wind'], array_slice($scene->notUnderstood, 0, 3));
+        self::assertSame(
+            ['line 4: just words', 'fog density', 'weather.wind'],
+            array_slice($scene->notUnderstood, 0, 3),
+        );
         self::assertStringStartsWith('picture.resolution: “big”', $scene->notUnderstood[3]);
     }
 
     public function test_whatever_the_encoding(): void
     {
         $text = "camera = cam_mühle\nfps = 25\n";
-        foreach ([$text, "\xEF\xBB\xBF{$text}", "\xFF\xFE".mb_convert_encoding($text, 'UTF-16LE', 'UTF-8'), "\xFE\xFF".mb_convert_encoding($text, 'UTF-16BE', 'UTF-8'), mb_convert_encoding($text, 'Windows-1252', 'UTF-8')] as $bytes) {
-            self::assertSame([['cam_mühle'], '25'], [self::read($bytes)->chosenCameras, self::read($bytes)->get('time.rate')]);
+        foreach ([
+            $text,
+            "\xEF\xBB\xBF{$text}",
+            "\xFF\xFE".mb_convert_encoding($text, 'UTF-16LE', 'UTF-8'),
+            "\xFE\xFF".mb_convert_encoding($text, 'UTF-16BE', 'UTF-8'),
+            mb_convert_encoding($text, 'Windows-1252', 'UTF-8'),
+        ] as $bytes) {
+            self::assertSame(
+                [['cam_mühle'], '25'],
+                [self::read($bytes)->chosenCameras, self::read($bytes)->get('time.rate')],
+            );
         }
     }
 
     public function test_a_check_is_the_same_as_of_a_document(): void
     {
-        $specification = Workbench::specification(['picture.resolution' => '1920x1080', 'time.rate' => 24, 'time.range' => '1-96', 'camera.name' => 'cam_quay', 'format.kind' => 'png', 'render.motion_blur' => 'on']);
-        $text = self::read("size = 1920 x 1080\nscale = 0.5\nfps = 25\nframes = 1-96\ncamera = cam_quay\nformat = PNG\nmotion blur = off\nproject = x");
-        $json = Workbench::scene(['picture.resolution' => '1920x1080', 'picture.scale' => 50, 'time.rate' => 25, 'time.range' => '1-96', 'camera.chosen' => ['cam_quay'], 'format.kind' => 'png', 'render.motion_blur' => false], ['project_folder' => 'x']);
-        $of = static fn (SceneSettings $s): array => array_diff_key(CheckReport::of($specification, $s, null)->toArray(), ['scene' => 1]);
+        $specification = Workbench::specification(
+            [
+                'picture.resolution' => '1920x1080',
+                'time.rate' => 24,
+                'time.range' => '1-96',
+                'camera.name' => 'cam_quay',
+                'format.kind' => 'png',
+                'render.motion_blur' => 'on',
+            ],
+        );
+        $text = self::read(
+            "size = 1920 x 1080\nscale = 0.5\nfps = 25\nframes = 1-96\ncamera = cam_quay\nformat = PNG\nmotion blur "
+                ."= off\nproject = x",
+        );
+        $json = Workbench::scene(
+            [
+                'picture.resolution' => '1920x1080',
+                'picture.scale' => 50,
+                'time.rate' => 25,
+                'time.range' => '1-96',
+                'camera.chosen' => ['cam_quay'],
+                'format.kind' => 'png',
+                'render.motion_blur' => false,
+            ],
+            ['project_folder' => 'x'],
+        );
+        $of = static fn (SceneSettings $s): array => array_diff_key(
+            CheckReport::of($specification, $s, null)->toArray(),
+            ['scene' => 1],
+        );
 
         self::assertSame($of($json)['causes'], $of($text)['causes']);
-        self::assertSame(['scale-below-full', 'rate-of-another-standard', 'value-differs'], array_column($of($text)['causes'], 'id'));
+        self::assertSame(
+            ['scale-below-full', 'rate-of-another-standard', 'value-differs'],
+            array_column($of($text)['causes'], 'id'),
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -148,28 +213,63 @@ final class KeyValueTextTest extends TestCase
 
     public function test_usual_names_stand_for_one_field_each(): void
     {
-        foreach ([['Frame Rate', 'time.rate'], ['FRAMES_PER_SECOND', 'time.rate'], ['renderSettings/pixelAspectRatio', 'picture.pixel_aspect'], ['image-format', 'format.kind'], ['time.rate', 'time.rate'], ['other.fog', 'other.fog'], ['Total Weight', null], ['', null]] as [$name, $field]) {
+        foreach ([
+            ['Frame Rate', 'time.rate'],
+            ['FRAMES_PER_SECOND', 'time.rate'],
+            ['renderSettings/pixelAspectRatio', 'picture.pixel_aspect'],
+            ['image-format', 'format.kind'],
+            ['time.rate', 'time.rate'],
+            ['other.fog', 'other.fog'],
+            ['Total Weight', null],
+            ['', null],
+        ] as [$name, $field]) {
             self::assertSame($field, FieldNames::of($name), $name);
         }
     }
 
     public function test_passes_of_a_section_are_switched_by_their_names(): void
     {
-        foreach (["[passes]\nbeauty = yes\ndepth = on\nmist = unchecked\n", "[Render Layers]\nbeauty: true\ndepth: 1\nmist: 0\n", "passes.beauty = x\npasses.depth = yes\npasses.mist = no\n", "[output/passes]\nbeauty = yes\ndepth = yes\nmist = off\n"] as $text) {
+        foreach ([
+            "[passes]\nbeauty = yes\ndepth = on\nmist = unchecked\n",
+            "[Render Layers]\nbeauty: true\ndepth: 1\nmist: 0\n",
+            "passes.beauty = x\npasses.depth = yes\npasses.mist = no\n",
+            "[output/passes]\nbeauty = yes\ndepth = yes\nmist = off\n",
+        ] as $text) {
             $scene = (new KeyValueText)->read("color depth = 16\n{$text}", 'a.ini');
-            self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'depth', 'saved' => true], ['name' => 'mist', 'saved' => false]], $scene->passes, $text);
+            self::assertSame(
+                [
+                    ['name' => 'beauty', 'saved' => true],
+                    ['name' => 'depth', 'saved' => true],
+                    ['name' => 'mist', 'saved' => false],
+                ],
+                $scene->passes,
+                $text,
+            );
             // a pass called depth is no depth of colour
             self::assertSame('16', $scene->get('format.bit_depth'), $text);
         }
-        $json = (new DetectingReader)->read((string) json_encode(['fps' => 24, 'passes' => ['beauty' => true, 'depth' => false]]), 'a.json');
+        $json = (new DetectingReader)->read(
+            (string) json_encode(['fps' => 24, 'passes' => ['beauty' => true, 'depth' => false]]),
+            'a.json',
+        );
         self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'depth', 'saved' => false]], $json->passes);
     }
 
     public function test_a_size_with_its_scale_behind_it(): void
     {
-        foreach (['1280 x 720 @ 50%', '1280x720 at 50 %', '1280 × 720 px (50 %)', '1280x720, 50 % scale', '1280x720@50%'] as $text) {
+        foreach ([
+            '1280 x 720 @ 50%',
+            '1280x720 at 50 %',
+            '1280 × 720 px (50 %)',
+            '1280x720, 50 % scale',
+            '1280x720@50%',
+        ] as $text) {
             $scene = (new KeyValueText)->read("resolution = {$text}\n", 'a.txt');
-            self::assertSame(['1280x720', '50'], [$scene->get('picture.resolution'), $scene->get('picture.scale')], $text);
+            self::assertSame(
+                ['1280x720', '50'],
+                [$scene->get('picture.resolution'), $scene->get('picture.scale')],
+                $text,
+            );
         }
         $told = (new KeyValueText)->read("resolution = 1280x720 @ 50%\nscale = 100\n", 'a.txt');
         self::assertSame('100', $told->get('picture.scale'));
@@ -182,11 +282,23 @@ final class KeyValueTextTest extends TestCase
         yield 'compression' => ['format = EXR (DWAA)', ['format.kind' => 'exr', 'format.compression' => 'dwaa']];
         yield 'depth' => ['format = TIFF 16 Bit', ['format.kind' => 'tiff', 'format.bit_depth' => '16']];
         yield 'depth in brackets' => ['format = PNG (8-bit)', ['format.kind' => 'png', 'format.bit_depth' => '8']];
-        yield 'depth and sample' => ['format = OpenEXR 32 bit float', ['format.kind' => 'exr', 'format.bit_depth' => '32', 'format.sample' => 'float']];
+        yield 'depth and sample' => [
+            'format = OpenEXR 32 bit float',
+            ['format.kind' => 'exr', 'format.bit_depth' => '32', 'format.sample' => 'float'],
+        ];
         yield 'codec' => ['format = MP4 (H.264)', ['format.kind' => 'mp4', 'format.codec' => 'h264']];
-        yield 'a depth told by itself stands' => ["format = EXR (32 bit)\nbit depth = 16", ['format.bit_depth' => '16']];
-        yield 'a remark that says nothing' => ['format = EXR (multilayer)', ['format.kind' => 'exr', 'format.compression' => null]];
-        yield 'sound with its rate' => ['audio = AAC 48 kHz, stereo', ['audio.presence' => 'required', 'audio.sample_rate' => '48000', 'audio.channels' => '2']];
+        yield 'a depth told by itself stands' => [
+            "format = EXR (32 bit)\nbit depth = 16",
+            ['format.bit_depth' => '16'],
+        ];
+        yield 'a remark that says nothing' => [
+            'format = EXR (multilayer)',
+            ['format.kind' => 'exr', 'format.compression' => null],
+        ];
+        yield 'sound with its rate' => [
+            'audio = AAC 48 kHz, stereo',
+            ['audio.presence' => 'required', 'audio.sample_rate' => '48000', 'audio.channels' => '2'],
+        ];
         yield 'sound alone' => ['audio = AAC', ['audio.presence' => 'required', 'audio.sample_rate' => null]];
         yield 'in and out at once' => ['In/Out: 1001 / 1096', ['time.range' => '1001-1096']];
         yield 'in and out with a dash' => ['start = 1001 - 1096', ['time.range' => '1001-1096']];
@@ -217,20 +329,48 @@ final class KeyValueTextTest extends TestCase
         $scene = self::read("fps = 24\nstart frame = 1001\n");
         self::assertNull($scene->get('time.range'));
         self::assertSame(['start frame: the other end of the range is not told.'], $scene->notUnderstood);
-        self::assertSame(['start frame', '1001', 'time.range'], [$scene->unknown[0]->name, $scene->unknown[0]->value, $scene->unknown[0]->field]);
+        self::assertSame(
+            ['start frame', '1001', 'time.range'],
+            [$scene->unknown[0]->name, $scene->unknown[0]->value, $scene->unknown[0]->field],
+        );
         self::assertSame([], self::read("fps = 24\nstart frame = 1001\nend frame = 1096\n")->notUnderstood);
     }
 
     /** What only the program that renders can fill in is not judged. */
     public function test_names_with_expressions_are_open(): void
     {
-        $asked = Workbench::specification(['time.range' => '1001-1096', 'naming.pattern' => '{shot}_{task}.{frame:4}.{ext}', 'output.overwrites' => 'no']);
-        foreach (['TC_010_light.$F4.exr', 'TC_010_light.<frame>.exr', '<shot>_light.####.exr', 'TC_010_light.[frame].exr', '${SHOT}_light.####.exr', 'TC_010_light.@@@@.exr', '%V_light.%04d.exr'] as $name) {
-            $lines = array_column(CheckReport::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+        $asked = Workbench::specification(
+            [
+                'time.range' => '1001-1096',
+                'naming.pattern' => '{shot}_{task}.{frame:4}.{ext}',
+                'output.overwrites' => 'no',
+            ],
+        );
+        foreach ([
+            'TC_010_light.$F4.exr', 'TC_010_light.<frame>.exr', '<shot>_light.####.exr', 'TC_010_light.[frame].exr',
+            '${SHOT}_light.####.exr', 'TC_010_light.@@@@.exr', '%V_light.%04d.exr',
+        ] as $name) {
+            $lines = array_column(
+                CheckReport::of(
+                    $asked,
+                    self::read("frames = 1001-1096\noutput = r/{$name}\n"),
+                    null,
+                )->toArray()['entries'],
+                'mark',
+                'id',
+            );
             self::assertSame(['unknown', 'unknown'], [$lines['naming.pattern'], $lines['output.overwrites']], $name);
         }
         foreach (['TC_010_light.exr' => 'unequal', 'TC_010_light.####.exr' => 'equal'] as $name => $mark) {
-            $lines = array_column(CheckReport::of($asked, self::read("frames = 1001-1096\noutput = r/{$name}\n"), null)->toArray()['entries'], 'mark', 'id');
+            $lines = array_column(
+                CheckReport::of(
+                    $asked,
+                    self::read("frames = 1001-1096\noutput = r/{$name}\n"),
+                    null,
+                )->toArray()['entries'],
+                'mark',
+                'id',
+            );
             self::assertSame($mark, $lines['naming.pattern'], $name);
         }
     }

@@ -50,8 +50,27 @@ final class SceneArchiveTest extends TestCase
 
     public function test_files_of_an_archive_in_folders_and_with_strange_names(): void
     {
-        $path = $this->zip(['TC_010.txt' => 'fps = 24', 'deep/er/TC_020.txt' => 'fps = 25', '../../etc/TC_030.txt' => 'fps = 30', "new\nline.txt" => 'fps = 48', '__MACOSX/._TC_010.txt' => 'x', '.DS_Store' => 'x', 'empty.txt' => '']);
-        self::assertSame(['TC_010.txt' => 'fps = 24', 'deep/er/TC_020.txt' => 'fps = 25', '../../etc/TC_030.txt' => 'fps = 30', 'new\x0Aline.txt' => 'fps = 48', 'empty.txt' => ''], self::read($path));
+        $path = $this->zip(
+            [
+                'TC_010.txt' => 'fps = 24',
+                'deep/er/TC_020.txt' => 'fps = 25',
+                '../../etc/TC_030.txt' => 'fps = 30',
+                "new\nline.txt" => 'fps = 48',
+                '__MACOSX/._TC_010.txt' => 'x',
+                '.DS_Store' => 'x',
+                'empty.txt' => '',
+            ],
+        );
+        self::assertSame(
+            [
+                'TC_010.txt' => 'fps = 24',
+                'deep/er/TC_020.txt' => 'fps = 25',
+                '../../etc/TC_030.txt' => 'fps = 30',
+                'new\x0Aline.txt' => 'fps = 48',
+                'empty.txt' => '',
+            ],
+            self::read($path),
+        );
         self::assertFileDoesNotExist(dirname($this->bench->folder, 2).'/etc/TC_030.txt');
     }
 
@@ -71,7 +90,14 @@ final class SceneArchiveTest extends TestCase
         $bomb = str_repeat('fps = 24 ', 430_000);
         $this->expectException(JsonRefused::class);
         $this->expectExceptionMessage('far more than settings take');
-        self::read($this->zip(array_combine(array_map(static fn (int $n): string => "{$n}.txt", range(1, 60)), array_fill(0, 60, $bomb))));
+        self::read(
+            $this->zip(
+                array_combine(
+                    array_map(static fn (int $n): string => "{$n}.txt", range(1, 60)),
+                    array_fill(0, 60, $bomb),
+                ),
+            ),
+        );
     }
 
     /** @return iterable<string, array{\Closure(self): string, string}> */
@@ -88,13 +114,22 @@ final class SceneArchiveTest extends TestCase
 
             return $path;
         }, 'no whole zip archive'];
-        yield 'a workbook' => [static fn (self $test): string => dirname(__DIR__, 2).'/fixtures/scenes/settings.xlsx', 'it is a workbook'];
-        yield 'folders alone' => [static fn (self $test): string => $test->zip([], static fn (\ZipArchive $z): bool => $z->addEmptyDir('a')), 'there is no file in it'];
-        yield 'far too many files' => [static fn (self $test): string => $test->zip([], static function (\ZipArchive $z): void {
-            for ($i = 0; $i < 100_000; $i++) {
-                $z->addFromString("f{$i}", '');
-            }
-        }), 'it holds 100,000 files'];
+        yield 'a workbook' => [
+            static fn (self $test): string => dirname(__DIR__, 2).'/fixtures/scenes/settings.xlsx',
+            'it is a workbook',
+        ];
+        yield 'folders alone' => [
+            static fn (self $test): string => $test->zip([], static fn (\ZipArchive $z): bool => $z->addEmptyDir('a')),
+            'there is no file in it',
+        ];
+        yield 'far too many files' => [
+            static fn (self $test): string => $test->zip([], static function (\ZipArchive $z): void {
+                for ($i = 0; $i < 100_000; $i++) {
+                    $z->addFromString("f{$i}", '');
+                }
+            }),
+            'it holds 100,000 files',
+        ];
     }
 
     #[DataProvider('refused')]
@@ -108,16 +143,26 @@ final class SceneArchiveTest extends TestCase
     public function test_locked_damaged_and_nested_ones_are_told_by_name(): void
     {
         $inner = (string) file_get_contents($this->zip(['x' => 'y']));
-        $path = $this->zip(['locked.txt' => 'fps = 24', 'inner.zip' => $inner, 'torn.txt' => str_repeat('fps = 24; size = 1', 50)], static function (\ZipArchive $zip): void {
-            $zip->setPassword('p');
-            $zip->setEncryptionName('locked.txt', \ZipArchive::EM_AES_256);
-            $zip->setCompressionName('torn.txt', \ZipArchive::CM_STORE);
-        });
+        $path = $this->zip(
+            ['locked.txt' => 'fps = 24', 'inner.zip' => $inner, 'torn.txt' => str_repeat('fps = 24; size = 1', 50)],
+            static function (\ZipArchive $zip): void {
+                $zip->setPassword('p');
+                $zip->setEncryptionName('locked.txt', \ZipArchive::EM_AES_256);
+                $zip->setCompressionName('torn.txt', \ZipArchive::CM_STORE);
+            },
+        );
         $bytes = (string) file_get_contents($path);
         file_put_contents($path, str_replace('fps = 24; size = 1fps', 'fps = 99; size = 1fps', $bytes));
         $read = self::read($path);
 
-        self::assertSame(['refused: locked.txt: it is locked by a password.', 'refused: inner.zip: it is an archive within the archive, and is not opened.', 'refused: torn.txt: it is damaged in the archive.'], array_values($read));
+        self::assertSame(
+            [
+                'refused: locked.txt: it is locked by a password.',
+                'refused: inner.zip: it is an archive within the archive, and is not opened.',
+                'refused: torn.txt: it is damaged in the archive.',
+            ],
+            array_values($read),
+        );
     }
 
     /** @return iterable<string, array{list<string>, list<string>}> what a scene says of itself, and the codes it can be of */
@@ -144,7 +189,16 @@ final class SceneArchiveTest extends TestCase
     #[DataProvider('owners')]
     public function test_whose_a_scene_is(array $whose, array $expected): void
     {
-        $owners = new SceneOwnership([new OwnerCandidate(1, 'TC_010', 'ansel'), new OwnerCandidate(2, 'TC_010_B', 'ansel'), new OwnerCandidate(3, 'TC_020', null), new OwnerCandidate(4, 'VANE_Pim', 'pim', 'Pim Reed'), new OwnerCandidate(5, 'LOOP_Pim', 'pim', 'Pim Reed'), new OwnerCandidate(6, 'VANE_Wren', 'wren', 'Wren Ashdown')]);
+        $owners = new SceneOwnership(
+            [
+                new OwnerCandidate(1, 'TC_010', 'ansel'),
+                new OwnerCandidate(2, 'TC_010_B', 'ansel'),
+                new OwnerCandidate(3, 'TC_020', null),
+                new OwnerCandidate(4, 'VANE_Pim', 'pim', 'Pim Reed'),
+                new OwnerCandidate(5, 'LOOP_Pim', 'pim', 'Pim Reed'),
+                new OwnerCandidate(6, 'VANE_Wren', 'wren', 'Wren Ashdown'),
+            ],
+        );
         self::assertSame($expected, array_map(static fn (OwnerCandidate $o): string => $o->code, $owners->of($whose)));
     }
 }

@@ -18,7 +18,12 @@ final class AsksTest extends TestCase
 {
     private static function read(string $id, mixed $typed): Requirement
     {
-        return Requirement::read(Catalogue::standard()->find($id) ?? self::fail($id), $typed, SetBy::Specification, 'Here');
+        return Requirement::read(
+            Catalogue::standard()->find($id) ?? self::fail($id),
+            $typed,
+            SetBy::Specification,
+            'Here',
+        );
     }
 
     /** @return iterable<string, array{string, string, string, string}> id, typed, required, sentence */
@@ -70,7 +75,11 @@ final class AsksTest extends TestCase
             ['full', 'full', 'The whole picture is rendered, without a region.'],
             ['none', 'full', 'The whole picture is rendered, without a region.'],
             ['FULL', 'full', 'The whole picture is rendered, without a region.'],
-            ['10,10,100,100', '10,10,100,100', 'Only the region 10,10,100,100 is rendered: left, top, width and height.'],
+            [
+                '10,10,100,100',
+                '10,10,100,100',
+                'Only the region 10,10,100,100 is rendered: left, top, width and height.',
+            ],
         ],
         'picture.projection' => [
             ['lat-long', 'lat-long', 'The projection is lat-long.'],
@@ -380,7 +389,11 @@ final class AsksTest extends TestCase
         'content.black' => [
             ['none', 'none', 'No frame is black.'],
             ['1-5', '1-5', 'Black frames: 1-5.'],
-            ['1-5, threshold 2%', '1-5, threshold 1/50', 'Black frames: 1-5, where black is a mean of at most 1/50 of white.'],
+            [
+                '1-5, threshold 2%',
+                '1-5, threshold 1/50',
+                'Black frames: 1-5, where black is a mean of at most 1/50 of white.',
+            ],
             ['1001-1008', '1001-1008', 'Black frames: 1001-1008.'],
         ],
         'content.frozen' => [
@@ -419,14 +432,21 @@ final class AsksTest extends TestCase
     ];
 
     #[DataProvider('typed')]
-    public function test_what_is_typed_becomes_one_text_and_a_sentence(string $id, string $typed, string $required, string $sentence): void
-    {
+    public function test_what_is_typed_becomes_one_text_and_a_sentence(
+        string $id,
+        string $typed,
+        string $required,
+        string $sentence,
+    ): void {
         $requirement = self::read($id, $typed);
 
         self::assertSame([$required, $sentence], [$requirement->required(), $requirement->sentence()]);
         // what is shown can be typed again, and what is written can be read again
         self::assertSame($required, self::read($id, $required)->required());
-        self::assertSame($required, (string) RequirementValue::read($requirement->descriptor, SpecificationDocument::ask($requirement)));
+        self::assertSame(
+            $required,
+            (string) RequirementValue::read($requirement->descriptor, SpecificationDocument::ask($requirement)),
+        );
     }
 
     /** @return iterable<string, array{string, string, string}> id, typed, why it is refused */
@@ -504,7 +524,10 @@ final class AsksTest extends TestCase
         ],
         'time.start_timecode' => [
             ['1:0:0:0', '“1:0:0:0” is not a timecode; write it like 01:00:00:00, or 01:00:00;00 for drop-frame.'],
-            ['25:00:00:00', '“25:00:00:00” is not a timecode; write it like 01:00:00:00, or 01:00:00;00 for drop-frame.'],
+            [
+                '25:00:00:00',
+                '“25:00:00:00” is not a timecode; write it like 01:00:00:00, or 01:00:00;00 for drop-frame.',
+            ],
             ['01:00:00', '“01:00:00” is not a timecode; write it like 01:00:00:00, or 01:00:00;00 for drop-frame.'],
         ],
         'camera.single' => [
@@ -524,7 +547,11 @@ final class AsksTest extends TestCase
             ['', 'the value is empty.'],
         ],
         'format.compression' => [
-            ['lzma', '“lzma” is not one of none, rle, zip, zips, piz, pxr24, b44, b44a, dwaa, dwab, htj2k256, htj2k32, lzw, deflate, packbits, jpeg, lossless.'],
+            [
+                'lzma',
+                '“lzma” is not one of none, rle, zip, zips, piz, pxr24, b44, b44a, dwaa, dwab, htj2k256, htj2k32, '
+                    .'lzw, deflate, packbits, jpeg, lossless.',
+            ],
         ],
         'format.quality' => [
             ['0', '0 is not possible: it is from 1 to 100.'],
@@ -555,15 +582,33 @@ final class AsksTest extends TestCase
         'naming.pattern' => [
             ['{shot', 'The name pattern “{shot” cannot be used: a brace is not closed or not opened.'],
             ['shot}', 'The name pattern “shot}” cannot be used: a brace is not closed or not opened.'],
-            ['{frame}{frame}', 'The name pattern “{frame}{frame}” cannot be used: the frame number stands in it more than once.'],
+            [
+                '{frame}{frame}',
+                'The name pattern “{frame}{frame}” cannot be used: the frame number stands in it more than once.',
+            ],
             ['{ext}.{shot}', 'The name pattern “{ext}.{shot}” cannot be used: {ext} is always last.'],
-            ['{shot}\\{frame}', 'The name pattern “{shot}\\{frame}” cannot be used: it holds a backslash or a control character; folders are separated by “/”.'],
-            ['{}', 'The name pattern “{}” cannot be used: {} is no piece; a piece is a name, with a count of digits if it is a number, like {version:3}.'],
+            [
+                '{shot}\\{frame}',
+                'The name pattern “{shot}\\{frame}” cannot be used: it holds a backslash or a control character; '
+                    .'folders are separated by “/”.',
+            ],
+            [
+                '{}',
+                'The name pattern “{}” cannot be used: {} is no piece; a piece is a name, with a count of digits if '
+                    .'it is a number, like {version:3}.',
+            ],
             ['{shot:99}', 'The name pattern “{shot:99}” cannot be used: {shot} may have 1 to 18 digits.'],
-            ['{frame:x}', 'The name pattern “{frame:x}” cannot be used: after {frame: stands a count of digits, like {frame:4}.'],
+            [
+                '{frame:x}',
+                'The name pattern “{frame:x}” cannot be used: after {frame: stands a count of digits, like {frame:4}.',
+            ],
         ],
         'naming.folder' => [
-            ['a\\b', 'The name pattern “a\\b” cannot be used: it holds a backslash or a control character; folders are separated by “/”.'],
+            [
+                'a\\b',
+                'The name pattern “a\\b” cannot be used: it holds a backslash or a control character; folders are '
+                    .'separated by “/”.',
+            ],
         ],
         'passes' => [
             ['', 'the list of passes is empty.'],
@@ -602,9 +647,17 @@ final class AsksTest extends TestCase
         yield 'a value with a level' => ['time.rate', ['value' => '25', 'level' => 'should'], '25'];
         yield 'handles by name' => ['time.handles', ['head' => 8, 'tail' => 4], '8+4'];
         yield 'only a head' => ['time.handles', ['head' => 8], '8+0'];
-        yield 'passes with requirements of their own' => ['passes', ['beauty', ['name' => 'mist', 'require' => ['format.channels' => 'Y']]], 'beauty | mist'];
+        yield 'passes with requirements of their own' => [
+            'passes',
+            ['beauty', ['name' => 'mist', 'require' => ['format.channels' => 'Y']]],
+            'beauty | mist',
+        ];
         yield 'times' => ['time.duration', ['min' => '90 s', 'max' => '2 min'], '00:01:30..00:02:00'];
-        yield 'black with a threshold' => ['content.black', ['value' => 'none', 'threshold' => '1/255'], 'none, threshold 1/255'];
+        yield 'black with a threshold' => [
+            'content.black',
+            ['value' => 'none', 'threshold' => '1/255'],
+            'none, threshold 1/255',
+        ];
         yield 'black frames that are allowed' => ['content.black', ['allowed' => '1-5'], '1-5'];
         yield 'a fact of the production’s own' => ['other.fog', ['min' => 0.5], '>= 0.5'];
         yield 'what is burnt in' => ['burn_in', ['shot', 'frame'], 'shot | frame'];

@@ -24,9 +24,18 @@ final class PassListTest extends TestCase
         yield 'with spaces in them' => ['light one, light two', ['light one', 'light two']];
         yield 'by id' => ['beauty, mist (format.bit_depth 16)', ['beauty', $own('mist', ['format.bit_depth' => '16'])]];
         yield 'by label' => ['mist (bit depth 16)', [$own('mist', ['format.bit_depth' => '16'])]];
-        yield 'with a colon' => ['mist (Bit depth: 16; Alpha = straight)', [$own('mist', ['format.bit_depth' => '16', 'format.alpha' => 'straight'])]];
-        yield 'commas within' => ['mist (format.channels R,G,B), shadow', [$own('mist', ['format.channels' => 'R,G,B']), 'shadow']];
-        yield 'a list as JSON' => ['mist (format.compression ["zip","zips"])', [$own('mist', ['format.compression' => ['zip', 'zips']])]];
+        yield 'with a colon' => [
+            'mist (Bit depth: 16; Alpha = straight)',
+            [$own('mist', ['format.bit_depth' => '16', 'format.alpha' => 'straight'])],
+        ];
+        yield 'commas within' => [
+            'mist (format.channels R,G,B), shadow',
+            [$own('mist', ['format.channels' => 'R,G,B']), 'shadow'],
+        ];
+        yield 'a list as JSON' => [
+            'mist (format.compression ["zip","zips"])',
+            [$own('mist', ['format.compression' => ['zip', 'zips']])],
+        ];
         yield 'text with brackets, quoted' => ['mist (burn_in_of "a")', []];
     }
 
@@ -67,10 +76,32 @@ final class PassListTest extends TestCase
     public function test_it_is_written_as_it_is_read(): void
     {
         $passes = Catalogue::standard()->find('passes') ?? self::fail('no passes');
-        foreach ([['beauty', 'mist'], ['beauty', ['name' => 'mist', 'require' => ['format.bit_depth' => 16, 'format.compression' => ['zip', 'zips'], 'render.samples' => ['min' => 3]]]], [['name' => 'a b', 'require' => ['naming.pattern' => '{shot} (a;b).{frame:4}.exr']]]] as $list) {
+        foreach ([
+            ['beauty', 'mist'],
+            [
+                'beauty',
+                [
+                    'name' => 'mist',
+                    'require' => [
+                        'format.bit_depth' => 16,
+                        'format.compression' => ['zip', 'zips'],
+                        'render.samples' => ['min' => 3],
+                    ],
+                ],
+            ],
+            [['name' => 'a b', 'require' => ['naming.pattern' => '{shot} (a;b).{frame:4}.exr']]],
+        ] as $list) {
             $ask = RequirementValue::read($passes, $list);
             $own = array_map(static fn (array $r): array => array_diff_key($r, ['render.samples' => 1]), $ask->own);
-            $written = PassList::write(RequirementValue::read($passes, array_map(static fn (string $name): array => ['name' => $name, 'require' => $own[$name] ?? []], $ask->values)));
+            $written = PassList::write(
+                RequirementValue::read(
+                    $passes,
+                    array_map(
+                        static fn (string $name): array => ['name' => $name, 'require' => $own[$name] ?? []],
+                        $ask->values,
+                    ),
+                ),
+            );
             $again = RequirementValue::read($passes, $written);
             self::assertEquals([$ask->values, array_filter($own)], [$again->values, $again->own], $written);
         }
@@ -78,7 +109,14 @@ final class PassListTest extends TestCase
 
     public function test_what_one_pass_is_asked_is_said(): void
     {
-        $asked = Workbench::specification(['passes' => ['beauty', ['name' => 'mist', 'require' => ['format.bit_depth' => 16, 'format.kind' => 'png']]]]);
+        $asked = Workbench::specification(
+            [
+                'passes' => [
+                    'beauty',
+                    ['name' => 'mist', 'require' => ['format.bit_depth' => 16, 'format.kind' => 'png']],
+                ],
+            ],
+        );
         $sentence = $asked->parts[0]->requirements['passes']->sentence();
 
         self::assertStringStartsWith('The passes are beauty and mist. Of mist: ', $sentence);

@@ -65,7 +65,19 @@ final class PresetsTest extends TestCase
     {
         $document = (Preset::find($word) ?? self::fail($word))->document;
 
-        return Specification::fromDocument(JsonDocument::parse((string) json_encode($document + ['format' => Specification::FORMAT, 'version' => 1, 'values' => ['shot' => 'TC_010', 'version' => 3, 'learner' => 'ada']]), $word, Specification::FORMAT));
+        return Specification::fromDocument(
+            JsonDocument::parse(
+                (string) json_encode(
+                    $document + [
+                        'format' => Specification::FORMAT,
+                        'version' => 1,
+                        'values' => ['shot' => 'TC_010', 'version' => 3, 'learner' => 'ada'],
+                    ],
+                ),
+                $word,
+                Specification::FORMAT,
+            ),
+        );
     }
 
     public function test_each_stands_here(): void
@@ -78,21 +90,46 @@ final class PresetsTest extends TestCase
     {
         $part = self::specification($word)->parts[0];
 
-        self::assertSame(self::STANDARDS[$word], [$part->single('picture.resolution'), $part->single('picture.pixel_aspect'), $part->single('time.rate'), $part->single('picture.display_aspect')]);
+        self::assertSame(
+            self::STANDARDS[$word],
+            [
+                $part->single('picture.resolution'),
+                $part->single('picture.pixel_aspect'),
+                $part->single('time.rate'),
+                $part->single('picture.display_aspect'),
+            ],
+        );
     }
 
     #[DataProvider('words')]
     public function test_a_scene_set_to_it_balances_and_one_at_half_size_does_not(string $word): void
     {
         [$size, $pixels, $rate] = self::STANDARDS[$word];
-        $settings = array_filter(['picture.resolution' => $size, 'picture.pixel_aspect' => $pixels, 'time.rate' => $rate], is_string(...));
-        $only = static fn (array $document): array => array_column(array_filter($document['entries'], static fn (array $e): bool => in_array($e['id'], ['picture.resolution', 'picture.pixel_aspect', 'picture.display_aspect', 'time.rate'], true)), 'mark');
+        $settings = array_filter(
+            ['picture.resolution' => $size, 'picture.pixel_aspect' => $pixels, 'time.rate' => $rate],
+            is_string(...),
+        );
+        $only = static fn (array $document): array => array_column(
+            array_filter(
+                $document['entries'],
+                static fn (array $e): bool => in_array(
+                    $e['id'],
+                    ['picture.resolution', 'picture.pixel_aspect', 'picture.display_aspect', 'time.rate'],
+                    true,
+                ),
+            ),
+            'mark',
+        );
 
         $whole = CheckReport::of(self::specification($word), Workbench::scene($settings), null)->toArray();
         self::assertSame(['equal'], array_values(array_unique($only($whole))), $word);
         self::assertSame([], $whole['causes']);
 
-        $half = CheckReport::of(self::specification($word), Workbench::scene($settings + ['picture.scale' => 50]), null)->toArray();
+        $half = CheckReport::of(
+            self::specification($word),
+            Workbench::scene($settings + ['picture.scale' => 50]),
+            null,
+        )->toArray();
         self::assertContains('unequal', $only($half));
         self::assertSame('scale-below-full', $half['causes'][0]['id']);
     }
@@ -122,7 +159,10 @@ final class PresetsTest extends TestCase
             }
         }
         $rows = substr_count((new RequirementsCsv)->write($specification), "\r\n");
-        self::assertSame(1 + array_sum(array_map(static fn ($p): int => count($p->requirements), $specification->parts)), $rows);
+        self::assertSame(
+            1 + array_sum(array_map(static fn ($p): int => count($p->requirements), $specification->parts)),
+            $rows,
+        );
     }
 
     #[DataProvider('words')]

@@ -28,15 +28,26 @@ final class SchemaTest extends TestCase
         $writer = new SchemaWriter(Catalogue::standard());
         $read = static fn (string $path): string => (string) file_get_contents(self::root()."/{$path}");
 
-        self::assertEquals($writer->specification(), json_decode($read('docs/schema/specification.schema.json'), true), 'run bin/generate');
-        self::assertEquals($writer->scene(), json_decode($read('docs/schema/scene.schema.json'), true), 'run bin/generate');
+        self::assertEquals(
+            $writer->specification(),
+            json_decode($read('docs/schema/specification.schema.json'), true),
+            'run bin/generate',
+        );
+        self::assertEquals(
+            $writer->scene(),
+            json_decode($read('docs/schema/scene.schema.json'), true),
+            'run bin/generate',
+        );
         self::assertSame($writer->types(), $read('resources/js/types/requirements.ts'), 'run bin/generate');
     }
 
     public function test_the_demos_documents_hold_to_them(): void
     {
         $validate = static function (array $document, string $schema): void {
-            $result = (new Validator)->validate(json_decode((string) json_encode($document)), (string) file_get_contents(self::root()."/docs/schema/{$schema}.schema.json"));
+            $result = (new Validator)->validate(
+                json_decode((string) json_encode($document)),
+                (string) file_get_contents(self::root()."/docs/schema/{$schema}.schema.json"),
+            );
             self::assertTrue($result->isValid(), (string) $result->error());
         };
         $count = 0;
@@ -77,7 +88,10 @@ final class SchemaTest extends TestCase
             $own = array_values(array_filter($rules, static fn (Rule $r): bool => $r->answers($descriptor->id)));
             self::assertNotSame([], $own, $descriptor->id);
             // the first that answers is asked
-            self::assertTrue(! $own[0] instanceof SettingRule || $descriptor->inSceneAlone(), "{$descriptor->id} has no rule of its own");
+            self::assertTrue(
+                ! $own[0] instanceof SettingRule || $descriptor->inSceneAlone(),
+                "{$descriptor->id} has no rule of its own",
+            );
         }
     }
 

@@ -20,14 +20,23 @@ use PlainLedger\Core\Specification\Specification;
  */
 final class ShotModel
 {
-    private const RIGHT = ['size' => [64, 36], 'bits' => 16, 'channels' => 'RGBA', 'density' => null, 'state' => 'whole'];
+    private const RIGHT = [
+        'size' => [64, 36],
+        'bits' => 16,
+        'channels' => 'RGBA',
+        'density' => null,
+        'state' => 'whole',
+    ];
 
     /** @var array<string, array{pass: string, frame: int, facts: array<string, mixed>, time: int}> by path */
     public array $files = [];
 
     /** @param  list<string>  $passes */
-    public function __construct(public readonly array $passes, public readonly FrameRange $range, private readonly bool $inFolders)
-    {
+    public function __construct(
+        public readonly array $passes,
+        public readonly FrameRange $range,
+        private readonly bool $inFolders,
+    ) {
         foreach ($passes as $pass) {
             foreach ($range->numbers() as $frame) {
                 $this->render($pass, $frame);
@@ -37,11 +46,24 @@ final class ShotModel
 
     public function specification(): Specification
     {
-        $name = count($this->passes) === 1 || $this->inFolders ? '{shot}_v{version:3}.{frame:4}.{ext}' : '{shot}_{pass}_v{version:3}.{frame:4}.{ext}';
+        $name = count($this->passes) === 1 || $this->inFolders
+            ? '{shot}_v{version:3}.{frame:4}.{ext}'
+            : '{shot}_{pass}_v{version:3}.{frame:4}.{ext}';
 
         return Workbench::specification([
-            'picture.resolution' => '64x36', 'picture.pixel_aspect' => '1/1', 'time.range' => (string) $this->range, 'time.step' => 1, 'time.count' => count($this->range), 'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA',
-            'naming.pattern' => $name, 'naming.folder' => $this->inFolders ? 'out/{pass}' : 'out', 'content.whole' => 'yes', 'content.uniform' => 'yes', 'delivery.extras' => 'none',
+            'picture.resolution' => '64x36',
+            'picture.pixel_aspect' => '1/1',
+            'time.range' => (string) $this->range,
+            'time.step' => 1,
+            'time.count' => count($this->range),
+            'format.kind' => 'png',
+            'format.bit_depth' => 16,
+            'format.channels' => 'RGBA',
+            'naming.pattern' => $name,
+            'naming.folder' => $this->inFolders ? 'out/{pass}' : 'out',
+            'content.whole' => 'yes',
+            'content.uniform' => 'yes',
+            'delivery.extras' => 'none',
         ] + (count($this->passes) === 1 ? [] : ['passes' => $this->passes]), ['delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3]]);
     }
 
@@ -55,7 +77,12 @@ final class ShotModel
 
     public function render(string $pass, int $frame): void
     {
-        $this->files[$this->name($pass, $frame)] = ['pass' => $pass, 'frame' => $frame, 'facts' => self::RIGHT, 'time' => Workbench::NOW - 90_000 + 60 * $frame];
+        $this->files[$this->name($pass, $frame)] = [
+            'pass' => $pass,
+            'frame' => $frame,
+            'facts' => self::RIGHT,
+            'time' => Workbench::NOW - 90_000 + 60 * $frame,
+        ];
     }
 
     /**
@@ -80,7 +107,15 @@ final class ShotModel
         foreach ($this->files as $path => $file) {
             $facts = $file['facts'];
             $key = serialize($facts);
-            $made[$key] ??= $facts['state'] === 'stray' ? 'a note' : Workbench::png($facts['size'][0], $facts['size'][1], $facts['channels'], $facts['bits'], $facts['density']);
+            $made[$key] ??= $facts['state'] === 'stray'
+                ? 'a note'
+                : Workbench::png(
+                    $facts['size'][0],
+                    $facts['size'][1],
+                    $facts['channels'],
+                    $facts['bits'],
+                    $facts['density'],
+                );
             $bytes = match ($facts['state']) {
                 'empty' => '', 'cut' => substr($made[$key], 0, intdiv(strlen($made[$key]), 2)), default => $made[$key],
             };
@@ -159,14 +194,18 @@ final class ShotModel
             return null;
         }
 
-        return str_pad((string) abs((int) $m[1]), $digits, '0', STR_PAD_LEFT) === ltrim($m[1], '-') ? (int) $m[1] : null;
+        return str_pad((string) abs((int) $m[1]), $digits, '0', STR_PAD_LEFT) === ltrim($m[1], '-')
+            ? (int) $m[1]
+            : null;
     }
 
     private static function written(string $pattern, int $number): string
     {
         $digits = substr_count($pattern, '#');
 
-        return $digits === 0 ? $pattern : str_replace(str_repeat('#', $digits), str_pad((string) $number, $digits, '0', STR_PAD_LEFT), $pattern);
+        return $digits === 0
+            ? $pattern
+            : str_replace(str_repeat('#', $digits), str_pad((string) $number, $digits, '0', STR_PAD_LEFT), $pattern);
     }
 
     private function rename(string $from, string $to, FrameRange $frames, int $shift): void
@@ -207,7 +246,9 @@ final class ShotModel
     private function save(array $fix, FrameRange $frames): void
     {
         foreach ($this->files as $path => $file) {
-            $mine = ($fix['pass'] ?? $file['pass']) === $file['pass'] && preg_match('~(\d+)\.png$~', $path, $m) === 1 && $frames->contains((int) $m[1]);
+            $mine = ($fix['pass'] ?? $file['pass']) === $file['pass']
+                && preg_match('~(\d+)\.png$~', $path, $m) === 1
+                && $frames->contains((int) $m[1]);
             if (! $mine) {
                 continue;
             }

@@ -53,9 +53,17 @@ final class Workbench
         }
     }
 
-    public static function png(int $width = 64, int $height = 36, string $channels = 'RGB', int $bits = 8, ?array $density = null, array $texts = []): string
-    {
-        return (new PngWriter($width, $height, $channels, $bits, $density, $texts))->write((new Painter($width, $height))->lines(1));
+    public static function png(
+        int $width = 64,
+        int $height = 36,
+        string $channels = 'RGB',
+        int $bits = 8,
+        ?array $density = null,
+        array $texts = [],
+    ): string {
+        return (
+            new PngWriter($width, $height, $channels, $bits, $density, $texts)
+        )->write((new Painter($width, $height))->lines(1));
     }
 
     public static function exr(int $width = 64, int $height = 36, mixed ...$more): string
@@ -101,28 +109,64 @@ final class Workbench
         return $this;
     }
 
-    public function scan(ScanDepth $depth = ScanDepth::Quick, int $now = self::NOW, ?Specification $looksFor = null, array $approved = []): Delivery
-    {
-        return (new Scan(FolderListing::of($this->folder), Probe::standard(), $depth, $looksFor === null ? null : PixelRules::looker($looksFor, $approved), $looksFor?->asksAny(['delivery.checksums']) ?? false))->run($now);
+    public function scan(
+        ScanDepth $depth = ScanDepth::Quick,
+        int $now = self::NOW,
+        ?Specification $looksFor = null,
+        array $approved = [],
+    ): Delivery {
+        return (
+            new Scan(
+                FolderListing::of($this->folder),
+                Probe::standard(),
+                $depth,
+                $looksFor === null ? null : PixelRules::looker($looksFor, $approved),
+                $looksFor?->asksAny(['delivery.checksums']) ?? false,
+            )
+        )->run($now);
     }
 
     /** @param  array<string, mixed>  $require */
     public static function specification(array $require, array $more = []): Specification
     {
-        $data = $more + ['format' => Specification::FORMAT, 'version' => 1, 'delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'task' => 'light', 'version' => 3], 'require' => $require];
+        $data = $more + [
+            'format' => Specification::FORMAT,
+            'version' => 1,
+            'delivers' => 'frames',
+            'values' => ['shot' => 'TC_010', 'task' => 'light', 'version' => 3],
+            'require' => $require,
+        ];
 
-        return Specification::fromDocument(JsonDocument::parse((string) json_encode($data), 'spec.json', Specification::FORMAT));
+        return Specification::fromDocument(
+            JsonDocument::parse((string) json_encode($data), 'spec.json', Specification::FORMAT),
+        );
     }
 
     /** @param  array<string, mixed>  $settings */
-    public static function scene(array $settings, array $scene = ['file' => 'TC_010_light_v003', 'saved' => true, 'project_folder' => 'tide_clock']): SceneSettings
-    {
-        return (new SceneJson)->read((string) json_encode(['format' => SceneJson::FORMAT, 'version' => 1, 'scene' => (object) $scene, 'settings' => (object) $settings]), 'scene.json');
+    public static function scene(
+        array $settings,
+        array $scene = ['file' => 'TC_010_light_v003', 'saved' => true, 'project_folder' => 'tide_clock'],
+    ): SceneSettings {
+        return (new SceneJson)->read(
+            (string) json_encode(
+                [
+                    'format' => SceneJson::FORMAT,
+                    'version' => 1,
+                    'scene' => (object) $scene,
+                    'settings' => (object) $settings,
+                ],
+            ),
+            'scene.json',
+        );
     }
 
     /** @return array<string, mixed> the check document */
-    public function check(Specification $specification, ?SceneSettings $scene = null, ScanDepth $depth = ScanDepth::Quick, int $now = self::NOW): array
-    {
+    public function check(
+        Specification $specification,
+        ?SceneSettings $scene = null,
+        ScanDepth $depth = ScanDepth::Quick,
+        int $now = self::NOW,
+    ): array {
         return CheckReport::of($specification, $scene, $this->scan($depth, $now, $specification))->toArray();
     }
 }

@@ -48,20 +48,58 @@ abstract class LedgerTestCase extends TestCase
         $this->intake = new Workbench;
         config(['ledger.intake' => $this->intake->folder]);
         foreach (['coordinator', 'artist', 'other', 'stranger'] as $who) {
-            $this->{$who} = User::query()->create(['name' => ucfirst($who), 'email' => "{$who}@harbour.example", 'password' => 'a long password', 'handle' => $who])->refresh();
+            $this->{$who} = User::query()->create(
+                [
+                    'name' => ucfirst($who),
+                    'email' => "{$who}@harbour.example",
+                    'password' => 'a long password',
+                    'handle' => $who,
+                ],
+            )->refresh();
         }
-        $this->production = Production::query()->create(['code' => 'TC', 'name' => 'The Tide Clock', 'kind' => 'film', 'house' => ['require' => ['time.rate' => '24'], 'starting_values' => ['time.range' => ['1-60']]]]);
+        $this->production = Production::query()->create(
+            [
+                'code' => 'TC',
+                'name' => 'The Tide Clock',
+                'kind' => 'film',
+                'house' => ['require' => ['time.rate' => '24'], 'starting_values' => ['time.range' => ['1-60']]],
+            ],
+        );
         foreach (['coordinator' => 'coordinator', 'artist' => 'artist', 'other' => 'artist'] as $who => $role) {
             $this->production->memberships()->create(['user_id' => $this->{$who}->id, 'role' => $role]);
         }
         $this->production->intakeRoots()->create(['label' => 'Shots', 'path' => 'tide/{shot}']);
         $specification = $this->production->specifications()->create(['title' => 'Lit frames']);
-        $specification->revise(['delivers' => 'frames', 'require' => ['picture.resolution' => '64x36', 'format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'content.whole' => 'yes', 'delivery.extras' => 'none']], $this->coordinator);
-        $make = fn (string $code, User $owner): Deliverable => $this->production->deliverables()->create(['specification_id' => $specification->id, 'owner_id' => $owner->id, 'code' => $code, 'title' => 'a shot', 'values' => [], 'overrides' => ['time.range' => '1001-1010'], 'due_at' => now()->addDays(2)]);
+        $specification->revise(
+            [
+                'delivers' => 'frames',
+                'require' => [
+                    'picture.resolution' => '64x36',
+                    'format.kind' => 'png',
+                    'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                    'content.whole' => 'yes',
+                    'delivery.extras' => 'none',
+                ],
+            ],
+            $this->coordinator,
+        );
+        $make = fn (string $code, User $owner): Deliverable => $this->production->deliverables()->create(
+            [
+                'specification_id' => $specification->id,
+                'owner_id' => $owner->id,
+                'code' => $code,
+                'title' => 'a shot',
+                'values' => [],
+                'overrides' => ['time.range' => '1001-1010'],
+                'due_at' => now()->addDays(2),
+            ],
+        );
         $this->deliverable = $make('TC_010', $this->artist);
         $this->others = $make('TC_020', $this->other);
         $this->deliverable->keepParts();
-        $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', '1001-1006', Workbench::png())->put('tide/TC_020/secret.txt', 'x')->put('elsewhere/private.txt', 'x');
+        $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', '1001-1006', Workbench::png())
+            ->put('tide/TC_020/secret.txt', 'x')
+            ->put('elsewhere/private.txt', 'x');
     }
 
     /** @return array<string, mixed> the props of the page an Inertia visit gives */

@@ -21,7 +21,8 @@ trait OwnDatabases
     {
         return [
             'DB_DATABASE' => "{$this->home}/ledger.sqlite", 'DB_SIDE_DATABASE' => "{$this->home}/side.sqlite",
-            'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database', 'LEDGER_FILES_AT_ONCE' => '0', 'LEDGER_SLICE' => '1',
+            'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database', 'LEDGER_FILES_AT_ONCE' => '0',
+            'LEDGER_SLICE' => '1',
         ];
     }
 
