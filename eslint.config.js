@@ -11,6 +11,10 @@ export default ts.config(
         files: ['**/*.{ts,tsx}'],
         plugins: { 'react-hooks': hooks },
         languageOptions: { globals: { ...globals.browser } },
-        rules: { ...hooks.configs.recommended.rules, 'no-console': 'error', eqeqeq: ['error', 'always', { null: 'ignore' }] },
+        rules: {
+            ...hooks.configs.recommended.rules,
+            'no-console': 'error',
+            eqeqeq: ['error', 'always', { null: 'ignore' }],
+        },
     },
 );

@@ -21,7 +21,16 @@ export default defineConfig({
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',
-            args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+            args: [
+                '--headless',
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+            ],
         },
     },
     webServer: {
@@ -30,6 +39,11 @@ export default defineConfig({
         timeout: 240_000,
         reuseExistingServer: false,
         gracefulShutdown: { signal: 'SIGTERM', timeout: 8000 },
-        env: { DB_DATABASE: `${home}/ledger.sqlite`, DB_SIDE_DATABASE: `${home}/side.sqlite`, LEDGER_INTAKE: `${home}/intake`, LEDGER_FILES_AT_ONCE: '90' },
+        env: {
+            DB_DATABASE: `${home}/ledger.sqlite`,
+            DB_SIDE_DATABASE: `${home}/side.sqlite`,
+            LEDGER_INTAKE: `${home}/intake`,
+            LEDGER_FILES_AT_ONCE: '90',
+        },
     },
 });

@@ -3,7 +3,19 @@
 import { chromium } from '@playwright/test';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8017';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+    ],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${base}/sign-in`);
 await page.getByLabel('Address').fill('odile@harbour.example');
@@ -27,13 +39,17 @@ const painted = async (what, act) => {
     );
     console.log(`${what}: ${Math.round(took)} ms`);
 };
-const typing = (text) => `const f = document.querySelector('input[aria-label="Find on the board"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, ${JSON.stringify(text)}); f.dispatchEvent(new Event('input', { bubbles: true }));`;
+const typing = (text) =>
+    `const f = document.querySelector('input[aria-label="Find on the board"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, ${JSON.stringify(text)}); f.dispatchEvent(new Event('input', { bubbles: true }));`;
 for (const text of ['S', 'SH', 'SH_0', '', 'scale', '']) {
     await painted(`filter “${text}”`, typing(text));
     await page.waitForTimeout(300);
 }
 for (const head of ['balance', 'due', 'deliverable']) {
-    await painted(`sort by ${head}`, `[...document.querySelectorAll('th button')].find((b) => b.textContent.startsWith('${head}')).click()`);
+    await painted(
+        `sort by ${head}`,
+        `[...document.querySelectorAll('th button')].find((b) => b.textContent.startsWith('${head}')).click()`,
+    );
     await page.waitForTimeout(300);
 }
 for (let n = 0; n < 3; n++) {

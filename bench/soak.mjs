@@ -13,7 +13,12 @@ const port = 18000 + Math.floor(Math.random() * 2000);
 const base = `http://127.0.0.1:${port}`;
 const home = mkdtempSync(join(tmpdir(), 'plain-ledger-soak-'));
 const password = 'a soak of many hands';
-const env = { ...process.env, DB_DATABASE: join(home, 'ledger.sqlite'), DB_SIDE_DATABASE: join(home, 'side.sqlite'), LEDGER_INTAKE: join(home, 'intake') };
+const env = {
+    ...process.env,
+    DB_DATABASE: join(home, 'ledger.sqlite'),
+    DB_SIDE_DATABASE: join(home, 'side.sqlite'),
+    LEDGER_INTAKE: join(home, 'intake'),
+};
 const server = spawn('bin/start', ['--port', String(port), '--workers', '2'], { env, stdio: 'ignore', detached: true });
 const wait = (ms) => new Promise((done) => setTimeout(done, ms));
 const end = (code) => {
@@ -28,12 +33,19 @@ const end = (code) => {
     }, 5500);
 };
 for (let tries = 0; tries < 1200; tries++) {
-    if (await fetch(`${base}/up`).then((r) => r.ok, () => false)) {
+    if (
+        await fetch(`${base}/up`).then(
+            (r) => r.ok,
+            () => false,
+        )
+    ) {
         break;
     }
     await wait(250);
 }
-const there = JSON.parse(spawnSync('php', ['bench/soak-people.php', String(people), password], { env, encoding: 'utf8' }).stdout);
+const there = JSON.parse(
+    spawnSync('php', ['bench/soak-people.php', String(people), password], { env, encoding: 'utf8' }).stdout,
+);
 
 const times = [];
 const faults = [];
@@ -49,7 +61,11 @@ class Person {
 
     async ask(method, path, body) {
         const began = performance.now();
-        const headers = { Cookie: [...this.jar].map(([n, v]) => `${n}=${v}`).join('; '), 'X-Requested-With': 'XMLHttpRequest', Referer: `${base}/` };
+        const headers = {
+            Cookie: [...this.jar].map(([n, v]) => `${n}=${v}`).join('; '),
+            'X-Requested-With': 'XMLHttpRequest',
+            Referer: `${base}/`,
+        };
         if (this.jar.has('XSRF-TOKEN')) {
             headers['X-XSRF-TOKEN'] = decodeURIComponent(this.jar.get('XSRF-TOKEN'));
         }
@@ -58,7 +74,12 @@ class Person {
         }
         let reply;
         try {
-            reply = await fetch(base + path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body), redirect: 'manual' });
+            reply = await fetch(base + path, {
+                method,
+                headers,
+                body: body === undefined ? undefined : JSON.stringify(body),
+                redirect: 'manual',
+            });
             for (const cookie of reply.headers.getSetCookie()) {
                 const [name, ...value] = cookie.split(';')[0].split('=');
                 this.jar.set(name, value.join('='));
@@ -72,7 +93,11 @@ class Person {
         times.push(performance.now() - began);
         counts[reply.status] = (counts[reply.status] ?? 0) + 1;
         // too often is an answer too, the limit of each person; and so is that somebody else's check of it is under way
-        if (reply.status >= 400 && reply.status !== 429 && !(reply.status === 422 && this.text.includes('is under way'))) {
+        if (
+            reply.status >= 400 &&
+            reply.status !== 429 &&
+            !(reply.status === 422 && this.text.includes('is under way'))
+        ) {
             faults.push(`${method} ${path}: ${reply.status} ${this.text.slice(0, 200)}`);
         }
 
@@ -94,15 +119,24 @@ class Person {
                 await this.ask('GET', `/deliverables/${this.deliverable}/frames`);
             } else if (what === 1 || what === 4) {
                 const value = `${this.number}.${turn}`;
-                const reply = await this.ask('PATCH', `/deliverables/${this.deliverable}/values`, { name: `soak${this.number}`, value });
+                const reply = await this.ask('PATCH', `/deliverables/${this.deliverable}/values`, {
+                    name: `soak${this.number}`,
+                    value,
+                });
                 this.written = reply !== null && reply.status < 400 ? value : this.written;
             } else if (what === 2) {
                 await this.ask('GET', `/productions/${there.production}/board`);
             } else if (what === 3) {
-                const reply = await this.ask('POST', `/deliverables/${this.deliverable}/scene`, { pasted: `resolution = 2048x858\nframe range = 1001-1096\nnote = ${this.number} ${turn}` });
+                const reply = await this.ask('POST', `/deliverables/${this.deliverable}/scene`, {
+                    pasted: `resolution = 2048x858\nframe range = 1001-1096\nnote = ${this.number} ${turn}`,
+                });
                 this.scenes = (this.scenes ?? 0) + (reply !== null && reply.status < 400 ? 1 : 0);
             } else {
-                await this.ask('POST', `/deliverables/${this.deliverable}/checks`, { root: there.root, below: '', depth: 'quick' });
+                await this.ask('POST', `/deliverables/${this.deliverable}/checks`, {
+                    root: there.root,
+                    below: '',
+                    depth: 'quick',
+                });
             }
             await wait(250);
         }
@@ -127,12 +161,18 @@ for (let tries = 0; tries < 120; tries++) {
     }
     await wait(500);
 }
-const lost = everybody.filter((person) => person.written !== null && stands.values[`soak${person.number}`] !== person.written);
+const lost = everybody.filter(
+    (person) => person.written !== null && stands.values[`soak${person.number}`] !== person.written,
+);
 const scenes = everybody.reduce((sum, person) => sum + (person.scenes ?? 0), 0);
 times.sort((a, b) => a - b);
 const at = (share) => Math.round(times[Math.floor(times.length * share)] ?? 0);
-console.log(`${people} people, ${seconds} s: ${times.length} requests, ${(times.length / seconds).toFixed(0)} a second; half within ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, the longest ${at(0.9999)} ms.`);
+console.log(
+    `${people} people, ${seconds} s: ${times.length} requests, ${(times.length / seconds).toFixed(0)} a second; half within ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, the longest ${at(0.9999)} ms.`,
+);
 console.log(`Replies by status: ${JSON.stringify(counts)}.`);
-console.log(`${faults.length} faults; ${lost.length} of ${everybody.filter((p) => p.written !== null).length} last writes lost; ${stands.scenes} of ${scenes} settings kept; ${stands.open} checks left open; the database is ${stands.ok}.`);
+console.log(
+    `${faults.length} faults; ${lost.length} of ${everybody.filter((p) => p.written !== null).length} last writes lost; ${stands.scenes} of ${scenes} settings kept; ${stands.open} checks left open; the database is ${stands.ok}.`,
+);
 faults.slice(0, 10).forEach((fault) => console.log(`  ${fault}`));
 end(faults.length > 0 || lost.length > 0 || stands.open > 0 || stands.scenes < scenes ? 1 : 0);

@@ -12,7 +12,11 @@ export async function signIn(page: Page, email = 'odile@harbour.example'): Promi
 }
 
 /** Opens a deliverable's folio by its code, as a reader would: by the index. */
-export async function open(page: Page, code: string, folio: 'Specification' | 'Scene' | 'Render' | 'Frames' = 'Frames'): Promise<void> {
+export async function open(
+    page: Page,
+    code: string,
+    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' = 'Frames',
+): Promise<void> {
     await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
     const link = page.getByRole('navigation', { name: 'Folios' }).getByText(folio, { exact: true });
@@ -34,6 +38,16 @@ export async function production(page: Page, name: string): Promise<void> {
 /** No violation that axe calls serious or critical. */
 export async function accessible(page: Page, where: string): Promise<void> {
     const found = await new AxeBuilder({ page }).analyze();
-    const serious = found.violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
-    expect(serious.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).slice(0, 3).join(' | ')}`)).toEqual([]);
+    const serious = found.violations.filter(
+        (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+    );
+    expect(
+        serious.map(
+            (violation) =>
+                `${where}: ${violation.id}: ${violation.nodes
+                    .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+                    .slice(0, 3)
+                    .join(' | ')}`,
+        ),
+    ).toEqual([]);
 }

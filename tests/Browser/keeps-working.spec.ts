@@ -6,7 +6,15 @@ const home = process.env.LEDGER_TEST_HOME ?? '';
 
 /** Does to a database what a machine that fell over would have done. */
 function sql(file: 'ledger' | 'side', statement: string): void {
-    const done = spawnSync('php', ['-r', `$d = new PDO('sqlite:${home}/${file}.sqlite'); $d->exec('pragma busy_timeout = 5000'); $d->exec($argv[1]);`, statement], { encoding: 'utf8' });
+    const done = spawnSync(
+        'php',
+        [
+            '-r',
+            `$d = new PDO('sqlite:${home}/${file}.sqlite'); $d->exec('pragma busy_timeout = 5000'); $d->exec($argv[1]);`,
+            statement,
+        ],
+        { encoding: 'utf8' },
+    );
     expect(done.stderr).toBe('');
 }
 
@@ -16,7 +24,10 @@ test('a check that nobody works on any more says so, and is begun again', async 
     await open(page, 'TC_040');
     const id = Number(/deliverables\/(\d+)/.exec(page.url())?.[1]);
     // as it stands where the server was ended in the middle of it, an hour ago
-    sql('ledger', `insert into checks (deliverable_id, specification_revision_id, user_id, state, layers, "order", seen_at, created_at, updated_at) select deliverable_id, specification_revision_id, user_id, 'running', layers, "order", datetime('now', '-1 hour'), datetime('now', '-1 hour'), datetime('now', '-1 hour') from checks where deliverable_id = ${id} and "order" is not null order by id desc limit 1`);
+    sql(
+        'ledger',
+        `insert into checks (deliverable_id, specification_revision_id, user_id, state, layers, "order", seen_at, created_at, updated_at) select deliverable_id, specification_revision_id, user_id, 'running', layers, "order", datetime('now', '-1 hour'), datetime('now', '-1 hour'), datetime('now', '-1 hour') from checks where deliverable_id = ${id} and "order" is not null order by id desc limit 1`,
+    );
     await page.reload();
     const broken = page.getByRole('alert').filter({ hasText: 'Nobody works on this check any more' });
     await expect(broken).toBeVisible();
@@ -32,7 +43,7 @@ test('pages say when no worker was seen for a minute', async ({ page }) => {
     await signIn(page);
     await expect(async () => {
         // the one that lives says so every few seconds
-        sql('side', "update workers set seen_at = seen_at - 4000");
+        sql('side', 'update workers set seen_at = seen_at - 4000');
         await page.goto('/calculator');
         await expect(page.getByText('No worker has been seen for a minute')).toBeVisible({ timeout: 1000 });
     }).toPass({ timeout: 60_000 });
@@ -64,5 +75,9 @@ test('a token is made for reading alone', async ({ page, request }) => {
     await accessible(page, 'a token made');
     const headers = { Authorization: `Bearer ${token.trim()}`, Accept: 'application/json' };
     expect((await request.get('/api/productions/TC/deliverables/TC_020/check', { headers })).status()).toBe(200);
-    expect((await request.post('/api/productions/TC/deliverables/TC_020/scene', { headers, data: 'resolution = 64x36' })).status()).toBe(403);
+    expect(
+        (
+            await request.post('/api/productions/TC/deliverables/TC_020/scene', { headers, data: 'resolution = 64x36' })
+        ).status(),
+    ).toBe(403);
 });

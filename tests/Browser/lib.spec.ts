@@ -45,7 +45,14 @@ test.describe('a pattern as blocks', () => {
     });
 
     test('nothing typed is lost, closed or not', () => {
-        for (const [typed, text] of [['{shot', '{shot'], ['shot}', 'shot}'], ['{', '{'], ['{}', '{}'], ['{1x}', '{1x}'], ['a{b{c}d', 'a{b']] as const) {
+        for (const [typed, text] of [
+            ['{shot', '{shot'],
+            ['shot}', 'shot}'],
+            ['{', '{'],
+            ['{}', '{}'],
+            ['{1x}', '{1x}'],
+            ['a{b{c}d', 'a{b'],
+        ] as const) {
             const first = blocks(typed)[0];
             expect(first?.kind === 'text' ? first.text : first?.name, typed).toBe(text);
         }
@@ -62,7 +69,15 @@ test.describe('a pattern as blocks', () => {
     });
 
     test('text beside text is one', () => {
-        expect(joined([{ kind: 'text', text: 'a' }, { kind: 'text', text: '' }, { kind: 'text', text: 'b' }, { kind: 'piece', name: 'shot', after: '' }, { kind: 'text', text: '' }])).toEqual([
+        expect(
+            joined([
+                { kind: 'text', text: 'a' },
+                { kind: 'text', text: '' },
+                { kind: 'text', text: 'b' },
+                { kind: 'piece', name: 'shot', after: '' },
+                { kind: 'text', text: '' },
+            ]),
+        ).toEqual([
             { kind: 'text', text: 'ab' },
             { kind: 'piece', name: 'shot', after: '' },
         ]);
@@ -109,7 +124,11 @@ test.describe('what differs', () => {
 
 test.describe('frames', () => {
     test('ranges are read as the server writes them', () => {
-        expect(runs('1-10,15,20-30x2')).toEqual([[1, 10, 1], [15, 15, 1], [20, 30, 2]]);
+        expect(runs('1-10,15,20-30x2')).toEqual([
+            [1, 10, 1],
+            [15, 15, 1],
+            [20, 30, 2],
+        ]);
         expect(runs('-5-5')).toEqual([[-5, 5, 1]]);
         expect(runs('-10--5x5')).toEqual([[-10, -5, 5]]);
         expect(runs('')).toEqual([]);
@@ -137,7 +156,9 @@ test.describe('frames', () => {
     });
 
     test('bytes in three figures', () => {
-        expect([0, 999, 1000, 1234, 14_057_472, 99_950_000, 663_552_000, 999_600_000, 4_048_551_936, 2e15].map(bytes)).toEqual(['0 B', '999 B', '1 KB', '1.23 KB', '14.1 MB', '100 MB', '664 MB', '1 GB', '4.05 GB', '2000 TB']);
+        expect(
+            [0, 999, 1000, 1234, 14_057_472, 99_950_000, 663_552_000, 999_600_000, 4_048_551_936, 2e15].map(bytes),
+        ).toEqual(['0 B', '999 B', '1 KB', '1.23 KB', '14.1 MB', '100 MB', '664 MB', '1 GB', '4.05 GB', '2000 TB']);
     });
 });
 
@@ -145,27 +166,56 @@ test.describe('words beside lines', () => {
     const line = (setBy: AskedLine['setBy'], layers: AskedLine['layers']) => ({ setBy, layers }) as AskedLine;
 
     test('what lies below the layer that set a line', () => {
-        expect(below(line('deliverable', { house: '24', specification: '25', deliverable: '30' }))).toEqual({ by: 'specification', value: '25' });
+        expect(below(line('deliverable', { house: '24', specification: '25', deliverable: '30' }))).toEqual({
+            by: 'specification',
+            value: '25',
+        });
         expect(below(line('deliverable', { house: '24', deliverable: '30' }))).toEqual({ by: 'house', value: '24' });
         expect(below(line('specification', { specification: '25' }))).toBeNull();
         // asked no more by the specification, and asked again
-        expect(below(line('deliverable', { house: '24', specification: null, deliverable: '30' }))).toEqual({ by: 'specification', value: null });
+        expect(below(line('deliverable', { house: '24', specification: null, deliverable: '30' }))).toEqual({
+            by: 'specification',
+            value: null,
+        });
         expect(below(line('house', { house: '24' }))).toBeNull();
     });
 
     test('each line knows the notes that speak of it', () => {
-        const entries = [{ part: 'frames', id: 'a' }, { part: 'frames', id: 'b' }, { part: 'frames', id: 'c', pass: 'mist' }, { part: 'frames', id: 'c', pass: 'shadow' }, { part: 'frames', id: 'c' }, { part: 'movie', id: 'a' }, { part: 'movie', id: 'b' }];
+        const entries = [
+            { part: 'frames', id: 'a' },
+            { part: 'frames', id: 'b' },
+            { part: 'frames', id: 'c', pass: 'mist' },
+            { part: 'frames', id: 'c', pass: 'shadow' },
+            { part: 'frames', id: 'c' },
+            { part: 'movie', id: 'a' },
+            { part: 'movie', id: 'b' },
+        ];
         const document = {
             verdict: 'unbalanced',
             entries,
-            causes: [{ part: 'frames', says: 'One.', explains: ['a', 'b'] }, { part: 'frames', says: 'Two.', explains: ['b', 'c'], pass: 'mist' }, { part: 'movie', says: 'Three.', explains: ['a'] }, { part: 'frames', says: 'Four.', explains: ['c'] }],
+            causes: [
+                { part: 'frames', says: 'One.', explains: ['a', 'b'] },
+                { part: 'frames', says: 'Two.', explains: ['b', 'c'], pass: 'mist' },
+                { part: 'movie', says: 'Three.', explains: ['a'] },
+                { part: 'frames', says: 'Four.', explains: ['c'] },
+            ],
         } as unknown as CheckDocument;
         // what is said of one pass stands on its line and on no other's; where a pass has no line of its own, on that of all
-        expect([...notesOf(document)]).toEqual([['frames//a', [1]], ['frames//b', [1, 2]], ['frames/mist/c', [2, 4]], ['frames/shadow/c', [4]], ['frames//c', [4]], ['movie//a', [3]], ['movie//b', []]]);
+        expect([...notesOf(document)]).toEqual([
+            ['frames//a', [1]],
+            ['frames//b', [1, 2]],
+            ['frames/mist/c', [2, 4]],
+            ['frames/shadow/c', [4]],
+            ['frames//c', [4]],
+            ['movie//a', [3]],
+            ['movie//b', []],
+        ]);
         document.causes = document.causes.slice(0, 3);
         expect(verdictInWords(document)).toBe('One. Two. And 1 more cause.');
         expect(verdictInWords({ verdict: 'balanced', causes: [] } as unknown as CheckDocument)).toMatch(/^It balances/);
-        expect(verdictInWords({ verdict: 'open', causes: [] } as unknown as CheckDocument)).toMatch(/could not be read/);
+        expect(verdictInWords({ verdict: 'open', causes: [] } as unknown as CheckDocument)).toMatch(
+            /could not be read/,
+        );
     });
 });
 
@@ -188,23 +238,58 @@ test.describe('frames to render', () => {
     });
 
     test('counts are words of one or many', () => {
-        expect([counted(1, 'file'), counted(0, 'file'), counted(1250, 'file'), counted(2, 'match', 'matches')]).toEqual(['1 file', '0 files', '1,250 files', '2 matches']);
+        expect([counted(1, 'file'), counted(0, 'file'), counted(1250, 'file'), counted(2, 'match', 'matches')]).toEqual(
+            ['1 file', '0 files', '1,250 files', '2 matches'],
+        );
     });
 });
 
 test.describe('a board', () => {
     const all: BoardFilter = { text: '', which: 'all', cause: null, specification: null };
     const row = (code: string, more: Partial<BoardRow> = {}): BoardRow => ({
-        id: 1, code, title: '', owner: null, specification: 'Lit frames', due: null, dueAt: null, verdict: null, holdsUp: null, marks: {}, good: 0, all: 0, waived: 0, scene: true, files: false, checked: null, when: null, cause: null, causes: [], changed: null, stale: false, folio: 'frames', ...more,
+        id: 1,
+        code,
+        title: '',
+        owner: null,
+        specification: 'Lit frames',
+        due: null,
+        dueAt: null,
+        verdict: null,
+        holdsUp: null,
+        marks: {},
+        good: 0,
+        all: 0,
+        waived: 0,
+        scene: true,
+        files: false,
+        checked: null,
+        when: null,
+        cause: null,
+        causes: [],
+        changed: null,
+        stale: false,
+        folio: 'frames',
+        ...more,
     });
     const rows = [
         row('TC_10', { verdict: 'balanced', good: 8, all: 8, dueAt: 300, checked: 10, owner: 'Brida' }),
-        row('TC_9', { verdict: 'unbalanced', good: 2, all: 8, dueAt: 200, checked: 30, owner: 'Ansel', causes: ['scale-below-full'], cause: 'half size', due: { at: '', words: '', late: true } }),
+        row('TC_9', {
+            verdict: 'unbalanced',
+            good: 2,
+            all: 8,
+            dueAt: 200,
+            checked: 30,
+            owner: 'Ansel',
+            causes: ['scale-below-full'],
+            cause: 'half size',
+            due: { at: '', words: '', late: true },
+        }),
         row('TC_2', { specification: 'Titles' }),
         row('TC_1', { verdict: 'open', good: 4, all: 8, dueAt: 100, checked: 20, changed: 'is open now' }),
         row('TC_11', { verdict: 'unbalanced', good: 7, all: 8, owner: 'Ansel', causes: ['range-never-set'] }),
     ];
-    const codes = (filter: Partial<BoardFilter>, by: Parameters<typeof arranged>[2] = 'code', down = false): string[] => arranged(rows, { ...all, ...filter }, by, down).map((each) => each.code);
+    const codes = (filter: Partial<BoardFilter>, by: Parameters<typeof arranged>[2] = 'code', down = false): string[] =>
+        arranged(rows, { ...all, ...filter }, by, down).map((each) => each.code);
 
     test('in each order, of equals by their codes as people count', () => {
         expect(codes({})).toEqual(['TC_1', 'TC_2', 'TC_9', 'TC_10', 'TC_11']);
@@ -234,10 +319,24 @@ test.describe('a board', () => {
 });
 
 test('times as they are said', () => {
-    expect([0, 59.4, 60, 61, 3599.6, 3600, 90061].map(spokenTime)).toEqual(['0 s', '59 s', '1 min', '1 min 1 s', '1 h', '1 h', '25 h 1 min']);
+    expect([0, 59.4, 60, 61, 3599.6, 3600, 90061].map(spokenTime)).toEqual([
+        '0 s',
+        '59 s',
+        '1 min',
+        '1 min 1 s',
+        '1 h',
+        '1 h',
+        '25 h 1 min',
+    ]);
 });
 
 test('cells as separated values', () => {
-    expect(asCsv([['shot', 'fps'], ['a, b', '2"4'], ['line\nbreak', '']])).toBe('shot,fps\r\n"a, b","2""4"\r\n"line\nbreak",');
+    expect(
+        asCsv([
+            ['shot', 'fps'],
+            ['a, b', '2"4'],
+            ['line\nbreak', ''],
+        ]),
+    ).toBe('shot,fps\r\n"a, b","2""4"\r\n"line\nbreak",');
     expect(asCsv([])).toBe('');
 });

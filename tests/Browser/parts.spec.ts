@@ -21,7 +21,10 @@ test('what is wrong in one pass is said of that pass, and stands on its line alo
     // what foam alone is asked, the other passes are not
     await expect(main.getByRole('row', { name: /^Channels/ })).toContainText('of foam');
     await expect(why.getByText('Set the scale to 100 %; it is 50 % (pass foam).')).toBeVisible();
-    const fixes = await why.getByRole('listitem').filter({ has: page.getByRole('checkbox') }).allTextContents();
+    const fixes = await why
+        .getByRole('listitem')
+        .filter({ has: page.getByRole('checkbox') })
+        .allTextContents();
     expect(fixes.map((fix) => fix.split(' ')[0])).toEqual(['Set', 'Render']);
     await accessible(page, 'a delivery of several passes');
 });
@@ -38,16 +41,23 @@ test('what one pass alone is asked is typed behind its name', async ({ page }) =
     await field.fill('beauty, foam (channels RGBA; sky blue), depth');
     await expect(page.getByText('“sky blue” of foam begins with no requirement that is known here')).toBeVisible();
     await field.fill('beauty, foam (channels RGBA), depth (bit depth 32)');
-    await expect(page.getByText('read as beauty, foam (format.channels RGBA), depth (format.bit_depth 32)')).toBeVisible();
+    await expect(
+        page.getByText('read as beauty, foam (format.channels RGBA), depth (format.bit_depth 32)'),
+    ).toBeVisible();
     await page.keyboard.press('Escape');
 });
 
-test('something else is asked since: it is said wherever the check is shown, and is one press away from being checked again', async ({ page }) => {
+test('something else is asked since: it is said wherever the check is shown, and is one press away from being checked again', async ({
+    page,
+}) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
     await open(page, 'TC_070', 'Specification');
     const change = async (range: string) => {
-        await page.getByRole('button', { name: /^Frame range.*Change/ }).first().click();
+        await page
+            .getByRole('button', { name: /^Frame range.*Change/ })
+            .first()
+            .click();
         await page.getByLabel('Frame range', { exact: true }).fill(range);
         await page.keyboard.press('Enter');
         await expect(page.getByRole('button', { name: new RegExp(`^Frame range: ${range}. Change`) })).toBeVisible();

@@ -6,7 +6,9 @@ test('a coordinator signs in and reads what holds TC_020 up', async ({ page }) =
     await production(page, 'The Tide Clock');
     await expect(page.getByRole('row', { name: /TC_020/ })).toContainText('50 frames to render');
     await open(page, 'TC_020');
-    await expect(page.getByRole('complementary')).toContainText('The render stopped after frame 1046: 1047 was cut off mid-write, 49 frames are missing.');
+    await expect(page.getByRole('complementary')).toContainText(
+        'The render stopped after frame 1046: 1047 was cut off mid-write, 49 frames are missing.',
+    );
     await expect(page.getByRole('main')).toContainText('1047-1096');
     const range = page.getByRole('row', { name: /^Frame range/ });
     await expect(range).toContainText('1001-1096');
@@ -30,7 +32,9 @@ test('names that do not fit are shown piece by piece', async ({ page }) => {
     await open(page, 'TC_040');
     const names = page.getByRole('table', { name: /How TC_040-titles_v003.001.png reads/ });
     await expect(names.getByRole('row', { name: /found/ })).toContainText('001');
-    await expect(page.getByRole('complementary')).toContainText('Rename 72 files: TC_040-titles_v003.###.png to TC_040_titles_v003.####.png');
+    await expect(page.getByRole('complementary')).toContainText(
+        'Rename 72 files: TC_040-titles_v003.###.png to TC_040_titles_v003.####.png',
+    );
 });
 
 test('only what does not balance can be shown, and balanced groups folded', async ({ page }) => {

@@ -5,9 +5,27 @@ import { accessible, open, production, signIn } from './book';
 /** Scenes before and during the render: typed, pasted, pointed at, dropped by the dozen, overseen, followed. */
 
 const home = process.env.LEDGER_TEST_HOME ?? '';
-const LEARNERS = ['wren', 'pim', 'juna', 'tobiah', 'ilse', 'moro', 'kestrel', 'dunya', 'fenn', 'larka', 'oske', 'sabela'];
-const scene = (learner: string, more = ''): string => `size = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/${learner}_vane_####.png\n${more}`;
-const file = (name: string, text: string): { name: string; mimeType: string; buffer: Buffer } => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+const LEARNERS = [
+    'wren',
+    'pim',
+    'juna',
+    'tobiah',
+    'ilse',
+    'moro',
+    'kestrel',
+    'dunya',
+    'fenn',
+    'larka',
+    'oske',
+    'sabela',
+];
+const scene = (learner: string, more = ''): string =>
+    `size = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/${learner}_vane_####.png\n${more}`;
+const file = (name: string, text: string): { name: string; mimeType: string; buffer: Buffer } => ({
+    name,
+    mimeType: 'text/plain',
+    buffer: Buffer.from(text),
+});
 
 async function paste(page: Page, text: string): Promise<void> {
     await page.getByRole('button', { name: 'Paste text' }).click();
@@ -24,13 +42,27 @@ test('a whole scene is typed in by keyboard alone, with marks as one types', asy
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Resolution', { exact: true })).toBeFocused();
     await accessible(page, 'the entry sheet');
-    const fields: [string, string][] = [['Resolution', '720p'], ['Render scale', '50'], ['Pixel aspect', '1'], ['Frame rate', '24'], ['Frame range', '1-96'], ['Frame step', '1'], ['What is rendered', 'listed'], ['Timeline of the animation', '1-96'], ['Format', 'PNG'], ['Bit depth', '8'], ['Channels', 'RGB'], ['File names', 'wren_vane_####.png']];
+    const fields: [string, string][] = [
+        ['Resolution', '720p'],
+        ['Render scale', '50'],
+        ['Pixel aspect', '1'],
+        ['Frame rate', '24'],
+        ['Frame range', '1-96'],
+        ['Frame step', '1'],
+        ['What is rendered', 'listed'],
+        ['Timeline of the animation', '1-96'],
+        ['Format', 'PNG'],
+        ['Bit depth', '8'],
+        ['Channels', 'RGB'],
+        ['File names', 'wren_vane_####.png'],
+    ];
     for (const [label, value] of fields) {
         await expect(page.getByLabel(label, { exact: true })).toBeFocused();
         await page.keyboard.type(value);
         await page.keyboard.press('Enter');
     }
-    const row = (label: string) => page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: label, exact: true }) });
+    const row = (label: string) =>
+        page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: label, exact: true }) });
     await expect(page.getByText('read as 1280x720')).toBeVisible();
     await expect(row('Resolution').getByRole('img', { name: 'unequal' })).toBeVisible();
     await expect(page.getByText('640x360').first()).toBeVisible();
@@ -57,7 +89,11 @@ test('a name that is not understood is pointed at, once', async ({ page }) => {
     await expect(page.getByText('Not understood: 2 settings')).toBeVisible();
     await accessible(page, 'names to be pointed at');
     await page.getByLabel('Bildgroesse = 1280x720').selectOption({ label: 'Resolution' });
-    await page.getByRole('listitem').filter({ hasText: 'Bildgroesse' }).getByRole('button', { name: 'Keep and read again' }).click();
+    await page
+        .getByRole('listitem')
+        .filter({ hasText: 'Bildgroesse' })
+        .getByRole('button', { name: 'Keep and read again' })
+        .click();
     await expect(page.getByText('Not understood: 1 setting')).toBeVisible();
     const rate = page.getByRole('listitem').filter({ hasText: 'zwei Dutzend' });
     await rate.getByLabel(/means/).fill('24');
@@ -77,7 +113,14 @@ test('twelve learners’ scenes are dropped at once, and the one that tells noth
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
     await page.getByRole('link', { name: 'Many scenes' }).click();
-    const files = LEARNERS.map((learner) => (learner === 'fenn' ? file('scene_final2.txt', scene('x').replace('x_vane', 'vane')) : file(`${learner}_settings.txt`, scene(learner, learner === 'pim' ? 'scale = 50\n' : learner === 'kestrel' ? 'fps = 25\n' : ''))));
+    const files = LEARNERS.map((learner) =>
+        learner === 'fenn'
+            ? file('scene_final2.txt', scene('x').replace('x_vane', 'vane'))
+            : file(
+                  `${learner}_settings.txt`,
+                  scene(learner, learner === 'pim' ? 'scale = 50\n' : learner === 'kestrel' ? 'fps = 25\n' : ''),
+              ),
+    );
     await page.locator('#scenes').setInputFiles([...files, file('torn.json', '{"format": ')]);
     await expect(page.getByText('11 of 12 know whose they are')).toBeVisible();
     await expect(page.getByText(/^torn\.json: line 1/)).toBeVisible();
@@ -160,7 +203,9 @@ test('a line is accepted with its reason, shown as such everywhere, until its va
     await accessible(page, 'an accepted line');
     await page.goto('/');
     await page.getByRole('link', { name: 'Board' }).click();
-    await expect(page.getByRole('row').filter({ hasText: 'VANE_Oske' }).getByRole('img', { name: 'Time: waived' })).toBeVisible();
+    await expect(
+        page.getByRole('row').filter({ hasText: 'VANE_Oske' }).getByRole('img', { name: 'Time: waived' }),
+    ).toBeVisible();
     await open(page, 'VANE_Oske', 'Scene');
     await paste(page, scene('oske', 'fps = 30\n'));
     await expect(page.getByText('accepted: shown in the hall')).toHaveCount(0);
@@ -170,7 +215,12 @@ test('a line is accepted with its reason, shown as such everywhere, until its va
 test('a log is followed as it is written, and says where to go on', async ({ page }) => {
     const folder = `${home}/intake/tide_clock/TC_030/logs`;
     mkdirSync(folder, { recursive: true });
-    const lines = (from: number, to: number, seconds = 60) => Array.from({ length: to - from + 1 }, (_, n) => `frame ${from + n} begins\nframe ${from + n} done in ${seconds + (n % 5)} s\nwrote TC_030.${from + n}.exr\n`).join('');
+    const lines = (from: number, to: number, seconds = 60) =>
+        Array.from(
+            { length: to - from + 1 },
+            (_, n) =>
+                `frame ${from + n} begins\nframe ${from + n} done in ${seconds + (n % 5)} s\nwrote TC_030.${from + n}.exr\n`,
+        ).join('');
     writeFileSync(`${folder}/night.log`, lines(1001, 1012));
     await signIn(page, 'brida@harbour.example');
     await page.goto('/');
@@ -234,7 +284,11 @@ test('a token is made, shown once, and opens what its owner may', async ({ page,
     await page.getByRole('button', { name: 'Make a token' }).click();
     const token = (await page.getByRole('status').locator('.mono').textContent()) ?? '';
     await accessible(page, 'tokens');
-    const call = (code: string) => request.post(`/api/productions/TC/deliverables/${code}/scene`, { headers: { Authorization: `Bearer ${token}`, 'Content-Type': 'text/plain' }, data: 'size = 2048x858\nfps = 25\n' });
+    const call = (code: string) =>
+        request.post(`/api/productions/TC/deliverables/${code}/scene`, {
+            headers: { Authorization: `Bearer ${token}`, 'Content-Type': 'text/plain' },
+            data: 'size = 2048x858\nfps = 25\n',
+        });
     const answer = await call('TC_020');
     expect(answer.status()).toBe(200);
     expect(((await answer.json()) as { verdict: string }).verdict).toBe('unbalanced');
@@ -254,7 +308,11 @@ test('by night, and with names that are long', async ({ page }) => {
     const long = 'a'.repeat(90);
     await paste(page, `${scene('pim')}${long} = ${long}\n`);
     await accessible(page, 'a scene by night');
-    expect(await page.evaluate(() => document.querySelector('main')?.scrollWidth === document.querySelector('main')?.clientWidth)).toBe(true);
+    expect(
+        await page.evaluate(
+            () => document.querySelector('main')?.scrollWidth === document.querySelector('main')?.clientWidth,
+        ),
+    ).toBe(true);
     await page.goto('/');
     await page.getByRole('link', { name: 'Board' }).click();
     await expect(page.getByText('Common mistakes')).toBeVisible();
@@ -285,11 +343,21 @@ test('a workbook of one learner’s scene, and a scene of many megabytes', async
     await open(page, 'TC_010', 'Scene');
     const mesh = `def Mesh "m" { point3f[] points = [${'(1.25, 2.5, 3.75), '.repeat(420_000)}] }\n`;
     const usd = `#usda 1.0\n( framesPerSecond = 24 startTimeCode = 1001 endTimeCode = 1096 )\n${mesh}def Camera "cam_wide" {}\ndef RenderSettings "r" { uniform int2 resolution = (2048, 858) rel camera = </cam_wide> }\n`;
-    await page.locator('#settings').setInputFiles({ name: 'TC_010_large.usda', mimeType: 'text/plain', buffer: Buffer.from(usd) });
-    await expect(page.getByText('TC_010_large.usda, as it was read', { exact: false })).toBeVisible({ timeout: 60_000 });
+    await page
+        .locator('#settings')
+        .setInputFiles({ name: 'TC_010_large.usda', mimeType: 'text/plain', buffer: Buffer.from(usd) });
+    await expect(page.getByText('TC_010_large.usda, as it was read', { exact: false })).toBeVisible({
+        timeout: 60_000,
+    });
     // the files are right, so a scene that was changed since counts for nothing, and is told
     await expect(page.getByText('changed since; the files are right')).toBeVisible();
-    await page.locator('#settings').setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(`{"a": "${'x'.repeat(5_000_000)}"}`) });
+    await page
+        .locator('#settings')
+        .setInputFiles({
+            name: 'large.json',
+            mimeType: 'application/json',
+            buffer: Buffer.from(`{"a": "${'x'.repeat(5_000_000)}"}`),
+        });
     await expect(page.getByRole('alert')).toContainText('only a scene as USD text can be that large');
     await page.locator('#settings').setInputFiles('tests/fixtures/scenes/settings.xlsx');
     await expect(page.getByRole('alert')).toContainText('it tells of 3 scenes');
@@ -314,7 +382,15 @@ test('names are taken along as a file, forgotten, and read again', async ({ page
     const kept = await (await download).path();
     await page.getByRole('button', { name: 'forget Massstab' }).click();
     await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toHaveCount(0);
-    await page.locator('#map').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "plain-ledger/field-map", "version": 1, "fields": [{"name": "x", "is": "nothing.such"}]}') });
+    await page
+        .locator('#map')
+        .setInputFiles({
+            name: 'broken.json',
+            mimeType: 'application/json',
+            buffer: Buffer.from(
+                '{"format": "plain-ledger/field-map", "version": 1, "fields": [{"name": "x", "is": "nothing.such"}]}',
+            ),
+        });
     await expect(page.getByRole('alert')).toContainText('that is no setting');
     await page.locator('#map').setInputFiles(kept);
     await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toContainText('factor');
@@ -338,7 +414,10 @@ test('a learner sees the work to be done, and no more than what is theirs', asyn
     await page.reload();
     await expect(page.getByLabel('Time for a frame, or of several')).toHaveValue('62 s, 1:10, 58 s');
     for (const path of ['board', 'outbox', 'names', 'render', 'results.csv']) {
-        const id = /productions\/(\d+)/.exec((await page.getByRole('link', { name: 'Output Practice' }).getAttribute('href')) ?? '')?.[1] ?? '';
+        const id =
+            /productions\/(\d+)/.exec(
+                (await page.getByRole('link', { name: 'Output Practice' }).getAttribute('href')) ?? '',
+            )?.[1] ?? '';
         expect((await page.request.get(`/productions/${id}/${path}`)).status(), path).toBe(403);
     }
 });

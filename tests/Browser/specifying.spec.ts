@@ -70,7 +70,9 @@ test('a specification is written from nothing by keyboard alone', async ({ page 
 
 test('what is typed shows what would follow before it is kept, and is left by Escape', async ({ page }) => {
     await specification(page, 'TC_030');
-    await row(page, /^Frame range/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Frame range/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     const field = page.getByLabel('Frame range', { exact: true });
     await field.fill('1001-1240');
     await expect(page.getByText('read as 1001-1240')).toBeVisible();
@@ -88,7 +90,9 @@ test('what is typed shows what would follow before it is kept, and is left by Es
 
 test('a number does not change because somebody scrolled over it', async ({ page }) => {
     await specification(page, 'TC_030');
-    await row(page, /^Render scale/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Render scale/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     const field = page.getByLabel('Render scale', { exact: true });
     await field.hover();
     await page.mouse.wheel(0, 400);
@@ -96,7 +100,9 @@ test('a number does not change because somebody scrolled over it', async ({ page
     await expect(field).toHaveValue('100');
 });
 
-test('an override is kept when it is left, says what it replaced, is taken back, undone and made again', async ({ page }) => {
+test('an override is kept when it is left, says what it replaced, is taken back, undone and made again', async ({
+    page,
+}) => {
     await specification(page, 'TC_030');
     const rate = row(page, /^Frame rate/);
     await rate.getByRole('button', { name: /Change/ }).click();
@@ -105,7 +111,9 @@ test('an override is kept when it is left, says what it replaced, is taken back,
     await page.getByLabel('Ask for more').focus();
     await expect(page.getByText(/^Kept at/)).toBeVisible();
     await expect(rate).toContainText('this deliverable, instead of 24 of the house');
-    await expect(page.getByRole('region', { name: 'Who set what' })).toContainText('24000/1001 here, not 24 of the house');
+    await expect(page.getByRole('region', { name: 'Who set what' })).toContainText(
+        '24000/1001 here, not 24 of the house',
+    );
     await rate.getByRole('button', { name: 'take back' }).click();
     await expect(rate.getByRole('button', { name: /: 24\. Change/ })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -122,7 +130,9 @@ test('an override is kept when it is left, says what it replaced, is taken back,
 
 test('what the house asks is asked no more, and again', async ({ page }) => {
     await specification(page, 'TC_030');
-    await row(page, /^Pixel aspect/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Pixel aspect/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     await page.getByRole('button', { name: 'ask no more' }).click();
     await expect(page.getByText(/Asked no more here: pixel aspect/)).toBeVisible();
     await expect(row(page, /^Pixel aspect/)).toBeHidden();
@@ -132,7 +142,9 @@ test('what the house asks is asked no more, and again', async ({ page }) => {
 
 test('requirements that quarrel are named, and one press settles them', async ({ page }) => {
     await specification(page, 'TC_030');
-    await row(page, /^File names/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^File names/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     await page.getByLabel('File names', { exact: true }).fill('{shot}.{frame:3}.{ext}');
     await expect(margin(page)).toContainText('Frame 1096 needs 4 digits and the name has 3.');
     await page.keyboard.press('Enter');
@@ -150,13 +162,17 @@ test('requirements that quarrel are named, and one press settles them', async ({
     await page.getByRole('button', { name: 'Count frames with 4 digits.' }).click();
     await expect(note).toBeHidden();
     await expect(row(page, /^File names/)).toContainText('{shot}.{frame:4}.{ext}');
-    await row(page, /^File names/).getByRole('button', { name: 'take back' }).click();
+    await row(page, /^File names/)
+        .getByRole('button', { name: 'take back' })
+        .click();
     await expect(row(page, /^File names/)).toContainText('this specification');
 });
 
 test('a name pattern is built of blocks by keyboard', async ({ page }) => {
     await specification(page, 'TC_030');
-    await row(page, /^File names/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^File names/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     const field = page.getByLabel('File names', { exact: true });
     await field.fill('{shot}.{frame:4}.{ext}');
     await page.getByRole('group', { name: 'Add a piece' }).getByRole('button', { name: 'pass', exact: true }).focus();
@@ -189,7 +205,9 @@ test('whoever leaves while a change is on its way leaves after it', async ({ pag
         await new Promise((done) => setTimeout(done, 1500));
         await route.continue();
     });
-    await row(page, /^Frame step/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Frame step/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     await page.getByLabel('Frame step', { exact: true }).fill('2');
     await expect(page.getByText('read as 2')).toBeVisible();
     await page.keyboard.press('Enter');
@@ -197,20 +215,29 @@ test('whoever leaves while a change is on its way leaves after it', async ({ pag
     await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible();
     await page.getByRole('link', { name: 'Back to what is asked' }).click();
     await expect(row(page, /^Frame step/).getByRole('button', { name: /: 2\. Change/ })).toBeVisible();
-    await row(page, /^Frame step/).getByRole('button', { name: 'take back' }).click();
+    await row(page, /^Frame step/)
+        .getByRole('button', { name: 'take back' })
+        .click();
     await expect(row(page, /^Frame step/).getByRole('button', { name: /: 1\. Change/ })).toBeVisible();
     await page.unroute('**/requirements');
 });
 
-test('two people at the same specification: told of each other, and nothing is written over', async ({ page, browser }) => {
+test('two people at the same specification: told of each other, and nothing is written over', async ({
+    page,
+    browser,
+}) => {
     await specification(page, 'TC_020');
-    await row(page, /^Frame rate/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Frame rate/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     const mine = page.getByLabel('Frame rate', { exact: true });
     await mine.fill('30');
     const other = await (await browser.newContext()).newPage();
     await specification(other, 'TC_020');
     await other.getByLabel('Ask for more').focus();
-    await row(other, /^Frame rate/).getByRole('button', { name: /Change/ }).click();
+    await row(other, /^Frame rate/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     await other.getByLabel('Frame rate', { exact: true }).fill('25');
     await other.keyboard.press('Enter');
     await expect(row(other, /^Frame rate/)).toContainText('this deliverable');
@@ -219,7 +246,9 @@ test('two people at the same specification: told of each other, and nothing is w
     await expect(mine).toHaveValue('30');
     await page.getByRole('button', { name: 'Leave theirs' }).click();
     await expect(row(page, /^Frame rate/)).toContainText('25');
-    await row(page, /^Frame rate/).getByRole('button', { name: 'take back' }).click();
+    await row(page, /^Frame rate/)
+        .getByRole('button', { name: 'take back' })
+        .click();
     await expect(row(page, /^Frame rate/)).toContainText('house');
     await other.context().close();
 });
@@ -233,17 +262,24 @@ test('a specification begins from files that are right', async ({ page }) => {
     await page.getByLabel('files that are right').check();
     await page.getByRole('button', { name: 'TC_010/' }).click();
     await page.getByRole('button', { name: 'Read these files' }).click();
-    await expect(page.getByRole('region', { name: /What the files fulfil/ })).toContainText('96 frames, 1001 to 1096, at 24 a second: exactly 4 s.');
+    await expect(page.getByRole('region', { name: /What the files fulfil/ })).toContainText(
+        '96 frames, 1001 to 1096, at 24 a second: exactly 4 s.',
+    );
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('TC_210 is in the book.')).toBeVisible();
     await expect(row(page, /^Passes/)).toContainText('beauty | mist | shadow');
     await expect(row(page, /^Resolution/)).toContainText('2048x858');
 });
 
-test('the sheet is handed out: as files, by a link without a sign-in that can be taken back', async ({ page, browser }) => {
+test('the sheet is handed out: as files, by a link without a sign-in that can be taken back', async ({
+    page,
+    browser,
+}) => {
     await specification(page, 'TC_010');
     await page.getByRole('link', { name: 'Hand it out' }).click();
-    await expect(page.frameLocator('#the-sheet').getByRole('heading', { level: 1 })).toContainText('TC_010, quay at dawn');
+    await expect(page.frameLocator('#the-sheet').getByRole('heading', { level: 1 })).toContainText(
+        'TC_010, quay at dawn',
+    );
     const pdf = await page.request.get('/deliverables/1/sheet.pdf');
     const bytes = (await pdf.body()).toString('latin1');
     expect(bytes.startsWith('%PDF-')).toBe(true);
@@ -292,8 +328,14 @@ test('one value of many is looked at, then changed together', async ({ page }) =
     await signIn(page);
     await production(page, 'The Tide Clock');
     await page.getByRole('link', { name: 'Many together' }).click();
-    await page.getByRole('list', { name: 'Deliverables' }).getByLabel(/TC_020/).check();
-    await page.getByRole('list', { name: 'Deliverables' }).getByLabel(/TC_030/).check();
+    await page
+        .getByRole('list', { name: 'Deliverables' })
+        .getByLabel(/TC_020/)
+        .check();
+    await page
+        .getByRole('list', { name: 'Deliverables' })
+        .getByLabel(/TC_030/)
+        .check();
     await page.getByLabel('The requirement').fill('handles');
     await page.keyboard.press('Enter');
     await page.getByLabel('Handles').fill('8');
@@ -301,18 +343,28 @@ test('one value of many is looked at, then changed together', async ({ page }) =
     await expect(page.getByRole('row', { name: /TC_030/ }).last()).toContainText('8+8');
     await page.getByRole('button', { name: 'Change 2' }).click();
     await expect(page.getByText('2 deliverables changed.')).toBeVisible();
-    await page.getByRole('list', { name: 'Deliverables' }).getByLabel(/TC_020/).check();
-    await page.getByRole('list', { name: 'Deliverables' }).getByLabel(/TC_030/).check();
+    await page
+        .getByRole('list', { name: 'Deliverables' })
+        .getByLabel(/TC_020/)
+        .check();
+    await page
+        .getByRole('list', { name: 'Deliverables' })
+        .getByLabel(/TC_030/)
+        .check();
     await page.getByLabel(/take back what each sets/).check();
     await page.getByRole('button', { name: /^Look at/ }).click();
     await page.getByRole('button', { name: 'Change 2' }).click();
     await expect(page.getByText('2 deliverables changed.')).toBeVisible();
 });
 
-test('revisions: a change after a check begins one, two are compared, what is out of date is checked again', async ({ page }) => {
+test('revisions: a change after a check begins one, two are compared, what is out of date is checked again', async ({
+    page,
+}) => {
     await specification(page, 'TC_040');
     await page.getByLabel(/its specification/).check();
-    await row(page, /^Bit depth/).getByRole('button', { name: /Change/ }).click();
+    await row(page, /^Bit depth/)
+        .getByRole('button', { name: /Change/ })
+        .click();
     await page.getByLabel('Bit depth', { exact: true }).fill('16');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('link', { name: /Titles, revision 2/ })).toBeVisible();
@@ -361,9 +413,16 @@ test('a part is added, asked for apart, and taken out', async ({ page }) => {
     await page.keyboard.type('h264');
     await page.keyboard.press('Enter');
     await expect(preview.getByRole('row', { name: /^Codec/ })).toContainText('h264');
-    await expect(page.getByRole('region', { name: 'frames', exact: true }).getByRole('row', { name: /^Codec/ })).toBeHidden();
+    await expect(
+        page.getByRole('region', { name: 'frames', exact: true }).getByRole('row', { name: /^Codec/ }),
+    ).toBeHidden();
     page.once('dialog', (dialog) => void dialog.accept());
-    await page.getByRole('region', { name: 'Parts' }).getByRole('listitem').filter({ hasText: 'preview' }).getByRole('button', { name: 'take out' }).click();
+    await page
+        .getByRole('region', { name: 'Parts' })
+        .getByRole('listitem')
+        .filter({ hasText: 'preview' })
+        .getByRole('button', { name: 'take out' })
+        .click();
     await expect(preview).toBeHidden();
 });
 

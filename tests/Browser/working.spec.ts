@@ -1,16 +1,36 @@
 import { expect, test } from '@playwright/test';
 import { open, production, signIn } from './book';
 
-const scene = (settings: object) => Buffer.from(JSON.stringify({ format: 'plain-ledger/scene', version: 1, scene: { file: 'TC_040', saved: true }, settings }));
+const scene = (settings: object) =>
+    Buffer.from(
+        JSON.stringify({ format: 'plain-ledger/scene', version: 1, scene: { file: 'TC_040', saved: true }, settings }),
+    );
 
 test('a settings file is dropped; what it means and what was not understood is told', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
     await open(page, 'TC_040', 'Scene');
     await expect(page.getByText('No settings are known of this scene yet.')).toBeVisible();
-    await page.getByLabel('Settings file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "plain-ledger/scene",') });
+    await page
+        .getByLabel('Settings file')
+        .setInputFiles({
+            name: 'broken.json',
+            mimeType: 'application/json',
+            buffer: Buffer.from('{"format": "plain-ledger/scene",'),
+        });
     await expect(page.getByRole('alert')).toContainText('broken.json: line 1, column 33');
-    await page.getByLabel('Settings file').setInputFiles({ name: 'TC_040.json', mimeType: 'application/json', buffer: scene({ 'picture.resolution': '2048x858', 'picture.scale': 50, 'time.range': '1-60', 'fog.amount': 2 }) });
+    await page
+        .getByLabel('Settings file')
+        .setInputFiles({
+            name: 'TC_040.json',
+            mimeType: 'application/json',
+            buffer: scene({
+                'picture.resolution': '2048x858',
+                'picture.scale': 50,
+                'time.range': '1-60',
+                'fog.amount': 2,
+            }),
+        });
     await expect(page.getByRole('main')).toContainText('Not understood: 1 setting');
     await expect(page.getByRole('main')).toContainText('fog.amount');
     const size = page.getByRole('row', { name: /^Resolution/ });
@@ -47,7 +67,9 @@ test('a new deliverable is added and stands in the index, not checked yet', asyn
     await production(page, 'The Tide Clock');
     await page.getByRole('link', { name: 'Add a deliverable' }).click();
     await page.getByLabel('Code').fill('TC_075');
-    await page.getByLabel('Title').fill('a very long title of a shot that goes on and on beyond what a line of the index could ever hold');
+    await page
+        .getByLabel('Title')
+        .fill('a very long title of a shot that goes on and on beyond what a line of the index could ever hold');
     await page.getByLabel('Frame range').fill('1001 - 1048');
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('TC_075 is in the book.')).toBeVisible();

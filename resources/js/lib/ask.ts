@@ -10,7 +10,9 @@ async function answer<T>(response: Response): Promise<T> {
     const body: unknown = await response.json().catch(() => null);
     if (!response.ok) {
         const message = typeof body === 'object' && body !== null && 'message' in body ? String(body.message) : '';
-        throw new Error(message !== '' ? message : `The server did not answer as expected (${response.status}). Try again.`);
+        throw new Error(
+            message !== '' ? message : `The server did not answer as expected (${response.status}). Try again.`,
+        );
     }
 
     return body as T;
@@ -32,7 +34,11 @@ export async function tell<T>(url: string, data: unknown, signal?: AbortSignal):
 }
 
 /** The same with a file among the fields. */
-export async function tellForm<T>(url: string, data: Record<string, string | Blob | null>, signal?: AbortSignal): Promise<T> {
+export async function tellForm<T>(
+    url: string,
+    data: Record<string, string | Blob | null>,
+    signal?: AbortSignal,
+): Promise<T> {
     const form = new FormData();
     for (const [key, value] of Object.entries(data)) {
         if (value !== null) {
@@ -40,7 +46,14 @@ export async function tellForm<T>(url: string, data: Record<string, string | Blo
         }
     }
 
-    return answer<T>(await fetch(url, { method: 'POST', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: form, signal: signal ?? null }));
+    return answer<T>(
+        await fetch(url, {
+            method: 'POST',
+            headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+            body: form,
+            signal: signal ?? null,
+        }),
+    );
 }
 
 /** Several files under one name. */
@@ -50,5 +63,11 @@ export async function tellFiles<T>(url: string, name: string, files: File[]): Pr
         form.append(`${name}[]`, file);
     }
 
-    return answer<T>(await fetch(url, { method: 'POST', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: form }));
+    return answer<T>(
+        await fetch(url, {
+            method: 'POST',
+            headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+            body: form,
+        }),
+    );
 }

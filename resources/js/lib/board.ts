@@ -62,10 +62,19 @@ export function arranged(rows: BoardRow[], filter: BoardFilter, by: SortBy, down
             (filter.which === 'late' && row.due?.late === true && row.verdict !== 'balanced') ||
             row.verdict === filter.which;
 
-        return which && (filter.cause === null || row.causes.includes(filter.cause)) && (filter.specification === null || row.specification === filter.specification) && (text === '' || `${row.code} ${row.title} ${row.owner ?? ''} ${row.holdsUp ?? ''} ${row.cause ?? ''}`.toLowerCase().includes(text));
+        return (
+            which &&
+            (filter.cause === null || row.causes.includes(filter.cause)) &&
+            (filter.specification === null || row.specification === filter.specification) &&
+            (text === '' ||
+                `${row.code} ${row.title} ${row.owner ?? ''} ${row.holdsUp ?? ''} ${row.cause ?? ''}`
+                    .toLowerCase()
+                    .includes(text))
+        );
     };
     // NaN of two missing dates is no order
-    const order = (a: BoardRow, b: BoardRow): number => (COMPARE[by](a, b) || 0) * (down ? -1 : 1) || byCode.compare(a.code, b.code);
+    const order = (a: BoardRow, b: BoardRow): number =>
+        (COMPARE[by](a, b) || 0) * (down ? -1 : 1) || byCode.compare(a.code, b.code);
 
     return rows.filter(fits).sort(order);
 }

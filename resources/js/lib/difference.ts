@@ -48,7 +48,12 @@ export function inWords(asked: string, found: string): string | null {
     if (a[1] === b[2] && a[2] === b[1]) {
         return 'sides exchanged';
     }
-    for (const [ratio, word] of [[0.5, 'half'], [0.25, 'a quarter'], [0.75, 'three quarters'], [2, 'double']] as const) {
+    for (const [ratio, word] of [
+        [0.5, 'half'],
+        [0.25, 'a quarter'],
+        [0.75, 'three quarters'],
+        [2, 'double'],
+    ] as const) {
         if (Math.abs(across - ratio) < 0.003 && Math.abs(down - ratio) < 0.003) {
             return word;
         }

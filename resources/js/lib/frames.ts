@@ -40,8 +40,11 @@ export function rendered(sequence: { rerender: string; missing: string }): 'all'
     const wanted = runs(sequence.rerender);
     const within = (frames: (run: Run) => boolean): Run[] => wanted.filter(frames);
     // runs without a step are compared whole, however long they are
-    const lacks = ([first, last, step]: Run): boolean => (step === 1 ? touches(missing, first, last) : range(first, last, step).some((frame) => has(missing, frame)));
-    const lacksAll = ([first, last, step]: Run): boolean => missing.some((hole) => hole[2] === 1 && hole[0] <= first && last <= hole[1]) || range(first, last, step).every((frame) => has(missing, frame));
+    const lacks = ([first, last, step]: Run): boolean =>
+        step === 1 ? touches(missing, first, last) : range(first, last, step).some((frame) => has(missing, frame));
+    const lacksAll = ([first, last, step]: Run): boolean =>
+        missing.some((hole) => hole[2] === 1 && hole[0] <= first && last <= hole[1]) ||
+        range(first, last, step).every((frame) => has(missing, frame));
     if (within(lacks).length === 0) {
         return 'all';
     }
@@ -50,7 +53,10 @@ export function rendered(sequence: { rerender: string; missing: string }): 'all'
 }
 
 function range(first: number, last: number, step: number): number[] {
-    return Array.from({ length: Math.min(10_000, Math.floor((last - first) / step) + 1) }, (_, at) => first + at * step);
+    return Array.from(
+        { length: Math.min(10_000, Math.floor((last - first) / step) + 1) },
+        (_, at) => first + at * step,
+    );
 }
 
 /** A count in words: “1 file”, “3 files”. */

@@ -2,7 +2,11 @@ import type { AskedLine, Layer } from '../types/book';
 
 /** Which layer says what, in words. */
 
-export const SET_BY: Record<Layer, string> = { house: 'house', specification: 'this specification', deliverable: 'this deliverable' };
+export const SET_BY: Record<Layer, string> = {
+    house: 'house',
+    specification: 'this specification',
+    deliverable: 'this deliverable',
+};
 
 const ORDER: Layer[] = ['house', 'specification', 'deliverable'];
 

@@ -8,7 +8,11 @@ export function notesOf(document: CheckDocument): Map<string, number[]> {
     const ownLines = new Set(document.entries.filter((entry) => entry.pass !== undefined).map(lineKey));
     for (const entry of document.entries) {
         const own = document.causes.flatMap((cause, at) => {
-            const elsewhere = cause.pass !== undefined && (entry.pass === undefined ? ownLines.has(`${cause.part}/${cause.pass}/${entry.id}`) : entry.pass !== cause.pass);
+            const elsewhere =
+                cause.pass !== undefined &&
+                (entry.pass === undefined
+                    ? ownLines.has(`${cause.part}/${cause.pass}/${entry.id}`)
+                    : entry.pass !== cause.pass);
 
             return cause.part === entry.part && cause.explains.includes(entry.id) && !elsewhere ? [at + 1] : [];
         });
@@ -26,5 +30,7 @@ export function verdictInWords(document: CheckDocument): string {
         return `${says.join(' ')}${more > 0 ? ` And ${more} more ${more === 1 ? 'cause' : 'causes'}.` : ''}`;
     }
 
-    return document.verdict === 'balanced' ? 'It balances: every line that must agree does.' : 'Nothing disagrees, and something that must be known could not be read.';
+    return document.verdict === 'balanced'
+        ? 'It balances: every line that must agree does.'
+        : 'Nothing disagrees, and something that must be known could not be read.';
 }

@@ -28,7 +28,11 @@ export const SEPARATORS = ['_', '.', '-', '/'];
 
 /** Pieces that are numbers and may be filled with zeros. */
 export function isNumber(block: Block): boolean {
-    return block.kind === 'piece' && (/^\d*$/.test(block.after) || block.after === '') && ['frame', 'version', 'first', 'last', 'width', 'height', 'take'].includes(block.name);
+    return (
+        block.kind === 'piece' &&
+        (/^\d*$/.test(block.after) || block.after === '') &&
+        ['frame', 'version', 'first', 'last', 'width', 'height', 'take'].includes(block.name)
+    );
 }
 
 /** Text with a brace that is not closed stays text, so that nothing typed is lost. */
@@ -58,7 +62,15 @@ export function blocks(pattern: string): Block[] {
 }
 
 export function written(list: Block[]): string {
-    return list.map((block) => (block.kind === 'text' ? block.text.replaceAll('{', '{{').replaceAll('}', '}}') : block.after === '' ? `{${block.name}}` : `{${block.name}:${block.after}}`)).join('');
+    return list
+        .map((block) =>
+            block.kind === 'text'
+                ? block.text.replaceAll('{', '{{').replaceAll('}', '}}')
+                : block.after === ''
+                  ? `{${block.name}}`
+                  : `{${block.name}:${block.after}}`,
+        )
+        .join('');
 }
 
 /** Text next to text is one text. */

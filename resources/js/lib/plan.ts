@@ -6,7 +6,10 @@ import { tell } from './ask';
  * Another plan of a production, tried on the server as one types; null: what is kept is shown, and nothing is asked. What
  * came last stays until the next comes.
  */
-export function useTriedPlan(production: number, asked: Record<string, string | number> | null): { tried: Plan | null; fault: string | null; setFault: (fault: string | null) => void } {
+export function useTriedPlan(
+    production: number,
+    asked: Record<string, string | number> | null,
+): { tried: Plan | null; fault: string | null; setFault: (fault: string | null) => void } {
     const [tried, setTried] = useState<Plan | null>(null);
     const [fault, setFault] = useState<string | null>(null);
     const key = asked === null ? null : JSON.stringify(asked);

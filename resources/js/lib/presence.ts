@@ -10,7 +10,11 @@ const EVERY = 8000;
  *
  * @returns names of the others, and a sentence of the last change that was not made here
  */
-export function usePresence(deliverable: number, state: State, me: string | undefined): { others: string[]; changed: string | null } {
+export function usePresence(
+    deliverable: number,
+    state: State,
+    me: string | undefined,
+): { others: string[]; changed: string | null } {
     const [others, setOthers] = useState<string[]>([]);
     const [changed, setChanged] = useState<string | null>(null);
     const token = useRef(state.token);
@@ -29,7 +33,11 @@ export function usePresence(deliverable: number, state: State, me: string | unde
                     setOthers(answer.others);
                     if (answer.state.token !== token.current) {
                         token.current = answer.state.token;
-                        setChanged(answer.state.by === null || answer.state.by === me ? 'Changed in another window; this is how it stands now.' : `${answer.state.by} changed this at ${answer.state.at ?? ''}; this is how it stands now.`);
+                        setChanged(
+                            answer.state.by === null || answer.state.by === me
+                                ? 'Changed in another window; this is how it stands now.'
+                                : `${answer.state.by} changed this at ${answer.state.at ?? ''}; this is how it stands now.`,
+                        );
                         router.reload({ only: ['asked', 'deliverable'] });
                     }
                 },

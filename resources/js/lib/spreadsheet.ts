@@ -15,7 +15,9 @@ function text(cell: unknown): string {
         // a workbook's dates have no zone; they come as if they were of UTC
         const written = cell.toISOString();
 
-        return written.endsWith('T00:00:00.000Z') ? written.slice(0, 10) : `${written.slice(0, 10)} ${written.slice(11, 16)}`;
+        return written.endsWith('T00:00:00.000Z')
+            ? written.slice(0, 10)
+            : `${written.slice(0, 10)} ${written.slice(11, 16)}`;
     }
     if (typeof cell === 'number') {
         // 0.1 + 0.2 was never typed by anybody
@@ -42,7 +44,9 @@ export async function readWorkbook(file: File): Promise<SheetOfCells[]> {
 
 /** Cells as separated values (RFC 4180), for whoever reads those. */
 export function asCsv(cells: string[][]): string {
-    return cells.map((row) => row.map((cell) => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(',')).join('\r\n');
+    return cells
+        .map((row) => row.map((cell) => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(','))
+        .join('\r\n');
 }
 
 /** A workbook as separated values, from its longest sheet and under its own name; any other file as it is. */

@@ -71,7 +71,12 @@ export interface Turning {
     undo: () => void;
     redo: () => void;
     /** Sends a change; what came of it is seen in `state`. */
-    send: (method: 'patch' | 'post', url: string, data: Record<string, string | number | boolean | null>, done?: { kept?: () => void; refused?: (errors: Errors) => void }) => void;
+    send: (
+        method: 'patch' | 'post',
+        url: string,
+        data: Record<string, string | number | boolean | null>,
+        done?: { kept?: () => void; refused?: (errors: Errors) => void },
+    ) => void;
 }
 
 /** @param key names the page; Ctrl+Z and Ctrl+Shift+Z or Ctrl+Y work on it outside of fields */
@@ -104,8 +109,13 @@ export function useTurning(key: string): Turning {
                 },
                 onNetworkError: () => {
                     waiting = null;
-                    put(key, (was) => ({ ...was, state: { kind: 'refused', says: 'Not kept: the server cannot be reached' } }));
-                    done?.refused?.({ value: 'The server cannot be reached. What you typed is still here; try again.' });
+                    put(key, (was) => ({
+                        ...was,
+                        state: { kind: 'refused', says: 'Not kept: the server cannot be reached' },
+                    }));
+                    done?.refused?.({
+                        value: 'The server cannot be reached. What you typed is still here; try again.',
+                    });
 
                     return false;
                 },
@@ -129,9 +139,23 @@ export function useTurning(key: string): Turning {
                 {
                     ...WORK,
                     onFinish: arrived,
-                    onSuccess: () => put(key, (was) => ({ ...was, [way]: was[way].slice(0, -1), [other]: [...was[other], change], state: { kind: 'kept', says: way === 'undo' ? `Taken back at ${clock()}` : `Made again at ${clock()}` } })),
+                    onSuccess: () =>
+                        put(key, (was) => ({
+                            ...was,
+                            [way]: was[way].slice(0, -1),
+                            [other]: [...was[other], change],
+                            state: {
+                                kind: 'kept',
+                                says: way === 'undo' ? `Taken back at ${clock()}` : `Made again at ${clock()}`,
+                            },
+                        })),
                     // it was changed again meanwhile, by whomever: it cannot be turned any more
-                    onError: () => put(key, (was) => ({ ...was, [way]: was[way].slice(0, -1), state: { kind: 'refused', says: 'Not taken back' } })),
+                    onError: () =>
+                        put(key, (was) => ({
+                            ...was,
+                            [way]: was[way].slice(0, -1),
+                            state: { kind: 'refused', says: 'Not taken back' },
+                        })),
                 },
             );
         },
@@ -140,7 +164,9 @@ export function useTurning(key: string): Turning {
 
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
-            const typing = event.target instanceof HTMLElement && event.target.matches('input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable]');
+            const typing =
+                event.target instanceof HTMLElement &&
+                event.target.matches('input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable]');
             if (typing || !(event.ctrlKey || event.metaKey) || event.altKey) {
                 return;
             }
@@ -155,5 +181,12 @@ export function useTurning(key: string): Turning {
         return () => document.removeEventListener('keydown', press);
     }, [turn]);
 
-    return { state: stacks.state, canUndo: stacks.undo.length > 0, canRedo: stacks.redo.length > 0, undo: () => turn('undo'), redo: () => turn('redo'), send };
+    return {
+        state: stacks.state,
+        canUndo: stacks.undo.length > 0,
+        canRedo: stacks.redo.length > 0,
+        undo: () => turn('undo'),
+        redo: () => turn('redo'),
+        send,
+    };
 }

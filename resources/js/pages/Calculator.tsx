@@ -15,7 +15,12 @@ export default function Calculator({ calculations }: { calculations: Calculation
                     ))}
                 </nav>
                 {calculations.map((each) => (
-                    <section key={each.word} id={each.word} className="pt-5 pb-2" aria-labelledby={`${each.word}-title`}>
+                    <section
+                        key={each.word}
+                        id={each.word}
+                        className="pt-5 pb-2"
+                        aria-labelledby={`${each.word}-title`}
+                    >
                         <h2 id={`${each.word}-title`} className="title border-b border-edge pb-1 text-[18px]">
                             {each.title}
                         </h2>

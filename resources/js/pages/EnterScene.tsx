@@ -44,7 +44,9 @@ export default function EnterScene(props: { book: BookData; deliverable: Deliver
 }
 
 function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deliverable; entry: Entry }) {
-    const [typed, setTyped] = useState<Record<string, string>>(() => (Array.isArray(entry.typed) ? {} : { ...entry.typed }));
+    const [typed, setTyped] = useState<Record<string, string>>(() =>
+        Array.isArray(entry.typed) ? {} : { ...entry.typed },
+    );
     const [answer, setAnswer] = useState<Answer | null>(null);
     const [trouble, setTrouble] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
@@ -55,7 +57,11 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
     useEffect(() => {
         const stop = new AbortController();
         const timer = setTimeout(() => {
-            tell<Answer>(`/deliverables/${deliverable.id}/scene/try`, { part: entry.part, typed: JSON.parse(key) as Record<string, string> }, stop.signal).then(
+            tell<Answer>(
+                `/deliverables/${deliverable.id}/scene/try`,
+                { part: entry.part, typed: JSON.parse(key) as Record<string, string> },
+                stop.signal,
+            ).then(
                 (now) => {
                     setAnswer(now);
                     setTrouble(now.fault);
@@ -76,7 +82,15 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
 
     const keep = () => {
         setBusy(true);
-        router.post(`/deliverables/${deliverable.id}/scene/typed`, { part: entry.part, typed }, { onError: (errors) => setTrouble(errors.settings ?? Object.values(errors)[0] ?? 'This could not be kept.'), onFinish: () => setBusy(false) });
+        router.post(
+            `/deliverables/${deliverable.id}/scene/typed`,
+            { part: entry.part, typed },
+            {
+                onError: (errors) =>
+                    setTrouble(errors.settings ?? Object.values(errors)[0] ?? 'This could not be kept.'),
+                onFinish: () => setBusy(false),
+            },
+        );
     };
     /** Enter and arrows go from field to field; Ctrl Enter keeps all. */
     const walk = (event: KeyboardEvent<HTMLFormElement>) => {
@@ -168,11 +182,18 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                     <nav aria-label="Parts" className="flex flex-wrap items-baseline gap-x-4 pt-4">
                         <span className="aside">What is typed makes</span>
                         {entry.parts.map((part) => (
-                            <Link key={part} href={`/deliverables/${deliverable.id}/scene/enter?part=${encodeURIComponent(part)}`} aria-current={part === entry.part ? 'page' : undefined} className={`mono ${part === entry.part ? 'border-b-2 border-ink font-semibold' : 'text-faint hover:text-ink'}`}>
+                            <Link
+                                key={part}
+                                href={`/deliverables/${deliverable.id}/scene/enter?part=${encodeURIComponent(part)}`}
+                                aria-current={part === entry.part ? 'page' : undefined}
+                                className={`mono ${part === entry.part ? 'border-b-2 border-ink font-semibold' : 'text-faint hover:text-ink'}`}
+                            >
                                 {part}
                             </Link>
                         ))}
-                        <span className="text-[13px] text-faint">One part at a time; what was kept of the others stays.</span>
+                        <span className="text-[13px] text-faint">
+                            One part at a time; what was kept of the others stays.
+                        </span>
                     </nav>
                 )}
                 <p className="said pt-4">Read it off the scene’s settings, line by line. Enter goes to the next.</p>
@@ -186,9 +207,15 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                     <thead>
                         <tr>
                             <th scope="col">setting</th>
-                            <th scope="col" className="column">required</th>
-                            <th scope="col" className="column">in the scene</th>
-                            <th scope="col" className="column">mark</th>
+                            <th scope="col" className="column">
+                                required
+                            </th>
+                            <th scope="col" className="column">
+                                in the scene
+                            </th>
+                            <th scope="col" className="column">
+                                mark
+                            </th>
                         </tr>
                     </thead>
                     <tbody>
@@ -220,7 +247,9 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                                             aria-invalid={fault !== undefined}
                                             aria-describedby={`s-${row.field}`}
                                             onFocus={() => setAt(row.field)}
-                                            onChange={(event) => setTyped({ ...typed, [row.field]: event.target.value })}
+                                            onChange={(event) =>
+                                                setTyped({ ...typed, [row.field]: event.target.value })
+                                            }
                                         />
                                         {row.words.length > 0 && (
                                             <datalist id={`w-${row.field}`}>
@@ -230,16 +259,25 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                                             </datalist>
                                         )}
                                         <span id={`s-${row.field}`} className="text-[12.5px]">
-                                            {fault !== undefined && value !== '' ? <span className="text-red">{fault}</span> : read !== undefined ? <span className="text-faint">read as {read}</span> : null}
+                                            {fault !== undefined && value !== '' ? (
+                                                <span className="text-red">{fault}</span>
+                                            ) : read !== undefined ? (
+                                                <span className="text-faint">read as {read}</span>
+                                            ) : null}
                                         </span>
                                     </td>
                                     <td className="column">
-                                        {shows && line !== undefined && (value !== '' || line.mark !== 'unknown') && <MarkSign mark={line.mark} />}
-                                        {shows && line?.mark === 'unequal' && line.found !== null && line.found !== value && (
-                                            <span className="mono block text-[12.5px] text-red">
-                                                <Breaking text={line.found} />
-                                            </span>
+                                        {shows && line !== undefined && (value !== '' || line.mark !== 'unknown') && (
+                                            <MarkSign mark={line.mark} />
                                         )}
+                                        {shows &&
+                                            line?.mark === 'unequal' &&
+                                            line.found !== null &&
+                                            line.found !== value && (
+                                                <span className="mono block text-[12.5px] text-red">
+                                                    <Breaking text={line.found} />
+                                                </span>
+                                            )}
                                     </td>
                                 </tr>
                             );
@@ -260,7 +298,9 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                     <Link href={`/deliverables/${deliverable.id}/scene`} className="press">
                         Leave it
                     </Link>
-                    <span className="text-faint">Ctrl Enter keeps it from any field. What is left empty counts as not told.</span>
+                    <span className="text-faint">
+                        Ctrl Enter keeps it from any field. What is left empty counts as not told.
+                    </span>
                 </p>
             </form>
         </Book>

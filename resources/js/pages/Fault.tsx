@@ -6,7 +6,10 @@ const SAYS: Record<number, [string, string]> = {
     405: ['This address is not opened that way.', 'Go back and use the page’s own buttons.'],
     413: ['That was more than is taken at once.', 'A settings file has a few kilobytes.'],
     429: ['That was too often in a short time.', 'Wait a minute, then try again.'],
-    500: ['Something in the program went wrong.', 'Nothing was changed. Try again; if it stays so, tell whoever runs this ledger.'],
+    500: [
+        'Something in the program went wrong.',
+        'Nothing was changed. Try again; if it stays so, tell whoever runs this ledger.',
+    ],
     503: ['The ledger is closed for a moment.', 'Try again in a minute.'],
 };
 

@@ -11,7 +11,23 @@ import { LedgerSheet } from '../parts/LedgerSheet';
 import { PastChecks } from '../parts/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
-export default function Frames({ book, deliverable, ledger, past, roots, running, broken }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; roots: Root[]; running: Progress | null; broken: Broken | null }) {
+export default function Frames({
+    book,
+    deliverable,
+    ledger,
+    past,
+    roots,
+    running,
+    broken,
+}: {
+    book: Book;
+    deliverable: Deliverable;
+    ledger: Ledger | null;
+    past: PastCheck[];
+    roots: Root[];
+    running: Progress | null;
+    broken: Broken | null;
+}) {
     const [busy, setBusy] = useState(false);
     const [full, setFull] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
@@ -25,7 +41,8 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
             `/deliverables/${deliverable.id}/checks`,
             { ...choice, depth },
             {
-                onError: (errors) => setRefused(errors.below ?? errors.root ?? errors.refused ?? 'This could not be checked.'),
+                onError: (errors) =>
+                    setRefused(errors.below ?? errors.root ?? errors.refused ?? 'This could not be checked.'),
                 onSuccess: () => setChoosing(false),
                 onFinish: () => setBusy(false),
             },
@@ -49,16 +66,34 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                             <p className="said">{verdictInWords(ledger.document)}</p>
                             <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
                                 <span className="[overflow-wrap:anywhere]">
-                                    {counted(delivery.files, 'file')}, {bytes(delivery.bytes)}, in <span className="mono">{[delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/')}</span>, looked at {delivery.at}
+                                    {counted(delivery.files, 'file')}, {bytes(delivery.bytes)}, in{' '}
+                                    <span className="mono">
+                                        {[delivery.root, delivery.folder]
+                                            .filter((part) => part !== null && part !== '')
+                                            .join('/')}
+                                    </span>
+                                    , looked at {delivery.at}
                                 </span>
                                 {running === null && (
                                     <span className="flex gap-2">
                                         {canRepeat && !choosing && (
-                                            <button type="button" className="press" disabled={busy} onClick={() => check(last, delivery.depth === 'full' ? 'full' : 'quick')}>
+                                            <button
+                                                type="button"
+                                                className="press"
+                                                disabled={busy}
+                                                onClick={() =>
+                                                    check(last, delivery.depth === 'full' ? 'full' : 'quick')
+                                                }
+                                            >
                                                 {busy ? 'Checking…' : 'Check again'}
                                             </button>
                                         )}
-                                        <button type="button" className="press" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+                                        <button
+                                            type="button"
+                                            className="press"
+                                            aria-expanded={choosing}
+                                            onClick={() => setChoosing(!choosing)}
+                                        >
                                             {choosing ? 'Leave it' : 'Another folder'}
                                         </button>
                                     </span>
@@ -71,19 +106,39 @@ export default function Frames({ book, deliverable, ledger, past, roots, running
                             )}
                         </div>
                     )}
-                    {delivery === null && running === null && <p className="said px-6 pt-5">No files have been looked at yet. Choose the folder they were rendered to.</p>}
+                    {delivery === null && running === null && (
+                        <p className="said px-6 pt-5">
+                            No files have been looked at yet. Choose the folder they were rendered to.
+                        </p>
+                    )}
                     {choosing && running === null && (
-                        <FolderBrowser browse={`/deliverables/${deliverable.id}/intake`} roots={roots} start={last} fault={refused}>
+                        <FolderBrowser
+                            browse={`/deliverables/${deliverable.id}/intake`}
+                            roots={roots}
+                            start={last}
+                            fault={refused}
+                        >
                             {(at, ready) => (
                                 <>
-                                    <button type="button" className="press strong" disabled={busy || !ready} onClick={() => check(at, full ? 'full' : 'quick')}>
+                                    <button
+                                        type="button"
+                                        className="press strong"
+                                        disabled={busy || !ready}
+                                        onClick={() => check(at, full ? 'full' : 'quick')}
+                                    >
                                         {busy ? 'Checking…' : 'Check this folder'}
                                     </button>
                                     <label className="flex items-center gap-1.5">
-                                        <input type="checkbox" checked={full} onChange={(event) => setFull(event.target.checked)} />
+                                        <input
+                                            type="checkbox"
+                                            checked={full}
+                                            onChange={(event) => setFull(event.target.checked)}
+                                        />
                                         read every byte
                                     </label>
-                                    <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
+                                    <span className="text-[13px] text-faint">
+                                        Folders below it are looked into as well.
+                                    </span>
                                 </>
                             )}
                         </FolderBrowser>

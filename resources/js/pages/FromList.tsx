@@ -20,7 +20,9 @@ interface Props {
 /** Deliverables from a list, a timeline or a roster: looked at row by row, then written whole or not at all. */
 export default function FromList({ book, specifications, columns, learners }: Props) {
     const [source, setSource] = useState<Source>('file');
-    const [specification, setSpecification] = useState(specifications[0] === undefined ? '' : String(specifications[0].id));
+    const [specification, setSpecification] = useState(
+        specifications[0] === undefined ? '' : String(specifications[0].id),
+    );
     const [file, setFile] = useState<File | null>(null);
     const [sheets, setSheets] = useState<SheetOfCells[]>([]);
     const [sheet, setSheet] = useState(0);
@@ -43,10 +45,25 @@ export default function FromList({ book, specifications, columns, learners }: Pr
         }
         const cells = sheets[sheet];
 
-        return file === null ? null : cells === undefined ? { ...base, file } : { ...base, cells: JSON.stringify(cells.cells), name: file.name };
+        return file === null
+            ? null
+            : cells === undefined
+              ? { ...base, file }
+              : { ...base, cells: JSON.stringify(cells.cells), name: file.name };
     };
     const data = given();
-    const key = JSON.stringify([source, specification, file?.name, file?.lastModified, sheet, sheets.length, text, [...roster], code, matched]);
+    const key = JSON.stringify([
+        source,
+        specification,
+        file?.name,
+        file?.lastModified,
+        sheet,
+        sheets.length,
+        text,
+        [...roster],
+        code,
+        matched,
+    ]);
     const fresh = useRef(data);
     useEffect(() => {
         fresh.current = data;
@@ -105,7 +122,12 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                 const found = (await readWorkbook(taken)).filter((each) => each.cells.length > 0);
                 setSheets(found);
                 // the longest is the list, as a rule
-                setSheet(found.reduce((best, each, at) => (each.cells.length > (found[best]?.cells.length ?? 0) ? at : best), 0));
+                setSheet(
+                    found.reduce(
+                        (best, each, at) => (each.cells.length > (found[best]?.cells.length ?? 0) ? at : best),
+                        0,
+                    ),
+                );
             }
             setFile(taken);
         } catch (trouble) {
@@ -138,14 +160,25 @@ export default function FromList({ book, specifications, columns, learners }: Pr
         <Book title={`${book.production.name}, from a list`} book={book}>
             <ProductionFolios book={book} at="/list" />
             <div className="px-6 pt-3 pb-10">
-                <p className="said pb-2">Many deliverables at once. What would be made, changed or refused is shown first, row by row; nothing is written until you agree, and then all of it.</p>
+                <p className="said pb-2">
+                    Many deliverables at once. What would be made, changed or refused is shown first, row by row;
+                    nothing is written until you agree, and then all of it.
+                </p>
                 {specifications.length === 0 ? (
-                    <p className="text-faint">New deliverables follow a specification, and this production has none yet. Add one deliverable first.</p>
+                    <p className="text-faint">
+                        New deliverables follow a specification, and this production has none yet. Add one deliverable
+                        first.
+                    </p>
                 ) : (
                     <>
                         <div className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4 gap-y-2">
                             <label htmlFor="specification">New ones follow</label>
-                            <select id="specification" className="line-field max-w-[440px]" value={specification} onChange={(event) => setSpecification(event.target.value)}>
+                            <select
+                                id="specification"
+                                className="line-field max-w-[440px]"
+                                value={specification}
+                                onChange={(event) => setSpecification(event.target.value)}
+                            >
                                 {specifications.map((each) => (
                                     <option key={each.id} value={each.id}>
                                         {each.title}
@@ -162,7 +195,12 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                     ] as const
                                 ).map(([word, label]) => (
                                     <label key={word} className="flex items-baseline gap-1.5">
-                                        <input type="radio" name="source" checked={source === word} onChange={() => turnTo(word)} />
+                                        <input
+                                            type="radio"
+                                            name="source"
+                                            checked={source === word}
+                                            onChange={() => turnTo(word)}
+                                        />
                                         {label}
                                     </label>
                                 ))}
@@ -171,8 +209,17 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                 <>
                                     <label htmlFor="list">The file</label>
                                     <div>
-                                        <input id="list" type="file" accept=".csv,.tsv,.txt,.xlsx,.otio,.json" className="file-input file-input-sm" onChange={(event) => void choose(event.target.files?.[0] ?? null)} />
-                                        <p className="text-[13px] text-faint">A list as CSV or XLSX with headings such as shot, range, handles, camera, version, owner, due; or a timeline as OpenTimelineIO.</p>
+                                        <input
+                                            id="list"
+                                            type="file"
+                                            accept=".csv,.tsv,.txt,.xlsx,.otio,.json"
+                                            className="file-input file-input-sm"
+                                            onChange={(event) => void choose(event.target.files?.[0] ?? null)}
+                                        />
+                                        <p className="text-[13px] text-faint">
+                                            A list as CSV or XLSX with headings such as shot, range, handles, camera,
+                                            version, owner, due; or a timeline as OpenTimelineIO.
+                                        </p>
                                         {sheets.length > 1 && (
                                             <label className="flex items-baseline gap-2 pt-1">
                                                 Sheet
@@ -217,7 +264,11 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                     {learners.length === 0 ? (
                                         <p className="text-faint">Nobody is a learner in this production.</p>
                                     ) : (
-                                        <div role="group" aria-labelledby="learners" className="flex flex-wrap gap-x-4 gap-y-1">
+                                        <div
+                                            role="group"
+                                            aria-labelledby="learners"
+                                            className="flex flex-wrap gap-x-4 gap-y-1"
+                                        >
                                             {learners.map((each) => (
                                                 <label key={each.id} className="flex items-baseline gap-1.5">
                                                     <input
@@ -242,7 +293,12 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                         </div>
                                     )}
                                     <label htmlFor="code">Code of each</label>
-                                    <input id="code" className="line-field mono max-w-[320px]" value={code} onChange={(event) => setCode(event.target.value)} />
+                                    <input
+                                        id="code"
+                                        className="line-field mono max-w-[320px]"
+                                        value={code}
+                                        onChange={(event) => setCode(event.target.value)}
+                                    />
                                 </>
                             )}
                         </div>
@@ -252,7 +308,16 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                             </p>
                         )}
                         {busy && plan === null && <p className="py-3 text-faint">Reading…</p>}
-                        {plan !== null && <PlannedRows plan={plan} columns={columns} matched={matched} onMatch={setMatched} busy={busy} onWrite={write} />}
+                        {plan !== null && (
+                            <PlannedRows
+                                plan={plan}
+                                columns={columns}
+                                matched={matched}
+                                onMatch={setMatched}
+                                busy={busy}
+                                onWrite={write}
+                            />
+                        )}
                     </>
                 )}
             </div>

@@ -19,12 +19,28 @@ const FILES: [string, string, string][] = [
     ['md', 'Markdown', 'for a wiki or a ticket'],
     ['txt', 'Plain text', 'for a message'],
     ['json', 'Specification document', 'read again by this program, on its pages and its command line'],
-    ['usda', 'USD, as text', 'a stage with its rate and range, a camera and render settings: a scene can start from it'],
+    [
+        'usda',
+        'USD, as text',
+        'a stage with its rate and range, a camera and render settings: a scene can start from it',
+    ],
     ['csv', 'Requirements as CSV', 'for a spreadsheet'],
 ];
 
 /** What is asked, in a form that people and programs can read. */
-export default function HandOut({ book, deliverable, may, quarrels, links }: { book: BookData; deliverable: Deliverable; may: { specify: boolean }; quarrels: Quarrel[]; links: SheetLink[] }) {
+export default function HandOut({
+    book,
+    deliverable,
+    may,
+    quarrels,
+    links,
+}: {
+    book: BookData;
+    deliverable: Deliverable;
+    may: { specify: boolean };
+    quarrels: Quarrel[];
+    links: SheetLink[];
+}) {
     const [days, setDays] = useState('30');
     const [anyway, setAnyway] = useState(false);
     const [fault, setFault] = useState<string | null>(null);
@@ -68,18 +84,39 @@ export default function HandOut({ book, deliverable, may, quarrels, links }: { b
                                 className="border-t border-ink py-2 text-[13px]"
                                 onSubmit={(event) => {
                                     event.preventDefault();
-                                    router.post(`${base}/sheets`, { days, anyway }, { preserveScroll: true, onError: (errors) => setFault(errors.days ?? errors.refused ?? 'No link could be made.'), onSuccess: () => setFault(null) });
+                                    router.post(
+                                        `${base}/sheets`,
+                                        { days, anyway },
+                                        {
+                                            preserveScroll: true,
+                                            onError: (errors) =>
+                                                setFault(errors.days ?? errors.refused ?? 'No link could be made.'),
+                                            onSuccess: () => setFault(null),
+                                        },
+                                    );
                                 }}
                             >
-                                <p className="text-faint">Whoever has the link reads the sheet as it then is, without a sign-in, and nothing else.</p>
+                                <p className="text-faint">
+                                    Whoever has the link reads the sheet as it then is, without a sign-in, and nothing
+                                    else.
+                                </p>
                                 <label className="mt-1.5 flex items-center gap-1.5">
                                     It lasts
-                                    <input className="line-field w-14!" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
+                                    <input
+                                        className="line-field w-14!"
+                                        inputMode="numeric"
+                                        value={days}
+                                        onChange={(event) => setDays(event.target.value)}
+                                    />
                                     days
                                 </label>
                                 {quarrels.length > 0 && (
                                     <label className="mt-1.5 flex items-center gap-1.5">
-                                        <input type="checkbox" checked={anyway} onChange={(event) => setAnyway(event.target.checked)} />
+                                        <input
+                                            type="checkbox"
+                                            checked={anyway}
+                                            onChange={(event) => setAnyway(event.target.checked)}
+                                        />
                                         although it is not settled
                                     </label>
                                 )}
@@ -99,18 +136,37 @@ export default function HandOut({ book, deliverable, may, quarrels, links }: { b
                                             </span>
                                         ) : (
                                             <>
-                                                <a className="plain-link" href={link.path} target="_blank" rel="noreferrer">
+                                                <a
+                                                    className="plain-link"
+                                                    href={link.path}
+                                                    target="_blank"
+                                                    rel="noreferrer"
+                                                >
                                                     open until {link.expires}
                                                 </a>
                                                 <span className="mt-1 flex flex-wrap gap-1.5">
-                                                    <CopyButton text={window.location.origin + link.path}>Copy the link</CopyButton>
-                                                    <button type="button" className="press" onClick={() => router.delete(`/sheets/${link.id}`, { preserveScroll: true })}>
+                                                    <CopyButton text={window.location.origin + link.path}>
+                                                        Copy the link
+                                                    </CopyButton>
+                                                    <button
+                                                        type="button"
+                                                        className="press"
+                                                        onClick={() =>
+                                                            router.delete(`/sheets/${link.id}`, {
+                                                                preserveScroll: true,
+                                                            })
+                                                        }
+                                                    >
                                                         Take it back
                                                     </button>
                                                 </span>
                                             </>
                                         )}
-                                        <span className="block text-faint">{link.opened === 0 ? 'not opened yet' : `opened ${link.opened} ${link.opened === 1 ? 'time' : 'times'}`}</span>
+                                        <span className="block text-faint">
+                                            {link.opened === 0
+                                                ? 'not opened yet'
+                                                : `opened ${link.opened} ${link.opened === 1 ? 'time' : 'times'}`}
+                                        </span>
                                     </li>
                                 ))}
                             </ul>
@@ -124,11 +180,20 @@ export default function HandOut({ book, deliverable, may, quarrels, links }: { b
                 <Link href={`${base}/specification`} className="plain-link">
                     Back to what is asked
                 </Link>
-                <button type="button" className="plain-link" onClick={() => document.querySelector<HTMLIFrameElement>('#the-sheet')?.contentWindow?.print()}>
+                <button
+                    type="button"
+                    className="plain-link"
+                    onClick={() => document.querySelector<HTMLIFrameElement>('#the-sheet')?.contentWindow?.print()}
+                >
                     Print the sheet
                 </button>
             </p>
-            <iframe id="the-sheet" title={`The sheet of ${deliverable.code}`} src={`${base}/sheet.html`} className="mx-6 my-3 block h-[1120px] w-[calc(100%-48px)] border border-edge bg-white" />
+            <iframe
+                id="the-sheet"
+                title={`The sheet of ${deliverable.code}`}
+                src={`${base}/sheet.html`}
+                className="mx-6 my-3 block h-[1120px] w-[calc(100%-48px)] border border-edge bg-white"
+            />
         </Book>
     );
 }

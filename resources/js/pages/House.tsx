@@ -18,25 +18,46 @@ interface Starting {
 }
 
 /** What a production asks of everything, and what its untouched scenes show. */
-export default function House({ book, lines, starting, offered, faults }: { book: BookData; lines: AskedLine[]; starting: Starting[]; offered: Offered[]; faults: Quarrel[] }) {
+export default function House({
+    book,
+    lines,
+    starting,
+    offered,
+    faults,
+}: {
+    book: BookData;
+    lines: AskedLine[];
+    starting: Starting[];
+    offered: Offered[];
+    faults: Quarrel[];
+}) {
     const turning = useTurning(`house-${book.production.id}`);
     const [more, setMore] = useState<Offered | null>(null);
     const [open, setOpen] = useState<string | null>(null);
     const [first, setFirst] = useState<Offered | null>(null);
     const finder = useRef<HTMLInputElement>(null);
-    const place: Place = { understand: `/productions/${book.production.id}/understand`, keep: `/productions/${book.production.id}/house`, part: null, scope: 'house' };
+    const place: Place = {
+        understand: `/productions/${book.production.id}/understand`,
+        keep: `/productions/${book.production.id}/house`,
+        part: null,
+        scope: 'house',
+    };
     useFocusBack(more !== null, finder);
     const groups = [...new Set(lines.map((line) => line.group))];
     const [openStarting, setOpenStarting] = useState<string | null>(null);
     const asked: Partial<Record<string, string>> = Object.fromEntries(lines.map((line) => [line.id, line.value]));
-    const shown: Partial<Record<string, string>> = Object.fromEntries(starting.map((line) => [line.id, line.values.join(' | ')]));
+    const shown: Partial<Record<string, string>> = Object.fromEntries(
+        starting.map((line) => [line.id, line.values.join(' | ')]),
+    );
 
     return (
         <Book title={`${book.production.name}, house requirements`} book={book}>
             <ProductionFolios book={book} at="/house" />
             <div className="px-6 pt-3 pb-10">
                 <p className="flex flex-wrap items-baseline justify-between gap-x-4">
-                    <span className="said">What every specification of this production asks, unless it says otherwise.</span>
+                    <span className="said">
+                        What every specification of this production asks, unless it says otherwise.
+                    </span>
                     <SavedBar turning={turning} />
                 </p>
                 {faults.map((fault) => (
@@ -45,16 +66,39 @@ export default function House({ book, lines, starting, offered, faults }: { book
                     </p>
                 ))}
                 <div className="py-3">
-                    <Finder label="Ask for more" offered={offered} asked={asked} field={finder} onTake={(taken) => (asked[taken.id] === undefined ? setMore(taken) : setOpen(taken.id))} />
+                    <Finder
+                        label="Ask for more"
+                        offered={offered}
+                        asked={asked}
+                        field={finder}
+                        onTake={(taken) => (asked[taken.id] === undefined ? setMore(taken) : setOpen(taken.id))}
+                    />
                     {more !== null && (
                         <div className="mt-2 max-w-[640px] border border-edge px-3 py-2">
                             <p className="font-semibold">{more.label}</p>
-                            <Editor key={more.id} id={more.id} label={more.label} start="" level="must" why="" example={more.example} words={more.words} place={place} seen={null} turning={turning} mayDrop={false} onDone={() => setMore(null)} onImply={() => undefined} />
+                            <Editor
+                                key={more.id}
+                                id={more.id}
+                                label={more.label}
+                                start=""
+                                level="must"
+                                why=""
+                                example={more.example}
+                                words={more.words}
+                                place={place}
+                                seen={null}
+                                turning={turning}
+                                mayDrop={false}
+                                onDone={() => setMore(null)}
+                                onImply={() => undefined}
+                            />
                         </div>
                     )}
                 </div>
                 {lines.length === 0 ? (
-                    <p className="text-faint">The house asks nothing yet. A frame rate and a colour space are what most houses settle here.</p>
+                    <p className="text-faint">
+                        The house asks nothing yet. A frame rate and a colour space are what most houses settle here.
+                    </p>
                 ) : (
                     <table className="ledger">
                         <colgroup>
@@ -65,8 +109,12 @@ export default function House({ book, lines, starting, offered, faults }: { book
                         <thead>
                             <tr>
                                 <th scope="col">requirement</th>
-                                <th scope="col" className="column">required</th>
-                                <th scope="col" className="column">in words</th>
+                                <th scope="col" className="column">
+                                    required
+                                </th>
+                                <th scope="col" className="column">
+                                    in words
+                                </th>
                             </tr>
                         </thead>
                         {groups.map((group) => (
@@ -79,19 +127,51 @@ export default function House({ book, lines, starting, offered, faults }: { book
                                 {lines
                                     .filter((line) => line.group === group)
                                     .map((line) => (
-                                        <AskedRow key={line.id} line={line} place={place} layer="house" editable notes={[]} touched={false} saysWho={false} editing={open === line.id} onEdit={(editing) => setOpen(editing ? line.id : null)} turning={turning} onImply={() => undefined} />
+                                        <AskedRow
+                                            key={line.id}
+                                            line={line}
+                                            place={place}
+                                            layer="house"
+                                            editable
+                                            notes={[]}
+                                            touched={false}
+                                            saysWho={false}
+                                            editing={open === line.id}
+                                            onEdit={(editing) => setOpen(editing ? line.id : null)}
+                                            turning={turning}
+                                            onImply={() => undefined}
+                                        />
                                     ))}
                             </tbody>
                         ))}
                     </table>
                 )}
                 <h2 className="title mt-8 border-b border-edge pb-1 text-[18px]">Starting values</h2>
-                <p className="max-w-[70ch] py-2 text-faint">What a scene shows that nobody has touched yet. A setting that still has its starting value is told as forgotten, rather than as chosen. Several are written with a bar between them: 1920x1080 | 1280x720.</p>
-                <Finder label="Add a starting value" offered={offered} asked={shown} onTake={(taken) => (shown[taken.id] === undefined ? setFirst(taken) : setOpenStarting(taken.id))} />
+                <p className="max-w-[70ch] py-2 text-faint">
+                    What a scene shows that nobody has touched yet. A setting that still has its starting value is told
+                    as forgotten, rather than as chosen. Several are written with a bar between them: 1920x1080 |
+                    1280x720.
+                </p>
+                <Finder
+                    label="Add a starting value"
+                    offered={offered}
+                    asked={shown}
+                    onTake={(taken) => (shown[taken.id] === undefined ? setFirst(taken) : setOpenStarting(taken.id))}
+                />
                 {first !== null && (
                     <div className="my-2 max-w-[640px] border border-edge px-3 py-2">
                         <p className="font-semibold">{first.label}</p>
-                        <StartingField key={first.id} id={first.id} label={first.label} start="" token={null} example={first.example} keep={place.keep} turning={turning} onDone={() => setFirst(null)} />
+                        <StartingField
+                            key={first.id}
+                            id={first.id}
+                            label={first.label}
+                            start=""
+                            token={null}
+                            example={first.example}
+                            keep={place.keep}
+                            turning={turning}
+                            onDone={() => setFirst(null)}
+                        />
                     </div>
                 )}
                 {starting.length === 0 ? (
@@ -106,7 +186,9 @@ export default function House({ book, lines, starting, offered, faults }: { book
                         <thead>
                             <tr>
                                 <th scope="col">setting</th>
-                                <th scope="col" className="column">an untouched scene shows</th>
+                                <th scope="col" className="column">
+                                    an untouched scene shows
+                                </th>
                                 <th scope="col" className="column">
                                     <span className="sr-only">away with it</span>
                                 </th>
@@ -114,7 +196,15 @@ export default function House({ book, lines, starting, offered, faults }: { book
                         </thead>
                         <tbody>
                             {starting.map((line) => (
-                                <StartingRow key={line.id} line={line} editing={openStarting === line.id} onEdit={(editing) => setOpenStarting(editing ? line.id : null)} keep={place.keep} turning={turning} example={offered.find((each) => each.id === line.id)?.example ?? ''} />
+                                <StartingRow
+                                    key={line.id}
+                                    line={line}
+                                    editing={openStarting === line.id}
+                                    onEdit={(editing) => setOpenStarting(editing ? line.id : null)}
+                                    keep={place.keep}
+                                    turning={turning}
+                                    example={offered.find((each) => each.id === line.id)?.example ?? ''}
+                                />
                             ))}
                         </tbody>
                     </table>
@@ -124,7 +214,21 @@ export default function House({ book, lines, starting, offered, faults }: { book
     );
 }
 
-function StartingRow({ line, editing, onEdit, keep, turning, example }: { line: Starting; editing: boolean; onEdit: (editing: boolean) => void; keep: string; turning: ReturnType<typeof useTurning>; example: string }) {
+function StartingRow({
+    line,
+    editing,
+    onEdit,
+    keep,
+    turning,
+    example,
+}: {
+    line: Starting;
+    editing: boolean;
+    onEdit: (editing: boolean) => void;
+    keep: string;
+    turning: ReturnType<typeof useTurning>;
+    example: string;
+}) {
     const value = line.values.join(' | ');
 
     return (
@@ -132,15 +236,41 @@ function StartingRow({ line, editing, onEdit, keep, turning, example }: { line: 
             <th scope="row">{line.label}</th>
             <td className="column">
                 {editing ? (
-                    <StartingField id={line.id} label={line.label} start={value} token={line.token} example={example} keep={keep} turning={turning} onDone={() => onEdit(false)} />
+                    <StartingField
+                        id={line.id}
+                        label={line.label}
+                        start={value}
+                        token={line.token}
+                        example={example}
+                        keep={keep}
+                        turning={turning}
+                        onDone={() => onEdit(false)}
+                    />
                 ) : (
-                    <button type="button" className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${line.label}: ${value}. Change`} onClick={() => onEdit(true)}>
+                    <button
+                        type="button"
+                        className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link"
+                        aria-label={`${line.label}: ${value}. Change`}
+                        onClick={() => onEdit(true)}
+                    >
                         <Breaking text={value} />
                     </button>
                 )}
             </td>
             <td className="column">
-                <button type="button" className="plain-link text-[13px]" onClick={() => turning.send('patch', keep, { id: line.id, level: 'must', drop: true, starting: true, seen: line.token })}>
+                <button
+                    type="button"
+                    className="plain-link text-[13px]"
+                    onClick={() =>
+                        turning.send('patch', keep, {
+                            id: line.id,
+                            level: 'must',
+                            drop: true,
+                            starting: true,
+                            seen: line.token,
+                        })
+                    }
+                >
                     take out
                 </button>
             </td>
@@ -148,7 +278,25 @@ function StartingRow({ line, editing, onEdit, keep, turning, example }: { line: 
     );
 }
 
-function StartingField({ id, label, start, token, example, keep, turning, onDone }: { id: string; label: string; start: string; token: string | null; example: string; keep: string; turning: ReturnType<typeof useTurning>; onDone: () => void }) {
+function StartingField({
+    id,
+    label,
+    start,
+    token,
+    example,
+    keep,
+    turning,
+    onDone,
+}: {
+    id: string;
+    label: string;
+    start: string;
+    token: string | null;
+    example: string;
+    keep: string;
+    turning: ReturnType<typeof useTurning>;
+    onDone: () => void;
+}) {
     const [value, setValue] = useState(start);
     const [fault, setFault] = useState<string | null>(null);
     const sending = useRef(false);

@@ -42,7 +42,10 @@ function batches(files: File[]): [number, File[]][] {
     const found: [number, File[]][] = [];
     let some: File[] = [];
     files.forEach((file, at) => {
-        if (some.length >= 15 || (some.length > 0 && some.reduce((sum, each) => sum + each.size, file.size) > 20_000_000)) {
+        if (
+            some.length >= 15 ||
+            (some.length > 0 && some.reduce((sum, each) => sum + each.size, file.size) > 20_000_000)
+        ) {
             found.push([at - some.length, some]);
             some = [];
         }
@@ -71,9 +74,17 @@ export default function ManyScenes({ book }: { book: BookData }) {
             const files = await Promise.all(list.map(asText));
             let all: Found = { scenes: [], refused: [], deliverables: [] };
             for (const [done, some] of batches(files)) {
-                setBusy(files.length > some.length ? `Reading ${done + 1} to ${done + some.length} of ${files.length} files…` : 'Reading the files…');
+                setBusy(
+                    files.length > some.length
+                        ? `Reading ${done + 1} to ${done + some.length} of ${files.length} files…`
+                        : 'Reading the files…',
+                );
                 const answer = await tellFiles<Found>(`${url}/read`, 'files', some);
-                all = { scenes: [...all.scenes, ...answer.scenes], refused: [...all.refused, ...answer.refused], deliverables: answer.deliverables };
+                all = {
+                    scenes: [...all.scenes, ...answer.scenes],
+                    refused: [...all.refused, ...answer.refused],
+                    deliverables: answer.deliverables,
+                };
             }
             setFound(all);
         } catch (trouble) {
@@ -90,21 +101,46 @@ export default function ManyScenes({ book }: { book: BookData }) {
             return;
         }
         setFault(null);
-        const order = found.scenes.map((scene, at) => ({ at, scene })).filter(({ scene, at }) => scene.deliverable !== null && done[at] === undefined);
+        const order = found.scenes
+            .map((scene, at) => ({ at, scene }))
+            .filter(({ scene, at }) => scene.deliverable !== null && done[at] === undefined);
         try {
             for (let from = 0; from < order.length; from += AT_ONCE) {
                 const some = order.slice(from, from + AT_ONCE);
                 setBusy(`Checking ${from + 1} to ${from + some.length} of ${order.length}…`);
-                const answer = await tell<{ done: Done[] }>(url, { scenes: some.map(({ scene }) => ({ deliverable: scene.deliverable, label: scene.label, content: scene.content })) });
-                setDone((before) => ({ ...before, ...Object.fromEntries(some.map(({ at }, n) => [at, answer.done[n]])) as Record<number, Done> }));
+                const answer = await tell<{ done: Done[] }>(url, {
+                    scenes: some.map(({ scene }) => ({
+                        deliverable: scene.deliverable,
+                        label: scene.label,
+                        content: scene.content,
+                    })),
+                });
+                setDone((before) => ({
+                    ...before,
+                    ...(Object.fromEntries(some.map(({ at }, n) => [at, answer.done[n]])) as Record<number, Done>),
+                }));
             }
         } catch (trouble) {
-            setFault(trouble instanceof Error ? trouble.message : 'These scenes could not be checked. What is marked is done; press again for the rest.');
+            setFault(
+                trouble instanceof Error
+                    ? trouble.message
+                    : 'These scenes could not be checked. What is marked is done; press again for the rest.',
+            );
         } finally {
             setBusy(null);
         }
     };
-    const point = (at: number, id: string) => setFound((before) => (before === null ? null : { ...before, scenes: before.scenes.map((scene, n) => (n === at ? { ...scene, deliverable: id === '' ? null : Number(id) } : scene)) }));
+    const point = (at: number, id: string) =>
+        setFound((before) =>
+            before === null
+                ? null
+                : {
+                      ...before,
+                      scenes: before.scenes.map((scene, n) =>
+                          n === at ? { ...scene, deliverable: id === '' ? null : Number(id) } : scene,
+                      ),
+                  },
+        );
     const left = owned.length - Object.keys(done).length;
     const results = Object.values(done);
 
@@ -113,7 +149,16 @@ export default function ManyScenes({ book }: { book: BookData }) {
             <ProductionFolios book={book} at="/scenes" />
             <div className="px-6 pb-10">
                 <div className="pt-4">
-                    <DropPlace id="scenes" label="Settings files" says="Drop the settings of many scenes here: files, a sheet, or a zip of them." button="Choose files" busy={busy !== null} accept={SETTINGS_FILES} several onFiles={(files) => void read(files)} />
+                    <DropPlace
+                        id="scenes"
+                        label="Settings files"
+                        says="Drop the settings of many scenes here: files, a sheet, or a zip of them."
+                        button="Choose files"
+                        busy={busy !== null}
+                        accept={SETTINGS_FILES}
+                        several
+                        onFiles={(files) => void read(files)}
+                    />
                 </div>
                 <div aria-live="polite">
                     {busy !== null && <p className="pt-2 text-faint">{busy}</p>}
@@ -136,18 +181,26 @@ export default function ManyScenes({ book }: { book: BookData }) {
                 </div>
                 {found === null && busy === null && (
                     <p className="said max-w-[62ch] pt-4">
-                        Each scene is matched to its deliverable by the code of its shot or the learner’s name, in the file’s name or in what it says of itself. What cannot be matched is asked. Nothing is kept before you say so.
+                        Each scene is matched to its deliverable by the code of its shot or the learner’s name, in the
+                        file’s name or in what it says of itself. What cannot be matched is asked. Nothing is kept
+                        before you say so.
                     </p>
                 )}
                 {found !== null && found.scenes.length > 0 && (
                     <>
                         <p className="flex flex-wrap items-baseline gap-3 pt-3">
-                            <button type="button" className="press strong" disabled={busy !== null || left === 0} onClick={() => void check()}>
+                            <button
+                                type="button"
+                                className="press strong"
+                                disabled={busy !== null || left === 0}
+                                onClick={() => void check()}
+                            >
                                 {left === 0 ? 'All are checked' : `Check ${left} ${left === 1 ? 'scene' : 'scenes'}`}
                             </button>
                             <span className="text-faint">
                                 {owned.length} of {found.scenes.length} know whose they are
-                                {results.length > 0 && `; balanced ${results.filter((each) => each.verdict === 'balanced').length}, unbalanced ${results.filter((each) => each.verdict === 'unbalanced').length}`}
+                                {results.length > 0 &&
+                                    `; balanced ${results.filter((each) => each.verdict === 'balanced').length}, unbalanced ${results.filter((each) => each.verdict === 'unbalanced').length}`}
                             </span>
                             {results.length > 0 && book.decides && (
                                 <Link className="plain-link" href={`/productions/${book.production.id}/board`}>
@@ -165,9 +218,15 @@ export default function ManyScenes({ book }: { book: BookData }) {
                             <thead>
                                 <tr>
                                     <th scope="col">came as</th>
-                                    <th scope="col" className="column">belongs to</th>
-                                    <th scope="col" className="column">settings</th>
-                                    <th scope="col" className="column">comes to</th>
+                                    <th scope="col" className="column">
+                                        belongs to
+                                    </th>
+                                    <th scope="col" className="column">
+                                        settings
+                                    </th>
+                                    <th scope="col" className="column">
+                                        comes to
+                                    </th>
                                 </tr>
                             </thead>
                             <tbody>
@@ -182,20 +241,41 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                                 <Breaking text={scene.label} />
                                             </th>
                                             <td className="column">
-                                                <select aria-label={`Deliverable of ${scene.label}`} className={`line-field ${scene.deliverable === null ? 'border-red!' : ''}`} value={scene.deliverable ?? ''} disabled={result !== undefined} onChange={(event) => point(at, event.target.value)}>
-                                                    <option value="">{scene.perhaps.length > 0 ? 'which of these?' : 'whose is it?'}</option>
-                                                    {[...first, ...found.deliverables.filter((each) => !scene.perhaps.includes(each.id))].map((each) => (
+                                                <select
+                                                    aria-label={`Deliverable of ${scene.label}`}
+                                                    className={`line-field ${scene.deliverable === null ? 'border-red!' : ''}`}
+                                                    value={scene.deliverable ?? ''}
+                                                    disabled={result !== undefined}
+                                                    onChange={(event) => point(at, event.target.value)}
+                                                >
+                                                    <option value="">
+                                                        {scene.perhaps.length > 0 ? 'which of these?' : 'whose is it?'}
+                                                    </option>
+                                                    {[
+                                                        ...first,
+                                                        ...found.deliverables.filter(
+                                                            (each) => !scene.perhaps.includes(each.id),
+                                                        ),
+                                                    ].map((each) => (
                                                         <option key={each.id} value={each.id}>
                                                             {each.code}
                                                             {each.owner !== null && `, ${each.owner}`}
                                                         </option>
                                                     ))}
                                                 </select>
-                                                {twice.has(scene.deliverable) && <span className="block text-[12.5px] text-ochre">brought twice; the later one counts</span>}
+                                                {twice.has(scene.deliverable) && (
+                                                    <span className="block text-[12.5px] text-ochre">
+                                                        brought twice; the later one counts
+                                                    </span>
+                                                )}
                                             </td>
                                             <td className="column">
                                                 {scene.settings}
-                                                {scene.unknown > 0 && <span className="block text-[12.5px] text-faint">{scene.unknown} not understood</span>}
+                                                {scene.unknown > 0 && (
+                                                    <span className="block text-[12.5px] text-faint">
+                                                        {scene.unknown} not understood
+                                                    </span>
+                                                )}
                                             </td>
                                             <td className="column">
                                                 {result === undefined ? (
@@ -206,9 +286,16 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                                     </span>
                                                 ) : (
                                                     <span className="grid grid-cols-[18px_1fr] gap-x-1">
-                                                        <span>{mark !== null && <MarkSign mark={mark} label={result.verdict ?? ''} />}</span>
                                                         <span>
-                                                            <Link className="plain-link" href={`/deliverables/${result.id}/scene`}>
+                                                            {mark !== null && (
+                                                                <MarkSign mark={mark} label={result.verdict ?? ''} />
+                                                            )}
+                                                        </span>
+                                                        <span>
+                                                            <Link
+                                                                className="plain-link"
+                                                                href={`/deliverables/${result.id}/scene`}
+                                                            >
                                                                 {result.holdsUp}
                                                             </Link>
                                                             {result.cause !== null && (

@@ -21,7 +21,19 @@ interface Fields {
     [key: string]: string | File | null;
 }
 
-function Line({ id, label, fault, help, children }: { id: string; label: string; fault?: string | undefined; help?: string; children: ReactNode }) {
+function Line({
+    id,
+    label,
+    fault,
+    help,
+    children,
+}: {
+    id: string;
+    label: string;
+    fault?: string | undefined;
+    help?: string;
+    children: ReactNode;
+}) {
     return (
         <div className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4 border-b border-rule py-2">
             <label htmlFor={id}>{label}</label>
@@ -61,7 +73,19 @@ const BEGINNINGS = [
 ] as const;
 
 export default function NewDeliverable({ book, specifications, presets, others, roots, people }: Props) {
-    const form = useForm<Fields>({ code: '', title: '', specification: specifications[0] === undefined ? '' : String(specifications[0].id), newTitle: '', begin: presets[0]?.word ?? '', root: '', below: '', document: null, owner: '', due: '', range: '' });
+    const form = useForm<Fields>({
+        code: '',
+        title: '',
+        specification: specifications[0] === undefined ? '' : String(specifications[0].id),
+        newTitle: '',
+        begin: presets[0]?.word ?? '',
+        root: '',
+        below: '',
+        document: null,
+        owner: '',
+        due: '',
+        range: '',
+    });
     const [way, setWay] = useState<(typeof BEGINNINGS)[number][0]>('preset');
     const [proposed, setProposed] = useState<{ at: Choice; found: Proposed } | null>(null);
     const [trouble, setTrouble] = useState<string | null>(null);
@@ -71,7 +95,18 @@ export default function NewDeliverable({ book, specifications, presets, others, 
         setWay(next);
         setProposed(null);
         setTrouble(null);
-        form.setData((was) => ({ ...was, document: null, begin: next === 'preset' ? (presets[0]?.word ?? '') : next === 'copy' ? (others[0] === undefined ? '' : `copy:${others[0].id}`) : '' }));
+        form.setData((was) => ({
+            ...was,
+            document: null,
+            begin:
+                next === 'preset'
+                    ? (presets[0]?.word ?? '')
+                    : next === 'copy'
+                      ? others[0] === undefined
+                          ? ''
+                          : `copy:${others[0].id}`
+                      : '',
+        }));
     };
     const propose = (at: Choice) => {
         setReading(true);
@@ -90,7 +125,8 @@ export default function NewDeliverable({ book, specifications, presets, others, 
             )
             .finally(() => setReading(false));
     };
-    const set = (key: keyof Fields & string) => (event: { target: { value: string } }) => form.setData(key, event.target.value);
+    const set = (key: keyof Fields & string) => (event: { target: { value: string } }) =>
+        form.setData(key, event.target.value);
     const submit = (event: FormEvent) => {
         event.preventDefault();
         form.post(`/productions/${book.production.id}/deliverables`, { forceFormData: true });
@@ -102,13 +138,24 @@ export default function NewDeliverable({ book, specifications, presets, others, 
             <form onSubmit={submit} className="max-w-[720px] px-6 py-4" noValidate>
                 <h1 className="title pb-2 text-[24px]">A new deliverable</h1>
                 <Line id="code" label="Code" fault={faults.code} help="It stands for {shot} in names and folders.">
-                    <input id="code" className="line-field mono" value={form.data.code} onChange={set('code')} placeholder={`${book.production.code}_050`} />
+                    <input
+                        id="code"
+                        className="line-field mono"
+                        value={form.data.code}
+                        onChange={set('code')}
+                        placeholder={`${book.production.code}_050`}
+                    />
                 </Line>
                 <Line id="title" label="Title" fault={faults.title}>
                     <input id="title" className="line-field" value={form.data.title} onChange={set('title')} />
                 </Line>
                 <Line id="specification" label="Specification" fault={faults.specification}>
-                    <select id="specification" className="line-field" value={form.data.specification} onChange={set('specification')}>
+                    <select
+                        id="specification"
+                        className="line-field"
+                        value={form.data.specification}
+                        onChange={set('specification')}
+                    >
                         {specifications.map((each) => (
                             <option key={each.id} value={each.id}>
                                 {each.title}
@@ -120,15 +167,30 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                 {form.data.specification === '' && (
                     <>
                         <Line id="newTitle" label="Its title" fault={faults.newTitle}>
-                            <input id="newTitle" className="line-field" value={form.data.newTitle} placeholder="as what it begins from" onChange={set('newTitle')} />
+                            <input
+                                id="newTitle"
+                                className="line-field"
+                                value={form.data.newTitle}
+                                placeholder="as what it begins from"
+                                onChange={set('newTitle')}
+                            />
                         </Line>
                         <div className="border-b border-rule py-2">
                             <fieldset className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4">
                                 <legend className="float-left">It begins from</legend>
                                 <div className="flex flex-wrap gap-x-4">
-                                    {BEGINNINGS.filter(([word]) => (word !== 'copy' || others.length > 0) && (word !== 'files' || roots.length > 0)).map(([word, label]) => (
+                                    {BEGINNINGS.filter(
+                                        ([word]) =>
+                                            (word !== 'copy' || others.length > 0) &&
+                                            (word !== 'files' || roots.length > 0),
+                                    ).map(([word, label]) => (
                                         <label key={word} className="flex items-baseline gap-1.5">
-                                            <input type="radio" name="way" checked={way === word} onChange={() => turnTo(word)} />
+                                            <input
+                                                type="radio"
+                                                name="way"
+                                                checked={way === word}
+                                                onChange={() => turnTo(word)}
+                                            />
                                             {label}
                                         </label>
                                     ))}
@@ -142,7 +204,12 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                         </div>
                         {way === 'preset' && (
                             <Line id="begin" label="Preset" help="Everything in it can be changed afterwards.">
-                                <select id="begin" className="line-field" value={form.data.begin} onChange={set('begin')}>
+                                <select
+                                    id="begin"
+                                    className="line-field"
+                                    value={form.data.begin}
+                                    onChange={set('begin')}
+                                >
                                     {groups.map((group) => (
                                         <optgroup key={group} label={group}>
                                             {presets
@@ -158,8 +225,17 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                             </Line>
                         )}
                         {way === 'copy' && (
-                            <Line id="begin" label="Specification" help="It is copied; the two go their own ways from then on.">
-                                <select id="begin" className="line-field" value={form.data.begin} onChange={set('begin')}>
+                            <Line
+                                id="begin"
+                                label="Specification"
+                                help="It is copied; the two go their own ways from then on."
+                            >
+                                <select
+                                    id="begin"
+                                    className="line-field"
+                                    value={form.data.begin}
+                                    onChange={set('begin')}
+                                >
                                     {others.map((other) => (
                                         <option key={other.id} value={`copy:${other.id}`}>
                                             {other.title}
@@ -170,24 +246,52 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                             </Line>
                         )}
                         {way === 'document' && (
-                            <Line id="document" label="Document" fault={faults.document} help="A plain-ledger/specification document, as it is handed out here.">
-                                <input id="document" type="file" accept=".json,application/json" className="file-input file-input-sm" onChange={(event) => form.setData('document', event.target.files?.[0] ?? null)} />
+                            <Line
+                                id="document"
+                                label="Document"
+                                fault={faults.document}
+                                help="A plain-ledger/specification document, as it is handed out here."
+                            >
+                                <input
+                                    id="document"
+                                    type="file"
+                                    accept=".json,application/json"
+                                    className="file-input file-input-sm"
+                                    onChange={(event) => form.setData('document', event.target.files?.[0] ?? null)}
+                                />
                             </Line>
                         )}
                         {way === 'files' && (
                             <div className="-mx-6">
-                                <FolderBrowser browse={`/productions/${book.production.id}/reference`} roots={roots.map((root) => ({ ...root, own: '' }))} start={null} fault={trouble}>
+                                <FolderBrowser
+                                    browse={`/productions/${book.production.id}/reference`}
+                                    roots={roots.map((root) => ({ ...root, own: '' }))}
+                                    start={null}
+                                    fault={trouble}
+                                >
                                     {(at, ready) => (
                                         <>
-                                            <button type="button" className="press" disabled={!ready || reading} onClick={() => propose(at)}>
+                                            <button
+                                                type="button"
+                                                className="press"
+                                                disabled={!ready || reading}
+                                                onClick={() => propose(at)}
+                                            >
                                                 {reading ? 'Reading…' : 'Read these files'}
                                             </button>
-                                            <span className="text-[13px] text-faint">What they all fulfil becomes what is asked. Put the code above first: it is looked for in the names.</span>
+                                            <span className="text-[13px] text-faint">
+                                                What they all fulfil becomes what is asked. Put the code above first: it
+                                                is looked for in the names.
+                                            </span>
                                         </>
                                     )}
                                 </FolderBrowser>
                                 {proposed?.found.parts.map((part) => (
-                                    <section key={part.name} className="px-6 pb-3" aria-label={`What the files fulfil: ${part.name}`}>
+                                    <section
+                                        key={part.name}
+                                        className="px-6 pb-3"
+                                        aria-label={`What the files fulfil: ${part.name}`}
+                                    >
                                         <p className="said">
                                             <Breaking text={part.prose} />
                                         </p>
@@ -197,7 +301,10 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                                             </summary>
                                             <dl>
                                                 {part.lines.map((line) => (
-                                                    <div key={line.label} className="flex justify-between gap-4 border-b border-rule py-0.5">
+                                                    <div
+                                                        key={line.label}
+                                                        className="flex justify-between gap-4 border-b border-rule py-0.5"
+                                                    >
                                                         <dt>{line.label}</dt>
                                                         <dd className="mono text-right">
                                                             <Breaking text={line.value} />
@@ -212,7 +319,12 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                         )}
                     </>
                 )}
-                <Line id="range" label="Frame range" fault={faults.range ?? faults.refused} help="Like 1001-1096. It can be set later.">
+                <Line
+                    id="range"
+                    label="Frame range"
+                    fault={faults.range ?? faults.refused}
+                    help="Like 1001-1096. It can be set later."
+                >
                     <input id="range" className="line-field mono" value={form.data.range} onChange={set('range')} />
                 </Line>
                 <Line id="owner" label="Owner" fault={faults.owner}>
@@ -226,10 +338,22 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                     </select>
                 </Line>
                 <Line id="due" label="Due" fault={faults.due}>
-                    <input id="due" type="datetime-local" className="line-field w-56!" value={form.data.due} onChange={set('due')} />
+                    <input
+                        id="due"
+                        type="datetime-local"
+                        className="line-field w-56!"
+                        value={form.data.due}
+                        onChange={set('due')}
+                    />
                 </Line>
                 <p className="pt-4">
-                    <button className="press strong" disabled={form.processing || (form.data.specification === '' && way === 'files' && form.data.begin !== 'files')}>
+                    <button
+                        className="press strong"
+                        disabled={
+                            form.processing ||
+                            (form.data.specification === '' && way === 'files' && form.data.begin !== 'files')
+                        }
+                    >
                         Add it
                     </button>
                 </p>

@@ -21,7 +21,9 @@ export default function Outbox({ book, messages }: { book: BookData; messages: M
         <Book title={`${book.production.name}, outbox`} book={book}>
             <ProductionFolios book={book} at="/outbox" />
             <div className="px-6 pb-10">
-                <p className="said max-w-[62ch] pt-4">What would be sent to owners. Nothing leaves this machine: take it with you as a file.</p>
+                <p className="said max-w-[62ch] pt-4">
+                    What would be sent to owners. Nothing leaves this machine: take it with you as a file.
+                </p>
                 <p className="flex flex-wrap items-baseline gap-3 pt-2">
                     <button type="button" className="press strong" onClick={() => router.post(base, {})}>
                         Write to everybody whose work does not balance
@@ -55,10 +57,20 @@ export default function Outbox({ book, messages }: { book: BookData; messages: M
                             <li key={message.id} className="border-t border-ink py-3">
                                 <details>
                                     <summary className="cursor-pointer">
-                                        <span className="font-semibold">{message.to}</span> <span className="text-faint">{message.address}</span> · {message.subject} <span className="text-faint">· {message.at}</span>
+                                        <span className="font-semibold">{message.to}</span>{' '}
+                                        <span className="text-faint">{message.address}</span> · {message.subject}{' '}
+                                        <span className="text-faint">· {message.at}</span>
                                     </summary>
-                                    <pre className="mt-2 max-w-[86ch] font-sans whitespace-pre-wrap [overflow-wrap:anywhere]">{message.body}</pre>
-                                    <button type="button" className="plain-link mt-2 text-[13px]" onClick={() => router.delete(`/messages/${message.id}`, { preserveScroll: true })}>
+                                    <pre className="mt-2 max-w-[86ch] font-sans whitespace-pre-wrap [overflow-wrap:anywhere]">
+                                        {message.body}
+                                    </pre>
+                                    <button
+                                        type="button"
+                                        className="plain-link mt-2 text-[13px]"
+                                        onClick={() =>
+                                            router.delete(`/messages/${message.id}`, { preserveScroll: true })
+                                        }
+                                    >
                                         throw it away
                                     </button>
                                 </details>

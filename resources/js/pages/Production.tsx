@@ -14,7 +14,15 @@ interface SpecificationLine {
     deliverables: number;
 }
 
-export default function Production({ book, specifications, presets }: { book: BookData; specifications: SpecificationLine[]; presets: { id: number; title: string }[] }) {
+export default function Production({
+    book,
+    specifications,
+    presets,
+}: {
+    book: BookData;
+    specifications: SpecificationLine[];
+    presets: { id: number; title: string }[];
+}) {
     const balanced = book.index.filter((line) => line.verdict === 'balanced').length;
 
     return (
@@ -27,10 +35,16 @@ export default function Production({ book, specifications, presets }: { book: Bo
                             <>
                                 <p>Nothing is owed here yet.</p>
                                 <p className="mt-3 flex flex-wrap gap-3 font-sans">
-                                    <Link href={`/productions/${book.production.id}/deliverables/new`} className="press strong inline-block">
+                                    <Link
+                                        href={`/productions/${book.production.id}/deliverables/new`}
+                                        className="press strong inline-block"
+                                    >
                                         Add the first deliverable
                                     </Link>
-                                    <Link href={`/productions/${book.production.id}/list`} className="press inline-block">
+                                    <Link
+                                        href={`/productions/${book.production.id}/list`}
+                                        className="press inline-block"
+                                    >
                                         Read a list of them
                                     </Link>
                                 </p>
@@ -50,9 +64,15 @@ export default function Production({ book, specifications, presets }: { book: Bo
                         <thead>
                             <tr>
                                 <th scope="col">deliverable</th>
-                                <th scope="col" className="column">owner</th>
-                                <th scope="col" className="column">due</th>
-                                <th scope="col" className="column">what holds it up</th>
+                                <th scope="col" className="column">
+                                    owner
+                                </th>
+                                <th scope="col" className="column">
+                                    due
+                                </th>
+                                <th scope="col" className="column">
+                                    what holds it up
+                                </th>
                             </tr>
                         </thead>
                         <tbody>
@@ -111,9 +131,20 @@ function DeliverableRow({ line }: { line: IndexLine }) {
         <tr>
             <th scope="row">
                 <span className="grid grid-cols-[20px_1fr]">
-                    <span>{mark === null ? <span className="text-faint" aria-label="not checked">·</span> : <MarkSign mark={mark} label={line.verdict ?? ''} />}</span>
                     <span>
-                        <Link href={`/deliverables/${line.id}/${line.folio}`} className="plain-link mono [overflow-wrap:anywhere]">
+                        {mark === null ? (
+                            <span className="text-faint" aria-label="not checked">
+                                ·
+                            </span>
+                        ) : (
+                            <MarkSign mark={mark} label={line.verdict ?? ''} />
+                        )}
+                    </span>
+                    <span>
+                        <Link
+                            href={`/deliverables/${line.id}/${line.folio}`}
+                            className="plain-link mono [overflow-wrap:anywhere]"
+                        >
                             {line.code}
                         </Link>{' '}
                         <span className="aside">{line.title}</span>
@@ -126,7 +157,8 @@ function DeliverableRow({ line }: { line: IndexLine }) {
                     <span className="text-faint">no date</span>
                 ) : (
                     <>
-                        {line.due.at} <span className={line.due.late ? 'text-red' : 'text-faint'}>{line.due.words}</span>
+                        {line.due.at}{' '}
+                        <span className={line.due.late ? 'text-red' : 'text-faint'}>{line.due.words}</span>
                     </>
                 )}
             </td>
@@ -149,7 +181,10 @@ function Specifications({ lines }: { lines: SpecificationLine[] }) {
                             <Breaking text={line.title} />
                         </Link>
                         <span className="text-faint">
-                            revision {line.revision}; {line.deliverables === 0 ? 'nothing follows it' : `${line.deliverables} ${line.deliverables === 1 ? 'deliverable follows' : 'deliverables follow'} it`}
+                            revision {line.revision};{' '}
+                            {line.deliverables === 0
+                                ? 'nothing follows it'
+                                : `${line.deliverables} ${line.deliverables === 1 ? 'deliverable follows' : 'deliverables follow'} it`}
                         </span>
                     </li>
                 ))}
@@ -160,14 +195,21 @@ function Specifications({ lines }: { lines: SpecificationLine[] }) {
 
 /** What contradicts itself anywhere in the production, looked for when asked. */
 function Proof({ production }: { production: number }) {
-    const [found, setFound] = useState<{ found: { id: number | null; code: string; quarrels: Quarrel[] }[]; read: number } | null>(null);
+    const [found, setFound] = useState<{
+        found: { id: number | null; code: string; quarrels: Quarrel[] }[];
+        read: number;
+    } | null>(null);
     const [busy, setBusy] = useState(false);
     const [fault, setFault] = useState<string | null>(null);
     const look = () => {
         setBusy(true);
         setFault(null);
-        ask<{ found: { id: number | null; code: string; quarrels: Quarrel[] }[]; read: number }>(`/productions/${production}/proof`)
-            .then(setFound, (trouble: unknown) => setFault(trouble instanceof Error ? trouble.message : 'This could not be read.'))
+        ask<{ found: { id: number | null; code: string; quarrels: Quarrel[] }[]; read: number }>(
+            `/productions/${production}/proof`,
+        )
+            .then(setFound, (trouble: unknown) =>
+                setFault(trouble instanceof Error ? trouble.message : 'This could not be read.'),
+            )
             .finally(() => setBusy(false));
     };
 
@@ -178,11 +220,15 @@ function Proof({ production }: { production: number }) {
                 <button type="button" className="press" disabled={busy} onClick={look}>
                     {busy ? 'Reading…' : 'Proofread all that is asked'}
                 </button>
-                <span className="text-faint">requirements that quarrel, and deliverables that would write the same path</span>
+                <span className="text-faint">
+                    requirements that quarrel, and deliverables that would write the same path
+                </span>
             </p>
             <div aria-live="polite">
                 {fault !== null && <p className="text-red">{fault}</p>}
-                {found !== null && found.found.length === 0 && <p className="text-green">All {found.read} agree with themselves and with each other.</p>}
+                {found !== null && found.found.length === 0 && (
+                    <p className="text-green">All {found.read} agree with themselves and with each other.</p>
+                )}
                 {found?.found.map((each) => (
                     <div key={each.code} className="border-b border-rule py-1.5">
                         {each.id === null ? (

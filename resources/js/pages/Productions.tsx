@@ -20,15 +20,23 @@ export default function Productions({ productions }: { productions: Line[] }) {
             <div className="px-6 py-4">
                 <h1 className="title text-[24px]">Productions</h1>
                 {productions.length === 0 ? (
-                    <p className="said mt-3">You belong to no production yet. Whoever runs this ledger can add you to one.</p>
+                    <p className="said mt-3">
+                        You belong to no production yet. Whoever runs this ledger can add you to one.
+                    </p>
                 ) : (
                     <table className="ledger mt-2">
                         <thead>
                             <tr>
                                 <th scope="col">production</th>
-                                <th scope="col" className="column">you are</th>
-                                <th scope="col" className="column">owed</th>
-                                <th scope="col" className="column">stands at</th>
+                                <th scope="col" className="column">
+                                    you are
+                                </th>
+                                <th scope="col" className="column">
+                                    owed
+                                </th>
+                                <th scope="col" className="column">
+                                    stands at
+                                </th>
                             </tr>
                         </thead>
                         <tbody>
@@ -46,9 +54,15 @@ export default function Productions({ productions }: { productions: Line[] }) {
                                     <td className="column mono">{line.deliverables}</td>
                                     <td className="column">
                                         <span className="flex gap-4">
-                                            <span><MarkSign mark="unequal" label="do not balance" /> {line.unbalanced}</span>
-                                            <span><MarkSign mark="unknown" label="open" /> {line.open}</span>
-                                            <span><MarkSign mark="equal" label="balance" /> {line.balanced}</span>
+                                            <span>
+                                                <MarkSign mark="unequal" label="do not balance" /> {line.unbalanced}
+                                            </span>
+                                            <span>
+                                                <MarkSign mark="unknown" label="open" /> {line.open}
+                                            </span>
+                                            <span>
+                                                <MarkSign mark="equal" label="balance" /> {line.balanced}
+                                            </span>
                                         </span>
                                     </td>
                                 </tr>

@@ -31,16 +31,30 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                     className="flex flex-wrap items-end gap-4 pt-4"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        router.patch(`/productions/${book.production.id}/pool`, { machines, hours, was: pool }, { preserveScroll: true, onError: (errors) => setFault(Object.values(errors)[0] ?? null) });
+                        router.patch(
+                            `/productions/${book.production.id}/pool`,
+                            { machines, hours, was: pool },
+                            { preserveScroll: true, onError: (errors) => setFault(Object.values(errors)[0] ?? null) },
+                        );
                     }}
                 >
                     <label>
                         <span className="aside block">Machines</span>
-                        <input className="line-field w-24!" inputMode="numeric" value={machines} onChange={(event) => setMachines(event.target.value)} />
+                        <input
+                            className="line-field w-24!"
+                            inputMode="numeric"
+                            value={machines}
+                            onChange={(event) => setMachines(event.target.value)}
+                        />
                     </label>
                     <label>
                         <span className="aside block">Hours of the day that may be used</span>
-                        <input className="line-field w-48!" value={hours} placeholder="all day, or 19:00-07:00" onChange={(event) => setHours(event.target.value)} />
+                        <input
+                            className="line-field w-48!"
+                            value={hours}
+                            placeholder="all day, or 19:00-07:00"
+                            onChange={(event) => setHours(event.target.value)}
+                        />
                     </label>
                     <button type="submit" className="press" disabled={same}>
                         Keep these
@@ -53,11 +67,16 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                     </p>
                 )}
                 {shown.jobs.length === 0 ? (
-                    <p className="said max-w-[62ch] pt-4">Nothing can be planned yet: no deliverable has frames left to render and a time for one of them. Type the time of a frame on a deliverable’s page “Render”, or bring its log there.</p>
+                    <p className="said max-w-[62ch] pt-4">
+                        Nothing can be planned yet: no deliverable has frames left to render and a time for one of them.
+                        Type the time of a frame on a deliverable’s page “Render”, or bring its log there.
+                    </p>
                 ) : (
                     <div aria-live="polite">
                         <p className="said pt-3">
-                            {shown.ready === null ? 'Not all of it can be rendered in these hours.' : `${shown.frames} frames on ${shown.machines} ${shown.machines === 1 ? 'machine' : 'machines'}, begun now: ready ${shown.ready}.`}{' '}
+                            {shown.ready === null
+                                ? 'Not all of it can be rendered in these hours.'
+                                : `${shown.frames} frames on ${shown.machines} ${shown.machines === 1 ? 'machine' : 'machines'}, begun now: ready ${shown.ready}.`}{' '}
                             {shown.needed === null
                                 ? shown.jobs.some((job) => job.word === 'late')
                                     ? 'No count of machines would make it.'
@@ -69,7 +88,9 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                 )}
                 {untimed.length > 0 && (
                     <section className="pt-5" aria-label="Without a time">
-                        <h2 className="title border-b border-edge pb-1 text-[18px]">Due, and no time of a frame is known</h2>
+                        <h2 className="title border-b border-edge pb-1 text-[18px]">
+                            Due, and no time of a frame is known
+                        </h2>
                         <ul>
                             {untimed.map((each) => (
                                 <li key={each.id} className="border-b border-rule py-1">

@@ -8,7 +8,14 @@ import type { Book as BookData } from '../types/book';
 interface Props {
     book: BookData;
     specification: { id: number; title: string };
-    revisions: { number: number; at: string; by: string | null; checks: number; deliverables: number; fixed: boolean }[];
+    revisions: {
+        number: number;
+        at: string;
+        by: string | null;
+        checks: number;
+        deliverables: number;
+        fixed: boolean;
+    }[];
     from: number | null;
     to: number | null;
     differs: { part: string; id: string; label: string; from: string | null; to: string | null }[];
@@ -18,15 +25,39 @@ interface Props {
 }
 
 /** A specification's revisions, two of them beside each other, and what was checked by which. */
-export default function Revisions({ book, specification, revisions, from, to, differs, parts, users, outOfDate }: Props) {
+export default function Revisions({
+    book,
+    specification,
+    revisions,
+    from,
+    to,
+    differs,
+    parts,
+    users,
+    outOfDate,
+}: Props) {
     const [title, setTitle] = useState(specification.title);
     const [preset, setPreset] = useState(specification.title);
     const [fault, setFault] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
-    const compare = (next: { from: number | null; to: number | null }) => router.get(`/specifications/${specification.id}`, { from: next.from ?? '', to: next.to ?? '' }, { preserveScroll: true, preserveState: true });
+    const compare = (next: { from: number | null; to: number | null }) =>
+        router.get(
+            `/specifications/${specification.id}`,
+            { from: next.from ?? '', to: next.to ?? '' },
+            { preserveScroll: true, preserveState: true },
+        );
     const rename = () => {
         if (title.trim() !== specification.title) {
-            router.patch(`/specifications/${specification.id}`, { title: title.trim() }, { preserveScroll: true, preserveState: true, onError: (errors) => setFault(errors.title ?? null), onSuccess: () => setFault(null) });
+            router.patch(
+                `/specifications/${specification.id}`,
+                { title: title.trim() },
+                {
+                    preserveScroll: true,
+                    preserveState: true,
+                    onError: (errors) => setFault(errors.title ?? null),
+                    onSuccess: () => setFault(null),
+                },
+            );
         }
     };
 
@@ -61,29 +92,41 @@ export default function Revisions({ book, specification, revisions, from, to, di
                         'Nothing follows it yet.'
                     ) : (
                         <>
-                            {users.length === 1 ? 'One deliverable follows it: ' : `${users.length} deliverables follow it: `}
+                            {users.length === 1
+                                ? 'One deliverable follows it: '
+                                : `${users.length} deliverables follow it: `}
                             {users.slice(0, 40).map((user, at) => (
                                 <span key={user.id}>
                                     {at > 0 && ', '}
-                                    <Link href={`/deliverables/${user.id}/specification`} className="plain-link mono text-[14px]">
+                                    <Link
+                                        href={`/deliverables/${user.id}/specification`}
+                                        className="plain-link mono text-[14px]"
+                                    >
                                         {user.code}
                                     </Link>
-                                    {user.overrides > 0 && <span className="aside text-[14px]"> ({user.overrides} of its own)</span>}
+                                    {user.overrides > 0 && (
+                                        <span className="aside text-[14px]"> ({user.overrides} of its own)</span>
+                                    )}
                                 </span>
                             ))}
                             {users.length > 40 && ` and ${users.length - 40} more`}.
                         </>
                     )}{' '}
-                    It has {parts.length === 1 ? 'one part' : `${parts.length} parts`}: {parts.map((part) => part.name).join(', ')}.
+                    It has {parts.length === 1 ? 'one part' : `${parts.length} parts`}:{' '}
+                    {parts.map((part) => part.name).join(', ')}.
                 </p>
                 {outOfDate.length > 0 && (
                     <div className="mb-3 border border-edge px-3 py-2">
                         <p>
-                            {outOfDate.length === 1 ? 'One check is' : `${outOfDate.length} checks are`} of what was asked before:{' '}
+                            {outOfDate.length === 1 ? 'One check is' : `${outOfDate.length} checks are`} of what was
+                            asked before:{' '}
                             {outOfDate.slice(0, 20).map((each, at) => (
                                 <span key={each.id}>
                                     {at > 0 && ', '}
-                                    <Link href={`/deliverables/${each.deliverableId}/frames`} className="plain-link mono">
+                                    <Link
+                                        href={`/deliverables/${each.deliverableId}/frames`}
+                                        className="plain-link mono"
+                                    >
                                         {each.deliverable}
                                     </Link>{' '}
                                     <span className="text-faint">revision {each.revision}</span>
@@ -92,7 +135,22 @@ export default function Revisions({ book, specification, revisions, from, to, di
                             {outOfDate.length > 20 && ` and ${outOfDate.length - 20} more`}
                         </p>
                         <p className="pt-1.5">
-                            <button type="button" className="press strong" disabled={busy} onClick={() => router.post(`/specifications/${specification.id}/recheck`, {}, { preserveScroll: true, onStart: () => setBusy(true), onFinish: () => setBusy(false) })}>
+                            <button
+                                type="button"
+                                className="press strong"
+                                disabled={busy}
+                                onClick={() =>
+                                    router.post(
+                                        `/specifications/${specification.id}/recheck`,
+                                        {},
+                                        {
+                                            preserveScroll: true,
+                                            onStart: () => setBusy(true),
+                                            onFinish: () => setBusy(false),
+                                        },
+                                    )
+                                }
+                            >
                                 {busy ? 'Checking…' : 'Check them again by what is asked now'}
                             </button>
                         </p>
@@ -108,9 +166,15 @@ export default function Revisions({ book, specification, revisions, from, to, di
                     <thead>
                         <tr>
                             <th scope="col">revision</th>
-                            <th scope="col" className="column">begun</th>
-                            <th scope="col" className="column">by</th>
-                            <th scope="col" className="column">checks by it</th>
+                            <th scope="col" className="column">
+                                begun
+                            </th>
+                            <th scope="col" className="column">
+                                by
+                            </th>
+                            <th scope="col" className="column">
+                                checks by it
+                            </th>
                         </tr>
                     </thead>
                     <tbody>
@@ -118,10 +182,20 @@ export default function Revisions({ book, specification, revisions, from, to, di
                             <tr key={revision.number}>
                                 <th scope="row">{revision.number}</th>
                                 <td className="column">{revision.at}</td>
-                                <td className="column">{revision.by ?? <span className="text-faint">set up with the production</span>}</td>
                                 <td className="column">
-                                    {revision.checks === 0 ? <span className="text-faint">none</span> : `${revision.checks} of ${revision.deliverables} ${revision.deliverables === 1 ? 'deliverable' : 'deliverables'}`}
-                                    {at === 0 && !revision.fixed && <span className="text-faint">; still open: a change goes into it until a check uses it</span>}
+                                    {revision.by ?? <span className="text-faint">set up with the production</span>}
+                                </td>
+                                <td className="column">
+                                    {revision.checks === 0 ? (
+                                        <span className="text-faint">none</span>
+                                    ) : (
+                                        `${revision.checks} of ${revision.deliverables} ${revision.deliverables === 1 ? 'deliverable' : 'deliverables'}`
+                                    )}
+                                    {at === 0 && !revision.fixed && (
+                                        <span className="text-faint">
+                                            ; still open: a change goes into it until a check uses it
+                                        </span>
+                                    )}
                                 </td>
                             </tr>
                         ))}
@@ -131,13 +205,23 @@ export default function Revisions({ book, specification, revisions, from, to, di
                     <section className="pt-6" aria-label="Two revisions compared">
                         <h2 className="title flex flex-wrap items-baseline gap-2 border-b border-edge pb-1 text-[18px]">
                             From revision
-                            <select aria-label="From revision" className="line-field w-auto! font-sans text-[14px]" value={from ?? ''} onChange={(event) => compare({ from: Number(event.target.value), to })}>
+                            <select
+                                aria-label="From revision"
+                                className="line-field w-auto! font-sans text-[14px]"
+                                value={from ?? ''}
+                                onChange={(event) => compare({ from: Number(event.target.value), to })}
+                            >
                                 {revisions.map((each) => (
                                     <option key={each.number}>{each.number}</option>
                                 ))}
                             </select>
                             to
-                            <select aria-label="To revision" className="line-field w-auto! font-sans text-[14px]" value={to ?? ''} onChange={(event) => compare({ from, to: Number(event.target.value) })}>
+                            <select
+                                aria-label="To revision"
+                                className="line-field w-auto! font-sans text-[14px]"
+                                value={to ?? ''}
+                                onChange={(event) => compare({ from, to: Number(event.target.value) })}
+                            >
                                 {revisions.map((each) => (
                                     <option key={each.number}>{each.number}</option>
                                 ))}
@@ -155,8 +239,12 @@ export default function Revisions({ book, specification, revisions, from, to, di
                                 <thead>
                                     <tr>
                                         <th scope="col">requirement</th>
-                                        <th scope="col" className="column">revision {from}</th>
-                                        <th scope="col" className="column">revision {to}</th>
+                                        <th scope="col" className="column">
+                                            revision {from}
+                                        </th>
+                                        <th scope="col" className="column">
+                                            revision {to}
+                                        </th>
                                     </tr>
                                 </thead>
                                 <tbody>
@@ -164,10 +252,24 @@ export default function Revisions({ book, specification, revisions, from, to, di
                                         <tr key={`${line.part} ${line.id} ${line.label}`}>
                                             <th scope="row">
                                                 {line.label}
-                                                {parts.length > 1 && line.part !== '' && <span className="aside"> of {line.part}</span>}
+                                                {parts.length > 1 && line.part !== '' && (
+                                                    <span className="aside"> of {line.part}</span>
+                                                )}
                                             </th>
-                                            <td className="column mono">{line.from === null ? <span className="font-sans text-faint">not asked</span> : <Breaking text={line.from} />}</td>
-                                            <td className="column mono">{line.to === null ? <span className="font-sans text-faint">not asked</span> : <Breaking text={line.to} />}</td>
+                                            <td className="column mono">
+                                                {line.from === null ? (
+                                                    <span className="font-sans text-faint">not asked</span>
+                                                ) : (
+                                                    <Breaking text={line.from} />
+                                                )}
+                                            </td>
+                                            <td className="column mono">
+                                                {line.to === null ? (
+                                                    <span className="font-sans text-faint">not asked</span>
+                                                ) : (
+                                                    <Breaking text={line.to} />
+                                                )}
+                                            </td>
                                         </tr>
                                     ))}
                                 </tbody>
@@ -179,12 +281,20 @@ export default function Revisions({ book, specification, revisions, from, to, di
                     className="flex flex-wrap items-end gap-3 pt-8"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        router.post(`/productions/${book.production.id}/presets`, { title: preset, specification: specification.id }, { preserveScroll: true, onError: (errors) => setFault(errors.title ?? null) });
+                        router.post(
+                            `/productions/${book.production.id}/presets`,
+                            { title: preset, specification: specification.id },
+                            { preserveScroll: true, onError: (errors) => setFault(errors.title ?? null) },
+                        );
                     }}
                 >
                     <label className="text-[13px]">
                         Keep it as a preset of this production, called
-                        <input className="line-field block w-96!" value={preset} onChange={(event) => setPreset(event.target.value)} />
+                        <input
+                            className="line-field block w-96!"
+                            value={preset}
+                            onChange={(event) => setPreset(event.target.value)}
+                        />
                     </label>
                     <button className="press">Keep as a preset</button>
                 </form>

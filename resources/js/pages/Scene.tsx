@@ -9,19 +9,41 @@ import { PastChecks } from '../parts/PastChecks';
 import { PointAt, type Field, type Unknown } from '../parts/PointAt';
 import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
 
-function NotUnderstood({ deliverable, ledger, unknown, fields, decides }: { deliverable: number; ledger: Ledger; unknown: Unknown[]; fields: Field[]; decides: boolean }) {
-    const pointed = (line: string) => unknown.some((each) => each.name === line || (line.endsWith('…') && each.name.startsWith(line.slice(0, -1))));
-    const rest = ledger.document.not_understood.filter((line) => !pointed(line) && !unknown.some((each) => each.field !== null && line.startsWith(`${each.field}: `)));
+function NotUnderstood({
+    deliverable,
+    ledger,
+    unknown,
+    fields,
+    decides,
+}: {
+    deliverable: number;
+    ledger: Ledger;
+    unknown: Unknown[];
+    fields: Field[];
+    decides: boolean;
+}) {
+    const pointed = (line: string) =>
+        unknown.some((each) => each.name === line || (line.endsWith('…') && each.name.startsWith(line.slice(0, -1))));
+    const rest = ledger.document.not_understood.filter(
+        (line) => !pointed(line) && !unknown.some((each) => each.field !== null && line.startsWith(`${each.field}: `)),
+    );
 
     return (
         <details className="mt-2" open>
             <summary className="cursor-pointer">
-                Not understood: {ledger.document.not_understood_count} {ledger.document.not_understood_count === 1 ? 'setting' : 'settings'}, kept and not compared
+                Not understood: {ledger.document.not_understood_count}{' '}
+                {ledger.document.not_understood_count === 1 ? 'setting' : 'settings'}, kept and not compared
             </summary>
             {unknown.length > 0 && (
                 <ul className="mt-1 border-y border-rule">
                     {unknown.slice(0, 40).map((each) => (
-                        <PointAt key={`${each.name}=${each.value}`} deliverable={deliverable} unknown={each} fields={fields} decides={decides} />
+                        <PointAt
+                            key={`${each.name}=${each.value}`}
+                            deliverable={deliverable}
+                            unknown={each}
+                            fields={fields}
+                            decides={decides}
+                        />
                     ))}
                 </ul>
             )}
@@ -37,7 +59,23 @@ function NotUnderstood({ deliverable, ledger, unknown, fields, decides }: { deli
 }
 
 /** The scene before it is rendered: its settings beside what is asked. */
-export default function Scene({ book, deliverable, ledger, past, unknown, fields, broken }: { book: Book; deliverable: Deliverable; ledger: Ledger | null; past: PastCheck[]; unknown: Unknown[]; fields: Field[]; broken: Broken | null }) {
+export default function Scene({
+    book,
+    deliverable,
+    ledger,
+    past,
+    unknown,
+    fields,
+    broken,
+}: {
+    book: Book;
+    deliverable: Deliverable;
+    ledger: Ledger | null;
+    past: PastCheck[];
+    unknown: Unknown[];
+    fields: Field[];
+    broken: Broken | null;
+}) {
     const withScene = ledger !== null && ledger.scene !== null;
 
     return (
@@ -64,9 +102,14 @@ export default function Scene({ book, deliverable, ledger, past, unknown, fields
                             </span>
                             , {ledger.scene?.at}.
                         </p>
-                        {ledger.parts.length > 1 && <PartMade key={ledger.id} deliverable={deliverable.id} ledger={ledger} />}
+                        {ledger.parts.length > 1 && (
+                            <PartMade key={ledger.id} deliverable={deliverable.id} ledger={ledger} />
+                        )}
                         {(ledger.document.scene?.comes_to.length ?? 0) > 0 && (
-                            <dl className="mt-2 grid grid-cols-[150px_1fr] gap-x-3 border-y border-rule py-1.5" aria-label="What the settings come to">
+                            <dl
+                                className="mt-2 grid grid-cols-[150px_1fr] gap-x-3 border-y border-rule py-1.5"
+                                aria-label="What the settings come to"
+                            >
                                 {ledger.document.scene?.comes_to.map((line) => (
                                     <div key={`${line.part ?? ''}/${line.id}`} className="contents">
                                         <dt className="aside">
@@ -80,13 +123,27 @@ export default function Scene({ book, deliverable, ledger, past, unknown, fields
                                 ))}
                             </dl>
                         )}
-                        {ledger.document.not_understood_count > 0 && <NotUnderstood deliverable={deliverable.id} ledger={ledger} unknown={unknown} fields={fields} decides={book.decides} />}
+                        {ledger.document.not_understood_count > 0 && (
+                            <NotUnderstood
+                                deliverable={deliverable.id}
+                                ledger={ledger}
+                                unknown={unknown}
+                                fields={fields}
+                                decides={book.decides}
+                            />
+                        )}
                     </div>
                 ) : (
                     <div className="said max-w-[62ch] px-6 pt-5">
-                        <p>No settings are known of this scene yet. They are compared with what is asked before anything is rendered: the size and its scale, the range, the rate, the camera, the format, the output name.</p>
+                        <p>
+                            No settings are known of this scene yet. They are compared with what is asked before
+                            anything is rendered: the size and its scale, the range, the rate, the camera, the format,
+                            the output name.
+                        </p>
                         <p className="mt-2 text-[15px] text-faint">
-                            Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its render settings as USD text, a line for each setting, or a sheet. For an exporter, or to fill in by hand:{' '}
+                            Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its
+                            render settings as USD text, a line for each setting, or a sheet. For an exporter, or to
+                            fill in by hand:{' '}
                             <a className="plain-link" href={`/deliverables/${deliverable.id}/settings.json`} download>
                                 what is asked as JSON
                             </a>{' '}

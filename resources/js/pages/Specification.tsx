@@ -19,10 +19,33 @@ import { MarginSum } from '../parts/calculator/MarginSum';
 import type { Calculation } from '../parts/calculator/Sum';
 import { Folios } from '../parts/Folios';
 import { Tie } from '../parts/Tie';
-import type { Asked, AskedPart, Book as BookData, Deliverable, DroppedLine, Implied, Layer, Offer, Offered, Quarrel } from '../types/book';
+import type {
+    Asked,
+    AskedPart,
+    Book as BookData,
+    Deliverable,
+    DroppedLine,
+    Implied,
+    Layer,
+    Offer,
+    Offered,
+    Quarrel,
+} from '../types/book';
 
 /** What is asked, as sentences beside values, edited in place; what follows from it stands in the margin as it is typed. */
-export default function Specification({ book, deliverable, asked, may, sums }: { book: BookData; deliverable: Deliverable; asked: Asked; may: { specify: boolean }; sums: Calculation[] }) {
+export default function Specification({
+    book,
+    deliverable,
+    asked,
+    may,
+    sums,
+}: {
+    book: BookData;
+    deliverable: Deliverable;
+    asked: Asked;
+    may: { specify: boolean };
+    sums: Calculation[];
+}) {
     const { person } = usePage<{ person: { name: string } | null; [key: string]: unknown }>().props;
     const [scope, setScope] = useState<Layer>('deliverable');
     const [typed, setTyped] = useState<Implied[] | null>(null);
@@ -31,14 +54,44 @@ export default function Specification({ book, deliverable, asked, may, sums }: {
     const presence = usePresence(deliverable.id, asked.state, person?.name);
     const shown: Implied[] = typed ?? asked.parts;
     const several = asked.parts.length > 1;
-    const labels = useMemo(() => Object.fromEntries(asked.offered.map((each) => [each.id, each.label])), [asked.offered]);
+    const labels = useMemo(
+        () => Object.fromEntries(asked.offered.map((each) => [each.id, each.label])),
+        [asked.offered],
+    );
     const quarrels = shown.flatMap((part) => part.quarrels).map((quarrel, at) => ({ quarrel, number: at + 1 }));
-    const place = (part: string): Place => ({ understand: `/deliverables/${deliverable.id}/understand`, keep: `/deliverables/${deliverable.id}/requirements`, part: several ? part : null, scope });
+    const place = (part: string): Place => ({
+        understand: `/deliverables/${deliverable.id}/understand`,
+        keep: `/deliverables/${deliverable.id}/requirements`,
+        part: several ? part : null,
+        scope,
+    });
     const take = (quarrel: Quarrel, offer: Offer) => {
-        const line = asked.parts.find((part) => part.name === quarrel.part)?.lines.find((each) => each.id === offer.requirement);
-        turning.send('patch', `/deliverables/${deliverable.id}/requirements`, { id: offer.requirement, part: several ? quarrel.part : null, value: offer.value, level: line?.level ?? 'must', why: line?.why ?? null, scope, drop: offer.value === null, seen: line?.tokens[scope] ?? null });
+        const line = asked.parts
+            .find((part) => part.name === quarrel.part)
+            ?.lines.find((each) => each.id === offer.requirement);
+        turning.send('patch', `/deliverables/${deliverable.id}/requirements`, {
+            id: offer.requirement,
+            part: several ? quarrel.part : null,
+            value: offer.value,
+            level: line?.level ?? 'must',
+            why: line?.why ?? null,
+            scope,
+            drop: offer.value === null,
+            seen: line?.tokens[scope] ?? null,
+        });
     };
-    const needed = shown.flatMap((part) => asked.parts.find((each) => each.name === part.name)?.lines.filter((line) => line.id === 'naming.pattern' || line.id === 'naming.folder') ?? []).flatMap((line) => blocks(line.value).flatMap((block) => (block.kind === 'piece' && !MADE.includes(block.name) ? [block.name] : [])));
+    const needed = shown
+        .flatMap(
+            (part) =>
+                asked.parts
+                    .find((each) => each.name === part.name)
+                    ?.lines.filter((line) => line.id === 'naming.pattern' || line.id === 'naming.folder') ?? [],
+        )
+        .flatMap((line) =>
+            blocks(line.value).flatMap((block) =>
+                block.kind === 'piece' && !MADE.includes(block.name) ? [block.name] : [],
+            ),
+        );
 
     return (
         <Book
@@ -47,11 +100,23 @@ export default function Specification({ book, deliverable, asked, may, sums }: {
             deliverable={deliverable}
             margin={
                 <>
-                    <QuarrelNotes quarrels={quarrels} labels={labels} onTouch={setNote} onTake={may.specify && typed === null ? take : null} />
+                    <QuarrelNotes
+                        quarrels={quarrels}
+                        labels={labels}
+                        onTouch={setNote}
+                        onTake={may.specify && typed === null ? take : null}
+                    />
                     {shown.map((part) => (
                         <Implications key={part.name} part={part} several={several} typed={typed !== null} />
                     ))}
-                    <PieceValues values={asked.values} own={Array.isArray(asked.own) ? {} : asked.own} needed={needed} keep={`/deliverables/${deliverable.id}/values`} turning={turning} editable={may.specify} />
+                    <PieceValues
+                        values={asked.values}
+                        own={Array.isArray(asked.own) ? {} : asked.own}
+                        needed={needed}
+                        keep={`/deliverables/${deliverable.id}/values`}
+                        turning={turning}
+                        editable={may.specify}
+                    />
                     <WhoSetWhat parts={asked.parts} />
                     <MarginSum sums={sums} parts={asked.parts} />
                 </>
@@ -82,12 +147,20 @@ export default function Specification({ book, deliverable, asked, may, sums }: {
                         {(
                             [
                                 ['deliverable', `${deliverable.code} only`],
-                                ['specification', asked.usedBy > 1 ? `all ${asked.usedBy} that share it` : 'its specification'],
+                                [
+                                    'specification',
+                                    asked.usedBy > 1 ? `all ${asked.usedBy} that share it` : 'its specification',
+                                ],
                                 ['house', 'the whole house'],
                             ] as const
                         ).map(([value, label]) => (
                             <label key={value} className="flex items-baseline gap-1.5">
-                                <input type="radio" name="scope" checked={scope === value} onChange={() => setScope(value)} />
+                                <input
+                                    type="radio"
+                                    name="scope"
+                                    checked={scope === value}
+                                    onChange={() => setScope(value)}
+                                />
                                 {label}
                             </label>
                         ))}
@@ -97,17 +170,33 @@ export default function Specification({ book, deliverable, asked, may, sums }: {
                 )}
                 {(presence.others.length > 0 || presence.changed !== null) && may.specify && (
                     <p role="status" className="mt-1 text-[13px] text-ochre">
-                        {presence.changed} {presence.others.length > 0 && `${presence.others.join(' and ')} ${presence.others.length === 1 ? 'has' : 'have'} this open as well.`}
+                        {presence.changed}{' '}
+                        {presence.others.length > 0 &&
+                            `${presence.others.join(' and ')} ${presence.others.length === 1 ? 'has' : 'have'} this open as well.`}
                     </p>
                 )}
                 {asked.notUnderstood.length > 0 && (
                     <p className="mt-1 text-ochre">
-                        Not understood, kept and not compared: <span className="mono">{asked.notUnderstood.join(', ')}</span>
+                        Not understood, kept and not compared:{' '}
+                        <span className="mono">{asked.notUnderstood.join(', ')}</span>
                     </p>
                 )}
             </div>
             {asked.parts.map((part) => (
-                <PartSheet key={part.name} part={part} prose={shown.find((each) => each.name === part.name)?.prose ?? part.prose} several={several} offered={asked.offered} place={place(part.name)} layer={scope} editable={may.specify} quarrels={quarrels} note={note} turning={turning} onImply={setTyped} />
+                <PartSheet
+                    key={part.name}
+                    part={part}
+                    prose={shown.find((each) => each.name === part.name)?.prose ?? part.prose}
+                    several={several}
+                    offered={asked.offered}
+                    place={place(part.name)}
+                    layer={scope}
+                    editable={may.specify}
+                    quarrels={quarrels}
+                    note={note}
+                    turning={turning}
+                    onImply={setTyped}
+                />
             ))}
             {may.specify && <Parts parts={asked.parts} specification={asked.specification} usedBy={asked.usedBy} />}
             <Tie note={note} />
@@ -132,13 +221,28 @@ interface PartProps {
     onImply: (parts: Implied[] | null) => void;
 }
 
-function PartSheet({ part, prose, several, offered, place, layer, editable, quarrels, note, turning, onImply }: PartProps) {
+function PartSheet({
+    part,
+    prose,
+    several,
+    offered,
+    place,
+    layer,
+    editable,
+    quarrels,
+    note,
+    turning,
+    onImply,
+}: PartProps) {
     const [more, setMore] = useState<Offered | null>(null);
     const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
     const finder = useRef<HTMLInputElement>(null);
     useFocusBack(more !== null, finder);
     const groups = [...new Set(part.lines.map((line) => line.group))];
-    const notesOf = (id: string) => quarrels.filter(({ quarrel }) => quarrel.part === part.name && quarrel.requirements.some((each) => each === id)).map(({ number }) => number);
+    const notesOf = (id: string) =>
+        quarrels
+            .filter(({ quarrel }) => quarrel.part === part.name && quarrel.requirements.some((each) => each === id))
+            .map(({ number }) => number);
     const asked = Object.fromEntries(part.lines.map((line) => [line.id, line.value]));
     const edit = (id: string, editing: boolean) =>
         setOpen((was) => {
@@ -151,12 +255,29 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
 
             return next;
         });
-    const askAgain = (line: DroppedLine) => turning.send('patch', place.keep, { id: line.id, part: place.part, level: 'must', scope: line.by, drop: true, seen: line.tokens[line.by] ?? null });
+    const askAgain = (line: DroppedLine) =>
+        turning.send('patch', place.keep, {
+            id: line.id,
+            part: place.part,
+            level: 'must',
+            scope: line.by,
+            drop: true,
+            seen: line.tokens[line.by] ?? null,
+        });
 
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
-            const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
-            if (event.key === 'a' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey && localStorage.getItem('shortcuts') !== 'off') {
+            const typing =
+                event.target instanceof HTMLElement &&
+                event.target.matches('input, textarea, select, [contenteditable]');
+            if (
+                event.key === 'a' &&
+                !typing &&
+                !event.ctrlKey &&
+                !event.metaKey &&
+                !event.altKey &&
+                localStorage.getItem('shortcuts') !== 'off'
+            ) {
                 event.preventDefault();
                 finder.current?.focus();
             }
@@ -230,8 +351,12 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                     <thead>
                         <tr>
                             <th scope="col">requirement</th>
-                            <th scope="col" className="column">required</th>
-                            <th scope="col" className="column">in words, and who set it</th>
+                            <th scope="col" className="column">
+                                required
+                            </th>
+                            <th scope="col" className="column">
+                                in words, and who set it
+                            </th>
                         </tr>
                     </thead>
                     {groups.map((group) => (
@@ -246,7 +371,21 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                                 .map((line) => {
                                     const notes = notesOf(line.id);
 
-                                    return <AskedRow key={line.id} line={line} place={place} layer={layer} editable={editable} notes={notes} touched={note !== null && notes.includes(note)} editing={open.has(line.id)} onEdit={(editing) => edit(line.id, editing)} turning={turning} onImply={onImply} />;
+                                    return (
+                                        <AskedRow
+                                            key={line.id}
+                                            line={line}
+                                            place={place}
+                                            layer={layer}
+                                            editable={editable}
+                                            notes={notes}
+                                            touched={note !== null && notes.includes(note)}
+                                            editing={open.has(line.id)}
+                                            onEdit={(editing) => edit(line.id, editing)}
+                                            turning={turning}
+                                            onImply={onImply}
+                                        />
+                                    );
                                 })}
                         </tbody>
                     ))}
@@ -258,7 +397,8 @@ function PartSheet({ part, prose, several, offered, place, layer, editable, quar
                     {part.dropped.map((line, at) => (
                         <span key={line.id}>
                             {at > 0 && '; '}
-                            {line.label.toLowerCase()} <span className="mono">{line.value}</span> of {line.from === 'house' ? 'the house' : 'its specification'}
+                            {line.label.toLowerCase()} <span className="mono">{line.value}</span> of{' '}
+                            {line.from === 'house' ? 'the house' : 'its specification'}
                             {editable && (
                                 <>
                                     {' '}

@@ -25,7 +25,11 @@ export default function Together({ book, offered }: { book: BookData; offered: O
     const [plan, setPlan] = useState<Planned[] | null>(null);
     const [fault, setFault] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
-    const listed = [...book.index].sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true })).filter((each) => `${each.code} ${each.title} ${each.owner ?? ''}`.toLowerCase().includes(wanted.trim().toLowerCase()));
+    const listed = [...book.index]
+        .sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true }))
+        .filter((each) =>
+            `${each.code} ${each.title} ${each.owner ?? ''}`.toLowerCase().includes(wanted.trim().toLowerCase()),
+        );
     const given = { deliverables: [...chosen], id: line?.id ?? '', value, level: 'must', drop };
     const change = (next: () => void) => {
         setPlan(null);
@@ -47,7 +51,8 @@ export default function Together({ book, offered }: { book: BookData; offered: O
         tell<{ lines: Planned[] }>(`/productions/${book.production.id}/together/read`, given)
             .then(
                 (answer) => setPlan(answer.lines),
-                (trouble: unknown) => setFault(trouble instanceof Error ? trouble.message : 'This could not be looked at.'),
+                (trouble: unknown) =>
+                    setFault(trouble instanceof Error ? trouble.message : 'This could not be looked at.'),
             )
             .finally(() => setBusy(false));
     };
@@ -67,24 +72,49 @@ export default function Together({ book, offered }: { book: BookData; offered: O
         <Book title={`${book.production.name}, many together`} book={book}>
             <ProductionFolios book={book} at="/together" />
             <div className="px-6 pt-3 pb-10">
-                <p className="said pb-3">One value of many deliverables, changed together. What would become of each is shown before anything is written.</p>
+                <p className="said pb-3">
+                    One value of many deliverables, changed together. What would become of each is shown before anything
+                    is written.
+                </p>
                 <div className="grid grid-cols-[minmax(0,320px)_minmax(0,1fr)] gap-x-8">
                     <section aria-label="Which deliverables">
                         <h2 className="title border-b border-edge pb-1 text-[16px]">Which</h2>
-                        <input type="search" aria-label="Find among them" className="line-field my-2" placeholder="Find among them" value={wanted} onChange={(event) => setWanted(event.target.value)} />
+                        <input
+                            type="search"
+                            aria-label="Find among them"
+                            className="line-field my-2"
+                            placeholder="Find among them"
+                            value={wanted}
+                            onChange={(event) => setWanted(event.target.value)}
+                        />
                         {listed.length === 0 ? (
-                            <p className="text-faint">{book.index.length === 0 ? 'Nothing is owed here yet.' : `Nothing fits “${wanted}”.`}</p>
+                            <p className="text-faint">
+                                {book.index.length === 0 ? 'Nothing is owed here yet.' : `Nothing fits “${wanted}”.`}
+                            </p>
                         ) : (
                             <>
                                 <label className="flex items-baseline gap-2 border-b border-rule py-1 font-semibold">
-                                    <input type="checkbox" checked={listed.every((each) => chosen.has(each.id))} onChange={(event) => toggle(listed.map((each) => each.id), event.target.checked)} />
+                                    <input
+                                        type="checkbox"
+                                        checked={listed.every((each) => chosen.has(each.id))}
+                                        onChange={(event) =>
+                                            toggle(
+                                                listed.map((each) => each.id),
+                                                event.target.checked,
+                                            )
+                                        }
+                                    />
                                     {wanted.trim() === '' ? `all ${listed.length}` : `all ${listed.length} that fit`}
                                 </label>
                                 <ul className="scroll max-h-[420px]" aria-label="Deliverables">
                                     {listed.map((each) => (
                                         <li key={each.id} className="border-b border-rule">
                                             <label className="flex items-baseline gap-2 py-1">
-                                                <input type="checkbox" checked={chosen.has(each.id)} onChange={(event) => toggle([each.id], event.target.checked)} />
+                                                <input
+                                                    type="checkbox"
+                                                    checked={chosen.has(each.id)}
+                                                    onChange={(event) => toggle([each.id], event.target.checked)}
+                                                />
                                                 <span className="mono [overflow-wrap:anywhere]">{each.code}</span>
                                                 <span className="aside truncate">{each.title}</span>
                                             </label>
@@ -97,7 +127,11 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                     <section aria-label="What">
                         <h2 className="title border-b border-edge pb-1 text-[16px]">What</h2>
                         <div className="py-2">
-                            <Finder label={line === null ? 'The requirement' : 'Another requirement'} offered={offered} onTake={(taken) => change(() => setLine(taken))} />
+                            <Finder
+                                label={line === null ? 'The requirement' : 'Another requirement'}
+                                offered={offered}
+                                onTake={(taken) => change(() => setLine(taken))}
+                            />
                         </div>
                         {line !== null && (
                             <form
@@ -109,16 +143,36 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 <label htmlFor="value" className="block font-semibold">
                                     {line.label}
                                 </label>
-                                <input id="value" className="line-field mono max-w-[440px]" value={value} disabled={drop} placeholder={`like ${line.example}`} autoComplete="off" spellCheck={false} onChange={(event) => change(() => setValue(event.target.value))} />
+                                <input
+                                    id="value"
+                                    className="line-field mono max-w-[440px]"
+                                    value={value}
+                                    disabled={drop}
+                                    placeholder={`like ${line.example}`}
+                                    autoComplete="off"
+                                    spellCheck={false}
+                                    onChange={(event) => change(() => setValue(event.target.value))}
+                                />
                                 <label className="mt-2 flex items-center gap-1.5 text-[13px]">
-                                    <input type="checkbox" checked={drop} onChange={(event) => change(() => setDrop(event.target.checked))} />
+                                    <input
+                                        type="checkbox"
+                                        checked={drop}
+                                        onChange={(event) => change(() => setDrop(event.target.checked))}
+                                    />
                                     take back what each sets itself, so that its specification holds again
                                 </label>
                                 <p className="pt-2">
-                                    <button className="press" disabled={busy || chosen.size === 0 || (!drop && value.trim() === '')}>
-                                        {busy ? 'Looking…' : `Look at what would become of ${chosen.size === 0 ? 'them' : chosen.size}`}
+                                    <button
+                                        className="press"
+                                        disabled={busy || chosen.size === 0 || (!drop && value.trim() === '')}
+                                    >
+                                        {busy
+                                            ? 'Looking…'
+                                            : `Look at what would become of ${chosen.size === 0 ? 'them' : chosen.size}`}
                                     </button>
-                                    {chosen.size === 0 && <span className="pl-3 text-faint">Choose the deliverables first.</span>}
+                                    {chosen.size === 0 && (
+                                        <span className="pl-3 text-faint">Choose the deliverables first.</span>
+                                    )}
                                 </p>
                             </form>
                         )}
@@ -133,8 +187,12 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                     <thead>
                                         <tr>
                                             <th scope="col">deliverable</th>
-                                            <th scope="col" className="column">now</th>
-                                            <th scope="col" className="column">then</th>
+                                            <th scope="col" className="column">
+                                                now
+                                            </th>
+                                            <th scope="col" className="column">
+                                                then
+                                            </th>
                                         </tr>
                                     </thead>
                                     <tbody>
@@ -143,11 +201,24 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                                 <th scope="row" className="mono">
                                                     {each.code}
                                                 </th>
-                                                <td className="column mono">{each.from ?? <span className="font-sans text-faint">not asked</span>}</td>
                                                 <td className="column mono">
-                                                    {each.from === each.to ? <span className="font-sans text-faint">the same</span> : (each.to ?? <span className="font-sans text-faint">not asked</span>)}
+                                                    {each.from ?? (
+                                                        <span className="font-sans text-faint">not asked</span>
+                                                    )}
+                                                </td>
+                                                <td className="column mono">
+                                                    {each.from === each.to ? (
+                                                        <span className="font-sans text-faint">the same</span>
+                                                    ) : (
+                                                        (each.to ?? (
+                                                            <span className="font-sans text-faint">not asked</span>
+                                                        ))
+                                                    )}
                                                     {each.quarrels.map((says) => (
-                                                        <span key={says} className="block font-sans text-[13px] text-red">
+                                                        <span
+                                                            key={says}
+                                                            className="block font-sans text-[13px] text-red"
+                                                        >
                                                             {says}
                                                         </span>
                                                     ))}
@@ -157,10 +228,19 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                     </tbody>
                                 </table>
                                 <p className="flex items-baseline gap-3 pt-3">
-                                    <button type="button" className="press strong" disabled={busy || changing.length === 0} onClick={write}>
-                                        {changing.length === 0 ? 'Nothing would change' : `Change ${changing.length === 1 ? 'one' : changing.length}`}
+                                    <button
+                                        type="button"
+                                        className="press strong"
+                                        disabled={busy || changing.length === 0}
+                                        onClick={write}
+                                    >
+                                        {changing.length === 0
+                                            ? 'Nothing would change'
+                                            : `Change ${changing.length === 1 ? 'one' : changing.length}`}
                                     </button>
-                                    {plan.some((each) => each.quarrels.length > 0) && <span className="text-red">Some would contradict themselves.</span>}
+                                    {plan.some((each) => each.quarrels.length > 0) && (
+                                        <span className="text-red">Some would contradict themselves.</span>
+                                    )}
                                 </p>
                             </div>
                         )}

@@ -13,7 +13,17 @@ interface Token {
 }
 
 /** Personal tokens, for programs that bring settings. */
-export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Token[]; scopes: { scope: string; says: string }[]; fresh: string | null; address: string }) {
+export default function Tokens({
+    tokens,
+    scopes,
+    fresh,
+    address,
+}: {
+    tokens: Token[];
+    scopes: { scope: string; says: string }[];
+    fresh: string | null;
+    address: string;
+}) {
     const form = useForm({ name: '', days: '90', scope: 'check' });
     const { errors } = usePage().props;
     const call = `curl -X POST -H "Authorization: Bearer ${fresh ?? 'TOKEN'}" -H "X-File-Name: shot_settings.json" \\\n  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`;
@@ -22,7 +32,10 @@ export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Tok
         <Book title="Your tokens" book={null}>
             <div className="max-w-[980px] px-6 pb-10">
                 <h1 className="title pt-4 text-[24px]">Your tokens</h1>
-                <p className="said max-w-[62ch] pt-2">With a token a program can bring scene settings in your name and is given the check, as JSON. It may do no more than you may.</p>
+                <p className="said max-w-[62ch] pt-2">
+                    With a token a program can bring scene settings in your name and is given the check, as JSON. It may
+                    do no more than you may.
+                </p>
                 {fresh !== null && (
                     <div role="status" className="mt-3 border border-green px-3 py-2">
                         <p>This is the new token. It is shown this once; keep it where your program finds it.</p>
@@ -41,15 +54,30 @@ export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Tok
                 >
                     <label>
                         <span className="aside block">What is it for?</span>
-                        <input className="line-field w-72!" maxLength={80} value={form.data.name} placeholder="exporter of the lighting room" onChange={(event) => form.setData('name', event.target.value)} />
+                        <input
+                            className="line-field w-72!"
+                            maxLength={80}
+                            value={form.data.name}
+                            placeholder="exporter of the lighting room"
+                            onChange={(event) => form.setData('name', event.target.value)}
+                        />
                     </label>
                     <label>
                         <span className="aside block">For how many days?</span>
-                        <input className="line-field w-28!" inputMode="numeric" value={form.data.days} onChange={(event) => form.setData('days', event.target.value)} />
+                        <input
+                            className="line-field w-28!"
+                            inputMode="numeric"
+                            value={form.data.days}
+                            onChange={(event) => form.setData('days', event.target.value)}
+                        />
                     </label>
                     <label>
                         <span className="aside block">What may it do?</span>
-                        <select className="line-field w-72!" value={form.data.scope} onChange={(event) => form.setData('scope', event.target.value)}>
+                        <select
+                            className="line-field w-72!"
+                            value={form.data.scope}
+                            onChange={(event) => form.setData('scope', event.target.value)}
+                        >
                             {scopes.map((each) => (
                                 <option key={each.scope} value={each.scope}>
                                     {each.says}
@@ -73,10 +101,18 @@ export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Tok
                         <thead>
                             <tr>
                                 <th scope="col">for</th>
-                                <th scope="col" className="column">may</th>
-                                <th scope="col" className="column">made</th>
-                                <th scope="col" className="column">last used</th>
-                                <th scope="col" className="column">until</th>
+                                <th scope="col" className="column">
+                                    may
+                                </th>
+                                <th scope="col" className="column">
+                                    made
+                                </th>
+                                <th scope="col" className="column">
+                                    last used
+                                </th>
+                                <th scope="col" className="column">
+                                    until
+                                </th>
                                 <th scope="col" className="column">
                                     <span className="sr-only">take away</span>
                                 </th>
@@ -85,16 +121,24 @@ export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Tok
                         <tbody>
                             {tokens.map((token) => (
                                 <tr key={token.id}>
-                                    <th scope="row" className="[overflow-wrap:anywhere]">{token.name}</th>
+                                    <th scope="row" className="[overflow-wrap:anywhere]">
+                                        {token.name}
+                                    </th>
                                     <td className="column">{token.scope}</td>
                                     <td className="column">{token.made}</td>
-                                    <td className="column">{token.used ?? <span className="text-faint">never</span>}</td>
+                                    <td className="column">
+                                        {token.used ?? <span className="text-faint">never</span>}
+                                    </td>
                                     <td className={`column ${token.over ? 'text-red' : ''}`}>
                                         {token.until}
                                         {token.over && ', over'}
                                     </td>
                                     <td className="column">
-                                        <button type="button" className="plain-link" onClick={() => router.delete(`/tokens/${token.id}`)}>
+                                        <button
+                                            type="button"
+                                            className="plain-link"
+                                            onClick={() => router.delete(`/tokens/${token.id}`)}
+                                        >
                                             take away<span className="sr-only"> the token {token.name}</span>
                                         </button>
                                     </td>
@@ -106,7 +150,9 @@ export default function Tokens({ tokens, scopes, fresh, address }: { tokens: Tok
                 <h2 className="title mt-6 border-b border-edge pb-1 text-[18px]">How a program calls</h2>
                 <pre className="mono mt-2 whitespace-pre-wrap [overflow-wrap:anywhere]">{call}</pre>
                 <p className="pt-2 text-faint">
-                    The body is the settings in any form that is read here. The answer is the check document; GET <span className="mono">…/settings</span> gives an empty one with every fact that is asked, GET <span className="mono">…/check</span> the newest check.
+                    The body is the settings in any form that is read here. The answer is the check document; GET{' '}
+                    <span className="mono">…/settings</span> gives an empty one with every fact that is asked, GET{' '}
+                    <span className="mono">…/check</span> the newest check.
                 </p>
             </div>
         </Book>

@@ -16,7 +16,19 @@ interface Shared {
 const REGIONS = ['head', 'index', 'sheet', 'margin'];
 
 /** The open book: running head, index, sheet, margin. F6 goes from one to the next. */
-export function Book({ title, book, deliverable, margin, children }: { title: string; book: BookData | null; deliverable?: Deliverable; margin?: ReactNode; children: ReactNode }) {
+export function Book({
+    title,
+    book,
+    deliverable,
+    margin,
+    children,
+}: {
+    title: string;
+    book: BookData | null;
+    deliverable?: Deliverable;
+    margin?: ReactNode;
+    children: ReactNode;
+}) {
     const { person, told, alone, errors } = usePage<Shared>().props;
     const filter = useRef<HTMLInputElement>(null);
     const [showKeys, setShowKeys] = useState(false);
@@ -33,7 +45,9 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
 
                 return;
             }
-            const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+            const typing =
+                event.target instanceof HTMLElement &&
+                event.target.matches('input, textarea, select, [contenteditable]');
             if (typing || event.ctrlKey || event.metaKey || event.altKey || !shortcutsOn()) {
                 return;
             }
@@ -49,7 +63,9 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                     router.visit(`/deliverables/${next.id}/${next.folio}`);
                 }
             } else if (['1', '2', '3', '4'].includes(event.key) && deliverable !== undefined) {
-                router.visit(`/deliverables/${deliverable.id}/${['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames'}`);
+                router.visit(
+                    `/deliverables/${deliverable.id}/${['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames'}`,
+                );
             }
         };
         document.addEventListener('keydown', press);
@@ -58,7 +74,16 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
     }, [book, deliverable]);
 
     return (
-        <div className="book" style={book === null ? { gridTemplateColumns: 'minmax(0, 1fr)' } : margin === undefined ? { gridTemplateColumns: '232px minmax(0, 1fr)' } : undefined}>
+        <div
+            className="book"
+            style={
+                book === null
+                    ? { gridTemplateColumns: 'minmax(0, 1fr)' }
+                    : margin === undefined
+                      ? { gridTemplateColumns: '232px minmax(0, 1fr)' }
+                      : undefined
+            }
+        >
             <Head title={title} />
             <header className="book-head flex items-baseline gap-3 px-5 py-2" data-region="head" tabIndex={-1}>
                 <a href="#sheet" className="sr-only focus:not-sr-only">
@@ -68,7 +93,10 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                     <span className="title text-[18px]">Plain Ledger</span>
                 ) : (
                     <>
-                        <Link href={`/productions/${book.production.id}`} className="title min-w-0 truncate text-[18px] hover:underline">
+                        <Link
+                            href={`/productions/${book.production.id}`}
+                            className="title min-w-0 truncate text-[18px] hover:underline"
+                        >
                             {book.production.name}
                         </Link>
                         <span className="aside min-w-0 truncate">
@@ -124,7 +152,8 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
             <main className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
                 {alone && (
                     <p role="status" className="border-b border-ochre px-6 py-1.5 text-ochre">
-                        No worker has been seen for a minute, so checks that wait for their turn are not worked on. Whoever runs this installation begins one with <span className="mono">bin/start</span>.
+                        No worker has been seen for a minute, so checks that wait for their turn are not worked on.
+                        Whoever runs this installation begins one with <span className="mono">bin/start</span>.
                     </p>
                 )}
                 {told != null && (
@@ -140,7 +169,12 @@ export function Book({ title, book, deliverable, margin, children }: { title: st
                 {children}
             </main>
             {margin !== undefined && (
-                <aside className="scroll min-h-0 px-4 pt-3 pb-8" aria-label="Notes in the margin" data-region="margin" tabIndex={-1}>
+                <aside
+                    className="scroll min-h-0 px-4 pt-3 pb-8"
+                    aria-label="Notes in the margin"
+                    data-region="margin"
+                    tabIndex={-1}
+                >
                     {margin}
                 </aside>
             )}

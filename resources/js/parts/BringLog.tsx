@@ -8,11 +8,24 @@ import { FolderBrowser, type Choice } from './FolderBrowser';
 
 const PIECE = 7_000_000;
 
-function Logs({ deliverable, at, shape, onFault }: { deliverable: number; at: Choice; shape: string; onFault: (fault: string | null) => void }) {
+function Logs({
+    deliverable,
+    at,
+    shape,
+    onFault,
+}: {
+    deliverable: number;
+    at: Choice;
+    shape: string;
+    onFault: (fault: string | null) => void;
+}) {
     const [logs, setLogs] = useState<{ name: string; bytes: number }[] | null>(null);
     useEffect(() => {
         const stop = new AbortController();
-        ask<{ logs: { name: string; bytes: number }[] }>(`/deliverables/${deliverable}/logs?root=${at.root}&below=${encodeURIComponent(at.below)}`, stop.signal).then(
+        ask<{ logs: { name: string; bytes: number }[] }>(
+            `/deliverables/${deliverable}/logs?root=${at.root}&below=${encodeURIComponent(at.below)}`,
+            stop.signal,
+        ).then(
             (answer) => setLogs(answer.logs),
             () => setLogs([]),
         );
@@ -21,7 +34,9 @@ function Logs({ deliverable, at, shape, onFault }: { deliverable: number; at: Ch
     }, [deliverable, at]);
 
     return logs === null || logs.length === 0 ? (
-        <span className="text-faint">{logs === null ? 'Looking for logs…' : 'No log lies in this folder (.log, .txt or .out).'}</span>
+        <span className="text-faint">
+            {logs === null ? 'Looking for logs…' : 'No log lies in this folder (.log, .txt or .out).'}
+        </span>
     ) : (
         <span className="flex flex-wrap gap-2">
             {logs.map((log) => (
@@ -29,7 +44,16 @@ function Logs({ deliverable, at, shape, onFault }: { deliverable: number; at: Ch
                     key={log.name}
                     type="button"
                     className="press"
-                    onClick={() => router.post(`/deliverables/${deliverable}/logs/follow`, { ...at, file: log.name, shape: shape === '' ? null : shape }, { onError: (errors) => onFault(errors.log ?? errors.refused ?? Object.values(errors)[0] ?? null) })}
+                    onClick={() =>
+                        router.post(
+                            `/deliverables/${deliverable}/logs/follow`,
+                            { ...at, file: log.name, shape: shape === '' ? null : shape },
+                            {
+                                onError: (errors) =>
+                                    onFault(errors.log ?? errors.refused ?? Object.values(errors)[0] ?? null),
+                            },
+                        )
+                    }
                 >
                     Follow {log.name} <span className="font-normal">{bytes(log.bytes)}</span>
                 </button>
@@ -39,7 +63,15 @@ function Logs({ deliverable, at, shape, onFault }: { deliverable: number; at: Ch
 }
 
 /** A log that is sent from here, piece by piece, or followed where it is written. */
-export function BringLog({ deliverable, shapes, roots }: { deliverable: number; shapes: string[]; roots: { id: number; label: string; own: string }[] }) {
+export function BringLog({
+    deliverable,
+    shapes,
+    roots,
+}: {
+    deliverable: number;
+    shapes: string[];
+    roots: { id: number; label: string; own: string }[];
+}) {
     const [shape, setShape] = useState('');
     const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
     const [fault, setFault] = useState<string | null>(null);
@@ -61,7 +93,12 @@ export function BringLog({ deliverable, shapes, roots }: { deliverable: number; 
                 }
                 setSent({ done: at, all: file.size });
                 log = await tellForm<LogShown>(`/deliverables/${deliverable}/logs`, {
-                    piece: new File([file.slice(at, at + PIECE)], 'piece'), log: log === null ? null : String(log.id), name: file.name, size: String(file.size), shape: shape === '' ? null : shape, last: at + PIECE >= file.size ? '1' : '0',
+                    piece: new File([file.slice(at, at + PIECE)], 'piece'),
+                    log: log === null ? null : String(log.id),
+                    name: file.name,
+                    size: String(file.size),
+                    shape: shape === '' ? null : shape,
+                    last: at + PIECE >= file.size ? '1' : '0',
                 });
             }
             router.reload();
@@ -78,18 +115,38 @@ export function BringLog({ deliverable, shapes, roots }: { deliverable: number; 
                 <label className="sr-only" htmlFor="log">
                     Log file
                 </label>
-                <input id="log" ref={field} type="file" className="sr-only" tabIndex={-1} onChange={(event) => void send(event.target.files?.[0]).then(() => { event.target.value = ''; })} />
+                <input
+                    id="log"
+                    ref={field}
+                    type="file"
+                    className="sr-only"
+                    tabIndex={-1}
+                    onChange={(event) =>
+                        void send(event.target.files?.[0]).then(() => {
+                            event.target.value = '';
+                        })
+                    }
+                />
                 <button type="button" className="press" disabled={sent !== null} onClick={() => field.current?.click()}>
                     Choose a log
                 </button>
                 {roots.length > 0 && (
-                    <button type="button" className="press" aria-expanded={browsing} onClick={() => setBrowsing(!browsing)}>
+                    <button
+                        type="button"
+                        className="press"
+                        aria-expanded={browsing}
+                        onClick={() => setBrowsing(!browsing)}
+                    >
                         Follow one that is being written
                     </button>
                 )}
                 <label className="flex items-center gap-2">
                     <span className="aside">its lines read as</span>
-                    <select className="line-field w-auto!" value={shape} onChange={(event) => setShape(event.target.value)}>
+                    <select
+                        className="line-field w-auto!"
+                        value={shape}
+                        onChange={(event) => setShape(event.target.value)}
+                    >
                         <option value="">whatever fits best</option>
                         {shapes.map((name) => (
                             <option key={name}>{name}</option>
@@ -99,11 +156,22 @@ export function BringLog({ deliverable, shapes, roots }: { deliverable: number; 
             </p>
             {sent !== null && (
                 <p className="flex items-center gap-3 pt-1">
-                    <progress className="h-1.5 w-64 accent-primary" value={sent.done} max={Math.max(1, sent.all)} aria-label="Log sent" />
+                    <progress
+                        className="h-1.5 w-64 accent-primary"
+                        value={sent.done}
+                        max={Math.max(1, sent.all)}
+                        aria-label="Log sent"
+                    />
                     <span className="text-faint">
                         {bytes(sent.done)} of {bytes(sent.all)} read
                     </span>
-                    <button type="button" className="press" onClick={() => { stopped.current = true; }}>
+                    <button
+                        type="button"
+                        className="press"
+                        onClick={() => {
+                            stopped.current = true;
+                        }}
+                    >
                         Stop
                     </button>
                 </p>
@@ -115,7 +183,15 @@ export function BringLog({ deliverable, shapes, roots }: { deliverable: number; 
             )}
             {browsing && (
                 <FolderBrowser browse={`/deliverables/${deliverable}/intake`} roots={roots} start={null} fault={null}>
-                    {(at) => <Logs key={`${at.root}/${at.below}`} deliverable={deliverable} at={at} shape={shape} onFault={setFault} />}
+                    {(at) => (
+                        <Logs
+                            key={`${at.root}/${at.below}`}
+                            deliverable={deliverable}
+                            at={at}
+                            shape={shape}
+                            onFault={setFault}
+                        />
+                    )}
                 </FolderBrowser>
             )}
         </div>

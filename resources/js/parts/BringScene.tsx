@@ -6,7 +6,8 @@ import { asText } from '../lib/spreadsheet';
 import { Breaking } from './Breaking';
 import { DropPlace } from './DropPlace';
 
-export const SETTINGS_FILES = '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
+export const SETTINGS_FILES =
+    '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
 
 /** More than this does not go as one. */
 const LARGE = 4_000_000;
@@ -26,7 +27,8 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
         router.post(`/deliverables/${deliverable}/scene`, data, {
             forceFormData: true,
             preserveScroll: true,
-            onError: (errors) => setFault(errors.settings ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be read.'),
+            onError: (errors) =>
+                setFault(errors.settings ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be read.'),
             onSuccess: () => {
                 setPasting(false);
                 setText('');
@@ -40,7 +42,9 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
             return;
         }
         if (files.length > 1) {
-            setFault('These are several files, and one scene belongs here. Many at once are brought on the production’s page “Many scenes”.');
+            setFault(
+                'These are several files, and one scene belongs here. Many at once are brought on the production’s page “Many scenes”.',
+            );
 
             return;
         }
@@ -61,7 +65,12 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
         try {
             for (let at = 0; at < file.size; at += PIECE) {
                 setSent({ done: at, all: file.size });
-                await tellForm(`/deliverables/${deliverable}/scene/pieces`, { piece: new File([file.slice(at, at + PIECE)], 'piece'), name: file.name, at: String(at), last: at + PIECE >= file.size ? '1' : '0' });
+                await tellForm(`/deliverables/${deliverable}/scene/pieces`, {
+                    piece: new File([file.slice(at, at + PIECE)], 'piece'),
+                    name: file.name,
+                    at: String(at),
+                    last: at + PIECE >= file.size ? '1' : '0',
+                });
             }
             router.visit(`/deliverables/${deliverable}/scene`);
         } finally {
@@ -72,7 +81,18 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
 
     return (
         <div className="px-6 pt-3">
-            <DropPlace id="settings" label="Settings file" says={first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'} button={busy ? 'Reading…' : 'Choose a file'} busy={busy} accept={SETTINGS_FILES} several={false} onFiles={(files) => void send(files)}>
+            <DropPlace
+                id="settings"
+                label="Settings file"
+                says={
+                    first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'
+                }
+                button={busy ? 'Reading…' : 'Choose a file'}
+                busy={busy}
+                accept={SETTINGS_FILES}
+                several={false}
+                onFiles={(files) => void send(files)}
+            >
                 <button type="button" className="press" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
                     Paste text
                 </button>
@@ -91,7 +111,15 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                     <label htmlFor="pasted" className="aside">
                         Settings as text: a document, USD text, lines, or cells copied from a sheet
                     </label>
-                    <textarea id="pasted" autoFocus rows={7} className="line-field mono" value={text} onChange={(event) => setText(event.target.value)} placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'} />
+                    <textarea
+                        id="pasted"
+                        autoFocus
+                        rows={7}
+                        className="line-field mono"
+                        value={text}
+                        onChange={(event) => setText(event.target.value)}
+                        placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'}
+                    />
                     <button type="submit" className="press strong mt-1" disabled={busy || text.trim() === ''}>
                         Check this
                     </button>

@@ -12,7 +12,15 @@ export function BrokenOff({ broken }: { broken: Broken }) {
     const [fault, setFault] = useState<string | null>(null);
     const again = () => {
         setFault(null);
-        router.post(`/checks/${broken.id}/again`, {}, { onStart: () => setBusy(true), onFinish: () => setBusy(false), onError: (errors) => setFault(Object.values(errors)[0] ?? 'This could not be begun again.') });
+        router.post(
+            `/checks/${broken.id}/again`,
+            {},
+            {
+                onStart: () => setBusy(true),
+                onFinish: () => setBusy(false),
+                onError: (errors) => setFault(Object.values(errors)[0] ?? 'This could not be begun again.'),
+            },
+        );
     };
 
     return (

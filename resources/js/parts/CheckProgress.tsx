@@ -34,16 +34,33 @@ export function CheckProgress({ running }: { running: Progress }) {
         <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Check under way">
             <p className="flex items-baseline gap-3">
                 <span className="said" role="status">
-                    {now.state === 'queued' ? 'Waiting for its turn.' : now.all === null ? 'Reading names.' : `${now.done.toLocaleString('en')} of ${now.all.toLocaleString('en')} files read.`}
+                    {now.state === 'queued'
+                        ? 'Waiting for its turn.'
+                        : now.all === null
+                          ? 'Reading names.'
+                          : `${now.done.toLocaleString('en')} of ${now.all.toLocaleString('en')} files read.`}
                 </span>
-                {now.still !== null && now.state === 'running' && <span className="text-faint">nothing has moved for {long(now.still)}</span>}
+                {now.still !== null && now.state === 'running' && (
+                    <span className="text-faint">nothing has moved for {long(now.still)}</span>
+                )}
                 {now.left !== null && <span className="text-faint">about {long(now.left)} still</span>}
-                <button type="button" className="press ml-auto" onClick={() => router.post(`/checks/${running.id}/stop`)}>
+                <button
+                    type="button"
+                    className="press ml-auto"
+                    onClick={() => router.post(`/checks/${running.id}/stop`)}
+                >
                     Stop
                 </button>
             </p>
-            <progress className="mt-1 h-1.5 w-full accent-primary" value={now.all === null ? undefined : now.done} max={now.all ?? 1} aria-label="Files read" />
-            <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{lost ? 'The server does not answer just now.' : now.at}</p>
+            <progress
+                className="mt-1 h-1.5 w-full accent-primary"
+                value={now.all === null ? undefined : now.done}
+                max={now.all ?? 1}
+                aria-label="Files read"
+            />
+            <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">
+                {lost ? 'The server does not answer just now.' : now.at}
+            </p>
         </section>
     );
 }

@@ -1,7 +1,27 @@
 import { useRef, useState, type ReactNode } from 'react';
 
 /** A place to drop files on, with a button that chooses them; what else can be done stands beside it. */
-export function DropPlace({ id, label, says, button, busy, accept, several, onFiles, children }: { id: string; label: string; says: string; button: string; busy: boolean; accept: string; several: boolean; onFiles: (files: File[]) => void; children?: ReactNode }) {
+export function DropPlace({
+    id,
+    label,
+    says,
+    button,
+    busy,
+    accept,
+    several,
+    onFiles,
+    children,
+}: {
+    id: string;
+    label: string;
+    says: string;
+    button: string;
+    busy: boolean;
+    accept: string;
+    several: boolean;
+    onFiles: (files: File[]) => void;
+    children?: ReactNode;
+}) {
     const [over, setOver] = useState(false);
     const field = useRef<HTMLInputElement>(null);
 

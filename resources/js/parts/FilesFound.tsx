@@ -25,13 +25,20 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
 
                 return (
                     <section key={at}>
-                        {(sequence.pass !== null || owed.length > 1) && <h2 className="aside px-6 pt-3">{sequence.pass ?? sequence.part}</h2>}
+                        {(sequence.pass !== null || owed.length > 1) && (
+                            <h2 className="aside px-6 pt-3">{sequence.pass ?? sequence.part}</h2>
+                        )}
                         <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
                         {(strip?.pictures ?? []).length > 0 && sequence.part !== null && (
                             <ul className="flex gap-3 px-6 pb-2">
                                 {strip?.pictures?.map((frame) => (
                                     <li key={frame}>
-                                        <Thumbnail check={ledger.id} part={sequence.part ?? ''} pass={sequence.pass} frame={frame} />
+                                        <Thumbnail
+                                            check={ledger.id}
+                                            part={sequence.part ?? ''}
+                                            pass={sequence.pass}
+                                            frame={frame}
+                                        />
                                     </li>
                                 ))}
                             </ul>
@@ -57,7 +64,9 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                             <NamePieces reading={reading} />
                         </div>
                     ))}
-                    {document.names_count > 5 && <p className="text-faint">and {document.names_count - 5} more, in the report files</p>}
+                    {document.names_count > 5 && (
+                        <p className="text-faint">and {document.names_count - 5} more, in the report files</p>
+                    )}
                 </section>
             )}
             {(others.length > 0 || strays.length > 0) && (
@@ -66,7 +75,12 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     <ul className="mono text-[13px]">
                         {others.map((sequence, at) => (
                             <li key={at}>
-                                <Breaking text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`} /> <span className="text-faint"><Folded text={sequence.present} /></span>
+                                <Breaking
+                                    text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`}
+                                />{' '}
+                                <span className="text-faint">
+                                    <Folded text={sequence.present} />
+                                </span>
                             </li>
                         ))}
                         {strays.map((stray) => (
@@ -80,7 +94,9 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                             {allStrays ? 'fewer' : `${document.strays_count - 6} more`}
                         </button>
                     )}
-                    {allStrays && document.strays_count > document.strays.length && <p className="text-faint">The report files have all {document.strays_count}.</p>}
+                    {allStrays && document.strays_count > document.strays.length && (
+                        <p className="text-faint">The report files have all {document.strays_count}.</p>
+                    )}
                 </section>
             )}
         </>

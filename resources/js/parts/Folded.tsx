@@ -13,7 +13,12 @@ export function Folded({ text, most = 100 }: { text: string; most?: number }) {
     return (
         <>
             <Breaking text={open ? text : `${head}…`} />{' '}
-            <button type="button" className="plain-link font-sans text-[12.5px]" aria-expanded={open} onClick={() => setOpen(!open)}>
+            <button
+                type="button"
+                className="plain-link font-sans text-[12.5px]"
+                aria-expanded={open}
+                onClick={() => setOpen(!open)}
+            >
                 {open ? 'less' : 'all of it'}
             </button>
         </>

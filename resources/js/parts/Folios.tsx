@@ -18,12 +18,23 @@ export function Folios({ deliverable, at }: { deliverable: Deliverable; at: Foli
             <h1 className="flex flex-wrap items-baseline gap-x-3 px-6 pt-4">
                 <span className="title text-[24px] [overflow-wrap:anywhere]">{deliverable.code}</span>
                 <span className="aside text-[17px]">
-                    {[deliverable.title, deliverable.owner, deliverable.due === null ? null : `due ${deliverable.due.at}`].filter((said) => said !== null && said !== '').join(' · ')}
+                    {[
+                        deliverable.title,
+                        deliverable.owner,
+                        deliverable.due === null ? null : `due ${deliverable.due.at}`,
+                    ]
+                        .filter((said) => said !== null && said !== '')
+                        .join(' · ')}
                 </span>
             </h1>
             <nav aria-label="Folios" className="mx-6 mt-2 flex gap-6 border-b border-ink">
                 {folios.map(([folio, name, mark]) => (
-                    <Link key={folio} href={`/deliverables/${deliverable.id}/${folio}`} aria-current={folio === at ? 'page' : undefined} className={`-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}>
+                    <Link
+                        key={folio}
+                        href={`/deliverables/${deliverable.id}/${folio}`}
+                        aria-current={folio === at ? 'page' : undefined}
+                        className={`-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}
+                    >
                         {mark !== null && <MarkSign mark={mark} />}
                         {name}
                     </Link>

@@ -4,9 +4,21 @@ import type { Book } from '../types/book';
 import { MarkSign, verdictMark } from './MarkSign';
 
 /** The production's deliverables as index lines, trouble first. Arrow keys go from line to line. */
-export function Index({ book, current, filter }: { book: Book; current: number | null; filter: RefObject<HTMLInputElement | null> }) {
+export function Index({
+    book,
+    current,
+    filter,
+}: {
+    book: Book;
+    current: number | null;
+    filter: RefObject<HTMLInputElement | null>;
+}) {
     const [text, setText] = useState('');
-    const fitting = book.index.filter((line) => `${line.code} ${line.title} ${line.owner ?? ''} ${line.holdsUp ?? ''}`.toLowerCase().includes(text.trim().toLowerCase()));
+    const fitting = book.index.filter((line) =>
+        `${line.code} ${line.title} ${line.owner ?? ''} ${line.holdsUp ?? ''}`
+            .toLowerCase()
+            .includes(text.trim().toLowerCase()),
+    );
     // a screenful at once, and the others as soon as that is painted
     const shown = useDeferredValue(fitting, fitting.slice(0, 40));
     const move = (event: KeyboardEvent<HTMLUListElement>) => {
@@ -29,10 +41,21 @@ export function Index({ book, current, filter }: { book: Book; current: number |
                 <label className="aside block" htmlFor="find">
                     Index
                 </label>
-                <input id="find" ref={filter} type="search" value={text} onChange={(event) => setText(event.target.value)} placeholder="Find a deliverable" className="line-field mt-1" aria-label="Find in the index" />
+                <input
+                    id="find"
+                    ref={filter}
+                    type="search"
+                    value={text}
+                    onChange={(event) => setText(event.target.value)}
+                    placeholder="Find a deliverable"
+                    className="line-field mt-1"
+                    aria-label="Find in the index"
+                />
             </div>
             {book.index.length === 0 ? (
-                <p className="px-4 text-faint">{book.decides ? 'Nothing is owed yet.' : 'Nothing is owed by you here.'}</p>
+                <p className="px-4 text-faint">
+                    {book.decides ? 'Nothing is owed yet.' : 'Nothing is owed by you here.'}
+                </p>
             ) : fitting.length === 0 ? (
                 <p className="px-4 text-faint">Nothing fits “{text}”.</p>
             ) : (
@@ -41,9 +64,25 @@ export function Index({ book, current, filter }: { book: Book; current: number |
                         const mark = verdictMark(line.verdict, line.waived);
 
                         return (
-                            <li key={line.id} className={line.id === current ? 'border-y border-edge bg-sheet' : 'border-b border-rule'}>
-                                <Link href={`/deliverables/${line.id}/${line.folio}`} tabIndex={line.id === reachable ? 0 : -1} aria-current={line.id === current ? 'page' : undefined} className="grid grid-cols-[18px_1fr] items-baseline gap-x-1.5 px-4 py-1.5 hover:bg-sheet">
-                                    <span>{mark === null ? <span className="text-faint">·</span> : <MarkSign mark={mark} label={line.verdict ?? ''} />}</span>
+                            <li
+                                key={line.id}
+                                className={
+                                    line.id === current ? 'border-y border-edge bg-sheet' : 'border-b border-rule'
+                                }
+                            >
+                                <Link
+                                    href={`/deliverables/${line.id}/${line.folio}`}
+                                    tabIndex={line.id === reachable ? 0 : -1}
+                                    aria-current={line.id === current ? 'page' : undefined}
+                                    className="grid grid-cols-[18px_1fr] items-baseline gap-x-1.5 px-4 py-1.5 hover:bg-sheet"
+                                >
+                                    <span>
+                                        {mark === null ? (
+                                            <span className="text-faint">·</span>
+                                        ) : (
+                                            <MarkSign mark={mark} label={line.verdict ?? ''} />
+                                        )}
+                                    </span>
                                     <span className="mono [overflow-wrap:anywhere]">{line.code}</span>
                                     <span className="col-start-2 text-[12.5px] text-faint">
                                         {line.holdsUp ?? 'not checked yet'}

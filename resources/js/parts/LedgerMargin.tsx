@@ -10,18 +10,37 @@ import { Since } from './Since';
 /** So many are shown before somebody wants all. */
 const FIRST = 12;
 
-function CauseNote({ cause, number, ledger, touched, onTouch }: { cause: Cause; number: number; ledger: Ledger; touched: boolean; onTouch: (note: number | null) => void }) {
+function CauseNote({
+    cause,
+    number,
+    ledger,
+    touched,
+    onTouch,
+}: {
+    cause: Cause;
+    number: number;
+    ledger: Ledger;
+    touched: boolean;
+    onTouch: (note: number | null) => void;
+}) {
     // what the sentence says already is no evidence of it
     const evidence = [...new Set(cause.evidence)].filter((each) => !cause.says.includes(each.replace(/\.$/, '')));
 
     return (
-        <li id={`note-${number}`} tabIndex={-1} className={`note ${touched ? 'bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : ''}`} onMouseEnter={() => onTouch(number)} onMouseLeave={() => onTouch(null)}>
+        <li
+            id={`note-${number}`}
+            tabIndex={-1}
+            className={`note ${touched ? 'bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : ''}`}
+            onMouseEnter={() => onTouch(number)}
+            onMouseLeave={() => onTouch(null)}
+        >
             <p>
                 <span className="note-number mr-2 align-[1px]">{number}</span>
                 <Folded text={cause.says} most={420} />
             </p>
             <p className="mt-1 font-sans text-[12.5px] text-faint">
-                seen in the {cause.side}; explains {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
+                seen in the {cause.side}; explains{' '}
+                {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
                 {cause.or.length > 0 && `; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
             </p>
             {evidence.length > 0 && (
@@ -45,14 +64,23 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
     const [done, setDone] = useState(fix.done);
     const tick = (now: boolean) => {
         setDone(now);
-        router.post(`/deliverables/${deliverable}/ticks`, { fix: fix.key, done: now }, { preserveScroll: true, preserveState: true, onError: () => setDone(!now) });
+        router.post(
+            `/deliverables/${deliverable}/ticks`,
+            { fix: fix.key, done: now },
+            { preserveScroll: true, preserveState: true, onError: () => setDone(!now) },
+        );
     };
 
     return (
         <li className="border-t border-rule py-1.5 first:border-0">
             <label className={`grid grid-cols-[20px_1fr] gap-x-1 ${open ? 'cursor-pointer' : ''}`}>
                 {open ? (
-                    <input type="checkbox" className="mt-1 size-3.5" checked={done} onChange={(event) => tick(event.target.checked)} />
+                    <input
+                        type="checkbox"
+                        className="mt-1 size-3.5"
+                        checked={done}
+                        onChange={(event) => tick(event.target.checked)}
+                    />
                 ) : (
                     <span className="text-faint">{number}</span>
                 )}
@@ -70,12 +98,27 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
 }
 
 /** Causes and fixes, beside the lines they speak of. */
-export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger: Ledger; deliverable: number; touched: number | null; onTouch: (note: number | null) => void }) {
+export function LedgerMargin({
+    ledger,
+    deliverable,
+    touched,
+    onTouch,
+}: {
+    ledger: Ledger;
+    deliverable: number;
+    touched: number | null;
+    onTouch: (note: number | null) => void;
+}) {
     const { document } = ledger;
     const size = document.entries.find((entry) => entry.id === 'picture.resolution');
     const wrong = [size?.files, size?.scene].find((cell) => cell?.mark === 'unequal' && cell.stale !== true);
     // where most is right, what differs is drawn
-    const found = wrong === undefined ? null : ((wrong.found !== null && size?.required.split(' | ').includes(wrong.found) === true ? wrong.runs?.[0]?.found : wrong.found) ?? null);
+    const found =
+        wrong === undefined
+            ? null
+            : ((wrong.found !== null && size?.required.split(' | ').includes(wrong.found) === true
+                  ? wrong.runs?.[0]?.found
+                  : wrong.found) ?? null);
     const [all, setAll] = useState(false);
     const { fixes } = document;
 
@@ -83,27 +126,51 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
         <>
             {document.since !== null && document.since !== undefined && <Since since={document.since} />}
             {document.causes.length === 0 ? (
-                <p className="aside">{document.verdict === 'balanced' ? 'Every line balances.' : 'Nothing is unequal; what could not be read keeps it open.'}</p>
+                <p className="aside">
+                    {document.verdict === 'balanced'
+                        ? 'Every line balances.'
+                        : 'Nothing is unequal; what could not be read keeps it open.'}
+                </p>
             ) : (
                 <>
                     <h2 className="aside pb-1">Why</h2>
                     <ol>
                         {document.causes.map((cause, at) => (
-                            <CauseNote key={at} cause={cause} number={at + 1} ledger={ledger} touched={touched === at + 1} onTouch={onTouch} />
+                            <CauseNote
+                                key={at}
+                                cause={cause}
+                                number={at + 1}
+                                ledger={ledger}
+                                touched={touched === at + 1}
+                                onTouch={onTouch}
+                            />
                         ))}
                     </ol>
                 </>
             )}
-            {size !== undefined && found !== null && size.mark === 'unequal' && <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />}
+            {size !== undefined && found !== null && size.mark === 'unequal' && (
+                <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />
+            )}
             {fixes.length > 0 && (
                 <section className="mt-2">
                     <h2 className="aside pb-1">
                         Put right, in this order
-                        {fixes.some((fix) => fix.done) && <span className="not-italic"> · {fixes.filter((fix) => fix.done).length} of {fixes.length} done</span>}
+                        {fixes.some((fix) => fix.done) && (
+                            <span className="not-italic">
+                                {' '}
+                                · {fixes.filter((fix) => fix.done).length} of {fixes.length} done
+                            </span>
+                        )}
                     </h2>
                     <ol className="note">
                         {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
-                            <FixLine key={`${fix.key}/${String(fix.done)}`} fix={fix} number={at + 1} deliverable={deliverable} open={ledger.newest} />
+                            <FixLine
+                                key={`${fix.key}/${String(fix.done)}`}
+                                fix={fix}
+                                number={at + 1}
+                                deliverable={deliverable}
+                                open={ledger.newest}
+                            />
                         ))}
                     </ol>
                     {fixes.length > FIRST && (
@@ -111,7 +178,9 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
                             {all ? 'fewer' : `${fixes.length - FIRST} more`}
                         </button>
                     )}
-                    {document.fixes_count > fixes.length && <p className="text-faint">The report files have all {document.fixes_count}.</p>}
+                    {document.fixes_count > fixes.length && (
+                        <p className="text-faint">The report files have all {document.fixes_count}.</p>
+                    )}
                 </section>
             )}
             <section className="mt-2">
@@ -131,7 +200,12 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: { ledger
                     <br />
                     Report:{' '}
                     {(['txt', 'json', 'csv', 'xml'] as const).map((format) => (
-                        <a key={format} className="plain-link mr-2" href={`/checks/${ledger.id}/report.${format}`} download>
+                        <a
+                            key={format}
+                            className="plain-link mr-2"
+                            href={`/checks/${ledger.id}/report.${format}`}
+                            download
+                        >
                             {format === 'xml' ? 'JUnit' : format === 'txt' ? 'text' : format.toUpperCase()}
                         </a>
                     ))}

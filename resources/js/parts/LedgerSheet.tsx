@@ -8,7 +8,25 @@ import { OutOfDate } from './OutOfDate';
 import { Tie } from './Tie';
 
 /** A sheet with its ledger, and the margin beside it. */
-export function LedgerSheet({ title, book, deliverable, ledger, head, between, foot, aside }: { title: string; book: BookData; deliverable: Deliverable; ledger: Ledger | null; head: ReactNode; between?: ReactNode; foot?: ReactNode; aside?: ReactNode }) {
+export function LedgerSheet({
+    title,
+    book,
+    deliverable,
+    ledger,
+    head,
+    between,
+    foot,
+    aside,
+}: {
+    title: string;
+    book: BookData;
+    deliverable: Deliverable;
+    ledger: Ledger | null;
+    head: ReactNode;
+    between?: ReactNode;
+    foot?: ReactNode;
+    aside?: ReactNode;
+}) {
     // a note of this very check: of another its number means nothing
     const [hand, setHand] = useState<{ check: number | null; note: number | null }>({ check: null, note: null });
     const check = ledger?.id ?? null;
@@ -23,7 +41,14 @@ export function LedgerSheet({ title, book, deliverable, ledger, head, between, f
             deliverable={deliverable}
             margin={
                 <>
-                    {ledger !== null && <LedgerMargin ledger={ledger} deliverable={deliverable.id} touched={touched} onTouch={setTouched} />}
+                    {ledger !== null && (
+                        <LedgerMargin
+                            ledger={ledger}
+                            deliverable={deliverable.id}
+                            touched={touched}
+                            onTouch={setTouched}
+                        />
+                    )}
                     {aside}
                 </>
             }
@@ -31,7 +56,15 @@ export function LedgerSheet({ title, book, deliverable, ledger, head, between, f
             {head}
             {ledger !== null && <OutOfDate ledger={ledger} />}
             {between}
-            {ledger !== null && <LedgerTable ledger={ledger} mayWaive={book.decides} numbers={numbers} touched={touched} onTouch={setTouched} />}
+            {ledger !== null && (
+                <LedgerTable
+                    ledger={ledger}
+                    mayWaive={book.decides}
+                    numbers={numbers}
+                    touched={touched}
+                    onTouch={setTouched}
+                />
+            )}
             {foot}
             <Tie note={touched} />
         </Book>

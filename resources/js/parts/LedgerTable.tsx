@@ -30,7 +30,15 @@ function CellText({ cell, required }: { cell: Cell; required: string }) {
     return (
         <span className="found-wrong">
             <span className="mono">
-                {pickOut(required, cell.found).map((piece, at) => (piece.differs ? <em key={at}><Breaking text={piece.text} /></em> : <Breaking key={at} text={piece.text} />))}
+                {pickOut(required, cell.found).map((piece, at) =>
+                    piece.differs ? (
+                        <em key={at}>
+                            <Breaking text={piece.text} />
+                        </em>
+                    ) : (
+                        <Breaking key={at} text={piece.text} />
+                    ),
+                )}
             </span>
             {word !== null && <span className="aside ml-2 text-red!">{word}</span>}
         </span>
@@ -44,10 +52,20 @@ function MarkedCell({ cell, required, given }: { cell: Cell | undefined; require
 
     return (
         <span className="grid grid-cols-[18px_1fr] gap-x-1">
-            <span>{cell.stale === true ? <span className="text-faint" aria-label="changed since">·</span> : <MarkSign mark={cell.mark} />}</span>
+            <span>
+                {cell.stale === true ? (
+                    <span className="text-faint" aria-label="changed since">
+                        ·
+                    </span>
+                ) : (
+                    <MarkSign mark={cell.mark} />
+                )}
+            </span>
             <span>
                 <CellText cell={cell} required={required} />
-                {cell.stale === true && <span className="aside block text-[12.5px]">changed since; the files are right</span>}
+                {cell.stale === true && (
+                    <span className="aside block text-[12.5px]">changed since; the files are right</span>
+                )}
             </span>
         </span>
     );
@@ -93,25 +111,46 @@ function byReason(lines: Ledger['document']['not_checked'], labels: Ledger['labe
         const own = reasons.get(line.why) ?? new Map<string, Set<string>>();
         const label = labels[line.id]?.label.toLowerCase() ?? line.id;
         const whose = own.get(label) ?? new Set<string>();
-        const place = [parts.size > 1 ? line.part : null, line.pass ?? null].filter((piece) => piece !== null).join(', ');
+        const place = [parts.size > 1 ? line.part : null, line.pass ?? null]
+            .filter((piece) => piece !== null)
+            .join(', ');
         if (place !== '') {
             whose.add(place);
         }
         reasons.set(line.why, own.set(label, whose));
     }
 
-    return [...reasons].map(([why, own]) => [why, [...own].map(([label, whose]) => (whose.size === 0 ? label : `${label} (${[...whose].join('; ')})`))]);
+    return [...reasons].map(([why, own]) => [
+        why,
+        [...own].map(([label, whose]) => (whose.size === 0 ? label : `${label} (${[...whose].join('; ')})`)),
+    ]);
 }
 
 /** Required, scene and files side by side, one requirement a line; causes by the numbers of their notes. */
-export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { ledger: Ledger; mayWaive: boolean; numbers: Map<string, number[]>; touched: number | null; onTouch: (note: number | null) => void }) {
+export function LedgerTable({
+    ledger,
+    numbers,
+    touched,
+    mayWaive,
+    onTouch,
+}: {
+    ledger: Ledger;
+    mayWaive: boolean;
+    numbers: Map<string, number[]>;
+    touched: number | null;
+    onTouch: (note: number | null) => void;
+}) {
     const [onlyTrouble, setOnlyTrouble] = useState(false);
     const [folded, setFolded] = useState<Set<string>>(new Set());
     const { document, labels } = ledger;
     const parts = [...new Set(document.entries.map((entry) => entry.part))];
     const shown = onlyTrouble ? document.entries.filter((entry) => entry.mark !== 'equal') : document.entries;
     const good = (side: 'mark' | 'scene' | 'files') => {
-        const marks = document.entries.map((entry) => (side === 'mark' ? entry.mark : entry[side]?.stale === true ? undefined : entry[side]?.mark)).filter((mark) => mark !== undefined);
+        const marks = document.entries
+            .map((entry) =>
+                side === 'mark' ? entry.mark : entry[side]?.stale === true ? undefined : entry[side]?.mark,
+            )
+            .filter((mark) => mark !== undefined);
 
         return `${marks.filter((mark) => mark === 'equal' || mark === 'waived').length} of ${marks.length}`;
     };
@@ -138,7 +177,17 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
         <div className="px-6 pb-8">
             <div className="flex items-baseline gap-4 pt-3 pb-1" role="group" aria-label="Which lines">
                 {[false, true].map((trouble) => (
-                    <button key={String(trouble)} type="button" aria-pressed={onlyTrouble === trouble} onClick={() => setOnlyTrouble(trouble)} className={onlyTrouble === trouble ? 'border-b-2 border-ink font-semibold' : 'cursor-pointer text-faint hover:text-ink'}>
+                    <button
+                        key={String(trouble)}
+                        type="button"
+                        aria-pressed={onlyTrouble === trouble}
+                        onClick={() => setOnlyTrouble(trouble)}
+                        className={
+                            onlyTrouble === trouble
+                                ? 'border-b-2 border-ink font-semibold'
+                                : 'cursor-pointer text-faint hover:text-ink'
+                        }
+                    >
                         {trouble ? 'Only what does not balance' : 'Everything'}
                     </button>
                 ))}
@@ -153,7 +202,9 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                 <thead>
                     <tr>
                         <th scope="col">requirement</th>
-                        <th scope="col" className="column">required</th>
+                        <th scope="col" className="column">
+                            required
+                        </th>
                         <th scope="col" className="column">
                             in the scene
                             {ledger.scene === null && <span className="text-[12.5px]">, not given</span>}
@@ -168,7 +219,9 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                     <Fragment key={part}>
                         {groups(part).map(([group, entries]) => {
                             const key = `${part}/${group}`;
-                            const balances = entries.every((entry) => entry.mark === 'equal' || entry.mark === 'waived');
+                            const balances = entries.every(
+                                (entry) => entry.mark === 'equal' || entry.mark === 'waived',
+                            );
                             const closed = folded.has(key);
 
                             return (
@@ -176,10 +229,20 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                     <tr className="group">
                                         <th scope="rowgroup" colSpan={4}>
                                             {balances ? (
-                                                <button type="button" className="title cursor-pointer" aria-expanded={!closed} onClick={() => fold(key)}>
+                                                <button
+                                                    type="button"
+                                                    className="title cursor-pointer"
+                                                    aria-expanded={!closed}
+                                                    onClick={() => fold(key)}
+                                                >
                                                     {group}
                                                     {parts.length > 1 && <span className="aside"> of {part}</span>}
-                                                    {closed && <span className="aside font-normal"> · {entries.length} balance</span>}
+                                                    {closed && (
+                                                        <span className="aside font-normal">
+                                                            {' '}
+                                                            · {entries.length} balance
+                                                        </span>
+                                                    )}
                                                 </button>
                                             ) : (
                                                 <span className="title">
@@ -192,36 +255,93 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                     {!closed &&
                                         entries.map((entry) => {
                                             const notes = numbers.get(lineKey(entry)) ?? [];
-                                            const long = [entry.required, entry.scene?.found, entry.files?.found].some((text) => (text ?? '').length > LONG);
+                                            const long = [entry.required, entry.scene?.found, entry.files?.found].some(
+                                                (text) => (text ?? '').length > LONG,
+                                            );
                                             const on = touched !== null && notes.includes(touched);
 
                                             return (
                                                 <Fragment key={`${entry.id}/${entry.pass ?? ''}`}>
-                                                    <tr data-notes={notes.join(' ')} className={on ? 'touched' : ''} onMouseEnter={() => onTouch(notes[0] ?? null)} onMouseLeave={() => onTouch(null)}>
+                                                    <tr
+                                                        data-notes={notes.join(' ')}
+                                                        className={on ? 'touched' : ''}
+                                                        onMouseEnter={() => onTouch(notes[0] ?? null)}
+                                                        onMouseLeave={() => onTouch(null)}
+                                                    >
                                                         <th scope="row">
                                                             {labels[entry.id]?.label ?? entry.id}
-                                                            {entry.level === 'should' && <span className="aside"> should</span>}
+                                                            {entry.level === 'should' && (
+                                                                <span className="aside"> should</span>
+                                                            )}
                                                             {notes.map((note) => (
-                                                                <a key={note} href={`#note-${note}`} className="note-number ml-1.5" aria-label={`note ${note}`} onFocus={() => onTouch(note)} onBlur={() => onTouch(null)}>
+                                                                <a
+                                                                    key={note}
+                                                                    href={`#note-${note}`}
+                                                                    className="note-number ml-1.5"
+                                                                    aria-label={`note ${note}`}
+                                                                    onFocus={() => onTouch(note)}
+                                                                    onBlur={() => onTouch(null)}
+                                                                >
                                                                     {note}
                                                                 </a>
                                                             ))}
-                                                            {entry.pass !== undefined && <span className="aside"> of {entry.pass}</span>}
+                                                            {entry.pass !== undefined && (
+                                                                <span className="aside"> of {entry.pass}</span>
+                                                            )}
                                                             {entry.waiver !== undefined && (
                                                                 <span className="block text-[12.5px] text-ochre">
                                                                     accepted: <Breaking text={entry.waiver.reason} />
-                                                                    {entry.waiver.by !== undefined && ` (${entry.waiver.by})`}
+                                                                    {entry.waiver.by !== undefined &&
+                                                                        ` (${entry.waiver.by})`}
                                                                 </span>
                                                             )}
-                                                            {mayWaive && ledger.newest && (entry.mark === 'unequal' || entry.waiver?.key !== undefined) && <Waive ledger={ledger} entry={entry} />}
-                                                            {entry.find_out !== undefined && <span className="aside block text-[12.5px]">{entry.find_out}</span>}
-                                                            {entry.why !== undefined && <span className="aside block text-[12.5px]">{entry.why}</span>}
+                                                            {mayWaive &&
+                                                                ledger.newest &&
+                                                                (entry.mark === 'unequal' ||
+                                                                    entry.waiver?.key !== undefined) && (
+                                                                    <Waive ledger={ledger} entry={entry} />
+                                                                )}
+                                                            {entry.find_out !== undefined && (
+                                                                <span className="aside block text-[12.5px]">
+                                                                    {entry.find_out}
+                                                                </span>
+                                                            )}
+                                                            {entry.why !== undefined && (
+                                                                <span className="aside block text-[12.5px]">
+                                                                    {entry.why}
+                                                                </span>
+                                                            )}
                                                         </th>
-                                                        <td className="column mono">{long ? <span className="text-faint">below</span> : entry.required}</td>
+                                                        <td className="column mono">
+                                                            {long ? (
+                                                                <span className="text-faint">below</span>
+                                                            ) : (
+                                                                entry.required
+                                                            )}
+                                                        </td>
                                                         {(['scene', 'files'] as const).map((side) => (
                                                             <td key={side} className="column">
-                                                                {long ? entry[side] !== undefined && <MarkSign mark={entry[side].mark} /> : <MarkedCell cell={entry[side]} required={entry.required} given={side === 'scene' ? ledger.scene !== null : ledger.delivery !== null} />}
-                                                                {!long && <Runs cell={entry[side]} range={entry.id === 'time.range'} />}
+                                                                {long ? (
+                                                                    entry[side] !== undefined && (
+                                                                        <MarkSign mark={entry[side].mark} />
+                                                                    )
+                                                                ) : (
+                                                                    <MarkedCell
+                                                                        cell={entry[side]}
+                                                                        required={entry.required}
+                                                                        given={
+                                                                            side === 'scene'
+                                                                                ? ledger.scene !== null
+                                                                                : ledger.delivery !== null
+                                                                        }
+                                                                    />
+                                                                )}
+                                                                {!long && (
+                                                                    <Runs
+                                                                        cell={entry[side]}
+                                                                        range={entry.id === 'time.range'}
+                                                                    />
+                                                                )}
                                                             </td>
                                                         ))}
                                                     </tr>
@@ -239,14 +359,34 @@ export function LedgerTable({ ledger, numbers, touched, mayWaive, onTouch }: { l
                                                                                 <Fragment key={side}>
                                                                                     <dt className="aside">{side}</dt>
                                                                                     <dd>
-                                                                                        {entry.id === 'naming.pattern' && entry[side].found !== null ? (
-                                                                                            <span className={`mono ${entry[side].mark === 'unequal' && entry[side].stale !== true ? 'found-wrong' : ''}`}>
-                                                                                                <Breaking text={entry[side].found} />
+                                                                                        {entry.id ===
+                                                                                            'naming.pattern' &&
+                                                                                        entry[side].found !== null ? (
+                                                                                            <span
+                                                                                                className={`mono ${entry[side].mark === 'unequal' && entry[side].stale !== true ? 'found-wrong' : ''}`}
+                                                                                            >
+                                                                                                <Breaking
+                                                                                                    text={
+                                                                                                        entry[side]
+                                                                                                            .found
+                                                                                                    }
+                                                                                                />
                                                                                             </span>
                                                                                         ) : (
-                                                                                            <CellText cell={entry[side]} required={entry.required} />
+                                                                                            <CellText
+                                                                                                cell={entry[side]}
+                                                                                                required={
+                                                                                                    entry.required
+                                                                                                }
+                                                                                            />
                                                                                         )}
-                                                                                        <Runs cell={entry[side]} range={entry.id === 'time.range'} />
+                                                                                        <Runs
+                                                                                            cell={entry[side]}
+                                                                                            range={
+                                                                                                entry.id ===
+                                                                                                'time.range'
+                                                                                            }
+                                                                                        />
                                                                                     </dd>
                                                                                 </Fragment>
                                                                             ),

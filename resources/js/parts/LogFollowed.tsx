@@ -9,7 +9,12 @@ import { CopyButton } from './CopyButton';
 
 /** When it will end, by this clock: between two moments where the times differ. */
 function endsAt([least, most]: [number, number]): string {
-    const moment = (seconds: number) => new Date(Date.now() + seconds * 1000).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+    const moment = (seconds: number) =>
+        new Date(Date.now() + seconds * 1000).toLocaleString('en-GB', {
+            weekday: 'short',
+            hour: '2-digit',
+            minute: '2-digit',
+        });
     const [from, to] = [moment(least), moment(most)];
 
     return from === to ? from : `between ${from} and ${to}`;
@@ -31,39 +36,57 @@ function Progress({ log }: { log: LogShown }) {
                         {progress.done} of {progress.count} frames are finished
                         {reading.median !== null && `; a frame takes ${spokenTime(reading.median / 1000)}`}
                         {reading.beside > 1 && `, ${reading.beside} at a time`}.{' '}
-                        {progress.leftCount === 0 ? 'Nothing is left to render.' : left !== null && `The rest takes ${left[0] === left[1] ? '' : `${spokenTime(left[0])} to `}${spokenTime(left[1])}.`}
+                        {progress.leftCount === 0
+                            ? 'Nothing is left to render.'
+                            : left !== null &&
+                              `The rest takes ${left[0] === left[1] ? '' : `${spokenTime(left[0])} to `}${spokenTime(left[1])}.`}
                     </p>
                     {left !== null && progress.leftCount > 0 && (
-                        <p className="text-faint">
-                            If it goes on from now, it ends {endsAt(left)}.
-                        </p>
+                        <p className="text-faint">If it goes on from now, it ends {endsAt(left)}.</p>
                     )}
-                    <progress className="mt-1 h-1.5 w-full accent-primary" value={progress.done} max={progress.count} aria-label="Frames finished" />
+                    <progress
+                        className="mt-1 h-1.5 w-full accent-primary"
+                        value={progress.done}
+                        max={progress.count}
+                        aria-label="Frames finished"
+                    />
                     {progress.leftCount > 0 && (
                         <p className="mt-2 flex flex-wrap items-baseline gap-3">
                             <span>
-                                To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span> and type in the range <span className="mono"><Breaking text={progress.left} /></span>
+                                To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span>{' '}
+                                and type in the range{' '}
+                                <span className="mono">
+                                    <Breaking text={progress.left} />
+                                </span>
                             </span>
                             <CopyButton text={progress.left}>Copy the range</CopyButton>
                         </p>
                     )}
                     {progress.beyond !== '' && (
                         <p className="text-ochre">
-                            Frames that nobody asked for: <span className="mono"><Breaking text={progress.beyond} /></span>
+                            Frames that nobody asked for:{' '}
+                            <span className="mono">
+                                <Breaking text={progress.beyond} />
+                            </span>
                         </p>
                     )}
                 </>
             )}
             {progress === null && (
                 <p className="said" role="status">
-                    Finished: <span className="mono"><Breaking text={reading.finished === '' ? 'none yet' : reading.finished} /></span>
+                    Finished:{' '}
+                    <span className="mono">
+                        <Breaking text={reading.finished === '' ? 'none yet' : reading.finished} />
+                    </span>
                 </p>
             )}
             <dl className="mt-3 grid grid-cols-[150px_1fr] gap-x-3 gap-y-1">
                 {reading.begun !== '' && (
                     <>
                         <dt className="aside">begun, not finished</dt>
-                        <dd className="mono"><Breaking text={reading.begun} /></dd>
+                        <dd className="mono">
+                            <Breaking text={reading.begun} />
+                        </dd>
                     </>
                 )}
                 {reading.slow.length > 0 && (
@@ -82,7 +105,9 @@ function Progress({ log }: { log: LogShown }) {
                 {reading.lastFile !== null && (
                     <>
                         <dt className="aside">written last</dt>
-                        <dd className="mono"><Breaking text={reading.lastFile} /></dd>
+                        <dd className="mono">
+                            <Breaking text={reading.lastFile} />
+                        </dd>
                     </>
                 )}
                 {(['error', 'warning'] as const).map((event) => {
@@ -90,7 +115,9 @@ function Progress({ log }: { log: LogShown }) {
 
                     return own.length === 0 ? null : (
                         <div key={event} className="contents">
-                            <dt className="aside">{event === 'error' ? `errors, ${reading.errors}` : `warnings, ${reading.warnings}`}</dt>
+                            <dt className="aside">
+                                {event === 'error' ? `errors, ${reading.errors}` : `warnings, ${reading.warnings}`}
+                            </dt>
                             <dd className={event === 'error' ? 'text-red' : 'text-ochre'}>
                                 {own.slice(0, 6).map((message, at) => (
                                     <span key={at} className="block">
@@ -155,9 +182,14 @@ export function LogFollowed({ log: first }: { log: LogShown }) {
                 </span>
                 <span>
                     {log.followed ? 'followed as it is written' : 'as it was sent'}
-                    {log.shape !== null && `, read as “${log.shape}”`}; {bytes(log.read)} of {bytes(log.size)} read, {log.at}
+                    {log.shape !== null && `, read as “${log.shape}”`}; {bytes(log.read)} of {bytes(log.size)} read,{' '}
+                    {log.at}
                 </span>
-                <button type="button" className="plain-link" onClick={() => router.delete(`/logs/${log.id}`, { preserveScroll: true })}>
+                <button
+                    type="button"
+                    className="plain-link"
+                    onClick={() => router.delete(`/logs/${log.id}`, { preserveScroll: true })}
+                >
                     forget it
                 </button>
             </p>

@@ -1,13 +1,33 @@
 import type { Mark, Verdict } from '../types/book';
 
-const NAMES: Record<Mark, string> = { equal: 'equal', unequal: 'unequal', waived: 'waived', unknown: 'could not be read' };
+const NAMES: Record<Mark, string> = {
+    equal: 'equal',
+    unequal: 'unequal',
+    waived: 'waived',
+    unknown: 'could not be read',
+};
 
-const INKS: Record<Mark, string> = { equal: 'text-green', unequal: 'text-red', waived: 'text-ochre', unknown: 'text-faint' };
+const INKS: Record<Mark, string> = {
+    equal: 'text-green',
+    unequal: 'text-red',
+    waived: 'text-ochre',
+    unknown: 'text-faint',
+};
 
 /** The four marks, drawn: shapes first, colour second. */
 export function MarkSign({ mark, label }: { mark: Mark; label?: string }) {
     return (
-        <svg width="14" height="14" viewBox="0 0 14 14" role="img" aria-label={label ?? NAMES[mark]} className={`inline-block shrink-0 align-[-2px] ${INKS[mark]}`} fill="none" stroke="currentColor" strokeWidth="1.8">
+        <svg
+            width="14"
+            height="14"
+            viewBox="0 0 14 14"
+            role="img"
+            aria-label={label ?? NAMES[mark]}
+            className={`inline-block shrink-0 align-[-2px] ${INKS[mark]}`}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth="1.8"
+        >
             {mark === 'waived' ? (
                 <>
                     <path d="M1.5 5.6c1.8-2 3.6-2 5.5-.4s3.700 1.600 5.500-.4" />

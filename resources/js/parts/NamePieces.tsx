@@ -12,8 +12,16 @@ export function NamePieces({ reading }: { reading: NameReading }) {
                                 {row}
                             </th>
                             {reading.pieces.map((piece, at) => (
-                                <td key={at} title={piece.piece} className={`border-y px-1.5 py-0.5 whitespace-pre ${piece.differs.length === 0 ? 'border-rule' : row === 'found' ? 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red' : 'border-edge'}`}>
-                                    {piece[row] === '' ? <span className="text-faint">{row === 'found' ? '(none)' : ' '}</span> : piece[row].replaceAll(' ', '␣')}
+                                <td
+                                    key={at}
+                                    title={piece.piece}
+                                    className={`border-y px-1.5 py-0.5 whitespace-pre ${piece.differs.length === 0 ? 'border-rule' : row === 'found' ? 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red' : 'border-edge'}`}
+                                >
+                                    {piece[row] === '' ? (
+                                        <span className="text-faint">{row === 'found' ? '(none)' : ' '}</span>
+                                    ) : (
+                                        piece[row].replaceAll(' ', '␣')
+                                    )}
                                 </td>
                             ))}
                         </tr>

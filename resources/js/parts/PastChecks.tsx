@@ -12,7 +12,11 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
 
                     return (
                         <li key={check.id} className="border-b border-rule">
-                            <Link href={`/checks/${check.id}`} aria-current={check.id === current ? 'true' : undefined} className="grid grid-cols-[18px_1fr] gap-x-1 py-1 hover:bg-sheet">
+                            <Link
+                                href={`/checks/${check.id}`}
+                                aria-current={check.id === current ? 'true' : undefined}
+                                className="grid grid-cols-[18px_1fr] gap-x-1 py-1 hover:bg-sheet"
+                            >
                                 <span>{mark !== null && <MarkSign mark={mark} label={check.verdict} />}</span>
                                 <span>
                                     {check.made}, {check.of}, rev. {check.revision}

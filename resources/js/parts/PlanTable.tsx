@@ -29,11 +29,21 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
             <thead>
                 <tr>
                     {!alone && <th scope="col">deliverable</th>}
-                    <th scope="col" className={alone ? '' : 'column'}>frames</th>
-                    <th scope="col" className="column">a frame takes</th>
-                    <th scope="col" className="column">ready</th>
-                    <th scope="col" className="column">due</th>
-                    <th scope="col" className="column">disk</th>
+                    <th scope="col" className={alone ? '' : 'column'}>
+                        frames
+                    </th>
+                    <th scope="col" className="column">
+                        a frame takes
+                    </th>
+                    <th scope="col" className="column">
+                        ready
+                    </th>
+                    <th scope="col" className="column">
+                        due
+                    </th>
+                    <th scope="col" className="column">
+                        disk
+                    </th>
                 </tr>
             </thead>
             <tbody>
@@ -41,7 +51,10 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                     <tr key={job.id}>
                         {!alone && (
                             <th scope="row">
-                                <Link href={`/deliverables/${job.id}/render`} className="plain-link mono [overflow-wrap:anywhere]">
+                                <Link
+                                    href={`/deliverables/${job.id}/render`}
+                                    className="plain-link mono [overflow-wrap:anywhere]"
+                                >
                                     {job.code}
                                 </Link>
                             </th>
@@ -50,11 +63,15 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                             <span className="mono">
                                 <Breaking text={job.frames} />
                             </span>
-                            <span className="block text-[12.5px] text-faint">{job.count} {job.count === 1 ? 'frame' : 'frames'}</span>
+                            <span className="block text-[12.5px] text-faint">
+                                {job.count} {job.count === 1 ? 'frame' : 'frames'}
+                            </span>
                         </td>
                         <td className="column">
                             {job.perFrame}
-                            {job.samples > 1 && <span className="block text-[12.5px] text-faint">from {job.samples} times</span>}
+                            {job.samples > 1 && (
+                                <span className="block text-[12.5px] text-faint">from {job.samples} times</span>
+                            )}
                         </td>
                         <td className="column">
                             <Ready job={job} />
@@ -65,17 +82,37 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                             ) : (
                                 <span className="grid grid-cols-[18px_1fr] gap-x-1">
                                     <span>
-                                        <MarkSign mark={job.word === 'in time' ? 'equal' : job.word === 'perhaps late' ? 'unknown' : 'unequal'} label={job.word} />
+                                        <MarkSign
+                                            mark={
+                                                job.word === 'in time'
+                                                    ? 'equal'
+                                                    : job.word === 'perhaps late'
+                                                      ? 'unknown'
+                                                      : 'unequal'
+                                            }
+                                            label={job.word}
+                                        />
                                     </span>
                                     <span>
                                         {job.due}
-                                        <span className={`block text-[12.5px] ${job.word === 'late' || job.word === 'never' ? 'text-red' : 'text-faint'}`}>
-                                            {job.word === 'late' ? (job.late ?? 'late') : `${job.word}${job.late === null ? '' : `, ${job.late}`}`}
+                                        <span
+                                            className={`block text-[12.5px] ${job.word === 'late' || job.word === 'never' ? 'text-red' : 'text-faint'}`}
+                                        >
+                                            {job.word === 'late'
+                                                ? (job.late ?? 'late')
+                                                : `${job.word}${job.late === null ? '' : `, ${job.late}`}`}
                                         </span>
                                         {job.fits !== null && (
                                             <span className="block text-[12.5px]">
-                                                In time: {job.fits.count === 0 ? 'no frame' : <span className="mono">{job.fits.range}</span>}
-                                                {job.fits.scale !== null && `, or all of it at a scale of ${job.fits.scale} %`}.
+                                                In time:{' '}
+                                                {job.fits.count === 0 ? (
+                                                    'no frame'
+                                                ) : (
+                                                    <span className="mono">{job.fits.range}</span>
+                                                )}
+                                                {job.fits.scale !== null &&
+                                                    `, or all of it at a scale of ${job.fits.scale} %`}
+                                                .
                                             </span>
                                         )}
                                     </span>
@@ -93,7 +130,9 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                         <td className="column">{plan.frames} frames</td>
                         <td className="column" />
                         <td className="column">{plan.ready ?? 'never'}</td>
-                        <td className="column">{plan.jobs.filter((job) => job.word === 'late' || job.word === 'never').length} late</td>
+                        <td className="column">
+                            {plan.jobs.filter((job) => job.word === 'late' || job.word === 'never').length} late
+                        </td>
                         <td className="column">{plan.bytes ?? ''}</td>
                     </tr>
                 </tfoot>
@@ -104,5 +143,9 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
 
 /** The list of frames for a queue: a line each, in the order of what is due. */
 export function FrameList({ plan }: { plan: Plan }) {
-    return <CopyButton text={plan.jobs.map((job) => `${job.code}\t${job.frames}`).join('\n')}>Copy the list of frames</CopyButton>;
+    return (
+        <CopyButton text={plan.jobs.map((job) => `${job.code}\t${job.frames}`).join('\n')}>
+            Copy the list of frames
+        </CopyButton>
+    );
 }

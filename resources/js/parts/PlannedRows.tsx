@@ -27,10 +27,29 @@ export interface Plan {
     more: number;
 }
 
-const DOES: Record<PlannedRow['does'], string> = { make: 'made', change: 'changed', same: 'as it is', refuse: 'refused' };
+const DOES: Record<PlannedRow['does'], string> = {
+    make: 'made',
+    change: 'changed',
+    same: 'as it is',
+    refuse: 'refused',
+};
 
 /** What a list would do, row by row, and how its columns were understood. */
-export function PlannedRows({ plan, columns, matched, onMatch, busy, onWrite }: { plan: Plan; columns: { word: string; label: string }[]; matched: string[] | null; onMatch: (matched: string[]) => void; busy: boolean; onWrite: () => void }) {
+export function PlannedRows({
+    plan,
+    columns,
+    matched,
+    onMatch,
+    busy,
+    onWrite,
+}: {
+    plan: Plan;
+    columns: { word: string; label: string }[];
+    matched: string[] | null;
+    onMatch: (matched: string[]) => void;
+    busy: boolean;
+    onWrite: () => void;
+}) {
     const { counts } = plan;
     const write = counts.make + counts.change;
     const sum = (['make', 'change', 'same', 'refuse'] as const)
@@ -40,7 +59,9 @@ export function PlannedRows({ plan, columns, matched, onMatch, busy, onWrite }: 
 
     return (
         <section className="pt-4" aria-label="What would be done" aria-busy={busy}>
-            {plan.headings !== null && plan.columns !== null && <Columns plan={plan} columns={columns} matched={matched} onMatch={onMatch} />}
+            {plan.headings !== null && plan.columns !== null && (
+                <Columns plan={plan} columns={columns} matched={matched} onMatch={onMatch} />
+            )}
             {plan.notes.map((note) => (
                 <p key={note} className="text-ochre">
                     <Breaking text={note} />
@@ -49,9 +70,15 @@ export function PlannedRows({ plan, columns, matched, onMatch, busy, onWrite }: 
             <div className="sticky top-0 z-10 flex flex-wrap items-baseline gap-3 border-b border-ink bg-sheet py-2">
                 <span className="title text-[16px]">{sum === '' ? 'No rows' : sum}</span>
                 <button type="button" className="press strong" disabled={busy || write === 0} onClick={onWrite}>
-                    {write === 0 ? 'Nothing to write' : `${counts.make > 0 ? `Make ${counts.make}` : ''}${counts.make > 0 && counts.change > 0 ? ', ' : ''}${counts.change > 0 ? `${counts.make > 0 ? 'change' : 'Change'} ${counts.change}` : ''}`}
+                    {write === 0
+                        ? 'Nothing to write'
+                        : `${counts.make > 0 ? `Make ${counts.make}` : ''}${counts.make > 0 && counts.change > 0 ? ', ' : ''}${counts.change > 0 ? `${counts.make > 0 ? 'change' : 'Change'} ${counts.change}` : ''}`}
                 </button>
-                {counts.refuse > 0 && write > 0 && <span className="text-faint">Refused rows are left out; put them right in the list and read it again.</span>}
+                {counts.refuse > 0 && write > 0 && (
+                    <span className="text-faint">
+                        Refused rows are left out; put them right in the list and read it again.
+                    </span>
+                )}
             </div>
             <table className="ledger">
                 <colgroup>
@@ -63,16 +90,26 @@ export function PlannedRows({ plan, columns, matched, onMatch, busy, onWrite }: 
                 <thead>
                     <tr>
                         <th scope="col">row</th>
-                        <th scope="col" className="column">would be</th>
-                        <th scope="col" className="column">deliverable</th>
-                        <th scope="col" className="column">with</th>
+                        <th scope="col" className="column">
+                            would be
+                        </th>
+                        <th scope="col" className="column">
+                            deliverable
+                        </th>
+                        <th scope="col" className="column">
+                            with
+                        </th>
                     </tr>
                 </thead>
                 <tbody>
                     {plan.rows.map((row) => (
                         <tr key={`${row.line} ${row.code}`}>
                             <td className="mono">{row.line}</td>
-                            <td className={`column ${row.does === 'refuse' ? 'text-red' : row.does === 'same' ? 'text-faint' : ''}`}>{DOES[row.does]}</td>
+                            <td
+                                className={`column ${row.does === 'refuse' ? 'text-red' : row.does === 'same' ? 'text-faint' : ''}`}
+                            >
+                                {DOES[row.does]}
+                            </td>
                             <td className="column">
                                 <span className="mono">
                                     <Breaking text={row.code === '' ? '(no code)' : row.code} />
@@ -115,13 +152,19 @@ function With({ row, columns }: { row: PlannedRow; columns: { word: string; labe
             <>
                 {row.changes.map((change) => (
                     <span key={change.what} className="block">
-                        <span className="text-faint">{(columns.find((each) => each.word === change.what)?.label ?? change.what).toLowerCase()}</span> {change.from !== '' && <s className="mono text-faint">{change.from}</s>} <span className="mono">{change.to}</span>
+                        <span className="text-faint">
+                            {(columns.find((each) => each.word === change.what)?.label ?? change.what).toLowerCase()}
+                        </span>{' '}
+                        {change.from !== '' && <s className="mono text-faint">{change.from}</s>}{' '}
+                        <span className="mono">{change.to}</span>
                     </span>
                 ))}
             </>
         );
     }
-    Object.entries(row.asks).forEach(([id, value]) => add((columns.find((each) => each.word === id)?.label ?? id).toLowerCase(), value));
+    Object.entries(row.asks).forEach(([id, value]) =>
+        add((columns.find((each) => each.word === id)?.label ?? id).toLowerCase(), value),
+    );
     if (row.frames !== null) {
         add('frames', String(row.frames));
     }
@@ -137,22 +180,58 @@ function With({ row, columns }: { row: PlannedRow; columns: { word: string; labe
 }
 
 /** How each heading was understood; any of them can be corrected. */
-function Columns({ plan, columns, matched, onMatch }: { plan: Plan; columns: { word: string; label: string }[]; matched: string[] | null; onMatch: (matched: string[]) => void }) {
+function Columns({
+    plan,
+    columns,
+    matched,
+    onMatch,
+}: {
+    plan: Plan;
+    columns: { word: string; label: string }[];
+    matched: string[] | null;
+    onMatch: (matched: string[]) => void;
+}) {
     const now = matched ?? (plan.columns ?? []).map((word) => word ?? '');
-    const slug = (heading: string) => heading.toLowerCase().replaceAll(/[^a-z0-9]+/g, '_').replaceAll(/^_+|_+$/g, '').replace(/^(?=\d)/, 'n') || 'extra';
+    const slug = (heading: string) =>
+        heading
+            .toLowerCase()
+            .replaceAll(/[^a-z0-9]+/g, '_')
+            .replaceAll(/^_+|_+$/g, '')
+            .replace(/^(?=\d)/, 'n') || 'extra';
 
     return (
-        <div className="scroll mb-3 overflow-x-auto" tabIndex={0} role="group" aria-label="How the columns were understood">
+        <div
+            className="scroll mb-3 overflow-x-auto"
+            tabIndex={0}
+            role="group"
+            aria-label="How the columns were understood"
+        >
             <table className="border-collapse text-[13px]">
                 <thead>
                     <tr>
                         {(plan.headings ?? []).map((heading, at) => (
-                            <th key={at} scope="col" className="border-b border-ink px-2 py-1 text-left align-bottom font-normal">
+                            <th
+                                key={at}
+                                scope="col"
+                                className="border-b border-ink px-2 py-1 text-left align-bottom font-normal"
+                            >
                                 <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
-                                <select aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`} className={`line-field w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`} value={now[at] ?? ''} onChange={(event) => onMatch(now.map((word, n) => (n === at ? event.target.value : word)))}>
+                                <select
+                                    aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`}
+                                    className={`line-field w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`}
+                                    value={now[at] ?? ''}
+                                    onChange={(event) =>
+                                        onMatch(now.map((word, n) => (n === at ? event.target.value : word)))
+                                    }
+                                >
                                     <option value="">left out</option>
                                     <option value={`value:${slug(heading)}`}>{`piece {${slug(heading)}}`}</option>
-                                    {now[at] !== undefined && now[at] !== '' && now[at] !== `value:${slug(heading)}` && !columns.some((each) => each.word === now[at]) && <option value={now[at]}>{now[at]}</option>}
+                                    {now[at] !== undefined &&
+                                        now[at] !== '' &&
+                                        now[at] !== `value:${slug(heading)}` &&
+                                        !columns.some((each) => each.word === now[at]) && (
+                                            <option value={now[at]}>{now[at]}</option>
+                                        )}
                                     {columns.map((each) => (
                                         <option key={each.word} value={each.word}>
                                             {each.label}
@@ -167,7 +246,10 @@ function Columns({ plan, columns, matched, onMatch }: { plan: Plan; columns: { w
                     {plan.sample.map((row, n) => (
                         <tr key={n}>
                             {(plan.headings ?? []).map((_, at) => (
-                                <td key={at} className="mono max-w-40 truncate border-b border-rule px-2 py-0.5 text-faint">
+                                <td
+                                    key={at}
+                                    className="mono max-w-40 truncate border-b border-rule px-2 py-0.5 text-faint"
+                                >
                                     {row[at]}
                                 </td>
                             ))}

@@ -15,9 +15,24 @@ export interface Field {
 }
 
 /** Choosing what a name stands for, by typing a part of it. */
-export function FieldChoice({ id, fields, value, onChange }: { id: string; fields: Field[]; value: string; onChange: (field: string) => void }) {
+export function FieldChoice({
+    id,
+    fields,
+    value,
+    onChange,
+}: {
+    id: string;
+    fields: Field[];
+    value: string;
+    onChange: (field: string) => void;
+}) {
     return (
-        <select id={id} className="line-field w-auto! max-w-[260px]" value={value} onChange={(event) => onChange(event.target.value)}>
+        <select
+            id={id}
+            className="line-field w-auto! max-w-[260px]"
+            value={value}
+            onChange={(event) => onChange(event.target.value)}
+        >
             <option value="">choose a setting</option>
             <option value="-">nothing that matters here</option>
             {fields.map((field) => (
@@ -30,7 +45,17 @@ export function FieldChoice({ id, fields, value, onChange }: { id: string; field
 }
 
 /** One setting that was not understood, to be pointed at: its name, or the word for its value. */
-export function PointAt({ deliverable, unknown, fields, decides }: { deliverable: number; unknown: Unknown; fields: Field[]; decides: boolean }) {
+export function PointAt({
+    deliverable,
+    unknown,
+    fields,
+    decides,
+}: {
+    deliverable: number;
+    unknown: Unknown;
+    fields: Field[];
+    decides: boolean;
+}) {
     const [is, setIs] = useState(unknown.field ?? '');
     const [unit, setUnit] = useState('');
     const [stands, setStands] = useState('');
@@ -43,8 +68,19 @@ export function PointAt({ deliverable, unknown, fields, decides }: { deliverable
         setBusy(true);
         router.post(
             `/deliverables/${deliverable}/scene/names`,
-            { name: unknown.name, is: is === '-' || is === '' ? null : is, unit: unit === '' ? null : unit, word: stands.trim() === '' ? '' : unknown.value, stands: stands.trim(), all },
-            { preserveScroll: true, onError: (errors) => setFault(errors.point ?? Object.values(errors)[0] ?? 'This could not be kept.'), onFinish: () => setBusy(false) },
+            {
+                name: unknown.name,
+                is: is === '-' || is === '' ? null : is,
+                unit: unit === '' ? null : unit,
+                word: stands.trim() === '' ? '' : unknown.value,
+                stands: stands.trim(),
+                all,
+            },
+            {
+                preserveScroll: true,
+                onError: (errors) => setFault(errors.point ?? Object.values(errors)[0] ?? 'This could not be kept.'),
+                onFinish: () => setBusy(false),
+            },
         );
     };
 
@@ -73,7 +109,12 @@ export function PointAt({ deliverable, unknown, fields, decides }: { deliverable
                     }}
                 />
                 {(chosen?.units.length ?? 0) > 0 && (
-                    <select aria-label={`Unit of ${unknown.name}`} className="line-field w-auto!" value={unit} onChange={(event) => setUnit(event.target.value)}>
+                    <select
+                        aria-label={`Unit of ${unknown.name}`}
+                        className="line-field w-auto!"
+                        value={unit}
+                        onChange={(event) => setUnit(event.target.value)}
+                    >
                         <option value="">as usual</option>
                         {chosen?.units.map((each) => (
                             <option key={each} value={each}>
@@ -85,7 +126,12 @@ export function PointAt({ deliverable, unknown, fields, decides }: { deliverable
                 {is !== '' && is !== '-' && (
                     <label className="flex items-center gap-1.5">
                         <span className="text-faint">and “{unknown.value}” means</span>
-                        <input className="line-field w-28!" value={stands} placeholder="what it says" onChange={(event) => setStands(event.target.value)} />
+                        <input
+                            className="line-field w-28!"
+                            value={stands}
+                            placeholder="what it says"
+                            onChange={(event) => setStands(event.target.value)}
+                        />
                     </label>
                 )}
                 {decides && (

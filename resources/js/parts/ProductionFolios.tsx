@@ -1,7 +1,8 @@
 import { Link } from '@inertiajs/react';
 import type { Book } from '../types/book';
 
-export type ProductionFolio = '' | '/board' | '/scenes' | '/render' | '/house' | '/list' | '/together' | '/names' | '/outbox';
+export type ProductionFolio =
+    '' | '/board' | '/scenes' | '/render' | '/house' | '/list' | '/together' | '/names' | '/outbox';
 
 const FOLIOS: [ProductionFolio, string][] = [
     ['', 'Deliverables'],
@@ -28,7 +29,12 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
             {book.decides && (
                 <nav aria-label="Folios" className="mx-6 mt-2 flex flex-wrap gap-x-6 border-b border-ink">
                     {FOLIOS.map(([folio, name]) => (
-                        <Link key={folio} href={`/productions/${book.production.id}${folio}`} aria-current={folio === at ? 'page' : undefined} className={`-mb-px border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}>
+                        <Link
+                            key={folio}
+                            href={`/productions/${book.production.id}${folio}`}
+                            aria-current={folio === at ? 'page' : undefined}
+                            className={`-mb-px border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}
+                        >
                             {name}
                         </Link>
                     ))}

@@ -8,16 +8,34 @@ export function Shape({ asked, found }: { asked: string; found: string }) {
     }
     const [w, h] = [Math.max(aw, fw), Math.max(ah, fh)];
     const unit = Math.min(236 / w, 150 / h);
-    const box = (width: number, height: number) => ({ x: 2 + ((w - width) / 2) * unit, y: 2 + ((h - height) / 2) * unit, width: width * unit, height: height * unit });
+    const box = (width: number, height: number) => ({
+        x: 2 + ((w - width) / 2) * unit,
+        y: 2 + ((h - height) / 2) * unit,
+        width: width * unit,
+        height: height * unit,
+    });
 
     return (
         <figure className="note">
-            <svg width={w * unit + 4} height={h * unit + 4} role="img" aria-label={`asked ${asked}, found ${found}`} className="max-w-full">
+            <svg
+                width={w * unit + 4}
+                height={h * unit + 4}
+                role="img"
+                aria-label={`asked ${asked}, found ${found}`}
+                className="max-w-full"
+            >
                 <rect {...box(aw, ah)} fill="none" stroke="var(--color-ink)" strokeWidth="1.5" />
-                <rect {...box(fw, fh)} fill="color-mix(in oklab, var(--color-error) 10%, transparent)" stroke="var(--color-error)" strokeWidth="1.5" strokeDasharray="4 3" />
+                <rect
+                    {...box(fw, fh)}
+                    fill="color-mix(in oklab, var(--color-error) 10%, transparent)"
+                    stroke="var(--color-error)"
+                    strokeWidth="1.5"
+                    strokeDasharray="4 3"
+                />
             </svg>
             <figcaption className="mt-1 font-sans text-[12.5px] text-faint">
-                asked <span className="mono text-ink">{asked}</span>, found <span className="mono text-red">{found}</span>
+                asked <span className="mono text-ink">{asked}</span>, found{' '}
+                <span className="mono text-red">{found}</span>
             </figcaption>
         </figure>
     );

@@ -24,7 +24,12 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
     }, []);
 
     return (
-        <dialog ref={dialog} onClose={onClose} aria-labelledby="keys-title" className="m-auto border border-ink bg-sheet p-6 text-ink backdrop:bg-ink/30">
+        <dialog
+            ref={dialog}
+            onClose={onClose}
+            aria-labelledby="keys-title"
+            className="m-auto border border-ink bg-sheet p-6 text-ink backdrop:bg-ink/30"
+        >
             <h2 id="keys-title" className="title mb-3 text-[18px]">
                 Keys
             </h2>

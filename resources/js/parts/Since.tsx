@@ -2,7 +2,11 @@ import type { SinceBefore } from '../types/book';
 import { Breaking } from './Breaking';
 import { MarkSign } from './MarkSign';
 
-const WORDS: [keyof Pick<SinceBefore, 'put_right' | 'accepted' | 'new' | 'back' | 'still'>, string, 'equal' | 'unequal' | 'waived'][] = [
+const WORDS: [
+    keyof Pick<SinceBefore, 'put_right' | 'accepted' | 'new' | 'back' | 'still'>,
+    string,
+    'equal' | 'unequal' | 'waived',
+][] = [
     ['put_right', 'put right', 'equal'],
     ['accepted', 'accepted', 'waived'],
     ['back', 'come back', 'unequal'],
@@ -12,7 +16,9 @@ const WORDS: [keyof Pick<SinceBefore, 'put_right' | 'accepted' | 'new' | 'back' 
 
 /** What has become of it since the check before. */
 export function Since({ since }: { since: SinceBefore }) {
-    const nothing = since.put_right.length + since.accepted.length + since.new.length + since.back.length + since.unasked.length === 0;
+    const nothing =
+        since.put_right.length + since.accepted.length + since.new.length + since.back.length + since.unasked.length ===
+        0;
 
     return nothing ? null : (
         <section className="pb-3" aria-label="Since the last check">
@@ -25,7 +31,8 @@ export function Since({ since }: { since: SinceBefore }) {
                                 <MarkSign mark={mark} label={word} />
                             </dt>
                             <dd>
-                                <span className="font-semibold">{word}:</span> {since[set].map((label) => label.toLowerCase()).join(', ')}
+                                <span className="font-semibold">{word}:</span>{' '}
+                                {since[set].map((label) => label.toLowerCase()).join(', ')}
                             </dd>
                         </div>
                     ))}

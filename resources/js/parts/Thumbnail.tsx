@@ -1,7 +1,17 @@
 import { useState } from 'react';
 
 /** A small picture of one frame; where the file is gone by now, only its number. */
-export function Thumbnail({ check, part, pass, frame }: { check: number; part: string; pass: string | null; frame: number }) {
+export function Thumbnail({
+    check,
+    part,
+    pass,
+    frame,
+}: {
+    check: number;
+    part: string;
+    pass: string | null;
+    frame: number;
+}) {
     const [gone, setGone] = useState(false);
     // until it is there its place is kept, so that nothing jumps
     const [there, setThere] = useState(false);
@@ -9,9 +19,18 @@ export function Thumbnail({ check, part, pass, frame }: { check: number; part: s
     return (
         <figure className="w-[150px]">
             {gone ? (
-                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">no longer there, or changed</p>
+                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">
+                    no longer there, or changed
+                </p>
             ) : (
-                <img src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${pass === null ? '' : `?pass=${encodeURIComponent(pass)}`}`} alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`} loading="lazy" className={`h-[84px] ${there ? 'w-auto' : 'w-full'} max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]`} onLoad={() => setThere(true)} onError={() => setGone(true)} />
+                <img
+                    src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${pass === null ? '' : `?pass=${encodeURIComponent(pass)}`}`}
+                    alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`}
+                    loading="lazy"
+                    className={`h-[84px] ${there ? 'w-auto' : 'w-full'} max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]`}
+                    onLoad={() => setThere(true)}
+                    onError={() => setGone(true)}
+                />
             )}
             <figcaption className="mono text-[12px] text-faint">{frame}</figcaption>
         </figure>

@@ -16,7 +16,11 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
         const key = entry.waiver.key;
 
         return (
-            <button type="button" className="plain-link block text-[12.5px]" onClick={() => router.delete(`/waivers/${key}?check=${ledger.id}`, { preserveScroll: true })}>
+            <button
+                type="button"
+                className="plain-link block text-[12.5px]"
+                onClick={() => router.delete(`/waivers/${key}?check=${ledger.id}`, { preserveScroll: true })}
+            >
                 accept it no more<span className="sr-only">: {label}</span>
             </button>
         );
@@ -33,7 +37,12 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
         router.post(
             `/checks/${ledger.id}/waivers`,
             { id: entry.id, part: entry.part, pass: entry.pass ?? null, reason, all },
-            { preserveScroll: true, onError: (errors) => setFault(errors.reason ?? Object.values(errors)[0] ?? 'This could not be kept.'), onSuccess: () => setOpen(false), onFinish: () => setBusy(false) },
+            {
+                preserveScroll: true,
+                onError: (errors) => setFault(errors.reason ?? Object.values(errors)[0] ?? 'This could not be kept.'),
+                onSuccess: () => setOpen(false),
+                onFinish: () => setBusy(false),
+            },
         );
     };
 
@@ -51,7 +60,15 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
             }}
         >
             <label htmlFor={id}>Why is it accepted?</label>
-            <input id={id} autoFocus className="line-field" value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} aria-invalid={fault !== null} />
+            <input
+                id={id}
+                autoFocus
+                className="line-field"
+                value={reason}
+                maxLength={500}
+                onChange={(event) => setReason(event.target.value)}
+                aria-invalid={fault !== null}
+            />
             <label className="mt-1 flex items-baseline gap-1.5">
                 <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />
                 <span>for all that follow “{ledger.specification}”</span>

@@ -138,7 +138,11 @@ export interface CheckDocument {
     strays_count: number;
     not_understood: string[];
     not_understood_count: number;
-    scene: { file: string | null; makes: string[]; comes_to: { id: string; label: string; says: string; part?: string }[] } | null;
+    scene: {
+        file: string | null;
+        makes: string[];
+        comes_to: { id: string; label: string; says: string; part?: string }[];
+    } | null;
     since: SinceBefore | null;
     strip: { part: string; pass: string | null; wrong: string; sizes: [number, number][]; pictures?: number[] }[];
 }
@@ -155,7 +159,15 @@ export interface Ledger {
     /** all that are owed */
     parts: string[];
     scene: { name: string; part: string | null; at: string } | null;
-    delivery: { root: string | null; rootId: number | null; folder: string; depth: string; files: number; bytes: number; at: string } | null;
+    delivery: {
+        root: string | null;
+        rootId: number | null;
+        folder: string;
+        depth: string;
+        files: number;
+        bytes: number;
+        at: string;
+    } | null;
     labels: Record<string, { label: string; group: string }>;
     newest: boolean;
     specification: string;

@@ -47,6 +47,15 @@ export interface LogShown {
         errors: number;
         messages: [string, string, number][];
         clock: string | null;
-        progress: { expected: string; count: number; done: number; left: string; leftCount: number; resume: number | null; beyond: string; secondsLeft: [number, number] | null } | null;
+        progress: {
+            expected: string;
+            count: number;
+            done: number;
+            left: string;
+            leftCount: number;
+            resume: number | null;
+            beyond: string;
+            secondsLeft: [number, number] | null;
+        } | null;
     } | null;
 }

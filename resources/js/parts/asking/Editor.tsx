@@ -39,7 +39,21 @@ interface Props {
 }
 
 /** A field that takes what people type, shows how it was understood, and keeps it on Enter or when it is left. */
-export function Editor({ id, label, start, level: startLevel, why: startWhy, example, words, place, seen, turning, mayDrop, onDone, onImply }: Props) {
+export function Editor({
+    id,
+    label,
+    start,
+    level: startLevel,
+    why: startWhy,
+    example,
+    words,
+    place,
+    seen,
+    turning,
+    mayDrop,
+    onDone,
+    onImply,
+}: Props) {
     const [value, setValue] = useState(start);
     const [level, setLevel] = useState(startLevel);
     const [why, setWhy] = useState(startWhy);
@@ -100,7 +114,16 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
         turning.send(
             'patch',
             place.keep,
-            { id, value, level, why: why.trim() === '' ? null : why.trim(), scope: place.scope, part: place.part, drop, seen: over ? null : token },
+            {
+                id,
+                value,
+                level,
+                why: why.trim() === '' ? null : why.trim(),
+                scope: place.scope,
+                part: place.part,
+                drop,
+                seen: over ? null : token,
+            },
             {
                 kept: () => leave(true),
                 refused: (errors) => {
@@ -109,7 +132,11 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
                         setConflict(errors.conflict);
                         setToken(null);
                     } else {
-                        setUnderstood({ says: null, fault: errors.value ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be kept.' });
+                        setUnderstood({
+                            says: null,
+                            fault:
+                                errors.value ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be kept.',
+                        });
                     }
                 },
             },
@@ -177,7 +204,16 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
                 spellCheck={false}
             />
             {id === 'content.reference' && place.keep.startsWith('/deliverables/') && (
-                <ApprovePicture to={place.keep.replace(/requirements$/, 'approved')} onPath={(path) => setValue((before) => (/^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before) ? `${before.trim().replace(/:$/, '')}: ${path}` : `frame 1: ${path}`))} />
+                <ApprovePicture
+                    to={place.keep.replace(/requirements$/, 'approved')}
+                    onPath={(path) =>
+                        setValue((before) =>
+                            /^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before)
+                                ? `${before.trim().replace(/:$/, '')}: ${path}`
+                                : `frame 1: ${path}`,
+                        )
+                    }
+                />
             )}
             {words.length > 0 && (
                 <datalist id={`${name}-words`}>
@@ -186,7 +222,11 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
                     ))}
                 </datalist>
             )}
-            <p id={`${name}-says`} aria-live="polite" className={`min-h-5 text-[13px] ${understood?.fault != null ? 'text-red' : 'text-faint'}`}>
+            <p
+                id={`${name}-says`}
+                aria-live="polite"
+                className={`min-h-5 text-[13px] ${understood?.fault != null ? 'text-red' : 'text-faint'}`}
+            >
                 {understood === null || blank ? (
                     ''
                 ) : understood.fault !== null ? (
@@ -215,20 +255,33 @@ export function Editor({ id, label, start, level: startLevel, why: startWhy, exa
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px]">
                 {(['must', 'should'] as const).map((each) => (
                     <label key={each} className="flex items-center gap-1">
-                        <input type="radio" name={`${name}-level`} checked={level === each} onChange={() => setLevel(each)} />
+                        <input
+                            type="radio"
+                            name={`${name}-level`}
+                            checked={level === each}
+                            onChange={() => setLevel(each)}
+                        />
                         {each}
                     </label>
                 ))}
                 <label className="sr-only" htmlFor={`${name}-why`}>
                     Why
                 </label>
-                <input id={`${name}-why`} className="line-field w-40!" placeholder="why, if it helps" value={why} onChange={(event) => setWhy(event.target.value)} />
+                <input
+                    id={`${name}-why`}
+                    className="line-field w-40!"
+                    placeholder="why, if it helps"
+                    value={why}
+                    onChange={(event) => setWhy(event.target.value)}
+                />
                 {mayDrop && (
                     <button type="button" className="plain-link" onClick={() => send(true, false)}>
                         ask no more
                     </button>
                 )}
-                {dirty && !blank && understood?.fault == null && conflict === null && <span className="text-faint">Enter keeps it, Escape leaves it</span>}
+                {dirty && !blank && understood?.fault == null && conflict === null && (
+                    <span className="text-faint">Enter keeps it, Escape leaves it</span>
+                )}
             </div>
         </form>
     );

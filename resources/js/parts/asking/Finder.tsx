@@ -22,9 +22,24 @@ function fit(each: Offered, text: string): number {
 
 /** A fact of the production's own, by the words that were typed. */
 function ownFact(text: string): Offered | null {
-    const name = text.trim().toLowerCase().replace(/^other\./, '').replaceAll(/[^a-z0-9_-]+/g, '_').replaceAll(/^_+|_+$/g, '').slice(0, 60);
+    const name = text
+        .trim()
+        .toLowerCase()
+        .replace(/^other\./, '')
+        .replaceAll(/[^a-z0-9_-]+/g, '_')
+        .replaceAll(/^_+|_+$/g, '')
+        .slice(0, 60);
 
-    return name === '' ? null : { id: `other.${name}`, label: `${name.charAt(0).toUpperCase()}${name.slice(1).replaceAll('_', ' ')}`, group: 'Render', example: 'a fact of your own', also: '', words: [] };
+    return name === ''
+        ? null
+        : {
+              id: `other.${name}`,
+              label: `${name.charAt(0).toUpperCase()}${name.slice(1).replaceAll('_', ' ')}`,
+              group: 'Render',
+              example: 'a fact of your own',
+              also: '',
+              words: [],
+          };
 }
 
 function short(text: string): string {
@@ -32,7 +47,19 @@ function short(text: string): string {
 }
 
 /** Finds a requirement by any usual word for it. Down and up go along, Enter takes one. */
-export function Finder({ offered, label, asked, onTake, field }: { offered: Offered[]; label: string; asked?: Partial<Record<string, string>>; onTake: (taken: Offered) => void; field?: Ref<HTMLInputElement> }) {
+export function Finder({
+    offered,
+    label,
+    asked,
+    onTake,
+    field,
+}: {
+    offered: Offered[];
+    label: string;
+    asked?: Partial<Record<string, string>>;
+    onTake: (taken: Offered) => void;
+    field?: Ref<HTMLInputElement>;
+}) {
     const [text, setText] = useState('');
     const [at, setAt] = useState(0);
     const [open, setOpen] = useState(false);
@@ -46,7 +73,10 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
         .filter((one) => one.fit < 9)
         .sort((a, b) => a.fit - b.fit || a.place - b.place);
     const own = ownFact(text);
-    const shown = [...(wanted === '' ? fitting : fitting.slice(0, MOST)), ...(own === null ? [] : [{ each: own, place: -1, fit: 9 }])];
+    const shown = [
+        ...(wanted === '' ? fitting : fitting.slice(0, MOST)),
+        ...(own === null ? [] : [{ each: own, place: -1, fit: 9 }]),
+    ];
     const chosen = shown[Math.min(at, shown.length - 1)];
 
     const take = (taken: Offered | undefined) => {
@@ -104,7 +134,13 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
                 onKeyDown={press}
             />
             {open && shown.length > 0 && (
-                <ul ref={list} id={`${name}-list`} role="listbox" aria-label={label} className="scroll absolute inset-x-0 top-full z-30 max-h-72 border border-edge bg-sheet">
+                <ul
+                    ref={list}
+                    id={`${name}-list`}
+                    role="listbox"
+                    aria-label={label}
+                    className="scroll absolute inset-x-0 top-full z-30 max-h-72 border border-edge bg-sheet"
+                >
                     {shown.map(({ each }, n) => (
                         <li
                             key={each.id}
@@ -118,7 +154,10 @@ export function Finder({ offered, label, asked, onTake, field }: { offered: Offe
                             }}
                         >
                             <span>
-                                {each.label} <span className="text-[12.5px] text-faint">{each.id.startsWith('other.') ? each.id : each.group}</span>
+                                {each.label}{' '}
+                                <span className="text-[12.5px] text-faint">
+                                    {each.id.startsWith('other.') ? each.id : each.group}
+                                </span>
                             </span>
                             <span className="text-[12.5px] text-faint">
                                 {asked?.[each.id] !== undefined && 'now: '}

@@ -11,10 +11,38 @@ export function Outline({ shape }: { shape: ShapeShown }) {
 
     return (
         <figure className="pt-2">
-            <svg width="236" height={fh * unit + 4} role="img" aria-label={`the shape of the picture, ${shape.aspect} to 1, ${shape.spoken}`}>
-                <rect x="2" y="2" width={fw * unit} height={fh * unit} fill="var(--color-rule)" stroke="var(--edge)" strokeDasharray="3 3" />
-                <rect x={2 + (fw * unit - w) / 2} y={2 + (fh * unit - h) / 2} width={w} height={h} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="1.5" />
-                <text x={2 + (fw * unit) / 2} y={6 + (fh * unit) / 2} textAnchor="middle" className="mono" fontSize="12" fill="var(--color-secondary)">
+            <svg
+                width="236"
+                height={fh * unit + 4}
+                role="img"
+                aria-label={`the shape of the picture, ${shape.aspect} to 1, ${shape.spoken}`}
+            >
+                <rect
+                    x="2"
+                    y="2"
+                    width={fw * unit}
+                    height={fh * unit}
+                    fill="var(--color-rule)"
+                    stroke="var(--edge)"
+                    strokeDasharray="3 3"
+                />
+                <rect
+                    x={2 + (fw * unit - w) / 2}
+                    y={2 + (fh * unit - h) / 2}
+                    width={w}
+                    height={h}
+                    fill="var(--color-sheet)"
+                    stroke="var(--color-ink)"
+                    strokeWidth="1.5"
+                />
+                <text
+                    x={2 + (fw * unit) / 2}
+                    y={6 + (fh * unit) / 2}
+                    textAnchor="middle"
+                    className="mono"
+                    fontSize="12"
+                    fill="var(--color-secondary)"
+                >
                     {shape.aspect}
                 </text>
             </svg>
@@ -32,18 +60,45 @@ export function RangeRuler({ ruler }: { ruler: Ruler }) {
 
     return (
         <figure className="pt-2">
-            <svg width="236" height={handles ? 46 : 34} role="img" aria-label={`frames ${first} to ${last}${handles ? `, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : ''}`}>
+            <svg
+                width="236"
+                height={handles ? 46 : 34}
+                role="img"
+                aria-label={`frames ${first} to ${last}${handles ? `, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : ''}`}
+            >
                 {handles && (
                     <>
-                        <text x={x(ruler.cut[0])} y="10" className="mono" fontSize="11" fill="var(--color-secondary)">{ruler.cut[0]}</text>
-                        <text x={x(ruler.cut[1] + 1)} y="10" textAnchor="end" className="mono" fontSize="11" fill="var(--color-secondary)">{ruler.cut[1]}</text>
+                        <text x={x(ruler.cut[0])} y="10" className="mono" fontSize="11" fill="var(--color-secondary)">
+                            {ruler.cut[0]}
+                        </text>
+                        <text
+                            x={x(ruler.cut[1] + 1)}
+                            y="10"
+                            textAnchor="end"
+                            className="mono"
+                            fontSize="11"
+                            fill="var(--color-secondary)"
+                        >
+                            {ruler.cut[1]}
+                        </text>
                     </>
                 )}
                 <g transform={`translate(0 ${handles ? 15 : 2})`}>
                     <rect x="2" y="0" width="232" height="11" fill="none" stroke="var(--edge)" />
-                    <rect x={x(ruler.cut[0])} y="0" width={Math.max(1, x(ruler.cut[1] + 1) - x(ruler.cut[0]))} height="11" fill="color-mix(in oklab, var(--color-primary) 35%, var(--color-base-100))" stroke="var(--color-primary)" />
-                    <text x="2" y="25" className="mono" fontSize="11" fill="var(--color-secondary)">{first}</text>
-                    <text x="234" y="25" textAnchor="end" className="mono" fontSize="11" fill="var(--color-secondary)">{last}</text>
+                    <rect
+                        x={x(ruler.cut[0])}
+                        y="0"
+                        width={Math.max(1, x(ruler.cut[1] + 1) - x(ruler.cut[0]))}
+                        height="11"
+                        fill="color-mix(in oklab, var(--color-primary) 35%, var(--color-base-100))"
+                        stroke="var(--color-primary)"
+                    />
+                    <text x="2" y="25" className="mono" fontSize="11" fill="var(--color-secondary)">
+                        {first}
+                    </text>
+                    <text x="234" y="25" textAnchor="end" className="mono" fontSize="11" fill="var(--color-secondary)">
+                        {last}
+                    </text>
                 </g>
             </svg>
         </figure>

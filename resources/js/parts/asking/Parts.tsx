@@ -9,14 +9,27 @@ const DELIVERS: [string, string][] = [
 ];
 
 /** What a specification is made of: its parts added, called otherwise, taken away. */
-export function Parts({ parts, specification, usedBy }: { parts: { name: string; delivers: string; madeFrom: string | null }[]; specification: number; usedBy: number }) {
+export function Parts({
+    parts,
+    specification,
+    usedBy,
+}: {
+    parts: { name: string; delivers: string; madeFrom: string | null }[];
+    specification: number;
+    usedBy: number;
+}) {
     const [adding, setAdding] = useState(false);
     const [given, setGiven] = useState({ name: '', delivers: 'movie', made_from: parts[0]?.name ?? '' });
     const [renaming, setRenaming] = useState<{ name: string; to: string } | null>(null);
     const [fault, setFault] = useState<string | null>(null);
     const send = (data: Record<string, string | null>, done: () => void) => {
         setFault(null);
-        router.post(`/specifications/${specification}/parts`, data, { preserveScroll: true, onSuccess: done, onError: (errors) => setFault(errors.name ?? errors.to ?? errors.delivers ?? errors.refused ?? 'This could not be kept.') });
+        router.post(`/specifications/${specification}/parts`, data, {
+            preserveScroll: true,
+            onSuccess: done,
+            onError: (errors) =>
+                setFault(errors.name ?? errors.to ?? errors.delivers ?? errors.refused ?? 'This could not be kept.'),
+        });
     };
 
     return (
@@ -35,7 +48,9 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                                 onBlur={() => setRenaming(null)}
                                 onKeyDown={(event) => {
                                     if (event.key === 'Enter') {
-                                        send({ does: 'rename', name: part.name, to: renaming.to }, () => setRenaming(null));
+                                        send({ does: 'rename', name: part.name, to: renaming.to }, () =>
+                                            setRenaming(null),
+                                        );
                                     } else if (event.key === 'Escape') {
                                         setRenaming(null);
                                     }
@@ -49,7 +64,11 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                             {part.madeFrom !== null && `, made from ${part.madeFrom}`}
                         </span>
                         <span className="ml-auto flex gap-3 text-[13px]">
-                            <button type="button" className="plain-link" onClick={() => setRenaming({ name: part.name, to: part.name })}>
+                            <button
+                                type="button"
+                                className="plain-link"
+                                onClick={() => setRenaming({ name: part.name, to: part.name })}
+                            >
                                 call it otherwise
                             </button>
                             {parts.length > 1 && (
@@ -57,7 +76,11 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                                     type="button"
                                     className="plain-link"
                                     onClick={() => {
-                                        if (window.confirm(`Take the part “${part.name}” and all that is asked of it out of the specification?${usedBy > 1 ? ` ${usedBy} deliverables share it.` : ''}`)) {
+                                        if (
+                                            window.confirm(
+                                                `Take the part “${part.name}” and all that is asked of it out of the specification?${usedBy > 1 ? ` ${usedBy} deliverables share it.` : ''}`,
+                                            )
+                                        ) {
                                             send({ does: 'remove', name: part.name }, () => undefined);
                                         }
                                     }}
@@ -74,19 +97,37 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                     className="flex flex-wrap items-end gap-3 py-2"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        send({ does: 'add', name: given.name, delivers: given.delivers, made_from: given.made_from === '' ? null : given.made_from }, () => {
-                            setAdding(false);
-                            setGiven({ ...given, name: '' });
-                        });
+                        send(
+                            {
+                                does: 'add',
+                                name: given.name,
+                                delivers: given.delivers,
+                                made_from: given.made_from === '' ? null : given.made_from,
+                            },
+                            () => {
+                                setAdding(false);
+                                setGiven({ ...given, name: '' });
+                            },
+                        );
                     }}
                 >
                     <label className="text-[13px]">
                         Name
-                        <input autoFocus className="line-field block w-40!" value={given.name} placeholder="preview" onChange={(event) => setGiven({ ...given, name: event.target.value })} />
+                        <input
+                            autoFocus
+                            className="line-field block w-40!"
+                            value={given.name}
+                            placeholder="preview"
+                            onChange={(event) => setGiven({ ...given, name: event.target.value })}
+                        />
                     </label>
                     <label className="text-[13px]">
                         It delivers
-                        <select className="line-field block" value={given.delivers} onChange={(event) => setGiven({ ...given, delivers: event.target.value })}>
+                        <select
+                            className="line-field block"
+                            value={given.delivers}
+                            onChange={(event) => setGiven({ ...given, delivers: event.target.value })}
+                        >
                             {DELIVERS.map(([word, says]) => (
                                 <option key={word} value={word}>
                                     {says}
@@ -96,7 +137,11 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                     </label>
                     <label className="text-[13px]">
                         Made from
-                        <select className="line-field block" value={given.made_from} onChange={(event) => setGiven({ ...given, made_from: event.target.value })}>
+                        <select
+                            className="line-field block"
+                            value={given.made_from}
+                            onChange={(event) => setGiven({ ...given, made_from: event.target.value })}
+                        >
                             <option value="">nothing of these</option>
                             {parts.map((part) => (
                                 <option key={part.name}>{part.name}</option>
@@ -113,7 +158,10 @@ export function Parts({ parts, specification, usedBy }: { parts: { name: string;
                     <button type="button" className="plain-link" onClick={() => setAdding(true)}>
                         Add a part
                     </button>{' '}
-                    <span className="text-faint">such as a preview movie, a still, a companion file{usedBy > 1 && `; it holds for all ${usedBy} that share this specification`}</span>
+                    <span className="text-faint">
+                        such as a preview movie, a still, a companion file
+                        {usedBy > 1 && `; it holds for all ${usedBy} that share this specification`}
+                    </span>
                 </p>
             )}
             {fault !== null && (

@@ -2,11 +2,23 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { blocks, isNumber, joined, moved, PIECES, SEPARATORS, written, type Block } from '../../lib/pattern';
 
 function said(block: Block): string {
-    return block.kind === 'text' ? block.text.replaceAll(' ', '␣') : block.after === '' ? block.name : `${block.name} ${block.after}`;
+    return block.kind === 'text'
+        ? block.text.replaceAll(' ', '␣')
+        : block.after === ''
+          ? block.name
+          : `${block.name} ${block.after}`;
 }
 
 /** The pieces of a pattern as blocks: arrows go from one to the next, with Alt they move it, Delete takes it out. */
-export function PatternBuilder({ value, folder, onChange }: { value: string; folder: boolean; onChange: (value: string) => void }) {
+export function PatternBuilder({
+    value,
+    folder,
+    onChange,
+}: {
+    value: string;
+    folder: boolean;
+    onChange: (value: string) => void;
+}) {
     const list = blocks(value);
     const [at, setAt] = useState(0);
     const [dragged, setDragged] = useState<number | null>(null);
@@ -63,7 +75,12 @@ export function PatternBuilder({ value, folder, onChange }: { value: string; fol
             {list.length === 0 ? (
                 <p className="text-[13px] text-faint">No pieces yet. Add some, or type the pattern above.</p>
             ) : (
-                <ul ref={row} className="flex flex-wrap items-stretch gap-y-1" aria-label="Pieces of the pattern: arrows go along, Alt and arrows move one, Delete takes it out" onKeyDown={press}>
+                <ul
+                    ref={row}
+                    className="flex flex-wrap items-stretch gap-y-1"
+                    aria-label="Pieces of the pattern: arrows go along, Alt and arrows move one, Delete takes it out"
+                    onKeyDown={press}
+                >
                     {list.map((block, n) => (
                         <li
                             key={n}
@@ -107,20 +124,45 @@ export function PatternBuilder({ value, folder, onChange }: { value: string; fol
                     {chosen.kind === 'text' ? (
                         <label className="flex items-center gap-1.5">
                             text
-                            <input data-own className="line-field mono w-28!" value={chosen.text} onChange={(event) => change({ kind: 'text', text: event.target.value })} />
+                            <input
+                                data-own
+                                className="line-field mono w-28!"
+                                value={chosen.text}
+                                onChange={(event) => change({ kind: 'text', text: event.target.value })}
+                            />
                         </label>
                     ) : isNumber(chosen) ? (
                         <label className="flex items-center gap-1.5">
                             digits of {chosen.name}
-                            <input data-own className="line-field mono w-12!" inputMode="numeric" value={chosen.after} onChange={(event) => change({ ...chosen, after: event.target.value.replaceAll(/\D/g, '').slice(0, 2) })} />
+                            <input
+                                data-own
+                                className="line-field mono w-12!"
+                                inputMode="numeric"
+                                value={chosen.after}
+                                onChange={(event) =>
+                                    change({ ...chosen, after: event.target.value.replaceAll(/\D/g, '').slice(0, 2) })
+                                }
+                            />
                         </label>
                     ) : (
-                        <span className="text-faint">{PIECES.find((each) => each.name === chosen.name)?.says ?? 'a value of your own'}</span>
+                        <span className="text-faint">
+                            {PIECES.find((each) => each.name === chosen.name)?.says ?? 'a value of your own'}
+                        </span>
                     )}
-                    <button type="button" className="plain-link" disabled={place === 0} onClick={() => put(moved(list, place, place - 1), place - 1)}>
+                    <button
+                        type="button"
+                        className="plain-link"
+                        disabled={place === 0}
+                        onClick={() => put(moved(list, place, place - 1), place - 1)}
+                    >
                         earlier
                     </button>
-                    <button type="button" className="plain-link" disabled={place >= list.length - 1} onClick={() => put(moved(list, place, place + 1), place + 1)}>
+                    <button
+                        type="button"
+                        className="plain-link"
+                        disabled={place >= list.length - 1}
+                        onClick={() => put(moved(list, place, place + 1), place + 1)}
+                    >
                         later
                     </button>
                     <button
@@ -140,12 +182,32 @@ export function PatternBuilder({ value, folder, onChange }: { value: string; fol
             <div className="flex flex-wrap items-center gap-1 pt-2 text-[13px]" role="group" aria-label="Add a piece">
                 <span className="aside pr-1">add</span>
                 {PIECES.filter((piece) => !folder || (piece.name !== 'frame' && piece.name !== 'ext')).map((piece) => (
-                    <button key={piece.name} type="button" title={piece.says} className="mono cursor-pointer border border-rule px-1.5 text-link hover:border-link disabled:cursor-default disabled:text-faint" disabled={(piece.name === 'ext' || piece.name === 'frame') && list.some((block) => block.kind === 'piece' && block.name === piece.name)} onClick={() => (piece.name === 'ext' ? put([...list, { kind: 'piece', name: 'ext', after: '' }], list.length) : insert({ kind: 'piece', name: piece.name, after: piece.after }))}>
+                    <button
+                        key={piece.name}
+                        type="button"
+                        title={piece.says}
+                        className="mono cursor-pointer border border-rule px-1.5 text-link hover:border-link disabled:cursor-default disabled:text-faint"
+                        disabled={
+                            (piece.name === 'ext' || piece.name === 'frame') &&
+                            list.some((block) => block.kind === 'piece' && block.name === piece.name)
+                        }
+                        onClick={() =>
+                            piece.name === 'ext'
+                                ? put([...list, { kind: 'piece', name: 'ext', after: '' }], list.length)
+                                : insert({ kind: 'piece', name: piece.name, after: piece.after })
+                        }
+                    >
                         {piece.name}
                     </button>
                 ))}
                 {SEPARATORS.filter((separator) => folder || separator !== '/').map((separator) => (
-                    <button key={separator} type="button" aria-label={`text ${separator}`} className="mono min-w-6 cursor-pointer border border-rule border-dashed px-1.5 text-link hover:border-link" onClick={() => insert({ kind: 'text', text: separator })}>
+                    <button
+                        key={separator}
+                        type="button"
+                        aria-label={`text ${separator}`}
+                        className="mono min-w-6 cursor-pointer border border-rule border-dashed px-1.5 text-link hover:border-link"
+                        onClick={() => insert({ kind: 'text', text: separator })}
+                    >
                         {separator}
                     </button>
                 ))}

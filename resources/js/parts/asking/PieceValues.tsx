@@ -3,7 +3,21 @@ import type { Turning } from '../../lib/turning';
 import { Breaking } from '../Breaking';
 
 /** What the pieces of names stand for here; a value of one's own is kept on Enter or when it is left. */
-export function PieceValues({ values, own, needed, keep, turning, editable }: { values: Record<string, string>; own: Record<string, string>; needed: string[]; keep: string; turning: Turning; editable: boolean }) {
+export function PieceValues({
+    values,
+    own,
+    needed,
+    keep,
+    turning,
+    editable,
+}: {
+    values: Record<string, string>;
+    own: Record<string, string>;
+    needed: string[];
+    keep: string;
+    turning: Turning;
+    editable: boolean;
+}) {
     const [editing, setEditing] = useState<string | null>(null);
     const names = [...new Set([...Object.keys(values), ...needed])];
 
@@ -17,16 +31,35 @@ export function PieceValues({ values, own, needed, keep, turning, editable }: { 
                         <dt className="mono text-[13px] text-faint">{`{${name}}`}</dt>
                         <dd className="mono text-right text-[13px]">
                             {editing === name ? (
-                                <Value name={name} start={values[name] ?? ''} keep={keep} turning={turning} onDone={() => setEditing(null)} />
+                                <Value
+                                    name={name}
+                                    start={values[name] ?? ''}
+                                    keep={keep}
+                                    turning={turning}
+                                    onDone={() => setEditing(null)}
+                                />
                             ) : editable ? (
-                                <button type="button" className="cursor-pointer text-right underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link" aria-label={`${name}: ${values[name] ?? 'nothing yet'}. Change`} onClick={() => setEditing(name)}>
-                                    {values[name] === undefined ? <span className="text-ochre">nothing yet</span> : <Breaking text={values[name]} />}
+                                <button
+                                    type="button"
+                                    className="cursor-pointer text-right underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link"
+                                    aria-label={`${name}: ${values[name] ?? 'nothing yet'}. Change`}
+                                    onClick={() => setEditing(name)}
+                                >
+                                    {values[name] === undefined ? (
+                                        <span className="text-ochre">nothing yet</span>
+                                    ) : (
+                                        <Breaking text={values[name]} />
+                                    )}
                                 </button>
                             ) : (
                                 <Breaking text={values[name] ?? 'nothing yet'} />
                             )}
                             {editable && own[name] !== undefined && editing !== name && (
-                                <button type="button" className="plain-link ml-2 font-sans text-[12.5px]" onClick={() => turning.send('patch', keep, { name, value: '' })}>
+                                <button
+                                    type="button"
+                                    className="plain-link ml-2 font-sans text-[12.5px]"
+                                    onClick={() => turning.send('patch', keep, { name, value: '' })}
+                                >
                                     take back
                                 </button>
                             )}
@@ -38,14 +71,35 @@ export function PieceValues({ values, own, needed, keep, turning, editable }: { 
     );
 }
 
-function Value({ name, start, keep, turning, onDone }: { name: string; start: string; keep: string; turning: Turning; onDone: () => void }) {
+function Value({
+    name,
+    start,
+    keep,
+    turning,
+    onDone,
+}: {
+    name: string;
+    start: string;
+    keep: string;
+    turning: Turning;
+    onDone: () => void;
+}) {
     const [value, setValue] = useState(start);
     const [fault, setFault] = useState<string | null>(null);
     const send = () => {
         if (value.trim() === start) {
             onDone();
         } else {
-            turning.send('patch', keep, { name, value: value.trim() }, { kept: onDone, refused: (errors) => setFault(errors.value ?? errors.name ?? errors.refused ?? 'This could not be kept.') });
+            turning.send(
+                'patch',
+                keep,
+                { name, value: value.trim() },
+                {
+                    kept: onDone,
+                    refused: (errors) =>
+                        setFault(errors.value ?? errors.name ?? errors.refused ?? 'This could not be kept.'),
+                },
+            );
         }
     };
 

@@ -9,10 +9,20 @@ export function SavedBar({ turning }: { turning: Turning }) {
             <span role="status" className={state.kind === 'refused' ? 'text-red' : 'text-faint'}>
                 {state.kind === 'still' ? 'Everything is kept' : state.says}
             </span>
-            <button type="button" className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline" disabled={!turning.canUndo} onClick={turning.undo}>
+            <button
+                type="button"
+                className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline"
+                disabled={!turning.canUndo}
+                onClick={turning.undo}
+            >
                 Undo
             </button>
-            <button type="button" className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline" disabled={!turning.canRedo} onClick={turning.redo}>
+            <button
+                type="button"
+                className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline"
+                disabled={!turning.canRedo}
+                onClick={turning.redo}
+            >
                 Redo
             </button>
         </span>

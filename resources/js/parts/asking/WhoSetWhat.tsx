@@ -17,7 +17,10 @@ export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
             <p className="border-t border-ink pt-1 text-[13px] text-faint">
                 {(['house', 'specification', 'deliverable'] as const)
                     .filter((layer) => count(layer) > 0)
-                    .map((layer) => `${{ house: 'the house', specification: 'this specification', deliverable: 'this deliverable' }[layer]} ${count(layer)}`)
+                    .map(
+                        (layer) =>
+                            `${{ house: 'the house', specification: 'this specification', deliverable: 'this deliverable' }[layer]} ${count(layer)}`,
+                    )
                     .join(', ')}
             </p>
             {instead.map(({ line, part }) => {
@@ -34,7 +37,9 @@ export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
                             <s className="text-faint">
                                 <Breaking text={lower?.value ?? 'nothing'} />
                             </s>{' '}
-                            <span className="font-sans text-faint">of {lower?.by === 'house' ? 'the house' : 'its specification'}</span>
+                            <span className="font-sans text-faint">
+                                of {lower?.by === 'house' ? 'the house' : 'its specification'}
+                            </span>
                         </span>
                     </p>
                 );

@@ -13,20 +13,37 @@ export function MarginSum({ sums, parts }: { sums: Calculation[]; parts: AskedPa
     const size = value('picture.resolution');
     const known: Record<string, Record<string, string | undefined>> = {
         lengths: { length: frames, rate: value('time.rate') },
-        'picture-data': { size, channels: value('format.channels'), bits: value('format.bit_depth'), frames, rate: value('time.rate') },
+        'picture-data': {
+            size,
+            channels: value('format.channels'),
+            bits: value('format.bit_depth'),
+            frames,
+            rate: value('time.rate'),
+        },
         'from-sample': { frames },
         'render-times': { frames },
         scales: { size },
         shapes: { size, pixels: value('picture.pixel_aspect') },
     };
-    const given = Object.fromEntries(Object.entries(known[word] ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined));
+    const given = Object.fromEntries(
+        Object.entries(known[word] ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined),
+    );
 
     return (
-        <details className="mb-5 border-t border-ink pt-1" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+        <details
+            className="mb-5 border-t border-ink pt-1"
+            open={open}
+            onToggle={(event) => setOpen(event.currentTarget.open)}
+        >
             <summary className="aside cursor-pointer">Calculator</summary>
             {open && chosen !== undefined && (
                 <>
-                    <select aria-label="Which sum" className="line-field my-1.5" value={word} onChange={(event) => setWord(event.target.value)}>
+                    <select
+                        aria-label="Which sum"
+                        className="line-field my-1.5"
+                        value={word}
+                        onChange={(event) => setWord(event.target.value)}
+                    >
                         {sums.map((each) => (
                             <option key={each.word} value={each.word}>
                                 {each.title}
