@@ -57,7 +57,7 @@ final readonly class Cell
 
     public static function when(bool $equal, string $found): self
     {
-        return self::of($equal ? Mark::Equal : Mark::Unequal, $found);
+        return self::of(Mark::when($equal), $found);
     }
 
     /** @param  string|null  $why  why it could not be told, where that is worth saying */
@@ -82,6 +82,29 @@ final readonly class Cell
      */
     public static function together(array $cells, array $names): self
     {
+        $found = self::commonest($cells);
+        $runs = [];
+        $wrong = [];
+        foreach ($cells as $place => $cell) {
+            $own = $cell->found === $found ? [] : $cell->asRun($place);
+            foreach ([...$own, ...$cell->runs] as $run) {
+                $runs[] = $run + ['pass' => $names[$place] ?? ''];
+            }
+            $wrong += $cell->wrong;
+        }
+        $mark = Mark::together(...array_values(array_map(static fn (self $c): Mark => $c->mark, $cells)));
+        $differing = array_filter(array_map(static fn (self $c): ?string => $c->differing, $cells), is_string(...));
+
+        return new self($mark, $found, $runs, $wrong, false, array_values($differing)[0] ?? null);
+    }
+
+    /**
+     * Of two that as many frames show, the wrong one.
+     *
+     * @param  array<int, self>  $cells
+     */
+    private static function commonest(array $cells): ?string
+    {
         $weights = [];
         foreach ($cells as $cell) {
             if ($cell->found !== null) {
@@ -89,28 +112,19 @@ final readonly class Cell
             }
         }
         arsort($weights);
-        $found = $weights === [] ? null : (string) array_key_first($weights);
-        $runs = [];
-        $wrong = [];
-        foreach ($cells as $place => $cell) {
-            $pass = $names[$place] ?? '';
-            if ($cell->found !== null && $cell->found !== $found) {
-                $own = ($cell->wrong[$place] ?? FrameRange::none())->isEmpty() || $cell->runs !== []
-                    ? ''
-                    : (string) $cell->wrong[$place];
-                $runs[] = ['frames' => $own, 'found' => $cell->found, 'pass' => $pass];
-            }
-            foreach ($cell->runs as $run) {
-                $runs[] = $run + ['pass' => $pass];
-            }
-            $wrong += $cell->wrong;
-        }
-        $mark = Mark::together(...array_values(array_map(static fn (self $c): Mark => $c->mark, $cells)));
-        $differing = array_values(
-            array_filter(array_map(static fn (self $c): ?string => $c->differing, $cells), is_string(...)),
-        );
 
-        return new self($mark, $found, $runs, $wrong, false, $differing[0] ?? null);
+        return $weights === [] ? null : (string) array_key_first($weights);
+    }
+
+    /** @return list<Run> what it shows, as one run among those of other passes; none where it shows nothing */
+    private function asRun(int $place): array
+    {
+        if ($this->found === null) {
+            return [];
+        }
+        $wrong = $this->runs === [] ? $this->wrong[$place] ?? null : null;
+
+        return [['frames' => (string) $wrong, 'found' => $this->found]];
     }
 
     /** Without what differs from pass to pass by nature, where all of it is right. */

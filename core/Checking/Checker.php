@@ -129,39 +129,62 @@ final readonly class Checker
         $passes = $subject->nothingDelivered() ? [] : $subject->byPass();
         $nothing = $this->tellsNothingCame($subject);
         foreach ($subject->part->requirements as $requirement) {
-            $id = $requirement->id();
-            if (isset(self::WITHIN[$id]) || $this->isToldElsewhere($requirement, $subject)) {
-                if (isset(self::WITHIN[$id]) && $subject->part->find(self::WITHIN[$id]) === null) {
-                    $entries->leave($requirement, $subject);
-                }
-
-                continue;
+            $within = self::WITHIN[$requirement->id()] ?? null;
+            if ($within !== null && $subject->part->find($within) === null) {
+                $entries->leave($requirement, $subject);
             }
-            $cells = $this->ofEachPass($requirement, $passes, $subject);
-            $files = match (true) {
-                $cells !== [] => self::together($id, $cells, $passes),
-                $passes !== [] && ! self::isOfWholePart($id) => null,
-                default => $this->files($requirement, $subject, in_array($id, $nothing, true)),
-            };
-            $scene = $subject->scene === null ? null : $this->ruleFor($id)->scene($requirement, $subject);
-            $entries->add($requirement, $subject, self::required($requirement, $subject), $scene, $files, $cells);
+            if ($within === null && ! $this->isToldElsewhere($requirement, $subject)) {
+                $this->fillLine($entries, $requirement, $subject, $passes, $nothing);
+            }
         }
         $this->alongside($entries, $subject, $passes);
         foreach ($subject->part->ofPasses as $pass => $requirements) {
-            $own = array_values(array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass))[0]
-                ?? null;
-            foreach ($requirements as $requirement) {
-                $cell = $own === null || $own->nothingDelivered()
-                    ? null
-                    : $this->ruleFor($requirement->id())->files($requirement, $own);
-                $entries->addOfPass(
-                    $requirement,
-                    $own ?? $subject,
-                    self::required($requirement, $own ?? $subject),
-                    $cell,
-                    (string) $pass,
-                );
-            }
+            $own = array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass);
+            $this->fillOwnLines($entries, $requirements, (string) $pass, array_values($own)[0] ?? null, $subject);
+        }
+    }
+
+    /**
+     * @param  array<int, Subject>  $passes  by their place
+     * @param  list<string>  $nothing  the lines that tell that nothing came
+     */
+    private function fillLine(
+        PartEntries $entries,
+        Requirement $requirement,
+        Subject $subject,
+        array $passes,
+        array $nothing,
+    ): void {
+        $id = $requirement->id();
+        $cells = $this->ofEachPass($requirement, $passes, $subject);
+        $files = match (true) {
+            $cells !== [] => self::together($id, $cells, $passes),
+            $passes !== [] && ! self::isOfWholePart($id) => null,
+            default => $this->files($requirement, $subject, in_array($id, $nothing, true)),
+        };
+        $scene = $subject->scene === null ? null : $this->ruleFor($id)->scene($requirement, $subject);
+        $entries->add($requirement, $subject, self::required($requirement, $subject), $scene, $files, $cells);
+    }
+
+    /**
+     * What is asked of one pass alone.
+     *
+     * @param  array<string, Requirement>  $requirements
+     * @param  Subject|null  $own  the pass, where it is there
+     */
+    private function fillOwnLines(
+        PartEntries $entries,
+        array $requirements,
+        string $pass,
+        ?Subject $own,
+        Subject $part,
+    ): void {
+        $seen = $own ?? $part;
+        foreach ($requirements as $requirement) {
+            $cell = $own === null || $own->nothingDelivered()
+                ? null
+                : $this->ruleFor($requirement->id())->files($requirement, $own);
+            $entries->addOfPass($requirement, $seen, self::required($requirement, $seen), $cell, $pass);
         }
     }
 
@@ -234,24 +257,26 @@ final readonly class Checker
         $colour = in_array($id, self::OF_COLOUR_PASS, true) ? ColourPass::placeIn($subject) : null;
         $cells = [];
         foreach ($passes as $place => $own) {
-            if (isset($subject->part->ofPasses[(string) $own->pass][$id]) || ($colour !== null && $place !== $colour)) {
-                continue;
-            }
-            $missing = $own->nothingDelivered() && in_array($id, self::TELLS_A_PASS_MISSING, true);
-            $cell = $own->nothingDelivered() && ! $missing ? null : $this->files($requirement, $own, $missing);
-            if ($cell !== null) {
-                $cells[$place] = $missing
-                    ? Cell::of(
-                        Mark::Unequal,
-                        $cell->found,
-                        [],
-                        $own->expected === null ? [] : [$place => $own->expected],
-                    )
-                    : $cell;
-            }
+            $askedAlone = isset($subject->part->ofPasses[(string) $own->pass][$id]);
+            $cell = $askedAlone || ($colour !== null && $place !== $colour)
+                ? null
+                : $this->ofOnePass($requirement, $own, $place);
+            $cells += $cell === null ? [] : [$place => $cell];
         }
 
         return $cells;
+    }
+
+    private function ofOnePass(Requirement $requirement, Subject $pass, int $place): ?Cell
+    {
+        if (! $pass->nothingDelivered()) {
+            return $this->files($requirement, $pass, false);
+        }
+        $tells = in_array($requirement->id(), self::TELLS_A_PASS_MISSING, true);
+        $cell = $tells ? $this->files($requirement, $pass, true) : null;
+        $missing = $pass->expected === null ? [] : [$place => $pass->expected];
+
+        return $cell === null ? null : Cell::of(Mark::Unequal, $cell->found, [], $missing);
     }
 
     private static function isOfWholePart(string $id): bool

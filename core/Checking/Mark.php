@@ -33,4 +33,9 @@ enum Mark: string
 
         return self::Equal;
     }
+
+    public static function when(bool $equal): self
+    {
+        return $equal ? self::Equal : self::Unequal;
+    }
 }

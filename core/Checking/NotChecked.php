@@ -10,6 +10,8 @@ use PlainLedger\Core\Specification\Requirement;
 /** Something that is asked and could not be looked at from what was given, and why. */
 final readonly class NotChecked
 {
+    private const LAYERS = 'the passes are layers of one file, which does not tell it of each';
+
     private function __construct(public string $id, public string $part, public ?string $pass, public string $why) {}
 
     public static function of(Requirement $requirement, Subject $subject, ?string $pass = null): self
@@ -20,29 +22,29 @@ final readonly class NotChecked
     private static function why(Requirement $requirement, Subject $subject, ?string $pass): string
     {
         $descriptor = $requirement->descriptor;
-        if ($subject->match === null) {
-            return $descriptor->inScene() && $subject->scene === null
-                ? 'the settings given make another part'
-                : 'only files show it, and none were given';
-        }
-        if (! $descriptor->inFiles() && ! $descriptor->inDelivery()) {
-            return $subject->scene === null
-                ? 'only a scene shows it, and none was given'
-                : 'the settings given make another part';
-        }
+        $sceneCould = $descriptor->inScene() && $subject->scene === null;
+
+        return match (true) {
+            $subject->match === null && ! $sceneCould => 'only files show it, and none were given',
+            $subject->match === null => 'the settings given make another part',
+            $descriptor->inFiles() || $descriptor->inDelivery() => self::notInFiles($requirement, $subject, $pass),
+            $subject->scene === null => 'only a scene shows it, and none was given',
+            default => 'the settings given make another part',
+        };
+    }
+
+    private static function notInFiles(Requirement $requirement, Subject $subject, ?string $pass): string
+    {
         $kinds = self::kinds($subject);
         $movies = array_filter($kinds, static fn (Kind $k): bool => $k->isMovie()) !== [];
         $spoken = implode(' and ', array_map(static fn (Kind $k): string => $k->spoken(), $kinds));
+        $ofPixels = str_starts_with($requirement->id(), 'content.');
 
         return match (true) {
             $subject->nothingDelivered() => 'nothing was delivered that would show it',
             $pass !== null && $kinds === [] => 'no file of this pass is there',
-            $pass !== null
-                && ! $subject->part->passesByFiles() => 'the passes are layers of one file, which does not tell '
-                    .'it of each',
-            $movies
-                && str_starts_with($requirement->id(), 'content.') => "the pictures of {$spoken} are not decoded here",
-            $movies => "{$spoken} files are not read that far here",
+            $pass !== null && ! $subject->part->passesByFiles() => self::LAYERS,
+            $movies => $ofPixels ? "the pictures of {$spoken} are not decoded here" : "{$spoken} files are not read that far here",
             $kinds === [] => 'no whole file is there to be looked at',
             default => "{$spoken} files do not tell it",
         };

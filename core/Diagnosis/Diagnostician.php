@@ -111,25 +111,40 @@ final readonly class Diagnostician
                 $found[$cause->key()][] = [$cause, $each->subject->pass];
             }
         }
-        $causes = [];
-        foreach ($found as $seen) {
-            $places = array_merge(...array_map(static fn (array $s): array => $s[0]->places, $seen));
-            if (count($lines) < 2 || (array_diff($there, $places) === [] && count($seen) > 1)) {
-                $fixed = array_map(
-                    static fn (array $s): Cause => self::withNamedFiles($s[0], count($lines) < 2 ? null : $s[1]),
-                    $seen,
-                );
-                $causes[] = array_reduce(
-                    array_slice($fixed, 1),
-                    static fn (Cause $all, Cause $one): Cause => $all->joined($one),
-                    $fixed[0],
-                );
-            } else {
-                $causes = [...$causes, ...array_map(static fn (array $s): Cause => $s[0]->ofPass($s[1]), $seen)];
-            }
-        }
 
-        return $causes;
+        return array_merge([], ...array_map(
+            static fn (array $seen): array => count($lines) < 2
+                ? [self::joined($seen, false)]
+                : self::together($seen, $there),
+            array_values($found),
+        ));
+    }
+
+    /**
+     * The same mistake in all passes that are there is told once.
+     *
+     * @param  non-empty-list<array{Cause, string|null}>  $seen  with the pass it was seen in
+     * @param  list<int>  $there  the places of the passes that are there
+     * @return list<Cause>
+     */
+    private static function together(array $seen, array $there): array
+    {
+        $places = array_merge(...array_map(static fn (array $one): array => $one[0]->places, $seen));
+        $inAll = array_diff($there, $places) === [] && count($seen) > 1;
+
+        return $inAll ? [self::joined($seen, true)] : array_map(static fn (array $one): Cause => $one[0]->ofPass($one[1]), $seen);
+    }
+
+    /** @param  non-empty-list<array{Cause, string|null}>  $seen */
+    private static function joined(array $seen, bool $severalPasses): Cause
+    {
+        $named = array_map(
+            static fn (array $one): Cause => self::withNamedFiles($one[0], $severalPasses ? $one[1] : null),
+            $seen,
+        );
+        $first = array_shift($named);
+
+        return array_reduce($named, static fn (Cause $all, Cause $one): Cause => $all->joined($one), $first);
     }
 
     /** Work on single files says of which pass they are, even where the mistake is the same in all. */
@@ -210,15 +225,9 @@ final readonly class Diagnostician
         foreach ($causes as $at => $cause) {
             $fixes = $cause->finding->fixes;
             foreach ($cause->explains as $id) {
-                $plain = preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1
-                    && ! isset($set[$id])
-                    && $situation->inScene($id)
-                    && ! $situation->inFiles($id);
-                if ($plain && $situation->scene()?->get($id) !== $situation->asTyped($id)) {
-                    $fixes = [
-                        ...$fixes,
-                        ...EntryFix::of($situation, $id, 'the '.lcfirst($situation->label($id)))->fixes,
-                    ];
+                if (! isset($set[$id]) && self::isToBeSet($situation, $id)) {
+                    $label = 'the '.lcfirst($situation->label($id));
+                    $fixes = [...$fixes, ...EntryFix::of($situation, $id, $label)->fixes];
                     $set[$id] = true;
                 }
             }
@@ -226,6 +235,14 @@ final readonly class Diagnostician
         }
 
         return $causes;
+    }
+
+    private static function isToBeSet(Situation $situation, string $id): bool
+    {
+        return preg_match('~^(?:format|render|colour|audio|other)\.~', $id) === 1
+            && $situation->inScene($id)
+            && ! $situation->inFiles($id)
+            && $situation->scene()?->get($id) !== $situation->asTyped($id);
     }
 
     /**
@@ -259,38 +276,37 @@ final readonly class Diagnostician
         $or = [];
         foreach ($findings as $finding) {
             $would = array_values(array_intersect($unequal, $finding->touches));
-            if ($would === []) {
-                continue;
+            $taken = $finding->standing->alternative
+                ? array_filter($would, static fn (string $id): bool => isset($claimed[$id]))
+                : [];
+            foreach ($taken as $id) {
+                $or[$claimed[$id]] = [...$or[$claimed[$id]] ?? [], ...self::besides($finding, $kept[$claimed[$id]])];
             }
-            $own = $would;
-            if ($finding->standing->alternative) {
-                $own = array_values(array_filter($would, static fn (string $id): bool => ! isset($claimed[$id])));
-                foreach (array_diff($would, $own) as $id) {
-                    if ($finding->id !== $kept[$claimed[$id]]->id && $finding->id !== CauseId::ValueDiffers) {
-                        $or[$claimed[$id]][] = $finding->id;
-                    }
-                }
-            }
+            $own = array_values(array_diff($would, $taken));
             if ($own === []) {
                 continue;
             }
             $at = count($kept);
             $kept[] = $finding;
-            foreach ($own as $id) {
-                $claimed[$id] ??= $at;
-            }
+            $claimed += array_fill_keys($own, $at);
             $explains[$at] = $own;
         }
-        $causes = [];
-        foreach ($kept as $at => $finding) {
-            $causes[] = new Cause(
+
+        return array_map(
+            static fn (Finding $finding, int $at): Cause => new Cause(
                 $finding,
                 '',
-                $explains[$at] ?? [],
+                $explains[$at],
                 array_values(array_unique([...$finding->standing->or, ...$or[$at] ?? []], SORT_REGULAR)),
-            );
-        }
+            ),
+            $kept,
+            array_keys($kept),
+        );
+    }
 
-        return $causes;
+    /** @return list<CauseId> a reading of the same facts, beside the one that explains them */
+    private static function besides(Finding $alternative, Finding $kept): array
+    {
+        return in_array($alternative->id, [$kept->id, CauseId::ValueDiffers], true) ? [] : [$alternative->id];
     }
 }

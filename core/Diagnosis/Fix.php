@@ -220,39 +220,34 @@ final readonly class Fix
     public function without(FrameRange $gone, FrameRange $present, int $shift = 0): ?self
     {
         $shift = in_array($this->kind, [FixKind::Rename, FixKind::Deliver], true) ? 0 : $shift;
-        if (
-            $this->frames === null
-            || ! $this->isSparedByRender()
-            || ($this->frames->and($gone)->isEmpty() && $shift === 0)
-        ) {
+        $touched = $this->frames !== null && (! $this->frames->and($gone)->isEmpty() || $shift !== 0);
+        if ($this->frames === null || ! $touched || ! $this->isSparedByRender()) {
             return $this;
         }
         $left = $this->frames->minus($gone->and($present));
-        $text = static fn (mixed $value): string => (string) (is_scalar($value) ? $value : '');
-        [$from, $to, $id] = [
-            $text($this->details['from'] ?? ''),
-            $text($this->details['to'] ?? ''),
-            $text($this->details['id'] ?? ''),
-        ];
-        if ($left->isEmpty()) {
-            return null;
-        }
-        $left = $left->shifted($shift);
+
+        return $left->isEmpty() ? null : $this->about($left->shifted($shift));
+    }
+
+    /** The same work on other frames. */
+    private function about(FrameRange $left): self
+    {
+        [$from, $to, $id] = [$this->detail('from'), $this->detail('to'), $this->detail('id')];
+        $says = 'Deliver '.self::brief($to).', '.self::brief((string) $left).", and not {$this->label}.";
         $fix = match ($this->kind) {
             FixKind::Rename => self::rename($this->part, $from, $to, $left, (int) ($this->details['shift'] ?? 0)),
-            FixKind::Move => self::move($this->part, $from, $to, $text($this->details['files'] ?? ''), $left),
-            FixKind::Deliver => self::deliver(
-                $this->part,
-                $to,
-                $left,
-                'Deliver '.self::brief($to).', '.self::brief((string) $left).", and not {$this->label}.",
-                $this->label,
-            ),
+            FixKind::Move => self::move($this->part, $from, $to, $this->detail('files'), $left),
+            FixKind::Deliver => self::deliver($this->part, $to, $left, $says, $this->label),
             FixKind::Retag => self::retag($this->part, $id, $this->label, $from, $to, $left),
             default => self::encode($this->part, $id, $this->label, $from, $to, $left),
         };
 
-        return $fix->ofPass(isset($this->details['pass']) ? $text($this->details['pass']) : null);
+        return $fix->ofPass(isset($this->details['pass']) ? $this->detail('pass') : null);
+    }
+
+    private function detail(string $name): string
+    {
+        return (string) ($this->details[$name] ?? '');
     }
 
     /** Whether it is work on files that a render makes anew. */

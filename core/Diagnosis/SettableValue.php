@@ -15,26 +15,23 @@ use PlainLedger\Core\Specification\RequirementId;
 /** What is asked, as a value that one can type in: one of several, a bound, the scene's own camera, a name with its values. */
 final readonly class SettableValue
 {
+    private const NAMES = [RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER];
+
     public function __construct(private Subject $subject) {}
 
     /** @param  string|null  $found  what stands there now: of two bounds the one it breaks is meant */
     public function of(Entry $entry, ?string $found): string
     {
         $requirement = $entry->requirement;
+        $single = $requirement->value->single();
 
-        return match ($entry->id()) {
-            RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER => $this->name($requirement),
-            RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
-            RequirementId::TIME_RANGE => $this->subject->expected === null
-                ? $entry->required
-                : (string) $this->subject->expected->span(),
-            RequirementId::FORMAT_ALPHA => $requirement->value->single() === 'any'
-                ? 'straight'
-                : (string) $requirement->value->single(),
-            RequirementId::PASSES, RequirementId::BURN_IN => $entry->required,
-            RequirementId::FORMAT_COMPRESSION => $requirement->value->single() === 'lossless'
-                ? $this->lossless()
-                : self::plain($requirement, $found),
+        return match (true) {
+            in_array($entry->id(), self::NAMES, true) => $this->name($requirement),
+            in_array($entry->id(), [RequirementId::PASSES, RequirementId::BURN_IN], true) => $entry->required,
+            $entry->id() === RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
+            $entry->id() === RequirementId::TIME_RANGE => (string) ($this->subject->expected?->span() ?? $entry->required),
+            $entry->id() === RequirementId::FORMAT_ALPHA => $single === 'any' ? 'straight' : (string) $single,
+            $entry->id() === RequirementId::FORMAT_COMPRESSION && $single === 'lossless' => $this->lossless(),
             default => self::plain($requirement, $found),
         };
     }

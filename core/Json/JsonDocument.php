@@ -21,46 +21,54 @@ final readonly class JsonDocument
     public static function parse(string $text, string $label, string $format): self
     {
         $label = Text::shown($label);
-        if (strlen($text) > self::LARGEST) {
-            throw JsonRefused::tooLarge($label, strlen($text), self::LARGEST);
-        }
-        if (str_starts_with($text, "\xEF\xBB\xBF")) {
-            $text = substr($text, 3);
-        }
-        if (trim($text) === '') {
-            throw JsonRefused::because($label, 'the file is empty.');
-        }
-        $data = json_decode($text, true, self::DEEPEST, JSON_BIGINT_AS_STRING);
-        if (json_last_error() !== JSON_ERROR_NONE) {
-            throw JsonRefused::because($label, match (json_last_error()) {
-                JSON_ERROR_DEPTH => 'it is nested deeper than '.self::DEEPEST.' levels.',
-                default => JsonFault::find($text),
-            });
-        }
+        $data = self::decoded($text, $label);
         if (! is_array($data) || ($data !== [] && array_is_list($data))) {
             throw JsonRefused::because(
                 $label,
                 "it is not a JSON object; a document begins with {\"format\": \"{$format}\", \"version\": 1, …}.",
             );
         }
-        $told = $data['format'] ?? null;
+        self::expectFormat($data['format'] ?? null, $label, $format);
+        self::expectVersion($data['version'] ?? null, $label);
+
+        return new self(self::asObject($data, $label, 'it'), $label);
+    }
+
+    /** @throws JsonRefused */
+    private static function decoded(string $text, string $label): mixed
+    {
+        if (strlen($text) > self::LARGEST) {
+            throw JsonRefused::tooLarge($label, strlen($text), self::LARGEST);
+        }
+        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        if (trim($text) === '') {
+            throw JsonRefused::because($label, 'the file is empty.');
+        }
+        $data = json_decode($text, true, self::DEEPEST, JSON_BIGINT_AS_STRING);
+
+        return match (json_last_error()) {
+            JSON_ERROR_NONE => $data,
+            JSON_ERROR_DEPTH => throw JsonRefused::because($label, 'it is nested deeper than '.self::DEEPEST.' levels.'),
+            default => throw JsonRefused::because($label, JsonFault::find($text)),
+        };
+    }
+
+    private static function expectFormat(mixed $told, string $label, string $format): void
+    {
         if ($told !== $format) {
             throw JsonRefused::because($label, $told === null
                 ? "it does not say what it is; \"format\": \"{$format}\" is missing."
                 : 'its format is “'.self::brief($told)."”, and “{$format}” is needed here.");
         }
-        $version = $data['version'] ?? null;
-        if ($version !== 1) {
-            throw JsonRefused::because($label, $version === null
-                ? '"version": 1 is missing.'
-                : 'it is written in version '.self::brief($version).' of its format, and version 1 can be read here.');
-        }
-        $keyed = [];
-        foreach ($data as $key => $value) {
-            $keyed[(string) $key] = $value;
-        }
+    }
 
-        return new self($keyed, $label);
+    private static function expectVersion(mixed $told, string $label): void
+    {
+        if ($told !== 1) {
+            throw JsonRefused::because($label, $told === null
+                ? '"version": 1 is missing.'
+                : 'it is written in version '.self::brief($told).' of its format, and version 1 can be read here.');
+        }
     }
 
     /**

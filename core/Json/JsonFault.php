@@ -7,6 +7,8 @@ namespace PlainLedger\Core\Json;
 /** Finds where a text stops being JSON, since the decoder itself does not tell. */
 final class JsonFault
 {
+    private const PLAIN = '~\G(?:-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?|true|false|null)(?![\w.+-])~';
+
     private const DEEPEST = 64;
 
     private int $at = 0;
@@ -61,30 +63,35 @@ final class JsonFault
     private function value(): ?string
     {
         $this->space();
-        $next = $this->peek();
         if (++$this->deep > self::DEEPEST) {
             return 'it is nested too deep';
         }
-        $fault = match (true) {
-            $next === '' => 'the text ends where a value is expected; it was probably cut short',
-            $next === '{' => $this->members('}', true),
-            $next === '[' => $this->members(']', false),
-            $next === '"' => $this->string(),
-            preg_match(
-                '~\G(?:-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?|true|false|null)(?![\w.+-])~',
-                $this->text,
-                $m,
-                0,
-                $this->at,
-            ) === 1 => $this->pass(strlen($m[0])),
-            $next === "'" => 'a text stands in double quotes, not single ones',
-            $next === '/' => 'JSON has no comments',
-            $next === ',' || $next === '}' || $next === ']' => "a value is expected before “{$next}”",
-            default => 'a value is expected',
+        $next = $this->peek();
+        $fault = match ($next) {
+            '{' => $this->members('}', true),
+            '[' => $this->members(']', false),
+            '"' => $this->string(),
+            default => $this->plain($next),
         };
         $this->deep--;
 
         return $fault;
+    }
+
+    /** A number, `true`, `false` or `null`, or what is wrong with what stands there. */
+    private function plain(string $next): ?string
+    {
+        if (preg_match(self::PLAIN, $this->text, $m, 0, $this->at) === 1) {
+            return $this->pass(strlen($m[0]));
+        }
+
+        return match ($next) {
+            '' => 'the text ends where a value is expected; it was probably cut short',
+            "'" => 'a text stands in double quotes, not single ones',
+            '/' => 'JSON has no comments',
+            ',', '}', ']' => "a value is expected before “{$next}”",
+            default => 'a value is expected',
+        };
     }
 
     private function pass(int $length): null
@@ -98,50 +105,47 @@ final class JsonFault
     {
         $this->at++;
         $this->space();
-        if (($this->peek()) === $close) {
+        if ($this->peek() === $close) {
             return $this->pass(1);
         }
-        while (true) {
-            if ($named) {
-                $this->space();
-                $next = $this->peek();
-                if ($next !== '"') {
-                    return $next === ''
-                        ? 'the text ends inside an object; it was probably cut short'
-                        : (
-                            $next === '}'
-                                ? 'a comma stands before the closing brace'
-                                : 'a name in double quotes is expected'
-                        );
-                }
-                $fault = $this->string();
-                if ($fault !== null) {
-                    return $fault;
-                }
-                $this->space();
-                if (($this->peek()) !== ':') {
-                    return $this->at >= strlen($this->text)
-                        ? 'the text ends inside an object; it was probably cut short'
-                        : 'a colon is expected after the name';
-                }
-                $this->at++;
-            }
-            $fault = $this->value();
+        do {
+            $fault = ($named ? $this->name() : null) ?? $this->value();
             if ($fault !== null) {
                 return $fault;
             }
             $this->space();
             $next = $this->peek();
-            if ($next === $close) {
-                return $this->pass(1);
-            }
-            if ($next !== ',') {
+            if ($next !== $close && $next !== ',') {
                 return $next === ''
                     ? 'the text ends inside '.($named ? 'an object' : 'a list').'; it was probably cut short'
                     : "a comma or “{$close}” is expected";
             }
             $this->at++;
+        } while ($next !== $close);
+
+        return null;
+    }
+
+    /** The name of a member, and its colon. */
+    private function name(): ?string
+    {
+        $this->space();
+        $fault = match ($this->peek()) {
+            '"' => $this->string(),
+            '' => 'the text ends inside an object; it was probably cut short',
+            '}' => 'a comma stands before the closing brace',
+            default => 'a name in double quotes is expected',
+        };
+        if ($fault !== null) {
+            return $fault;
         }
+        $this->space();
+
+        return match ($this->peek()) {
+            ':' => $this->pass(1),
+            '' => 'the text ends inside an object; it was probably cut short',
+            default => 'a colon is expected after the name',
+        };
     }
 
     private function string(): ?string

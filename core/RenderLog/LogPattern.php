@@ -13,6 +13,8 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class LogPattern
 {
+    private const KEEP_ALL = PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY;
+
     public const PIECES = [
         'frame' => '-?\d{1,9}',
         'seconds' => '\d{1,9}(?:\.\d{1,9})?',
@@ -65,37 +67,13 @@ final readonly class LogPattern
         $expression = '';
         $named = [];
         $needs = '';
-        foreach (preg_split(
-            '~(\{[^{}]*\})~',
-            $source,
-            -1,
-            PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
-        ) ?: [] as $piece) {
+        foreach (preg_split('~(\{[^{}]*\})~', $source, -1, self::KEEP_ALL) ?: [] as $piece) {
             if (preg_match('~^\{\s*([a-z*]+)\s*\}$~i', $piece, $m) === 1) {
-                $name = strtolower($m[1]);
-                $form = self::PIECES[$name]
-                    ?? throw LogPatternRefused::because(
-                        'There is no piece {'
-                            .Text::shown($m[1])
-                            .'}; there are '
-                            .implode(
-                                ', ',
-                                array_map(static fn (string $p): string => '{'.$p.'}', array_keys(self::PIECES)),
-                            )
-                            .'.',
-                    );
-                if (isset($named[$name])) {
-                    throw LogPatternRefused::because("{{$name}} stands in it twice.");
-                }
-                $expression .= $name === '*' ? $form : "(?<{$name}>{$form})";
-                if ($name !== '*') {
-                    $named[$name] = true;
-                }
+                $expression .= self::form($m[1], $named);
+                $named[strtolower($m[1])] = true;
             } else {
                 $expression .= (string) preg_replace('~(?:\\\\?\s)+~', '\s+', preg_quote($piece, '~'));
-                foreach (preg_split('~\s+~', $piece) ?: [] as $word) {
-                    $needs = strlen($word) > strlen($needs) ? $word : $needs;
-                }
+                $needs = self::longest([$needs, ...preg_split('~\s+~', $piece) ?: []]);
             }
         }
         if (substr_count($expression, '.{0,2000}?') > 4) {
@@ -104,18 +82,49 @@ final readonly class LogPattern
         if (preg_match('~\{|\}~', (string) preg_replace('~\{[^{}]*\}~', '', $source)) === 1) {
             throw LogPatternRefused::because('A brace in it is not closed.');
         }
+
+        return new self($source, self::limited(self::bounded($expression, $source)), $needs === '' ? null : $needs);
+    }
+
+    /**
+     * The expression for one piece.
+     *
+     * @param  array<string, true>  $named  the pieces before it
+     */
+    private static function form(string $piece, array $named): string
+    {
+        $name = strtolower($piece);
+        $form = self::PIECES[$name] ?? null;
+        if ($form === null) {
+            $known = array_map(static fn (string $one): string => '{'.$one.'}', array_keys(self::PIECES));
+            throw LogPatternRefused::because('There is no piece {'.Text::shown($piece).'}; there are '.implode(', ', $known).'.');
+        }
+        if ($name === '*') {
+            return $form;
+        }
+        if (isset($named[$name])) {
+            throw LogPatternRefused::because("{{$name}} stands in it twice.");
+        }
+
+        return "(?<{$name}>{$form})";
+    }
+
+    /** @param  non-empty-list<string>  $words */
+    private static function longest(array $words): string
+    {
+        return array_reduce($words, static fn (string $a, string $b): string => strlen($b) > strlen($a) ? $b : $a, '');
+    }
+
+    private static function bounded(string $expression, string $source): string
+    {
         // a number is not cut out of the middle of a longer one, nor a letter left out at its end
         $expression = str_replace('(?<frame>', '(?<!\d)(?<frame>', $expression);
         if (preg_match('~\{(?:frame|seconds)\}$~i', $source) === 1) {
-            $expression .= '(?![\d])';
+            return $expression.'(?![\d])';
         }
 
-        if (preg_match('~\{(?:file|time|\*)\}$~i', $source) === 1) {
-            // what stands last goes on to the end of the line
-            $expression .= '\s*$';
-        }
-
-        return new self($source, self::limited($expression), $needs === '' ? null : $needs);
+        // what stands last goes on to the end of the line
+        return preg_match('~\{(?:file|time|\*)\}$~i', $source) === 1 ? $expression.'\s*$' : $expression;
     }
 
     private static function ownExpression(string $expression): self

@@ -86,48 +86,43 @@ final class LogReader
     public function feed(string $bytes): void
     {
         if ($this->bytes === 0) {
-            $this->encoding = match (substr($bytes, 0, 2)) {
-                "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE', default => null,
-            };
+            $this->encoding = ["\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'][substr($bytes, 0, 2)] ?? null;
         }
         $this->bytes += strlen($bytes);
         $text = $this->rest.$bytes;
-        if ($this->encoding !== null) {
-            // line ends are found in pairs of bytes
-            $end = $this->encoding === 'UTF-16LE' ? "\n\0" : "\0\n";
-            $at = false;
-            for ($from = strlen($text); (
-                $found = strrpos(substr($text, 0, $from), $end)
-            ) !== false; $from = $found + 1) {
-                if ($found % 2 === 0) {
-                    $at = $found;
-                    break;
-                }
-            }
-            if ($at === false && strlen($text) < 4 * self::LONGEST_LINE) {
-                $this->rest = $text;
+        $this->encoding === null ? $this->feedText($text) : $this->feedWide($text, $this->encoding);
+    }
 
-                return;
-            }
-            $cut = $at === false ? strlen($text) - strlen($text) % 2 : $at + 2;
-            $this->rest = substr($text, $cut);
-            $this->all(explode("\n", rtrim($this->asUtf8(substr($text, 0, $cut)), "\n")));
-
-            return;
-        }
-        $cut = max((int) strrpos($text, "\n"), (int) strrpos($text, "\r"));
-        if ($cut === 0 && strlen($text) > self::LONGEST_LINE) {
-            // a line without an end: its beginning is read, the rest of it passed over
-            if (! $this->skipping) {
-                $this->line(substr($text, 0, self::LONGEST_LINE));
-            }
-            $this->skipping = true;
-            $this->rest = '';
-
-            return;
-        }
-        if ($cut === 0) {
+    /** Line ends are found in pairs of bytes. */
+    private function feedWide(string $text, string $encoding): void
+    {
+        $at = self::lastWideEnd($text, $encoding === 'UTF-16LE' ? "\n\0" : "\0\n");
+        if ($at === null && strlen($text) < 4 * self::LONGEST_LINE) {
             $this->rest = $text;
+
+            return;
+        }
+        $cut = $at === null ? strlen($text) - strlen($text) % 2 : $at + 2;
+        $this->rest = substr($text, $cut);
+        $this->all(explode("\n", rtrim($this->asUtf8(substr($text, 0, $cut)), "\n")));
+    }
+
+    private static function lastWideEnd(string $text, string $end): ?int
+    {
+        for ($from = strlen($text); ($at = strrpos(substr($text, 0, $from), $end)) !== false; $from = $at + 1) {
+            if ($at % 2 === 0) {
+                return $at;
+            }
+        }
+
+        return null;
+    }
+
+    private function feedText(string $text): void
+    {
+        $cut = max((int) strrpos($text, "\n"), (int) strrpos($text, "\r"));
+        if ($cut === 0) {
+            $this->rest = strlen($text) > self::LONGEST_LINE ? $this->passedOver($text) : $text;
 
             return;
         }
@@ -138,6 +133,17 @@ final class LogReader
         }
         $this->rest = substr($text, $cut + 1);
         $this->all($lines);
+    }
+
+    /** A line without an end: its beginning is read, the rest of it passed over. */
+    private function passedOver(string $text): string
+    {
+        if (! $this->skipping) {
+            $this->line(substr($text, 0, self::LONGEST_LINE));
+        }
+        $this->skipping = true;
+
+        return '';
     }
 
     private function asUtf8(string $bytes): string
@@ -165,9 +171,7 @@ final class LogReader
             if (isset($pieces['clock'])) {
                 $this->moment($pieces['clock']);
             }
-            $frame = isset($pieces['frame'])
-                ? (int) $pieces['frame']
-                : (isset($pieces['file']) ? self::numberOf($pieces['file']) : null);
+            $frame = self::frameOf($pieces);
             match ($event) {
                 LogEvent::Started => $this->begin($frame),
                 LogEvent::Finished => $this->finish($frame, $pieces),
@@ -175,6 +179,16 @@ final class LogReader
                 LogEvent::Warning, LogEvent::Error => $this->message($event->value, $pieces['message'] ?? $line),
             };
         }
+    }
+
+    /** @param  array<string, string>  $pieces */
+    private static function frameOf(array $pieces): ?int
+    {
+        if (isset($pieces['frame'])) {
+            return (int) $pieces['frame'];
+        }
+
+        return isset($pieces['file']) ? self::numberOf($pieces['file']) : null;
     }
 
     /** By the clock that stands at the head of the line, or where the pattern has it. */

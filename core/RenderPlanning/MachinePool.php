@@ -31,31 +31,32 @@ final readonly class MachinePool
         if ($machines < 1 || $machines > 10_000) {
             throw NotUnderstood::because('There are from 1 to 10,000 machines.');
         }
-        if (
-            trim($hours) === ''
-            || preg_match('~^(?:all day|any(?: time)?|0?0:00\s*[-–]\s*24:00)$~iu', trim($hours)) === 1
-        ) {
+        $hours = trim($hours);
+        if ($hours === '' || preg_match('~^(?:all day|any(?: time)?|0?0:00\s*[-–]\s*24:00)$~iu', $hours) === 1) {
             return new self($machines, $start * 1000, null, null);
         }
-        if (
-            preg_match(
-                '~^(\d{1,2})(?:[:.](\d{2}))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d{2}))?$~u',
-                trim($hours),
-                $m,
-            ) !== 1
-            || (int) $m[1] > 23
-            || (int) $m[3] > 24
-            || (int) $m[2] > 59
-            || (int) ($m[4] ?? 0) > 59
-        ) {
-            throw NotUnderstood::as('hours of the day', $hours, '19:00-07:00');
-        }
-        $from = ((int) $m[1] * 60 + (int) $m[2]) * 60_000;
-        $to = ((int) $m[3] * 60 + (int) ($m[4] ?? 0)) * 60_000;
+        [$from, $to] = self::window($hours);
 
         return $from === $to % self::DAY
             ? new self($machines, $start * 1000, null, null)
             : new self($machines, $start * 1000, $from, $to);
+    }
+
+    /**
+     * @return array{int, int} milliseconds of the day
+     *
+     * @throws NotUnderstood
+     */
+    private static function window(string $hours): array
+    {
+        $time = '(\d{1,2})(?:[:.](\d{2}))?';
+        $understood = preg_match("~^{$time}\\s*(?:-|–|to)\\s*{$time}$~u", $hours, $m) === 1;
+        [$fromHour, $fromMinute, $toHour, $toMinute] = array_map(intval(...), array_pad(array_slice($m, 1), 4, '0'));
+        if (! $understood || $fromHour > 23 || $toHour > 24 || max($fromMinute, $toMinute) > 59) {
+            throw NotUnderstood::as('hours of the day', $hours, '19:00-07:00');
+        }
+
+        return [($fromHour * 60 + $fromMinute) * 60_000, ($toHour * 60 + $toMinute) * 60_000];
     }
 
     public function withMachines(int $machines): self

@@ -27,43 +27,36 @@ final readonly class RenderPlan
      */
     public static function of(MachinePool $pool, array $jobs): self
     {
-        $count = array_sum(array_map(static fn (RenderJob $j): int => count($j->frames), $jobs));
+        $count = array_sum(array_map(static fn (RenderJob $job): int => count($job->frames), $jobs));
         if ($count > self::MOST_FRAMES) {
-            throw NotUnderstood::because(
-                'These are '
-                    .number_format($count)
-                    .' frames; at most '
-                    .number_format(self::MOST_FRAMES)
-                    .' are laid out at once.',
-            );
+            $most = number_format(self::MOST_FRAMES);
+            throw NotUnderstood::because('These are '.number_format($count)." frames; at most {$most} are laid out at once.");
         }
         // what has no date waits for what has
-        usort(
-            $jobs,
-            static fn (RenderJob $a, RenderJob $b): int => [
-                $a->due ?? PHP_INT_MAX,
-                $a->label,
-            ] <=> [$b->due ?? PHP_INT_MAX, $b->label],
-        );
+        $order = static fn (RenderJob $job): array => [$job->due ?? PHP_INT_MAX, $job->label];
+        usort($jobs, static fn (RenderJob $a, RenderJob $b): int => $order($a) <=> $order($b));
         $runs = array_map(static fn (int $which): array => self::lay($pool, $jobs, $which), [0, 1, 2]);
         $planned = [];
         $tries = 8;
         foreach ($jobs as $at => $job) {
-            $ready = $runs[1][$at]['ready'] === null
-                || $runs[0][$at]['ready'] === null
-                || $runs[2][$at]['ready'] === null
-                ? null
-                : [$runs[0][$at]['ready'], $runs[1][$at]['ready'], $runs[2][$at]['ready']];
+            $ready = self::readyIn($runs, $at);
             $late = $job->due !== null && ($ready === null || $ready[1] > $job->due);
-            $planned[] = new PlannedJob(
-                $job,
-                $ready,
-                $runs[1][$at]['inTime'],
-                $late && $tries-- > 0 ? self::scaleThatFits($pool, $jobs, $at) : null,
-            );
+            $scale = $late && $tries-- > 0 ? self::scaleThatFits($pool, $jobs, $at) : null;
+            $planned[] = new PlannedJob($job, $ready, $runs[1][$at]['inTime'], $scale);
         }
 
         return new self($pool, $planned, self::needed($pool, $jobs, $runs[1]));
+    }
+
+    /**
+     * @param  array<int, array<int, array{ready: int|null, inTime: FrameRange}>>  $runs  by the shortest, the likely and the longest times
+     * @return array{int, int, int}|null
+     */
+    private static function readyIn(array $runs, int $at): ?array
+    {
+        [$soonest, $likely, $latest] = array_map(static fn (int $which): ?int => $runs[$which][$at]['ready'], [0, 1, 2]);
+
+        return $soonest === null || $likely === null || $latest === null ? null : [$soonest, $likely, $latest];
     }
 
     /** When everything is likely ready; null where something never is, or there is nothing. */

@@ -158,12 +158,12 @@ final class BehindProxyTest extends LedgerTestCase
 
     public function test_it_is_whole_behind_it(): void
     {
-        [$status, $headers] = $this->value('/');
+        [$status, $headers] = $this->ask('/');
         self::assertSame(302, $status);
         // its own address, whatever port the proxy has
         self::assertSame(['https://'.self::NAME.'/sign-in'], $headers['location']);
 
-        [$status, $headers, $page] = $this->value('/sign-in');
+        [$status, $headers, $page] = $this->ask('/sign-in');
         self::assertSame(200, $status, $page);
         self::assertSame(['max-age=31536000'], $headers['strict-transport-security']);
         self::assertArrayNotHasKey('x-powered-by', $headers);
@@ -176,7 +176,7 @@ final class BehindProxyTest extends LedgerTestCase
 
         // somebody signs in, and is who the proxy says they come from
         $token = rawurldecode($this->cookies['XSRF-TOKEN']);
-        [$status, $headers] = $this->value(
+        [$status, $headers] = $this->ask(
             '/sign-in',
             ['email' => 'coordinator@harbour.example', 'password' => 'a long password'],
             ["X-XSRF-TOKEN: {$token}"],
@@ -185,7 +185,7 @@ final class BehindProxyTest extends LedgerTestCase
             [302, ['https://'.self::NAME]],
             [$status, array_map(static fn (string $l): string => rtrim($l, '/'), $headers['location'])],
         );
-        [$status, $headers] = $this->value('/calculator');
+        [$status, $headers] = $this->ask('/calculator');
         self::assertSame([200, ['no-store, private']], [$status, $headers['cache-control']]);
         self::assertSame(
             ['203.0.113.7'],
@@ -201,12 +201,12 @@ final class BehindProxyTest extends LedgerTestCase
     public function test_other_names_get_nothing(): void
     {
         foreach (['evil.example', 'localhost', '127.0.0.1'] as $host) {
-            [$status, $headers] = $this->value('/sign-in', host: $host);
+            [$status, $headers] = $this->ask('/sign-in', host: $host);
             self::assertSame(400, $status, $host);
             self::assertArrayHasKey('content-security-policy', $headers);
         }
         // what a visitor says of how they came is taken away by the proxy, and believed of nobody else
-        [, $headers] = $this->value('/', headers: ['X-Forwarded-Host: evil.example', 'X-Forwarded-Proto: http']);
+        [, $headers] = $this->ask('/', headers: ['X-Forwarded-Host: evil.example', 'X-Forwarded-Proto: http']);
         self::assertSame(['https://'.self::NAME.'/sign-in'], $headers['location']);
     }
 
@@ -214,7 +214,7 @@ final class BehindProxyTest extends LedgerTestCase
     {
         file_put_contents(public_path('robots.txt.probe.txt'), "x\n");
         try {
-            [$status, $headers, $body] = $this->value('/robots.txt.probe.txt');
+            [$status, $headers, $body] = $this->ask('/robots.txt.probe.txt');
         } finally {
             unlink(public_path('robots.txt.probe.txt'));
         }
@@ -234,7 +234,7 @@ final class BehindProxyTest extends LedgerTestCase
             '/build/../../.env',
             "/robots.txt\0.css",
         ] as $path) {
-            [$status, , $body] = $this->value(str_replace("\0", '%00', $path));
+            [$status, , $body] = $this->ask(str_replace("\0", '%00', $path));
             self::assertStringNotContainsString('APP_KEY', $body);
             self::assertNotSame(500, $status, $path);
         }

@@ -44,8 +44,8 @@ final class PicturesTest extends LedgerTestCase
 
     public function test_frozen_frames_are_found_and_kept_with_the_delivery(): void
     {
-        $this->value('content.frozen', 'none');
-        $this->value('content.black', 'none');
+        $this->ask('content.frozen', 'none');
+        $this->ask('content.black', 'none');
         // six times the same picture
         $check = $this->check();
         self::assertSame(
@@ -55,7 +55,7 @@ final class PicturesTest extends LedgerTestCase
         self::assertSame('equal', self::lines($check)['content.black']['mark']);
         self::assertContains('frozen-frames', array_column($check->account()['causes'], 'id'));
         // a check of what is asked by then needs no second look
-        $this->value('content.frozen', 'at most 10 frames');
+        $this->ask('content.frozen', 'at most 10 frames');
         Queue::fake();
         $this->actingAs($this->coordinator)
             ->post("/specifications/{$this->deliverable->specification_id}/recheck")
@@ -70,7 +70,7 @@ final class PicturesTest extends LedgerTestCase
     public function test_what_nobody_has_looked_at_is_looked_at_when_it_is_asked(): void
     {
         $this->check();
-        $this->value('content.frozen', 'none');
+        $this->ask('content.frozen', 'none');
         Queue::fake();
         $this->actingAs($this->coordinator)
             ->post("/specifications/{$this->deliverable->specification_id}/recheck")
@@ -81,7 +81,7 @@ final class PicturesTest extends LedgerTestCase
     public function test_few_files_wait_for_the_queue_where_pixels_are_looked_at(): void
     {
         self::assertFalse($this->check()->isUnderWay());
-        $this->value('content.loop', 'yes');
+        $this->ask('content.loop', 'yes');
         Queue::fake();
         self::assertTrue($this->check()->isUnderWay());
         Queue::assertPushed(ScanSlice::class, 1);

@@ -40,41 +40,49 @@ final readonly class CadenceRule implements Rule
             $equal ? Mark::Equal : Mark::Unequal,
             $found,
             [],
-            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))],
+            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->samples))],
         );
     }
 
     /** `every`, or how many frames pictures stand: `2`, `3`, or two numbers in turn, `2-3`. */
     public static function of(PassSamples $pass): string
     {
-        $lengths = [];
-        $before = null;
-        foreach ($pass->looks as $look) {
-            if ($look !== null && $before !== null && $look->print === $before) {
-                $lengths[count($lengths) - 1]++;
-            } else {
-                $lengths[] = 1;
-            }
-            $before = $look?->print;
-        }
+        $lengths = self::lengths($pass);
         $inner = array_slice($lengths, 1, -1);
         if (count($inner) < self::LEAST_PICTURES - 2) {
             return 'every';
         }
         $kinds = array_values(array_unique($inner));
         sort($kinds);
-        $ends = max($lengths[0], $lengths[count($lengths) - 1]);
-        if (count($kinds) === 1 && $kinds[0] > 1 && $ends <= $kinds[0]) {
-            return (string) $kinds[0];
+        $longest = $kinds[count($kinds) - 1];
+        // the first and the last may be cut
+        if ($longest < 2 || max($lengths[0], $lengths[count($lengths) - 1]) > $longest) {
+            return 'every';
+        }
+        $inTurn = count($kinds) === 2 && count($inner) >= 4 && self::takeTurns($inner);
+
+        return match (true) {
+            count($kinds) === 1 => (string) $longest,
+            $inTurn => "{$kinds[0]}-{$kinds[1]}",
+            default => 'every',
+        };
+    }
+
+    /** @return non-empty-list<int> for how many frames each picture stands */
+    private static function lengths(PassSamples $pass): array
+    {
+        $lengths = [0];
+        $before = null;
+        foreach ($pass->samples as $sample) {
+            if ($sample !== null && $before !== null && $sample->print === $before) {
+                $lengths[count($lengths) - 1]++;
+            } else {
+                $lengths[] = 1;
+            }
+            $before = $sample?->print;
         }
 
-        return count($kinds) === 2
-            && $kinds[1] > 1
-            && $ends <= $kinds[1]
-            && count($inner) >= 4
-            && self::takeTurns($inner)
-            ? "{$kinds[0]}-{$kinds[1]}"
-            : 'every';
+        return count($lengths) > 1 ? array_slice($lengths, 1) : $lengths;
     }
 
     /** @param  list<int>  $lengths */

@@ -27,15 +27,9 @@ final readonly class CameraRules implements Rule
             return Cell::unknown();
         }
         if ($requirement->id() === RequirementId::CAMERA_NAME) {
-            $all = $chosen !== [];
-            foreach ($chosen as $camera) {
-                // whichever camera is asked, a working view is none
-                $all = $all
-                    && self::matches($requirement, $camera)
-                    && ($requirement->value->values !== ['*'] || self::isCamera($scene, $camera));
-            }
+            $others = array_filter($chosen, static fn (string $camera): bool => ! self::isAsked($requirement, $scene, $camera));
 
-            return Cell::when($all, $chosen === [] ? 'none' : implode(' | ', $chosen));
+            return Cell::when($chosen !== [] && $others === [], $chosen === [] ? 'none' : implode(' | ', $chosen));
         }
         $yes = $requirement->value->single() === 'yes';
         if (count($chosen) !== 1) {
@@ -44,6 +38,13 @@ final readonly class CameraRules implements Rule
         $isCamera = self::isCamera($scene, $chosen[0]);
 
         return Cell::when($isCamera === $yes, $isCamera ? 'yes' : "no camera: {$chosen[0]}");
+    }
+
+    /** Whichever camera is asked, a working view is none. */
+    private static function isAsked(Requirement $requirement, SceneSettings $scene, string $camera): bool
+    {
+        return self::matches($requirement, $camera)
+            && ($requirement->value->values !== ['*'] || self::isCamera($scene, $camera));
     }
 
     private static function isCamera(SceneSettings $scene, string $name): bool

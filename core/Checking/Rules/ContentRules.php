@@ -45,43 +45,58 @@ final readonly class ContentRules implements Rule
 
     private function whole(Subject $subject): Cell
     {
-        $byDamage = [];
-        $wrong = [];
-        [$unread, $why] = [false, null];
-        foreach ($subject->match->passes ?? [] as $p => $pass) {
-            $relevant = $pass->relevant();
-            $kinds = $subject->part->kinds();
-            foreach ($pass->frames->alike as $alike) {
-                $facts = $alike->facts;
-                $own = $alike->frames->and($relevant);
-                if ($facts->damage !== null && ! $own->isEmpty()) {
-                    $byDamage[$facts->damage->value][$p] = (
-                        $byDamage[$facts->damage->value][$p] ?? FrameRange::none()
-                    )->plus($own);
-                    $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($own);
-                } elseif (
-                    $facts->damage === null
-                    && $facts->complete === null
-                    && ($kinds === [] || in_array($facts->kind, $kinds, true))
-                ) {
-                    $unread = true;
-                    $why ??= $facts->unread();
-                }
-            }
-        }
-        if ($wrong === []) {
-            return $unread ? Cell::unknown($why) : Cell::of(Mark::Equal, 'yes');
+        $byDamage = $this->byDamage($subject);
+        if ($byDamage === []) {
+            $unread = $this->unread($subject);
+
+            return $unread === null ? Cell::of(Mark::Equal, 'yes') : Cell::unknown($unread->unread());
         }
         $runs = [];
         $said = [];
+        $wrong = [];
         foreach ($byDamage as $damage => $sets) {
-            foreach ($sets as $set) {
+            foreach ($sets as $place => $set) {
                 $runs[] = ['frames' => $subject->isNumbered() ? (string) $set : '', 'found' => $damage];
+                $wrong[$place] = ($wrong[$place] ?? FrameRange::none())->plus($set);
             }
             $said[] = array_sum(array_map(count(...), $sets)).' '.$damage;
         }
 
         return Cell::of(Mark::Unequal, implode(', ', $said), $runs, $wrong);
+    }
+
+    /** @return array<string, array<int, FrameRange>> by damage, by the place of the pass */
+    private function byDamage(Subject $subject): array
+    {
+        $byDamage = [];
+        foreach ($subject->match->passes ?? [] as $place => $pass) {
+            $relevant = $pass->relevant();
+            foreach ($pass->frames->alike as $alike) {
+                $own = $alike->frames->and($relevant);
+                $damage = $alike->facts->damage?->value;
+                if ($damage !== null && ! $own->isEmpty()) {
+                    $byDamage[$damage][$place] = ($byDamage[$damage][$place] ?? FrameRange::none())->plus($own);
+                }
+            }
+        }
+
+        return $byDamage;
+    }
+
+    /** Facts of the first file that is not known to be whole, of the kinds that are asked. */
+    private function unread(Subject $subject): ?MediaFacts
+    {
+        $kinds = $subject->part->kinds();
+        foreach ($subject->match->passes ?? [] as $pass) {
+            foreach ($pass->frames->alike as $alike) {
+                $told = $alike->facts->damage !== null || $alike->facts->complete !== null;
+                if (! $told && ($kinds === [] || in_array($alike->facts->kind, $kinds, true))) {
+                    return $alike->facts;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, string> what frames must share, by name */

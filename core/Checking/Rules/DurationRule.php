@@ -63,10 +63,9 @@ final readonly class DurationRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         if ($subject->part->delivers->isMovie() || ! $subject->isNumbered()) {
-            return FactSurvey::cell(
-                $subject,
-                static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null,
-            );
+            $unread = static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null;
+
+            return FactSurvey::cell($subject, $unread);
         }
         $pass = $subject->onlyPass();
         $told = $pass === null ? null : self::toldBy($pass);
@@ -75,15 +74,13 @@ final readonly class DurationRule implements Rule
             return null;
         }
         $seconds = BigRational::of(count($pass->present))->dividedBy($rate->value);
-        $equal = self::within($requirement, $seconds, $rate);
+        $found = self::spoken($seconds, $told === null ? $rate : null);
+        if (self::within($requirement, $seconds, $rate)) {
+            return Cell::of(Mark::Equal, $found);
+        }
         $place = (int) array_key_first($subject->match->passes ?? []);
 
-        return Cell::of(
-            $equal ? Mark::Equal : Mark::Unequal,
-            self::spoken($seconds, $told === null ? $rate : null),
-            [],
-            $equal ? [] : [$place => $pass->missing()],
-        );
+        return Cell::of(Mark::Unequal, $found, [], [$place => $pass->missing()]);
     }
 
     private static function toldBy(PassMatch $pass): ?FrameRate

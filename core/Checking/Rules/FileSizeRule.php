@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
@@ -38,31 +39,33 @@ final readonly class FileSizeRule implements Rule
         $largest = null;
         $wrong = [];
         $worst = null;
-        foreach ($subject->match->passes ?? [] as $p => $pass) {
-            $over = [];
-            $relevant = $pass->relevant();
-            foreach ($pass->frames->sizes as $i => $size) {
-                if (! $relevant->contains($pass->frames->numbers[$i])) {
-                    continue;
-                }
-                $largest = max($largest ?? 0, $size);
-                if (! $requirement->value->admitsNumber((string) $size)) {
-                    $over[] = $pass->frames->numbers[$i];
-                    $worst = max($worst ?? 0, $size);
-                }
-            }
-            if ($over !== []) {
-                $wrong[$p] = FrameRange::fromNumbers($over);
-            }
+        foreach ($subject->match->passes ?? [] as $place => $pass) {
+            $sizes = self::relevantSizes($pass);
+            $over = array_filter($sizes, static fn (int $size): bool => ! $requirement->value->admitsNumber((string) $size));
+            $largest = max([...$sizes, $largest ?? 0]);
+            $worst = $over === [] ? $worst : max([...$over, $worst ?? 0]);
+            $wrong += $over === [] ? [] : [$place => FrameRange::fromNumbers(array_keys($over))];
         }
         if ($largest === null) {
             return null;
         }
-        $runs = [];
-        foreach ($subject->isNumbered() ? $wrong : [] as $frames) {
-            $runs[] = ['frames' => (string) $frames, 'found' => 'not within'];
-        }
+        $runs = array_map(
+            static fn (FrameRange $frames): array => ['frames' => (string) $frames, 'found' => 'not within'],
+            $subject->isNumbered() ? array_values($wrong) : [],
+        );
 
         return Cell::of($wrong === [] ? Mark::Equal : Mark::Unequal, (string) ($worst ?? $largest), $runs, $wrong);
+    }
+
+    /** @return array<int, int> bytes by frame, of those that count */
+    private static function relevantSizes(PassMatch $pass): array
+    {
+        $relevant = $pass->relevant();
+
+        return array_filter(
+            array_combine($pass->frames->numbers, $pass->frames->sizes),
+            static fn (int $frame): bool => $relevant->contains($frame),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 }

@@ -82,28 +82,45 @@ final readonly class FormatRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $passes = $subject->part->passes();
+        $id = $requirement->id();
 
-        return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $passes): ?array {
-            $found = match ($requirement->id()) {
-                RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
-                RequirementId::FORMAT_SAMPLE => $facts->sample,
-                RequirementId::FORMAT_CHANNELS => $facts->channels === null
-                    ? null
-                    : Channels::write(self::ownChannels($facts->channels, $passes)),
-                RequirementId::FORMAT_ALPHA => $facts->alpha === null ? null : ($facts->alpha ? 'alpha' : 'none'),
-                RequirementId::FORMAT_CHROMA => $facts->chroma,
-                default => $facts->compression,
-            };
-            if (
-                $found === null
-                && $requirement->id() === RequirementId::FORMAT_CHROMA
-                && $facts->kind?->isMovie() !== true
-            ) {
+        return FactSurvey::cell($subject, function (MediaFacts $facts) use ($id, $requirement, $passes): ?array {
+            $found = self::found($id, $facts, $passes);
+            // a picture that does not tell its chroma has none to tell
+            if ($found === null && $id === RequirementId::FORMAT_CHROMA && $facts->kind?->isMovie() !== true) {
                 return null;
             }
 
             return [$found, $found !== null && $this->same($requirement, $found, $facts, $passes)];
         });
+    }
+
+    /** @param  list<string>  $passes */
+    private static function found(string $id, MediaFacts $facts, array $passes): ?string
+    {
+        return match ($id) {
+            RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
+            RequirementId::FORMAT_SAMPLE => $facts->sample,
+            RequirementId::FORMAT_CHANNELS => self::channelsOf($facts, $passes),
+            RequirementId::FORMAT_ALPHA => self::alphaOf($facts),
+            RequirementId::FORMAT_CHROMA => $facts->chroma,
+            default => $facts->compression,
+        };
+    }
+
+    private static function alphaOf(MediaFacts $facts): ?string
+    {
+        return match ($facts->alpha) {
+            null => null,
+            true => 'alpha',
+            false => 'none',
+        };
+    }
+
+    /** @param  list<string>  $passes */
+    private static function channelsOf(MediaFacts $facts, array $passes): ?string
+    {
+        return $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes));
     }
 
     /**
@@ -131,18 +148,29 @@ final readonly class FormatRules implements Rule
 
         return match ($requirement->id()) {
             RequirementId::FORMAT_BIT_DEPTH => $requirement->value->admitsNumber($found),
-            // a file that has alpha and does not say of which kind is equal to any but none
-            RequirementId::FORMAT_ALPHA => in_array($found, $asked, true)
-                || ($found !== 'none' && in_array('any', $asked, true))
-                || ($found === 'alpha' && $asked !== ['none'])
-                || ($found === 'any' && $asked !== ['none']),
-            RequirementId::FORMAT_CHANNELS => array_map(strtolower(...), Channels::parse($found)) === array_map(
-                strtolower(...),
-                Channels::parse($asked[0] ?? ''),
-            ),
+            RequirementId::FORMAT_ALPHA => self::sameAlpha($found, $asked),
+            RequirementId::FORMAT_CHANNELS => self::lower($found) === self::lower($asked[0] ?? ''),
             RequirementId::FORMAT_COMPRESSION => in_array($found, $asked, true)
                 || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
             default => in_array($found, $asked, true),
         };
+    }
+
+    /**
+     * A file that has alpha and does not say of which kind is equal to any but none.
+     *
+     * @param  list<string>  $asked
+     */
+    private static function sameAlpha(string $found, array $asked): bool
+    {
+        return in_array($found, $asked, true)
+            || ($found !== 'none' && in_array('any', $asked, true))
+            || (in_array($found, ['alpha', 'any'], true) && $asked !== ['none']);
+    }
+
+    /** @return list<string> */
+    private static function lower(string $channels): array
+    {
+        return array_map(strtolower(...), Channels::parse($channels));
     }
 }

@@ -46,30 +46,25 @@ final readonly class KeyframeIntervalRule
 
     public static function ofScene(Requirement $requirement, Subject $subject): Cell
     {
-        $told = $subject->scene?->get(RequirementId::FORMAT_KEYFRAME_INTERVAL);
         $rate = self::rate($subject);
         $sceneRate = $subject->scene?->get(RequirementId::TIME_RATE);
-        $found = $told === null
-            ? null
-            : self::frames($told, $sceneRate === null ? $rate : FrameRate::parse($sceneRate));
-        [$least, $most] = [$requirement->value->min, $requirement->value->max];
-        $bounds = [
-            $least === null ? null : self::frames($least, $rate),
-            $most === null ? null : self::frames($most, $rate),
-        ];
-        if ($found === null || ($least !== null && $bounds[0] === null) || ($most !== null && $bounds[1] === null)) {
+        $told = self::framesOf(
+            $subject->scene?->get(RequirementId::FORMAT_KEYFRAME_INTERVAL),
+            $sceneRate === null ? $rate : FrameRate::parse($sceneRate),
+        );
+        $asked = $requirement->value;
+        [$least, $most] = [self::framesOf($asked->min, $rate), self::framesOf($asked->max, $rate)];
+        if ($told === null || ($asked->min !== null && $least === null) || ($asked->max !== null && $most === null)) {
             return Cell::unknown();
         }
-        $exact = array_filter(
-            $requirement->value->values,
-            static fn (string $v): bool => self::frames($v, $rate) === $found,
-        ) !== [];
+        $exact = array_map(static fn (string $one): ?int => self::frames($one, $rate), $asked->values);
+        $equal = $exact === [] ? $told >= ($least ?? 0) && $told <= ($most ?? PHP_INT_MAX) : in_array($told, $exact, true);
 
-        return Cell::when(
-            $requirement->value->values !== []
-                ? $exact
-                : $found >= ($bounds[0] ?? 0) && $found <= ($bounds[1] ?? PHP_INT_MAX),
-            (string) $found,
-        );
+        return Cell::when($equal, (string) $told);
+    }
+
+    private static function framesOf(?string $interval, ?FrameRate $rate): ?int
+    {
+        return $interval === null ? null : self::frames($interval, $rate);
     }
 }

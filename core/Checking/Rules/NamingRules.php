@@ -8,12 +8,15 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extension;
+use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Naming\Piece;
+use PlainLedger\Core\Naming\PieceValues;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
@@ -67,26 +70,32 @@ final readonly class NamingRules implements Rule
             return [$asked->read($set, $values)];
         }
         $kind = Kind::tryFrom($subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
-        $extensions = array_values(
-            array_unique([...($kind === null ? [] : [$kind->usualExtension()]), ...$values->extensions]),
-        );
-        $values = $values->withExtensions($extensions);
+        $usual = $kind === null ? [] : [$kind->usualExtension()];
+        $values = $values->withExtensions(array_values(array_unique([...$usual, ...$values->extensions])));
         $expected = $subject->expected ?? FrameRange::of(1, 1);
-        $readings = [];
-        foreach (array_unique([$expected->first(), $expected->last()]) as $frame) {
-            $name = $own->make($values, $frame);
-            if (self::lacksNumber($subject)) {
-                // the missing number is told by itself; the rest is read as if it were there
-                $name = (string) preg_replace('~(?=\.[A-Za-z]\w*$|$)~', self::numberAsAsked($asked, $frame), $name, 1);
-            }
-            if (Extension::of($name) === '' && $values->extensions !== [] && $asked->has('ext')) {
-                // many programs add the extension themselves
-                $name .= '.'.$values->extensions[0];
-            }
-            $readings[] = $asked->read($name, $values);
-        }
 
-        return $readings;
+        return array_map(
+            static fn (int $frame): NameReading => $asked->read(self::written($own, $asked, $values, $frame, $subject), $values),
+            array_values(array_unique([$expected->first(), $expected->last()])),
+        );
+    }
+
+    private static function written(
+        NamePattern $own,
+        NamePattern $asked,
+        PieceValues $values,
+        int $frame,
+        Subject $subject,
+    ): string {
+        $name = $own->make($values, $frame);
+        if (self::lacksNumber($subject)) {
+            // the missing number is told by itself; the rest is read as if it were there
+            $name = (string) preg_replace('~(?=\.[A-Za-z]\w*$|$)~', self::numberAsAsked($asked, $frame), $name, 1);
+        }
+        // many programs add the extension themselves
+        $added = Extension::of($name) === '' && $asked->has('ext') ? $values->extensions[0] ?? null : null;
+
+        return $added === null ? $name : "{$name}.{$added}";
     }
 
     /** Frames are asked with a number, and the scene's name has none. */
@@ -158,22 +167,18 @@ final readonly class NamingRules implements Rule
         $counts = [];
         $frames = [];
         $wrong = [];
-        foreach ($subject->match->passes ?? [] as $p => $pass) {
-            $relevant = $pass->relevant();
+        foreach ($subject->match->passes ?? [] as $place => $pass) {
             foreach ($pass->takes as $take) {
-                $own = $take->frames->and($relevant);
+                $own = $take->frames->and($pass->relevant());
                 if ($own->isEmpty()) {
                     continue;
                 }
-                $found = Text::shown(
-                    $folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern(),
-                );
+                $found = Text::shown($folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern());
                 $counts[$found] = ($counts[$found] ?? 0) + count($own);
                 $frames[$found] = ($frames[$found] ?? FrameRange::none())->plus($own);
-                $misnamed = $pass->lone ? $own : $take->misnamed()->and($relevant);
-                $bad = $folder ? ($take->folderFits ? FrameRange::none() : $own) : $misnamed;
+                $bad = self::wronglyNamed($take, $pass, $own, $folder);
                 if (! $bad->isEmpty()) {
-                    $wrong[$p] = ($wrong[$p] ?? FrameRange::none())->plus($bad);
+                    $wrong[$place] = ($wrong[$place] ?? FrameRange::none())->plus($bad);
                 }
             }
         }
@@ -181,11 +186,21 @@ final readonly class NamingRules implements Rule
             return null;
         }
         arsort($counts);
-        $runs = [];
-        foreach (array_slice(array_keys($counts), 1, 200) as $found) {
-            $runs[] = ['frames' => (string) $frames[$found], 'found' => (string) $found];
-        }
+        $runs = array_map(
+            static fn (int|string $found): array => ['frames' => (string) $frames[$found], 'found' => (string) $found],
+            array_slice(array_keys($counts), 1, 200),
+        );
 
-        return Cell::of($wrong === [] ? Mark::Equal : Mark::Unequal, (string) array_key_first($counts), $runs, $wrong);
+        return Cell::of(Mark::when($wrong === []), (string) array_key_first($counts), $runs, $wrong);
+    }
+
+    /** The frames of a take that lie elsewhere, or have another name. */
+    private static function wronglyNamed(Take $take, PassMatch $pass, FrameRange $own, bool $folder): FrameRange
+    {
+        return match (true) {
+            $folder => $take->folderFits ? FrameRange::none() : $own,
+            $pass->lone => $own,
+            default => $take->misnamed()->and($pass->relevant()),
+        };
     }
 }

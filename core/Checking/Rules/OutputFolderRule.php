@@ -24,30 +24,40 @@ final readonly class OutputFolderRule implements Rule
     public static function insideProject(SceneSettings $scene): ?string
     {
         $set = str_replace('\\', '/', $scene->get(RequirementId::OUTPUT_FOLDER) ?? '');
-        if ($set === '') {
+        if (preg_match('~^(?:/|[A-Za-z]:|//)~', $set) === 1) {
+            $project = rtrim(str_replace('\\', '/', $scene->projectFolder ?? ''), '/');
+            $set = self::below($project, $set);
+        }
+
+        return $set === null || $set === '' ? null : self::tidied($set);
+    }
+
+    /** The rest of an absolute path behind the project; null where it lies elsewhere. */
+    private static function below(string $project, string $path): ?string
+    {
+        if ($project === '') {
             return null;
         }
-        $project = $scene->projectFolder === null ? null : rtrim(str_replace('\\', '/', $scene->projectFolder), '/');
-        $absolute = preg_match('~^(?:/|[A-Za-z]:|//)~', $set) === 1;
-        if ($absolute) {
-            if ($project === null || $project === '') {
-                return null;
-            }
-            if (str_starts_with($set.'/', $project.'/')) {
-                $set = substr($set, strlen($project) + 1);
-            } elseif (! str_starts_with($project, '/') && str_contains($set.'/', "/{$project}/")) {
-                // the project is named without where it lies
-                $set = substr($set.'/', strpos($set.'/', "/{$project}/") + strlen($project) + 2);
-            } else {
-                return null;
-            }
+        if (str_starts_with("{$path}/", "{$project}/")) {
+            $rest = substr($path, strlen($project) + 1);
+
+            return $rest === '' ? '.' : $rest;
         }
+        // the project may be named without where it lies
+        $at = str_starts_with($project, '/') ? false : strpos("{$path}/", "/{$project}/");
+
+        return $at === false ? null : substr("{$path}/", $at + strlen($project) + 2).'.';
+    }
+
+    /** Without `.` and `..`; null where those lead out. */
+    private static function tidied(string $path): ?string
+    {
         $parts = [];
-        foreach (explode('/', $set) as $part) {
+        foreach (explode('/', $path) as $part) {
+            if ($part === '..' && $parts === []) {
+                return null;
+            }
             if ($part === '..') {
-                if ($parts === []) {
-                    return null;
-                }
                 array_pop($parts);
             } elseif ($part !== '' && $part !== '.') {
                 $parts[] = $part;

@@ -14,19 +14,19 @@ final readonly class PassSamples
 {
     /**
      * @param  int  $place  of the pass in the part
-     * @param  array<int, PixelSample|null>  $looks  by frame number, in their order; null where the pixels could not be read
+     * @param  array<int, PixelSample|null>  $samples  by frame number, in their order; null where the pixels could not be read
      * @param  string|null  $tooLarge  why the first that was too large was not unpacked, with the figure
      */
-    private function __construct(public int $place, public array $looks, private ?string $tooLarge) {}
+    private function __construct(public int $place, public array $samples, private ?string $tooLarge) {}
 
     /** Null where it has no whole picture: a movie's are not looked at one by one. */
     public static function of(Subject $subject): ?self
     {
         $passes = $subject->part->delivers->isMovie() ? [] : $subject->match->passes ?? [];
         $place = array_key_first($passes);
-        [$looks, $tooLarge] = $place === null ? [[], null] : self::looks($passes[$place]);
+        [$samples, $tooLarge] = $place === null ? [[], null] : self::looks($passes[$place]);
 
-        return $place === null || $looks === [] ? null : new self($place, $looks, $tooLarge);
+        return $place === null || $samples === [] ? null : new self($place, $samples, $tooLarge);
     }
 
     /** @return array{array<int, PixelSample|null>, string|null} */
@@ -34,15 +34,15 @@ final readonly class PassSamples
     {
         $relevant = $pass->relevant();
         $tooLarge = null;
-        $looks = [];
+        $samples = [];
         foreach ($pass->frames->numbers as $i => $number) {
             if ($relevant->contains($number) && $pass->frames->factsAt($i)->isWhole()) {
-                $looks[$number] = $pass->frames->lookAt($i);
+                $samples[$number] = $pass->frames->lookAt($i);
                 $tooLarge ??= $pass->frames->unlookedAt($i);
             }
         }
 
-        return [$looks, $tooLarge];
+        return [$samples, $tooLarge];
     }
 
     /** What could not be told of them, and why where that is known. */
@@ -54,12 +54,12 @@ final readonly class PassSamples
     /** Whether the pixels of any of them could not be told from others. */
     public function hasUnseen(): bool
     {
-        return in_array(null, $this->looks, true);
+        return in_array(null, $this->samples, true);
     }
 
     /** Whether the colours of any of them could not be read. */
     public function hasUndecoded(): bool
     {
-        return array_filter($this->looks, static fn (?PixelSample $look): bool => $look?->light === null) !== [];
+        return array_filter($this->samples, static fn (?PixelSample $sample): bool => $sample?->light === null) !== [];
     }
 }

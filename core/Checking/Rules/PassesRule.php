@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
@@ -45,39 +46,41 @@ final readonly class PassesRule implements Rule
     {
         $passes = $subject->match->passes ?? [];
         if (count($passes) > 1 || ($passes[0]->pass ?? null) !== null) {
-            $there = [];
-            $whole = true;
-            foreach ($passes as $pass) {
-                $whole = $whole && ! $pass->isEmpty() && $pass->missing()->isEmpty();
-                if (! $pass->isEmpty()) {
-                    $there[] = (string) $pass->pass.($pass->missing()->isEmpty() ? '' : ' (short)');
-                }
-            }
-
-            return Cell::when($whole, $there === [] ? 'none' : implode(' | ', $there));
+            return self::byFiles($passes);
         }
 
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): array {
             if ($facts->channels === null) {
                 return [null, false];
             }
-            $layers = array_map(strtolower(...), $facts->layers);
-            $there = array_values(
-                array_filter(
-                    $requirement->value->values,
-                    static fn (string $pass): bool => in_array(strtolower($pass), $layers, true)
-                        // the unnamed layer is the finished picture
-                        || (
-                            strtolower($pass) === 'beauty'
-                            && array_intersect(['R', 'G', 'B', 'Y'], $facts->channels) !== []
-                        ),
-                ),
-            );
+            $asked = $requirement->value->values;
+            $there = array_filter($asked, static fn (string $pass): bool => self::hasLayer($facts, strtolower($pass)));
 
-            return [
-                $there === [] ? 'none' : implode(' | ', $there),
-                count($there) === count($requirement->value->values),
-            ];
+            return [$there === [] ? 'none' : implode(' | ', $there), count($there) === count($asked)];
         });
+    }
+
+    /** @param  array<int, PassMatch>  $passes */
+    private static function byFiles(array $passes): Cell
+    {
+        $there = [];
+        $whole = true;
+        foreach ($passes as $pass) {
+            $short = ! $pass->missing()->isEmpty();
+            $whole = $whole && ! $pass->isEmpty() && ! $short;
+            if (! $pass->isEmpty()) {
+                $there[] = $pass->pass.($short ? ' (short)' : '');
+            }
+        }
+
+        return Cell::when($whole, $there === [] ? 'none' : implode(' | ', $there));
+    }
+
+    /** The layer without a name is the finished picture. */
+    private static function hasLayer(MediaFacts $facts, string $pass): bool
+    {
+        $pictured = array_intersect(['R', 'G', 'B', 'Y'], $facts->channels ?? []) !== [];
+
+        return in_array($pass, array_map(strtolower(...), $facts->layers), true) || ($pass === 'beauty' && $pictured);
     }
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking\Rules;
 
+use Brick\Math\BigRational;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Pixels;
+use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\SampleOptions;
 use PlainLedger\Core\Specification\ApprovedPicture;
@@ -107,19 +109,14 @@ final readonly class PixelRules implements Rule
 
     private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
-        $threshold = Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK);
-        $allowed = $requirement->value->single();
-        $allowed = $allowed === null || $allowed === 'none' ? FrameRange::none() : FrameRange::parse($allowed);
+        $asked = $requirement->value->single() ?? 'none';
+        $allowed = $asked === 'none' ? FrameRange::none() : FrameRange::parse($asked);
         if ($requirement->value->pixels->share !== null) {
             return $this->dark($requirement->value->pixels->share, $pass, $subject, $allowed);
         }
-        $black = [];
-        foreach ($pass->looks as $frame => $look) {
-            if ($look?->meanLight()?->isLessThanOrEqualTo($threshold) ?? false) {
-                $black[] = $frame;
-            }
-        }
-        $black = FrameRange::fromNumbers($black);
+        $threshold = Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK);
+        $dark = static fn (?PixelSample $sample): bool => $sample?->meanLight()?->isLessThanOrEqualTo($threshold) ?? false;
+        $black = FrameRange::fromNumbers(array_keys(array_filter($pass->samples, $dark)));
         $wrong = $black->minus($allowed);
         if (! $wrong->isEmpty()) {
             $shown = $subject->isNumbered() ? (string) $black : 'black';
@@ -136,25 +133,15 @@ final readonly class PixelRules implements Rule
     private function dark(string $share, PassSamples $pass, Subject $subject, FrameRange $allowed): Cell
     {
         $most = Fraction::parse($share)->dividedBy(100);
-        $wrong = [];
-        $largest = null;
-        foreach ($pass->looks as $frame => $look) {
-            $own = $look?->darkShare();
-            $largest = $own !== null && ($largest === null || $own->isGreaterThan($largest)) ? $own : $largest;
-            if ($own !== null && $own->isGreaterThan($most) && ! $allowed->contains($frame)) {
-                $wrong[] = $frame;
-            }
-        }
+        $shares = array_filter(array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->darkShare(), $pass->samples));
+        $largest = $shares === [] ? null : BigRational::max(...array_values($shares));
         $found = $largest === null ? null : 'up to '.Fraction::decimal($largest->multipliedBy(100), 1).' % dark';
-        if ($wrong !== []) {
-            $set = FrameRange::fromNumbers($wrong);
+        $over = array_filter($shares, static fn (BigRational $own): bool => $own->isGreaterThan($most));
+        $wrong = FrameRange::fromNumbers(array_keys($over))->minus($allowed);
+        if (! $wrong->isEmpty()) {
+            $runs = [['frames' => (string) $wrong, 'found' => "more than {$share} % dark"]];
 
-            return Cell::of(
-                Mark::Unequal,
-                $found,
-                $subject->isNumbered() ? [['frames' => (string) $set, 'found' => "more than {$share} % dark"]] : [],
-                [$pass->place => $set],
-            );
+            return Cell::of(Mark::Unequal, $found, $subject->isNumbered() ? $runs : [], [$pass->place => $wrong]);
         }
 
         return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $found);
@@ -164,8 +151,8 @@ final readonly class PixelRules implements Rule
     private function alpha(Requirement $requirement, PassSamples $pass): Cell
     {
         $used = false;
-        foreach ($pass->looks as $look) {
-            $used = $used || ($look->seenThrough ?? false);
+        foreach ($pass->samples as $sample) {
+            $used = $used || ($sample->seenThrough ?? false);
         }
         if (! $used && $pass->hasUndecoded()) {
             return $pass->unknown();
@@ -177,7 +164,7 @@ final readonly class PixelRules implements Rule
             $equal ? Mark::Equal : Mark::Unequal,
             $found,
             [],
-            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))],
+            $equal ? [] : [$pass->place => FrameRange::fromNumbers(array_keys($pass->samples))],
         );
     }
 }

@@ -133,44 +133,48 @@ final readonly class RangeRules implements Rule
         if (! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT) {
             return null;
         }
-        $ask = match ($requirement->id()) {
-            RequirementId::TIME_RANGE => static fn (PassMatch $pass): array => [
-                self::present($pass),
-                $pass->expected === null ? null : ! $pass->lone && $pass->present->equals($pass->expected),
-            ],
-            RequirementId::TIME_COUNT => static fn (PassMatch $pass): array => [
-                (string) count($pass->present),
-                $requirement->value->admitsNumber((string) count($pass->present)),
-            ],
-            default => static function (PassMatch $pass) use ($requirement): ?array {
-                $step = $pass->present->commonStep();
-
-                return $step === null ? null : [(string) $step, $requirement->value->admitsNumber((string) $step)];
-            },
-        };
-        $cells = [];
-        foreach ($subject->match->passes ?? [] as $p => $pass) {
-            $answer = $ask($pass);
-            if ($answer !== null) {
-                $mark = $answer[1] === null ? Mark::Unknown : ($answer[1] ? Mark::Equal : Mark::Unequal);
-                $wrong = $mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE
-                    ? [$p => $pass->missing()]
-                    : [];
-                $cells[] = [$mark, $answer[0], $wrong];
+        $marks = [];
+        $shown = [];
+        $wrong = [];
+        foreach ($subject->match->passes ?? [] as $place => $pass) {
+            $answer = self::shownBy($pass, $requirement);
+            if ($answer === null) {
+                continue;
+            }
+            [$found, $mark] = $answer;
+            $marks[] = $mark;
+            $shown[$mark->value] ??= $found;
+            $missing = $pass->missing();
+            if ($mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE && ! $missing->isEmpty()) {
+                $wrong[$place] = $missing;
             }
         }
-        if ($cells === []) {
+        if ($marks === []) {
             return null;
         }
-        $mark = Mark::together(...array_column($cells, 0));
-        $wrong = [];
-        $found = null;
-        foreach ($cells as [$own, $text, $frames]) {
-            $wrong += array_filter($frames, static fn (FrameRange $f): bool => ! $f->isEmpty());
-            $found ??= $own === $mark ? $text : null;
-        }
+        $mark = Mark::together(...$marks);
 
-        return Cell::of($mark, $found, [], $wrong);
+        return Cell::of($mark, $shown[$mark->value] ?? null, [], $wrong);
+    }
+
+    /** @return array{string, Mark}|null what the frames of one pass show; null where they show nothing of it */
+    private static function shownBy(PassMatch $pass, Requirement $requirement): ?array
+    {
+        $step = $pass->present->commonStep();
+        $number = $requirement->id() === RequirementId::TIME_COUNT ? count($pass->present) : $step;
+
+        return match (true) {
+            $requirement->id() === RequirementId::TIME_RANGE => [self::present($pass), self::rangeMark($pass)],
+            $number === null => null,
+            default => [(string) $number, Mark::when($requirement->value->admitsNumber((string) $number))],
+        };
+    }
+
+    private static function rangeMark(PassMatch $pass): Mark
+    {
+        return $pass->expected === null
+            ? Mark::Unknown
+            : Mark::when(! $pass->lone && $pass->present->equals($pass->expected));
     }
 
     private static function present(PassMatch $pass): string

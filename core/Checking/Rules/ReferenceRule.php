@@ -29,12 +29,10 @@ final readonly class ReferenceRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $place = ColourPass::placeIn($subject) ?? 0;
-        $pass = $subject->match->passes[$place] ?? $subject->onlyPass();
+        $pass = $subject->match->passes[ColourPass::placeIn($subject) ?? 0] ?? $subject->onlyPass();
         if ($pass === null || $pass->isEmpty() || $subject->part->delivers->isMovie()) {
             return null;
         }
-        $place = array_search($pass, $subject->match->passes ?? [], true);
         $found = [];
         $wrong = [];
         $unknown = false;
@@ -50,27 +48,28 @@ final readonly class ReferenceRule implements Rule
 
                 continue;
             }
-            $mean = $distance->mean();
-            $found[] = "{$approved->frame}: ".(
-                $mean === null
-                    ? "another size, {$distance->where}"
-                    : Fraction::decimal($mean->multipliedBy(255), 2)
-                        .'/255'
-                        .($mean->isZero() ? '' : ", most {$distance->where}")
-            );
-            if ($mean === null || $mean->isGreaterThan($approved->tolerance)) {
+            $found[] = "{$approved->frame}: ".self::spoken($distance);
+            if ($distance->mean()?->isLessThanOrEqualTo($approved->tolerance) !== true) {
                 $wrong[] = $approved->frame;
             }
         }
         if ($wrong !== []) {
-            return Cell::of(
-                Mark::Unequal,
-                implode('; ', $found),
-                [],
-                [(int) $place => $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0)],
-            );
+            $frames = $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0);
+            $place = (int) array_search($pass, $subject->match->passes ?? [], true);
+
+            return Cell::of(Mark::Unequal, implode('; ', $found), [], [$place => $frames]);
         }
 
         return $unknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
+    }
+
+    private static function spoken(PictureDistance $distance): string
+    {
+        $mean = $distance->mean();
+        if ($mean === null) {
+            return "another size, {$distance->where}";
+        }
+
+        return Fraction::decimal($mean->multipliedBy(255), 2).'/255'.($mean->isZero() ? '' : ", most {$distance->where}");
     }
 }

@@ -84,28 +84,47 @@ final readonly class RegionRule implements Rule
     private function outline(Requirement $requirement, Subject $subject): ?Cell
     {
         $pass = PassSamples::of($subject);
-        $looks = $pass === null
-            ? []
-            : array_filter($pass->looks, static fn (?PixelSample $l): bool => $l?->light !== null && $l->light > 0);
-        if ($pass === null || $requirement->value->single() !== 'full' || count($looks) < 2) {
+        $lit = static fn (?PixelSample $sample): bool => $sample?->light !== null && $sample->light > 0;
+        $samples = array_filter($pass->samples ?? [], $lit);
+        if ($pass === null || $requirement->value->single() !== 'full' || count($samples) < 2) {
             return null;
         }
-        $outlines = array_values(
-            array_unique(array_map(static fn (?PixelSample $l): string => implode(',', $l->outline ?? []), $looks)),
-        );
-        if (count($outlines) !== 1 || $outlines[0] === '') {
+        $shared = self::sharedOutline($samples);
+        if ($shared === null || ! $this->isRegion($shared, $subject)) {
             return Cell::of(Mark::Equal, 'full');
         }
-        [$x, $y, $width, $height] = array_map(intval(...), explode(',', $outlines[0]));
-        $facts = $subject->onlyPass()?->frames->factsAt(0);
-        $sides = Outline::emptySides($x, $y, $width, $height, $facts->width ?? 0, $facts->height ?? 0);
-        $sceneSaysSo = ! in_array($subject->scene?->get(RequirementId::PICTURE_REGION), [null, 'full'], true);
-        if ($sides < 3 && ! $sceneSaysSo) {
-            // bars, as a picture of another shape has them
-            return Cell::of(Mark::Equal, 'full');
+        $frames = FrameRange::fromNumbers(array_keys($samples));
+
+        return Cell::of(Mark::Unequal, implode(',', $shared), [], [$pass->place => $frames]);
+    }
+
+    /**
+     * @param  array<int, PixelSample|null>  $samples
+     * @return array{int, int, int, int}|null left, top, width and height that all of them have
+     */
+    private static function sharedOutline(array $samples): ?array
+    {
+        $outlines = array_map(static fn (?PixelSample $sample): ?array => $sample?->outline, array_values($samples));
+        foreach ($outlines as $outline) {
+            if ($outline === null || $outline !== $outlines[0]) {
+                return null;
+            }
         }
 
-        return Cell::of(Mark::Unequal, $outlines[0], [], [$pass->place => FrameRange::fromNumbers(array_keys($looks))]);
+        return $outlines[0] ?? null;
+    }
+
+    /**
+     * Bars on two sides are what a picture of another shape has, unless the scene says that a region is on.
+     *
+     * @param  array{int, int, int, int}  $outline
+     */
+    private function isRegion(array $outline, Subject $subject): bool
+    {
+        $facts = $subject->onlyPass()?->frames->factsAt(0);
+        $sides = Outline::emptySides(...[...$outline, $facts->width ?? 0, $facts->height ?? 0]);
+
+        return $sides >= 3 || ! in_array($subject->scene?->get(RequirementId::PICTURE_REGION), [null, 'full'], true);
     }
 
     /** Different windows in different frames: nobody set those by hand. */

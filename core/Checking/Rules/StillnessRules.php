@@ -60,15 +60,15 @@ final readonly class StillnessRules implements Rule
         $runs = [];
         $run = [];
         $before = null;
-        foreach ($pass->looks as $frame => $look) {
+        foreach ($pass->samples as $frame => $sample) {
             $last = $run[count($run) - 1] ?? null;
-            if ($look !== null && $last !== null && $frame - $last === $step && $before?->print === $look->print) {
+            if ($sample !== null && $last !== null && $frame - $last === $step && $before?->print === $sample->print) {
                 $run[] = $frame;
             } else {
                 $runs[] = $run;
-                $run = $look === null ? [] : [$frame];
+                $run = $sample === null ? [] : [$frame];
             }
-            $before = $look;
+            $before = $sample;
         }
         $runs[] = $run;
 
@@ -108,7 +108,7 @@ final readonly class StillnessRules implements Rule
             return FrameRange::none();
         }
         [$head, $tail] = array_map(intval(...), explode('+', $hold));
-        $frames = array_keys($pass->looks);
+        $frames = array_keys($pass->samples);
 
         return FrameRange::fromNumbers(
             [...array_slice($frames, 0, $head), ...($tail === 0 ? [] : array_slice($frames, -$tail))],
@@ -120,9 +120,9 @@ final readonly class StillnessRules implements Rule
     {
         [$head, $tail] = array_map(intval(...), explode('+', $requirement->value->single() ?? '0+0'));
         $tolerance = Fraction::parse($requirement->value->pixels->tolerance ?? '0');
-        $frames = array_keys($pass->looks);
-        $looks = array_values($pass->looks);
-        $found = [self::still($looks, $tolerance), self::still(array_reverse($looks), $tolerance)];
+        $frames = array_keys($pass->samples);
+        $samples = array_values($pass->samples);
+        $found = [self::still($samples, $tolerance), self::still(array_reverse($samples), $tolerance)];
         $short = [
             $found[0] < min($head, count($frames)) && $head > 1,
             $found[1] < min($tail, count($frames)) && $tail > 1,
@@ -135,7 +135,7 @@ final readonly class StillnessRules implements Rule
             ...($short[0] ? array_slice($frames, $found[0], $head - $found[0]) : []),
             ...($short[1] ? array_slice($frames, -$tail, $tail - $found[1]) : []),
         ];
-        $unseen = array_filter($wrong, static fn (int $frame): bool => $pass->looks[$frame] === null) !== [];
+        $unseen = array_filter($wrong, static fn (int $frame): bool => $pass->samples[$frame] === null) !== [];
 
         return $unseen
             ? $pass->unknown()
@@ -145,13 +145,13 @@ final readonly class StillnessRules implements Rule
     /**
      * How many of them are the same from the first on.
      *
-     * @param  list<PixelSample|null>  $looks
+     * @param  list<PixelSample|null>  $samples
      */
-    private static function still(array $looks, BigRational $tolerance): int
+    private static function still(array $samples, BigRational $tolerance): int
     {
         $many = 0;
-        foreach ($looks as $look) {
-            if ($look === null || $looks[0] === null || $looks[0]->isLike($look, $tolerance) !== true) {
+        foreach ($samples as $sample) {
+            if ($sample === null || $samples[0] === null || $samples[0]->isLike($sample, $tolerance) !== true) {
                 break;
             }
             $many++;
@@ -163,41 +163,40 @@ final readonly class StillnessRules implements Rule
     /** From the last to the first it is no further than the furthest two neighbours are. */
     private function loop(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
     {
-        $looks = array_values($pass->looks);
+        $samples = array_values($pass->samples);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
-        if (count($looks) < 3 || $pass->hasUndecoded() || ! $missing->isEmpty()) {
-            return $pass->unknown();
-        }
-        $most = 0;
-        for ($i = 1, $many = count($looks); $i < $many; $i++) {
-            $apart = $looks[$i] === null || $looks[$i - 1] === null ? null : $looks[$i - 1]->apart($looks[$i]);
-            if ($apart === null) {
-                return $pass->unknown();
-            }
-            $most = max($most, $apart);
-        }
-        [$first, $last] = [$looks[0], $looks[count($looks) - 1]];
+        $most = $missing->isEmpty() ? self::furthestNeighbours($samples) : null;
+        [$first, $last] = [$samples[0] ?? null, $samples[count($samples) - 1] ?? null];
         $around = $first === null ? null : $last?->apart($first);
-        if ($around === null) {
+        if ($most === null || $around === null || $pass->hasUndecoded()) {
             return $pass->unknown();
         }
+        $asked = $requirement->value->single();
+        $frames = array_keys($pass->samples);
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more
-            return Cell::of(
-                $requirement->value->single() === 'no' ? Mark::Equal : Mark::Unequal,
-                'no, the first picture is shown twice',
-                [],
-                [$pass->place => FrameRange::fromNumbers(array_slice(array_keys($pass->looks), -1))],
-            );
+            $again = [$pass->place => FrameRange::fromNumbers(array_slice($frames, -1))];
+
+            return Cell::of(Mark::when($asked === 'no'), 'no, the first picture is shown twice', [], $again);
         }
         $found = $around <= $most ? 'yes' : 'no';
-        $all = [$pass->place => FrameRange::fromNumbers(array_keys($pass->looks))];
+        $wrong = $asked === $found ? [] : [$pass->place => FrameRange::fromNumbers($frames)];
 
-        return Cell::of(
-            $requirement->value->single() === $found ? Mark::Equal : Mark::Unequal,
-            $found,
-            [],
-            $requirement->value->single() === $found ? [] : $all,
-        );
+        return Cell::of(Mark::when($asked === $found), $found, [], $wrong);
+    }
+
+    /**
+     * @param  list<PixelSample|null>  $samples
+     * @return int|null null where they are too few, or two of them cannot be compared
+     */
+    private static function furthestNeighbours(array $samples): ?int
+    {
+        $most = count($samples) < 3 ? null : 0;
+        for ($i = 1, $many = count($samples); $i < $many && $most !== null; $i++) {
+            $apart = $samples[$i] === null ? null : $samples[$i - 1]?->apart($samples[$i]);
+            $most = $apart === null ? null : max($most, $apart);
+        }
+
+        return $most;
     }
 }

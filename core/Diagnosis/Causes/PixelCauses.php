@@ -94,11 +94,11 @@ final readonly class PixelCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function repeated(Situation $situation): iterable
     {
-        $looks = $situation->inFiles(RequirementId::CONTENT_CADENCE)
+        $samples = $situation->inFiles(RequirementId::CONTENT_CADENCE)
             || $situation->inFiles(RequirementId::CONTENT_FROZEN)
             ? PassSamples::of($situation->subject)
             : null;
-        $cadence = $looks === null || $looks->hasUnseen() ? 'every' : CadenceRule::of($looks);
+        $cadence = $samples === null || $samples->hasUnseen() ? 'every' : CadenceRule::of($samples);
         $asked = $situation->entry(RequirementId::CONTENT_CADENCE)?->requirement->value->values ?? ['every'];
         if ($cadence === 'every' || in_array($cadence, $asked, true)) {
             return;
@@ -168,10 +168,10 @@ final readonly class PixelCauses implements CauseFamily
         if ($frames === null) {
             return;
         }
-        $looks = PassSamples::of($situation->subject)->looks ?? [];
+        $samples = PassSamples::of($situation->subject)->samples ?? [];
         $evidence = [];
         foreach ($frames->numbers() as $number) {
-            $light = ($looks[$number] ?? null)?->meanLight();
+            $light = ($samples[$number] ?? null)?->meanLight();
             if (count($evidence) < 10 && $light !== null) {
                 $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
                     .'mean luminance '
