@@ -8,11 +8,14 @@ use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Diagnosis\Causes\AlphaCauses;
 use PlainLedger\Core\Diagnosis\Causes\AssemblyCauses;
 use PlainLedger\Core\Diagnosis\Causes\BrokenFileCauses;
 use PlainLedger\Core\Diagnosis\Causes\CameraCauses;
 use PlainLedger\Core\Diagnosis\Causes\CauseFamily;
 use PlainLedger\Core\Diagnosis\Causes\CodecCauses;
+use PlainLedger\Core\Diagnosis\Causes\DepthDropped;
+use PlainLedger\Core\Diagnosis\Causes\ExtensionLies;
 use PlainLedger\Core\Diagnosis\Causes\FormatCauses;
 use PlainLedger\Core\Diagnosis\Causes\FrameSetCauses;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
@@ -53,8 +56,8 @@ final readonly class Diagnostician
         return new self([
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
             new RateOfAnotherStandard, new SpeedChanged,
-            new CameraCauses, new SceneStateCauses, new FormatCauses, new CodecCauses, new SizeCapCause,
-            new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
+            new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
+            new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
             new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }

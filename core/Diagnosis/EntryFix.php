@@ -129,4 +129,20 @@ final readonly class EntryFix
             default => in_array($id, self::ONLY_BY_RENDER, true),
         };
     }
+
+    /**
+     * The work on each of several lines that is unequal.
+     *
+     * @param  array<string, string>  $labels  by the id of the line
+     * @return list<Fix>
+     */
+    public static function ofEach(Situation $situation, array $labels): array
+    {
+        $fixes = [];
+        foreach ($labels as $id => $label) {
+            $fixes = $situation->isUnequal($id) ? [...$fixes, ...self::of($situation, $id, $label)->fixes] : $fixes;
+        }
+
+        return $fixes;
+    }
 }

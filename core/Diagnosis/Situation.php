@@ -29,6 +29,30 @@ final readonly class Situation
         return $this->subject->scene;
     }
 
+    /** What the scene is set to, as canonical text; null where it does not say. */
+    public function told(string $id): ?string
+    {
+        return $this->subject->scene?->get($id);
+    }
+
+    /** What is asked, as one text; empty where nothing is. */
+    public function asked(string $id): string
+    {
+        return $this->entry($id)->required ?? '';
+    }
+
+    /** The one value that the part is asked, whether there is a line of it or not. */
+    public function askedOfPart(string $id): ?string
+    {
+        return $this->subject->part->single($id);
+    }
+
+    /** Frames are rendered again; a movie never is. */
+    public function wouldRender(Side $side): bool
+    {
+        return $side === Side::Files && ! $this->subject->part->delivers->isMovie();
+    }
+
     public function entry(string $id): ?Entry
     {
         return $this->entries[$id] ?? null;

@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\SettableValue;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
@@ -23,113 +24,106 @@ final readonly class CameraCauses implements CauseFamily
         if (! $situation->isUnequal(...self::TOUCHES)) {
             return;
         }
-        $part = $situation->part();
-        $camera = (new SettableValue($situation->subject))->camera(
-            $situation->entry(RequirementId::CAMERA_NAME)?->requirement,
-        );
-        $asked = $situation->entry(RequirementId::CAMERA_NAME)->required ?? '';
-        $scene = $situation->scene();
-        if ($situation->inFiles(RequirementId::CAMERA_NAME) && ! $situation->inScene(RequirementId::CAMERA_SINGLE)) {
-            $found = $situation->found(RequirementId::CAMERA_NAME) ?? '';
-            if (($situation->entry(RequirementId::CAMERA_NAME)->files->runs ?? []) === []) {
-                $view = in_array($found, $scene->views ?? [], true);
-                yield Finding::of(
-                    $view ? CauseId::WorkingViewRendered : CauseId::AnotherCamera,
-                    Side::Files,
-                    $view
-                        ? "The frames were rendered through the working view {$found}, and {$asked} is asked."
-                        : "The frames were rendered through {$found}, and {$asked} is asked.",
-                    ["the files name the camera {$found}"],
-                    self::TOUCHES,
-                    [self::choose($part, RequirementId::CAMERA_NAME, $found, $camera, $asked)],
-                )->rendering();
-            }
+        $byFiles = $situation->inFiles(RequirementId::CAMERA_NAME) && ! $situation->inScene(RequirementId::CAMERA_SINGLE);
+        yield from $byFiles ? $this->fromFiles($situation) : $this->fromScene($situation);
+    }
 
+    /** @return iterable<Finding> */
+    private function fromFiles(Situation $situation): iterable
+    {
+        if (($situation->entry(RequirementId::CAMERA_NAME)->files->runs ?? []) !== []) {
             return;
         }
+        $found = $situation->found(RequirementId::CAMERA_NAME) ?? '';
+        $asked = $situation->asked(RequirementId::CAMERA_NAME);
+        $view = in_array($found, $situation->scene()->views ?? [], true);
+        yield Finding::of(
+            $view ? CauseId::WorkingViewRendered : CauseId::AnotherCamera,
+            Side::Files,
+            'The frames were rendered through '.($view ? 'the working view ' : '')."{$found}, and {$asked} is asked.",
+            ["the files name the camera {$found}"],
+            self::TOUCHES,
+            [$this->choose($situation, RequirementId::CAMERA_NAME, $found)],
+        )->rendering();
+    }
+
+    /** @return iterable<Finding> */
+    private function fromScene(Situation $situation): iterable
+    {
+        $scene = $situation->scene();
         $chosen = $scene?->chosen();
         if ($scene === null || $chosen === null) {
             return;
         }
-        $names = Text::series($chosen);
-        $fix = [self::choose($part, 'camera.chosen', $names, $camera, $asked)];
-        $render = $situation->inFiles(RequirementId::CAMERA_NAME);
-        if ($chosen === []) {
-            yield Finding::of(
-                CauseId::NoCamera,
-                Side::Scene,
-                'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."),
-                ['camera.chosen is empty'],
-                self::TOUCHES,
-                $fix,
-            )->rendering($render);
-        } elseif (count($chosen) > 1) {
-            yield Finding::of(
-                CauseId::SeveralCameras,
-                Side::Scene,
-                count($chosen)." cameras are chosen, {$names}, where one is asked.",
-                ["camera.chosen is {$names}"],
-                self::TOUCHES,
-                $fix,
-            )->rendering($render);
-        } elseif (
-            in_array($chosen[0], $scene->views ?? [], true)
-            || ($scene->cameras !== null && ! in_array($chosen[0], $scene->cameras, true))
-        ) {
-            yield Finding::of(
-                CauseId::WorkingViewRendered,
-                Side::Scene,
-                "The scene is set to render {$names}, a working view and no camera of the scene."
-                    .($asked === '' ? '' : " {$asked} is asked."),
-                [
-                    "chosen is {$names}",
-                    ...(
-                        $scene->cameras === null
-                            ? []
-                            : [
-                                'cameras of the scene: '
-                                    .($scene->cameras === [] ? 'none' : implode(', ', $scene->cameras)),
-                            ]
-                    ),
-                ],
-                self::TOUCHES,
-                $fix,
-            )->rendering($render);
-        } elseif ($situation->isUnequal(RequirementId::CAMERA_NAME)) {
-            yield Finding::of(
-                CauseId::AnotherCamera,
-                Side::Scene,
-                "The scene is set to render {$names}, and {$asked} is asked.",
-                ["chosen is {$names}"],
-                self::TOUCHES,
-                $fix,
-            )->rendering($render);
+        $id = match (true) {
+            $chosen === [] => CauseId::NoCamera,
+            count($chosen) > 1 => CauseId::SeveralCameras,
+            self::isNoCamera($scene, $chosen[0]) => CauseId::WorkingViewRendered,
+            default => $situation->isUnequal(RequirementId::CAMERA_NAME) ? CauseId::AnotherCamera : null,
+        };
+        if ($id === null) {
+            return;
         }
+        $names = Text::series($chosen);
+        yield Finding::of(
+            $id,
+            Side::Scene,
+            $this->says($id, $chosen, $situation->asked(RequirementId::CAMERA_NAME)),
+            $this->evidence($id, $names, $scene),
+            self::TOUCHES,
+            [$this->choose($situation, 'camera.chosen', $names)],
+        )->rendering($situation->inFiles(RequirementId::CAMERA_NAME));
+    }
+
+    private static function isNoCamera(SceneSettings $scene, string $name): bool
+    {
+        return in_array($name, $scene->views ?? [], true)
+            || ($scene->cameras !== null && ! in_array($name, $scene->cameras, true));
+    }
+
+    /** @param  list<string>  $chosen */
+    private function says(CauseId $id, array $chosen, string $asked): string
+    {
+        $names = Text::series($chosen);
+
+        return match ($id) {
+            CauseId::NoCamera => 'No camera is chosen in the scene'.($asked === '' ? '.' : "; {$asked} is asked."),
+            CauseId::SeveralCameras => count($chosen)." cameras are chosen, {$names}, where one is asked.",
+            CauseId::WorkingViewRendered => "The scene is set to render {$names}, a working view and no camera of the "
+                .'scene.'.($asked === '' ? '' : " {$asked} is asked."),
+            default => "The scene is set to render {$names}, and {$asked} is asked.",
+        };
+    }
+
+    /** @return list<string> */
+    private function evidence(CauseId $id, string $names, SceneSettings $scene): array
+    {
+        $known = $scene->cameras === [] ? 'none' : implode(', ', $scene->cameras ?? []);
+
+        return match ($id) {
+            CauseId::NoCamera => ['camera.chosen is empty'],
+            CauseId::SeveralCameras => ["camera.chosen is {$names}"],
+            CauseId::WorkingViewRendered => [
+                "chosen is {$names}",
+                ...($scene->cameras === null ? [] : ["cameras of the scene: {$known}"]),
+            ],
+            default => ["chosen is {$names}"],
+        };
     }
 
     /** The camera to choose, by its name where that is known. */
-    private static function choose(string $part, string $id, string $found, ?string $camera, string $asked): Fix
+    private function choose(Situation $situation, string $id, string $found): Fix
     {
-        if ($camera !== null) {
-            return Fix::set(
-                $part,
-                $id,
-                'the camera',
-                $found,
-                $camera,
-                "Choose the camera {$camera} alone".($found === '' ? '.' : "; it is {$found}."),
-            );
-        }
-
-        return Fix::set(
-            $part,
-            $id,
-            'the camera',
-            $found,
-            $asked,
-            $asked === '' || $asked === '*'
-                ? 'Choose one camera of the scene.'
-                : "Choose one camera of the scene whose name fits {$asked}.",
+        $camera = (new SettableValue($situation->subject))->camera(
+            $situation->entry(RequirementId::CAMERA_NAME)?->requirement,
         );
+        $asked = $situation->asked(RequirementId::CAMERA_NAME);
+        $says = match (true) {
+            $camera !== null => "Choose the camera {$camera} alone".($found === '' ? '.' : "; it is {$found}."),
+            in_array($asked, ['', '*'], true) => 'Choose one camera of the scene.',
+            default => "Choose one camera of the scene whose name fits {$asked}.",
+        };
+
+        return Fix::set($situation->part(), $id, 'the camera', $found, $camera ?? $asked, $says);
     }
 }

@@ -39,56 +39,69 @@ final readonly class MidwayChangeCauses implements CauseFamily
         $changes = [];
         $mixed = [];
         foreach ($situation->passes() as $pass) {
-            $runs = $this->runs($pass);
-            foreach ($runs as $fact => $ofFact) {
-                $lines = array_filter(
-                    [...self::LINES[$fact], RequirementId::CONTENT_UNIFORM],
-                    $situation->inFiles(...),
-                );
-                if (
-                    count($ofFact) < 2
-                    || $lines === []
-                    || ($fact === 'region' && ! $situation->inFiles(RequirementId::PICTURE_REGION))
-                ) {
+            foreach ($this->runs($pass) as $fact => $runs) {
+                if (count($runs) < 2 || ! $this->isWrong($situation, $fact)) {
                     continue;
                 }
-                $values = array_values(array_unique(array_column($ofFact, 1)));
-                if (count($ofFact) === 2 && $ofFact[1][2] > 1) {
-                    $changes[$ofFact[1][0]][$fact] = [$ofFact[0][1], $ofFact[1][1]];
-                } elseif (count($values) === 2 && self::isInterleaved($ofFact) && ! ResavedLater::isSeenIn($pass)) {
+                $values = array_values(array_unique(array_column($runs, 1)));
+                if (count($runs) === 2 && $runs[1][2] > 1) {
+                    $changes[$runs[1][0]][$fact] = [$runs[0][1], $runs[1][1]];
+                } elseif (count($values) === 2 && self::isInterleaved($runs) && ! ResavedLater::isSeenIn($pass)) {
                     $mixed[$fact] = $values;
                 }
             }
         }
         foreach ($changes as $from => $facts) {
-            $says = [];
-            foreach ($facts as $fact => [$before, $after]) {
-                $says[] = "{$fact} {$before} becomes {$after}";
-            }
-            yield Finding::of(
-                CauseId::SettingsChangedMidway,
-                Side::Files,
-                "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.',
-                [
-                    "before {$from}: ".implode(', ', array_column($facts, 0)),
-                    "from {$from} on: ".implode(', ', array_column($facts, 1)),
-                ],
-                $this->lines($facts),
-            )->rendering();
+            yield $this->changed($from, $facts);
         }
         if ($mixed !== []) {
-            $says = [];
-            foreach ($mixed as $fact => $values) {
-                $says[] = "{$fact} ".implode(' or ', $values);
-            }
-            yield Finding::of(
-                CauseId::TwoTakesMixed,
-                Side::Files,
-                'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.',
-                $says,
-                $this->lines($mixed),
-            )->rendering();
+            yield $this->mixed($mixed);
         }
+    }
+
+    /** Whether a line that a fact decides is unequal; a region that nobody asks for may change. */
+    private function isWrong(Situation $situation, string $fact): bool
+    {
+        $lines = array_filter([...self::LINES[$fact], RequirementId::CONTENT_UNIFORM], $situation->inFiles(...));
+
+        return $lines !== [] && ($fact !== 'region' || $situation->inFiles(RequirementId::PICTURE_REGION));
+    }
+
+    /** @param  array<string, array{string, string}>  $facts  before and after */
+    private function changed(int $from, array $facts): Finding
+    {
+        $says = [];
+        foreach ($facts as $fact => [$before, $after]) {
+            $says[] = "{$fact} {$before} becomes {$after}";
+        }
+
+        return Finding::of(
+            CauseId::SettingsChangedMidway,
+            Side::Files,
+            "The settings changed at frame {$from}: ".implode(', ', $says).', and it stays so.',
+            [
+                "before {$from}: ".implode(', ', array_column($facts, 0)),
+                "from {$from} on: ".implode(', ', array_column($facts, 1)),
+            ],
+            $this->lines($facts),
+        )->rendering();
+    }
+
+    /** @param  array<string, list<string>>  $mixed */
+    private function mixed(array $mixed): Finding
+    {
+        $says = [];
+        foreach ($mixed as $fact => $values) {
+            $says[] = "{$fact} ".implode(' or ', $values);
+        }
+
+        return Finding::of(
+            CauseId::TwoTakesMixed,
+            Side::Files,
+            'Frames of two takes are mixed: '.implode(', ', $says).', back and forth.',
+            $says,
+            $this->lines($mixed),
+        )->rendering();
     }
 
     /**

@@ -49,33 +49,26 @@ final readonly class PictureSizeCauses implements CauseFamily
     public function find(Situation $situation): iterable
     {
         yield from $this->scaleAlone($situation);
-        $entry = $situation->entry(RequirementId::PICTURE_RESOLUTION);
-        if ($entry === null || ! $situation->isUnequal(RequirementId::PICTURE_RESOLUTION)) {
-            if (
-                $situation->isUnequal(RequirementId::PICTURE_DISPLAY_ASPECT)
-                && ! $situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)
-            ) {
-                yield $this->shapeAlone($situation);
-            }
-
-            return;
-        }
-        $asked = array_map(Resolution::parse(...), $entry->requirement->value->values);
-        $scene = $situation->scene();
-        $inFiles = $situation->shared(
-            static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null
-                ? null
-                : "{$f->width}x{$f->height}",
-        );
-        $file = $situation->inFiles(RequirementId::PICTURE_RESOLUTION) && is_string($inFiles)
-            ? Resolution::parse($inFiles)
-            : null;
-        if (
-            $situation->inFiles(RequirementId::PICTURE_RESOLUTION)
-            && ($file === null || in_array((string) $file, $entry->requirement->value->values, true))
+        if ($situation->isUnequal(RequirementId::PICTURE_RESOLUTION)) {
+            yield from $this->otherSize($situation);
+        } elseif (
+            $situation->isUnequal(RequirementId::PICTURE_DISPLAY_ASPECT)
+            && ! $situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)
         ) {
+            yield $this->shapeAlone($situation);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function otherSize(Situation $situation): iterable
+    {
+        $asked = $situation->entry(RequirementId::PICTURE_RESOLUTION)->requirement->value->values ?? [];
+        $inFiles = $situation->inFiles(RequirementId::PICTURE_RESOLUTION);
+        $file = $inFiles ? $this->sharedSize($situation) : null;
+        if ($inFiles && ($file === null || in_array((string) $file, $asked, true))) {
             return;
         }
+        $scene = $situation->scene();
         $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
         $bySceneToo = $situation->inScene(RequirementId::PICTURE_RESOLUTION)
             && ($file === null || in_array((string) $file, $rendered, true));
@@ -83,15 +76,21 @@ final readonly class PictureSizeCauses implements CauseFamily
         if ($found === null) {
             return;
         }
-        $comparison = new SizeComparison(
-            $situation,
-            $found,
-            self::nearest($found, $asked),
-            $bySceneToo ? Side::Scene : Side::Files,
-        );
+        $sizes = array_map(Resolution::parse(...), $asked);
+        $side = $bySceneToo ? Side::Scene : Side::Files;
+        $comparison = new SizeComparison($situation, $found, self::nearest($found, $sizes), $side);
         yield from $bySceneToo && $scene !== null
-            ? $this->fromScene($situation, $comparison, $scene->scale(), $asked)
+            ? $this->fromScene($situation, $comparison, $scene->scale(), $sizes)
             : $this->fromFiles($situation, $comparison);
+    }
+
+    private function sharedSize(Situation $situation): ?Resolution
+    {
+        $size = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null
+            ? null
+            : "{$f->width}x{$f->height}");
+
+        return is_string($size) ? Resolution::parse($size) : null;
     }
 
     /**
@@ -155,54 +154,53 @@ final readonly class PictureSizeCauses implements CauseFamily
         BigRational $scale,
         array $asked,
     ): iterable {
-        $part = $situation->part();
-        [$size, $target] = [$comparison->found, $comparison->asked];
+        $size = $comparison->found;
         $full = $scale->isEqualTo(100);
-        $set = $comparison->setSize();
         $render = $situation->inFiles(RequirementId::PICTURE_RESOLUTION);
-        $percent = Fraction::decimal($scale);
         $right = array_filter($asked, static fn (Resolution $a): bool => $a->equals($size)) !== [];
         // the scene shows a scale and a size, each wrong by itself: two mistakes, not two readings of one
         $either = $full || $right;
-        if ($this->isStarting($situation, $size)) {
+        $starting = $this->isStarting($situation, $size);
+        if ($starting) {
             yield Finding::of(
                 CauseId::StartingSize,
                 Side::Scene,
                 "The size was never set: {$size->spoken()} is what an untouched scene shows.",
                 ["the scene is set to {$size}", "{$size} is listed as a starting value"],
                 self::TOUCHES,
-                [$set],
+                [$comparison->setSize()],
             )->asAlternative($either)->rendering($render);
         }
         if (! $full) {
-            $above = $scale->isGreaterThan(100);
-            yield Finding::of(
-                $above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,
-                Side::Scene,
-                "The scene renders at {$percent} % of "
-                    .($right ? 'the size asked' : "{$size->spoken()}")
-                    .", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
-                ["picture.scale is {$percent}", "picture.resolution is {$size}"],
-                [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
-                [
-                    Fix::set(
-                        $part,
-                        RequirementId::PICTURE_SCALE,
-                        'the scale',
-                        $percent,
-                        '100',
-                        "Set the scale to 100 %; it is {$percent} %.",
-                    ),
-                    ...($right ? [] : [$set]),
-                ],
-            )->asAlternative($either)->rendering($render);
-            if ($right) {
-                return;
-            }
+            yield $this->scaled($situation, $comparison, $scale, $right)->asAlternative($either)->rendering($render);
         }
-        foreach ($this->bySize($comparison, $render, true) as $finding) {
-            yield $either || $this->isStarting($situation, $size) ? $finding : $finding->independent();
+        foreach ($full || ! $right ? $this->bySize($comparison, $render, true) : [] as $finding) {
+            yield $either || $starting ? $finding : $finding->independent();
         }
+    }
+
+    /** @param  bool  $right  whether the size that is scaled is the one asked */
+    private function scaled(
+        Situation $situation,
+        SizeComparison $comparison,
+        BigRational $scale,
+        bool $right,
+    ): Finding {
+        [$size, $target] = [$comparison->found, $comparison->asked];
+        $percent = Fraction::decimal($scale);
+        $says = "Set the scale to 100 %; it is {$percent} %.";
+        $full = Fix::set($situation->part(), RequirementId::PICTURE_SCALE, 'the scale', $percent, '100', $says);
+
+        return Finding::of(
+            $scale->isGreaterThan(100) ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,
+            Side::Scene,
+            "The scene renders at {$percent} % of "
+                .($right ? 'the size asked' : "{$size->spoken()}")
+                .", so {$target->spoken()} comes out as {$size->scaled($scale)->spoken()}.",
+            ["picture.scale is {$percent}", "picture.resolution is {$size}"],
+            [...self::TOUCHES, RequirementId::PICTURE_SCALE, RequirementId::PICTURE_PROJECTION],
+            [$full, ...($right ? [] : [$comparison->setSize()])],
+        );
     }
 
     /** @return iterable<Finding> */
@@ -274,46 +272,55 @@ final readonly class PictureSizeCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function bySize(SizeComparison $comparison, bool $render, bool $presetsToo): iterable
     {
-        [$size, $target] = [$comparison->found, $comparison->asked];
-        $make = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of(
+        $id = $this->mistaken($comparison, $presetsToo);
+        if ($id === null) {
+            return;
+        }
+        $more = $id === CauseId::SquarePixelSize ? [RequirementId::PICTURE_PIXEL_ASPECT] : [];
+        yield Finding::of(
             $id,
             $comparison->side,
-            $says,
+            $this->sizeSays($id, $comparison),
             [$comparison->seen()],
-            [...self::TOUCHES, ...($more === null ? [] : [$more])],
+            [...self::TOUCHES, ...$more],
             [$comparison->setSize()],
         )->asAlternative()->rendering($render);
-        if ($size->equals($target->swapped()) && $size->width !== $size->height) {
-            yield $make(
-                CauseId::SidesSwapped,
-                "Width and height are exchanged: {$size->spoken()} instead of {$target->spoken()}.",
-            );
-        } elseif ($comparison->isSameOnScreen()) {
-            yield $make(
-                CauseId::SquarePixelSize,
-                "On a screen {$size->spoken()} with {$comparison->pixels()} has the shape asked, and "
-                    ."{$target->spoken()} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect "
-                    .'into the files would not help.',
-                RequirementId::PICTURE_PIXEL_ASPECT,
-            );
-        } elseif ($presetsToo && $this->isUsual($size) && $comparison->isSameShape() && $size->width < $target->width) {
-            yield $make(
-                CauseId::SmallerPreset,
-                "A smaller usual size of the same shape is chosen: {$size->spoken()} instead of {$target->spoken()}.",
-            );
-        } elseif (abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1) {
-            yield $make(
-                CauseId::OffByRounding,
-                "The size is one pixel off, {$size->spoken()} instead of {$target->spoken()}, as rounding a scale "
-                    .'or to even sides leaves it.',
-            );
-        } elseif (! $comparison->isSameShape()) {
-            yield $make(
-                CauseId::WrongShape,
-                "The picture has another shape: {$size->spoken()} instead of "
-                    ."{$target->spoken()}.{$comparison->whatIsLost()}",
-            );
-        }
+    }
+
+    /** What two sizes show by themselves. */
+    private function mistaken(SizeComparison $comparison, bool $presetsToo): ?CauseId
+    {
+        [$size, $target] = [$comparison->found, $comparison->asked];
+        $sameShape = $comparison->isSameShape();
+        $swapped = $size->equals($target->swapped()) && $size->width !== $size->height;
+        $smaller = $presetsToo && $sameShape && $size->width < $target->width && $this->isUsual($size);
+        $byOne = abs($size->width - $target->width) <= 1 && abs($size->height - $target->height) <= 1;
+
+        return match (true) {
+            $swapped => CauseId::SidesSwapped,
+            $comparison->isSameOnScreen() => CauseId::SquarePixelSize,
+            $smaller => CauseId::SmallerPreset,
+            $byOne => CauseId::OffByRounding,
+            default => $sameShape ? null : CauseId::WrongShape,
+        };
+    }
+
+    private function sizeSays(CauseId $id, SizeComparison $comparison): string
+    {
+        $size = $comparison->found->spoken();
+        $target = $comparison->asked->spoken();
+        $instead = "{$size} instead of {$target}";
+
+        return match ($id) {
+            CauseId::SidesSwapped => "Width and height are exchanged: {$instead}.",
+            CauseId::SquarePixelSize => "On a screen {$size} with {$comparison->pixels()} has the shape asked, and "
+                ."{$target} with {$comparison->pixelsAsked()} is asked. Writing another pixel aspect into the files "
+                .'would not help.',
+            CauseId::SmallerPreset => "A smaller usual size of the same shape is chosen: {$instead}.",
+            CauseId::OffByRounding => "The size is one pixel off, {$instead}, as rounding a scale or to even sides "
+                .'leaves it.',
+            default => "The picture has another shape: {$instead}.{$comparison->whatIsLost()}",
+        };
     }
 
     private function shapeAlone(Situation $situation): Finding

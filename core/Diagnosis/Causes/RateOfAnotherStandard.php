@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis\Causes;
 
-use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
@@ -25,27 +24,23 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         if ($entry === null || $found === null || ! $situation->isUnequal(RequirementId::TIME_RATE)) {
             return;
         }
-        $side = $situation->side(RequirementId::TIME_RATE);
-        $asked = FrameRate::parse($entry->requirement->value->single() ?? '24');
         if (preg_match('~^[\d/.]+$~', $found) !== 1) {
             // the rate set is right, and the animation was made at another
             return;
         }
+        $asked = FrameRate::parse($entry->requirement->value->single() ?? '24');
         $rate = FrameRate::parse($found);
         $pulled = $rate->isPulledFrom($asked);
         if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
             return;
         }
+        $side = $situation->side(RequirementId::TIME_RATE);
         yield Finding::of(
             CauseId::RateOfAnotherStandard,
             $side,
             "The rate is {$rate->spoken()}, and {$asked->spoken()} is asked: "
-                .($pulled ? 'they are 1000/1001 apart' : 'the rate of another standard')
-                .'.'
-                .(
-                    $side === Side::Files
-                    && ! $situation->subject->part->delivers->isMovie() ? ' The frames themselves need nothing.' : ''
-                ),
+                .($pulled ? 'they are 1000/1001 apart.' : 'the rate of another standard.')
+                .($situation->wouldRender($side) ? ' The frames themselves need nothing.' : ''),
             ["time.rate is {$rate}"],
             [RequirementId::TIME_RATE, RequirementId::TIME_DURATION],
             [

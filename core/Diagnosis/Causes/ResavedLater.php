@@ -97,35 +97,19 @@ final readonly class ResavedLater implements CauseFamily
     /** @return array{FrameRange, array<string, array{string, string}>}|null the frames, and by fact what is usual and what theirs is */
     private static function odd(PassMatch $pass): ?array
     {
-        $groups = [];
-        $relevant = $pass->relevant();
-        foreach ($pass->frames->numbers as $i => $number) {
-            if ($pass->frames->factsAt($i)->isWhole() && $relevant->contains($number)) {
-                $groups[$pass->frames->facts[$i]][] = $i;
-            }
-        }
+        $groups = self::groups($pass);
         if (count($groups) < 2) {
             return null;
         }
-        uasort($groups, static fn (array $a, array $b): int => count($b) <=> count($a));
         $most = array_shift($groups);
-        $few = array_merge(...array_values($groups));
-        [$latest, $oldest] = [0, PHP_INT_MAX];
-        foreach ($most as $i) {
-            $latest = max($latest, $pass->frames->times[$i]);
-        }
-        foreach ($few as $i) {
-            $oldest = min($oldest, $pass->frames->times[$i]);
-        }
+        $few = array_merge(...$groups);
+        $times = array_map(static fn (int $i): int => $pass->frames->times[$i], $few);
+        $latest = max(array_map(static fn (int $i): int => $pass->frames->times[$i], $most));
         $numbers = array_map(static fn (int $i): int => $pass->frames->numbers[$i], $few);
+        $many = count($few) > max(self::FEW, intdiv(count($most), 10)) || count($few) * 2 >= count($most);
         // what stands at the end is newer anyway
         $atTheEnd = min([PHP_INT_MAX, ...$numbers]) > $pass->frames->numbers[$most[count($most) - 1]];
-        if (
-            count($few) > max(self::FEW, intdiv(count($most), 10))
-            || count($few) * 2 >= count($most)
-            || $atTheEnd
-            || $oldest <= $latest
-        ) {
+        if ($many || $atTheEnd || min([PHP_INT_MAX, ...$times]) <= $latest) {
             return null;
         }
         $usual = MidwayChangeCauses::facts($pass->frames->factsAt($most[0]));
@@ -137,5 +121,20 @@ final readonly class ResavedLater implements CauseFamily
         }
 
         return [FrameRange::fromNumbers($numbers), $differ];
+    }
+
+    /** @return list<non-empty-list<int>> rows of whole frames that count, by what their files say, most first */
+    private static function groups(PassMatch $pass): array
+    {
+        $groups = [];
+        $relevant = $pass->relevant();
+        foreach ($pass->frames->numbers as $i => $number) {
+            if ($pass->frames->factsAt($i)->isWhole() && $relevant->contains($number)) {
+                $groups[$pass->frames->facts[$i]][] = $i;
+            }
+        }
+        usort($groups, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return $groups;
     }
 }

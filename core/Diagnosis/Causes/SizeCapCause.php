@@ -22,54 +22,61 @@ final readonly class SizeCapCause implements CauseFamily
     {
         $cap = $situation->entry(RequirementId::FORMAT_FILE_SIZE)?->requirement->value->max;
         $found = $situation->found(RequirementId::FORMAT_FILE_SIZE);
-        if (
-            $cap === null
-            || $found === null
-            || ! $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE)
-            || (int) $found <= (int) $cap
-        ) {
+        $over = $cap !== null && $found !== null && (int) $found > (int) $cap;
+        if (! $over || ! $situation->isUnequal(RequirementId::FORMAT_FILE_SIZE)) {
             return;
         }
         $side = $situation->side(RequirementId::FORMAT_FILE_SIZE);
-        $scene = $situation->scene();
-        $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
-        $fits = $seconds === null || ! $situation->subject->part->delivers->isMovie()
-            ? null
-            : BitRate::thatFits(ByteSize::of((int) $cap), $seconds);
-        $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
-        // where a bit rate is asked as well, the smaller of the two does for both
-        $fits = $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
+        $fits = $this->rateThatFits($situation, ByteSize::of((int) $cap));
         $says = ($side === Side::Scene ? 'The file would have ' : 'A file has ')
             .ByteSize::of((int) $found)
             .', and at most '
             .ByteSize::of((int) $cap)
             .' are asked'
             .($fits === null ? '.' : "; a bit rate of {$fits} fits.");
-        $fixes = $side === Side::Scene && $fits !== null
-            ? [
-                Fix::set(
-                    $situation->part(),
-                    RequirementId::FORMAT_BIT_RATE,
-                    'the bit rate',
-                    $scene?->get(RequirementId::FORMAT_BIT_RATE),
-                    (string) $fits->bits,
-                    "Set the bit rate to {$fits}, in two passes.",
-                ),
-            ]
-            : EntryFix::of(
-                $situation,
-                RequirementId::FORMAT_FILE_SIZE,
-                'a file size of at most',
-                (string) ByteSize::of((int) $cap),
-            )->fixes;
         yield Finding::of(
             CauseId::OverSizeCap,
             $side,
             $says,
             ["format.file_size is {$found}"],
             self::touches($situation, $fits),
-            $fixes,
+            $this->fixes($situation, $side, $fits, ByteSize::of((int) $cap)),
         );
+    }
+
+    /** Of a movie whose length is known. Where a bit rate is asked as well, the smaller of the two does for both. */
+    private function rateThatFits(Situation $situation, ByteSize $cap): ?BitRate
+    {
+        $scene = $situation->scene();
+        $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
+        if ($seconds === null || ! $situation->subject->part->delivers->isMovie()) {
+            return null;
+        }
+        $fits = BitRate::thatFits($cap, $seconds);
+        $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
+
+        return $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
+    }
+
+    /** @return list<Fix> */
+    private function fixes(Situation $situation, Side $side, ?BitRate $fits, ByteSize $cap): array
+    {
+        if ($side === Side::Files || $fits === null) {
+            $label = 'a file size of at most';
+
+            return EntryFix::of($situation, RequirementId::FORMAT_FILE_SIZE, $label, (string) $cap)->fixes;
+        }
+
+        return [
+            Fix::set(
+                $situation->part(),
+                RequirementId::FORMAT_BIT_RATE,
+                'the bit rate',
+                $situation->told(RequirementId::FORMAT_BIT_RATE),
+                (string) $fits->bits,
+                "Set the bit rate to {$fits}, in two passes.",
+            ),
+        ];
     }
 
     /**
