@@ -29,6 +29,7 @@ use PlainLedger\Core\Diagnosis\Causes\RateOfAnotherStandard;
 use PlainLedger\Core\Diagnosis\Causes\RegionCauses;
 use PlainLedger\Core\Diagnosis\Causes\ResavedLater;
 use PlainLedger\Core\Diagnosis\Causes\SavedElsewhere;
+use PlainLedger\Core\Diagnosis\Causes\SceneNameCauses;
 use PlainLedger\Core\Diagnosis\Causes\SceneStateCauses;
 use PlainLedger\Core\Diagnosis\Causes\SizeCapCause;
 use PlainLedger\Core\Diagnosis\Causes\SoundCauses;
@@ -57,7 +58,7 @@ final readonly class Diagnostician
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
             new RateOfAnotherStandard, new SpeedChanged,
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
-            new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SavedElsewhere,
+            new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SceneNameCauses, new SavedElsewhere,
             new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }

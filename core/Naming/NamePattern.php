@@ -173,4 +173,14 @@ final readonly class NamePattern implements \Stringable
 
         return $parts === [] ? '.' : (str_starts_with($folder, '/') ? '/' : '').implode('/', $parts);
     }
+
+    /** The text of a pattern with `#` for the digits of the frame number, as names are shown. */
+    public static function withHashes(string $pattern): string
+    {
+        return (string) preg_replace_callback(
+            '~\{frame(?::(\d+))?\}~',
+            static fn (array $m): string => str_repeat('#', (int) ($m[1] ?? 1)),
+            $pattern,
+        );
+    }
 }

@@ -14,6 +14,7 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
@@ -88,7 +89,7 @@ final readonly class ExtensionLies implements CauseFamily
             CauseId::ExtensionLies,
             Side::Scene,
             "The format is {$kind}, and the name says .{$extension}.",
-            ["format.kind is {$kind}", 'naming.pattern is '.NamingCauses::asShown(self::nameOf($situation))],
+            ["format.kind is {$kind}", 'naming.pattern is '.NamePattern::withHashes(self::nameOf($situation))],
             [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN],
             [
                 ...($right ? [] : [Fix::set($part, RequirementId::FORMAT_KIND, 'the format', $kind, $to)]),
@@ -112,8 +113,8 @@ final readonly class ExtensionLies implements CauseFamily
         $to = str_replace('{ext}', $right, substr($name, 0, -strlen($extension)).$right);
         $typed = isset($situation->entries[RequirementId::NAMING_PATTERN])
             ? $situation->asTyped(RequirementId::NAMING_PATTERN)
-            : NamingCauses::asShown($to);
-        $from = NamingCauses::asShown($name);
+            : NamePattern::withHashes($to);
+        $from = NamePattern::withHashes($name);
 
         return [Fix::set($situation->part(), RequirementId::NAMING_PATTERN, 'the output name', $from, $typed)];
     }

@@ -12,6 +12,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\RenameFix;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Diagnosis\VersionProof;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
@@ -542,7 +543,7 @@ final readonly class FrameSetCauses implements CauseFamily
         $fixes = [];
         foreach (array_filter(
             $pass->takes,
-            static fn (Take $t): bool => ! NamingCauses::isOfAnotherVersion($situation, $t),
+            static fn (Take $t): bool => ! VersionProof::isLacking($situation, $t),
         ) as $take) {
             $fixes[] = RenameFix::of($situation, $pass, $take, $take->frames, $shift);
         }

@@ -25,61 +25,52 @@ final readonly class Leftovers implements CauseFamily
         if ($match === null || ! $situation->inFiles(RequirementId::DELIVERY_EXTRAS)) {
             return;
         }
-        $copies = array_values(array_filter($match->extras, $this->isCopy(...)));
-        $theirs = array_values(
-            array_filter(
-                $match->extras,
-                fn (Extra $e): bool => ! $this->isCopy($e)
-                    && ($e->reading?->isOfAnother($situation->subject->others) ?? false),
-            ),
+        $sorted = [CauseId::CopySuffix->value => [], CauseId::ValueOfAnother->value => [], CauseId::Leftovers->value => []];
+        foreach ($match->extras as $extra) {
+            $sorted[$this->causeOf($extra, $situation)->value][] = $extra;
+        }
+        foreach ($sorted as $id => $extras) {
+            $odd = $id === CauseId::Leftovers->value ? $match->odd : [];
+            if ($extras !== [] || $odd !== []) {
+                yield $this->finding($situation, CauseId::from($id), $extras, $odd);
+            }
+        }
+    }
+
+    private function causeOf(Extra $extra, Situation $situation): CauseId
+    {
+        return match (true) {
+            $this->isCopy($extra) => CauseId::CopySuffix,
+            $extra->reading?->isOfAnother($situation->subject->others) ?? false => CauseId::ValueOfAnother,
+            default => CauseId::Leftovers,
+        };
+    }
+
+    /**
+     * @param  list<Extra>  $extras
+     * @param  list<string>  $odd  paths that are no files to be looked at
+     */
+    private function finding(Situation $situation, CauseId $id, array $extras, array $odd): Finding
+    {
+        $count = $this->count($extras);
+        $files = Text::count($count + count($odd), 'file');
+        $named = $extras === []
+            ? mb_strimwidth(Text::shown(implode(', ', array_slice($odd, 0, 4))), 0, 240, '…')
+            : $this->brief($extras);
+        $says = match ($id) {
+            CauseId::CopySuffix => "{$files} ".($count === 1 ? 'bears' : 'bear').' the mark of a copy',
+            CauseId::ValueOfAnother => "{$files} ".($count === 1 ? 'is' : 'are').' named as another’s',
+            default => "{$files} that nothing asks for",
+        };
+
+        return Finding::of(
+            $id,
+            Side::Files,
+            "{$says}: {$named}.",
+            $this->paths($extras),
+            [RequirementId::DELIVERY_EXTRAS],
+            $this->fixes($situation, $extras),
         );
-        $others = array_values(
-            array_filter($match->extras, fn (Extra $e): bool => ! $this->isCopy($e) && ! in_array($e, $theirs, true)),
-        );
-        if ($copies !== []) {
-            yield Finding::of(
-                CauseId::CopySuffix,
-                Side::Files,
-                Text::count($this->count($copies), 'file')
-                    .' '
-                    .($this->count($copies) === 1 ? 'bears' : 'bear')
-                    .' the mark of a copy: '
-                    .$this->brief($copies)
-                    .'.',
-                $this->paths($copies),
-                [RequirementId::DELIVERY_EXTRAS],
-                $this->fixes($situation, $copies),
-            );
-        }
-        if ($theirs !== []) {
-            yield Finding::of(
-                CauseId::ValueOfAnother,
-                Side::Files,
-                Text::count($this->count($theirs), 'file')
-                    .' '
-                    .($this->count($theirs) === 1 ? 'is' : 'are')
-                    .' named as another’s: '
-                    .$this->brief($theirs)
-                    .'.',
-                $this->paths($theirs),
-                [RequirementId::DELIVERY_EXTRAS],
-                $this->fixes($situation, $theirs),
-            );
-        }
-        if ($others !== [] || $match->odd !== []) {
-            $count = $this->count($others) + count($match->odd);
-            $named = $others === []
-                ? mb_strimwidth(Text::shown(implode(', ', array_slice($match->odd, 0, 4))), 0, 240, '…')
-                : $this->brief($others);
-            yield Finding::of(
-                CauseId::Leftovers,
-                Side::Files,
-                Text::count($count, 'file').' that nothing asks for: '.$named.'.',
-                $this->paths($others),
-                [RequirementId::DELIVERY_EXTRAS],
-                $this->fixes($situation, $others),
-            );
-        }
     }
 
     private function isCopy(Extra $extra): bool

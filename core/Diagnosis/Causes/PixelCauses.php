@@ -25,70 +25,62 @@ final readonly class PixelCauses implements CauseFamily
         yield from $this->repeated($situation);
         yield from $this->frozen($situation);
         yield from $this->hold($situation);
-        $wrong = $situation->wrong(RequirementId::CONTENT_LOOP);
-        if (
-            $situation->inFiles(RequirementId::CONTENT_LOOP)
-            && count($wrong) === 1
-            && ($situation->entry(RequirementId::CONTENT_LOOP)->required ?? '') === 'yes'
-        ) {
-            $last = $wrong->last();
-            $expected = $situation->subject->expected;
-            $shorter = $expected === null ? null : $expected->minus($wrong);
-            yield Finding::of(
-                CauseId::SeamShownTwice,
-                Side::Files,
-                'The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame '
-                    ."{$last} out.",
-                ["the pixels of {$last} are those of the first frame"],
-                [RequirementId::CONTENT_LOOP],
-                [
-                    Fix::setAside(
-                        $situation->part(),
-                        ($situation->subject->onlyPass()?->takes[0] ?? null)?->path() ?? "frame {$last}",
-                        1,
-                        $wrong,
-                    ),
-                    ...(
-                        $shorter === null
-                            ? []
-                            : [
-                                Fix::set(
-                                    $situation->part(),
-                                    RequirementId::TIME_RANGE,
-                                    'the range',
-                                    (string) $expected,
-                                    (string) $shorter,
-                                    "Set the range to {$shorter}, one frame shorter, where it is asked and in "
-                                        .'the scene.',
-                                ),
-                            ]
-                    ),
-                ],
-            );
+        yield from $this->seam($situation);
+        yield from $this->opaque($situation);
+    }
+
+    /** @return iterable<Finding> */
+    private function seam(Situation $situation): iterable
+    {
+        $id = RequirementId::CONTENT_LOOP;
+        $wrong = $situation->wrong($id);
+        if (! $situation->inFiles($id) || count($wrong) !== 1 || $situation->asked($id) !== 'yes') {
+            return;
         }
-        if (
-            $situation->inFiles(RequirementId::CONTENT_ALPHA_USED)
-            && $situation->found(RequirementId::CONTENT_ALPHA_USED) === 'no'
-            && $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true
-        ) {
-            yield Finding::of(
-                CauseId::AlphaAllOpaque,
-                Side::Files,
-                'There is an alpha channel, and it is opaque everywhere.',
-                ['no pixel of any frame is seen through'],
-                [RequirementId::CONTENT_ALPHA_USED],
-                [
-                    Fix::set(
-                        $situation->part(),
-                        RequirementId::CONTENT_ALPHA_USED,
-                        'the background',
-                        'opaque',
-                        'hidden',
-                        'Hide the background in the scene.',
-                    ),
-                ],
-            )->rendering();
+        $last = $wrong->last();
+        $take = $situation->subject->onlyPass()?->takes[0] ?? null;
+        $aside = Fix::setAside($situation->part(), $take?->path() ?? "frame {$last}", 1, $wrong);
+        yield Finding::of(
+            CauseId::SeamShownTwice,
+            Side::Files,
+            'The loop ends with the picture it begins with: played round, that one is shown twice. Leave frame '
+                ."{$last} out.",
+            ["the pixels of {$last} are those of the first frame"],
+            [$id],
+            [$aside, ...$this->shorterRange($situation, $wrong)],
+        );
+    }
+
+    /** @return list<Fix> */
+    private function shorterRange(Situation $situation, FrameRange $without): array
+    {
+        $expected = $situation->subject->expected;
+        if ($expected === null) {
+            return [];
         }
+        $shorter = (string) $expected->minus($without);
+        $says = "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.";
+
+        return [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, $shorter, $says)];
+    }
+
+    /** @return iterable<Finding> */
+    private function opaque(Situation $situation): iterable
+    {
+        $id = RequirementId::CONTENT_ALPHA_USED;
+        $hasAlpha = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true;
+        if (! $situation->inFiles($id) || $situation->found($id) !== 'no' || ! $hasAlpha) {
+            return;
+        }
+        $says = 'Hide the background in the scene.';
+        yield Finding::of(
+            CauseId::AlphaAllOpaque,
+            Side::Files,
+            'There is an alpha channel, and it is opaque everywhere.',
+            ['no pixel of any frame is seen through'],
+            [$id],
+            [Fix::set($situation->part(), $id, 'the background', 'opaque', 'hidden', $says)],
+        )->rendering();
     }
 
     /** @return iterable<Finding> */

@@ -20,6 +20,8 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class SceneFrameCauses
 {
+    private const OF_RANGE = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION];
+
     private const TOUCHES = [
         RequirementId::TIME_RANGE,
         RequirementId::TIME_COUNT,
@@ -78,40 +80,40 @@ final readonly class SceneFrameCauses
     /** @return iterable<Finding> */
     private function all(): iterable
     {
-        $one = $this->scene->get(RequirementId::TIME_EXTENT) === 'one' && count($this->expected) > 1;
-        $touches = self::TOUCHES;
-        if ($one && $this->situation->isUnequal(...self::TOUCHES)) {
+        $unequal = $this->situation->isUnequal(...self::TOUCHES);
+        $extent = $this->scene->get(RequirementId::TIME_EXTENT);
+        $one = $extent === 'one' && count($this->expected) > 1;
+        if ($one && $unequal) {
             $finding = self::oneFrame($this->situation, $this->expected);
             // files of many frames were not made that way
             yield $this->filesHoldMore() ? $finding->touchingOnly([RequirementId::TIME_EXTENT]) : $finding;
         }
-        $whole = $this->scene->get(RequirementId::TIME_EXTENT) === 'whole';
-        $listed = $whole ? $this->scene->timeline : $this->scene->listedRange();
-        if ($listed === null || $listed->isEmpty() || ! $this->situation->isUnequal(...self::TOUCHES)) {
-            return;
+        $listed = $extent === 'whole' ? $this->scene->timeline : $this->scene->listedRange();
+        if ($listed !== null && ! $listed->isEmpty() && $unequal) {
+            yield from $this->ofListed($listed, $one, $extent === 'whole');
         }
+    }
+
+    /**
+     * The mistakes of a range are weighed as they would be without the step, and without the one frame.
+     *
+     * @return iterable<Finding>
+     */
+    private function ofListed(FrameRange $listed, bool $one, bool $whole): iterable
+    {
         $step = $this->scene->step();
         $asked = $this->situation->subject->part->step();
-        // the mistakes of a range are weighed as they would be without the step, and without the one frame
         $rangeWrong = ! $listed->equals($this->expected->span()) && ! $listed->every($asked)->equals($this->expected);
-        if ($step !== $asked) {
-            yield $this->ownLine(
-                $this->step($step, $asked),
-                $one || $rangeWrong,
-                $one ? [RequirementId::TIME_STEP, RequirementId::TIME_RANGE] : $touches,
-            );
+        $stepWrong = $step !== $asked;
+        if ($stepWrong) {
+            $touches = $one ? [RequirementId::TIME_STEP, RequirementId::TIME_RANGE] : self::TOUCHES;
+            yield $this->ownLine($this->step($step, $asked), $one || $rangeWrong, $touches);
         }
         if (! $rangeWrong) {
             return;
         }
         foreach ($whole ? $this->wholeTimeline($listed) : $this->ranges($listed) as $finding) {
-            yield $one || $step !== $asked
-                ? $this->ownLine(
-                    $finding,
-                    true,
-                    [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION],
-                )
-                : $finding;
+            yield $this->ownLine($finding, $one || $stepWrong, self::OF_RANGE);
         }
     }
 
@@ -196,78 +198,71 @@ final readonly class SceneFrameCauses
      */
     private function ranges(FrameRange $listed): iterable
     {
-        $expected = $this->expected->span();
-        $fix = [$this->setRange($listed)];
-        $seen = ["time.range is {$listed}"];
-        $part = $this->situation->subject->part;
-        $finding = static fn (CauseId $id, string $says, ?string $more = null): Finding => Finding::of(
-            $id,
-            Side::Scene,
-            $says,
-            [...$seen, ...($more === null ? [] : [$more])],
-            self::TOUCHES,
-            $fix,
-        )->asAlternative();
         $starting = $this->isStarting($listed);
         if ($starting) {
-            yield $finding(
+            yield $this->rangeFinding(
                 CauseId::RangeNeverSet,
+                $listed,
                 "The range was never set: {$listed} is what an untouched scene shows.",
                 "{$listed} is listed as a starting value",
             );
         }
-        [$head, $tail] = $part->handles();
-        $cut = $part->cutRange($this->scene->timeline);
-        if ($cut !== null && $head + $tail > 0 && $listed->equals($cut->span())) {
-            yield $finding(
-                CauseId::HandlesLeftOut,
-                "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.",
-            );
-        }
-        [$more, $after] = [$expected->first() - $listed->first(), $listed->last() - $expected->last()];
-        if ($more > 0 && $more === $after) {
-            yield $finding(
-                CauseId::HandlesNotAsked,
-                "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.",
-            );
-        }
+        yield from $this->handles($listed);
         $timeline = $this->scene->timeline;
-        if ($timeline !== null && $timeline->span()->equals($expected) && ! $listed->covers($timeline)) {
-            yield $finding(
+        if ($timeline !== null && $timeline->span()->equals($this->expected->span()) && ! $listed->covers($timeline)) {
+            yield $this->rangeFinding(
                 CauseId::RangeShortOfTimeline,
+                $listed,
                 "The scene renders {$listed} and leaves out part of its own animation, {$timeline}.",
                 "its timeline is {$timeline}",
             );
         }
-        yield from $this->placed($listed, $expected, $starting, $finding);
+        yield from $this->placed($listed, $starting);
     }
 
-    /**
-     * @param  \Closure(CauseId, string): Finding  $finding
-     * @return iterable<Finding>
-     */
-    private function placed(FrameRange $listed, FrameRange $expected, bool $starting, \Closure $finding): iterable
+    /** @return iterable<Finding> */
+    private function handles(FrameRange $listed): iterable
     {
+        $expected = $this->expected->span();
+        $part = $this->situation->subject->part;
+        [$head, $tail] = $part->handles();
+        $cut = $part->cutRange($this->scene->timeline);
+        if ($cut !== null && $head + $tail > 0 && $listed->equals($cut->span())) {
+            $says = "The range is the cut, {$cut}, without its handles of {$head} and {$tail} frames.";
+            yield $this->rangeFinding(CauseId::HandlesLeftOut, $listed, $says);
+        }
+        $more = $expected->first() - $listed->first();
+        if ($more > 0 && $more === $listed->last() - $expected->last()) {
+            $says = "The range has handles of {$more} frames at head and tail, {$listed}, where {$expected} is asked.";
+            yield $this->rangeFinding(CauseId::HandlesNotAsked, $listed, $says);
+        }
+    }
+
+    private function rangeFinding(CauseId $id, FrameRange $listed, string $says, string ...$seen): Finding
+    {
+        $evidence = ["time.range is {$listed}", ...array_values($seen)];
+
+        return Finding::of($id, Side::Scene, $says, $evidence, self::TOUCHES, [$this->setRange($listed)])->asAlternative();
+    }
+
+    /** @return iterable<Finding> */
+    private function placed(FrameRange $listed, bool $starting): iterable
+    {
+        $expected = $this->expected->span();
         $shift = $expected->first() - $listed->first();
         if (! $starting && $shift !== 0 && count($listed) > 1 && $listed->shifted($shift)->equals($expected)) {
-            yield $finding(
-                CauseId::NumberedFromElsewhere,
-                "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.",
-            );
+            $says = "As many frames as asked, numbered from elsewhere: {$listed} instead of {$expected}.";
+            yield $this->rangeFinding(CauseId::NumberedFromElsewhere, $listed, $says);
         }
         $missing = $expected->minus($listed);
-        if (
-            count($missing) === 1
-            && count($expected) > 2
-            && $expected->covers($listed)
-            && in_array($missing->first(), [$expected->first(), $expected->last()], true)
-        ) {
-            yield $finding(
-                CauseId::LastFrameLeftOut,
-                "Only frame {$missing} is left out: {$listed} instead of {$expected}.",
-            );
+        $ends = [$expected->first(), $expected->last()];
+        $one = count($missing) === 1 && count($expected) > 2 && in_array($missing->first(), $ends, true);
+        if ($one && $expected->covers($listed)) {
+            $says = "Only frame {$missing} is left out: {$listed} instead of {$expected}.";
+            yield $this->rangeFinding(CauseId::LastFrameLeftOut, $listed, $says);
         }
-        yield $finding(CauseId::RangeSetOtherwise, "The range is set to {$listed}, and {$expected} is asked.");
+        $says = "The range is set to {$listed}, and {$expected} is asked.";
+        yield $this->rangeFinding(CauseId::RangeSetOtherwise, $listed, $says);
     }
 
     private function isStarting(FrameRange $set): bool

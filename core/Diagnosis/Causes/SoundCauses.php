@@ -23,54 +23,44 @@ final readonly class SoundCauses implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
-        $part = $situation->part();
         if ($situation->isUnequal(RequirementId::AUDIO_PRESENCE)) {
-            $missing = ($situation->entry(RequirementId::AUDIO_PRESENCE)->required ?? '') === 'required';
-            $side = $situation->side(RequirementId::AUDIO_PRESENCE);
-            [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
-            yield Finding::of(
-                $missing ? CauseId::AudioMissing : CauseId::AudioNotAsked,
-                $side,
-                $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.',
-                ["audio.presence is {$from}"],
-                [RequirementId::AUDIO_PRESENCE, ...array_keys(self::FORMAT)],
-                $side === Side::Scene
-                    ? [
-                        Fix::set(
-                            $part,
-                            RequirementId::AUDIO_PRESENCE,
-                            'the sound output',
-                            $from,
-                            $to,
-                            $missing ? 'Switch the sound output on.' : 'Switch the sound output off.',
-                        ),
-                    ]
-                    : EntryFix::of($situation, RequirementId::AUDIO_PRESENCE, 'sound')->fixes,
-            );
+            yield $this->presence($situation);
 
             return;
         }
-        $unequal = array_values(
-            array_filter(array_keys(self::FORMAT), static fn (string $id): bool => $situation->isUnequal($id)),
-        );
+        $unequal = array_values(array_filter(array_keys(self::FORMAT), $situation->isUnequal(...)));
         if ($unequal === []) {
             return;
         }
-        $says = [];
-        $fixes = [];
-        foreach ($unequal as $id) {
-            $found = $situation->found($id) ?? '';
-            $asked = $situation->entry($id)->required ?? '';
-            $says[] = lcfirst($situation->label($id))." is {$found}, and {$asked} is asked";
-            $fixes = [...$fixes, ...EntryFix::of($situation, $id, self::FORMAT[$id])->fixes];
-        }
+        $said = static fn (string $id): string => lcfirst($situation->label($id))
+            .' is '.($situation->found($id) ?? '').", and {$situation->asked($id)} is asked";
         yield Finding::of(
             CauseId::AudioFormatDiffers,
             $situation->side($unequal[0]),
-            ucfirst(implode('; ', $says)).'.',
+            ucfirst(implode('; ', array_map($said, $unequal))).'.',
             array_map(static fn (string $id): string => "{$id} is ".($situation->found($id) ?? ''), $unequal),
             $unequal,
-            $fixes,
+            EntryFix::ofEach($situation, array_intersect_key(self::FORMAT, array_flip($unequal))),
+        );
+    }
+
+    private function presence(Situation $situation): Finding
+    {
+        $id = RequirementId::AUDIO_PRESENCE;
+        $missing = $situation->asked($id) === 'required';
+        $side = $situation->side($id);
+        [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
+        $says = $missing ? 'Switch the sound output on.' : 'Switch the sound output off.';
+
+        return Finding::of(
+            $missing ? CauseId::AudioMissing : CauseId::AudioNotAsked,
+            $side,
+            $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.',
+            ["audio.presence is {$from}"],
+            [$id, ...array_keys(self::FORMAT)],
+            $side === Side::Scene
+                ? [Fix::set($situation->part(), $id, 'the sound output', $from, $to, $says)]
+                : EntryFix::of($situation, $id, 'sound')->fixes,
         );
     }
 }

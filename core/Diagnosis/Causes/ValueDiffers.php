@@ -26,55 +26,60 @@ final readonly class ValueDiffers
     public function forEntry(Situation $situation, Entry $entry, array $open): ?Finding
     {
         $id = $entry->id();
+        $isKind = $id === RequirementId::FORMAT_KIND;
         if (in_array($id, self::FOLLOWS_KIND, true) && in_array(RequirementId::FORMAT_KIND, $open, true)) {
             return null;
         }
         $found = $situation->found($id) ?? 'none';
-        $label = $entry->requirement->descriptor->label;
-        $touches = $id === RequirementId::FORMAT_KIND ? [RequirementId::FORMAT_KIND, ...self::FOLLOWS_KIND] : [$id];
-        $mending = EntryFix::of($situation, $id, self::withArticle($label));
+        $work = EntryFix::of($situation, $id, self::withArticle($entry->requirement->descriptor->label));
         $fixes = match (true) {
-            $id === RequirementId::TIME_RANGE || $id === RequirementId::TIME_COUNT => $this->range($situation),
-            $id === RequirementId::FORMAT_KIND && $situation->inFiles($id) => $this->otherKind($situation, $found),
-            default => $mending->fixes,
+            in_array($id, [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT], true) => $this->range($situation),
+            $isKind && $situation->inFiles($id) => $this->otherKind($situation, $found),
+            default => $work->fixes,
         };
-        $says = $this->says($situation, $entry, $found)
-            .$this->ifNothingHelps($situation, $id, $fixes, $mending->render);
-        $render = $mending->render || ($id === RequirementId::FORMAT_KIND && $fixes === [] && $situation->inFiles($id));
+        $helpless = $this->ifNothingHelps($situation, $id, $fixes, $work->render);
 
         return Finding::of(
             CauseId::ValueDiffers,
             $situation->side($id),
-            $says,
+            $this->says($situation, $entry, $found).$helpless,
             ["{$id} is ".($found === '' ? 'empty' : $found)],
-            $touches,
+            $isKind ? [$id, ...self::FOLLOWS_KIND] : [$id],
             $fixes,
-        )->rendering($render);
+        )->rendering($work->render || ($isKind && $fixes === [] && $situation->inFiles($id)));
     }
 
     private function says(Situation $situation, Entry $entry, string $found): string
     {
-        $label = $entry->requirement->descriptor->label;
-        $asked = $entry->id() === RequirementId::NAMING_PATTERN
-            ? $situation->asTyped(RequirementId::NAMING_PATTERN)
-            : $entry->required;
-        if ($entry->id() === 'time.frame_in_header') {
-            return "The header of {$this->brief($situation->wrong($entry->id()))} tells another frame number than "
-                ."the name: {$found}. Somebody has renamed or copied these files.";
+        $id = $entry->id();
+        if ($id === 'time.frame_in_header') {
+            return "The header of {$this->brief($situation->wrong($id))} tells another frame number than the name: "
+                ."{$found}. Somebody has renamed or copied these files.";
         }
-        $values = [];
-        foreach ($situation->inFiles($entry->id()) ? $entry->files->runs ?? [] : [] as $run) {
-            if ($run['frames'] !== '' && count($values) < 3 && $run['found'] !== $entry->required) {
-                $values[] = "{$run['found']} in ".mb_strimwidth($run['frames'], 0, 60, '…');
-            }
-        }
+        $asked = $id === RequirementId::NAMING_PATTERN ? $situation->asTyped($id) : $entry->required;
+        $values = $this->partly($situation, $entry);
+        $shown = $values === [] ? $found : Text::series($values);
+
+        return $entry->requirement->descriptor->label.' is '.($shown === '' ? 'not set' : $shown).", and {$asked} is asked.";
+    }
+
+    /** @return list<string> what a few of the frames show, where not all of them are wrong */
+    private function partly(Situation $situation, Entry $entry): array
+    {
         $wrong = $situation->wrong($entry->id());
         $all = $situation->subject->onlyPass()?->relevant();
-        $partly = $values !== [] && ! $wrong->isEmpty() && $all !== null && ! $wrong->covers($all);
+        if ($all === null || $wrong->isEmpty() || $wrong->covers($all) || ! $situation->inFiles($entry->id())) {
+            return [];
+        }
+        $runs = array_filter(
+            $entry->files->runs ?? [],
+            static fn (array $run): bool => $run['frames'] !== '' && $run['found'] !== $entry->required,
+        );
 
-        return $partly
-            ? "{$label} is ".Text::series($values).", and {$asked} is asked."
-            : "{$label} is ".($found === '' ? 'not set' : $found).", and {$asked} is asked.";
+        return array_map(
+            static fn (array $run): string => "{$run['found']} in ".mb_strimwidth($run['frames'], 0, 60, '…'),
+            array_slice(array_values($runs), 0, 3),
+        );
     }
 
     /** @param  list<Fix>  $fixes */
