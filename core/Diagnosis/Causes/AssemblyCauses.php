@@ -27,62 +27,48 @@ final readonly class AssemblyCauses implements CauseFamily
         if ($frames === null) {
             return;
         }
-        if (
-            $situation->inScene(RequirementId::RENDER_POST_EFFECTS)
-            && $situation->scene()?->get(RequirementId::RENDER_POST_EFFECTS) === 'on'
-        ) {
+        $id = RequirementId::RENDER_POST_EFFECTS;
+        if ($situation->inScene($id) && $situation->told($id) === 'on') {
+            $off = Fix::set($situation->part(), $id, 'post effects', 'on', 'off', 'Switch post effects off.');
             yield Finding::of(
                 CauseId::EffectsAppliedTwice,
                 Side::Scene,
                 "Post effects are on where {$frames->name} are made into a movie: what was rendered into them is "
                     .'applied once more.',
                 ['render.post_effects is on', "the part is made from {$frames->name}"],
-                [RequirementId::RENDER_POST_EFFECTS],
-                [
-                    Fix::set(
-                        $situation->part(),
-                        RequirementId::RENDER_POST_EFFECTS,
-                        'post effects',
-                        'on',
-                        'off',
-                        'Switch post effects off.',
-                    ),
-                ],
+                [$id],
+                [$off],
             );
         }
-        $linear = self::isLinear($frames);
-        foreach (self::VIEWS as $id => $label) {
-            if (! $situation->inScene($id)) {
-                continue;
-            }
-            $set = $situation->scene()?->get($id) ?? '';
-            $asked = $situation->entry($id)->required ?? '';
-            [$isNone, $asksNone] = [
-                in_array(strtolower($set), ['none', 'off', 'raw', ''], true),
-                strtolower($asked) === 'none',
-            ];
-            if ($asksNone && ! $isNone && ! $linear) {
-                yield Finding::of(
-                    CauseId::ViewAppliedTwice,
-                    Side::Scene,
-                    ucfirst("{$label} {$set} is applied to {$frames->name} that have one already."),
-                    ["{$id} is {$set}", "the part is made from {$frames->name}"],
-                    [$id],
-                    [Fix::set($situation->part(), $id, $label, $set, $asked)],
-                );
-            } elseif (! $asksNone && $isNone && $linear) {
-                yield Finding::of(
-                    CauseId::ViewMissing,
-                    Side::Scene,
-                    ucfirst(
-                        "{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any.",
-                    ),
-                    ["{$id} is ".($set === '' ? 'not set' : $set), "{$frames->name} are linear"],
-                    [$id],
-                    [Fix::set($situation->part(), $id, $label, $set, $asked)],
-                );
-            }
+        foreach (self::VIEWS as $view => $label) {
+            yield from $situation->inScene($view) ? $this->view($situation, $frames, $view, $label) : [];
         }
+    }
+
+    /** @return iterable<Finding> */
+    private function view(Situation $situation, Part $frames, string $id, string $label): iterable
+    {
+        $linear = self::isLinear($frames);
+        $set = $situation->told($id) ?? '';
+        $asked = $situation->asked($id);
+        $isNone = in_array(strtolower($set), ['none', 'off', 'raw', ''], true);
+        $asksNone = strtolower($asked) === 'none';
+        if ($asksNone === $isNone || $linear === $asksNone) {
+            return;
+        }
+        yield Finding::of(
+            $asksNone ? CauseId::ViewAppliedTwice : CauseId::ViewMissing,
+            Side::Scene,
+            ucfirst($asksNone
+                ? "{$label} {$set} is applied to {$frames->name} that have one already."
+                : "{$label} {$asked} is asked, and the linear {$frames->name} are made into a movie without any."),
+            [
+                "{$id} is ".($set === '' ? 'not set' : $set),
+                $asksNone ? "the part is made from {$frames->name}" : "{$frames->name} are linear",
+            ],
+            [$id],
+            [Fix::set($situation->part(), $id, $label, $set, $asked)],
+        );
     }
 
     private function madeFrom(Situation $situation): ?Part

@@ -18,80 +18,80 @@ use PlainLedger\Core\Text\Text;
 /** `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that stopped. */
 final readonly class BrokenFileCauses implements CauseFamily
 {
+    private const MOST_NAMED = 10;
+
     public function find(Situation $situation): iterable
     {
         if (! $situation->inFiles(RequirementId::CONTENT_WHOLE)) {
             return;
         }
-        $frames = [];
-        $evidence = [];
-        $first = [];
+        foreach ($this->broken($situation) as $id => $broken) {
+            $cause = CauseId::from($id);
+            $seen = array_map(
+                static fn (array $one): string => ($situation->subject->isNumbered() ? "frame {$one[0]}: " : '').$one[1],
+                array_slice($broken, 0, self::MOST_NAMED),
+            );
+            $says = $this->says($cause, array_column($broken, 0), $broken[0][1], $situation->subject->isNumbered());
+            yield Finding::of($cause, Side::Files, $says, $seen, [RequirementId::CONTENT_WHOLE])->rendering();
+        }
+    }
+
+    /** @return array<string, non-empty-list<array{int, string}>> frames and what is wrong with each, by the id of the cause */
+    private function broken(Situation $situation): array
+    {
+        /** @var array<string, non-empty-list<array{int, string}>> $broken */
+        $broken = [];
         foreach ($situation->passes() as $pass) {
-            $relevant = $pass->relevant();
-            $tail = $this->stoppedTail($situation, $pass);
+            $counting = $pass->relevant()->minus($this->stoppedTail($situation, $pass));
             foreach ($pass->frames->numbers as $i => $number) {
                 $facts = $pass->frames->factsAt($i);
-                $id = match (true) {
-                    $facts->damage === null || ! $relevant->contains($number) || $tail->contains($number) => null,
-                    $facts->damage === Damage::Empty => CauseId::EmptyFile,
-                    in_array($facts->damage, [Damage::CutShort, Damage::Zeros], true) => CauseId::CutShort,
-                    $facts->damage === Damage::Checksum, $facts->damage === Damage::Header => CauseId::ChecksumFails,
-                    default => CauseId::ValueDiffers,
-                };
-                if ($id !== null) {
-                    $frames[$id->value][] = $number;
-                    $first[$id->value] ??= Text::shown((string) $facts->damageSays);
-                    if (count($evidence[$id->value] ?? []) < 10) {
-                        $evidence[$id->value][] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
-                            .$facts->damageSays;
-                    }
+                if ($facts->damage !== null && $counting->contains($number)) {
+                    $broken[self::cause($facts->damage)->value][] = [$number, (string) $facts->damageSays];
                 }
             }
         }
-        foreach ($frames as $id => $numbers) {
-            $seen = $evidence[$id] ?? [];
-            $cause = CauseId::from($id);
-            $which = $situation->subject->isNumbered()
-                ? mb_strimwidth((string) FrameRange::fromNumbers($numbers), 0, 120, '…')
-                : 'The file';
-            $many = count($numbers) > 1;
-            yield Finding::of($cause, Side::Files, match ($cause) {
-                CauseId::EmptyFile => "{$which} ".($many ? 'are' : 'is').' empty.',
-                CauseId::CutShort => "{$which} ".($many ? 'were' : 'was').' cut off mid-write.',
-                CauseId::ChecksumFails => "{$which} "
-                    .($many ? 'contradict themselves' : 'contradicts itself')
-                    .': '
-                    .($first[$id] ?? '')
-                    .'.',
-                default => "{$which} ".($many ? 'are no pictures' : 'is no picture').': '.($first[$id] ?? '').'.',
-            }, $seen, [RequirementId::CONTENT_WHOLE])->rendering();
-        }
+
+        return $broken;
+    }
+
+    private static function cause(Damage $damage): CauseId
+    {
+        return match ($damage) {
+            Damage::Empty => CauseId::EmptyFile,
+            Damage::CutShort, Damage::Zeros => CauseId::CutShort,
+            Damage::Checksum, Damage::Header => CauseId::ChecksumFails,
+            default => CauseId::ValueDiffers,
+        };
+    }
+
+    /** @param  non-empty-list<int>  $frames */
+    private function says(CauseId $cause, array $frames, string $why, bool $numbered): string
+    {
+        $which = $numbered ? mb_strimwidth((string) FrameRange::fromNumbers($frames), 0, 120, '…') : 'The file';
+        $many = count($frames) > 1;
+        $why = Text::shown($why);
+
+        return "{$which} ".match ($cause) {
+            CauseId::EmptyFile => $many ? 'are empty.' : 'is empty.',
+            CauseId::CutShort => $many ? 'were cut off mid-write.' : 'was cut off mid-write.',
+            CauseId::ChecksumFails => ($many ? 'contradict themselves' : 'contradicts itself').": {$why}.",
+            default => ($many ? 'are no pictures' : 'is no picture').": {$why}.",
+        };
     }
 
     /** What belongs to a render that stopped is told there. */
     private function stoppedTail(Situation $situation, PassMatch $pass): FrameRange
     {
         $expected = $pass->expected;
-        $inside = $expected === null ? $pass->present : $pass->present->and($expected);
-        if (
-            $expected === null
-            || $inside->isEmpty()
-            || $inside->first() !== $expected->first()
-            || $inside->last() >= $expected->last()
-            || ! $expected->covers($pass->present)
-        ) {
+        $inside = $expected === null ? FrameRange::none() : $pass->present->and($expected);
+        if ($expected === null || $inside->isEmpty() || ! $expected->covers($pass->present)) {
             return FrameRange::none();
         }
+        $stopped = $inside->first() === $expected->first() && $inside->last() < $expected->last();
         $scene = $situation->scene()?->frames();
-        if (
-            $scene !== null
-            && ! $scene->isEmpty()
-            && $scene->last() <= $inside->last()
-            && $situation->scene()->get(RequirementId::TIME_EXTENT) !== 'one'
-        ) {
-            return FrameRange::none();
-        }
+        $one = $situation->told(RequirementId::TIME_EXTENT) === 'one';
+        $asSet = $scene !== null && ! $scene->isEmpty() && ! $one && $scene->last() <= $inside->last();
 
-        return FrameRange::fromNumbers(DamagedTail::of($pass));
+        return $stopped && ! $asSet ? FrameRange::fromNumbers(DamagedTail::of($pass)) : FrameRange::none();
     }
 }

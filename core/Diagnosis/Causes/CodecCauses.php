@@ -21,68 +21,55 @@ final readonly class CodecCauses implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
-        $found = static fn (string $id): ?string => $situation->isUnequal($id) ? $situation->found($id) : null;
-        $asked = static fn (string $id): string => $situation->entry($id)->required ?? '';
-        if (($codec = $found(RequirementId::FORMAT_CODEC)) !== null) {
-            yield $this->finding(
-                $situation,
-                CauseId::CodecDiffers,
-                RequirementId::FORMAT_CODEC,
-                'the codec',
-                "The codec is {$codec}, and {$asked(RequirementId::FORMAT_CODEC)} is asked.",
-            );
-        }
-        $least = $situation->entry(RequirementId::FORMAT_QUALITY)?->requirement->value->min;
-        if (
-            ($quality = $found(RequirementId::FORMAT_QUALITY)) !== null
-            && $least !== null
-            && (int) $quality < (int) $least
-        ) {
-            yield $this->finding(
-                $situation,
-                CauseId::QualityTooLow,
-                RequirementId::FORMAT_QUALITY,
-                'the quality',
-                "The quality is {$quality}, and at least {$least} is asked. What is lost does not come back by "
-                    .'saving the files again.',
-            );
-        }
-        $chroma = $found(RequirementId::FORMAT_CHROMA);
-        if (
-            $chroma !== null
-            && (self::CHROMA[$chroma] ?? 9) < (
-                self::CHROMA[explode(' | ', $asked(RequirementId::FORMAT_CHROMA))[0]] ?? 0
-            )
-        ) {
-            yield $this->finding(
-                $situation,
-                CauseId::ChromaHalved,
-                RequirementId::FORMAT_CHROMA,
-                'the chroma',
-                "Chroma is sampled {$chroma}, and {$asked(RequirementId::FORMAT_CHROMA)} is asked: there is colour "
-                    .'for fewer pixels.',
-            );
-        }
-        if (($rate = $found(RequirementId::FORMAT_BIT_RATE)) !== null && ! SizeCapCause::tells($situation)) {
-            yield $this->finding(
-                $situation,
-                CauseId::BitRateDiffers,
-                RequirementId::FORMAT_BIT_RATE,
-                'the bit rate',
-                "The bit rate is {$rate}, and {$asked(RequirementId::FORMAT_BIT_RATE)} is asked.",
-            );
+        yield from $this->plainly($situation, CauseId::CodecDiffers, RequirementId::FORMAT_CODEC, 'The codec');
+        yield from $this->quality($situation);
+        yield from $this->chroma($situation);
+        if (! SizeCapCause::tells($situation)) {
+            yield from $this->plainly($situation, CauseId::BitRateDiffers, RequirementId::FORMAT_BIT_RATE, 'The bit rate');
         }
         yield from $this->keyframes($situation);
-        $inRow = $found(RequirementId::FORMAT_B_FRAMES);
-        if ($inRow !== null && (int) $inRow > 0) {
-            $most = $asked(RequirementId::FORMAT_B_FRAMES);
-            yield $this->finding(
-                $situation,
-                CauseId::BFramesLeftOn,
-                RequirementId::FORMAT_B_FRAMES,
-                'B-frames',
-                "Up to {$inRow} B-frames stand in a row, and ".($most === 'none' ? 'none are' : "{$most} is").' asked.',
-            );
+        $id = RequirementId::FORMAT_B_FRAMES;
+        $inRow = $situation->isUnequal($id) ? (int) $situation->found($id) : 0;
+        if ($inRow > 0) {
+            $most = $situation->asked($id) === 'none' ? 'none are' : "{$situation->asked($id)} is";
+            $says = "Up to {$inRow} B-frames stand in a row, and {$most} asked.";
+            yield $this->finding($situation, CauseId::BFramesLeftOn, $id, 'B-frames', $says);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function plainly(Situation $situation, CauseId $cause, string $id, string $label): iterable
+    {
+        $found = $situation->isUnequal($id) ? $situation->found($id) : null;
+        if ($found !== null) {
+            $says = "{$label} is {$found}, and {$situation->asked($id)} is asked.";
+            yield $this->finding($situation, $cause, $id, lcfirst($label), $says);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function quality(Situation $situation): iterable
+    {
+        $id = RequirementId::FORMAT_QUALITY;
+        $least = $situation->entry($id)?->requirement->value->min;
+        $found = $situation->isUnequal($id) ? $situation->found($id) : null;
+        if ($found !== null && $least !== null && (int) $found < (int) $least) {
+            $says = "The quality is {$found}, and at least {$least} is asked. What is lost does not come back by saving "
+                .'the files again.';
+            yield $this->finding($situation, CauseId::QualityTooLow, $id, 'the quality', $says);
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function chroma(Situation $situation): iterable
+    {
+        $id = RequirementId::FORMAT_CHROMA;
+        $found = $situation->isUnequal($id) ? $situation->found($id) : null;
+        $asked = $situation->asked($id);
+        $least = self::CHROMA[explode(' | ', $asked)[0]] ?? 0;
+        if ($found !== null && (self::CHROMA[$found] ?? 9) < $least) {
+            $says = "Chroma is sampled {$found}, and {$asked} is asked: there is colour for fewer pixels.";
+            yield $this->finding($situation, CauseId::ChromaHalved, $id, 'the chroma', $says);
         }
     }
 

@@ -31,96 +31,90 @@ final readonly class NothingDelivered implements CauseFamily
     public function find(Situation $situation): iterable
     {
         $subject = $situation->subject;
-        $wantsMovie = $subject->part->delivers === Delivers::Movie;
         if ($subject->nothingDelivered() && $subject->pass === null) {
             yield $this->nothing($situation);
         }
         if ($subject->match !== null && $subject->match->instead !== null) {
             yield $this->instead($situation, $subject->match->instead['path'], $subject->match->instead['kind']);
         }
-        $kind = Kind::tryFrom($situation->scene()?->get(RequirementId::FORMAT_KIND) ?? '');
-        if (
-            $situation->inScene(RequirementId::FORMAT_KIND)
-            && ! $situation->inFiles(RequirementId::FORMAT_KIND)
-            && $kind !== null
-            && $wantsMovie !== $kind->isMovie()
-        ) {
-            $fixes = EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes;
-            $touches = [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN];
-            if ($kind->isMovie()) {
-                yield Finding::of(
-                    CauseId::MovieInsteadOfFrames,
-                    Side::Scene,
-                    "The scene is set to write a {$kind->spoken()} movie, where single frames are asked.",
-                    ["format.kind is {$kind->value}"],
-                    $touches,
-                    $fixes,
-                );
-            } elseif ($kind->isPicture()) {
-                yield Finding::of(
-                    CauseId::FramesInsteadOfMovie,
-                    Side::Scene,
-                    "The scene is set to write {$kind->spoken()} frames, where a movie is asked.",
-                    ["format.kind is {$kind->value}"],
-                    $touches,
-                    $fixes,
-                );
-            }
+        if ($situation->inScene(RequirementId::FORMAT_KIND) && ! $situation->inFiles(RequirementId::FORMAT_KIND)) {
+            yield from $this->setInstead($situation);
         }
         yield from $this->passes($situation);
     }
 
+    /**
+     * A scene that is set to write a movie where frames are asked, or the reverse.
+     *
+     * @return iterable<Finding>
+     */
+    private function setInstead(Situation $situation): iterable
+    {
+        $kind = Kind::tryFrom($situation->told(RequirementId::FORMAT_KIND) ?? '');
+        $wantsMovie = $situation->subject->part->delivers === Delivers::Movie;
+        $another = $kind !== null && $wantsMovie !== $kind->isMovie() && ($kind->isMovie() || $kind->isPicture());
+        if (! $another) {
+            return;
+        }
+        yield Finding::of(
+            $kind->isMovie() ? CauseId::MovieInsteadOfFrames : CauseId::FramesInsteadOfMovie,
+            Side::Scene,
+            'The scene is set to write '.($kind->isMovie() ? "a {$kind->spoken()} movie, where single frames are asked." : "{$kind->spoken()} frames, where a movie is asked."),
+            ["format.kind is {$kind->value}"],
+            [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN],
+            EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes,
+        );
+    }
+
     private function nothing(Situation $situation): Finding
     {
-        $part = $situation->subject->part;
-        $told = array_keys(
-            array_filter(
-                $situation->entries,
-                static fn (Entry $e): bool => $e->isUnequal() && ($e->files?->isUnequal() ?? false),
-            ),
-        );
-        $told = array_values(array_filter($told, static fn (string $id): bool => ! str_starts_with($id, 'delivery.')));
-        $name = $part->single(RequirementId::NAMING_PATTERN) === null
-            ? "the part {$part->name}"
-            : $this->nameOf($situation);
-        $fixes = match (true) {
-            $part->delivers === Delivers::File => [Fix::deliver($part->name, $name, null, "Deliver {$name}.")],
-            $part->delivers === Delivers::Movie => [
-                Fix::deliver(
-                    $part->name,
-                    $name,
-                    null,
-                    (
-                        $part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}"
-                    ).", and deliver {$name}.",
-                ),
-            ],
-            default => [],
-        };
-
-        $theirs = [];
-        foreach ($situation->subject->deliveryMatch->extras ?? [] as $extra) {
-            if (
-                self::couldBe($extra, $situation->subject)
-                && ($extra->reading?->isOfAnother($situation->subject->others) ?? false)
-            ) {
-                $theirs[] = Text::shown($extra->path());
-            }
-        }
-        $says = "Not one file of the part “{$part->name}” is there.".(
-            $theirs === []
-                ? ''
-                : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.'
-        );
+        $told = array_keys(array_filter(
+            $situation->entries,
+            static fn (Entry $entry): bool => $situation->inFiles($entry->id()),
+        ));
+        $touches = array_filter($told, static fn (string $id): bool => ! str_starts_with($id, 'delivery.'));
+        $theirs = $this->filesOfOthers($situation);
+        $named = $theirs === []
+            ? ''
+            : ' What is there is named as another’s: '.mb_strimwidth(implode(', ', $theirs), 0, 160, '…').'.';
+        $fixes = $this->deliver($situation);
 
         return Finding::of(
             CauseId::NothingDelivered,
             Side::Files,
-            $says,
+            "Not one file of the part “{$situation->part()}” is there.{$named}",
             ['no file answers it', ...array_slice($theirs, 0, 10)],
-            $told,
+            array_values($touches),
             $fixes,
         )->rendering($fixes === [])->orElse(...$theirs === [] ? [] : [CauseId::ValueOfAnother]);
+    }
+
+    /** @return list<string> paths of files that could answer the part, and are named as another's */
+    private function filesOfOthers(Situation $situation): array
+    {
+        $theirs = array_filter(
+            $situation->subject->deliveryMatch->extras ?? [],
+            static fn (Extra $extra): bool => self::couldBe($extra, $situation->subject)
+                && ($extra->reading?->isOfAnother($situation->subject->others) ?? false),
+        );
+
+        return array_values(array_map(static fn (Extra $extra): string => Text::shown($extra->path()), $theirs));
+    }
+
+    /** @return list<Fix> none where frames are to be rendered, which is told by their numbers */
+    private function deliver(Situation $situation): array
+    {
+        $part = $situation->subject->part;
+        $name = $part->single(RequirementId::NAMING_PATTERN) === null
+            ? "the part {$part->name}"
+            : $this->nameOf($situation);
+        $make = $part->madeFrom === null ? 'Encode' : "Make the movie from {$part->madeFrom}";
+
+        return match ($part->delivers) {
+            Delivers::File => [Fix::deliver($part->name, $name, null, "Deliver {$name}.")],
+            Delivers::Movie => [Fix::deliver($part->name, $name, null, "{$make}, and deliver {$name}.")],
+            default => [],
+        };
     }
 
     /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
@@ -187,38 +181,40 @@ final readonly class NothingDelivered implements CauseFamily
     /** @return iterable<Finding> */
     private function passes(Situation $situation): iterable
     {
-        $pass = $situation->subject->onlyPass();
-        if (
-            $situation->subject->pass !== null
-            && $pass !== null
-            && $pass->isEmpty()
-            && ! ($situation->subject->all?->isEmpty() ?? true)
-        ) {
+        $subject = $situation->subject;
+        $pass = $subject->onlyPass();
+        if ($subject->pass !== null && $pass?->isEmpty() === true && $subject->all?->isEmpty() === false) {
             yield Finding::of(
                 CauseId::PassMissing,
                 Side::Files,
                 'It is not there at all, and other passes are.',
-                ["no file answers {$situation->subject->pass}"],
+                ["no file answers {$subject->pass}"],
                 [RequirementId::PASSES, RequirementId::TIME_RANGE, RequirementId::TIME_COUNT],
             )->rendering();
         }
+        $inFiles = $situation->inFiles(RequirementId::PASSES);
         $asked = $situation->entry(RequirementId::PASSES)->requirement->value->values ?? [];
-        if ($situation->inFiles(RequirementId::PASSES) && $situation->subject->pass === null && $pass !== null) {
-            $found = array_map(strtolower(...), explode(' | ', $situation->found(RequirementId::PASSES) ?? ''));
-            $missing = array_values(
-                array_filter($asked, static fn (string $p): bool => ! in_array(strtolower($p), $found, true)),
-            );
-            yield Finding::of(
-                CauseId::PassMissing,
-                Side::Files,
-                'The files have no layer for '.Text::series($missing).'.',
-                ['layers found: '.implode(', ', $found)],
-                [RequirementId::PASSES],
-            )->rendering();
+        if ($inFiles && $subject->pass === null && $pass !== null) {
+            yield $this->layers($situation, $asked);
         }
-        if ($situation->inScene(RequirementId::PASSES) && ! $situation->inFiles(RequirementId::PASSES)) {
+        if ($situation->inScene(RequirementId::PASSES) && ! $inFiles) {
             yield from $this->ofScene($situation, $asked);
         }
+    }
+
+    /** @param  list<string>  $asked */
+    private function layers(Situation $situation, array $asked): Finding
+    {
+        $found = array_map(strtolower(...), explode(' | ', $situation->found(RequirementId::PASSES) ?? ''));
+        $missing = array_filter($asked, static fn (string $pass): bool => ! in_array(strtolower($pass), $found, true));
+
+        return Finding::of(
+            CauseId::PassMissing,
+            Side::Files,
+            'The files have no layer for '.Text::series(array_values($missing)).'.',
+            ['layers found: '.implode(', ', $found)],
+            [RequirementId::PASSES],
+        )->rendering();
     }
 
     /**

@@ -19,50 +19,48 @@ final readonly class ProjectionCauses implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $entry = $situation->entry(RequirementId::PICTURE_PROJECTION);
-        if (
-            $entry === null
-            || ! $situation->isUnequal(RequirementId::PICTURE_PROJECTION)
-            || ! str_starts_with($entry->required, 'lat-long')
-        ) {
+        $id = RequirementId::PICTURE_PROJECTION;
+        $asked = $situation->asked($id);
+        if (! $situation->isUnequal($id) || ! str_starts_with($asked, 'lat-long')) {
             return;
         }
-        $part = $situation->part();
-        $side = $situation->side(RequirementId::PICTURE_PROJECTION);
+        $side = $situation->side($id);
         $size = $side === Side::Scene ? $situation->scene()?->size() : $this->sharedSize($situation);
         if ($size === null) {
             return;
         }
-        if (! ProjectionShape::holds($entry->required, $size->width, $size->height)) {
-            $wanted = $situation->subject->part->single(RequirementId::PICTURE_RESOLUTION)
-                ?? (2 * $size->height)."x{$size->height}";
-            yield Finding::of(
-                CauseId::NotTwoToOne,
-                $side,
-                "A {$entry->required} picture is twice as wide as high"
-                    .($entry->required === 'lat-long' ? '' : ' for each eye')
-                    .", and it is {$size->spoken()}.",
-                ["the size is {$size}"],
-                [
-                    RequirementId::PICTURE_PROJECTION,
-                    RequirementId::PICTURE_RESOLUTION,
-                    RequirementId::PICTURE_DISPLAY_ASPECT,
-                ],
-                [Fix::set($part, RequirementId::PICTURE_RESOLUTION, 'the size', (string) $size, $wanted)],
-            )->rendering($side === Side::Files);
-        } elseif (
-            $side === Side::Files
-            && $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none') === 'none'
-        ) {
+        if (! ProjectionShape::holds($asked, $size->width, $size->height)) {
+            yield $this->notTwoToOne($situation, $asked, $size)->rendering($side === Side::Files);
+
+            return;
+        }
+        $tag = $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none');
+        if ($side === Side::Files && $tag === 'none') {
             yield Finding::of(
                 CauseId::SphericalNotTagged,
                 Side::Files,
                 'The pictures are two to one, and nothing in them says that they are spherical.',
                 ['no file has the mark of a lat-long picture'],
-                [RequirementId::PICTURE_PROJECTION],
-                [Fix::retag($part, RequirementId::PICTURE_PROJECTION, 'the projection', 'none', $entry->required)],
+                [$id],
+                [Fix::retag($situation->part(), $id, 'the projection', 'none', $asked)],
             );
         }
+    }
+
+    private function notTwoToOne(Situation $situation, string $asked, Resolution $size): Finding
+    {
+        $id = RequirementId::PICTURE_RESOLUTION;
+        $wanted = $situation->askedOfPart($id) ?? (2 * $size->height)."x{$size->height}";
+        $each = $asked === 'lat-long' ? '' : ' for each eye';
+
+        return Finding::of(
+            CauseId::NotTwoToOne,
+            $situation->side(RequirementId::PICTURE_PROJECTION),
+            "A {$asked} picture is twice as wide as high{$each}, and it is {$size->spoken()}.",
+            ["the size is {$size}"],
+            [RequirementId::PICTURE_PROJECTION, $id, RequirementId::PICTURE_DISPLAY_ASPECT],
+            [Fix::set($situation->part(), $id, 'the size', (string) $size, $wanted)],
+        );
     }
 
     private function sharedSize(Situation $situation): ?Resolution

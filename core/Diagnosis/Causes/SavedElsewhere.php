@@ -11,6 +11,7 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\RenameFix;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\RequirementId;
@@ -21,91 +22,85 @@ final readonly class SavedElsewhere implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $part = $situation->part();
-        $scene = $situation->scene();
         if ($situation->inFiles(RequirementId::NAMING_FOLDER)) {
-            $fixes = [];
-            $folders = [];
-            $values = $situation->subject->specification->pieceValues($situation->subject->part);
-            $asked = '';
-            foreach ($situation->passes() as $pass) {
-                $own = $pass->pass === null ? $values : $values->with('pass', $pass->pass);
-                foreach ($pass->takes as $take) {
-                    if (! $take->folderFits) {
-                        $from = NamePattern::tidyFolder($take->sequence->folder());
-                        $folders[Text::shown($from)] = true;
-                        $to = NamePattern::tidyFolder(
-                            NamePattern::parse(
-                                $situation->subject->part->single(RequirementId::NAMING_FOLDER) ?? '.',
-                            )->make($own),
-                        );
-                        $asked = $to;
-                        $fixes[] = Fix::move(
-                            $part,
-                            $from,
-                            $to,
-                            RenameFix::target($pass, $take),
-                            $situation->subject->isNumbered() ? $take->frames : null,
-                        );
-                    }
-                }
-            }
-            $names = Text::series(
-                array_map(
-                    static fn (string|int $f): string => (string) $f === '.' ? 'the delivery’s root' : "“{$f}”",
-                    array_keys($folders),
-                ),
-            );
-            yield Finding::of(
-                CauseId::SavedElsewhere,
-                Side::Files,
-                "The files lie in {$names}, and the folder asked is “{$asked}”.",
-                ['found in '.implode(', ', array_keys($folders))],
-                [RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER],
-                $fixes,
-            );
+            yield $this->lie($situation);
         }
+        $scene = $situation->scene();
         if ($scene !== null && $situation->inScene(RequirementId::OUTPUT_FOLDER)) {
             yield from $this->set($situation, $scene);
         }
     }
 
+    private function lie(Situation $situation): Finding
+    {
+        $fixes = [];
+        $folders = [];
+        $asked = '';
+        foreach ($situation->passes() as $pass) {
+            foreach ($pass->takes as $take) {
+                if ($take->folderFits) {
+                    continue;
+                }
+                $from = NamePattern::tidyFolder($take->sequence->folder());
+                $folders[] = Text::shown($from);
+                $asked = $this->folderOf($situation, $pass);
+                $frames = $situation->subject->isNumbered() ? $take->frames : null;
+                $fixes[] = Fix::move($situation->part(), $from, $asked, RenameFix::target($pass, $take), $frames);
+            }
+        }
+        $folders = array_values(array_unique($folders));
+        $spoken = static fn (string $folder): string => $folder === '.' ? 'the delivery’s root' : "“{$folder}”";
+
+        return Finding::of(
+            CauseId::SavedElsewhere,
+            Side::Files,
+            'The files lie in '.Text::series(array_map($spoken, $folders)).", and the folder asked is “{$asked}”.",
+            ['found in '.implode(', ', $folders)],
+            [RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER],
+            $fixes,
+        );
+    }
+
+    private function folderOf(Situation $situation, PassMatch $pass): string
+    {
+        $values = $situation->subject->specification->pieceValues($situation->subject->part);
+        $pattern = NamePattern::parse($situation->askedOfPart(RequirementId::NAMING_FOLDER) ?? '.');
+
+        return NamePattern::tidyFolder($pattern->make($pass->pass === null ? $values : $values->with('pass', $pass->pass)));
+    }
+
     /** @return iterable<Finding> */
     private function set(Situation $situation, SceneSettings $scene): iterable
     {
-        $set = $scene->get(RequirementId::OUTPUT_FOLDER) ?? '';
-        $asked = $situation->asTyped(RequirementId::OUTPUT_FOLDER);
-        $starting = in_array(
-            $set,
-            $situation->subject->specification->startingValues[RequirementId::OUTPUT_FOLDER] ?? [],
-            true,
-        );
-        $outside = OutputFolderRule::insideProject($scene) === null;
-        if (! $starting && ! $outside) {
+        $id = RequirementId::OUTPUT_FOLDER;
+        $set = $scene->get($id) ?? '';
+        $starting = in_array($set, $situation->subject->specification->startingValues[$id] ?? [], true);
+        if (! $starting && OutputFolderRule::insideProject($scene) !== null) {
             return;
         }
-        $says = match (true) {
-            $set === '' => 'The scene has no output folder: its files would go to wherever the program saves '
-                .'by default.',
+        $touches = $situation->inFiles(RequirementId::NAMING_FOLDER) ? [$id] : [$id, RequirementId::NAMING_FOLDER];
+        yield Finding::of(
+            CauseId::SavedElsewhere,
+            Side::Scene,
+            $this->setSays($set, $starting),
+            [
+                $set === '' ? 'output.folder is empty' : "output.folder is {$set}",
+                ...($starting ? ['it is a starting value'] : []),
+            ],
+            $touches,
+            [Fix::set($situation->part(), $id, 'the output folder', $set, $situation->asTyped($id))],
+        );
+    }
+
+    private function setSays(string $set, bool $starting): string
+    {
+        return match (true) {
+            $set === '' => 'The scene has no output folder: its files would go to wherever the program saves by default.',
             $starting => "The output folder was never set: “{$set}” is where an untouched scene writes.",
             self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no "
                 .'folder of its own, outside its project.',
             default => "The scene writes to “{$set}”, outside its project.",
         };
-        yield Finding::of(
-            CauseId::SavedElsewhere,
-            Side::Scene,
-            $says,
-            [
-                $set === '' ? 'output.folder is empty' : "output.folder is {$set}",
-                ...($starting ? ['it is a starting value'] : []),
-            ],
-            [
-                RequirementId::OUTPUT_FOLDER,
-                ...($situation->inFiles(RequirementId::NAMING_FOLDER) ? [] : [RequirementId::NAMING_FOLDER]),
-            ],
-            [Fix::set($situation->part(), RequirementId::OUTPUT_FOLDER, 'the output folder', $set, $asked)],
-        );
     }
 
     /** Folders for what is to be thrown away, and those of a person's own on a desk. */
