@@ -12,6 +12,7 @@ use PlainLedger\Core\Naming\PieceValues;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\RequirementId;
+use PlainLedger\Core\Specification\Specification;
 
 /** The files of one part, or of one pass of it, as they are owed: under which names, where, and which frames. */
 final readonly class ExpectedFiles
@@ -105,5 +106,30 @@ final readonly class ExpectedFiles
     public function asksFor(?Kind $kind): bool
     {
         return $this->part->kinds() === [] || in_array($kind, $this->part->kinds(), true);
+    }
+
+    /**
+     * Those of all parts and passes of a specification.
+     *
+     * @param  FrameRange|null  $timeline  the animation's own range, where the scene tells it
+     * @param  string  $root  the name of the folder that the delivery lies in
+     * @return list<self>
+     */
+    public static function all(Specification $specification, ?FrameRange $timeline, string $root): array
+    {
+        $all = [];
+        foreach ($specification->parts as $part) {
+            $passes = $part->passesByFiles() ? $part->passes() : [null];
+            $values = $specification->pieceValues($part);
+            foreach ($passes as $pass) {
+                $own = $part->ofPass($pass);
+                $ownValues = $own === $part ? $values : $specification->pieceValues($own);
+                $named = $pass === null ? $values : $ownValues->with('pass', $pass);
+                $others = array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass);
+                $all[] = new self($own, $pass, $named, $timeline, array_values($others), $root);
+            }
+        }
+
+        return $all;
     }
 }

@@ -22,47 +22,55 @@ final readonly class SceneOwnership
     public function of(array $whose): array
     {
         foreach ($whose as $text) {
-            $exact = array_values(
-                array_filter(
-                    $this->owed,
-                    fn (OwnerCandidate $o): bool => $this->same($text, $o->code)
-                        || ($o->learner !== null && $this->same($text, $o->learner))
-                        || ($o->owner !== null && $this->same($text, $o->owner)),
-                ),
-            );
-            if ($exact !== []) {
-                return $exact;
-            }
-            $byCode = $this->longest(
-                array_values(array_filter($this->owed, fn (OwnerCandidate $o): bool => $this->within($o->code, $text))),
-                static fn (OwnerCandidate $o): string => $o->code,
-            );
-            $byLearner = $this->longest(
-                array_values(
-                    array_filter(
-                        $this->owed,
-                        fn (OwnerCandidate $o): bool => $o->learner !== null && $this->within($o->learner, $text),
-                    ),
-                ),
-                static fn (OwnerCandidate $o): string => (string) $o->learner,
-            );
-            // code and learner together say more than either
-            $both = array_values(
-                array_filter($byCode, static fn (OwnerCandidate $o): bool => in_array($o, $byLearner, true)),
-            );
-            $found = $both !== [] ? $both : ($byCode !== [] ? $byCode : $byLearner);
-            if (count($found) > 1) {
-                $spoken = array_values(
-                    array_filter($found, fn (OwnerCandidate $o): bool => $this->allWords($o->code, $text)),
-                );
-                $found = $spoken === [] ? $found : $spoken;
-            }
+            $exact = $this->those(fn (OwnerCandidate $o): bool => $this->isCalled($o, $text));
+            $found = $exact === [] ? $this->named($text) : $exact;
             if ($found !== []) {
                 return $found;
             }
         }
 
         return [];
+    }
+
+    private function isCalled(OwnerCandidate $candidate, string $text): bool
+    {
+        $names = array_filter([$candidate->code, $candidate->learner, $candidate->owner], is_string(...));
+
+        return array_filter($names, fn (string $name): bool => $this->same($text, $name)) !== [];
+    }
+
+    /**
+     * Those whose code or learner stands in a text; code and learner together say more than either.
+     *
+     * @return list<OwnerCandidate>
+     */
+    private function named(string $text): array
+    {
+        $byCode = $this->longest(
+            $this->those(fn (OwnerCandidate $o): bool => $this->within($o->code, $text)),
+            static fn (OwnerCandidate $o): string => $o->code,
+        );
+        $byLearner = $this->longest(
+            $this->those(fn (OwnerCandidate $o): bool => $o->learner !== null && $this->within($o->learner, $text)),
+            static fn (OwnerCandidate $o): string => (string) $o->learner,
+        );
+        $both = array_filter($byCode, static fn (OwnerCandidate $o): bool => in_array($o, $byLearner, true));
+        $found = array_values(array_values(array_filter([$both, $byCode, $byLearner]))[0] ?? []);
+        if (count($found) < 2) {
+            return $found;
+        }
+        $spoken = array_values(array_filter($found, fn (OwnerCandidate $o): bool => $this->allWords($o->code, $text)));
+
+        return $spoken === [] ? $found : $spoken;
+    }
+
+    /**
+     * @param  \Closure(OwnerCandidate): bool  $holds
+     * @return list<OwnerCandidate>
+     */
+    private function those(\Closure $holds): array
+    {
+        return array_values(array_filter($this->owed, $holds));
     }
 
     /**

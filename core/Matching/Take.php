@@ -57,4 +57,33 @@ final readonly class Take
 
         return $this->sequence->notFilledTo($digits)->and($this->frames);
     }
+
+    /** @param  list<self>  $takes */
+    public static function framesOf(array $takes): FrameRange
+    {
+        return array_reduce(
+            $takes,
+            static fn (FrameRange $all, self $take): FrameRange => $all->plus($take->frames),
+            FrameRange::none(),
+        );
+    }
+
+    /** The order in which takes are preferred: by name, folder, size, and at last by their paths. */
+    public static function nearer(self $a, self $b): int
+    {
+        return $a->weight() <=> $b->weight();
+    }
+
+    /** @return list<bool|int|string> */
+    private function weight(): array
+    {
+        return [
+            $this->reading->cost ?? 0,
+            ! $this->folderFits,
+            -$this->sequence->count(),
+            substr_count($this->sequence->folder(), '/'),
+            $this->sequence->folder(),
+            $this->sequence->pattern(),
+        ];
+    }
 }

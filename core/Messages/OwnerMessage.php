@@ -9,6 +9,8 @@ use PlainLedger\Core\Text\Text;
 /** What the owner of deliverables is told: what is wrong with each, why, and what to do, in plain words. */
 final readonly class OwnerMessage
 {
+    private const MOST_NAMED = 12;
+
     private function __construct(public string $subject, public string $body) {}
 
     /**
@@ -53,33 +55,38 @@ final readonly class OwnerMessage
         if ($document['verdict'] === 'balanced') {
             return 'Everything balances. Nothing is left to do.';
         }
-        $lines = [];
-        foreach (self::texts($document['causes'] ?? null) as $says) {
-            $lines[] = "- {$says}";
-        }
+        $lines = array_map(static fn (string $says): string => "- {$says}", self::texts($document['causes'] ?? null));
         $fixes = self::texts($document['fixes'] ?? null);
         if ($fixes !== []) {
             $lines[] = 'To put it right, in this order:';
-            foreach ($fixes as $n => $says) {
-                $lines[] = '  '.($n + 1).". {$says}";
-            }
         }
-        $unknown = array_filter(
-            is_array($document['entries'] ?? null) ? array_filter($document['entries'], is_array(...)) : [],
-            static fn (array $e): bool => ($e['mark'] ?? null) === 'unknown' && ($e['level'] ?? null) === 'must',
-        );
-        if ($unknown !== []) {
-            $ids = array_map(
-                static fn (array $e): string => is_string($e['id'] ?? null) ? self::label($e['id']) : '',
-                array_values($unknown),
-            );
-            $lines[] = 'Not told yet: '
-                .Text::series(array_slice($ids, 0, 12))
-                .(count($ids) > 12 ? ' and '.(count($ids) - 12).' more' : '')
-                .'.';
+        foreach ($fixes as $n => $says) {
+            $lines[] = '  '.($n + 1).". {$says}";
+        }
+        $untold = self::untold(is_array($document['entries'] ?? null) ? $document['entries'] : []);
+        if ($untold !== []) {
+            $more = count($untold) > self::MOST_NAMED ? ' and '.(count($untold) - self::MOST_NAMED).' more' : '';
+            $lines[] = 'Not told yet: '.Text::series(array_slice($untold, 0, self::MOST_NAMED))."{$more}.";
         }
 
         return $lines === [] ? 'There was nothing to compare yet.' : implode("\n", $lines);
+    }
+
+    /**
+     * @param  array<mixed>  $entries
+     * @return list<string> labels of lines that must be known and are not
+     */
+    private static function untold(array $entries): array
+    {
+        $labels = [];
+        foreach ($entries as $entry) {
+            $open = is_array($entry) && ($entry['mark'] ?? null) === 'unknown' && ($entry['level'] ?? null) === 'must';
+            if ($open) {
+                $labels[] = is_string($entry['id'] ?? null) ? self::label($entry['id']) : '';
+            }
+        }
+
+        return $labels;
     }
 
     private static function label(string $id): string

@@ -72,17 +72,12 @@ final readonly class PassWork
         if (in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true)) {
             return FrameRange::none();
         }
-        $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE)
-            ? FrameRange::none()
-            : $this->pass->damaged->and($this->pass->relevant());
-        foreach ($this->causes as $cause) {
-            foreach ($cause->finding->standing->render ? $cause->explains : [] as $id) {
-                $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
-            }
-        }
+        $wrong = $this->unusable();
         $expected = $this->pass->expected;
         if ($expected === null) {
-            return $this->subject->nothingDelivered() && ! $this->subject->isNumbered() ? FrameRange::of(0, 0) : $wrong;
+            $onePicture = $this->subject->nothingDelivered() && ! $this->subject->isNumbered();
+
+            return $onePicture ? FrameRange::of(0, 0) : $wrong;
         }
         if ($this->shift !== 0) {
             return $wrong->and($this->pass->present)
@@ -93,6 +88,21 @@ final readonly class PassWork
         $missing = $this->isWaived(RequirementId::TIME_RANGE) ? FrameRange::none() : $this->pass->missing();
 
         return $missing->plus($wrong)->and($expected);
+    }
+
+    /** Damaged, or wrong in what only a render can mend. */
+    private function unusable(): FrameRange
+    {
+        $wrong = $this->isWaived(RequirementId::CONTENT_WHOLE)
+            ? FrameRange::none()
+            : $this->pass->damaged->and($this->pass->relevant());
+        foreach ($this->causes as $cause) {
+            foreach ($cause->finding->standing->render ? $cause->explains : [] as $id) {
+                $wrong = $wrong->plus($this->lines?->entries[$id]?->files->wrong[$this->place] ?? FrameRange::none());
+            }
+        }
+
+        return $wrong;
     }
 
     /** What is accepted as it is needs no work. */
@@ -155,25 +165,31 @@ final readonly class PassWork
     /** @return list<Fix> frames that nobody asked for */
     private function beyond(): array
     {
-        $fixes = [];
-        if (
-            $this->shift !== 0
-            || $this->pass->extra()->isEmpty()
-            || $this->isWaived(RequirementId::TIME_RANGE)
-            || $this->subject->part->delivers !== Delivers::Frames
-        ) {
+        $extra = $this->pass->extra();
+        $counts = $this->subject->part->delivers === Delivers::Frames && ! $this->isWaived(RequirementId::TIME_RANGE);
+        if ($this->shift !== 0 || $extra->isEmpty() || ! $counts || ! $this->rangeIsWrong()) {
             return [];
         }
-        $asked = ($this->lines?->entries[RequirementId::TIME_RANGE] ?? null)?->isUnequal()
-            || ($this->lines?->entries[RequirementId::TIME_COUNT] ?? null)?->isUnequal();
-        foreach ($asked ? $this->pass->takes : [] as $take) {
-            $extra = $take->frames->and($this->pass->extra());
-            if (! $extra->isEmpty() && $take->sequence->column !== null) {
-                $fixes[] = Fix::setAside($this->subject->part->name, $take->path(), count($extra), $extra);
+        $fixes = [];
+        foreach ($this->pass->takes as $take) {
+            $own = $take->frames->and($extra);
+            if (! $own->isEmpty() && $take->sequence->column !== null) {
+                $fixes[] = Fix::setAside($this->subject->part->name, $take->path(), count($own), $own);
             }
         }
 
         return $fixes;
+    }
+
+    private function rangeIsWrong(): bool
+    {
+        foreach ([RequirementId::TIME_RANGE, RequirementId::TIME_COUNT] as $id) {
+            if (($this->lines?->entries[$id] ?? null)?->isUnequal() === true) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -204,29 +220,36 @@ final readonly class PassWork
      */
     public function spared(array $named): array
     {
-        $gone = $this->rerender->shifted(-$this->shift)->plus(
-            $this->shift === 0 ? $this->pass->extra() : FrameRange::none(),
-        );
+        $gone = $this->rerender->shifted(-$this->shift);
+        $gone = $this->shift === 0 ? $gone->plus($this->pass->extra()) : $gone;
         $delivered = $this->shift === 0 ? $this->delivered($named) : FrameRange::none();
         $left = [];
         foreach ($named as [$fix, $at]) {
-            if (($fix->details['pass'] ?? null) !== $this->pass->pass && isset($fix->details['pass'])) {
-                $left[] = [$fix, $at];
-
-                continue;
-            }
-            if ($this->shift !== 0 && $fix->kind === FixKind::Rename && ! isset($fix->details['shift'])) {
-                continue;
-            }
-            $without = $fix->kind === FixKind::Deliver ? $gone : $gone->plus($delivered);
-            $fix = $this->subject->isNumbered()
-                ? $fix->without($without, $this->pass->present, $this->shift)
-                : ($this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null);
-            if ($fix !== null) {
-                $left[] = [$fix, $at];
+            $spared = $this->isOfAnotherPass($fix)
+                ? $fix
+                : $this->less($fix, $fix->kind === FixKind::Deliver ? $gone : $gone->plus($delivered));
+            if ($spared !== null) {
+                $left[] = [$spared, $at];
             }
         }
 
         return $left;
+    }
+
+    private function isOfAnotherPass(Fix $fix): bool
+    {
+        return isset($fix->details['pass']) && $fix->details['pass'] !== $this->pass->pass;
+    }
+
+    private function less(Fix $fix, FrameRange $gone): ?Fix
+    {
+        if ($this->shift !== 0 && $fix->kind === FixKind::Rename && ! isset($fix->details['shift'])) {
+            return null;
+        }
+        if ($this->subject->isNumbered()) {
+            return $fix->without($gone, $this->pass->present, $this->shift);
+        }
+
+        return $this->rerender->isEmpty() || ! $fix->isSparedByRender() ? $fix : null;
     }
 }

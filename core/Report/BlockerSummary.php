@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Side;
@@ -22,52 +23,74 @@ final readonly class BlockerSummary
 
     public static function inWords(CheckReport $account): string
     {
-        if ($account->check->verdict === Verdict::Balanced) {
-            $waived = count(
-                array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Waived),
-            );
+        return match ($account->check->verdict) {
+            Verdict::Balanced => self::balanced($account),
+            Verdict::Open => self::open($account),
+            Verdict::Unbalanced => self::unbalanced($account),
+        };
+    }
 
-            return $waived === 0 ? 'balances' : 'balances, '.Text::count($waived, 'line').' accepted';
-        }
-        if ($account->check->verdict === Verdict::Open) {
-            $open = count(
-                array_filter(
-                    $account->check->entries,
-                    static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->level() === Level::Must,
-                ),
-            );
+    private static function balanced(CheckReport $account): string
+    {
+        $accepted = array_filter($account->check->entries, static fn (Entry $e): bool => $e->mark === Mark::Waived);
 
-            return $open === 0 ? 'nothing to compare' : Text::count($open, 'line').' not told';
-        }
-        $causes = array_map(static fn (Cause $c): string => $c->finding->id->value, $account->causes);
-        if (in_array('nothing-delivered', $causes, true)) {
+        return $accepted === [] ? 'balances' : 'balances, '.Text::count(count($accepted), 'line').' accepted';
+    }
+
+    private static function open(CheckReport $account): string
+    {
+        $open = array_filter(
+            $account->check->entries,
+            static fn (Entry $e): bool => $e->mark === Mark::Unknown && $e->level() === Level::Must,
+        );
+
+        return $open === [] ? 'nothing to compare' : Text::count(count($open), 'line').' not told';
+    }
+
+    private static function unbalanced(CheckReport $account): string
+    {
+        $causes = array_map(static fn (Cause $c): CauseId => $c->finding->id, $account->causes);
+        if (in_array(CauseId::NothingDelivered, $causes, true)) {
             return 'nothing delivered';
         }
-        if (in_array('still-arriving', $causes, true)) {
+        if (in_array(CauseId::StillArriving, $causes, true)) {
             return self::ARRIVING;
         }
-        $count = static fn (FixKind $kind): int => array_sum(
-            array_map(
-                static fn (Fix $f): int => (int) ($f->details['count'] ?? 1),
-                array_filter($account->remedy->fixes, static fn (Fix $f): bool => $f->kind === $kind),
-            ),
-        );
+        $scene = array_filter($account->causes, static fn (Cause $c): bool => $c->finding->side === Side::Scene);
+
+        return self::work($account) ?? match ($scene) {
+            [] => Text::count(count($account->causes), 'cause'),
+            default => 'scene, '.Text::count(count($scene), 'cause'),
+        };
+    }
+
+    /** The first kind of work that is to be done, counted; null where there is none with files. */
+    private static function work(CheckReport $account): ?string
+    {
+        $render = self::wereAllRendered($account) ? 'to render again' : 'to render';
         foreach ([
-            [FixKind::Render, 'frame', self::wereAllRendered($account) ? 'to render again' : 'to render'],
+            [FixKind::Render, 'frame', $render],
             [FixKind::Rename, 'file', 'to rename'],
             [FixKind::Move, 'file', 'to move'],
             [FixKind::Encode, 'setting', 'to save again with'],
             [FixKind::Retag, 'value', 'to write anew'],
             [FixKind::SetAside, 'file', 'left over'],
         ] as [$kind, $one, $work]) {
-            $many = $kind === FixKind::Rename || $kind === FixKind::Move ? self::once($account, $kind) : $count($kind);
+            $eachOnce = in_array($kind, [FixKind::Rename, FixKind::Move], true);
+            $many = $eachOnce ? self::once($account, $kind) : self::count($account, $kind);
             if ($many > 0) {
-                return Text::count($many, $one).' '.$work;
+                return Text::count($many, $one)." {$work}";
             }
         }
-        $scene = count(array_filter($account->causes, static fn ($c): bool => $c->finding->side === Side::Scene));
 
-        return $scene > 0 ? 'scene, '.Text::count($scene, 'cause') : Text::count(count($account->causes), 'cause');
+        return null;
+    }
+
+    private static function count(CheckReport $account, FixKind $kind): int
+    {
+        $fixes = array_filter($account->remedy->fixes, static fn (Fix $fix): bool => $fix->kind === $kind);
+
+        return array_sum(array_map(static fn (Fix $fix): int => (int) ($fix->details['count'] ?? 1), $fixes));
     }
 
     /** Whether every frame that is to be rendered lies there already, so that it is rendered again. */

@@ -66,22 +66,10 @@ final readonly class CheckComparison
         ?SceneSettings $scene = null,
         ?SceneSettings $sceneBefore = null,
     ): self {
-        $marks = array_map(self::marks(...), [$now, ...$before]);
+        $earlier = array_map(self::marks(...), $before);
         $sets = ['putRight' => [], 'accepted' => [], 'new' => [], 'back' => [], 'still' => []];
-        foreach ($marks[0] as $key => $mark) {
-            $last = $marks[1][$key] ?? null;
-            $ever = array_filter(
-                array_slice($marks, 1),
-                static fn (array $m): bool => ($m[$key] ?? null) === 'unequal',
-            ) !== [];
-            $set = match (true) {
-                $mark !== 'unequal' => $last !== 'unequal'
-                    ? null
-                    : ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null,
-                $last === 'unequal' => 'still',
-                $ever => 'back',
-                default => 'new',
-            };
+        foreach (self::marks($now) as $key => $mark) {
+            $set = self::change($mark, array_map(static fn (array $marks): ?string => $marks[$key] ?? null, $earlier));
             if ($set !== null) {
                 $sets[$set][] = self::label($key);
             }
@@ -95,6 +83,25 @@ final readonly class CheckComparison
             $sets['still'],
             $scene === null || $sceneBefore === null ? [] : self::unasked($scene, $sceneBefore, $before[0]),
         );
+    }
+
+    /**
+     * What has become of one line.
+     *
+     * @param  list<string|null>  $before  its marks, the newest first
+     */
+    private static function change(string $mark, array $before): ?string
+    {
+        $wasWrong = ($before[0] ?? null) === 'unequal';
+        if ($mark === 'unequal') {
+            return match (true) {
+                $wasWrong => 'still',
+                in_array('unequal', $before, true) => 'back',
+                default => 'new',
+            };
+        }
+
+        return $wasWrong ? ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null : null;
     }
 
     public function isNothing(): bool
@@ -122,13 +129,29 @@ final readonly class CheckComparison
     private static function marks(array $document): array
     {
         $marks = [];
-        foreach (is_array($document['entries'] ?? null) ? $document['entries'] : [] as $entry) {
-            if (is_array($entry) && is_string($entry['id'] ?? null) && is_string($entry['mark'] ?? null)) {
-                $marks[implode("\t", [$entry['id'], is_string($entry['part'] ?? null) ? $entry['part'] : '', is_string($entry['pass'] ?? null) ? $entry['pass'] : ''])] = $entry['mark'];
+        foreach (self::members($document, 'entries') as $entry) {
+            if (is_string($entry['id'] ?? null) && is_string($entry['mark'] ?? null)) {
+                $key = [$entry['id'], self::text($entry, 'part'), self::text($entry, 'pass')];
+                $marks[implode("\t", $key)] = $entry['mark'];
             }
         }
 
         return $marks;
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return list<array<mixed>>
+     */
+    private static function members(array $document, string $key): array
+    {
+        return array_values(array_filter(is_array($document[$key] ?? null) ? $document[$key] : [], is_array(...)));
+    }
+
+    /** @param  array<mixed>  $entry */
+    private static function text(array $entry, string $key): string
+    {
+        return is_string($entry[$key] ?? null) ? $entry[$key] : '';
     }
 
     private static function label(string $key): string
@@ -144,27 +167,7 @@ final readonly class CheckComparison
      */
     private static function unasked(SceneSettings $scene, SceneSettings $earlier, array $before): array
     {
-        $asked = [];
-        foreach (is_array($before['entries'] ?? null) ? $before['entries'] : [] as $entry) {
-            // who was told that a line differs, or cannot be read, has been asked to see to it
-            if (
-                is_array($entry)
-                && in_array($entry['mark'] ?? null, ['unequal', 'unknown'], true)
-                && is_string($entry['id'] ?? null)
-            ) {
-                $asked[$entry['id']] = true;
-            }
-        }
-        foreach (is_array($before['fixes'] ?? null) ? $before['fixes'] : [] as $fix) {
-            if (is_array($fix) && is_string($fix['id'] ?? null)) {
-                $asked[$fix['id']] = true;
-            }
-        }
-        foreach (self::TOGETHER as $group) {
-            if (array_intersect($group, array_keys($asked)) !== []) {
-                $asked += array_fill_keys($group, true);
-            }
-        }
+        $asked = self::askedToChange($before);
         $labels = FieldNames::offered();
         $changed = [];
         [$was, $is] = [self::settings($earlier), self::settings($scene)];
@@ -176,6 +179,30 @@ final readonly class CheckComparison
         }
 
         return $changed;
+    }
+
+    /**
+     * Who was told that a line differs, or cannot be read, has been asked to see to it; and to what goes with it.
+     *
+     * @param  array<string, mixed>  $before
+     * @return array<string, true> by id
+     */
+    private static function askedToChange(array $before): array
+    {
+        $open = array_filter(
+            self::members($before, 'entries'),
+            static fn (array $entry): bool => in_array($entry['mark'] ?? null, ['unequal', 'unknown'], true),
+        );
+        $told = [...$open, ...self::members($before, 'fixes')];
+        $ids = array_filter(array_map(static fn (array $one): string => self::text($one, 'id'), $told));
+        $asked = array_fill_keys($ids, true);
+        foreach (self::TOGETHER as $group) {
+            if (array_intersect($group, array_keys($asked)) !== []) {
+                $asked += array_fill_keys($group, true);
+            }
+        }
+
+        return $asked;
     }
 
     /** @return array<string, string> */

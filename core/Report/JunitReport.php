@@ -51,32 +51,41 @@ final readonly class JunitReport implements ReportWriter
         $case = $document->createElement('testcase');
         $case->setAttribute('name', $entry->id());
         $case->setAttribute('classname', self::clean($entry->part));
+        $must = $entry->level() === Level::Must;
+        if ($must && $entry->mark === Mark::Unequal) {
+            $failure = $document->createElement('failure');
+            $failure->setAttribute('message', self::message($entry));
+            $failure->appendChild($document->createTextNode(self::clean(self::causes($account, $entry))));
+            $case->appendChild($failure);
+        } elseif ($must && $entry->mark === Mark::Unknown) {
+            $error = $document->createElement('error');
+            $error->setAttribute('message', self::clean("required {$entry->required}, could not be read"));
+            $case->appendChild($error);
+        } elseif ($entry->mark !== Mark::Equal) {
+            $told = $case->appendChild($document->createElement('system-out'));
+            $told->appendChild($document->createTextNode(self::message($entry)));
+        }
+
+        return $case;
+    }
+
+    private static function message(Entry $entry): string
+    {
+        $found = $entry->files->found ?? $entry->scene->found ?? 'not readable';
+
+        return self::clean("required {$entry->required}, found {$found}");
+    }
+
+    private static function causes(CheckReport $account, Entry $entry): string
+    {
         $says = [];
         foreach ($account->causes as $cause) {
             if ($cause->part === $entry->part && in_array($entry->id(), $cause->explains, true)) {
                 $says[] = "{$cause->finding->id->value}: {$cause->says()}";
             }
         }
-        $found = $entry->files !== null && $entry->files->found !== null
-            ? $entry->files->found
-            : $entry->scene->found ?? 'not readable';
-        $message = self::clean("required {$entry->required}, found {$found}");
-        if ($entry->level() === Level::Must && $entry->mark === Mark::Unequal) {
-            $failure = $document->createElement('failure');
-            $failure->setAttribute('message', $message);
-            $failure->appendChild($document->createTextNode(self::clean(implode("\n", $says))));
-            $case->appendChild($failure);
-        } elseif ($entry->level() === Level::Must && $entry->mark === Mark::Unknown) {
-            $error = $document->createElement('error');
-            $error->setAttribute('message', self::clean("required {$entry->required}, could not be read"));
-            $case->appendChild($error);
-        } elseif ($entry->mark !== Mark::Equal) {
-            $case->appendChild(
-                $document->createElement('system-out'),
-            )->appendChild($document->createTextNode($message));
-        }
 
-        return $case;
+        return implode("\n", $says);
     }
 
     /** Without the characters XML cannot hold. */

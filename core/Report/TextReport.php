@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
+use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
@@ -16,15 +17,45 @@ use PlainLedger\Core\Text\Text;
 /** The ledger for people at a terminal: marks, values, causes, fixes; plain text, no control characters. */
 final readonly class TextReport implements ReportWriter
 {
+    private const HEAD = ['', 'requirement', 'required', 'in the scene', 'in the files'];
+
     private const WIDEST = 34;
 
     public function write(CheckReport $account): string
     {
         $check = $account->check;
-        $lines = [...self::head($account), ''];
+        $rows = $this->rows($check);
+        $widths = self::widths($rows);
+        $line = fn (array $row): string => $this->line($row, $widths, $account->scene !== null, $account->delivery !== null);
+        $lines = [...self::head($account), '', $line(self::HEAD)];
+        foreach ($rows as $row) {
+            $lines[] = is_array($row) ? $line($row) : $row;
+        }
+        [$good, $all] = $check->balance();
+        $verdict = match ($check->verdict) {
+            Verdict::Balanced => 'balanced.',
+            Verdict::Unbalanced => 'UNBALANCED.',
+            Verdict::Open => 'open, something that must be known could not be read.',
+        };
+        array_push(
+            $lines,
+            '',
+            "{$good} of {$all} balance: {$verdict}",
+            ...self::accepted($check),
+            ...$this->causes($account),
+            ...$this->fixes($account),
+            ...$this->rest($account),
+        );
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** @return list<string|list<string>> cells of lines, and headings between them */
+    private function rows(Check $check): array
+    {
+        $rows = [];
         $part = null;
         $group = null;
-        $rows = [];
         foreach ($check->entries as $entry) {
             if ($part !== $entry->part && count($check->subjects) > 1) {
                 $rows[] = "\n".strtoupper($entry->part);
@@ -36,38 +67,38 @@ final readonly class TextReport implements ReportWriter
             [$part, $group] = [$entry->part, $entry->requirement->descriptor->group];
             $rows[] = $this->row($entry);
         }
-        $scene = $account->scene !== null;
-        $files = $account->delivery !== null;
-        $widths = [0, 0, 0, 0, 0];
-        foreach ($rows as $row) {
-            foreach (is_array($row) ? $row : [] as $c => $cell) {
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<string|list<string>>  $rows
+     * @return list<int> of the columns; the mark and the label as wide as they come
+     */
+    private static function widths(array $rows): array
+    {
+        $widths = [0, 0, ...array_map(mb_strwidth(...), array_slice(self::HEAD, 2))];
+        foreach (array_filter($rows, is_array(...)) as $row) {
+            foreach ($row as $c => $cell) {
                 $widths[$c] = max($widths[$c], min(self::WIDEST, mb_strwidth($cell)));
             }
         }
-        $head = ['', 'requirement', 'required', 'in the scene', 'in the files'];
-        foreach ([2, 3, 4] as $c) {
-            $widths[$c] = max($widths[$c], mb_strwidth($head[$c]));
-        }
-        $lines[] = $this->line($head, $widths, $scene, $files);
-        foreach ($rows as $row) {
-            $lines[] = is_array($row) ? $this->line($row, $widths, $scene, $files) : $row;
-        }
-        [$good, $all] = $check->balance();
-        $lines[] = '';
-        $lines[] = "{$good} of {$all} balance: ".match ($check->verdict) {
-            Verdict::Balanced => 'balanced.',
-            Verdict::Unbalanced => 'UNBALANCED.',
-            Verdict::Open => 'open, something that must be known could not be read.',
-        };
+
+        return $widths;
+    }
+
+    /** @return list<string> */
+    private static function accepted(Check $check): array
+    {
+        $lines = [];
         foreach ($check->entries as $entry) {
             if ($entry->waiver !== null) {
-                $lines[] = "≈ {$entry->requirement->descriptor->label}: {$entry->waiver->reason}"
-                    .($entry->waiver->by === null ? '' : " ({$entry->waiver->by})");
+                $by = $entry->waiver->by === null ? '' : " ({$entry->waiver->by})";
+                $lines[] = "≈ {$entry->requirement->descriptor->label}: {$entry->waiver->reason}{$by}";
             }
         }
-        array_push($lines, ...$this->causes($account), ...$this->fixes($account), ...$this->rest($account));
 
-        return implode("\n", $lines)."\n";
+        return $lines;
     }
 
     /**
@@ -206,51 +237,48 @@ final readonly class TextReport implements ReportWriter
     /** @return list<string> */
     private function rest(CheckReport $account): array
     {
-        $lines = [];
         $document = $account->toArray();
-        $unknown = array_filter(
-            $account->check->entries,
-            static fn (Entry $e): bool => $e->mark === Mark::Unknown
-                && $e->files === null
-                && SettingHints::of($e->requirement->descriptor) !== null,
-        );
-        if ($unknown !== []) {
-            array_push($lines, '', 'Not told by the scene');
-            foreach ($unknown as $entry) {
-                $lines[] = "  - {$entry->requirement->descriptor->label}: "
-                    .SettingHints::of($entry->requirement->descriptor);
-            }
-        }
-        if ($account->check->notChecked !== []) {
-            array_push($lines, '', 'Not checked');
-            $byWhy = [];
-            foreach ($account->check->notChecked as $each) {
-                $byWhy[$each->why][] = $each->id
-                    .($each->pass === null ? '' : " of {$each->pass}")
-                    .(count($account->check->subjects) > 1 ? " ({$each->part})" : '');
-            }
-            foreach ($byWhy as $why => $ids) {
-                $lines[] = '  - '.implode(', ', $ids).": {$why}";
-            }
-        }
         /** @var list<string> $strays */
         $strays = $document['strays'];
-        if ($strays !== []) {
-            array_push(
-                $lines,
-                '',
-                'Belongs to nothing: '
-                    .implode(', ', array_slice($strays, 0, 12))
-                    .(count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '')
-                    .'.',
-            );
-        }
         /** @var list<string> $strange */
         $strange = $document['not_understood'];
-        if ($strange !== []) {
-            array_push($lines, '', 'Not understood: '.implode('; ', array_slice($strange, 0, 20)).'.');
+        $more = count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '';
+
+        return [
+            ...self::notTold($account),
+            ...self::notChecked($account->check),
+            ...($strays === [] ? [] : ['', 'Belongs to nothing: '.implode(', ', array_slice($strays, 0, 12))."{$more}."]),
+            ...($strange === [] ? [] : ['', 'Not understood: '.implode('; ', array_slice($strange, 0, 20)).'.']),
+        ];
+    }
+
+    /** @return list<string> where to look for what a scene did not tell */
+    private static function notTold(CheckReport $account): array
+    {
+        $lines = [];
+        foreach ($account->check->entries as $entry) {
+            $hint = SettingHints::of($entry->requirement->descriptor);
+            if ($hint !== null && $entry->mark === Mark::Unknown && $entry->files === null) {
+                $lines[] = "  - {$entry->requirement->descriptor->label}: {$hint}";
+            }
         }
 
-        return $lines;
+        return $lines === [] ? [] : ['', 'Not told by the scene', ...$lines];
+    }
+
+    /** @return list<string> */
+    private static function notChecked(Check $check): array
+    {
+        $byWhy = [];
+        foreach ($check->notChecked as $each) {
+            $pass = $each->pass === null ? '' : " of {$each->pass}";
+            $byWhy[$each->why][] = $each->id.$pass.(count($check->subjects) > 1 ? " ({$each->part})" : '');
+        }
+        $lines = [];
+        foreach ($byWhy as $why => $ids) {
+            $lines[] = '  - '.implode(', ', $ids).": {$why}";
+        }
+
+        return $lines === [] ? [] : ['', 'Not checked', ...$lines];
     }
 }

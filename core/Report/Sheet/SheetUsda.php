@@ -23,15 +23,38 @@ final readonly class SheetUsda implements SheetWriter
 {
     public function write(Specification $specification): string
     {
-        $parts = array_values(
-            array_filter(
-                $specification->parts,
-                static fn (Part $p): bool => ! $p->delivers->isMovie() || count($specification->parts) === 1,
-            ),
-        );
-        $parts = $parts === [] ? $specification->parts : $parts;
-        $first = $parts[0];
+        $parts = self::partsWritten($specification);
         $names = new PrimNames;
+        $bodies = [];
+        $cameras = [];
+        foreach ($parts as $part) {
+            $prim = $names->unique('', $part->name);
+            $settings ??= $prim;
+            $camera = self::camera($part);
+            if ($camera !== null) {
+                $cameras[$camera] ??= $names->unique('Cameras', $camera);
+            }
+            $path = $camera === null ? null : "/Cameras/{$cameras[$camera]}";
+            $bodies[] = $this->settings($specification, $part, $prim, $path, $names);
+        }
+        $meta = $this->meta($specification, $parts[0], $settings ?? '');
+
+        return "#usda 1.0\n(\n    ".implode("\n    ", $meta)."\n)\n"
+            .$this->cameras($cameras, $parts[0])
+            ."\ndef Scope \"Render\"\n{\n".implode("\n", $bodies)."}\n";
+    }
+
+    /** @return non-empty-list<Part> a movie is made elsewhere, unless it is all there is */
+    private static function partsWritten(Specification $specification): array
+    {
+        $rendered = array_filter($specification->parts, static fn (Part $p): bool => ! $p->delivers->isMovie());
+
+        return $rendered === [] ? $specification->parts : array_values($rendered);
+    }
+
+    /** @return list<string> lines of the stage's metadata */
+    private function meta(Specification $specification, Part $first, string $settings): array
+    {
         $meta = ['doc = '.self::string(SheetText::title($specification)), 'defaultPrim = "Render"'];
         $expected = PartLength::expected($first);
         if ($expected !== null && ! $expected->isEmpty()) {
@@ -43,40 +66,19 @@ final readonly class SheetUsda implements SheetWriter
             $meta[] = 'timeCodesPerSecond = '.self::rate($rate);
             $meta[] = 'framesPerSecond = '.self::rate($rate);
         }
-        $bodies = [];
-        $cameras = [];
-        foreach ($parts as $part) {
-            $prim = $names->unique('', $part->name);
-            if ($bodies === []) {
-                $meta[] = "renderSettingsPrimPath = \"/Render/{$prim}\"";
-            }
-            $camera = self::camera($part);
-            if ($camera !== null) {
-                $cameras[$camera] ??= $names->unique('Cameras', $camera);
-            }
-            $bodies[] = $this->settings(
-                $specification,
-                $part,
-                $prim,
-                $camera === null ? null : "/Cameras/{$cameras[$camera]}",
-                $names,
-            );
-        }
-        $text = "#usda 1.0\n(\n    ".implode("\n    ", $meta)."\n)\n";
-        if ($cameras !== []) {
-            $text .= "\ndef Scope \"Cameras\"\n{\n"
-                .implode(
-                    "\n",
-                    array_map(
-                        fn (string $name, string $prim): string => $this->cameraPrim($name, $prim, $first),
-                        array_map(strval(...), array_keys($cameras)),
-                        array_values($cameras),
-                    ),
-                )
-                ."}\n";
+
+        return [...$meta, "renderSettingsPrimPath = \"/Render/{$settings}\""];
+    }
+
+    /** @param  array<string, string>  $cameras  names of prims by the cameras' own */
+    private function cameras(array $cameras, Part $first): string
+    {
+        $prims = [];
+        foreach ($cameras as $name => $prim) {
+            $prims[] = $this->cameraPrim((string) $name, $prim, $first);
         }
 
-        return $text."\ndef Scope \"Render\"\n{\n".implode("\n", $bodies)."}\n";
+        return $prims === [] ? '' : "\ndef Scope \"Cameras\"\n{\n".implode("\n", $prims)."}\n";
     }
 
     /** The one camera that is asked by its whole name. */

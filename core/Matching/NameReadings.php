@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\NameGroup;
+use PlainLedger\Core\Delivery\Sequence;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Naming\ExactName;
+use PlainLedger\Core\Naming\NameReading;
+use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\Part;
+
+/** Reads the names of a delivery by what is expected, as long as there is time for it. */
+final class NameReadings
+{
+    /** Names that fit nothing are laid against patterns up to so many times; one takes up to some milliseconds. */
+    private const MOST = 2000;
+
+    /** So many files of a group tell what it holds. */
+    private const SAMPLES = 20;
+
+    private int $done = 0;
+
+    /** @var array<int, true> groups whose names were not read for want of time, by object id */
+    private array $unread = [];
+
+    public function __construct(private readonly Delivery $delivery) {}
+
+    /** Null where there was no time left to read it. */
+    public function read(ExpectedFiles $files, Sequence $sequence): ?NameReading
+    {
+        return $this->readRow($files, $sequence->group, $sequence->rows[0], $sequence->sampleName());
+    }
+
+    public function readFirst(ExpectedFiles $files, NameGroup $group): ?NameReading
+    {
+        return $this->readRow($files, $group, 0, $group->name(0));
+    }
+
+    private function readRow(ExpectedFiles $files, NameGroup $group, int $row, string $name): ?NameReading
+    {
+        if (! $this->hasTime()) {
+            $this->unread[spl_object_id($group)] = true;
+
+            return null;
+        }
+        $this->done++;
+        $extensions = self::extensions($files->part, $this->delivery->factsOf($group, $row), $name);
+
+        return $files->pattern?->read($name, $files->values->withExtensions($extensions));
+    }
+
+    public function hasTime(): bool
+    {
+        return $this->done < self::MOST;
+    }
+
+    /** How many files' names were not read. */
+    public function unreadFiles(Claims $claims): int
+    {
+        $unread = array_filter(
+            $this->delivery->groups,
+            fn (NameGroup $group): bool => isset($this->unread[spl_object_id($group)]) && ! $claims->touches($group),
+        );
+
+        return array_sum(array_map(static fn (NameGroup $group): int => $group->count(), $unread));
+    }
+
+    public function exactName(ExpectedFiles $files, NameGroup $group, bool $numbered = true): ?ExactName
+    {
+        $extensions = self::extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0));
+
+        return $files->exactName($extensions, $numbered);
+    }
+
+    /**
+     * The extensions that are right for a file: the usual one of its own kind. Where its kind is not the one asked, that
+     * is the format's matter, and the usual one of an asked kind will do as well.
+     *
+     * @return list<string>
+     */
+    private static function extensions(Part $part, MediaFacts $facts, string $name): array
+    {
+        $asked = array_map(static fn (Kind $k): string => $k->usualExtension(), $part->kinds());
+        $own = strtolower(Extension::of($name));
+        if ($part->delivers === Delivers::File) {
+            // a companion file's extension stands in its pattern
+            return $asked === [] && $own !== '' ? [$own] : $asked;
+        }
+        if ($facts->kind === null) {
+            return $asked === [] ? [$own] : $asked;
+        }
+        $isAsked = $asked === [] || in_array($facts->kind, $part->kinds(), true);
+
+        return [$facts->kind->usualExtension(), ...($isAsked ? [] : $asked)];
+    }
+
+    /** Whether files of the group can be of the part: by content, or where that is broken, by their extension. */
+    public function couldAnswer(NameGroup $group, Part $part): bool
+    {
+        for ($row = 0; $row < min(self::SAMPLES, $group->count()); $row++) {
+            $kind = $this->delivery->factsOf($group, $row)->kind ?? Kind::fromExtension(Extension::of($group->name($row)));
+            $right = match ($part->delivers) {
+                Delivers::Frames, Delivers::Still => $kind?->isPicture() ?? false,
+                Delivers::Movie => $kind?->isMovie() ?? false,
+                Delivers::File => true,
+            };
+            if ($right) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
