@@ -104,7 +104,7 @@ final readonly class StandInRenderer
         }
         $at = $this->finished - count($frames) * $this->secondsAFrame;
         $clock = static fn (int $moment): string => date('Y-m-d H:i:s', $moment);
-        $text = "{$clock($at)} stand-in renderer, scene ".($scene->file ?? 'untitled')."\n";
+        $text = "{$clock($at)} stand-in renderer, scene ".($scene->source->file ?? 'untitled')."\n";
         foreach ($frames as $n => $frame) {
             // some frames have more in them than others, and one met a busy disk
             $seconds = $this->secondsAFrame + ($n * 7) % 11 - 5 + ($n === 23 ? 3 * $this->secondsAFrame : 0);
@@ -154,7 +154,7 @@ final readonly class StandInRenderer
             }
         }
         $compression = $scene->get(RequirementId::FORMAT_COMPRESSION) ?? 'zip';
-        $camera = $scene->chosenCameras[0] ?? $scene->get(RequirementId::CAMERA_NAME);
+        $camera = $scene->cameraSetup->chosen[0] ?? $scene->get(RequirementId::CAMERA_NAME);
 
         return (new ExrWriter(
             $size->width,

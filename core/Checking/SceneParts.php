@@ -40,7 +40,7 @@ final readonly class SceneParts
             array_filter($specification->parts, static fn (Part $p): bool => ! isset($taken[$p->name])),
         );
         foreach ($parts as $part) {
-            if ($scene->part !== null && strcasecmp($part->name, $scene->part) === 0) {
+            if ($scene->source->part !== null && strcasecmp($part->name, $scene->source->part) === 0) {
                 return $part;
             }
         }

@@ -99,7 +99,7 @@ final readonly class NamingSentences
     {
         $says = "The version is {$piece->found}, and {$piece->asked} is asked.";
         $pattern = $this->situation->told(RequirementId::NAMING_PATTERN) ?? '';
-        $scene = ($this->situation->scene()->file ?? '').' '.$pattern;
+        $scene = ($this->situation->scene()->source->file ?? '').' '.$pattern;
         $asked = VersionProof::isAt($scene, $piece->asked);
         $found = VersionProof::isAt($scene, $piece->found);
 

@@ -77,14 +77,14 @@ final readonly class SettableValue
     public function camera(?Requirement $requirement): ?string
     {
         if ($requirement === null) {
-            return $this->subject->scene?->cameras[0] ?? null;
+            return $this->subject->scene?->cameraSetup->all[0] ?? null;
         }
         foreach ($requirement->value->values as $asked) {
             if (preg_match('~[*?]~', $asked) !== 1) {
                 return $asked;
             }
         }
-        foreach ($this->subject->scene->cameras ?? [] as $camera) {
+        foreach ($this->subject->scene->cameraSetup->all ?? [] as $camera) {
             if (CameraRules::matches($requirement, $camera)) {
                 return $camera;
             }

@@ -27,7 +27,7 @@ final readonly class VersionProof
     /** The scene is at the version asked, and writes the other one into its names. */
     public static function holds(PieceReading $piece, Situation $situation): bool
     {
-        $file = $situation->scene()->file ?? '';
+        $file = $situation->scene()->source->file ?? '';
         $name = $situation->told(RequirementId::NAMING_PATTERN) ?? '';
 
         return self::isAt($file, $piece->asked)

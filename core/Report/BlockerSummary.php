@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
-use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Diagnosis\Cause;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;

@@ -208,9 +208,9 @@ final readonly class CheckComparison
     /** @return array<string, string> */
     private static function settings(SceneSettings $scene): array
     {
-        $settings = $scene->all() + $scene->facts;
+        $settings = $scene->all() + $scene->cameraSetup->facts;
         unset($settings[RequirementId::SCENE_SAVED]);
-        foreach (['camera.chosen' => $scene->chosenCameras, 'camera.all' => $scene->cameras] as $id => $names) {
+        foreach (['camera.chosen' => $scene->cameraSetup->chosen, 'camera.all' => $scene->cameraSetup->all] as $id => $names) {
             if ($names !== null) {
                 sort($names);
                 $settings[$id] = implode(', ', $names);

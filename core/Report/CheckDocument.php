@@ -59,7 +59,7 @@ final readonly class CheckDocument
             'scene' => $this->account->scene === null
                 ? null
                 : [
-                    'file' => $this->account->scene->file === null ? null : Text::shown($this->account->scene->file),
+                    'file' => $this->account->scene->source->file === null ? null : Text::shown($this->account->scene->source->file),
                     'makes' => $this->account->partsOfScene(),
                     'comes_to' => $this->comesTo(),
                 ],
@@ -69,7 +69,7 @@ final readonly class CheckDocument
                     static fn (string $key): string => "specification: {$key}",
                     $this->account->specification->notUnderstood,
                 ),
-                ...($this->account->scene->notUnderstood ?? []),
+                ...($this->account->scene->misread->sentences ?? []),
             ],
         ];
     }

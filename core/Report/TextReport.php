@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Report;
 
-use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Cell;
+use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
@@ -26,10 +26,10 @@ final readonly class TextReport implements ReportWriter
         $check = $account->check;
         $rows = $this->rows($check);
         $widths = self::widths($rows);
-        $line = fn (array $row): string => $this->line($row, $widths, $account->scene !== null, $account->delivery !== null);
-        $lines = [...self::head($account), '', $line(self::HEAD)];
+        [$scene, $files] = [$account->scene !== null, $account->delivery !== null];
+        $lines = [...self::head($account), '', $this->line(self::HEAD, $widths, $scene, $files)];
         foreach ($rows as $row) {
-            $lines[] = is_array($row) ? $line($row) : $row;
+            $lines[] = is_array($row) ? $this->line($row, $widths, $scene, $files) : $row;
         }
         [$good, $all] = $check->balance();
         $verdict = match ($check->verdict) {
@@ -84,7 +84,7 @@ final readonly class TextReport implements ReportWriter
             }
         }
 
-        return $widths;
+        return array_values($widths);
     }
 
     /** @return list<string> */
@@ -146,7 +146,7 @@ final readonly class TextReport implements ReportWriter
         $scene = $account->scene === null
             ? null
             : 'scene '
-                .($account->scene->file === null ? 'settings' : Text::shown($account->scene->file))
+                .($account->scene->source->file === null ? 'settings' : Text::shown($account->scene->source->file))
                 .self::makes($account);
 
         return array_values(

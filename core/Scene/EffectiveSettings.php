@@ -83,11 +83,11 @@ final readonly class EffectiveSettings
     private static function camera(SceneSettings $scene): ?string
     {
         $chosen = $scene->chosen();
-        if ($chosen === null || $scene->cameras === null) {
+        if ($chosen === null || $scene->cameraSetup->all === null) {
             return null;
         }
-        $others = array_values(array_diff($scene->cameras, $chosen));
-        $views = array_values(array_intersect($chosen, $scene->views ?? []));
+        $others = array_values(array_diff($scene->cameraSetup->all, $chosen));
+        $views = array_values(array_intersect($chosen, $scene->cameraSetup->views ?? []));
 
         return ($chosen === [] ? 'no camera' : Text::series($chosen))
             .($views === [] ? '' : ', a working view')

@@ -538,8 +538,7 @@ final readonly class FieldNames
         return new RawSettings(
             $scene,
             $plainer + $settings + $together,
-            $strange,
-            $unknown,
+            new Misread($strange, $unknown),
             array_map(static fn (array $f): string => $f[0], $fields),
         );
     }

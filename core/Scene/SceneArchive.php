@@ -112,40 +112,50 @@ final readonly class SceneArchive
             return JsonRefused::because($name, 'it is locked by a password.');
         }
         $stream = $zip->getStreamIndex($at);
-        if ($stream === false) {
+        $read = $stream === false ? null : self::unpacked($stream, min(JsonDocument::LARGEST, $room->bytes()));
+        if ($read === null) {
             return JsonRefused::because($name, 'it cannot be unpacked.');
         }
-        $content = '';
-        // a few bytes can unpack to gigabytes: it ends where settings would
-        while (! feof($stream) && strlen($content) <= JsonDocument::LARGEST && strlen($content) <= $room->bytes()) {
-            $piece = @fread($stream, 65_536);
-            if ($piece === false) {
-                fclose($stream);
+        [$content, $whole] = $read;
+        $damaged = ! $whole || (is_array($told) && crc32($content) !== $told['crc']);
 
-                return JsonRefused::because($name, 'it cannot be unpacked.');
-            }
-            if ($piece === '' && ! feof($stream)) {
-                break;
-            }
-            $content .= $piece;
-        }
+        return match (true) {
+            strlen($content) > JsonDocument::LARGEST => self::tooLarge($name),
+            $damaged => JsonRefused::because($name, 'it is damaged in the archive.'),
+            self::looksLikeOne($content) => JsonRefused::because(
+                $name,
+                'it is an archive within the archive, and is not opened.',
+            ),
+            default => $content,
+        };
+    }
+
+    private static function tooLarge(string $name): JsonRefused
+    {
+        $most = ByteSize::of(JsonDocument::LARGEST);
+
+        return JsonRefused::because(
+            $name,
+            "unpacked it has more than {$most}, and a settings file has at most that; this is probably another file.",
+        );
+    }
+
+    /**
+     * A few bytes can unpack to gigabytes: it ends where settings would.
+     *
+     * @param  resource  $stream  closed afterwards
+     * @return array{string, bool}|null what was read, and whether that is all of it
+     */
+    private static function unpacked($stream, int $most): ?array
+    {
+        $content = '';
+        do {
+            $piece = @fread($stream, 65_536);
+            $content .= (string) $piece;
+        } while ($piece !== false && $piece !== '' && ! feof($stream) && strlen($content) <= $most);
         $whole = feof($stream);
         fclose($stream);
-        if (strlen($content) > JsonDocument::LARGEST) {
-            return JsonRefused::because(
-                $name,
-                'unpacked it has more than '
-                    .ByteSize::of(JsonDocument::LARGEST)
-                    .', and a settings file has at most that; this is probably another file.',
-            );
-        }
-        if (! $whole || (is_array($told) && crc32($content) !== $told['crc'])) {
-            return JsonRefused::because($name, 'it is damaged in the archive.');
-        }
-        if (self::looksLikeOne($content)) {
-            return JsonRefused::because($name, 'it is an archive within the archive, and is not opened.');
-        }
 
-        return $content;
+        return $piece === false ? null : [$content, $whole];
     }
 }

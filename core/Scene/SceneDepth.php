@@ -20,44 +20,45 @@ final readonly class SceneDepth
      * @param  array<string, string>  $settings
      * @param  mixed  $told  the depth as it was written
      * @param  array<string, string>  $names  how each was called where it came from
-     * @param  list<string>  $strange
-     * @param  list<UnknownSetting>  $unknown
      * @return array<string, string>
      */
-    public static function perChannel(
-        array $settings,
-        mixed $told,
-        array $names,
-        array &$strange,
-        array &$unknown,
-    ): array {
-        $depth = $settings[RequirementId::FORMAT_BIT_DEPTH] ?? '';
-        $name = strtolower($names[RequirementId::FORMAT_BIT_DEPTH] ?? '');
-        // floats of 32 bits are usual, and an OpenEXR knows no others but 16
-        $float = ($settings[RequirementId::FORMAT_SAMPLE] ?? '') === 'float'
-            || ($settings[RequirementId::FORMAT_KIND] ?? '') === 'exr';
-        // a plain number may be of either; words beside it mostly tell
-        $plain = ! is_string($told)
-            || preg_match('~^\s*\d+\s*(?:-?\s*bits?)?\s*(?:per pixel|bpp|/\s*pixel|colou?r)?\s*$~i', $told) === 1;
-        $ofChannel = ! $plain || preg_match('~channel|component|sample~', $name) === 1 || ($depth === '32' && $float);
-        if (! in_array($depth, self::OF_PIXELS, true) || $ofChannel) {
+    public static function perChannel(array $settings, mixed $told, array $names, Understood $read): array
+    {
+        $id = RequirementId::FORMAT_BIT_DEPTH;
+        $depth = $settings[$id] ?? '';
+        if (! in_array($depth, self::OF_PIXELS, true) || self::isOfChannel($settings, $told, $names[$id] ?? '')) {
             return $settings;
         }
         $many = isset($settings[RequirementId::FORMAT_CHANNELS])
             ? count(Channels::parse($settings[RequirementId::FORMAT_CHANNELS]))
             : self::byAlpha($settings[RequirementId::FORMAT_ALPHA] ?? null);
         if ($many !== null && in_array((int) $depth, [8 * $many, 16 * $many], true)) {
-            return [RequirementId::FORMAT_BIT_DEPTH => (string) intdiv((int) $depth, $many)] + $settings;
+            return [$id => (string) intdiv((int) $depth, $many)] + $settings;
         }
-        unset($settings[RequirementId::FORMAT_BIT_DEPTH]);
-        $strange[] = "format.bit_depth: {$depth} bits may be a pixel's or a channel's, and nothing tells which.";
-        $unknown[] = new UnknownSetting(
-            $names[RequirementId::FORMAT_BIT_DEPTH] ?? RequirementId::FORMAT_BIT_DEPTH,
-            Text::shown($depth),
-            RequirementId::FORMAT_BIT_DEPTH,
+        $read->note(
+            "format.bit_depth: {$depth} bits may be a pixel's or a channel's, and nothing tells which.",
+            new UnknownSetting($names[$id] ?? $id, Text::shown($depth), $id),
         );
 
-        return $settings;
+        return array_diff_key($settings, [$id => true]);
+    }
+
+    /**
+     * A plain number may be of either; words beside it, and its name, mostly tell. Floats of 32 bits are usual, and an
+     * OpenEXR knows no others but 16.
+     *
+     * @param  array<string, string>  $settings
+     */
+    private static function isOfChannel(array $settings, mixed $told, string $name): bool
+    {
+        $float = ($settings[RequirementId::FORMAT_SAMPLE] ?? '') === 'float'
+            || ($settings[RequirementId::FORMAT_KIND] ?? '') === 'exr';
+        $plain = ! is_string($told)
+            || preg_match('~^\s*\d+\s*(?:-?\s*bits?)?\s*(?:per pixel|bpp|/\s*pixel|colou?r)?\s*$~i', $told) === 1;
+
+        return ! $plain
+            || preg_match('~channel|component|sample~i', $name) === 1
+            || ($settings[RequirementId::FORMAT_BIT_DEPTH] === '32' && $float);
     }
 
     private static function byAlpha(?string $alpha): ?int

@@ -39,14 +39,14 @@ final readonly class SceneDocument
 
     public static function write(SceneSettings $scene): string
     {
-        $settings = $scene->all() + $scene->facts;
+        $settings = $scene->all() + $scene->cameraSetup->facts;
         $given = [
             'time.timeline' => $scene->timeline === null ? null : (string) $scene->timeline,
-            'camera.chosen' => $scene->chosenCameras,
-            'camera.all' => $scene->cameras,
-            'camera.views' => $scene->views,
+            'camera.chosen' => $scene->cameraSetup->chosen,
+            'camera.all' => $scene->cameraSetup->all,
+            'camera.views' => $scene->cameraSetup->views,
             'passes' => $scene->passes,
-            RequirementId::SCENE_LINKS => $scene->links,
+            RequirementId::SCENE_LINKS => $scene->source->links,
         ];
         foreach ($given as $id => $value) {
             if ($value !== null) {
@@ -59,7 +59,7 @@ final readonly class SceneDocument
         return json_encode([
             'format' => SceneJson::FORMAT, 'version' => 1,
             'scene' => (object) array_filter(
-                ['file' => $scene->file, 'saved' => $scene->saved, 'project_folder' => $scene->projectFolder],
+                ['file' => $scene->source->file, 'saved' => $scene->source->saved, 'project_folder' => $scene->source->projectFolder],
                 static fn (mixed $v): bool => $v !== null,
             ),
             'settings' => (object) $settings,

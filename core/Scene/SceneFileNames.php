@@ -30,22 +30,26 @@ final readonly class SceneFileNames
         if ($name === null || $name === '') {
             return $settings;
         }
+
+        return [RequirementId::NAMING_PATTERN => self::numbered($name, $settings)] + $settings;
+    }
+
+    /** @param  array<string, string>  $settings */
+    private static function numbered(string $name, array $settings): string
+    {
         $order = self::order($settings['naming.order'] ?? null);
         $digits = self::digits($settings['naming.digits'] ?? null);
         $added = self::digits($settings['naming.adds_digits'] ?? null);
-        if (! str_contains($name, '{frame') && ($order !== null || $digits !== null || $added !== null)) {
-            [$bare, $extension] = self::split($name, $settings[RequirementId::FORMAT_KIND] ?? null);
-            $count = $digits ?? $added ?? 0;
-            if (
-                ($order !== null || $digits !== null || $added !== 0)
-                && ! ($order === null && $count === 0 && $added === 0)
-            ) {
-                $number = $count > 0 ? "{frame:{$count}}" : '{frame}';
-                $name = strtr($order ?? 'name#.ext', ['name' => $bare, '#' => $number, '.ext' => $extension]);
-            }
+        $count = $digits ?? $added ?? 0;
+        $noneAdded = $digits === null && $added === 0;
+        $untold = $order === null && ($noneAdded || ($digits === null && $added === null) || ($count === 0 && $added === 0));
+        if ($untold || str_contains($name, '{frame')) {
+            return $name;
         }
+        [$bare, $extension] = self::split($name, $settings[RequirementId::FORMAT_KIND] ?? null);
+        $number = $count > 0 ? "{frame:{$count}}" : '{frame}';
 
-        return [RequirementId::NAMING_PATTERN => $name] + $settings;
+        return strtr($order ?? 'name#.ext', ['name' => $bare, '#' => $number, '.ext' => $extension]);
     }
 
     private static function order(?string $order): ?string

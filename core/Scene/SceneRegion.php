@@ -25,33 +25,33 @@ final readonly class SceneRegion
             return [RequirementId::PICTURE_REGION => 'full'];
         }
         $box = self::box($values);
-        if ($box === null) {
-            return $flag === true && ! isset($values[RequirementId::PICTURE_REGION])
-                ? [RequirementId::PICTURE_REGION => 'on']
-                : [];
+        if ($box !== null) {
+            return [RequirementId::PICTURE_REGION => self::within($box, self::size($values))];
         }
-        $size = self::size($values);
-        $within = array_filter($box, static fn (BigRational $v): bool => $v->isGreaterThan(1)) === [];
-        if ($within && $size === null) {
-            $whole = $box[0]->isZero() && $box[1]->isZero() && $box[2]->isEqualTo(1) && $box[3]->isEqualTo(1);
+        $on = $flag === true && ! isset($values[RequirementId::PICTURE_REGION]);
 
-            return [RequirementId::PICTURE_REGION => $whole ? 'full' : 'on'];
+        return $on ? [RequirementId::PICTURE_REGION => 'on'] : [];
+    }
+
+    /**
+     * @param  array{BigRational, BigRational, BigRational, BigRational}  $box  in pixels, or as shares of the picture
+     * @param  array{int, int}|null  $size
+     */
+    private static function within(array $box, ?array $size): string
+    {
+        $shares = array_filter($box, static fn (BigRational $v): bool => $v->isGreaterThan(1)) === [];
+        $whole = $box[0]->isZero() && $box[1]->isZero() && $box[2]->isEqualTo(1) && $box[3]->isEqualTo(1);
+        if ($shares && $size === null) {
+            return $whole ? 'full' : 'on';
         }
-        if ($within) {
-            $box = [
-                $box[0]->multipliedBy($size[0]),
-                $box[1]->multipliedBy($size[1]),
-                $box[2]->multipliedBy($size[0]),
-                $box[3]->multipliedBy($size[1]),
-            ];
-        }
-        [$x, $y, $width, $height] = array_map(
-            static fn (BigRational $v): int => $v->toScale(0, RoundingMode::HALF_UP)->toInt(),
+        $factors = $shares ? [$size[0], $size[1], $size[0], $size[1]] : [1, 1, 1, 1];
+        $pixels = array_map(
+            static fn (BigRational $v, int $by): int => $v->multipliedBy($by)->toScale(0, RoundingMode::HALF_UP)->toInt(),
             $box,
+            $factors,
         );
-        $full = $size !== null && $x === 0 && $y === 0 && $width === $size[0] && $height === $size[1];
 
-        return [RequirementId::PICTURE_REGION => $full ? 'full' : "{$x},{$y},{$width},{$height}"];
+        return $size !== null && $pixels === [0, 0, $size[0], $size[1]] ? 'full' : implode(',', $pixels);
     }
 
     /**
@@ -61,35 +61,22 @@ final readonly class SceneRegion
     private static function box(array $values): ?array
     {
         try {
-            $number = static fn (string $field): ?BigRational => isset($values[$field])
-                ? Fraction::parse((string) preg_replace('~\s*(?:px|pixels?)$~i', '', $values[$field]))
+            $number = static fn (string $side): ?BigRational => isset($values["region.{$side}"])
+                ? Fraction::parse((string) preg_replace('~\s*(?:px|pixels?)$~i', '', $values["region.{$side}"]))
                 : null;
-            [$x, $y, $width, $height] = [
-                $number('region.x'),
-                $number('region.y'),
-                $number('region.width'),
-                $number('region.height'),
-            ];
+            [$x, $y, $width, $height] = array_map($number, ['x', 'y', 'width', 'height']);
             if ($width !== null && $height !== null) {
                 return [$x ?? BigRational::zero(), $y ?? BigRational::zero(), $width, $height];
             }
-            [$left, $right, $top, $bottom] = [
-                $number('region.left'),
-                $number('region.right'),
-                $number('region.top'),
-                $number('region.bottom'),
-            ];
+            [$left, $right, $top, $bottom] = array_map($number, ['left', 'right', 'top', 'bottom']);
         } catch (NotUnderstood) {
             return null;
         }
+        if ($left === null || $right === null || $top === null || $bottom === null) {
+            return null;
+        }
 
-        return $left === null || $right === null || $top === null || $bottom === null ? null
-            : [
-                $left,
-                $top->isLessThan($bottom) ? $top : $bottom,
-                $right->minus($left)->abs(),
-                $bottom->minus($top)->abs(),
-            ];
+        return [$left, BigRational::min($top, $bottom), $right->minus($left)->abs(), $bottom->minus($top)->abs()];
     }
 
     /**

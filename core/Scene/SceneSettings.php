@@ -19,74 +19,43 @@ final readonly class SceneSettings
 
     /**
      * @param  array<string, string>  $settings  canonical texts by id
-     * @param  list<string>|null  $chosenCameras
-     * @param  list<string>|null  $cameras  every camera of the scene
-     * @param  list<string>|null  $views  working views, which are no cameras
+     * @param  FrameRange|null  $timeline  the animation's own range
      * @param  list<array{name: string, saved: bool|null}>|null  $passes
-     * @param  list<array{path: string, present: bool|null}>|null  $links
-     * @param  list<string>  $notUnderstood  keys, and values, that were not understood
-     * @param  list<UnknownSetting>  $unknown  the same as far as a name and a value were told, so that a map can be made of them
-     * @param  string|null  $part  the part that these settings make, where they say so
      * @param  list<self>  $outputs  of a scene with several outputs: each over the common settings
-     * @param  array<string, string>  $facts  by `camera.placement` and `camera.lens`: not compared with what is asked, only with what they were before
      */
     public function __construct(
-        public ?string $file,
-        public ?bool $saved,
-        public ?string $projectFolder,
+        public SceneSource $source,
         private array $settings,
-        public ?FrameRange $timeline,
-        public ?array $chosenCameras,
-        public ?array $cameras,
-        public ?array $views,
-        public ?array $passes,
-        public ?array $links,
-        public array $notUnderstood,
-        public array $unknown = [],
-        public array $facts = [],
-        public ?string $part = null,
+        public ?FrameRange $timeline = null,
+        public CameraSetup $cameraSetup = new CameraSetup,
+        public ?array $passes = null,
+        public Misread $misread = new Misread,
         public array $outputs = [],
     ) {}
 
     /** The same settings, told to make one part. */
     public function making(string $part): self
     {
-        return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
-            $this->cameras, $this->views,
-            $this->passes, $this->links, $this->notUnderstood, $this->unknown, $this->facts, $part, [],
-        );
+        return $this->but($this->source->making($part), $this->misread, []);
     }
 
     public function withNotUnderstood(string $what): self
     {
-        return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
-            $this->cameras, $this->views,
-            $this->passes, $this->links, [...$this->notUnderstood, $what], $this->unknown, $this->facts, $this->part,
-            $this->outputs,
-        );
+        return $this->but($this->source, $this->misread->with($what), $this->outputs);
     }
 
     /** @param  list<self>  $outputs */
     public function withOutputs(array $outputs): self
     {
-        return new self(
-            $this->file, $this->saved, $this->projectFolder, $this->settings, $this->timeline, $this->chosenCameras,
-            $this->cameras, $this->views, $this->passes, $this->links,
-            array_values(
-                array_unique(
-                    [
-                        ...$this->notUnderstood,
-                        ...array_merge([], ...array_map(static fn (self $o): array => $o->notUnderstood, $outputs)),
-                    ],
-                ),
-            ),
-            $this->unknown,
-            $this->facts,
-            $this->part,
-            $outputs,
-        );
+        $sentences = array_merge([], ...array_map(static fn (self $o): array => $o->misread->sentences, $outputs));
+
+        return $this->but($this->source, $this->misread->and(new Misread($sentences))->once(), $outputs);
+    }
+
+    /** @param  list<self>  $outputs */
+    private function but(SceneSource $source, Misread $misread, array $outputs): self
+    {
+        return new self($source, $this->settings, $this->timeline, $this->cameraSetup, $this->passes, $misread, $outputs);
     }
 
     public function get(string $id): ?string
@@ -98,8 +67,8 @@ final readonly class SceneSettings
     public function chosen(): ?array
     {
         $name = $this->get(RequirementId::CAMERA_NAME);
-        if ($this->chosenCameras !== null || $name === null) {
-            return $this->chosenCameras;
+        if ($this->cameraSetup->chosen !== null || $name === null) {
+            return $this->cameraSetup->chosen;
         }
 
         return $name === '' ? [] : explode(' | ', $name);

@@ -72,7 +72,7 @@ final class DeliverableController
                         'value' => $u->value,
                         'field' => $u->field,
                     ],
-                    array_slice($scene->settings()->unknown, 0, 200),
+                    array_slice($scene->settings()->misread->unknown, 0, 200),
                 ),
             'fields' => NamesController::fields(), 'broken' => self::broken($deliverable),
         ]);

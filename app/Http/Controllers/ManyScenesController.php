@@ -157,7 +157,7 @@ final class ManyScenesController
             'perhaps' => count($found) > 1
                 ? array_map(static fn (OwnerCandidate $o): int => $o->id, array_slice($found, 0, 20))
                 : [],
-            'settings' => count($told->settings->all()), 'unknown' => count($told->settings->unknown),
+            'settings' => count($told->settings->all()), 'unknown' => count($told->settings->misread->unknown),
         ];
     }
 

@@ -147,7 +147,7 @@ final readonly class EntryPage
             ];
         }
         $faults = [];
-        foreach ($scene->unknown as $unknown) {
+        foreach ($scene->misread->unknown as $unknown) {
             $faults[$unknown->field ?? $unknown->name] = $unknown->why
                 ?? "“{$unknown->value}” is no word known here for this.";
         }

@@ -49,8 +49,8 @@ final readonly class CameraRules implements Rule
 
     private static function isCamera(SceneSettings $scene, string $name): bool
     {
-        return ! in_array($name, $scene->views ?? [], true)
-            && ($scene->cameras === null || in_array($name, $scene->cameras, true));
+        return ! in_array($name, $scene->cameraSetup->views ?? [], true)
+            && ($scene->cameraSetup->all === null || in_array($name, $scene->cameraSetup->all, true));
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

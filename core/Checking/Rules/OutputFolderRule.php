@@ -25,7 +25,7 @@ final readonly class OutputFolderRule implements Rule
     {
         $set = str_replace('\\', '/', $scene->get(RequirementId::OUTPUT_FOLDER) ?? '');
         if (preg_match('~^(?:/|[A-Za-z]:|//)~', $set) === 1) {
-            $project = rtrim(str_replace('\\', '/', $scene->projectFolder ?? ''), '/');
+            $project = rtrim(str_replace('\\', '/', $scene->source->projectFolder ?? ''), '/');
             $set = self::below($project, $set);
         }
 

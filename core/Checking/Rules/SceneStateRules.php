@@ -21,13 +21,13 @@ final readonly class SceneStateRules implements Rule
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         if ($requirement->id() === RequirementId::SCENE_SAVED) {
-            $saved = $subject->scene?->saved;
+            $saved = $subject->scene?->source->saved;
 
             return $saved === null
                 ? Cell::unknown()
                 : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
         }
-        $links = $subject->scene?->links;
+        $links = $subject->scene?->source->links;
         if ($links === null) {
             return Cell::unknown();
         }

@@ -36,7 +36,7 @@ final readonly class CameraCauses implements CauseFamily
         }
         $found = $situation->found(RequirementId::CAMERA_NAME) ?? '';
         $asked = $situation->asked(RequirementId::CAMERA_NAME);
-        $view = in_array($found, $situation->scene()->views ?? [], true);
+        $view = in_array($found, $situation->scene()->cameraSetup->views ?? [], true);
         yield Finding::of(
             $view ? CauseId::WorkingViewRendered : CauseId::AnotherCamera,
             Side::Files,
@@ -77,8 +77,8 @@ final readonly class CameraCauses implements CauseFamily
 
     private static function isNoCamera(SceneSettings $scene, string $name): bool
     {
-        return in_array($name, $scene->views ?? [], true)
-            || ($scene->cameras !== null && ! in_array($name, $scene->cameras, true));
+        return in_array($name, $scene->cameraSetup->views ?? [], true)
+            || ($scene->cameraSetup->all !== null && ! in_array($name, $scene->cameraSetup->all, true));
     }
 
     /** @param  list<string>  $chosen */
@@ -98,14 +98,14 @@ final readonly class CameraCauses implements CauseFamily
     /** @return list<string> */
     private function evidence(CauseId $id, string $names, SceneSettings $scene): array
     {
-        $known = $scene->cameras === [] ? 'none' : implode(', ', $scene->cameras ?? []);
+        $known = $scene->cameraSetup->all === [] ? 'none' : implode(', ', $scene->cameraSetup->all ?? []);
 
         return match ($id) {
             CauseId::NoCamera => ['camera.chosen is empty'],
             CauseId::SeveralCameras => ["camera.chosen is {$names}"],
             CauseId::WorkingViewRendered => [
                 "chosen is {$names}",
-                ...($scene->cameras === null ? [] : ["cameras of the scene: {$known}"]),
+                ...($scene->cameraSetup->all === null ? [] : ["cameras of the scene: {$known}"]),
             ],
             default => ["chosen is {$names}"],
         };

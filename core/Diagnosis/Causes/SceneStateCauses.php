@@ -26,7 +26,7 @@ final readonly class SceneStateCauses implements CauseFamily
     private function notSaved(Situation $situation): iterable
     {
         $id = RequirementId::SCENE_SAVED;
-        if (! $situation->isUnequal($id) || $situation->scene()?->saved !== false) {
+        if (! $situation->isUnequal($id) || $situation->scene()?->source->saved !== false) {
             return;
         }
         $says = 'Save the scene, then read its settings again.';
@@ -47,7 +47,7 @@ final readonly class SceneStateCauses implements CauseFamily
         if (! $situation->isUnequal($id)) {
             return;
         }
-        $links = array_filter($situation->scene()->links ?? [], static fn (array $l): bool => $l['present'] === false);
+        $links = array_filter($situation->scene()->source->links ?? [], static fn (array $l): bool => $l['present'] === false);
         $missing = array_map(static fn (array $l): string => Text::shown($l['path']), array_values($links));
         $named = mb_strimwidth(implode(', ', $missing), 0, 200, '…');
         $says = 'Find the missing files, or link others in their place.';

@@ -26,10 +26,11 @@ final readonly class SheetUsda implements SheetWriter
         $parts = self::partsWritten($specification);
         $names = new PrimNames;
         $bodies = [];
+        $prims = [];
         $cameras = [];
         foreach ($parts as $part) {
             $prim = $names->unique('', $part->name);
-            $settings ??= $prim;
+            $prims[] = $prim;
             $camera = self::camera($part);
             if ($camera !== null) {
                 $cameras[$camera] ??= $names->unique('Cameras', $camera);
@@ -37,7 +38,7 @@ final readonly class SheetUsda implements SheetWriter
             $path = $camera === null ? null : "/Cameras/{$cameras[$camera]}";
             $bodies[] = $this->settings($specification, $part, $prim, $path, $names);
         }
-        $meta = $this->meta($specification, $parts[0], $settings ?? '');
+        $meta = $this->meta($specification, $parts[0], $prims[0]);
 
         return "#usda 1.0\n(\n    ".implode("\n    ", $meta)."\n)\n"
             .$this->cameras($cameras, $parts[0])

@@ -109,7 +109,7 @@ final readonly class DetectingReader implements SceneReader
                 array_filter(
                     [
                         (string) preg_replace('~\.[A-Za-z]{2,6}$~', '', basename(strtr($label, '\\', '/'))),
-                        $settings->file ?? '',
+                        $settings->source->file ?? '',
                     ],
                     static fn (string $w): bool => $w !== '',
                 ),

@@ -8,6 +8,7 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\Misread;
 use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Text\Text;
@@ -88,7 +89,7 @@ final readonly class SceneJson implements SceneReader
             static fn (array $m): array => [$m[0], is_string($text = json_decode($m[1])) ? $text : $m[1]],
             $mapped,
         );
-        $told = new RawSettings($scene, $settings, $strange);
+        $told = new RawSettings($scene, $settings, new Misread($strange));
 
         return ($mapped === [] ? $told : $told->with(FieldNames::understood($mapped, [], $map)))->understood();
     }

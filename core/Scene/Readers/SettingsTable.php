@@ -84,7 +84,7 @@ final readonly class SettingsTable
         $settings = FieldNames::understood($pairs, [], $map)->understood();
         $whose = array_values(
             array_unique(
-                array_filter([...$told['whose'], $settings->file ?? ''], static fn (string $w): bool => $w !== ''),
+                array_filter([...$told['whose'], $settings->source->file ?? ''], static fn (string $w): bool => $w !== ''),
             ),
         );
 

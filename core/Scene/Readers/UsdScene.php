@@ -11,6 +11,7 @@ use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\Misread;
 use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\RequirementId;
@@ -231,7 +232,7 @@ final class UsdScene implements SceneReader
             $settings += $this->rendered($chosen);
         }
 
-        return new RawSettings([], $settings, array_keys($this->strange));
+        return new RawSettings([], $settings, new Misread(array_keys($this->strange)));
     }
 
     /** @return array<string, array{type: string, attributes: array<string, mixed>}> by path */

@@ -197,7 +197,7 @@ final class MessagesTest extends TestCase
                 $empty."\nfps = 24\n" === $json."\nfps = 24\n" ? $json : $empty."\nfps = 24\n",
                 'template',
             );
-            self::assertSame([], $scene->notUnderstood);
+            self::assertSame([], $scene->misread->sentences);
             foreach (CheckReport::of($asked, $scene, null)->check->entries as $entry) {
                 self::assertNotSame('unequal', $entry->mark->value, $entry->id());
             }

@@ -45,7 +45,7 @@ final class DocsTest extends TestCase
         $result = (new Validator)->validate($data, (string) file_get_contents($schema));
         self::assertTrue($result->isValid(), (string) $result->error());
         $strange = match ($format) {
-            'plain-ledger/scene' => (new DetectingReader)->read($json, 'docs')->notUnderstood,
+            'plain-ledger/scene' => (new DetectingReader)->read($json, 'docs')->misread->sentences,
             'plain-ledger/specification' => Specification::fromDocument(
                 JsonDocument::parse($json, 'docs', $format),
             )->notUnderstood,

@@ -97,8 +97,8 @@ final class AsProgramsShowItTest extends TestCase
     public function test_it_is_read_as_it_is_meant(string $line, string $id, string $expected): void
     {
         $scene = (new DetectingReader)->read("{$line}\nscene = x\n", 'settings.txt');
-        self::assertSame($expected, $scene->get($id), implode('; ', $scene->notUnderstood));
-        self::assertSame([], $scene->notUnderstood);
+        self::assertSame($expected, $scene->get($id), implode('; ', $scene->misread->sentences));
+        self::assertSame([], $scene->misread->sentences);
     }
 
     /** @return iterable<string, array{string}> */
@@ -119,8 +119,8 @@ final class AsProgramsShowItTest extends TestCase
         $text = str_starts_with($line, 'Width') ? "{$line}\nHeight = 1080\nscene = x\n" : "{$line}\nscene = x\n";
         $scene = (new DetectingReader)->read($text, 'settings.txt');
         self::assertSame([], $scene->all());
-        self::assertCount(1, $scene->notUnderstood);
-        self::assertCount(1, $scene->unknown);
+        self::assertCount(1, $scene->misread->sentences);
+        self::assertCount(1, $scene->misread->unknown);
     }
 
     public function test_words_that_other_things_are_called_by_too(): void
@@ -143,11 +143,11 @@ final class AsProgramsShowItTest extends TestCase
                 $scene->all(),
             ),
         );
-        self::assertCount(8, $scene->unknown);
+        self::assertCount(8, $scene->misread->unknown);
         $lines = $this->read("[transform]\nscale = 2\n[TC_010]\nscale = 50\nfps = 24\n[Viewport]\nsamples = 4\n");
         self::assertSame(
             [['picture.scale' => '50', 'time.rate' => '24'], ['transform.scale', 'Viewport.samples']],
-            [$lines->all(), $lines->notUnderstood],
+            [$lines->all(), $lines->misread->sentences],
         );
         // what is pointed at counts wherever it stands
         $map = FieldMap::none()->with(
@@ -169,7 +169,7 @@ final class AsProgramsShowItTest extends TestCase
             $scene = $this->read($text);
             self::assertSame(
                 ['TC_010 light', null, '24'],
-                [$scene->file, $scene->get('naming.pattern'), $scene->get('time.rate')],
+                [$scene->source->file, $scene->get('naming.pattern'), $scene->get('time.rate')],
             );
         }
         foreach ([

@@ -197,7 +197,7 @@ final class EveryLayoutTest extends TestCase
             self::assertSame(
                 [],
                 array_values(
-                    array_filter($told->settings->notUnderstood, static fn (string $s): bool => $s !== 'Scene'),
+                    array_filter($told->settings->misread->sentences, static fn (string $s): bool => $s !== 'Scene'),
                 ),
             );
             $document = CheckReport::of($asked, $told->settings, null)->toArray();

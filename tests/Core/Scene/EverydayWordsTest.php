@@ -368,8 +368,8 @@ final class EverydayWordsTest extends TestCase
     ): void {
         $scene = Workbench::scene([$id => $told]);
         self::assertSame('unknown', self::entry($id, $asked, $scene)['mark']);
-        self::assertSame([$id], array_map(static fn ($u): ?string => $u->field, $scene->unknown));
-        self::assertNotSame([], $scene->notUnderstood);
+        self::assertSame([$id], array_map(static fn ($u): ?string => $u->field, $scene->misread->unknown));
+        self::assertNotSame([], $scene->misread->sentences);
     }
 
     public function test_bits_of_a_pixel_are_not_bits_of_a_channel(): void
@@ -536,7 +536,7 @@ final class EverydayWordsTest extends TestCase
             [
                 $flat->get('format.kind'),
                 $flat->get('picture.resolution'),
-                $flat->get('camera.name') ?? $flat->chosenCameras[0] ?? null,
+                $flat->get('camera.name') ?? $flat->cameraSetup->chosen[0] ?? null,
                 $flat->get('time.rate'),
                 $flat->get('render.motion_blur'),
             ],

@@ -128,7 +128,7 @@ final class FieldMapTest extends TestCase
             }
             $scene = (new DetectingReader)->read((string) $text, $file, $map);
             self::assertSame($expected, $scene->get($id), $file);
-            self::assertSame([], $scene->unknown, $file);
+            self::assertSame([], $scene->misread->unknown, $file);
         }
         $document = (string) json_encode(
             [
@@ -178,14 +178,14 @@ final class FieldMapTest extends TestCase
                     '“Ja” is not yes or no; write it like on.',
                 ),
             ],
-            $scene->unknown,
+            $scene->misread->unknown,
         );
 
         $map = FieldMap::none()->with(new FieldMeaning('Breite', null))->with(
             new FieldMeaning('motion blur', 'render.motion_blur', null, ['Ja' => 'on']),
         );
         $scene = (new DetectingReader)->read("fps = 24\nBreite = 1280\nmotion blur = Ja\n", 'x.txt', $map);
-        self::assertSame([[], [], 'on'], [$scene->unknown, $scene->notUnderstood, $scene->get('render.motion_blur')]);
+        self::assertSame([[], [], 'on'], [$scene->misread->unknown, $scene->misread->sentences, $scene->get('render.motion_blur')]);
     }
 
     public function test_a_map_alone_can_make_a_file_readable(): void
@@ -296,7 +296,7 @@ final class FieldMapTest extends TestCase
                 .'"output.folder": "", "picture.region": "1,2,3,4", "format.channels": ["R", "G", "depth.Z"]}}',
         ] as $text) {
             $scene = (new DetectingReader)->read($text, 'x.txt');
-            self::assertSame([], $scene->notUnderstood);
+            self::assertSame([], $scene->misread->sentences);
             self::assertEquals($scene, (new DetectingReader)->read(SceneDocument::write($scene), 'x.json'));
         }
     }
@@ -309,7 +309,7 @@ final class FieldMapTest extends TestCase
         );
         self::assertSame(
             [['camera.lens' => '35', 'camera.placement' => '1, 2, 3'], []],
-            [$scene->facts, $scene->notUnderstood],
+            [$scene->cameraSetup->facts, $scene->misread->sentences],
         );
         self::assertCount(
             1,

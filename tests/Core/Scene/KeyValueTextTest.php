@@ -68,7 +68,7 @@ final class KeyValueTextTest extends TestCase
         );
         self::assertSame(
             [true, '/shows/tide_clock', ['cam_quay'], ['cam_quay', 'cam_wide']],
-            [$scene->saved, $scene->projectFolder, $scene->chosenCameras, $scene->cameras],
+            [$scene->source->saved, $scene->source->projectFolder, $scene->cameraSetup->chosen, $scene->cameraSetup->all],
         );
         self::assertSame(
             [
@@ -78,7 +78,7 @@ final class KeyValueTextTest extends TestCase
             ],
             $scene->passes,
         );
-        self::assertSame(['scene.mood'], $scene->notUnderstood);
+        self::assertSame(['scene.mood'], $scene->misread->sentences);
     }
 
     /** @return iterable<string, array{string, string, string|null}> lines, id, value */
@@ -130,9 +130,9 @@ final class KeyValueTextTest extends TestCase
         $scene = self::read("fps = 24\nfog density = 3\nresolution = big\njust words\n[weather]\nwind = 4\n");
         self::assertSame(
             ['line 4: just words', 'fog density', 'weather.wind'],
-            array_slice($scene->notUnderstood, 0, 3),
+            array_slice($scene->misread->sentences, 0, 3),
         );
-        self::assertStringStartsWith('picture.resolution: “big”', $scene->notUnderstood[3]);
+        self::assertStringStartsWith('picture.resolution: “big”', $scene->misread->sentences[3]);
     }
 
     public function test_whatever_the_encoding(): void
@@ -147,7 +147,7 @@ final class KeyValueTextTest extends TestCase
         ] as $bytes) {
             self::assertSame(
                 [['cam_mühle'], '25'],
-                [self::read($bytes)->chosenCameras, self::read($bytes)->get('time.rate')],
+                [self::read($bytes)->cameraSetup->chosen, self::read($bytes)->get('time.rate')],
             );
         }
     }
@@ -321,19 +321,19 @@ final class KeyValueTextTest extends TestCase
         foreach ($settings as $id => $value) {
             self::assertSame($value, $scene->get($id), $id);
         }
-        self::assertSame([], $scene->notUnderstood);
+        self::assertSame([], $scene->misread->sentences);
     }
 
     public function test_one_end_of_a_range_is_not_passed_over(): void
     {
         $scene = self::read("fps = 24\nstart frame = 1001\n");
         self::assertNull($scene->get('time.range'));
-        self::assertSame(['start frame: the other end of the range is not told.'], $scene->notUnderstood);
+        self::assertSame(['start frame: the other end of the range is not told.'], $scene->misread->sentences);
         self::assertSame(
             ['start frame', '1001', 'time.range'],
-            [$scene->unknown[0]->name, $scene->unknown[0]->value, $scene->unknown[0]->field],
+            [$scene->misread->unknown[0]->name, $scene->misread->unknown[0]->value, $scene->misread->unknown[0]->field],
         );
-        self::assertSame([], self::read("fps = 24\nstart frame = 1001\nend frame = 1096\n")->notUnderstood);
+        self::assertSame([], self::read("fps = 24\nstart frame = 1001\nend frame = 1096\n")->misread->sentences);
     }
 
     /** What only the program that renders can fill in is not judged. */

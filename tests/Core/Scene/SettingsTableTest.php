@@ -22,7 +22,7 @@ final class SettingsTableTest extends TestCase
                 'size' => $scene->get('picture.resolution'),
                 'rate' => $scene->get('time.rate'),
                 'range' => $scene->get('time.range'),
-                'camera' => $scene->chosenCameras[0] ?? null,
+                'camera' => $scene->cameraSetup->chosen[0] ?? null,
                 'name' => $scene->get('naming.pattern'),
             ],
             is_string(...),
@@ -186,7 +186,7 @@ final class SettingsTableTest extends TestCase
         );
         self::assertSame(
             [['beauty', 'depth', 'alpha'], ['cam_a', 'cam_b', 'cam_c'], '24'],
-            [array_column($lists->passes ?? [], 'name'), $lists->cameras, $lists->get('time.rate')],
+            [array_column($lists->passes ?? [], 'name'), $lists->cameraSetup->all, $lists->get('time.rate')],
         );
     }
 }

@@ -108,7 +108,7 @@ final class UsdSceneTest extends TestCase
     {
         $scene = (new DetectingReader)->read(self::SCENE, 'scene.usda');
 
-        self::assertSame([], $scene->notUnderstood);
+        self::assertSame([], $scene->misread->sentences);
         self::assertSame(
             [
                 '24', '1001-1096', '2048x858', '1/1', 'full', 'on', 'off', 'float', '16', 'RGBA', 'exr',
@@ -124,7 +124,7 @@ final class UsdSceneTest extends TestCase
             ),
         );
         self::assertSame('1001-1096', (string) $scene->timeline);
-        self::assertSame([['cam_quay'], ['cam_quay', 'cam_wide']], [$scene->chosenCameras, $scene->cameras]);
+        self::assertSame([['cam_quay'], ['cam_quay', 'cam_wide']], [$scene->cameraSetup->chosen, $scene->cameraSetup->all]);
         self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true]], $scene->passes);
     }
 
@@ -142,11 +142,11 @@ final class UsdSceneTest extends TestCase
         );
         self::assertSame(
             ['camera.placement' => 'translate 4, 1.6, 12', 'camera.lens' => 'focalLength 35; horizontalAperture 20'],
-            $scene->facts,
+            $scene->cameraSetup->facts,
         );
         self::assertSame(
             ['camera.lens' => 'focalLength 35; horizontalAperture 20'],
-            (new DetectingReader)->read($usd(''), 'a.usda')->facts,
+            (new DetectingReader)->read($usd(''), 'a.usda')->cameraSetup->facts,
         );
     }
 
@@ -156,10 +156,10 @@ final class UsdSceneTest extends TestCase
             ."= </left>\n rel products = [</r/a>, </r/b>]\n def RenderProduct \"a\" { token productName = "
             ."\"a.####.exr\" }\n def RenderProduct \"b\" { token productName = \"b.####.exr\" rel camera = "
             ."</right> }\n}\n";
-        self::assertSame(['left', 'right'], (new DetectingReader)->read($usd, 'a.usda')->chosenCameras);
+        self::assertSame(['left', 'right'], (new DetectingReader)->read($usd, 'a.usda')->cameraSetup->chosen);
         self::assertSame(
             ['left'],
-            (new DetectingReader)->read(str_replace('</right>', '</left>', $usd), 'a.usda')->chosenCameras,
+            (new DetectingReader)->read(str_replace('</right>', '</left>', $usd), 'a.usda')->cameraSetup->chosen,
         );
     }
 
@@ -191,7 +191,7 @@ final class UsdSceneTest extends TestCase
         $scene = (new DetectingReader)->read($usd, 'a.usda');
         self::assertSame(
             ['20x10', 'a.{frame:4}.exr', ['r']],
-            [$scene->get('picture.resolution'), $scene->get('naming.pattern'), $scene->chosenCameras],
+            [$scene->get('picture.resolution'), $scene->get('naming.pattern'), $scene->cameraSetup->chosen],
         );
     }
 
@@ -292,7 +292,7 @@ final class UsdSceneTest extends TestCase
             's.usda',
         );
         self::assertNull($scene->get('picture.resolution'));
-        self::assertStringContainsString('/a, /b', $scene->notUnderstood[0]);
+        self::assertStringContainsString('/a, /b', $scene->misread->sentences[0]);
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -401,7 +401,7 @@ final class UsdSceneTest extends TestCase
         $before = memory_get_usage();
         $scene = UsdScene::from($source, 'large.usda');
 
-        self::assertSame(['25', ['cam_quay']], [$scene->get('time.rate'), $scene->cameras]);
+        self::assertSame(['25', ['cam_quay']], [$scene->get('time.rate'), $scene->cameraSetup->all]);
         self::assertLessThan(8_000_000, memory_get_peak_usage() - $before);
     }
 
@@ -415,12 +415,12 @@ final class UsdSceneTest extends TestCase
             ."orderedVars = </w> {$other} }\ndef RenderVar \"v\" { string sourceName = \"beauty\" }\ndef RenderVar "
             ."\"w\" { string sourceName = \"mist\" }\n";
         $same = (new DetectingReader)->read($stage('int2 resolution = (2048, 858)'), 'a.usda');
-        self::assertSame(['2048x858', []], [$same->get('picture.resolution'), $same->notUnderstood]);
+        self::assertSame(['2048x858', []], [$same->get('picture.resolution'), $same->misread->sentences]);
         $half = (new DetectingReader)->read($stage('int2 resolution = (1024, 429)'), 'a.usda');
         self::assertNull($half->get('picture.resolution'));
         self::assertSame(
             ['resolution differ from product to product, so they are not compared: beauty, mist'],
-            $half->notUnderstood,
+            $half->misread->sentences,
         );
         self::assertSame('24', $half->get('time.rate'));
         $blurred = (new DetectingReader)->read($stage('bool disableMotionBlur = 1'), 'a.usda');
