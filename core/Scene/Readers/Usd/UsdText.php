@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PlainLedger\Core\Scene\Readers;
+namespace PlainLedger\Core\Scene\Readers\Usd;
 
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Media\ByteSource;
