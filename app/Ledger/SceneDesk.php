@@ -18,7 +18,7 @@ use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldMeaning;
-use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\RawScene;
 use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\ReadBudget;
@@ -213,7 +213,7 @@ final readonly class SceneDesk
             $deliverable,
             self::TYPED,
             SceneDocument::ofParts(
-                array_map(static fn (array $fields): RawSettings => FieldNames::understood($pairs($fields)), $told),
+                array_map(static fn (array $fields): RawSettings => NamedValues::understood($pairs($fields)), $told),
             ),
             $by,
         );

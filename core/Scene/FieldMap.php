@@ -73,40 +73,52 @@ final readonly class FieldMap
     public static function meaning(array $line, string $label, string $where): FieldMeaning
     {
         $name = $line['name'] ?? null;
-        $is = $line['is'] ?? null;
         if (! is_string($name) || trim($name) === '' || strlen($name) > self::LONGEST) {
-            throw JsonRefused::because(
-                $label,
-                "{$where} has no \"name\", or one of more than ".self::LONGEST.' letters.',
-            );
+            $why = "{$where} has no \"name\", or one of more than ".self::LONGEST.' letters.';
+            throw JsonRefused::because($label, $why);
         }
-        if ($is !== null && (! is_string($is) || ! FieldNames::isField($is))) {
-            throw JsonRefused::because(
-                $label,
-                "{$where}, “"
-                    .Text::shown($name)
-                    .'”, is said to be '
-                    .JsonDocument::typeOf($is)
-                    .', and that is no setting; ids are those of requirements, or width, height, first, last and path.',
-            );
+        $here = "{$where}, “".Text::shown($name).'”';
+        $is = self::fieldOf($line['is'] ?? null, $label, $here);
+        $unit = self::unitOf($line['unit'] ?? null, $is, $label, $here);
+
+        return new FieldMeaning(trim($name), $is, $unit, self::wordsOf($line['words'] ?? [], $label, $where));
+    }
+
+    private static function fieldOf(mixed $is, string $label, string $here): ?string
+    {
+        if ($is === null || (is_string($is) && FieldNames::isField($is))) {
+            return $is;
         }
-        $unit = $line['unit'] ?? null;
+        throw JsonRefused::because(
+            $label,
+            "{$here}, is said to be ".JsonDocument::typeOf($is)
+                .', and that is no setting; ids are those of requirements, or width, height, first, last and path.',
+        );
+    }
+
+    private static function unitOf(mixed $unit, ?string $is, string $label, string $here): ?FieldUnit
+    {
         $known = is_string($unit) ? FieldUnit::tryFrom($unit) : null;
-        if ($unit !== null && ($known === null || $is === null || ! in_array($known, FieldUnit::of($is), true))) {
-            throw JsonRefused::because(
-                $label,
-                "{$where}, “".Text::shown($name).'”: '.JsonDocument::typeOf($unit).' is no unit for it.',
-            );
+        $fits = $known !== null && $is !== null && in_array($known, FieldUnit::of($is), true);
+        if ($unit !== null && ! $fits) {
+            throw JsonRefused::because($label, "{$here}: ".JsonDocument::typeOf($unit).' is no unit for it.');
         }
+
+        return $known;
+    }
+
+    /** @return array<string, string> */
+    private static function wordsOf(mixed $given, string $label, string $where): array
+    {
         $words = [];
-        foreach (JsonDocument::entries($line['words'] ?? [], $label, "\"words\" of {$where}") as $word => $stands) {
+        foreach (JsonDocument::entries($given, $label, "\"words\" of {$where}") as $word => $stands) {
             if (! is_string($stands) || count($words) >= 100) {
                 throw JsonRefused::because($label, "\"words\" of {$where} are at most 100 texts by texts.");
             }
             $words[$word] = $stands;
         }
 
-        return new FieldMeaning(trim($name), $is, $known, $words);
+        return $words;
     }
 
     public function of(string $name): ?FieldMeaning

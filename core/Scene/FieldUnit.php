@@ -55,19 +55,23 @@ enum FieldUnit: string
         } catch (NotUnderstood) {
             return $text;
         }
-        $times = fn (int|BigRational $by): string => Fraction::write($value->multipliedBy($by));
 
         return match ($this) {
-            // a speed is a factor already, and written as one
-            self::Factor => $field === RequirementId::TIME_SPEED ? Fraction::write($value) : $times(100),
-            self::Percent => $field === RequirementId::TIME_SPEED
-                ? Fraction::write($value->dividedBy(100))
-                : Fraction::write($value),
-            self::KilobitsPerSecond, self::Kilohertz => $times(1000),
-            self::MegabitsPerSecond => $times(1_000_000),
             self::PerCentimetre => Fraction::decimal($value->multipliedBy(BigRational::nd(254, 100)), 0),
             self::CountedFromZero => Fraction::write($value->plus(1)),
-            self::BitsPerSecond, self::Hertz, self::PerInch => Fraction::write($value),
+            default => Fraction::write($value->multipliedBy($this->factor($field === RequirementId::TIME_SPEED))),
+        };
+    }
+
+    /** A speed is a factor already, and written as one. */
+    private function factor(bool $isSpeed): BigRational
+    {
+        return match ($this) {
+            self::Factor => BigRational::of($isSpeed ? 1 : 100),
+            self::Percent => BigRational::of($isSpeed ? '1/100' : 1),
+            self::KilobitsPerSecond, self::Kilohertz => BigRational::of(1000),
+            self::MegabitsPerSecond => BigRational::of(1_000_000),
+            default => BigRational::one(),
         };
     }
 }

@@ -16,6 +16,8 @@ use PlainLedger\Core\Specification\Vocabulary;
 /** What a format's name tells besides the format: `EXR (DWAA)`, `TIFF 16 bit`, `MP4 (H.264)`. */
 final readonly class FormatDetails
 {
+    private const DEPTH = '~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i';
+
     private const FIELDS = [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC];
 
     /**
@@ -26,41 +28,36 @@ final readonly class FormatDetails
     {
         $fields = self::sound($fields);
         [$name, $value] = $fields[RequirementId::FORMAT_KIND] ?? ['', ''];
-        if (
-            preg_match(
-                '~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i',
-                $value,
-                $m,
-            ) === 1
-            && Kind::fromWord($m[1]) !== null
-        ) {
-            $fields = [RequirementId::FORMAT_KIND => [$name, $m[1]]]
-                + $fields
-                + [RequirementId::FORMAT_BIT_DEPTH => [$name, $m[2]]];
+        if (preg_match(self::DEPTH, $value, $m) === 1 && Kind::fromWord($m[1]) !== null) {
             $sample = strtolower($m[3] ?? '');
+            $kind = str_starts_with($sample, 'int') ? 'uint' : 'float';
 
-            return $sample === ''
-                ? $fields
-                : $fields + [
-                    RequirementId::FORMAT_SAMPLE => [$name, str_starts_with($sample, 'int') ? 'uint' : 'float'],
-                ];
+            return [RequirementId::FORMAT_KIND => [$name, $m[1]]]
+                + $fields
+                + [RequirementId::FORMAT_BIT_DEPTH => [$name, $m[2]]]
+                + ($sample === '' ? [] : [RequirementId::FORMAT_SAMPLE => [$name, $kind]]);
         }
-        if (preg_match('~^(.*?\S)\s*\(([^()]+)\)$~', $value, $m) !== 1 || Kind::fromWord($m[1]) === null) {
+        if (preg_match('~^(.*?\S)\s*\(([^()]+)\)$~', $value, $m) !== 1) {
             return $fields;
         }
+        $kind = Kind::fromWord($m[1]);
+        $field = $kind === null ? null : self::fieldOf($m[2], $kind->isMovie());
+
+        return $field === null ? $fields : $fields + [$field => [$name, $m[2]]];
+    }
+
+    /** The field that a remark beside a format tells of; a movie's is its codec. */
+    private static function fieldOf(string $remark, bool $movie): ?string
+    {
         foreach (self::FIELDS as $field) {
             $descriptor = Catalogue::standard()->find($field);
-            $movie = Kind::fromWord($m[1])->isMovie();
-            if (
-                $descriptor !== null
-                && $movie === ($field === RequirementId::FORMAT_CODEC)
-                && Vocabulary::has($descriptor, self::usual($descriptor, $m[2]))
-            ) {
-                return $fields + [$field => [$name, $m[2]]];
+            $mayBe = $descriptor !== null && $movie === ($field === RequirementId::FORMAT_CODEC);
+            if ($mayBe && Vocabulary::has($descriptor, self::usual($descriptor, $remark))) {
+                return $field;
             }
         }
 
-        return $fields;
+        return null;
     }
 
     /**

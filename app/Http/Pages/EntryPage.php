@@ -9,6 +9,7 @@ use PlainLedger\Core\Checking\SceneParts;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Scene\TypedSettings;
 use PlainLedger\Core\Specification\Catalogue;
@@ -132,7 +133,7 @@ final readonly class EntryPage
             }
         }
         try {
-            $scene = FieldNames::understood($pairs)->understood();
+            $scene = NamedValues::understood($pairs)->understood();
             $scene = $part === null ? $scene : $scene->making($part);
             $document = CheckReport::of(
                 $deliverable->resolved(),

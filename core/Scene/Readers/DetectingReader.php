@@ -65,38 +65,47 @@ final readonly class DetectingReader implements SceneReader
     public function scenes(string $text, string $label, ?FieldMap $map = null): array
     {
         $decoded = $this->decoded($text, $label);
+        $plain = mb_check_encoding($decoded, 'UTF-8') ? $decoded : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
         $start = ltrim(substr($decoded, 0, 4096));
-        $json = str_starts_with($start, '{')
-            ? json_decode($decoded, true, JsonDocument::DEEPEST, JSON_BIGINT_AS_STRING)
-            : null;
-        $plain = mb_check_encoding($decoded, 'UTF-8')
-            ? $decoded
-            : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
-        if (is_array($json) && FlatJson::looksLikeIt($json)) {
-            return [self::one((new FlatJson)->read($decoded, $label, $map), $label, $text)];
-        }
-        if (str_starts_with($start, '{') || $start === '' || str_ends_with(strtolower($label), '.json')) {
-            return [self::one((new SceneJson)->read($decoded, $label, $map), $label, $text)];
+        $isJson = str_starts_with($start, '{') || $start === '' || str_ends_with(strtolower($label), '.json');
+        if ($isJson) {
+            return [self::one($this->json($decoded, $start, $label, $map), $label, $text)];
         }
         if (str_starts_with($start, '#usda')) {
             return [self::one((new UsdScene)->read($decoded, $label), $label, $text)];
         }
         // the cells of a workbook come as separated values, under the workbook's name
         if (preg_match('~\.(?:csv|tsv|xlsx)$~i', $label) === 1 || self::looksLikeTable($plain, $map)) {
-            try {
-                $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
-            } catch (TableRefused $refused) {
-                throw JsonRefused::because(Text::shown($label), $refused->plain);
-            }
-
-            return $scenes === []
-                ? throw JsonRefused::because(Text::shown($label), 'below its names there are no values.')
-                : $scenes;
+            return $this->table($text, $label, $map);
         }
-
         $scene = (new KeyValueText)->read($plain, $label, $map);
 
         return [self::one($plain === $decoded ? $scene : $scene->withNotUnderstood(self::LATIN), $label, $text)];
+    }
+
+    private function json(string $decoded, string $start, string $label, ?FieldMap $map): SceneSettings
+    {
+        $json = str_starts_with($start, '{')
+            ? json_decode($decoded, true, JsonDocument::DEEPEST, JSON_BIGINT_AS_STRING)
+            : null;
+        $reader = is_array($json) && FlatJson::looksLikeIt($json) ? new FlatJson : new SceneJson;
+
+        return $reader->read($decoded, $label, $map);
+    }
+
+    /** @return non-empty-list<RawScene> */
+    private function table(string $text, string $label, ?FieldMap $map): array
+    {
+        try {
+            $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
+        } catch (TableRefused $refused) {
+            throw JsonRefused::because(Text::shown($label), $refused->plain);
+        }
+        if ($scenes === []) {
+            throw JsonRefused::because(Text::shown($label), 'below its names there are no values.');
+        }
+
+        return $scenes;
     }
 
     private static function one(SceneSettings $settings, string $label, string $content): RawScene
@@ -120,24 +129,17 @@ final readonly class DetectingReader implements SceneReader
     /** A first line of several names between the same separators, as a sheet has when it is copied. */
     private static function looksLikeTable(string $text, ?FieldMap $map): bool
     {
-        $lines = array_slice(preg_split('~\R~u', trim(substr($text, 0, 20_000))) ?: [], 0, 3);
-        if (preg_match('~[=:]~', $lines[0] ?? '') === 1) {
+        [$first, $second] = array_pad(preg_split('~\R~u', trim(substr($text, 0, 20_000)), 3) ?: [], 2, '');
+        if (preg_match('~[=:]~', $first) === 1) {
             // “passes: beauty, depth, alpha” is a line of its own, however many of its words are names
             return false;
         }
         foreach (["\t", ';', ',', '|'] as $between) {
-            $cells = array_map(
-                static fn (string $cell): string => trim($cell, " \"'"),
-                explode($between, $lines[0] ?? ''),
-            );
+            $cells = array_map(static fn (string $cell): string => trim($cell, " \"'"), explode($between, $first));
             $known = array_filter($cells, static fn (string $cell): bool => FieldNames::of($cell, $map) !== null);
             // a line “fps<tab>24” is a setting; names alone are the head of a sheet
-            if (
-                count($cells) > 2
-                && count($known) * 2 >= count($cells)
-                && count($known) >= 2
-                && substr_count($lines[1] ?? '', $between) >= 2
-            ) {
+            $isHead = count($cells) > 2 && count($known) >= max(2, count($cells) / 2);
+            if ($isHead && substr_count($second, $between) >= 2) {
                 return true;
             }
         }

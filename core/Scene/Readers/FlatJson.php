@@ -8,6 +8,7 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Text\Text;
 
@@ -24,15 +25,11 @@ final readonly class FlatJson implements SceneReader
         }
         // a document of ours says so, or has its members where ours have them
         $format = $data['format'] ?? null;
-        $ours = (is_string($format) && str_starts_with($format, 'plain-ledger'))
-            || isset($data['version'])
-            || isset($data['require'])
-            || isset($data['outputs']);
+        $says = is_string($format) && str_starts_with($format, 'plain-ledger');
+        $members = array_filter(['version', 'require', 'outputs'], static fn (string $key): bool => isset($data[$key]));
+        $nested = array_filter(['settings', 'scene', 'parts'], static fn (string $key): bool => is_array($data[$key] ?? null));
 
-        return ! $ours
-            && ! is_array($data['settings'] ?? null)
-            && ! is_array($data['scene'] ?? null)
-            && ! is_array($data['parts'] ?? null);
+        return ! $says && $members === [] && $nested === [];
     }
 
     public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
@@ -52,7 +49,7 @@ final readonly class FlatJson implements SceneReader
             );
         }
 
-        return FieldNames::understood($told, [], $map)->understood();
+        return NamedValues::understood($told, [], $map)->understood();
     }
 
     /**
@@ -61,31 +58,38 @@ final readonly class FlatJson implements SceneReader
      */
     private static function flatten(array $data, string $before, array &$told): void
     {
-        foreach ($data as $key => $value) {
+        foreach (array_filter($data, static fn (mixed $value): bool => $value !== [] && $value !== null) as $key => $value) {
             if (count($told) > self::MOST) {
                 return;
             }
             $name = $before === '' ? (string) $key : "{$before}.{$key}";
-            if (is_array($value) && $value !== [] && ! array_is_list($value)) {
+            if (is_array($value) && ! array_is_list($value)) {
                 self::flatten($value, $name, $told);
-            } elseif ($value === []) {
-                continue;
-            } elseif (is_array($value)) {
-                $plain = array_filter($value, is_scalar(...));
-                $numbers = count($value) === 2 && array_filter($value, is_int(...)) === $value;
-                $told[] = [
-                    $name,
-                    count($plain) === count($value)
-                        ? implode(
-                            $numbers ? (preg_match('~range|frames|timeline~i', $name) === 1 ? '-' : 'x') : ', ',
-                            array_map(self::text(...), $value),
-                        )
-                        : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-                ];
-            } elseif ($value !== null) {
-                $told[] = [$name, self::text($value)];
+            } else {
+                $told[] = [$name, is_array($value) ? self::listText(array_values($value), $name) : self::text($value)];
             }
         }
+    }
+
+    /**
+     * Two numbers are a size, or a range where the name says so.
+     *
+     * @param  list<mixed>  $list
+     */
+    private static function listText(array $list, string $name): string
+    {
+        if (count(array_filter($list, is_scalar(...))) < count($list)) {
+            return (string) json_encode($list, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        }
+        $numbers = count($list) === 2 && array_filter($list, is_int(...)) === $list;
+        $isRange = preg_match('~range|frames|timeline~i', $name) === 1;
+        $between = match (true) {
+            ! $numbers => ', ',
+            $isRange => '-',
+            default => 'x',
+        };
+
+        return implode($between, array_map(self::text(...), $list));
     }
 
     private static function text(mixed $value): string

@@ -8,46 +8,60 @@ use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Text\Text;
 
 /** Settings a line each: `key = value`, `key: value`, `key` and a tab; sections in brackets; lines of remarks. */
 final readonly class KeyValueText implements SceneReader
 {
+    private const REMARK = '~^(?:#|;|//|--|\*)|^[\W_]+$~u';
+
+    private const PAIR = '~^([^=:\t]{1,120}?)\s*(?:=|:(?![\\\\/])|\t)\s*(.*)$~su';
+
+    private const MOST_STRANGE = 50;
+
     private const MOST_LINES = 50_000;
 
     public function read(string $text, string $label, ?FieldMap $map = null): SceneSettings
     {
-        $told = [];
-        $strange = [];
-        $section = '';
         $lines = preg_split('~\R~u', $text) ?: [];
         if (count($lines) > self::MOST_LINES || strlen($text) > JsonDocument::LARGEST) {
             throw JsonRefused::because(Text::shown($label), 'it has far more lines than a scene has settings.');
         }
-        foreach ($lines as $number => $line) {
-            $line = trim($line);
-            if ($line === '' || preg_match('~^(?:#|;|//|--|\*)|^[\W_]+$~u', $line) === 1) {
-                continue;
-            }
-            if (preg_match('~^\[([^\[\]]{1,80})\]$~', $line, $m) === 1) {
-                $section = trim($m[1]);
-            } elseif (preg_match('~^([^=:\t]{1,120}?)\s*(?:=|:(?![\\\\/])|\t)\s*(.*)$~su', $line, $m) === 1) {
-                $told[] = [$this->name($section, trim($m[1], " \t\"'"), $map), $this->value($m[2])];
-            } elseif (count($strange) < 50) {
-                $strange[] = 'line '.($number + 1).': '.Text::shown(mb_strimwidth($line, 0, 60, '…'));
-            }
-        }
-        $known = array_filter($told, static fn (array $t): bool => FieldNames::of($t[0], $map) !== null);
+        [$told, $strange] = $this->lines(array_map(trim(...), $lines), $map);
+        $known = array_filter($told, static fn (array $one): bool => FieldNames::of($one[0], $map) !== null);
         if ($known === []) {
             throw JsonRefused::because(
                 Text::shown($label),
-                'no setting in it is known here. A settings file has a line for each, such as “resolution = '
-                    .'1920x1080”.',
+                'no setting in it is known here. A settings file has a line for each, such as “resolution = 1920x1080”.',
             );
         }
 
-        return FieldNames::understood($told, $strange, $map)->understood();
+        return NamedValues::understood($told, $strange, $map)->understood();
+    }
+
+    /**
+     * @param  array<int, string>  $lines
+     * @return array{list<array{string, string}>, list<string>} names and values, and lines that are neither
+     */
+    private function lines(array $lines, ?FieldMap $map): array
+    {
+        $told = [];
+        $strange = [];
+        $section = '';
+        $remark = static fn (string $line): bool => $line === '' || preg_match(self::REMARK, $line) === 1;
+        foreach (array_filter($lines, static fn (string $line): bool => ! $remark($line)) as $number => $line) {
+            if (preg_match('~^\[([^\[\]]{1,80})\]$~', $line, $m) === 1) {
+                $section = trim($m[1]);
+            } elseif (preg_match(self::PAIR, $line, $m) === 1) {
+                $told[] = [$this->name($section, trim($m[1], " \t\"'"), $map), $this->value($m[2])];
+            } elseif (count($strange) < self::MOST_STRANGE) {
+                $strange[] = 'line '.($number + 1).': '.Text::shown(mb_strimwidth($line, 0, 60, '…'));
+            }
+        }
+
+        return [$told, $strange];
     }
 
     /** A name that means nothing by itself may mean something with its section, and one that means much may mean nothing. */

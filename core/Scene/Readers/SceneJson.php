@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Scene\Readers;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
-use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\Misread;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\RawSettings;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Text\Text;
@@ -16,6 +16,8 @@ use PlainLedger\Core\Text\Text;
 /** The `plain-ledger/scene` document, version 1. */
 final readonly class SceneJson implements SceneReader
 {
+    private const KEYS = ['format', 'version', 'scene', 'settings', 'outputs', 'title', 'note'];
+
     public const FORMAT = 'plain-ledger/scene';
 
     private const SCENE_KEYS = ['file', 'saved', 'project_folder', 'part'];
@@ -31,29 +33,11 @@ final readonly class SceneJson implements SceneReader
     public function fromDocument(JsonDocument $document, ?FieldMap $map = null): SceneSettings
     {
         $scene = $document->object('scene');
-        $strange = [];
-        foreach (array_keys($document->data) as $key) {
-            if (! in_array($key, ['format', 'version', 'scene', 'settings', 'outputs', 'title', 'note'], true)) {
-                $strange[] = Text::shown((string) $key);
-            }
-        }
-        foreach (array_keys($scene) as $key) {
-            if (! in_array($key, self::SCENE_KEYS, true)) {
-                $strange[] = 'scene.'.Text::shown((string) $key);
-            }
-        }
-
+        $strange = [...self::strange($document->data, self::KEYS, ''), ...self::strange($scene, self::SCENE_KEYS, 'scene.')];
         $common = $document->object('settings');
-        $outputs = $document->data['outputs'] ?? [];
-        if (! is_array($outputs) || ! array_is_list($outputs) || count($outputs) > self::MOST_OUTPUTS) {
-            throw JsonRefused::because(
-                $document->label,
-                '"outputs" is a list of at most '.self::MOST_OUTPUTS.' objects, each with "part" and "settings".',
-            );
-        }
         $whole = self::settings($scene, $common, $strange, $map);
         $made = [];
-        foreach ($outputs as $at => $output) {
+        foreach (self::outputs($document) as $at => $output) {
             $where = 'output '.($at + 1);
             $output = JsonDocument::asObject($output, $document->label, $where);
             $own = JsonDocument::asObject($output['settings'] ?? [], $document->label, "\"settings\" of {$where}");
@@ -62,6 +46,32 @@ final readonly class SceneJson implements SceneReader
         }
 
         return $made === [] ? $whole : $whole->withOutputs($made);
+    }
+
+    /**
+     * @param  array<string, mixed>  $members
+     * @param  list<string>  $known
+     * @return list<string>
+     */
+    private static function strange(array $members, array $known, string $before): array
+    {
+        $strange = array_diff(array_map(strval(...), array_keys($members)), $known);
+
+        return array_values(array_map(static fn (string $key): string => $before.Text::shown($key), $strange));
+    }
+
+    /** @return list<mixed> */
+    private static function outputs(JsonDocument $document): array
+    {
+        $outputs = $document->data['outputs'] ?? [];
+        if (! is_array($outputs) || ! array_is_list($outputs) || count($outputs) > self::MOST_OUTPUTS) {
+            throw JsonRefused::because(
+                $document->label,
+                '"outputs" is a list of at most '.self::MOST_OUTPUTS.' objects, each with "part" and "settings".',
+            );
+        }
+
+        return $outputs;
     }
 
     /**
@@ -91,6 +101,6 @@ final readonly class SceneJson implements SceneReader
         );
         $told = new RawSettings($scene, $settings, new Misread($strange));
 
-        return ($mapped === [] ? $told : $told->with(FieldNames::understood($mapped, [], $map)))->understood();
+        return ($mapped === [] ? $told : $told->with(NamedValues::understood($mapped, [], $map)))->understood();
     }
 }

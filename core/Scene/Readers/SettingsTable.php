@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Scene\Readers;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldNames;
+use PlainLedger\Core\Scene\NamedValues;
 use PlainLedger\Core\Scene\RawScene;
 use PlainLedger\Core\Text\Text;
 
@@ -81,7 +82,7 @@ final readonly class SettingsTable
             array_map(strval(...), array_keys($content)),
             array_values($content),
         );
-        $settings = FieldNames::understood($pairs, [], $map)->understood();
+        $settings = NamedValues::understood($pairs, [], $map)->understood();
         $whose = array_values(
             array_unique(
                 array_filter([...$told['whose'], $settings->source->file ?? ''], static fn (string $w): bool => $w !== ''),
@@ -154,33 +155,10 @@ final readonly class SettingsTable
      */
     private static function sceneARow(array $rows, int $head, string $label): array
     {
-        $names = $rows[$head];
-        $whose = array_keys(
-            array_filter($names, static fn (string $name): bool => in_array(self::plain($name), self::WHOSE, true)),
-        );
-        // a column “name” beside one of paths is that of the scene
-        if (
-            $whose === []
-            && ($at = array_search('name', array_map(self::plain(...), $names), true)) !== false
-            && count(array_filter($rows, static fn (array $row): bool => str_contains($row[$at] ?? '', '.'))) === 0
-        ) {
-            $whose = [$at];
-        }
+        $whose = self::whoseColumns($rows, $head);
         $scenes = [];
-        foreach ($rows as $line => $row) {
-            if ($line <= $head) {
-                continue;
-            }
-            $told = [];
-            foreach ($names as $c => $name) {
-                if (
-                    $name !== ''
-                    && ($row[$c] ?? '') !== ''
-                    && (! in_array($c, $whose, true) || self::plain($name) === 'scenefile')
-                ) {
-                    $told[] = [$name, $row[$c]];
-                }
-            }
+        foreach (array_filter($rows, static fn (int $line): bool => $line > $head, ARRAY_FILTER_USE_KEY) as $line => $row) {
+            $told = self::toldIn($row, $rows[$head], $whose);
             if ($told !== []) {
                 $scenes[] = [
                     'label' => "{$label}, line {$line}",
@@ -195,52 +173,105 @@ final readonly class SettingsTable
 
     /**
      * @param  array<int, list<string>>  $rows
+     * @return list<int> the columns that say whose a scene is
+     */
+    private static function whoseColumns(array $rows, int $head): array
+    {
+        $names = array_map(self::plain(...), $rows[$head]);
+        $whose = array_keys(array_filter($names, static fn (string $name): bool => in_array($name, self::WHOSE, true)));
+        $named = array_search('name', $names, true);
+        if ($whose !== [] || $named === false) {
+            return $whose;
+        }
+        // a column “name” beside one of paths is that of the scene
+        $paths = array_filter($rows, static fn (array $row): bool => str_contains($row[$named] ?? '', '.'));
+
+        return $paths === [] ? [$named] : [];
+    }
+
+    /**
+     * @param  list<string>  $row
+     * @param  list<string>  $names
+     * @param  list<int>  $whose
+     * @return list<array{string, string}>
+     */
+    private static function toldIn(array $row, array $names, array $whose): array
+    {
+        $told = [];
+        foreach ($names as $c => $name) {
+            $isSetting = ! in_array($c, $whose, true) || self::plain($name) === 'scenefile';
+            if ($name !== '' && ($row[$c] ?? '') !== '' && $isSetting) {
+                $told[] = [$name, $row[$c]];
+            }
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param  array<int, list<string>>  $rows
      * @return list<array{label: string, whose: list<string>, told: list<array{string, string}>}>
      */
     private static function settingARow(array $rows, int $column, string $label, ?FieldMap $map): array
     {
         $first = $rows[array_key_first($rows) ?? 0] ?? [];
-        $headed = self::field($first[$column] ?? '', $map) === null
-            || in_array(self::plain($first[$column] ?? ''), self::NAMES, true);
+        $name = $first[$column] ?? '';
+        $headed = self::field($name, $map) === null || in_array(self::plain($name), self::NAMES, true);
         $heads = $headed ? $first : [];
         $body = $headed ? array_slice($rows, 1, null, true) : $rows;
         if ($column > 0) {
             return self::byWhose($body, $column, $heads, $label);
         }
-        $width = max([1, ...array_map(count(...), $rows)]);
-        $columns = array_values(
-            array_filter(
-                range(1, max(1, $width - 1)),
-                static fn (int $c): bool => ! in_array(self::plain($heads[$c] ?? 'x'), self::REMARKS, true),
-            ),
-        );
-        $named = array_values(
-            array_filter(
-                $columns,
-                static fn (int $c): bool => in_array(self::plain($heads[$c] ?? ''), self::VALUE, true),
-            ),
-        );
-        // without heads only the first column of values is sure to be one
-        $columns = $named !== [] ? $named : ($heads === [] ? [1] : $columns);
+        [$columns, $named] = self::valueColumns($heads, max([1, ...array_map(count(...), $rows)]));
         $scenes = [];
         foreach ($columns as $c) {
-            $told = [];
-            foreach ($body as $row) {
-                if (($row[0] ?? '') !== '' && ($row[$c] ?? '') !== '') {
-                    $told[] = [$row[0], $row[$c]];
-                }
-            }
+            $told = self::column($body, $c);
+            $head = $heads[$c] ?? '';
             if ($told !== []) {
-                $head = $heads[$c] ?? '';
                 $scenes[] = [
                     'label' => count($columns) === 1 ? $label : "{$label}, {$head}",
-                    'whose' => $named === [] && $head !== '' ? [$head] : [],
+                    'whose' => ! $named && $head !== '' ? [$head] : [],
                     'told' => $told,
                 ];
             }
         }
 
         return $scenes;
+    }
+
+    /**
+     * Without heads only the first column of values is sure to be one.
+     *
+     * @param  list<string>  $heads
+     * @return array{list<int>, bool} the columns, and whether they are called “value”
+     */
+    private static function valueColumns(array $heads, int $width): array
+    {
+        $plain = static fn (int $c, string $none): string => self::plain($heads[$c] ?? $none);
+        $all = range(1, max(1, $width - 1));
+        $named = array_values(array_filter($all, static fn (int $c): bool => in_array($plain($c, ''), self::VALUE, true)));
+        if ($named !== [] || $heads === []) {
+            return [$named === [] ? [1] : $named, $named !== []];
+        }
+        $values = array_filter($all, static fn (int $c): bool => ! in_array($plain($c, 'x'), self::REMARKS, true));
+
+        return [array_values($values), false];
+    }
+
+    /**
+     * @param  array<int, list<string>>  $rows
+     * @return list<array{string, string}>
+     */
+    private static function column(array $rows, int $column): array
+    {
+        $told = [];
+        foreach ($rows as $row) {
+            if (($row[0] ?? '') !== '' && ($row[$column] ?? '') !== '') {
+                $told[] = [$row[0], $row[$column]];
+            }
+        }
+
+        return $told;
     }
 
     /**

@@ -142,24 +142,29 @@ final class UsdText
             $length = strcspn($this->window, "\\{$quote}", $this->at);
             $text .= substr($this->window, $this->at, max(0, min($length, self::LONGEST - strlen($text))));
             $this->at += $length;
-            if (! $this->fill(strlen($end))) {
-                break;
-            }
-            if ($this->window[$this->at] === '\\') {
-                $text .= match ($this->window[$this->at + 1] ?? '') {
-                    'n' => "\n", 't' => "\t", 'r' => "\r", default => $this->window[$this->at + 1] ?? '',
-                };
-                $this->at += 2;
-            } elseif (substr($this->window, $this->at, strlen($end)) === $end) {
+            if ($this->fill(strlen($end)) && substr($this->window, $this->at, strlen($end)) === $end) {
                 $this->at += strlen($end);
 
                 return $this->text($text);
-            } elseif ($this->window[$this->at] === $quote) {
-                $text .= $quote;
-                $this->at++;
             }
+            $text .= $this->special();
         }
         throw JsonRefused::because($this->label, 'it ends inside a string.');
+    }
+
+    /** What stands where a run of plain letters ends: an escape, or a quote that does not end the string. */
+    private function special(): string
+    {
+        $here = substr($this->window, $this->at, 1);
+        if ($here !== '\\') {
+            $this->at += strlen($here);
+
+            return $here;
+        }
+        $escaped = substr($this->window, $this->at + 1, 1);
+        $this->at += 2;
+
+        return ['n' => "\n", 't' => "\t", 'r' => "\r"][$escaped] ?? $escaped;
     }
 
     /** What stands between `<` and `>`, or between `@` and `@`. */
@@ -235,25 +240,26 @@ final class UsdText
     public function value(int $most = 4096, int $depth = 0): string|array|null
     {
         $next = $this->peek();
-        if ($next === '"' || $next === "'") {
-            return $this->string();
-        }
-        if ($next === '<') {
-            return $this->between('<', '>');
-        }
-        if ($next === '@') {
-            return $this->between('@', '@');
-        }
-        if ($next === '{' || (($next === '(' || $next === '[') && $depth > 3)) {
+        if ($next === '{' || (in_array($next, ['(', '['], true) && $depth > 3)) {
             $this->skip();
 
             return null;
         }
-        if ($next !== '(' && $next !== '[') {
-            return $this->word();
-        }
-        $close = $next === '(' ? ')' : ']';
-        $this->take($next);
+
+        return match ($next) {
+            '"', "'" => $this->string(),
+            '<' => $this->between('<', '>'),
+            '@' => $this->between('@', '@'),
+            '(' => $this->list($next, ')', $most, $depth),
+            '[' => $this->list($next, ']', $most, $depth),
+            default => $this->word(),
+        };
+    }
+
+    /** @return list<mixed> */
+    private function list(string $open, string $close, int $most, int $depth): array
+    {
+        $this->take($open);
         $list = [];
         while (! $this->took($close)) {
             if ($this->peek() === '') {
