@@ -55,7 +55,7 @@ final readonly class ListDesk
         // what the specification asks anyway is not asked once more of a new one
         $asked = $this->asked($production, $specification);
         $rows = array_map(static fn (ShotRow $row): ShotRow => isset($codes[strtolower($row->code)]) ? $row
-            : new ShotRow($row->line, $row->code, $row->title, $row->owner, $row->due, $row->values, array_diff_assoc($row->overrides, $asked), $row->faults, $row->notes), $rows);
+            : $row->asking(array_diff_assoc($row->overrides, $asked)), $rows);
 
         return ListPlan::of($rows, array_values($known), array_values($people));
     }
@@ -127,8 +127,8 @@ final readonly class ListDesk
             'specification_id' => $specification->id,
             'owner_id' => $planned->owner?->id,
             'code' => $row->code,
-            'title' => $row->title ?? '',
-            'due_at' => $row->due === null ? null : Carbon::parse($row->due),
+            'title' => $row->details->title ?? '',
+            'due_at' => $row->details->due === null ? null : Carbon::parse($row->details->due),
             'values' => $row->values,
             'overrides' => $row->overrides,
         ]);
@@ -145,8 +145,8 @@ final readonly class ListDesk
         $deliverable->update(
             array_filter(
                 [
-                    'title' => $row->title,
-                    'due_at' => $row->due === null ? null : Carbon::parse($row->due),
+                    'title' => $row->details->title,
+                    'due_at' => $row->details->due === null ? null : Carbon::parse($row->details->due),
                     'owner_id' => $planned->owner?->id,
                 ],
                 static fn (mixed $v): bool => $v !== null,

@@ -41,10 +41,8 @@ final readonly class DueDate
     /** @return array{int, int, int} year, month, day */
     private static function day(string $plain, string $text): array
     {
-        if (
-            preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$~', $plain, $m) === 1
-            || preg_match('~^(\d{4})(\d{2})(\d{2})$~', $plain, $m) === 1
-        ) {
+        $separated = preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$~', $plain, $m) === 1;
+        if ($separated || preg_match('~^(\d{4})(\d{2})(\d{2})$~', $plain, $m) === 1) {
             return [(int) $m[1], (int) $m[2], (int) $m[3]];
         }
         // with dots the day stands first
@@ -52,36 +50,33 @@ final readonly class DueDate
             return [(int) $m[3], (int) $m[2], (int) $m[1]];
         }
         if (preg_match('~^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$~', $plain, $m) === 1) {
-            [$a, $b] = [(int) $m[1], (int) $m[2]];
-            if ($a <= 12 && $b <= 12 && $a !== $b) {
-                throw NotUnderstood::because(
-                    "“{$text}” could be two days; write it as ".sprintf(
-                        '%04d-%02d-%02d or %04d-%02d-%02d.',
-                        (int) $m[3],
-                        $b,
-                        $a,
-                        (int) $m[3],
-                        $a,
-                        $b,
-                    ),
-                );
-            }
+            return self::eitherWay((int) $m[1], (int) $m[2], (int) $m[3], $text);
+        }
 
-            return $a > 12 ? [(int) $m[3], $b, $a] : [(int) $m[3], $a, $b];
+        return self::inWords($plain) ?? throw NotUnderstood::as('a date', $text, '2026-12-01');
+    }
+
+    /** @return array{int, int, int} */
+    private static function eitherWay(int $a, int $b, int $year, string $text): array
+    {
+        if ($a <= 12 && $b <= 12 && $a !== $b) {
+            $either = sprintf('%04d-%02d-%02d or %04d-%02d-%02d.', $year, $b, $a, $year, $a, $b);
+            throw NotUnderstood::because("“{$text}” could be two days; write it as {$either}");
         }
-        $words = match (true) {
-            preg_match(
-                '~^(?:[A-Za-z]+,?\s+)?(\d{1,2})\.?\s+([A-Za-z]{3})[a-z]*\.?,?\s+(\d{4})$~',
-                $plain,
-                $m,
-            ) === 1 => [$m[1], $m[2], $m[3]],
-            preg_match('~^([A-Za-z]{3})[a-z]*\.?\s+(\d{1,2}),?\s+(\d{4})$~', $plain, $m) === 1 => [$m[2], $m[1], $m[3]],
-            default => null,
-        };
-        $month = $words === null ? false : array_search(strtolower($words[1]), self::MONTHS, true);
-        if ($words !== null && $month !== false) {
-            return [(int) $words[2], $month + 1, (int) $words[0]];
+
+        return $a > 12 ? [$year, $b, $a] : [$year, $a, $b];
+    }
+
+    /** @return array{int, int, int}|null `Tue, 1 December 2026`, `Dec 1, 2026` */
+    private static function inWords(string $plain): ?array
+    {
+        $dayFirst = '~^(?:[A-Za-z]+,?\s+)?(?<day>\d{1,2})\.?\s+(?<month>[A-Za-z]{3})[a-z]*\.?,?\s+(?<year>\d{4})$~';
+        $monthFirst = '~^(?<month>[A-Za-z]{3})[a-z]*\.?\s+(?<day>\d{1,2}),?\s+(?<year>\d{4})$~';
+        if (preg_match($dayFirst, $plain, $m) !== 1 && preg_match($monthFirst, $plain, $m) !== 1) {
+            return null;
         }
-        throw NotUnderstood::as('a date', $text, '2026-12-01');
+        $month = array_search(strtolower($m['month']), self::MONTHS, true);
+
+        return $month === false ? null : [(int) $m['year'], $month + 1, (int) $m['day']];
     }
 }

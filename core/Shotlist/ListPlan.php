@@ -31,7 +31,7 @@ final readonly class ListPlan
                 ? ["{$row->code} stands in line {$seen[$key]} already."]
                 : [];
             $seen[$key] ??= $row->line;
-            [$owner, $fault] = self::owner($row->owner, $people);
+            [$owner, $fault] = self::owner($row->details->owner, $people);
             $row = $row->refused([...$faults, ...($fault === null ? [] : [$fault])]);
             $plan[] = PlannedRow::of($row, $byCode[$key] ?? null, $owner);
         }

@@ -25,30 +25,33 @@ final readonly class PlannedRow
 
     public static function of(ShotRow $row, ?ExistingDeliverable $known, ?ListedPerson $owner): self
     {
-        if ($row->faults !== []) {
-            return new self(self::REFUSE, $row, $owner, []);
+        if ($row->faults !== [] || $known === null) {
+            return new self($row->faults === [] ? self::MAKE : self::REFUSE, $row, $owner, []);
         }
-        if ($known === null) {
-            return new self(self::MAKE, $row, $owner, []);
-        }
-        $changes = [];
-        $compare = static function (string $what, ?string $from, ?string $to) use (&$changes): void {
-            if ($to !== null && $to !== ($from ?? '')) {
-                $changes[] = ['what' => $what, 'from' => $from ?? '', 'to' => $to];
-            }
-        };
-        $compare('title', $known->title, $row->title);
-        $compare('due', $known->due, $row->due);
-        if ($owner !== null && $owner->id !== $known->owner) {
-            $changes[] = ['what' => 'owner', 'from' => $known->owner === null ? '' : 'another', 'to' => $owner->name];
-        }
-        foreach ($row->values as $name => $value) {
-            $compare("{{$name}}", $known->values[$name] ?? null, $value);
-        }
-        foreach ($row->overrides as $id => $value) {
-            $compare($id, $known->overrides[$id] ?? null, $value);
-        }
+        $changes = self::changes($row, $known, $owner);
 
         return new self($changes === [] ? self::SAME : self::CHANGE, $row, $owner, $changes);
+    }
+
+    /** @return list<array{what: string, from: string, to: string}> */
+    private static function changes(ShotRow $row, ExistingDeliverable $known, ?ListedPerson $owner): array
+    {
+        $pairs = [
+            ['title', $known->title, $row->details->title],
+            ['due', $known->due, $row->details->due],
+            ['owner', $known->owner === null ? '' : 'another', $owner?->id === $known->owner ? null : $owner?->name],
+        ];
+        foreach ($row->values as $name => $value) {
+            $pairs[] = ["{{$name}}", $known->values[$name] ?? null, $value];
+        }
+        foreach ($row->overrides as $id => $value) {
+            $pairs[] = [$id, $known->overrides[$id] ?? null, $value];
+        }
+        $changed = array_filter($pairs, static fn (array $pair): bool => $pair[2] !== null && $pair[2] !== ($pair[1] ?? ''));
+
+        return array_values(array_map(
+            static fn (array $pair): array => ['what' => $pair[0], 'from' => $pair[1] ?? '', 'to' => (string) $pair[2]],
+            $changed,
+        ));
     }
 }

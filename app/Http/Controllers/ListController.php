@@ -29,7 +29,9 @@ use PlainLedger\Core\Shotlist\ListPlan;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\Readers\Timeline;
+use PlainLedger\Core\Shotlist\ShotDetails;
 use PlainLedger\Core\Shotlist\ShotRow;
+use PlainLedger\Core\Shotlist\ShotRowReader;
 use PlainLedger\Core\Shotlist\Writers\ShotlistCsv;
 use PlainLedger\Core\Shotlist\Writers\TimelineWriter;
 use PlainLedger\Core\Specification\Catalogue;
@@ -134,9 +136,9 @@ final class ListController
             'does' => $p->does,
             'line' => $p->row->line,
             'code' => Text::shown(mb_strimwidth($p->row->code, 0, 80, '…')),
-            'title' => $p->row->title,
+            'title' => $p->row->details->title,
             'owner' => $p->owner?->name,
-            'due' => $p->row->due,
+            'due' => $p->row->details->due,
             'asks' => $p->row->overrides, 'values' => $p->row->values, 'frames' => $p->row->frames(),
             'changes' => $p->changes, 'faults' => $p->row->faults, 'notes' => $p->row->notes,
         ], array_slice($rows, 0, self::MOST_SHOWN));
@@ -246,7 +248,7 @@ final class ListController
             $table,
             $columns,
             array_map(
-                static fn (array $cells, int $line): ShotRow => ShotRow::read($line, $cells, $columns),
+                static fn (array $cells, int $line): ShotRow => ShotRowReader::read($line, $cells, $columns),
                 $table->rows,
                 $table->lines,
             ),
@@ -287,7 +289,7 @@ final class ListController
             $faults = preg_match(ShotRow::CODE, $code) === 1
                 ? []
                 : ['“'.Text::shown(mb_strimwidth($code, 0, 60, '…')).'” is no code.'];
-            $rows[] = new ShotRow($n + 1, $code, null, $handle, null, [], [], $faults);
+            $rows[] = new ShotRow($n + 1, $code, new ShotDetails(owner: $handle), [], [], $faults);
         }
 
         return $rows;

@@ -19,52 +19,63 @@ final readonly class TimelineWriter
     {
         $children = [];
         foreach ($clips as $clip) {
-            $range = static fn (FrameRange $frames): array => [
-                'OTIO_SCHEMA' => 'TimeRange.1',
-                'start_time' => self::time($frames->first(), $clip['rate']),
-                'duration' => self::time($frames->last() - $frames->first() + 1, $clip['rate']),
-            ];
-            $children[] = [
-                'OTIO_SCHEMA' => 'Clip.2',
-                'name' => $clip['code'],
-                'source_range' => $range($clip['cut']),
-                'effects' => [],
-                'markers' => [],
-                'enabled' => true,
-                'metadata' => (object) [],
-                'media_references' => [
-                    'DEFAULT_MEDIA' => self::media(
-                        $clip['folder'],
-                        $clip['pattern'],
-                        $clip['delivered'],
-                        $clip['rate'],
-                        $range($clip['delivered']),
-                    ),
-                ],
-                'active_media_reference_key' => 'DEFAULT_MEDIA',
-            ];
+            $children[] = self::clip($clip);
         }
+        $track = self::composition('Track.1', 'deliverables', $children, ['kind' => 'Video']);
+        $timeline = [
+            'OTIO_SCHEMA' => 'Timeline.1',
+            'name' => $title,
+            'global_start_time' => null,
+            'metadata' => (object) [],
+            'tracks' => self::composition('Stack.1', 'tracks', [$track]),
+        ];
+        $how = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION;
 
-        return json_encode([
-            'OTIO_SCHEMA' => 'Timeline.1', 'name' => $title, 'global_start_time' => null, 'metadata' => (object) [],
-            'tracks' => [
-                'OTIO_SCHEMA' => 'Stack.1',
-                'name' => 'tracks',
-                'source_range' => null,
-                'effects' => [],
-                'markers' => [],
-                'enabled' => true,
-                'metadata' => (object) [],
-                'children' => [
-                    [
-                        'OTIO_SCHEMA' => 'Track.1', 'name' => 'deliverables', 'kind' => 'Video', 'source_range' => null,
-                        'effects' => [], 'markers' => [], 'enabled' => true, 'metadata' => (object) [],
-                        'children' => $children,
-                    ],
-                ],
-            ],
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)
-            ."\n";
+        return json_encode($timeline, $how | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $children
+     * @param  array<string, string>  $more
+     * @return array<string, mixed>
+     */
+    private static function composition(string $schema, string $name, array $children, array $more = []): array
+    {
+        return ['OTIO_SCHEMA' => $schema, 'name' => $name] + $more + [
+            'source_range' => null,
+            'effects' => [],
+            'markers' => [],
+            'enabled' => true,
+            'metadata' => (object) [],
+            'children' => $children,
+        ];
+    }
+
+    /**
+     * @param  array{code: string, cut: FrameRange, delivered: FrameRange, rate: FrameRate, folder: string, pattern: string}  $clip
+     * @return array<string, mixed>
+     */
+    private static function clip(array $clip): array
+    {
+        $range = static fn (FrameRange $frames): array => [
+            'OTIO_SCHEMA' => 'TimeRange.1',
+            'start_time' => self::time($frames->first(), $clip['rate']),
+            'duration' => self::time($frames->last() - $frames->first() + 1, $clip['rate']),
+        ];
+        $delivered = $clip['delivered'];
+        $media = self::media($clip['folder'], $clip['pattern'], $delivered, $clip['rate'], $range($delivered));
+
+        return [
+            'OTIO_SCHEMA' => 'Clip.2',
+            'name' => $clip['code'],
+            'source_range' => $range($clip['cut']),
+            'effects' => [],
+            'markers' => [],
+            'enabled' => true,
+            'metadata' => (object) [],
+            'media_references' => ['DEFAULT_MEDIA' => $media],
+            'active_media_reference_key' => 'DEFAULT_MEDIA',
+        ];
     }
 
     /**

@@ -15,6 +15,7 @@ use PlainLedger\Core\Shotlist\ListPlan;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
 use PlainLedger\Core\Shotlist\ShotRow;
+use PlainLedger\Core\Shotlist\ShotRowReader;
 use PlainLedger\Core\Shotlist\Writers\ShotlistCsv;
 use PlainLedger\Core\Tabular\Table;
 use PlainLedger\Core\Tabular\TableRefused;
@@ -29,7 +30,7 @@ final class ListsTest extends TestCase
         $columns = Column::guessAll($table->headings);
 
         return array_map(
-            static fn (array $cells, int $line): ShotRow => ShotRow::read($line, $cells, $columns),
+            static fn (array $cells, int $line): ShotRow => ShotRowReader::read($line, $cells, $columns),
             $table->rows,
             $table->lines,
         );
@@ -45,7 +46,7 @@ final class ListsTest extends TestCase
 
         self::assertSame(
             ['TC_010', 'Ansel', '2026-12-01 23:59', [], 2],
-            [$a->code, $a->owner, $a->due, $a->faults, $a->line],
+            [$a->code, $a->details->owner, $a->details->due, $a->faults, $a->line],
         );
         self::assertSame(
             ['time.range' => '1001-1096', 'time.handles' => '8+8', 'camera.name' => 'cam_quay'],
@@ -101,7 +102,7 @@ final class ListsTest extends TestCase
             "\xFE\xFF".mb_convert_encoding($csv, 'UTF-16BE', 'UTF-8'),
             mb_convert_encoding($csv, 'Windows-1252', 'UTF-8'),
         ] as $bytes) {
-            self::assertSame('Nebelbänke', self::rows($bytes)[0]->title);
+            self::assertSame('Nebelbänke', self::rows($bytes)[0]->details->title);
         }
     }
 
@@ -276,11 +277,11 @@ final class ListsTest extends TestCase
                 ],
                 ['version' => '3'],
             ],
-            [$a->title, $a->owner, $a->due, $a->overrides, $a->values],
+            [$a->details->title, $a->details->owner, $a->details->due, $a->overrides, $a->values],
         );
         self::assertSame(
             ['-', ['time.range' => '-5-10', 'time.rate' => '24000/1001'], [], []],
-            [$b->title, $b->overrides, $b->values, $b->faults],
+            [$b->details->title, $b->overrides, $b->values, $b->faults],
         );
     }
 }
