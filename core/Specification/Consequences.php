@@ -63,29 +63,20 @@ final readonly class Consequences
         ?FrameRange $expected,
         ?FrameRate $rate,
     ): array {
-        $lines = [];
         $frames = $expected === null ? PartLength::leastFrames($specification, $part)[0] ?? null : count($expected);
-        if ($frames !== null) {
-            $lines[] = self::line('frames', (string) $frames);
-        }
-        if ($expected !== null && $part->handles() !== [0, 0]) {
-            $lines[] = self::line('of them in the cut', (string) count($part->cutRange() ?? $expected));
-            $lines[] = self::line('delivered range', (string) $expected);
-        }
-        if ($rate === null) {
-            return $lines;
-        }
-        if ($frames !== null) {
-            $lines[] = self::line('running time', $rate->runningTime($frames));
-        }
-        if ($expected !== null) {
-            $lines = [...$lines, ...self::timecodes($part, $expected, $rate)];
-        }
-        if ($part->delivers->isMovie()) {
-            $lines[] = self::line('keyframe every 2 s', (2 * $rate->nominalWhole()).' frames');
-        }
+        $cut = (string) count($part->cutRange() ?? $expected ?? FrameRange::none());
+        $keyframes = $rate !== null && $part->delivers->isMovie();
 
-        return $lines;
+        return [
+            ...($frames === null ? [] : [self::line('frames', (string) $frames)]),
+            ...($expected === null || $part->handles() === [0, 0] ? [] : [
+                self::line('of them in the cut', $cut),
+                self::line('delivered range', (string) $expected),
+            ]),
+            ...($rate === null || $frames === null ? [] : [self::line('running time', $rate->runningTime($frames))]),
+            ...($rate === null || $expected === null ? [] : self::timecodes($part, $expected, $rate)),
+            ...($keyframes ? [self::line('keyframe every 2 s', (2 * $rate->nominalWhole()).' frames')] : []),
+        ];
     }
 
     /** @return list<array{label: string, value: string}> */
@@ -142,32 +133,36 @@ final readonly class Consequences
         ?FrameRange $expected,
         ?FrameRate $rate,
     ): array {
-        $lines = [];
-        $bits = $part->single(RequirementId::FORMAT_BIT_DEPTH);
-        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
-        if ($size !== null && $bits !== null && $channels !== null) {
-            // bits a picture, rounded up to whole bytes
-            $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
-            $passes = max(1, count($part->passes()));
-            $lines[] = self::line('one frame, unpacked', (string) ByteSize::of($bytes));
-            if ($expected !== null) {
-                $lines[] = self::line(
-                    'all frames, unpacked',
-                    ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : ''),
-                );
-            }
-        }
         $cap = $part->find(RequirementId::FORMAT_FILE_SIZE)->value->max ?? null;
         $length = PartLength::leastSeconds($specification, $part);
-        if ($cap !== null && $length !== null && $part->delivers->isMovie()) {
-            $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
-            $lines[] = self::line(
-                'bit rate that fits '.ByteSize::of((int) $cap),
-                $fits === null ? 'none' : (string) $fits,
-            );
+        $lines = $size === null ? [] : self::unpacked($part, $size, $expected);
+        if ($cap === null || $length === null || ! $part->delivers->isMovie()) {
+            return $lines;
         }
+        $most = ByteSize::of((int) $cap);
+        $fits = BitRate::thatFits($most, $length[0]);
 
-        return $lines;
+        return [...$lines, self::line("bit rate that fits {$most}", $fits === null ? 'none' : (string) $fits)];
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function unpacked(Part $part, Resolution $size, ?FrameRange $expected): array
+    {
+        $bits = $part->single(RequirementId::FORMAT_BIT_DEPTH);
+        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
+        if ($bits === null || $channels === null) {
+            return [];
+        }
+        // bits a picture, rounded up to whole bytes
+        $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
+        $one = self::line('one frame, unpacked', (string) ByteSize::of($bytes));
+        if ($expected === null) {
+            return [$one];
+        }
+        $passes = max(1, count($part->passes()));
+        $all = ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : '');
+
+        return [$one, self::line('all frames, unpacked', $all)];
     }
 
     /** @return list<array{label: string, value: string}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\Duration;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
@@ -30,31 +31,33 @@ final readonly class PartLength
      */
     public static function leastFrames(Specification $specification, Part $part): ?array
     {
-        $count = $part->find(RequirementId::TIME_COUNT)?->value;
-        $least = $count === null ? null : $count->single() ?? $count->min;
-        if ($least !== null) {
-            return [(int) $least, [RequirementId::TIME_COUNT]];
+        $count = self::least($part, RequirementId::TIME_COUNT);
+        if ($count !== null) {
+            return [(int) $count, [RequirementId::TIME_COUNT]];
         }
         $expected = self::expected($part);
         if ($expected !== null) {
             return [count($expected), [RequirementId::TIME_RANGE]];
         }
-        [$time, $rate] = [$part->find(RequirementId::TIME_DURATION)?->value, self::rate($part)];
-        $least = $time === null ? null : $time->single() ?? $time->min;
-        if ($least !== null && $rate !== null) {
-            return [
-                Duration::parse($least)->seconds($rate)
-                    ->multipliedBy($rate->value)
-                    ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
-                    ->toInt(),
-                [RequirementId::TIME_DURATION, RequirementId::TIME_RATE],
-            ];
+        $time = self::least($part, RequirementId::TIME_DURATION);
+        $rate = self::rate($part);
+        if ($time !== null && $rate !== null) {
+            $frames = Duration::parse($time)->seconds($rate)->multipliedBy($rate->value);
+            $whole = $frames->toScale(0, RoundingMode::HALF_UP)->toInt();
+
+            return [$whole, [RequirementId::TIME_DURATION, RequirementId::TIME_RATE]];
         }
         $from = $specification->part($part->madeFrom ?? '');
+        $isItsOwn = $from === null || $from->name === $part->name || $from->madeFrom !== null;
 
-        return $from === null || $from->name === $part->name || $from->madeFrom !== null
-            ? null
-            : self::leastFrames($specification, $from);
+        return $isItsOwn ? null : self::leastFrames($specification, $from);
+    }
+
+    private static function least(Part $part, string $id): ?string
+    {
+        $value = $part->find($id)?->value;
+
+        return $value === null ? null : $value->single() ?? $value->min;
     }
 
     /** @return array{int, list<string>}|null the most frames it may have */

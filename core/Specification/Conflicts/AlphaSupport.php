@@ -87,49 +87,16 @@ final readonly class AlphaSupport implements ConflictRule
     private function amongThemselves(Part $part): iterable
     {
         $alpha = $part->values(RequirementId::FORMAT_ALPHA);
-        $channels = $part->single(RequirementId::FORMAT_CHANNELS);
-        $has = $channels === null
-            ? null
-            : array_filter(
-                Channels::parse($channels),
-                static fn (string $c): bool => Channels::split($c)[1] === 'A',
-            ) !== [];
+        $channels = Channels::parse($part->single(RequirementId::FORMAT_CHANNELS) ?? '');
+        $others = array_values(array_filter($channels, static fn (string $c): bool => Channels::split($c)[1] !== 'A'));
+        $has = $channels === [] ? null : count($others) < count($channels);
         if ($alpha === ['none'] && $has === true) {
-            yield Conflict::between(
-                [RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS],
-                $part->name,
-                "The channels {$channels} hold alpha, and no alpha is asked.",
-                ConflictResolution::set(
-                    RequirementId::FORMAT_CHANNELS,
-                    Channels::write(
-                        array_values(
-                            array_filter(
-                                Channels::parse((string) $channels),
-                                static fn (string $c): bool => Channels::split($c)[1] !== 'A',
-                            ),
-                        ),
-                    ),
-                    'Ask for the channels without alpha.',
-                ),
-                ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'any', 'Ask for alpha.'),
-            );
+            yield $this->withoutAlpha($part, $others);
         } elseif ($alpha !== [] && ! in_array('none', $alpha, true) && $has === false) {
-            yield Conflict::between(
-                [RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS],
-                $part->name,
-                "Alpha is asked, and the channels {$channels} hold none.",
-                ConflictResolution::set(
-                    RequirementId::FORMAT_CHANNELS,
-                    Channels::write([...Channels::parse((string) $channels), 'A']),
-                    'Ask for the alpha channel too.',
-                ),
-                ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.'),
-            );
+            yield $this->withAlpha($part, $channels);
         }
-        if (
-            $part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes'
-            && ($alpha === ['none'] || ($has === false && $alpha === []))
-        ) {
+        $none = $alpha === ['none'] || ($has === false && $alpha === []);
+        if ($none && $part->single(RequirementId::CONTENT_ALPHA_USED) === 'yes') {
             $other = $alpha === ['none'] ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
             yield Conflict::between(
                 [RequirementId::CONTENT_ALPHA_USED, $other],
@@ -138,5 +105,33 @@ final readonly class AlphaSupport implements ConflictRule
                 ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.'),
             );
         }
+    }
+
+    /** @param  list<string>  $others  the channels but for alpha */
+    private function withoutAlpha(Part $part, array $others): Conflict
+    {
+        $id = RequirementId::FORMAT_CHANNELS;
+
+        return Conflict::between(
+            [RequirementId::FORMAT_ALPHA, $id],
+            $part->name,
+            "The channels {$part->single($id)} hold alpha, and no alpha is asked.",
+            ConflictResolution::set($id, Channels::write($others), 'Ask for the channels without alpha.'),
+            ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'any', 'Ask for alpha.'),
+        );
+    }
+
+    /** @param  list<string>  $channels */
+    private function withAlpha(Part $part, array $channels): Conflict
+    {
+        $id = RequirementId::FORMAT_CHANNELS;
+
+        return Conflict::between(
+            [RequirementId::FORMAT_ALPHA, $id],
+            $part->name,
+            "Alpha is asked, and the channels {$part->single($id)} hold none.",
+            ConflictResolution::set($id, Channels::write([...$channels, 'A']), 'Ask for the alpha channel too.'),
+            ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.'),
+        );
     }
 }

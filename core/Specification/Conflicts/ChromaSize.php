@@ -20,11 +20,8 @@ final readonly class ChromaSize implements ConflictRule
             return;
         }
         $kinds = $part->kinds();
-        $whole = array_filter(
-            $kinds,
-            static fn (Kind $k): bool => in_array($k, [Kind::Png, Kind::Bmp, Kind::Tga], true),
-        );
-        if ($kinds !== [] && count($whole) === count($kinds)) {
+        $every = static fn (\Closure $holds): bool => $kinds !== [] && count(array_filter($kinds, $holds)) === count($kinds);
+        if ($every(static fn (Kind $k): bool => in_array($k, [Kind::Png, Kind::Bmp, Kind::Tga], true))) {
             yield Conflict::between(
                 [RequirementId::FORMAT_CHROMA, RequirementId::FORMAT_KIND],
                 $part->name,
@@ -36,33 +33,32 @@ final readonly class ChromaSize implements ConflictRule
             return;
         }
         // a JPEG or WebP picture fills up its last block and keeps any size
-        if ($kinds !== [] && array_filter($kinds, static fn (Kind $k): bool => ! $k->isPicture()) === []) {
-            return;
+        if (! $every(static fn (Kind $k): bool => $k->isPicture())) {
+            yield from $this->oddSides($part, $chroma);
         }
+    }
+
+    /**
+     * @param  non-empty-list<string>  $chroma
+     * @return iterable<Conflict>
+     */
+    private function oddSides(Part $part, array $chroma): iterable
+    {
         $sizes = array_map(Resolution::parse(...), $part->values(RequirementId::PICTURE_RESOLUTION));
         $down = ! in_array('4:2:2', $chroma, true);
-        $odd = array_values(
-            array_filter(
-                $sizes,
-                static fn (Resolution $r): bool => $r->width % 2 === 1 || ($down && $r->height % 2 === 1),
-            ),
-        );
-        if ($odd !== [] && count($odd) === count($sizes)) {
-            $even = Resolution::of(
-                $odd[0]->width + $odd[0]->width % 2,
-                $odd[0]->height + ($down ? $odd[0]->height % 2 : 0),
-            );
-            yield Conflict::between(
-                [RequirementId::PICTURE_RESOLUTION, RequirementId::FORMAT_CHROMA],
-                $part->name,
-                "{$chroma[0]} shares colour between pixels in pairs, and {$odd[0]->spoken()} has an odd side.",
-                ConflictResolution::set(
-                    RequirementId::PICTURE_RESOLUTION,
-                    (string) $even,
-                    "Ask for {$even->spoken()}.",
-                ),
-                ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'),
-            );
+        $isOdd = static fn (Resolution $r): bool => $r->width % 2 === 1 || ($down && $r->height % 2 === 1);
+        $odd = array_values(array_filter($sizes, $isOdd));
+        if ($odd === [] || count($odd) < count($sizes)) {
+            return;
         }
+        [$width, $height] = [$odd[0]->width, $odd[0]->height];
+        $even = Resolution::of($width + $width % 2, $height + ($down ? $height % 2 : 0));
+        yield Conflict::between(
+            [RequirementId::PICTURE_RESOLUTION, RequirementId::FORMAT_CHROMA],
+            $part->name,
+            "{$chroma[0]} shares colour between pixels in pairs, and {$odd[0]->spoken()} has an odd side.",
+            ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $even, "Ask for {$even->spoken()}."),
+            ConflictResolution::set(RequirementId::FORMAT_CHROMA, '4:4:4', 'Ask for 4:4:4.'),
+        );
     }
 }

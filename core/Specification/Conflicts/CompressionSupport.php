@@ -13,71 +13,80 @@ use PlainLedger\Core\Specification\Specification;
 /** Lossless asked of what always loses, and a way of compressing that the format does not have. */
 final readonly class CompressionSupport implements ConflictRule
 {
+    private const LOSSY = [Kind::Jpeg, Kind::Webm, Kind::Mp4];
+
     public function read(Specification $specification, Part $part): iterable
     {
         $asked = $part->values(RequirementId::FORMAT_COMPRESSION);
-        if ($asked === []) {
-            return;
-        }
-        $losesNothing = $this->losesNothing($asked);
         $codecs = $part->values(RequirementId::FORMAT_CODEC);
-        if (
-            $losesNothing
-            && $codecs !== []
-            && array_filter($codecs, static fn (string $c): bool => ! CodecCapabilities::isLossy($c)) === []
-        ) {
-            yield Conflict::between(
-                [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC],
-                $part->name,
-                "Compression that loses nothing is asked, and {$codecs[0]} always loses something.",
-                ConflictResolution::set(RequirementId::FORMAT_CODEC, 'ffv1', 'Ask for FFV1, which keeps every bit.'),
-                ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'),
-            );
-
-            return;
-        }
         $kinds = $part->kinds();
-        if ($kinds === []) {
-            return;
+        $losesNothing = $asked !== [] && $this->losesNothing($asked);
+        $lossyCodecs = array_filter($codecs, CodecCapabilities::isLossy(...));
+        $lossyKinds = array_filter($kinds, static fn (Kind $k): bool => in_array($k, self::LOSSY, true));
+        $allLossy = $kinds !== [] && count($lossyKinds) === count($kinds);
+        if ($losesNothing && $codecs !== [] && count($lossyCodecs) === count($codecs)) {
+            yield $this->lossyCodec($part, $codecs[0]);
+        } elseif ($losesNothing && $allLossy && ($codecs === [] || $kinds[0] === Kind::Jpeg)) {
+            yield $this->lossyKind($part, $kinds[0], $asked);
+        } elseif ($asked !== [] && $kinds !== []) {
+            yield from $this->unknownWay($part, $kinds, $asked);
         }
-        $lossy = array_filter(
-            $kinds,
-            static fn (Kind $k): bool => in_array($k, [Kind::Jpeg, Kind::Webm, Kind::Mp4], true),
-        );
-        if ($losesNothing && count($lossy) === count($kinds) && ($codecs === [] || $kinds[0] === Kind::Jpeg)) {
-            $able = array_filter(
-                [Kind::Png, Kind::Exr, Kind::Tiff],
-                static fn (Kind $k): bool => in_array('lossless', $asked, true)
-                    || array_intersect($asked, self::ways($k) ?? []) !== [],
-            );
-            $other = $part->delivers->isMovie() ? 'mov' : ([...$able, Kind::Png][0])->value;
-            yield Conflict::between(
-                [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND],
-                $part->name,
-                "Compression that loses nothing is asked, and {$kinds[0]->spoken()} always loses something.",
-                ConflictResolution::set(RequirementId::FORMAT_KIND, $other, 'Ask for '.strtoupper($other).'.'),
-                ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'),
-            );
+    }
 
+    private function lossyCodec(Part $part, string $codec): Conflict
+    {
+        return Conflict::between(
+            [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC],
+            $part->name,
+            "Compression that loses nothing is asked, and {$codec} always loses something.",
+            ConflictResolution::set(RequirementId::FORMAT_CODEC, 'ffv1', 'Ask for FFV1, which keeps every bit.'),
+            self::dropped(),
+        );
+    }
+
+    /** @param  list<string>  $asked */
+    private function lossyKind(Part $part, Kind $kind, array $asked): Conflict
+    {
+        $able = array_filter(
+            [Kind::Png, Kind::Exr, Kind::Tiff],
+            static fn (Kind $k): bool => in_array('lossless', $asked, true)
+                || array_intersect($asked, self::ways($k) ?? []) !== [],
+        );
+        $other = $part->delivers->isMovie() ? 'mov' : ([...$able, Kind::Png][0])->value;
+
+        return Conflict::between(
+            [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND],
+            $part->name,
+            "Compression that loses nothing is asked, and {$kind->spoken()} always loses something.",
+            ConflictResolution::set(RequirementId::FORMAT_KIND, $other, 'Ask for '.strtoupper($other).'.'),
+            self::dropped(),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Kind>  $kinds
+     * @param  non-empty-list<string>  $asked
+     * @return iterable<Conflict>
+     */
+    private function unknownWay(Part $part, array $kinds, array $asked): iterable
+    {
+        $ways = array_map(self::ways(...), $kinds);
+        $all = in_array(null, $ways, true) ? [] : array_merge([], ...array_filter($ways, is_array(...)));
+        if ($all === [] || in_array('lossless', $asked, true) || array_intersect($asked, $all) !== []) {
             return;
         }
-        $all = [];
-        foreach ($kinds as $kind) {
-            $there = self::ways($kind);
-            if ($there === null) {
-                return;
-            }
-            $all = [...$all, ...$there];
-        }
-        if (! in_array('lossless', $asked, true) && array_intersect($asked, $all) === []) {
-            yield Conflict::between(
-                [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND],
-                $part->name,
-                "{$kinds[0]->spoken()} is never compressed by {$asked[0]}; it has ".implode(', ', $all).'.',
-                ConflictResolution::set(RequirementId::FORMAT_COMPRESSION, $all[0], "Ask for {$all[0]}."),
-                ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.'),
-            );
-        }
+        yield Conflict::between(
+            [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_KIND],
+            $part->name,
+            "{$kinds[0]->spoken()} is never compressed by {$asked[0]}; it has ".implode(', ', $all).'.',
+            ConflictResolution::set(RequirementId::FORMAT_COMPRESSION, $all[0], "Ask for {$all[0]}."),
+            self::dropped(),
+        );
+    }
+
+    private static function dropped(): ConflictResolution
+    {
+        return ConflictResolution::drop(RequirementId::FORMAT_COMPRESSION, 'Ask for no way of compressing.');
     }
 
     /** @param  list<string>  $asked */

@@ -14,6 +14,15 @@ use PlainLedger\Core\Specification\Specification;
 /** Float samples, a depth or channels that the format or codec does not have. */
 final readonly class DepthSupport implements ConflictRule
 {
+    /** What formats have a place for; alpha, where a format has none, is told by itself. Others may hold any. */
+    private const CHANNELS = [
+        'png' => ['Y', 'YA', 'RGB', 'RGBA'],
+        'jpeg' => ['Y', 'RGB', 'CMYK', 'RGBA', 'YA'],
+        'bmp' => ['Y', 'RGB', 'RGBA'],
+        'webp' => ['Y', 'RGB', 'RGBA'],
+        'tga' => ['Y', 'RGB', 'RGBA', 'YA'],
+    ];
+
     public function read(Specification $specification, Part $part): iterable
     {
         $kinds = $part->kinds();
@@ -54,53 +63,52 @@ final readonly class DepthSupport implements ConflictRule
      */
     private function depths(Part $part, array $kinds, array $depths, array $sample): iterable
     {
-        if ($depths === []) {
-            return;
-        }
         $codecs = $part->values(RequirementId::FORMAT_CODEC);
-        $byCodec = [];
-        foreach ($codecs as $codec) {
-            $byCodec = CodecCapabilities::depths($codec) === null || $byCodec === null
-                ? null
-                : [...$byCodec, ...CodecCapabilities::depths($codec)];
-        }
-        if ($codecs !== [] && $byCodec !== null && array_intersect($depths, $byCodec) === []) {
+        $byCodec = self::allOf(array_map(CodecCapabilities::depths(...), $codecs));
+        if ($depths !== [] && $byCodec !== [] && array_intersect($depths, $byCodec) === []) {
+            $most = max([8, ...$byCodec]);
             yield Conflict::between(
                 [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_CODEC],
                 $part->name,
-                "{$depths[0]} bits a channel are asked, and {$codecs[0]} has "
-                    .implode(', ', array_unique($byCodec))
-                    .'.',
-                ConflictResolution::set(
-                    RequirementId::FORMAT_BIT_DEPTH,
-                    (string) max([8, ...$byCodec]),
-                    'Ask for '.max([8, ...$byCodec]).' bits.',
-                ),
+                "{$depths[0]} bits a channel are asked, and {$codecs[0]} has ".implode(', ', array_unique($byCodec)).'.',
+                ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $most, "Ask for {$most} bits."),
             );
         }
-        $byKind = [];
-        foreach ($kinds as $kind) {
-            $own = self::kindDepths($kind, $sample);
-            $byKind = $own === null || $byKind === null ? null : [...$byKind, ...$own];
+        $byKind = self::allOf(array_map(static fn (Kind $kind): ?array => self::kindDepths($kind, $sample), $kinds));
+        if ($depths !== [] && $byKind !== [] && array_intersect($depths, $byKind) === []) {
+            yield $this->noSuchDepth($part, $kinds[0], $depths[0], $byKind, $sample === ['uint'] && $kinds === [Kind::Exr]);
         }
-        if ($kinds !== [] && $byKind !== null && array_intersect($depths, $byKind) === []) {
-            $ids = $sample === ['uint'] && $kinds === [Kind::Exr]
-                ? [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_SAMPLE, RequirementId::FORMAT_KIND]
-                : [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_KIND];
-            $nearest = $byKind[0];
-            foreach ($byKind as $depth) {
-                $nearest = abs($depth - $depths[0]) < abs($nearest - $depths[0]) ? $depth : $nearest;
-            }
-            yield Conflict::between(
-                $ids,
-                $part->name,
-                "{$depths[0]} bits a channel are asked, and {$kinds[0]->spoken()} has "
-                    .implode(', ', array_unique($byKind))
-                    .($ids[1] === RequirementId::FORMAT_SAMPLE ? ' of whole numbers' : '')
-                    .'.',
-                ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $nearest, "Ask for {$nearest} bits."),
-            );
-        }
+    }
+
+    /**
+     * @param  list<list<int>|null>  $lists
+     * @return list<int> none where one of them may be any
+     */
+    private static function allOf(array $lists): array
+    {
+        return in_array(null, $lists, true) ? [] : array_merge([], ...array_filter($lists, is_array(...)));
+    }
+
+    /**
+     * @param  non-empty-list<int>  $there
+     * @param  bool  $wholeNumbers  whether only the whole numbers of the format are meant
+     */
+    private function noSuchDepth(Part $part, Kind $kind, int $depth, array $there, bool $wholeNumbers): Conflict
+    {
+        $nearest = array_reduce(
+            $there,
+            static fn (int $near, int $own): int => abs($own - $depth) < abs($near - $depth) ? $own : $near,
+            $there[0],
+        );
+        $sample = $wholeNumbers ? [RequirementId::FORMAT_SAMPLE] : [];
+
+        return Conflict::between(
+            [RequirementId::FORMAT_BIT_DEPTH, ...$sample, RequirementId::FORMAT_KIND],
+            $part->name,
+            "{$depth} bits a channel are asked, and {$kind->spoken()} has ".implode(', ', array_unique($there))
+                .($wholeNumbers ? ' of whole numbers.' : '.'),
+            ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $nearest, "Ask for {$nearest} bits."),
+        );
     }
 
     /**
@@ -110,32 +118,17 @@ final readonly class DepthSupport implements ConflictRule
     private function channels(Part $part, array $kinds): iterable
     {
         $asked = $part->single(RequirementId::FORMAT_CHANNELS);
-        if ($asked === null || $kinds === []) {
+        $holds = static fn (Kind $kind): bool => in_array($asked, self::CHANNELS[$kind->value] ?? [$asked], true);
+        if ($asked === null || $kinds === [] || array_filter($kinds, $holds) !== []) {
             return;
         }
-        foreach ($kinds as $kind) {
-            $there = match ($kind) {
-                Kind::Png => ['Y', 'YA', 'RGB', 'RGBA'],
-                // alpha is told by itself
-                Kind::Jpeg => ['Y', 'RGB', 'CMYK', 'RGBA', 'YA'],
-                Kind::Bmp, Kind::Webp => ['Y', 'RGB', 'RGBA'],
-                Kind::Tga => ['Y', 'RGB', 'RGBA', 'YA'],
-                default => null,
-            };
-            if ($there === null || in_array($asked, $there, true)) {
-                return;
-            }
-        }
+        $usual = in_array('A', Channels::parse($asked), true) ? 'RGBA' : 'RGB';
         yield Conflict::between(
             [RequirementId::FORMAT_CHANNELS, RequirementId::FORMAT_KIND],
             $part->name,
             "{$kinds[0]->spoken()} has no place for the channels {$asked}.",
             ConflictResolution::set(RequirementId::FORMAT_KIND, 'exr', 'Ask for OpenEXR, which holds any channels.'),
-            ConflictResolution::set(
-                RequirementId::FORMAT_CHANNELS,
-                in_array('A', Channels::parse($asked), true) ? 'RGBA' : 'RGB',
-                'Ask for the usual channels.',
-            ),
+            ConflictResolution::set(RequirementId::FORMAT_CHANNELS, $usual, 'Ask for the usual channels.'),
         );
     }
 

@@ -17,21 +17,12 @@ final readonly class FramePiece implements ConflictRule
     public function read(Specification $specification, Part $part): iterable
     {
         $source = $part->single(RequirementId::NAMING_PATTERN);
-        if ($source === null || in_array($part->delivers, [Delivers::File, Delivers::Still], true)) {
+        if ($source === null) {
             return;
         }
         $has = NamePattern::parse($source)->has('frame');
         if ($part->delivers === Delivers::Frames && ! $has) {
-            $expected = PartLength::expected($part);
-            $digits = max(
-                4,
-                $expected === null || $expected->isEmpty()
-                    ? 4
-                    : strlen((string) max(abs($expected->first()), abs($expected->last()))),
-            );
-            $with = str_contains($source, '.{ext}')
-                ? str_replace('.{ext}', ".{frame:{$digits}}.{ext}", $source)
-                : (string) preg_replace('~(\.[A-Za-z][A-Za-z0-9]{0,5})?$~', ".{frame:{$digits}}$1", $source, 1);
+            $with = self::withNumber($source, self::digits($part));
             yield Conflict::between(
                 [RequirementId::NAMING_PATTERN],
                 $part->name,
@@ -41,16 +32,29 @@ final readonly class FramePiece implements ConflictRule
         }
         if ($part->delivers === Delivers::Movie && $has) {
             $without = (string) preg_replace('~[._-]?\{\s*frame\s*(?::\s*\d*)?\s*\}~i', '', $source);
+            $set = ConflictResolution::set(RequirementId::NAMING_PATTERN, $without, "Name it {$without}.");
             yield Conflict::between(
                 [RequirementId::NAMING_PATTERN],
                 $part->name,
                 "The part “{$part->name}” is a movie, and “{$source}” has a {frame}.",
-                ...(
-                    trim($without) === ''
-                        ? []
-                        : [ConflictResolution::set(RequirementId::NAMING_PATTERN, $without, "Name it {$without}.")]
-                ),
+                ...(trim($without) === '' ? [] : [$set]),
             );
         }
+    }
+
+    /** Four at least, as is usual. */
+    private static function digits(Part $part): int
+    {
+        $expected = PartLength::expected($part);
+        $largest = $expected === null || $expected->isEmpty() ? 0 : max(abs($expected->first()), abs($expected->last()));
+
+        return max(4, strlen((string) $largest));
+    }
+
+    private static function withNumber(string $pattern, int $digits): string
+    {
+        return str_contains($pattern, '.{ext}')
+            ? str_replace('.{ext}', ".{frame:{$digits}}.{ext}", $pattern)
+            : (string) preg_replace('~(\.[A-Za-z][A-Za-z0-9]{0,5})?$~', ".{frame:{$digits}}$1", $pattern, 1);
     }
 }

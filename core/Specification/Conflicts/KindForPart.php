@@ -23,47 +23,62 @@ final readonly class KindForPart implements ConflictRule
         $movie = $part->delivers->isMovie();
         $suiting = array_filter($kinds, static fn (Kind $k): bool => $movie ? $k->isMovie() : $k->isPicture());
         if ($suiting === []) {
-            $what = $movie ? 'a movie' : ($part->delivers === Delivers::Still ? 'a single picture' : 'frames');
-            $offer = $movie
-                ? ConflictResolution::set(RequirementId::FORMAT_KIND, 'mp4', 'Ask for MP4.')
-                : ConflictResolution::set(RequirementId::FORMAT_KIND, 'png', 'Ask for PNG.');
-            yield Conflict::between(
-                [RequirementId::FORMAT_KIND],
-                $part->name,
-                "The part “{$part->name}” delivers {$what}, and {$kinds[0]->spoken()} is none.",
-                $offer,
-            );
+            yield $this->otherMedium($part, $kinds[0]);
 
             return;
         }
         $codecs = $part->values(RequirementId::FORMAT_CODEC);
-        foreach ($codecs as $codec) {
-            foreach ($kinds as $kind) {
-                if (CodecCapabilities::fits($codec, $kind)) {
-                    return;
-                }
-            }
-        }
-        if ($codecs !== [] && $movie) {
+        if ($codecs !== [] && $movie && ! self::anyFits($codecs, $kinds)) {
             yield Conflict::between(
                 [RequirementId::FORMAT_CODEC, RequirementId::FORMAT_KIND],
                 $part->name,
                 "{$kinds[0]->spoken()} does not hold {$codecs[0]}.",
                 ConflictResolution::set(
                     RequirementId::FORMAT_KIND,
-                    $kinds[0] === Kind::Mov
-                        ? 'webm'
-                        : (
-                            str_starts_with($codecs[0], 'vp8')
-                                ? 'webm'
-                                : (
-                                    $kinds[0] === Kind::Webm
-                                    && in_array($codecs[0], ['h264', 'hevc'], true) ? 'mp4' : 'mov'
-                                )
-                        ),
+                    self::containerFor($codecs[0], $kinds[0]),
                     'Ask for a container that does.',
                 ),
             );
         }
+    }
+
+    private function otherMedium(Part $part, Kind $kind): Conflict
+    {
+        [$what, $word, $spoken] = match ($part->delivers) {
+            Delivers::Movie => ['a movie', 'mp4', 'MP4'],
+            Delivers::Still => ['a single picture', 'png', 'PNG'],
+            default => ['frames', 'png', 'PNG'],
+        };
+
+        return Conflict::between(
+            [RequirementId::FORMAT_KIND],
+            $part->name,
+            "The part “{$part->name}” delivers {$what}, and {$kind->spoken()} is none.",
+            ConflictResolution::set(RequirementId::FORMAT_KIND, $word, "Ask for {$spoken}."),
+        );
+    }
+
+    /**
+     * @param  list<string>  $codecs
+     * @param  list<Kind>  $kinds
+     */
+    private static function anyFits(array $codecs, array $kinds): bool
+    {
+        foreach ($codecs as $codec) {
+            if (array_filter($kinds, static fn (Kind $kind): bool => CodecCapabilities::fits($codec, $kind)) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function containerFor(string $codec, Kind $asked): string
+    {
+        return match (true) {
+            $asked === Kind::Mov, str_starts_with($codec, 'vp8') => 'webm',
+            $asked === Kind::Webm && in_array($codec, ['h264', 'hevc'], true) => 'mp4',
+            default => 'mov',
+        };
     }
 }

@@ -21,57 +21,48 @@ final readonly class StartTimecode implements ConflictRule
         if ($start === null || $rates === []) {
             return;
         }
-        $why = '';
-        foreach ($rates as $rate) {
-            try {
-                Timecode::parse($start, $rate);
+        $faults = array_map(static fn (FrameRate $rate): ?string => self::fault($start, $rate), $rates);
+        $why = end($faults);
+        if ($why === null || in_array(null, $faults, true)) {
+            return;
+        }
+        $ids = [RequirementId::TIME_START_TIMECODE, RequirementId::TIME_RATE];
+        yield Conflict::between($ids, $part->name, $why, ...self::resolutions($start, $rates[0]));
+    }
 
-                return;
-            } catch (NotUnderstood $refused) {
-                $why = $refused->getMessage();
-            }
+    private static function fault(string $start, FrameRate $rate): ?string
+    {
+        try {
+            Timecode::parse($start, $rate);
+
+            return null;
+        } catch (NotUnderstood $refused) {
+            return $refused->getMessage();
         }
-        $offers = [];
-        if (str_contains($start, ';') && ! $rates[0]->hasDropFrame()) {
+    }
+
+    /** @return list<ConflictResolution> */
+    private static function resolutions(string $start, FrameRate $rate): array
+    {
+        $id = RequirementId::TIME_START_TIMECODE;
+        $dropping = str_contains($start, ';');
+        if ($dropping && ! $rate->hasDropFrame()) {
             $plain = str_replace(';', ':', $start);
-            $offers = [
-                ConflictResolution::set(
-                    RequirementId::TIME_START_TIMECODE,
-                    $plain,
-                    "Start at {$plain}, which drops nothing.",
-                ),
+            $pulled = [30 => '29.97', 60 => '59.94'][$rate->nominalWhole()] ?? null;
+
+            return [
+                ConflictResolution::set($id, $plain, "Start at {$plain}, which drops nothing."),
+                ...($pulled === null ? [] : [
+                    ConflictResolution::set(RequirementId::TIME_RATE, $pulled, "Ask for {$pulled} frames a second."),
+                ]),
             ];
-            if ($rates[0]->nominalWhole() === 30 || $rates[0]->nominalWhole() === 60) {
-                $dropping = $rates[0]->nominalWhole() === 30 ? '29.97' : '59.94';
-                $offers[] = ConflictResolution::set(
-                    RequirementId::TIME_RATE,
-                    $dropping,
-                    "Ask for {$dropping} frames a second.",
-                );
-            }
-        } else {
-            $offers = [
-                ConflictResolution::set(
-                    RequirementId::TIME_START_TIMECODE,
-                    substr($start, 0, 9).'00',
-                    'Start on the whole second.',
-                ),
-            ];
-            if (str_contains($start, ';') && preg_match('~:[0-9][1-9]:00;~', $start) === 1) {
-                $offers = [
-                    ConflictResolution::set(
-                        RequirementId::TIME_START_TIMECODE,
-                        substr($start, 0, 9).($rates[0]->nominalWhole() === 60 ? '04' : '02'),
-                        'Start at the first number there is.',
-                    ),
-                ];
-            }
         }
-        yield Conflict::between(
-            [RequirementId::TIME_START_TIMECODE, RequirementId::TIME_RATE],
-            $part->name,
-            $why,
-            ...$offers,
-        );
+        if ($dropping && preg_match('~:[0-9][1-9]:00;~', $start) === 1) {
+            $first = substr($start, 0, 9).($rate->nominalWhole() === 60 ? '04' : '02');
+
+            return [ConflictResolution::set($id, $first, 'Start at the first number there is.')];
+        }
+
+        return [ConflictResolution::set($id, substr($start, 0, 9).'00', 'Start on the whole second.')];
     }
 }
