@@ -13,6 +13,8 @@ use PlainLedger\Core\Specification\Values\Scalar;
 /** A picture that was approved for one frame, and how far the frame may be from it on the mean of its pixels. */
 final readonly class ApprovedPicture
 {
+    private const BETWEEN = '~\s*;\s*(?=(?:frame\s+)?-?\d+\s*[:=\s])~i';
+
     /** One step of eight bits: what saving in another format may change. */
     private const TOLERANCE = '1/255';
 
@@ -31,53 +33,42 @@ final readonly class ApprovedPicture
     public static function canonical(mixed $json): array
     {
         if (is_string($json) && ! str_starts_with(trim($json), '{')) {
-            $json = preg_split('~\s*;\s*(?=(?:frame\s+)?-?\d+\s*[:=\s])~i', trim($json), -1, PREG_SPLIT_NO_EMPTY)
-                ?: $json;
+            $json = preg_split(self::BETWEEN, trim($json), -1, PREG_SPLIT_NO_EMPTY) ?: $json;
         }
-        $list = is_array($json) && array_is_list($json)
-            ? $json
-            : [is_array($json) && isset($json['value']) ? $json['value'] : $json];
-        $texts = [];
-        foreach ($list as $one) {
-            $one = is_string($one)
-                ? (str_starts_with(trim($one), '{') ? json_decode($one, true) : self::spoken($one))
-                : $one;
-            if (
-                ! is_array($one)
-                || ! isset($one['frame'], $one['picture'])
-                || ! is_string($one['picture'])
-                || trim($one['picture']) === ''
-                || preg_match('~^-?\d{1,9}$~', Scalar::text($one['frame'])) !== 1
-            ) {
-                throw NotUnderstood::because(
-                    'an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": '
-                        .'"4/255"}, or “frame 1024: approved/1024.png, tolerance 4/255”, and '
-                        .JsonDocument::typeOf($one)
-                        .' stands there.',
-                );
-            }
-            $tolerance = Tolerance::canonical(Scalar::text($one['tolerance'] ?? self::TOLERANCE));
-            $texts[] = (string) json_encode(
-                [
-                    'frame' => (int) Scalar::text($one['frame']),
-                    'picture' => trim($one['picture']),
-                    'tolerance' => $tolerance,
-                ],
-                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
-            );
+        $one = is_array($json) && isset($json['value']) ? $json['value'] : $json;
+        $list = is_array($json) && array_is_list($json) ? $json : [$one];
+        if ($list === [] || count($list) > self::MOST) {
+            $many = number_format(count($list));
+            throw NotUnderstood::because($list === []
+                ? 'the list of approved pictures is empty.'
+                : 'at most '.self::MOST." frames have an approved picture, and these are {$many}.");
         }
 
-        if (count($texts) > self::MOST) {
+        return array_map(self::text(...), $list);
+    }
+
+    private static function text(mixed $told): string
+    {
+        $one = is_string($told) ? self::decoded($told) : $told;
+        [$frame, $picture] = is_array($one) ? [$one['frame'] ?? null, $one['picture'] ?? null] : [null, null];
+        $isFrame = $frame !== null && preg_match('~^-?\d{1,9}$~', Scalar::text($frame)) === 1;
+        if (! is_array($one) || ! $isFrame || ! is_string($picture) || trim($picture) === '') {
             throw NotUnderstood::because(
-                'at most '
-                    .self::MOST
-                    .' frames have an approved picture, and these are '
-                    .number_format(count($texts))
-                    .'.',
+                'an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": "4/255"}, '
+                    .'or “frame 1024: approved/1024.png, tolerance 4/255”, and '.JsonDocument::typeOf($one).' stands there.',
             );
         }
+        $tolerance = Tolerance::canonical(Scalar::text($one['tolerance'] ?? self::TOLERANCE));
 
-        return $texts === [] ? throw NotUnderstood::because('the list of approved pictures is empty.') : $texts;
+        return (string) json_encode(
+            ['frame' => (int) Scalar::text($frame), 'picture' => trim($picture), 'tolerance' => $tolerance],
+            JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
+    }
+
+    private static function decoded(string $text): mixed
+    {
+        return str_starts_with(trim($text), '{') ? json_decode($text, true) : self::spoken($text);
     }
 
     /** @return array<string, string>|null */

@@ -36,34 +36,42 @@ final readonly class LenientValue
     public static function readings(Descriptor $descriptor, string $value): array
     {
         $plain = (string) preg_replace('~\s*[(\[][^()\[\]]*[)\]]\s*$~u', '', $value);
-        $within = preg_match('~[(\[]([^()\[\]]+)[)\]]\s*$~u', $value, $m) === 1 ? trim($m[1]) : null;
-        $readings = [$value, $plain === '' ? $value : $plain];
+        $within = preg_match('~[(\[]([^()\[\]]+)[)\]]\s*$~u', $value, $m) === 1 ? trim($m[1]) : '';
         $unit = self::UNITS[$descriptor->id] ?? null;
-        foreach ($unit === null ? [] : [$plain, $within ?? ''] as $text) {
-            $readings[] = (string) preg_replace("~(?<=[\\d)\\s])\\s*(?:{$unit})\\b\\.?~iu", '', $text);
-        }
-        if ($descriptor->type === ValueType::Range) {
-            $readings[] = (string) preg_replace(
-                ['~\s*(?:,|;)?\s*(?:by|step|every)\s+(\d+)(?:st|nd|rd|th)?$~i', '~\bframes?\b~i'],
-                ['x$1', ''],
-                $plain,
-            );
-        }
-        if (
-            $descriptor->id === RequirementId::FORMAT_BIT_DEPTH
-            && preg_match('~\b(8|10|12|14|16|24|32)\b~', $value, $m) === 1
-        ) {
-            $readings[] = $m[1];
-        }
-        if ($descriptor->id === RequirementId::FORMAT_BIT_DEPTH) {
-            $readings[] = preg_match('~\bhalf\b~i', $value) === 1
-                ? '16'
-                : (preg_match('~\bfull\b|\bfloat\b~i', $value) === 1 ? '32' : '');
-        }
+        $readings = [
+            $value,
+            $plain === '' ? $value : $plain,
+            ...($unit === null ? [] : array_map(
+                static fn (string $text): string => (string) preg_replace("~(?<=[\\d)\\s])\\s*(?:{$unit})\\b\\.?~iu", '', $text),
+                [$plain, $within],
+            )),
+            ...($descriptor->type === ValueType::Range ? [self::range($plain)] : []),
+            ...($descriptor->id === RequirementId::FORMAT_BIT_DEPTH ? self::depths($value) : []),
+        ];
+        $told = array_filter(array_map(trim(...), $readings), static fn (string $reading): bool => $reading !== '');
 
-        return array_values(
-            array_unique(array_filter(array_map(trim(...), $readings), static fn (string $r): bool => $r !== '')),
-        );
+        return array_values(array_unique($told));
+    }
+
+    /** `1-100 by 2`, `frames 1-100`. */
+    private static function range(string $text): string
+    {
+        $step = '~\s*(?:,|;)?\s*(?:by|step|every)\s+(\d+)(?:st|nd|rd|th)?$~i';
+
+        return (string) preg_replace([$step, '~\bframes?\b~i'], ['x$1', ''], $text);
+    }
+
+    /** @return list<string> */
+    private static function depths(string $text): array
+    {
+        $number = preg_match('~\b(8|10|12|14|16|24|32)\b~', $text, $m) === 1 ? $m[1] : '';
+        $word = match (true) {
+            preg_match('~\bhalf\b~i', $text) === 1 => '16',
+            preg_match('~\bfull\b|\bfloat\b~i', $text) === 1 => '32',
+            default => '',
+        };
+
+        return [$number, $word];
     }
 
     /** Of a word, the reading that is a known one; else what was told. */

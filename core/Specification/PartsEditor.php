@@ -36,35 +36,11 @@ final readonly class PartsEditor
     public function with(string $name, string $delivers, ?string $madeFrom): self
     {
         $name = trim($name);
-        $parts = $this->parts();
-        $require = is_array($this->data['require'] ?? null) ? $this->data['require'] : [];
-        if ($parts === []) {
-            $word = is_string($this->data['delivers'] ?? null) ? $this->data['delivers'] : 'frames';
-            // what only the first can mean goes with it
-            $own = array_filter(
-                $require,
-                static fn (string $id): bool => ! in_array(
-                    Catalogue::standard()->find($id)?->group,
-                    self::SHARED,
-                    true,
-                ),
-                ARRAY_FILTER_USE_KEY,
-            );
-            $require = array_diff_key($require, $own);
-            $parts = [['name' => $word, 'delivers' => $word, 'require' => $own]];
-        }
+        [$parts, $require] = $this->listed();
         $names = array_column($parts, 'name');
-        if ($name === '' || in_array($name, $names, true)) {
-            throw SpecificationRefused::because(
-                'The part',
-                $name === '' ? 'it needs a name.' : "there is one called “{$name}” already.",
-            );
-        }
+        self::expectFree($name, $names);
         if ($madeFrom !== null && ! in_array($madeFrom, $names, true)) {
-            throw SpecificationRefused::because(
-                'The part',
-                "it is made from “{$madeFrom}”, and there is no such part.",
-            );
+            throw SpecificationRefused::because('The part', "it is made from “{$madeFrom}”, and there is no such part.");
         }
         $parts[] = [
             'name' => $name,
@@ -72,10 +48,41 @@ final readonly class PartsEditor
             ...($madeFrom === null ? [] : ['made_from' => $madeFrom]),
             'require' => [],
         ];
-        $data = $this->data;
-        unset($data['delivers']);
 
-        return new self(['parts' => $parts, 'require' => $require] + $data);
+        return new self(['parts' => $parts, 'require' => $require] + array_diff_key($this->data, ['delivers' => true]));
+    }
+
+    /** @param  array<mixed>  $taken */
+    private static function expectFree(string $name, array $taken): void
+    {
+        if ($name === '' || in_array($name, $taken, true)) {
+            $why = $name === '' ? 'it needs a name.' : "there is one called “{$name}” already.";
+            throw SpecificationRefused::because('The part', $why);
+        }
+    }
+
+    private function word(): string
+    {
+        return is_string($this->data['delivers'] ?? null) ? $this->data['delivers'] : 'frames';
+    }
+
+    /**
+     * The parts as a list, which one alone does not have; what only that one can mean goes with it.
+     *
+     * @return array{list<array<string, mixed>>, array<mixed>} and what is asked of all
+     */
+    private function listed(): array
+    {
+        $parts = $this->parts();
+        $require = is_array($this->data['require'] ?? null) ? $this->data['require'] : [];
+        if ($parts !== []) {
+            return [$parts, $require];
+        }
+        $isShared = static fn (string $id): bool => in_array(Catalogue::standard()->find($id)?->group, self::SHARED, true);
+        $own = array_filter($require, static fn (string $id): bool => ! $isShared($id), ARRAY_FILTER_USE_KEY);
+        $alone = ['name' => $this->word(), 'delivers' => $this->word(), 'require' => $own];
+
+        return [[$alone], array_diff_key($require, $own)];
     }
 
     /** @throws SpecificationRefused for the last one, and for one that another is made from */
@@ -104,25 +111,18 @@ final readonly class PartsEditor
     {
         $to = trim($to);
         $parts = $this->parts();
-        if ($to === '' || in_array($to, array_column($parts, 'name'), true)) {
-            throw SpecificationRefused::because(
-                'The part',
-                $to === '' ? 'it needs a name.' : "there is one called “{$to}” already.",
-            );
-        }
+        self::expectFree($to, array_column($parts, 'name'));
         $data = $this->data;
         if ($parts === []) {
             // a specification of one part has no list of them: now it needs one, since the name is its own
-            $word = is_string($data['delivers'] ?? null) ? $data['delivers'] : 'frames';
-            $parts = [['name' => $word, 'delivers' => $word, 'require' => []]];
+            $parts = [['name' => $this->word(), 'delivers' => $this->word(), 'require' => []]];
             unset($data['delivers']);
         }
         foreach ($parts as $i => $part) {
-            if (($part['name'] ?? null) === $from) {
-                $parts[$i]['name'] = $to;
-            }
-            if (($part['made_from'] ?? null) === $from) {
-                $parts[$i]['made_from'] = $to;
+            foreach (['name', 'made_from'] as $key) {
+                if (($part[$key] ?? null) === $from) {
+                    $parts[$i][$key] = $to;
+                }
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification;
 
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\Piece;
 use PlainLedger\Core\Naming\PieceValues;
@@ -11,6 +12,15 @@ use PlainLedger\Core\Naming\PieceValues;
 /** What should be known of a pattern's names before they are used: that they will not sort, not be found as a sequence, or collide. */
 final readonly class PatternNotes
 {
+    private const NOT_FILLED = 'Frame numbers are not filled with zeros, so the names do not sort as numbers do.';
+
+    private const NOT_LAST = 'The frame number does not stand right before the extension; most programs then do not see a '
+        .'sequence.';
+
+    private const AFTER_DIGITS = 'Digits stand right before the frame number, and nobody can tell where it begins.';
+
+    private const NEGATIVE = 'Negative frames do not sort before the others, and many programs do not read their sign.';
+
     /** Longer names are cut or refused by most file systems. */
     private const LONGEST = 255;
 
@@ -27,41 +37,37 @@ final readonly class PatternNotes
     /** @return list<string|null> */
     private static function frames(NamePattern $pattern, Specification $specification, Part $part): array
     {
-        $at = null;
-        foreach ($pattern->pieces as $i => $piece) {
-            $at = $piece->isFrame() ? $i : $at;
-        }
+        $at = array_key_last(array_filter($pattern->pieces, static fn (Piece $piece): bool => $piece->isFrame()));
         if ($at === null) {
             return [];
         }
-        $expected = PartLength::expected($part);
-        $largest = $expected === null || $expected->isEmpty()
-            ? null
-            : strlen((string) max(abs($expected->first()), abs($expected->last())));
-        $digits = $pattern->pieces[$at]->digits ?? 1;
         $values = $specification->pieceValues($part);
         $before = $at === 0 ? '' : self::textOf($pattern->pieces[$at - 1], $values);
         $after = array_slice($pattern->pieces, $at + 1);
         $tail = implode('', array_map(static fn (Piece $p): string => self::textOf($p, $values), $after));
         $plainTail = preg_match('~^\.(?:\{ext\}|[A-Za-z0-9]{1,5})?$~', $tail) === 1;
+        $strange = $before !== '' && preg_match('~[A-Za-z\d._-]$~', $before) !== 1;
+
+        [$notFilled, $negative] = self::numbers($pattern->pieces[$at]->digits ?? 1, PartLength::expected($part));
 
         return [
-            $digits < 2 && ($largest === null || $largest > 1)
-                ? 'Frame numbers are not filled with zeros, so the names do not sort as numbers do.'
-                : null,
-            $plainTail
-                ? null
-                : 'The frame number does not stand right before the extension; most programs then do not see a '
-                    .'sequence.',
-            preg_match('~\d$~', $before) === 1
-                ? 'Digits stand right before the frame number, and nobody can tell where it begins.'
-                : null,
-            $before !== '' && preg_match('~[A-Za-z\d._-]$~', $before) !== 1
-                ? 'Before the frame number stands something that is no dot, dash or underscore.'
-                : null,
-            $expected !== null && ! $expected->isEmpty() && $expected->first() < 0
-                ? 'Negative frames do not sort before the others, and many programs do not read their sign.'
-                : null,
+            $notFilled,
+            $plainTail ? null : self::NOT_LAST,
+            preg_match('~\d$~', $before) === 1 ? self::AFTER_DIGITS : null,
+            $strange ? 'Before the frame number stands something that is no dot, dash or underscore.' : null,
+            $negative,
+        ];
+    }
+
+    /** @return array{string|null, string|null} */
+    private static function numbers(int $digits, ?FrameRange $expected): array
+    {
+        $known = $expected !== null && ! $expected->isEmpty();
+        $oneDigit = $known && max(abs($expected->first()), abs($expected->last())) < 10;
+
+        return [
+            $digits < 2 && ! $oneDigit ? self::NOT_FILLED : null,
+            $known && $expected->first() < 0 ? self::NEGATIVE : null,
         ];
     }
 

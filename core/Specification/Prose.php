@@ -26,32 +26,35 @@ final readonly class Prose
             $expected = null;
         }
         $rates = array_map(FrameRate::parse(...), $part->values(RequirementId::TIME_RATE));
-        $speed = $rates === []
-            ? ''
-            : ' at '
-                .Text::series(array_map(static fn (FrameRate $r): string => $r->spoken(), $rates), 'or')
-                .' a second';
-        $what = match ($part->delivers) {
-            Delivers::Frames => 'frames',
+        $spoken = array_map(static fn (FrameRate $rate): string => $rate->spoken(), $rates);
+        $speed = $rates === [] ? '' : ' at '.Text::series($spoken, 'or').' a second';
+        if ($expected === null) {
+            $open = $part->single(RequirementId::TIME_RANGE) === 'timeline' ? ', the animation’s own range' : '';
+
+            return self::what($part).$open.$speed.'.';
+        }
+        $which = $expected->isOneRun() ? "{$expected->first()} to {$expected->last()}" : (string) $expected;
+        $says = Text::count(count($expected), 'frame').", {$which}";
+        $lasts = count($rates) === 1 ? ': '.self::lasts($rates[0], count($expected)) : '';
+
+        return $says.($speed === '' ? '' : ",{$speed}{$lasts}").'.';
+    }
+
+    private static function what(Part $part): string
+    {
+        return match ($part->delivers) {
+            Delivers::Frames => 'Frames',
             Delivers::Still => 'A single picture',
             Delivers::Movie => 'A movie',
             Delivers::File => 'A file',
         };
-        if ($expected === null) {
-            $open = $part->single(RequirementId::TIME_RANGE) === 'timeline' ? ', the animation’s own range' : '';
+    }
 
-            return ucfirst($what).$open.$speed.'.';
-        }
-        $says = Text::count(count($expected), 'frame').(
-            $expected->isOneRun() ? ", {$expected->first()} to {$expected->last()}" : ", {$expected}"
-        );
-        if (count($rates) === 1) {
-            $whole = count($expected) % $rates[0]->nominalWhole() === 0
-                && (string) $rates[0] === (string) $rates[0]->nominalWhole();
-            $speed .= ': '.($whole ? 'exactly ' : '').$rates[0]->runningTime(count($expected));
-        }
+    private static function lasts(FrameRate $rate, int $frames): string
+    {
+        $whole = (string) $rate === (string) $rate->nominalWhole() && $frames % $rate->nominalWhole() === 0;
 
-        return $says.($speed === '' ? '' : ",{$speed}").'.';
+        return ($whole ? 'exactly ' : '').$rate->runningTime($frames);
     }
 
     private static function picture(Part $part): string

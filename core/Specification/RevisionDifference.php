@@ -11,49 +11,34 @@ final readonly class RevisionDifference
     public static function between(Specification $before, Specification $after): array
     {
         $lines = [];
-        $names = array_values(
-            array_unique(
-                [
-                    ...array_map(static fn (Part $p): string => $p->name, $before->parts),
-                    ...array_map(static fn (Part $p): string => $p->name, $after->parts),
-                ],
-            ),
-        );
-        foreach ($names as $name) {
-            [$old, $new] = [$before->part($name), $after->part($name)];
-            if ($old === null || $new === null) {
-                $lines[] = [
-                    'part' => $name,
-                    'id' => '',
-                    'label' => 'the part',
-                    'from' => $old === null ? null : $old->delivers->value,
-                    'to' => $new === null ? null : $new->delivers->value,
-                ];
-            }
-            $ids = array_unique([...array_keys($old->requirements ?? []), ...array_keys($new->requirements ?? [])]);
-            usort(
-                $ids,
-                static fn (string $a, string $b): int => Catalogue::standard()->place($a) <=> Catalogue::standard()
-                    ->place($b),
-            );
-            foreach ($ids as $id) {
-                [$from, $to] = [self::text($old?->find($id)), self::text($new?->find($id))];
-                if ($from !== $to) {
-                    $lines[] = [
-                        'part' => $name,
-                        'id' => $id,
-                        'label' => Catalogue::standard()->find($id)->label ?? $id,
-                        'from' => $from,
-                        'to' => $to,
-                    ];
-                }
-            }
-        }
         if ($before->title !== $after->title) {
-            array_unshift(
-                $lines,
-                ['part' => '', 'id' => '', 'label' => 'the title', 'from' => $before->title, 'to' => $after->title],
-            );
+            $titles = ['from' => $before->title, 'to' => $after->title];
+            $lines[] = ['part' => '', 'id' => '', 'label' => 'the title'] + $titles;
+        }
+        $names = array_map(static fn (Part $part): string => $part->name, [...$before->parts, ...$after->parts]);
+        foreach (array_unique($names) as $name) {
+            $lines = [...$lines, ...self::ofPart($name, $before->part($name), $after->part($name))];
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{part: string, id: string, label: string, from: string|null, to: string|null}> */
+    private static function ofPart(string $name, ?Part $old, ?Part $new): array
+    {
+        $lines = [];
+        if ($old === null || $new === null) {
+            $kinds = ['from' => $old?->delivers->value, 'to' => $new?->delivers->value];
+            $lines[] = ['part' => $name, 'id' => '', 'label' => 'the part'] + $kinds;
+        }
+        $ids = array_unique([...array_keys($old->requirements ?? []), ...array_keys($new->requirements ?? [])]);
+        $catalogue = Catalogue::standard();
+        usort($ids, static fn (string $a, string $b): int => $catalogue->place($a) <=> $catalogue->place($b));
+        foreach ($ids as $id) {
+            $values = ['from' => self::text($old?->find($id)), 'to' => self::text($new?->find($id))];
+            if ($values['from'] !== $values['to']) {
+                $lines[] = ['part' => $name, 'id' => $id, 'label' => $catalogue->find($id)->label ?? $id] + $values;
+            }
         }
 
         return $lines;

@@ -9,6 +9,34 @@ use PlainLedger\Core\Naming\NamePattern;
 /** What people of the trade, and programs, also write for a value, and the word it is kept by. */
 final readonly class Spellings
 {
+    /** Patterns and what stands for them, by id: units that the value is counted by anyway, and other forms of a number. */
+    private const REWRITTEN = [
+        RequirementId::PICTURE_SCALE => [['~\s*percent$~i'], ['']],
+        RequirementId::PICTURE_DENSITY => [
+            ['~\s*(?:dpi|ppi|(?:pixels|dots)(?:\s+(?:per|an|a|to the)\s+|/)inch)$~i'],
+            [''],
+        ],
+        RequirementId::TIME_RATE => [
+            [
+                '~^(\d{2}),(\d{1,3})\b~',
+                '~^(\d+(?:\.\d+)?)\s*(?:fps)?\s*\(?(?:drop|non-?drop|df|ndf|progressive|film|pal|ntsc)[ -]?(?:frame)?\)?$~i',
+            ],
+            ['$1.$2', '$1'],
+        ],
+        RequirementId::TIME_SPEED => [['~^(\d+(?:\.\d+)?)\s*(?:%|percent)$~'], ['$1/100']],
+        RequirementId::TIME_HANDLES => [
+            [
+                '~^(?:head|pre)\s*[:=]?\s*(\d+)\s*(?:frames?)?\s*[,;]?\s*(?:and\s+)?(?:tail|post)\s*[:=]?\s*(\d+)(?:\s*frames?)?$~i',
+                '~\s*frames?(?:\s+(?:each|at each end|on both ends|head and tail))?$~i',
+            ],
+            ['$1+$2', ''],
+        ],
+        RequirementId::FORMAT_QUALITY => [['~\s*(?:%|percent)$~', '~^(\d{1,3})\s*/\s*100$~'], ['', '$1']],
+    ];
+
+    /** Of these the first pattern holds whatever white space stands around the text. */
+    private const TRIMMED = [RequirementId::TIME_SPEED, RequirementId::TIME_HANDLES];
+
     /** What is left of a value once everything but letters, digits and a few signs is taken out of it. */
     private const NOISE = '~[\s._,()\[\]{}"\'’“”-]+~u';
 
@@ -362,58 +390,39 @@ final readonly class Spellings
     public static function usual(string $id, string $text): string
     {
         $plain = mb_strtolower((string) preg_replace(self::NOISE, '', $text));
+        $usual = self::USUAL[$id][$plain] ?? null;
+        if ($usual !== null) {
+            return $usual;
+        }
+        [$patterns, $replacements] = self::REWRITTEN[$id] ?? [[], []];
+        if ($patterns !== []) {
+            $trimmed = in_array($id, self::TRIMMED, true) && preg_match($patterns[0], trim($text)) === 1;
 
-        return self::USUAL[$id][$plain] ?? match ($id) {
+            return (string) preg_replace($patterns, $replacements, $trimmed ? trim($text) : $text);
+        }
+
+        return match ($id) {
             RequirementId::PICTURE_RESOLUTION => self::named($text),
-            RequirementId::PICTURE_SCALE => (string) preg_replace('~\s*percent$~i', '', $text),
-            // inches are what it is counted by
-            RequirementId::PICTURE_DENSITY => (string) preg_replace(
-                '~\s*(?:dpi|ppi|(?:pixels|dots)(?:\s+(?:per|an|a|to the)\s+|/)inch)$~i',
-                '',
-                $text,
-            ),
-            RequirementId::TIME_RATE => (string) preg_replace(
-                [
-                    '~^(\d{2}),(\d{1,3})\b~',
-                    '~^(\d+(?:\.\d+)?)\s*(?:fps)?\s*\(?(?:drop|non-?drop|df|ndf|progressive|film|pal|ntsc)[ '
-                        .'-]?(?:frame)?\)?$~i',
-                ],
-                ['$1.$2', '$1'],
-                $text,
-            ),
-            RequirementId::TIME_SPEED => preg_match('~^(\d+(?:\.\d+)?)\s*(?:%|percent)$~', trim($text), $m) === 1
-                ? "{$m[1]}/100"
-                : $text,
-            RequirementId::TIME_HANDLES => preg_match(
-                '~^(?:head|pre)\s*[:=]?\s*(\d+)\s*(?:frames?)?\s*[,;]?\s*(?:and\s+)?(?:tail'
-                    .'|post)\s*[:=]?\s*(\d+)(?:\s*frames?)?$~i',
-                trim($text),
-                $m,
-            ) === 1
-                ? "{$m[1]}+{$m[2]}"
-                : (string) preg_replace(
-                    '~\s*frames?(?:\s+(?:each|at each end|on both ends|head and tail))?$~i',
-                    '',
-                    $text,
-                ),
-            RequirementId::FORMAT_QUALITY => (string) preg_replace(
-                ['~\s*(?:%|percent)$~', '~^(\d{1,3})\s*/\s*100$~'],
-                ['', '$1'],
-                $text,
-            ),
-            RequirementId::AUDIO_CHANNELS => preg_match(
-                '~^([257])\.([01])(?:\s*(?:surround|channels?))?$~i',
-                trim($text),
-                $m,
-            ) === 1
-                ? (string) ((int) $m[1] + (int) $m[2])
-                : $text,
+            RequirementId::AUDIO_CHANNELS => self::surround($text),
             RequirementId::AUDIO_SAMPLE_RATE => self::hertz($text),
-            RequirementId::NAMING_PATTERN => preg_match('~#|%0?\d*d~', $text) === 1 && ! str_contains($text, '{frame')
-                ? (string) NamePattern::parseSceneName($text)
-                : $text,
+            RequirementId::NAMING_PATTERN => self::sceneName($text),
             default => $text,
         };
+    }
+
+    /** `5.1` is six channels. */
+    private static function surround(string $text): string
+    {
+        return preg_match('~^([257])\.([01])(?:\s*(?:surround|channels?))?$~i', trim($text), $m) === 1
+            ? (string) ((int) $m[1] + (int) $m[2])
+            : $text;
+    }
+
+    private static function sceneName(string $text): string
+    {
+        $counted = preg_match('~#|%0?\d*d~', $text) === 1 && ! str_contains($text, '{frame');
+
+        return $counted ? (string) NamePattern::parseSceneName($text) : $text;
     }
 
     /** `Full HD (1920 x 1080)`, `HD 1080p25`, `UHD-1 4K` */

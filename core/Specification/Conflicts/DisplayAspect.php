@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification\Conflicts;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\AspectRatio;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
@@ -28,64 +29,62 @@ final readonly class DisplayAspect implements ConflictRule
     {
         $shapes = array_map(AspectRatio::parse(...), $part->values(RequirementId::PICTURE_DISPLAY_ASPECT));
         $sizes = array_map(Resolution::parse(...), $part->values(RequirementId::PICTURE_RESOLUTION));
-        if ($shapes === [] || $sizes === []) {
-            return;
-        }
         $asked = $part->single(RequirementId::PICTURE_PIXEL_ASPECT);
         $pixels = $asked === null ? BigRational::one() : Fraction::parse($asked);
+        $squeezed = array_filter($sizes, static fn (Resolution $size): bool => in_array((string) $size, self::SQUEEZED, true));
+        if ($shapes === [] || $sizes === [] || ($asked === null && $squeezed !== [])) {
+            return;
+        }
+        if (! self::anyHolds($shapes, $sizes, $pixels)) {
+            yield $this->another($part, $sizes[0], $pixels, $shapes[0]);
+        }
+    }
+
+    /**
+     * Pixels typed as a decimal stand for a fraction to one part in a thousand.
+     *
+     * @param  list<AspectRatio>  $shapes
+     * @param  list<Resolution>  $sizes
+     */
+    private static function anyHolds(array $shapes, array $sizes, BigRational $pixels): bool
+    {
         foreach ($sizes as $size) {
-            if ($asked === null && in_array((string) $size, self::SQUEEZED, true)) {
-                return;
-            }
-            foreach ($shapes as $shape) {
-                // pixels typed as a decimal stand for a fraction to one part in a thousand
-                foreach ([
-                    $pixels,
-                    $pixels->multipliedBy(BigRational::nd(1001, 1000)),
-                    $pixels->multipliedBy(BigRational::nd(999, 1000)),
-                ] as $each) {
-                    if ($shape->holdsFor($size, $each)) {
-                        return;
-                    }
+            foreach ([1000, 1001, 999] as $thousandths) {
+                $near = $pixels->multipliedBy(BigRational::nd($thousandths, 1000));
+                if (array_filter($shapes, static fn (AspectRatio $shape): bool => $shape->holdsFor($size, $near)) !== []) {
+                    return true;
                 }
             }
         }
-        $size = $sizes[0];
+
+        return false;
+    }
+
+    private function another(Part $part, Resolution $size, BigRational $pixels, AspectRatio $asked): Conflict
+    {
+        $told = $part->single(RequirementId::PICTURE_PIXEL_ASPECT);
         $is = Fraction::decimal($size->displayAspect($pixels));
-        $ids = [
-            RequirementId::PICTURE_DISPLAY_ASPECT,
-            RequirementId::PICTURE_RESOLUTION,
-            ...($asked === null ? [] : [RequirementId::PICTURE_PIXEL_ASPECT]),
-        ];
-        $named = AspectRatio::nearestNamed($size, $pixels);
-        $offers = [
+        $follows = AspectRatio::nearestNamed($size, $pixels) ?? $is;
+        $height = $asked->value->reciprocal()->multipliedBy($pixels)->multipliedBy($size->width)->dividedBy(2);
+        $even = 2 * $height->toScale(0, RoundingMode::HALF_UP)->toInt();
+        $other = $even >= 2 && $even <= Resolution::LARGEST ? Resolution::of($size->width, $even) : null;
+        $says = "Ask for {$other?->spoken()}, which has that shape.";
+        $spoken = in_array($told, [null, '1/1'], true) ? 'with square pixels' : "with pixels of {$told}";
+
+        return Conflict::between(
+            [
+                RequirementId::PICTURE_DISPLAY_ASPECT,
+                RequirementId::PICTURE_RESOLUTION,
+                ...($told === null ? [] : [RequirementId::PICTURE_PIXEL_ASPECT]),
+            ],
+            $part->name,
+            "{$size->spoken()} {$spoken} is shown as {$is} to 1, and {$asked} is asked.",
             ConflictResolution::set(
                 RequirementId::PICTURE_DISPLAY_ASPECT,
-                $named ?? $is,
-                'Ask for the shape that follows, '.($named ?? $is).'.',
+                $follows,
+                "Ask for the shape that follows, {$follows}.",
             ),
-        ];
-        $height = $shapes[0]->value->reciprocal()
-            ->multipliedBy($pixels)
-            ->multipliedBy($size->width)
-            ->dividedBy(2)
-            ->toScale(0, \Brick\Math\RoundingMode::HALF_UP)
-            ->toInt() * 2;
-        if ($height >= 2 && $height <= Resolution::LARGEST) {
-            $other = Resolution::of($size->width, $height);
-            $offers[] = ConflictResolution::set(
-                RequirementId::PICTURE_RESOLUTION,
-                (string) $other,
-                "Ask for {$other->spoken()}, which has that shape.",
-            );
-        }
-        yield Conflict::between(
-            $ids,
-            $part->name,
-            "{$size->spoken()} "
-                .($asked === null || $asked === '1/1' ? 'with square pixels' : "with pixels of {$asked}")
-                ." is shown as {$is} to 1, and {$shapes[0]} is asked.",
-            ...$offers,
+            ...($other === null ? [] : [ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $other, $says)]),
         );
     }
 }

@@ -25,60 +25,53 @@ final readonly class NamePieces implements ConflictRule
     {
         foreach ([RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER] as $id) {
             $source = $part->single($id);
-            if ($source === null) {
-                continue;
-            }
-            $pattern = NamePattern::parse($source);
-            foreach (array_unique($pattern->names()) as $name) {
-                if (! in_array($name, self::KNOWN, true) && ! isset($specification->values[$name])) {
-                    $near = $this->nearest($name, [...self::KNOWN, ...array_keys($specification->values)]);
-                    yield Conflict::between(
-                        [$id],
-                        $part->name,
-                        "Nothing says what {{$name}} stands for.",
-                        ...(
-                            $near === null
-                                ? []
-                                : [
-                                    ConflictResolution::set(
-                                        $id,
-                                        (string) preg_replace(
-                                            '~\{\s*'.preg_quote($name, '~').'(?=\s*[:}])~i',
-                                            "{{$near}",
-                                            $source,
-                                        ),
-                                        "Write {{$near}}.",
-                                    ),
-                                ]
-                        ),
-                    );
-                }
-            }
-            $out = preg_match('~^(?:/|[A-Za-z]:)|(?:^|/)\.\.(?:/|$)~', $source) === 1;
-            if ($id === RequirementId::NAMING_PATTERN && str_contains($source, '/')) {
-                yield Conflict::between(
-                    [$id],
-                    $part->name,
-                    'A file’s name holds no “/”; folders have a requirement of their own.',
-                    ConflictResolution::set($id, basename($source), 'Keep the name alone.'),
-                );
-            } elseif ($id !== RequirementId::NAMING_PATTERN && $out) {
-                yield Conflict::between(
-                    [$id],
-                    $part->name,
-                    "“{$source}” leads out of "
-                        .($id === RequirementId::OUTPUT_FOLDER ? 'the project' : 'the delivery')
-                        .'; a folder is told from there.',
-                    ConflictResolution::set(
-                        $id,
-                        trim((string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source), '/')
-                            ?: '.',
-                        'Keep what lies inside.',
-                    ),
-                );
+            if ($source !== null) {
+                yield from $this->unknownPieces($specification, $part, $id, $source);
+                yield from $this->place($part, $id, $source);
             }
         }
         yield from $this->extension($part);
+    }
+
+    /** @return iterable<Conflict> */
+    private function unknownPieces(Specification $specification, Part $part, string $id, string $source): iterable
+    {
+        $known = [...self::KNOWN, ...array_map(strval(...), array_keys($specification->values))];
+        foreach (array_diff(array_unique(NamePattern::parse($source)->names()), $known) as $name) {
+            $near = $this->nearest($name, $known);
+            $piece = '~\{\s*'.preg_quote($name, '~').'(?=\s*[:}])~i';
+            $right = (string) preg_replace($piece, "{{$near}", $source);
+            yield Conflict::between(
+                [$id],
+                $part->name,
+                "Nothing says what {{$name}} stands for.",
+                ...($near === null ? [] : [ConflictResolution::set($id, $right, "Write {{$near}}.")]),
+            );
+        }
+    }
+
+    /** @return iterable<Conflict> a name that is a path, and a folder that lies elsewhere */
+    private function place(Part $part, string $id, string $source): iterable
+    {
+        $isName = $id === RequirementId::NAMING_PATTERN;
+        if ($isName && str_contains($source, '/')) {
+            yield Conflict::between(
+                [$id],
+                $part->name,
+                'A file’s name holds no “/”; folders have a requirement of their own.',
+                ConflictResolution::set($id, basename($source), 'Keep the name alone.'),
+            );
+        }
+        if (! $isName && preg_match('~^(?:/|[A-Za-z]:)|(?:^|/)\.\.(?:/|$)~', $source) === 1) {
+            $from = $id === RequirementId::OUTPUT_FOLDER ? 'the project' : 'the delivery';
+            $inside = (string) preg_replace('~^(?:[A-Za-z]:)?/+|(?:^|(?<=/))\.\.(?:/|$)~', '', $source);
+            yield Conflict::between(
+                [$id],
+                $part->name,
+                "“{$source}” leads out of {$from}; a folder is told from there.",
+                ConflictResolution::set($id, trim($inside, '/') ?: '.', 'Keep what lies inside.'),
+            );
+        }
     }
 
     /** @return iterable<Conflict> */

@@ -30,30 +30,36 @@ final readonly class SamePaths
     public function across(array $specifications): array
     {
         $owners = [];
-        $quarrels = [];
+        $conflicts = [];
+        foreach ($this->paths($specifications) as [$path, $owner]) {
+            foreach (count($conflicts) < self::MOST_TOLD ? $owners[$path] ?? [] : [] as $other) {
+                if ($owner->meets($other)) {
+                    $conflicts[] = [$owner->called, $other->called, $this->conflict($owner, $other, $path)];
+                    break;
+                }
+            }
+            $owners[$path][] = $owner;
+        }
+
+        return $conflicts;
+    }
+
+    /**
+     * @param  array<string, Specification>  $specifications
+     * @return iterable<array{string, PathOwner}>
+     */
+    private function paths(array $specifications): iterable
+    {
         foreach ($specifications as $called => $specification) {
             foreach ($specification->parts as $part) {
                 foreach ($part->passesByFiles() ? $part->passes() : [null] as $pass) {
                     [$path, $frames] = $this->path($specification, $part->ofPass($pass), $pass);
-                    if ($path === null) {
-                        continue;
+                    if ($path !== null) {
+                        yield [$path, new PathOwner((string) $called, $part, $pass, $frames)];
                     }
-                    foreach ($owners[$path] ?? [] as [$other, $otherPart, $otherPass, $otherFrames]) {
-                        if (count($quarrels) < self::MOST_TOLD && $this->meet($frames, $otherFrames)) {
-                            $quarrels[] = [
-                                (string) $called,
-                                $other,
-                                $this->quarrel((string) $called, $part, $pass, $other, $otherPart, $otherPass, $path),
-                            ];
-                            break;
-                        }
-                    }
-                    $owners[$path][] = [(string) $called, $part, $pass, $frames];
                 }
             }
         }
-
-        return $quarrels;
     }
 
     /** @return array{string|null, FrameRange|null} the path with `#` for the number, and which numbers it takes */
@@ -75,62 +81,43 @@ final readonly class SamePaths
         return [$folder === '.' ? $name : "{$folder}/{$name}", $numbered ? PartLength::expected($part) : null];
     }
 
-    /** Of frames whose range is not known yet it must be thought. */
-    private function meet(?FrameRange $a, ?FrameRange $b): bool
+    private function conflict(PathOwner $owner, PathOwner $other, string $path): Conflict
     {
-        return $a === null || $b === null || ! $a->and($b)->isEmpty();
-    }
-
-    private function quarrel(
-        string $called,
-        Part $part,
-        ?string $pass,
-        string $other,
-        Part $otherPart,
-        ?string $otherPass,
-        string $path,
-    ): Conflict {
+        $part = $owner->part;
+        $passes = $owner->isOfOnePartWith($other) && $owner->pass !== null && $other->pass !== null;
         $ids = [
             RequirementId::NAMING_PATTERN,
             ...($part->find(RequirementId::NAMING_FOLDER) === null ? [] : [RequirementId::NAMING_FOLDER]),
-            ...(
-                $pass !== null
-                && $otherPass !== null
-                && $called === $other
-                && $part->name === $otherPart->name ? [RequirementId::PASSES] : []
-            ),
+            ...($passes ? [RequirementId::PASSES] : []),
         ];
-        $who = $called === $other
-            ? (
-                $part->name === $otherPart->name
-                    ? "The passes “{$otherPass}” and “{$pass}”"
-                    : "The parts “{$otherPart->name}” and “{$part->name}”"
-            )
-            : "{$other} and {$called}";
-        $missing = $called !== $other && ! str_contains((string) $part->single(RequirementId::NAMING_PATTERN), '{shot}')
-            ? [
-                ConflictResolution::set(
-                    RequirementId::NAMING_PATTERN,
-                    '{shot}_'.$part->single(RequirementId::NAMING_PATTERN),
-                    'Begin the names with {shot}.',
-                ),
-            ]
-            : [];
-        if ($called === $other && $part->name !== $otherPart->name) {
-            $missing = [
-                ConflictResolution::set(
-                    RequirementId::NAMING_PATTERN,
-                    (string) preg_replace(
-                        '~(?=[._-]?\{frame)|(?=\.\{ext\})~',
-                        '_{part}',
-                        (string) $part->single(RequirementId::NAMING_PATTERN),
-                        1,
-                    ),
-                    'Put {part} into the name.',
-                ),
-            ];
-        }
+        $who = match (true) {
+            $owner->isOfOnePartWith($other) => "The passes “{$other->pass}” and “{$owner->pass}”",
+            $owner->isOfOneSpecificationWith($other) => "The parts “{$other->part->name}” and “{$part->name}”",
+            default => "{$other->called} and {$owner->called}",
+        };
 
-        return Conflict::between($ids, $part->name, "{$who} would write the same path, {$path}.", ...$missing);
+        return Conflict::between(
+            $ids,
+            $part->name,
+            "{$who} would write the same path, {$path}.",
+            ...$this->apart($owner, $other),
+        );
+    }
+
+    /** @return list<ConflictResolution> the piece in the name that tells them apart */
+    private function apart(PathOwner $owner, PathOwner $other): array
+    {
+        $id = RequirementId::NAMING_PATTERN;
+        $pattern = (string) $owner->part->single($id);
+        if (! $owner->isOfOneSpecificationWith($other)) {
+            $named = str_contains($pattern, '{shot}');
+
+            return $named ? [] : [ConflictResolution::set($id, "{shot}_{$pattern}", 'Begin the names with {shot}.')];
+        }
+        $with = (string) preg_replace('~(?=[._-]?\{frame)|(?=\.\{ext\})~', '_{part}', $pattern, 1);
+
+        return $owner->isOfOnePartWith($other)
+            ? []
+            : [ConflictResolution::set($id, $with, 'Put {part} into the name.')];
     }
 }

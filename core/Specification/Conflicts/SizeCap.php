@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification\Conflicts;
 
+use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Fraction;
@@ -15,35 +16,50 @@ use PlainLedger\Core\Specification\Specification;
 /** A size cap, of a file or of all of it, that the asked bit rate breaks. */
 final readonly class SizeCap implements ConflictRule
 {
+    private const CAPS = [
+        RequirementId::FORMAT_FILE_SIZE => 'a file has',
+        RequirementId::DELIVERY_TOTAL_SIZE => 'all of it has',
+    ];
+
     public function read(Specification $specification, Part $part): iterable
     {
-        $ask = $part->find(RequirementId::FORMAT_BIT_RATE)?->value;
+        $asked = $part->find(RequirementId::FORMAT_BIT_RATE)?->value;
         // where only a largest rate is asked, a smaller one will do
-        $rate = $ask === null ? null : $ask->single() ?? $ask->min;
+        $rate = $asked === null ? null : $asked->single() ?? $asked->min;
         $length = PartLength::leastSeconds($specification, $part);
         if ($rate === null || $length === null || $length[0]->isLessThanOrEqualTo(0)) {
             return;
         }
         $rate = BitRate::of(max(1, (int) $rate));
-        $bytes = $rate->bytesIn($length[0]);
-        foreach ([
-            RequirementId::FORMAT_FILE_SIZE => 'a file has',
-            RequirementId::DELIVERY_TOTAL_SIZE => 'all of it has',
-        ] as $id => $has) {
+        foreach (self::CAPS as $id => $has) {
             $cap = $part->find($id)->value->max ?? null;
-            if ($cap === null || $bytes->bytes <= (int) $cap) {
-                continue;
-            }
-            $fits = BitRate::thatFits(ByteSize::of((int) $cap), $length[0]);
-            yield Conflict::between([$id, RequirementId::FORMAT_BIT_RATE, ...$length[1]], $part->name,
-                "At {$rate} for "
-                    .Fraction::decimal($length[0])
-                    ." s {$has} {$bytes}, and at most "
-                    .ByteSize::of((int) $cap)
-                    .' are allowed.',
-                ...($fits === null ? [] : [ConflictResolution::set(RequirementId::FORMAT_BIT_RATE, "at most {$fits->bits}", "Ask for at most {$fits}, which fits.")]), ...[ConflictResolution::set($id, "at most {$bytes->bytes}", "Allow {$bytes}.")]);
+            if ($cap !== null && $rate->bytesIn($length[0])->bytes > (int) $cap) {
+                yield $this->over($part, $id, $has, ByteSize::of((int) $cap), $rate, $length);
 
-            return;
+                return;
+            }
         }
+    }
+
+    /** @param  array{BigRational, list<string>}  $length  seconds, and the ids they follow from */
+    private function over(Part $part, string $id, string $has, ByteSize $cap, BitRate $rate, array $length): Conflict
+    {
+        [$seconds, $ids] = $length;
+        $bytes = $rate->bytesIn($seconds);
+        $fits = BitRate::thatFits($cap, $seconds);
+        $smaller = $fits === null ? [] : [
+            ConflictResolution::set(
+                RequirementId::FORMAT_BIT_RATE,
+                "at most {$fits->bits}",
+                "Ask for at most {$fits}, which fits.",
+            ),
+        ];
+
+        return Conflict::between(
+            [$id, RequirementId::FORMAT_BIT_RATE, ...$ids],
+            $part->name,
+            "At {$rate} for ".Fraction::decimal($seconds)." s {$has} {$bytes}, and at most {$cap} are allowed.",
+            ...[...$smaller, ConflictResolution::set($id, "at most {$bytes->bytes}", "Allow {$bytes}.")],
+        );
     }
 }
