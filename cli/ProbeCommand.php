@@ -112,17 +112,17 @@ final class ProbeCommand extends Command
         $said = array_filter([
             $facts->kind?->spoken(),
             Extension::agrees(basename($path), $facts->kind) === false ? 'the extension says otherwise' : null,
-            $facts->width === null ? null : "{$facts->width} × {$facts->height}",
-            $facts->pixelAspect === null || $facts->pixelAspect->isEqualTo(1)
+            $facts->picture->width === null ? null : "{$facts->picture->width} × {$facts->picture->height}",
+            $facts->picture->pixelAspect === null || $facts->picture->pixelAspect->isEqualTo(1)
                 ? null
-                : 'pixels '.Fraction::writeFull($facts->pixelAspect),
-            $facts->bitDepth === null ? null : "{$facts->bitDepth}-bit {$facts->sample}",
-            $facts->channelsText(),
-            $facts->compression,
-            $facts->frameRate === null ? null : "{$facts->frameRate->spoken()} a second",
-            $facts->camera === null ? null : "camera {$facts->camera}",
+                : 'pixels '.Fraction::writeFull($facts->picture->pixelAspect),
+            $facts->encoding->bitDepth === null ? null : "{$facts->encoding->bitDepth}-bit {$facts->encoding->sample}",
+            $facts->encoding->channelsText(),
+            $facts->encoding->compression,
+            $facts->timing->rate === null ? null : "{$facts->timing->rate->spoken()} a second",
+            $facts->labels->camera === null ? null : "camera {$facts->labels->camera}",
             (string) ByteSize::of($size),
-            $facts->damage !== null ? "not whole: {$facts->damageSays}" : ($facts->complete === true ? 'whole' : null),
+            $facts->damage() !== null ? "not whole: {$facts->wholeness->reason}" : ($facts->wholeness->complete === true ? 'whole' : null),
         ]);
 
         return implode(', ', $said);

@@ -79,7 +79,7 @@ final readonly class Strip
                 $heavy = $heavy
                     || (
                         $alike->facts->kind === Kind::Exr
-                        && ($alike->facts->width ?? 0) * ($alike->facts->height ?? 0) > self::QUICK_PIXELS
+                        && ($alike->facts->picture->width ?? 0) * ($alike->facts->picture->height ?? 0) > self::QUICK_PIXELS
                     );
             }
         }

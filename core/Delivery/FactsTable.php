@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
-use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\Damage;
+use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureEncoding;
+use PlainLedger\Core\Media\PictureFacts;
+use PlainLedger\Core\Media\TimingFacts;
+use PlainLedger\Core\Media\Wholeness;
 
 /** Facts as files share them, each kept once and known by a small number. */
 final class FactsTable
@@ -35,8 +39,8 @@ final class FactsTable
         if ($this->last[0] === $facts) {
             return $this->last[1];
         }
-        if ($facts->damage !== null && count($this->facts) > self::MOST_TEXTS) {
-            $facts = MediaFacts::damaged($facts->kind, $facts->damage, $facts->damage->value);
+        if ($facts->damage() !== null && count($this->facts) > self::MOST_TEXTS) {
+            $facts = MediaFacts::damaged($facts->kind, $facts->damage(), $facts->damage()->value);
         }
         $plain = $facts->withoutHeader();
         $key = self::key($this->row($plain));
@@ -65,22 +69,37 @@ final class FactsTable
         return count($this->facts);
     }
 
-    /** @return list<mixed> */
-    private function row(MediaFacts $f): array
+    /** @return list<mixed> in an order that stays, since rows are kept; the last but three was once of tracks */
+    private function row(MediaFacts $facts): array
     {
-        $fraction = static fn (?BigRational $v): ?string => $v === null ? null : Fraction::writeFull($v);
+        [$picture, $encoding, $timing] = [$facts->picture, $facts->encoding, $facts->timing];
 
         return [
-            $f->kind?->value, $f->width, $f->height, $fraction($f->pixelAspect), $f->bitDepth, $f->sample, $f->channels,
-            $f->alpha,
-            $f->compression,
-            $f->frameRate === null ? null : (string) $f->frameRate,
-            $f->frameCount,
-            $f->codec,
-            $f->chroma,
-            $f->region,
-            $f->camera, $f->layers, $f->audio, $f->complete, $f->damage?->value, $f->damageSays, $f->tracks,
-            $f->density, $f->colour, $f->projection, $f->quality,
+            $facts->kind?->value,
+            $picture->width,
+            $picture->height,
+            $picture->pixelAspect === null ? null : Fraction::writeFull($picture->pixelAspect),
+            $encoding->bitDepth,
+            $encoding->sample,
+            $encoding->channels,
+            $encoding->hasAlpha(),
+            $encoding->compression,
+            $timing->rate === null ? null : (string) $timing->rate,
+            $timing->frameCount,
+            $encoding->codec,
+            $encoding->chroma,
+            $picture->region,
+            $facts->labels->camera,
+            $facts->labels->layers,
+            $facts->sound,
+            $facts->wholeness->complete,
+            $facts->wholeness->damage?->value,
+            $facts->wholeness->reason,
+            [],
+            $picture->density,
+            $picture->colour,
+            $picture->projection,
+            $encoding->quality,
         ];
     }
 
@@ -95,33 +114,32 @@ final class FactsTable
     {
         $table = new self;
         foreach ($rows as $row) {
-            /** @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>, 21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row */
-            [
-                $kind, $width, $height, $aspect, $bits, $sample, $channels, $alpha, $compression, $rate, $frames,
-                $codec, $chroma, $region, $camera, $layers, $audio, $complete, $damage, $says, $tracks,
-            ] = $row;
-            $table->ids[self::key(array_values($row))] ??= count($table->facts);
-            $table->facts[] = new MediaFacts(
-                $kind === null ? null : Kind::from($kind),
-                $width,
-                $height,
-                $aspect === null ? null : Fraction::parse($aspect),
-                $bits,
-                $sample,
-                $channels,
-                $alpha,
-                $compression,
-                $rate === null ? null : FrameRate::parse($rate),
-                $frames,
-                $codec,
-                $chroma,
-                $region,
-                $camera,
-                $layers, $audio, $complete, $damage === null ? null : Damage::from($damage), $says, [], $tracks,
-                $row[21] ?? null, $row[22] ?? null, $row[23] ?? null, $row[24] ?? null,
-            );
+            $table->ids[self::key($row)] ??= count($table->facts);
+            $table->facts[] = self::factsOf($row);
         }
 
         return $table;
+    }
+
+    /** @param  list<mixed>  $row */
+    private static function factsOf(array $row): MediaFacts
+    {
+        /** @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>, 21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row */
+        [
+            $kind, $width, $height, $aspect, $bits, $sample, $channels, , $compression, $rate, $frames,
+            $codec, $chroma, $region, $camera, $layers, $sound, $complete, $damage, $reason,
+        ] = $row;
+        $aspect = $aspect === null ? null : Fraction::parse($aspect);
+        [$density, $colour, $projection] = [$row[21] ?? null, $row[22] ?? null, $row[23] ?? null];
+
+        return new MediaFacts(
+            $kind === null ? null : Kind::from($kind),
+            new PictureFacts($width, $height, $aspect, $region, $density, $colour, $projection),
+            new PictureEncoding($bits, $sample, $channels, $compression, $codec, $chroma, $row[24] ?? null),
+            new TimingFacts($rate === null ? null : FrameRate::parse($rate), $frames),
+            new FileLabels($camera, $layers),
+            $sound,
+            new Wholeness($complete, $damage === null ? null : Damage::from($damage), $reason),
+        );
     }
 }

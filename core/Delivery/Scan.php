@@ -98,7 +98,7 @@ final class Scan
             for ($row = $group->told(); $row < $group->count(); $row++) {
                 $facts = $this->probed($group, $row);
                 $group->tellFacts($this->facts->intern($facts));
-                $group->tellPlace($row, $facts->frameNumber, $facts->timecode);
+                $group->tellPlace($row, $facts->timing->frameNumber, $facts->timing->timecode);
                 $this->compare($group, $row, $facts);
                 if ($this->looker !== null) {
                     $look = $this->looked($group, $row, $facts);

@@ -30,7 +30,7 @@ final readonly class DamagedTail
 
         return [
             "frame {$tail->first()}: ".(
-                $at === null ? 'not whole' : $pass->frames->factsAt($at)->damageSays ?? 'not whole'
+                $at === null ? 'not whole' : $pass->frames->factsAt($at)->wholeness->reason ?? 'not whole'
             ),
         ];
     }

@@ -22,11 +22,11 @@ final readonly class FormatFacts
     {
         return match ($id) {
             RequirementId::FORMAT_KIND => $facts->kind->value ?? '',
-            RequirementId::FORMAT_COMPRESSION => $facts->compression ?? '',
-            RequirementId::FORMAT_ALPHA => $facts->alpha === true ? 'alpha' : 'none',
-            RequirementId::FORMAT_CHANNELS => $facts->channelsText() ?? '',
-            RequirementId::FORMAT_BIT_DEPTH => (string) $facts->bitDepth,
-            default => $facts->sample ?? '',
+            RequirementId::FORMAT_COMPRESSION => $facts->encoding->compression ?? '',
+            RequirementId::FORMAT_ALPHA => $facts->encoding->hasAlpha() === true ? 'alpha' : 'none',
+            RequirementId::FORMAT_CHANNELS => $facts->encoding->channelsText() ?? '',
+            RequirementId::FORMAT_BIT_DEPTH => (string) $facts->encoding->bitDepth,
+            default => $facts->encoding->sample ?? '',
         };
     }
 

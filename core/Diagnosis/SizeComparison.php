@@ -38,9 +38,9 @@ final readonly class SizeComparison
     private static function ofFiles(Situation $situation): ?BigRational
     {
         $text = $situation->shared(
-            static fn (MediaFacts $f): ?string => $f->pixelAspect === null
+            static fn (MediaFacts $f): ?string => $f->picture->pixelAspect === null
                 ? null
-                : Fraction::writeFull($f->pixelAspect),
+                : Fraction::writeFull($f->picture->pixelAspect),
         );
 
         return is_string($text) ? Fraction::parse($text) : null;

@@ -27,7 +27,7 @@ final readonly class ApprovedComparison
                 $source = $open($path);
                 $facts = Probe::standard()->read($source);
                 $decoder = PictureDecoder::standard();
-                $takes = ($facts->width ?? 0) * ($facts->height ?? 0);
+                $takes = ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0);
                 $pictures[$frame] = $takes <= $room
                     && $facts->kind !== null
                     && $facts->isWhole()

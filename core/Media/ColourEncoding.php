@@ -7,19 +7,50 @@ namespace PlainLedger\Core\Media;
 /** Names the encoding of colour from what files carry: code points, profiles, named attributes. */
 final readonly class ColourEncoding
 {
+    /** Words by colour primaries and transfer characteristics. */
+    private const CODE_POINTS = [
+        1 => [13 => 'srgb', 1 => 'rec709', 6 => 'rec709', 14 => 'rec709', 15 => 'rec709'],
+        9 => [
+            1 => 'rec2020',
+            6 => 'rec2020',
+            14 => 'rec2020',
+            15 => 'rec2020',
+            16 => 'rec2100-pq',
+            18 => 'rec2100-hlg',
+        ],
+        12 => [13 => 'display-p3'],
+    ];
+
+    /** What is written for an encoding of colour, in lower case and without what parts it, by its one word. */
+    private const WORDS = [
+        'srgb' => [
+            'srgb', 'srgbtexture', 'iec6196621', 'srgbiec6196621', 'srgbiec61966', 'srgbdisplay', 'outputsrgb',
+            'standardrgb', 'srgbencoded',
+        ],
+        'rec709' => [
+            'rec709', 'bt709', 'itu709', 'iturbt709', 'r709', 'hd709', '709', 'hdtv709', 'hdtvrec709', 'itur709',
+            'iturec709', 'rec709gamma24',
+        ],
+        'rec2020' => ['rec2020', 'bt2020', 'iturbt2020', '2020', 'uhd2020'],
+        'linear' => [
+            'linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref',
+            'scenereferred', 'linear10', 'lineargamma10', 'gamma10', 'linearlight', 'lineargamma', 'linearised',
+            'linearized', 'rec709linear', 'srgblinear', 'linear(gamma10)',
+        ],
+        'dci-p3' => ['dcip3'],
+        'display-p3' => ['p3', 'displayp3'],
+        'rec601' => ['rec601', 'bt601'],
+        'non-colour' => ['noncolour'],
+        'non-color' => ['noncolor'],
+    ];
+
+    /** Those that are a word already. */
+    private const PLAIN = ['log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'data', 'xyz', 'raw'];
+
     /** @return string|null null where the pair has no one word (ITU-T H.273, tables 2 and 3) */
     public static function fromCodePoints(int $primaries, int $transfer): ?string
     {
-        return match (true) {
-            $transfer === 8 => 'linear',
-            $primaries === 1 && $transfer === 13 => 'srgb',
-            $primaries === 1 && in_array($transfer, [1, 6, 14, 15], true) => 'rec709',
-            $primaries === 9 && in_array($transfer, [1, 6, 14, 15], true) => 'rec2020',
-            $primaries === 9 && $transfer === 16 => 'rec2100-pq',
-            $primaries === 9 && $transfer === 18 => 'rec2100-hlg',
-            $primaries === 12 && $transfer === 13 => 'display-p3',
-            default => null,
-        };
+        return $transfer === 8 ? 'linear' : self::CODE_POINTS[$primaries][$transfer] ?? null;
     }
 
     /**
@@ -64,45 +95,12 @@ final readonly class ColourEncoding
     public static function canonical(string $text): string
     {
         $word = strtolower((string) preg_replace('~[\s._-]+~', '', $text));
+        foreach (self::WORDS as $one => $several) {
+            if (in_array($word, $several, true)) {
+                return $one;
+            }
+        }
 
-        return match (true) {
-            in_array(
-                $word,
-                [
-                    'srgb', 'srgbtexture', 'iec6196621', 'srgbiec6196621', 'srgbiec61966', 'srgbdisplay', 'outputsrgb',
-                    'standardrgb', 'srgbencoded',
-                ],
-                true,
-            ) => 'srgb',
-            in_array(
-                $word,
-                [
-                    'rec709', 'bt709', 'itu709', 'iturbt709', 'r709', 'hd709', '709', 'hdtv709', 'hdtvrec709',
-                    'itur709', 'iturec709', 'rec709gamma24',
-                ],
-                true,
-            ) => 'rec709',
-            in_array($word, ['rec2020', 'bt2020', 'iturbt2020', '2020', 'uhd2020'], true) => 'rec2020',
-            in_array(
-                $word,
-                [
-                    'linear', 'lin', 'scenelinear', 'linearrec709', 'linearsrgb', 'linrec709', 'linsrgb', 'sceneref',
-                    'scenereferred', 'linear10', 'lineargamma10', 'gamma10', 'linearlight', 'lineargamma', 'linearised',
-                    'linearized', 'rec709linear', 'srgblinear', 'linear(gamma10)',
-                ],
-                true,
-            ) => 'linear',
-            in_array($word, ['p3', 'displayp3', 'dcip3'], true) => $word === 'dcip3' ? 'dci-p3' : 'display-p3',
-            default => in_array(
-                $word,
-                [
-                    'rec601', 'bt601', 'log', 'pq', 'hlg', 'gamma22', 'gamma24', 'gamma18', 'bt1886', 'data', 'xyz',
-                    'raw', 'noncolour', 'noncolor',
-                ],
-                true,
-            )
-                ? str_replace(['noncolou', 'noncolor', 'bt601'], ['non-colou', 'non-color', 'rec601'], $word)
-                : strtolower($text),
-        };
+        return in_array($word, self::PLAIN, true) ? $word : strtolower($text);
     }
 }

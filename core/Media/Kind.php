@@ -26,42 +26,9 @@ enum Kind: string
     /** The kind people mean by a word or an extension: `jpg`, `.tif`, `OpenEXR`. */
     public static function fromWord(string $word): ?self
     {
-        $word = mb_strtolower(trim($word));
-        // `PNG sequence`, `OpenEXR (multilayer)`, `MOV movie`, `image/png`
-        $word = (string) preg_replace(
-            [
-                '~\s*\([^)]*\)\s*$~',
-                '~^\s*(?:image|video|audio)/(?:x-)?~',
-                '~^[*.\s]+~',
-                '~[\s_-]+(?:image|picture|video|movie|still|frame|file|numbered)?\s*(?:sequences?|files?|frames?'
-                    .'|images?|pictures?|movies?|videos?|format|container|clips?|stills?|bitmap)$~',
-                '~^(?:still|single|numbered)\s+~',
-            ],
-            '',
-            $word,
-        );
-        $plain = (string) preg_replace('~[\s._-]+~', '', $word);
+        $plain = KindWords::plain($word);
 
-        // the container of brand `qt` (ISO/IEC 14496-12 registry), by its initials or its name of two words
-        if (preg_match('~^(?:mov/?)?(?:qt|q[a-z]{4}t[a-z]{3})(?:mov|movie|file)?$~', $plain) === 1) {
-            return self::Mov;
-        }
-
-        return self::tryFrom($plain) ?? match ($plain) {
-            'openexr', 'exrmultilayer', 'multilayerexr', 'exrmultilayered', 'openexrmultilayer', 'multilayeropenexr', 'exrmultipart', 'openexrmultipart', 'exr16', 'exr32', 'halfexr' => self::Exr,
-            'targa', 'truevisiontga', 'targatga' => self::Tga,
-            'matroska', 'matroskamkv', 'xmatroska' => self::Mkv,
-            'mpeg4', 'mpeg4mp4', 'mp4mpeg4', 'mpeg4part14', 'mp4h264', 'mpeg4h264', 'h264mp4', 'mpeg4video', 'isomp4' => self::Mp4,
-            'portablenetworkgraphics', 'png8', 'png24', 'png32', 'png16', 'png48', 'png64', 'apng' => self::Png,
-            'jpegjpg', 'jpg/jpeg', 'jpeg/jpg', 'pjpeg', 'jpegfile' => self::Jpeg,
-            'tifftif', 'tif/tiff', 'tiff/tif', 'taggedimagefile', 'taggedimage', 'tagged', 'tiff16', 'bigtiff' => self::Tiff,
-            'windowsbitmap', 'windows', 'bitmap', 'devicebitmap', 'bmpbitmap' => self::Bmp,
-            'audiovideointerleave', 'avifile', 'msvideo' => self::Avi,
-            'materialexchange', 'materialexchangeformat', 'mxfop1a' => self::Mxf,
-            'wave', 'wavaudio', 'waveform', 'broadcastwave' => self::Wav,
-            'smptedpx', 'dpx10', 'dpx10bit' => self::Dpx,
-            default => self::fromExtension($plain),
-        };
+        return self::tryFrom($plain) ?? KindWords::kindOf($plain) ?? self::fromExtension($plain);
     }
 
     public static function fromExtension(string $extension): ?self

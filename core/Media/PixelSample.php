@@ -12,30 +12,23 @@ final readonly class PixelSample
     /** Bytes of one without its sample. */
     public const PACKED = 58;
 
-    /** Weights of blue, green and red in luminance, in ten-thousandths (ITU-R BT.709, 3.2). */
-    public const WEIGHTS = [722, 7152, 2126];
-
-    private const WHITE = 255 * 10_000;
-
     /** Pixels a side of the sample by which pictures are compared. */
     public const SAMPLE_SIDE = 32;
 
     /**
      * @param  string  $print  sixteen bytes that two pictures share where all their pixels are the same
-     * @param  int|null  $light  luminance of all pixels together, in 1/2,550,000 of white each; null where they are packed in a way that is not unpacked here
+     * @param  Brightness|null  $brightness  null where they are packed in a way that is not unpacked here
      * @param  bool|null  $seenThrough  whether any pixel is not opaque; null where the picture has no alpha
      * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
-     * @param  int  $dark  pixels that count as dark, where they were counted
-     * @param  array{int, int, int, int}|null  $outline  left, top, width and height of what is within a surround of one colour and fills all of its edges; null where there is no such
+     * @param  array{int, int, int, int}|null  $outline  left, top, width and height of what is within a surround of one
+     *                                                   colour and fills all of its edges; null where there is no such
      * @param  string|null  $tooLarge  why its pixels were not unpacked, with the figure; not kept packed
      */
     public function __construct(
         public string $print,
-        public ?int $light,
-        public int $pixels,
+        public ?Brightness $brightness,
         public ?bool $seenThrough,
         public string $sample = '',
-        public int $dark = 0,
         public ?array $outline = null,
         public ?string $tooLarge = null,
     ) {}
@@ -47,19 +40,7 @@ final readonly class PixelSample
      */
     public static function tooLarge(string $why, string $print): self
     {
-        return new self($print, null, 0, null, tooLarge: $why);
-    }
-
-    /** Mean luminance as a fraction of white: 0 is black. */
-    public function meanLight(): ?BigRational
-    {
-        return $this->light === null ? null : BigRational::nd($this->light, self::WHITE * max(1, $this->pixels));
-    }
-
-    /** The share of its pixels that are dark, as a fraction. */
-    public function darkShare(): ?BigRational
-    {
-        return $this->light === null ? null : BigRational::nd($this->dark, max(1, $this->pixels));
+        return new self($print, null, null, tooLarge: $why);
     }
 
     /** Whether the two are the same, or their samples no further apart on the mean; null where that cannot be told. */
@@ -94,13 +75,18 @@ final readonly class PixelSample
 
     public function packed(): string
     {
-        return chr($this->light === null ? 2 : 1)
+        $is = $this->brightness;
+
+        return chr($is === null ? 2 : 1)
             .$this->print
-            .pack('qqq', $this->light ?? 0, $this->pixels, $this->dark)
+            .pack('qqq', $is->light ?? 0, $is->pixels ?? 0, $is->dark ?? 0)
             .pack('V4', ...($this->outline ?? [0, 0, 0, 0]))
             .chr(match ($this->seenThrough) {
-                null => 0, false => 1, true => 2,
-            }).$this->sample;
+                null => 0,
+                false => 1,
+                true => 2,
+            })
+            .$this->sample;
     }
 
     /** The packed form of a picture that could not be looked at. */
@@ -115,18 +101,15 @@ final readonly class PixelSample
         if (strlen($packed) < self::PACKED || $packed[0] === "\0") {
             return null;
         }
-        /** @var array{light: int, pixels: int, dark: int, x: int, y: int, w: int, h: int} $numbers */
-        $numbers = unpack('qlight/qpixels/qdark/Vx/Vy/Vw/Vh', $packed, 17);
-        $outline = $numbers['w'] === 0 ? null : [$numbers['x'], $numbers['y'], $numbers['w'], $numbers['h']];
+        /** @var array{light: int, pixels: int, dark: int, x: int, y: int, w: int, h: int} $is */
+        $is = unpack('qlight/qpixels/qdark/Vx/Vy/Vw/Vh', $packed, 17);
 
         return new self(
             substr($packed, 1, 16),
-            $packed[0] === "\2" ? null : $numbers['light'],
-            $numbers['pixels'],
+            $packed[0] === "\2" ? null : new Brightness($is['light'], $is['pixels'], $is['dark']),
             [null, false, true][ord($packed[57])] ?? null,
             substr($packed, self::PACKED),
-            $numbers['dark'],
-            $outline,
+            $is['w'] === 0 ? null : [$is['x'], $is['y'], $is['w'], $is['h']],
         );
     }
 }

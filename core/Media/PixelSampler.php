@@ -70,11 +70,11 @@ final readonly class PixelSampler
         }
         $apart = $this->decoder->tellsApart($source, $facts);
         try {
-            return $this->at($this->decoder->decode($source, $facts), $facts, $apart ?? '');
+            return $this->sampleOf($this->decoder->decode($source, $facts), $facts, $apart ?? '');
         } catch (PixelsRefused) {
             return $apart === null
                 ? null
-                : new PixelSample($apart, null, 0, null, str_repeat("\0", $this->sampleLength()));
+                : new PixelSample($apart, null, null, str_repeat("\0", $this->sampleLength()));
         } catch (FileTooLarge $over) {
             return PixelSample::tooLarge($over->getMessage(), $apart ?? '');
         }
@@ -88,55 +88,58 @@ final readonly class PixelSampler
         return str_pad($packed, PixelSample::PACKED + $this->sampleLength(), "\0");
     }
 
-    private function at(Pixels $pixels, MediaFacts $facts, string $apart): PixelSample
+    private function sampleOf(Pixels $pixels, MediaFacts $facts, string $apart): PixelSample
     {
         $print = hash_init('xxh128');
         $sums = [0, 0, 0];
-        $mask = [];
         $dark = 0;
         $outline = new Outline($pixels->width(), $pixels->height());
         foreach ($pixels->lines(self::LINES) as $bytes) {
             hash_update($print, $bytes);
-            $length = strlen($bytes);
             $outline->add($bytes);
             $dark += $this->for->dark === null ? 0 : self::darkIn($bytes, $this->for->dark);
-            // one byte of each three left standing: counting those is the quickest way to a sum
-            foreach ([0, 1, 2] as $channel) {
-                $mask[$length][$channel] ??= str_repeat(
-                    substr_replace("\0\0\0", "\xFF", $channel, 1),
-                    intdiv($length, 3),
-                );
-                foreach (count_chars($bytes & $mask[$length][$channel], 1) as $value => $many) {
-                    $sums[$channel] += $value * $many;
-                }
-            }
-        }
-        $light = 0;
-        foreach (PixelSample::WEIGHTS as $channel => $weight) {
-            $light += $weight * $sums[$channel];
+            $sums = self::added($sums, $bytes);
         }
         $plain = hash_final($print, true);
         // what is opaque looks the same on any ground
-        $grounds = $facts->alpha === true ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)] : [];
-        $seenThrough = $grounds === [] ? null : $grounds[0] !== $plain || $grounds[1] !== $plain;
+        $grounds = $facts->encoding->hasAlpha() === true
+            ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)]
+            : [];
+        $seenThrough = $grounds === [] ? null : $grounds !== [$plain, $plain];
         $more = ($seenThrough === true ? implode('', $grounds) : '').$apart;
 
         return new PixelSample(
             $more === '' ? $plain : hash('xxh128', $plain.$more, true),
-            $light,
-            $pixels->width() * $pixels->height(),
+            Brightness::ofSums($sums, $pixels->width() * $pixels->height(), $dark),
             $seenThrough,
             $this->for->samples ? $pixels->sample(PixelSample::SAMPLE_SIDE) : '',
-            $dark,
             $outline->box(),
         );
+    }
+
+    /**
+     * One byte of each three left standing: counting those is the quickest way to a sum.
+     *
+     * @param  array{int, int, int}  $sums
+     * @return array{int, int, int}
+     */
+    private static function added(array $sums, string $bytes): array
+    {
+        foreach ([0, 1, 2] as $channel) {
+            $mask = str_repeat(substr_replace("\0\0\0", "\xFF", $channel, 1), intdiv(strlen($bytes), 3));
+            foreach (count_chars($bytes & $mask, 1) as $value => $many) {
+                $sums[$channel] += $value * $many;
+            }
+        }
+
+        return $sums;
     }
 
     /** How many of these pixels have at most so much luminance. */
     private static function darkIn(string $bytes, BigRational $most): int
     {
         $limit = $most->multipliedBy(255 * 10_000)->toScale(0, RoundingMode::DOWN)->toInt();
-        [$blue, $green, $red] = PixelSample::WEIGHTS;
+        [$blue, $green, $red] = Brightness::WEIGHTS;
         $dark = 0;
         /** @var array<int, int> $values */
         $values = unpack('C*', $bytes);

@@ -53,18 +53,21 @@ final class Probe
                 : MediaFacts::damaged(null, Damage::Unrecognised, 'no known kind of picture or movie');
         }
         $reader = $this->readers[$kind->value] ?? null;
-        if ($reader === null) {
-            return new MediaFacts($kind);
-        }
-        $key = $depth === ScanDepth::Quick ? $reader->headerKey($head) : null;
         try {
-            if ($key !== null && isset($this->remembered[$key])) {
-                return self::withTail($this->remembered[$key], $reader, $source, $head);
-            }
-            $facts = $reader->read($source, $head, $depth);
+            return $reader === null ? new MediaFacts($kind) : $this->readBy($reader, $source, $head, $depth);
         } catch (FileDamaged $damaged) {
             return MediaFacts::damaged($kind, $damaged->damage, $damaged->getMessage());
         }
+    }
+
+    /** @throws FileDamaged|BytesMissing|SourceUnreadable */
+    private function readBy(Reader $reader, ByteSource $source, string $head, ScanDepth $depth): MediaFacts
+    {
+        $key = $depth === ScanDepth::Quick ? $reader->headerKey($head) : null;
+        if ($key !== null && isset($this->remembered[$key])) {
+            return self::withTail($this->remembered[$key], $reader, $source, $head);
+        }
+        $facts = $reader->read($source, $head, $depth);
         if ($key !== null && $facts->isWhole() && $facts->unread() === null) {
             if (count($this->remembered) >= self::MOST_REMEMBERED) {
                 $this->remembered = [];

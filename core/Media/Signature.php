@@ -12,19 +12,32 @@ final readonly class Signature
 
     public static function of(string $head, ByteSource $source): ?Kind
     {
-        $four = substr($head, 0, 4);
+        return self::byFourBytes($head)
+            ?? self::byLongerMark($head)
+            ?? self::boxes($head)
+            ?? (self::isTga($head, $source) ? Kind::Tga : null);
+    }
 
+    private static function byFourBytes(string $head): ?Kind
+    {
+        return match (substr($head, 0, 4)) {
+            "\x76\x2F\x31\x01" => Kind::Exr,
+            "II*\0", "MM\0*", "II+\0", "MM\0+" => Kind::Tiff,
+            'SDPX', 'XPDS' => Kind::Dpx,
+            'RIFF', 'RF64', 'BW64' => self::riff(substr($head, 8, 4)),
+            "\x1A\x45\xDF\xA3" => self::matroska($head),
+            default => null,
+        };
+    }
+
+    private static function byLongerMark(string $head): ?Kind
+    {
         return match (true) {
             str_starts_with($head, "\x89PNG\r\n\x1A\n") => Kind::Png,
             str_starts_with($head, "\xFF\xD8\xFF") => Kind::Jpeg,
-            $four === "\x76\x2F\x31\x01" => Kind::Exr,
-            $four === "II*\0" || $four === "MM\0*" || $four === "II+\0" || $four === "MM\0+" => Kind::Tiff,
-            $four === 'SDPX' || $four === 'XPDS' => Kind::Dpx,
-            $four === 'RIFF' || $four === 'RF64' || $four === 'BW64' => self::riff(substr($head, 8, 4)),
             str_starts_with($head, 'BM') && self::isBmp($head) => Kind::Bmp,
-            $four === "\x1A\x45\xDF\xA3" => self::matroska($head),
             str_contains(substr($head, 0, 2048), "\x06\x0E\x2B\x34\x02\x05\x01\x01\x0D\x01\x02\x01\x01") => Kind::Mxf,
-            default => self::boxes($head) ?? (self::isTga($head, $source) ? Kind::Tga : null),
+            default => null,
         };
     }
 
@@ -77,32 +90,14 @@ final readonly class Signature
         if (strlen($head) < 18) {
             return false;
         }
-        [$id, $map, $type] = [ord($head[0]), ord($head[1]), ord($head[2])];
-        [$width, $height, $bits, $flags] = [
-            self::short($head, 12),
-            self::short($head, 14),
-            ord($head[16]),
-            ord($head[17]),
-        ];
-        $mapped = in_array($type, [1, 9], true);
-        if (! in_array($type, [1, 2, 3, 9, 10, 11], true) || $map > 1 || ($mapped && $map !== 1)
-            || $width === 0 || $height === 0 || ! in_array($bits, [8, 15, 16, 24, 32], true) || ($flags & 0xC0) !== 0) {
+        $header = TgaHeader::read($head);
+        if (! $header->isPossible()) {
             return false;
         }
-        if (str_contains($source->read(max(0, $source->size() - 26), 26), 'TRUEVISION-XFILE.')) {
-            return true;
-        }
-        if (
-            (! $mapped && $bits === 8 && ! in_array($type, [3, 11], true))
-            || ($map === 0 && trim(substr($head, 3, 5), "\0") !== '')
-        ) {
-            return false;
-        }
-        $body = 18 + $id + ($map === 1 ? self::short($head, 5) * intdiv(ord($head[7]) + 7, 8) : 0);
+        $footer = $source->read(max(0, $source->size() - 26), 26);
 
-        return $type > 8
-            ? $source->size() > $body
-            : $source->size() >= $body + min($width * $height * intdiv($bits + 7, 8), 1);
+        return str_contains($footer, 'TRUEVISION-XFILE.')
+            || ($header->isLikely() && $source->size() >= $header->leastSize());
     }
 
     private static function short(string $bytes, int $at): int

@@ -39,20 +39,20 @@ final readonly class SharedFacts
 
         return [
             RequirementId::PICTURE_RESOLUTION => self::size($facts),
-            RequirementId::PICTURE_PIXEL_ASPECT => $facts->pixelAspect === null
+            RequirementId::PICTURE_PIXEL_ASPECT => $facts->picture->pixelAspect === null
                 ? null
-                : Fraction::writeFull($facts->pixelAspect),
-            RequirementId::PICTURE_REGION => self::among($facts->region, ['full']),
-            RequirementId::PICTURE_DENSITY => $facts->density,
+                : Fraction::writeFull($facts->picture->pixelAspect),
+            RequirementId::PICTURE_REGION => self::among($facts->picture->region, ['full']),
+            RequirementId::PICTURE_DENSITY => $facts->picture->density,
             RequirementId::PICTURE_PROJECTION => self::projection($facts),
-            RequirementId::TIME_RATE => $facts->frameRate === null ? null : (string) $facts->frameRate,
+            RequirementId::TIME_RATE => $facts->timing->rate === null ? null : (string) $facts->timing->rate,
             RequirementId::CAMERA_NAME => self::camera($facts),
-            RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth,
-            RequirementId::FORMAT_SAMPLE => $facts->sample,
-            RequirementId::FORMAT_CHANNELS => $facts->channelsText(),
-            RequirementId::FORMAT_COMPRESSION => self::among($facts->compression, $compressions),
-            RequirementId::FORMAT_CHROMA => self::among($facts->chroma, self::CHROMA),
-            RequirementId::COLOUR_ENCODING => $facts->colour,
+            RequirementId::FORMAT_BIT_DEPTH => $facts->encoding->bitDepth,
+            RequirementId::FORMAT_SAMPLE => $facts->encoding->sample,
+            RequirementId::FORMAT_CHANNELS => $facts->encoding->channelsText(),
+            RequirementId::FORMAT_COMPRESSION => self::among($facts->encoding->compression, $compressions),
+            RequirementId::FORMAT_CHROMA => self::among($facts->encoding->chroma, self::CHROMA),
+            RequirementId::COLOUR_ENCODING => $facts->picture->colour,
         ];
     }
 
@@ -64,20 +64,20 @@ final readonly class SharedFacts
 
     private static function size(MediaFacts $facts): ?string
     {
-        return $facts->width === null || $facts->height === null ? null : "{$facts->width}x{$facts->height}";
+        return $facts->picture->width === null || $facts->picture->height === null ? null : "{$facts->picture->width}x{$facts->picture->height}";
     }
 
     private static function projection(MediaFacts $facts): ?string
     {
-        $twoToOne = $facts->height !== null && $facts->width === 2 * $facts->height;
+        $twoToOne = $facts->picture->height !== null && $facts->picture->width === 2 * $facts->picture->height;
 
-        return $facts->projection === 'lat-long' && $twoToOne ? 'lat-long' : null;
+        return $facts->picture->projection === 'lat-long' && $twoToOne ? 'lat-long' : null;
     }
 
     /** A name in which a pattern would stand is none that can be asked. */
     private static function camera(MediaFacts $facts): ?string
     {
-        return $facts->camera !== null && preg_match('~[*?|]~', $facts->camera) !== 1 ? $facts->camera : null;
+        return $facts->labels->camera !== null && preg_match('~[*?|]~', $facts->labels->camera) !== 1 ? $facts->labels->camera : null;
     }
 
     /**
@@ -90,14 +90,14 @@ final readonly class SharedFacts
         $first = $this->whole[0] ?? null;
         $another = array_filter(
             $this->whole,
-            static fn (MediaFacts $f): bool => $f->layers !== $first?->layers || $f->channels !== $first->channels,
+            static fn (MediaFacts $f): bool => $f->labels->layers !== $first?->labels->layers || $f->encoding->channels !== $first->encoding->channels,
         );
-        $layers = $first->layers ?? [];
+        $layers = $first->labels->layers ?? [];
         $strange = array_filter($layers, static fn (string $l): bool => preg_match('~^[A-Za-z][\w -]*$~', $l) !== 1);
         if ($layers === [] || $another !== [] || $strange !== []) {
             return [];
         }
-        $plain = array_filter($first->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === '');
+        $plain = array_filter($first->encoding->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === '');
         $pictured = array_intersect(['R', 'G', 'B', 'Y'], $plain) !== [];
         $channels = $plain === [] ? [] : [RequirementId::FORMAT_CHANNELS => Channels::write(array_values($plain))];
 

@@ -72,7 +72,7 @@ final readonly class SpecificationProposal
         $shared = new SharedFacts($whole);
         $passes = $set->differingWord()[2] ?? null;
         $folder = $set->sequences[0]->folder();
-        $allWhole = $whole !== [] && count($whole) === count($facts) && $whole[0]->complete !== null;
+        $allWhole = $whole !== [] && count($whole) === count($facts) && $whole[0]->wholeness->complete !== null;
         $more = [
             RequirementId::TIME_RANGE => $set->delivers() === Delivers::Frames ? (string) $set->sequences[0]->frames : null,
             RequirementId::FORMAT_KIND => $set->kind->value,

@@ -61,9 +61,9 @@ final readonly class CameraRules implements Rule
 
         return FactSurvey::cell(
             $subject,
-            static fn (MediaFacts $facts): ?array => $facts->camera === null
+            static fn (MediaFacts $facts): ?array => $facts->labels->camera === null
                 ? null
-                : [$facts->camera, self::matches($requirement, $facts->camera)],
+                : [$facts->labels->camera, self::matches($requirement, $facts->labels->camera)],
         );
     }
 

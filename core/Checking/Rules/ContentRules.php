@@ -73,7 +73,7 @@ final readonly class ContentRules implements Rule
             $relevant = $pass->relevant();
             foreach ($pass->frames->alike as $alike) {
                 $own = $alike->frames->and($relevant);
-                $damage = $alike->facts->damage?->value;
+                $damage = $alike->facts->damage()?->value;
                 if ($damage !== null && ! $own->isEmpty()) {
                     $byDamage[$damage][$place] = ($byDamage[$damage][$place] ?? FrameRange::none())->plus($own);
                 }
@@ -89,7 +89,7 @@ final readonly class ContentRules implements Rule
         $kinds = $subject->part->kinds();
         foreach ($subject->match->passes ?? [] as $pass) {
             foreach ($pass->frames->alike as $alike) {
-                $told = $alike->facts->damage !== null || $alike->facts->complete !== null;
+                $told = $alike->facts->damage() !== null || $alike->facts->wholeness->complete !== null;
                 if (! $told && ($kinds === [] || in_array($alike->facts->kind, $kinds, true))) {
                     return $alike->facts;
                 }
@@ -104,10 +104,10 @@ final readonly class ContentRules implements Rule
     {
         return [
             'format' => $facts->kind->value ?? '',
-            'size' => "{$facts->width}x{$facts->height}",
-            'depth' => "{$facts->bitDepth} {$facts->sample}",
-            'channels' => $facts->channelsText() ?? '',
-            'compression' => $facts->compression ?? '',
+            'size' => "{$facts->picture->width}x{$facts->picture->height}",
+            'depth' => "{$facts->encoding->bitDepth} {$facts->encoding->sample}",
+            'channels' => $facts->encoding->channelsText() ?? '',
+            'compression' => $facts->encoding->compression ?? '',
         ];
     }
 

@@ -86,8 +86,8 @@ final readonly class DurationRule implements Rule
     private static function toldBy(PassMatch $pass): ?FrameRate
     {
         foreach ($pass->frames->alike as $alike) {
-            if ($alike->facts->isWhole() && $alike->facts->frameRate !== null) {
-                return $alike->facts->frameRate;
+            if ($alike->facts->isWhole() && $alike->facts->timing->rate !== null) {
+                return $alike->facts->timing->rate;
             }
         }
 

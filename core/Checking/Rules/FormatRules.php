@@ -35,7 +35,7 @@ final readonly class FormatRules implements Rule
             || (
                 $compression === 'pxr24'
                 && $facts !== null
-                && ! ($facts->bitDepth === 32 && $facts->sample === 'float')
+                && ! ($facts->encoding->bitDepth === 32 && $facts->encoding->sample === 'float')
             );
     }
 
@@ -99,18 +99,18 @@ final readonly class FormatRules implements Rule
     private static function found(string $id, MediaFacts $facts, array $passes): ?string
     {
         return match ($id) {
-            RequirementId::FORMAT_BIT_DEPTH => $facts->bitDepth === null ? null : (string) $facts->bitDepth,
-            RequirementId::FORMAT_SAMPLE => $facts->sample,
+            RequirementId::FORMAT_BIT_DEPTH => $facts->encoding->bitDepth === null ? null : (string) $facts->encoding->bitDepth,
+            RequirementId::FORMAT_SAMPLE => $facts->encoding->sample,
             RequirementId::FORMAT_CHANNELS => self::channelsOf($facts, $passes),
             RequirementId::FORMAT_ALPHA => self::alphaOf($facts),
-            RequirementId::FORMAT_CHROMA => $facts->chroma,
-            default => $facts->compression,
+            RequirementId::FORMAT_CHROMA => $facts->encoding->chroma,
+            default => $facts->encoding->compression,
         };
     }
 
     private static function alphaOf(MediaFacts $facts): ?string
     {
-        return match ($facts->alpha) {
+        return match ($facts->encoding->hasAlpha()) {
             null => null,
             true => 'alpha',
             false => 'none',
@@ -120,7 +120,7 @@ final readonly class FormatRules implements Rule
     /** @param  list<string>  $passes */
     private static function channelsOf(MediaFacts $facts, array $passes): ?string
     {
-        return $facts->channels === null ? null : Channels::write(self::ownChannels($facts->channels, $passes));
+        return $facts->encoding->channels === null ? null : Channels::write(self::ownChannels($facts->encoding->channels, $passes));
     }
 
     /**

@@ -39,16 +39,16 @@ final readonly class HeaderRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
-            RequirementId::PICTURE_DENSITY => $facts->density === null
+            RequirementId::PICTURE_DENSITY => $facts->picture->density === null
                 ? [null, false]
-                : [(string) $facts->density, $requirement->value->admitsNumber((string) $facts->density)],
+                : [(string) $facts->picture->density, $requirement->value->admitsNumber((string) $facts->picture->density)],
             // only a lossy picture has a quality
             RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg
                 ? null
                 : (
-                    $facts->quality === null
+                    $facts->encoding->quality === null
                         ? [null, false]
-                        : [(string) $facts->quality, $requirement->value->admitsNumber((string) $facts->quality)]
+                        : [(string) $facts->encoding->quality, $requirement->value->admitsNumber((string) $facts->encoding->quality)]
                 ),
             default => self::encoding($requirement, $facts),
         });
@@ -60,8 +60,8 @@ final readonly class HeaderRules implements Rule
     private static function encoding(Requirement $requirement, MediaFacts $facts): array
     {
         // samples stored as floats are linear where nothing else is said
-        $found = $facts->colour ?? ($facts->sample === 'float' ? 'linear' : null);
-        $told = $found !== null && $facts->colour === null ? 'linear, since it is float and says nothing else' : $found;
+        $found = $facts->picture->colour ?? ($facts->encoding->sample === 'float' ? 'linear' : null);
+        $told = $found !== null && $facts->picture->colour === null ? 'linear, since it is float and says nothing else' : $found;
 
         return [$told, $found !== null && in_array($found, $requirement->value->values, true)];
     }

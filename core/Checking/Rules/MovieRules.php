@@ -53,7 +53,7 @@ final readonly class MovieRules implements Rule
             if ($facts->kind?->isMovie() !== true) {
                 return null;
             }
-            $codec = $requirement->id() === RequirementId::FORMAT_CODEC ? $facts->codec : null;
+            $codec = $requirement->id() === RequirementId::FORMAT_CODEC ? $facts->encoding->codec : null;
 
             return [$codec, $codec !== null && in_array($codec, $requirement->value->values, true)];
         });

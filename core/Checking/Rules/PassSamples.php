@@ -60,6 +60,6 @@ final readonly class PassSamples
     /** Whether the colours of any of them could not be read. */
     public function hasUndecoded(): bool
     {
-        return array_filter($this->samples, static fn (?PixelSample $sample): bool => $sample?->light === null) !== [];
+        return array_filter($this->samples, static fn (?PixelSample $sample): bool => $sample?->brightness === null) !== [];
     }
 }

@@ -50,7 +50,7 @@ final readonly class PassesRule implements Rule
         }
 
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): array {
-            if ($facts->channels === null) {
+            if ($facts->encoding->channels === null) {
                 return [null, false];
             }
             $asked = $requirement->value->values;
@@ -79,8 +79,8 @@ final readonly class PassesRule implements Rule
     /** The layer without a name is the finished picture. */
     private static function hasLayer(MediaFacts $facts, string $pass): bool
     {
-        $pictured = array_intersect(['R', 'G', 'B', 'Y'], $facts->channels ?? []) !== [];
+        $pictured = array_intersect(['R', 'G', 'B', 'Y'], $facts->encoding->channels ?? []) !== [];
 
-        return in_array($pass, array_map(strtolower(...), $facts->layers), true) || ($pass === 'beauty' && $pictured);
+        return in_array($pass, array_map(strtolower(...), $facts->labels->layers), true) || ($pass === 'beauty' && $pictured);
     }
 }

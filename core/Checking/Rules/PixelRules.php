@@ -115,7 +115,7 @@ final readonly class PixelRules implements Rule
             return $this->dark($requirement->value->pixels->share, $pass, $subject, $allowed);
         }
         $threshold = Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK);
-        $dark = static fn (?PixelSample $sample): bool => $sample?->meanLight()?->isLessThanOrEqualTo($threshold) ?? false;
+        $dark = static fn (?PixelSample $sample): bool => $sample?->brightness?->mean()?->isLessThanOrEqualTo($threshold) ?? false;
         $black = FrameRange::fromNumbers(array_keys(array_filter($pass->samples, $dark)));
         $wrong = $black->minus($allowed);
         if (! $wrong->isEmpty()) {
@@ -133,7 +133,7 @@ final readonly class PixelRules implements Rule
     private function dark(string $share, PassSamples $pass, Subject $subject, FrameRange $allowed): Cell
     {
         $most = Fraction::parse($share)->dividedBy(100);
-        $shares = array_filter(array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->darkShare(), $pass->samples));
+        $shares = array_filter(array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->darkShare(), $pass->samples));
         $largest = $shares === [] ? null : BigRational::max(...array_values($shares));
         $found = $largest === null ? null : 'up to '.Fraction::decimal($largest->multipliedBy(100), 1).' % dark';
         $over = array_filter($shares, static fn (BigRational $own): bool => $own->isGreaterThan($most));

@@ -45,17 +45,17 @@ final readonly class ProjectionRule implements Rule
         $asked = $requirement->value->single() ?? 'flat';
 
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($asked): array {
-            if ($facts->width === null || $facts->height === null) {
+            if ($facts->picture->width === null || $facts->picture->height === null) {
                 return [null, false];
             }
-            $tag = $facts->projection ?? 'flat';
+            $tag = $facts->picture->projection ?? 'flat';
             if ($asked === 'flat') {
                 return [$tag, $tag === 'flat'];
             }
-            if (! ProjectionShape::holds($asked, $facts->width, $facts->height)) {
-                return ["{$facts->width}x{$facts->height}", false];
+            if (! ProjectionShape::holds($asked, $facts->picture->width, $facts->picture->height)) {
+                return ["{$facts->picture->width}x{$facts->picture->height}", false];
             }
-            if ($facts->projection === null) {
+            if ($facts->picture->projection === null) {
                 return $facts->kind === Kind::Exr ? ['not tagged', false] : ["{$asked} by its shape", true];
             }
 

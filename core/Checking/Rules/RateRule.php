@@ -36,13 +36,13 @@ final readonly class RateRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
-            if ($facts->frameRate === null) {
+            if ($facts->timing->rate === null) {
                 return $facts->kind?->isMovie() === true ? [null, false] : null;
             }
 
             return [
-                (string) $facts->frameRate,
-                in_array((string) $facts->frameRate, $requirement->value->values, true),
+                (string) $facts->timing->rate,
+                in_array((string) $facts->timing->rate, $requirement->value->values, true),
             ];
         });
     }

@@ -56,7 +56,7 @@ final readonly class RegionRule implements Rule
                 return null;
             }
 
-            return [$facts->region, in_array($facts->region, $requirement->value->values, true)];
+            return [$facts->picture->region, in_array($facts->picture->region, $requirement->value->values, true)];
         });
         if (
             $cell !== null
@@ -84,7 +84,7 @@ final readonly class RegionRule implements Rule
     private function outline(Requirement $requirement, Subject $subject): ?Cell
     {
         $pass = PassSamples::of($subject);
-        $lit = static fn (?PixelSample $sample): bool => $sample?->light !== null && $sample->light > 0;
+        $lit = static fn (?PixelSample $sample): bool => ($sample?->brightness->light ?? 0) > 0;
         $samples = array_filter($pass->samples ?? [], $lit);
         if ($pass === null || $requirement->value->single() !== 'full' || count($samples) < 2) {
             return null;
@@ -122,7 +122,7 @@ final readonly class RegionRule implements Rule
     private function isRegion(array $outline, Subject $subject): bool
     {
         $facts = $subject->onlyPass()?->frames->factsAt(0);
-        $sides = Outline::emptySides(...[...$outline, $facts->width ?? 0, $facts->height ?? 0]);
+        $sides = Outline::emptySides(...[...$outline, $facts->picture->width ?? 0, $facts->picture->height ?? 0]);
 
         return $sides >= 3 || ! in_array($subject->scene?->get(RequirementId::PICTURE_REGION), [null, 'full'], true);
     }
@@ -135,7 +135,7 @@ final readonly class RegionRule implements Rule
             $windows = [];
             foreach ($pass->frames->numbers as $i => $number) {
                 if ($wrong->contains($number)) {
-                    $windows[(string) $pass->frames->factsAt($i)->region] = true;
+                    $windows[(string) $pass->frames->factsAt($i)->picture->region] = true;
                 }
             }
             if (count($windows) === 1) {

@@ -56,14 +56,14 @@ final readonly class ShapeRules implements Rule
         $pixels = $requirement->id() === RequirementId::PICTURE_PIXEL_ASPECT;
 
         return FactSurvey::cell($subject, function (MediaFacts $facts) use ($requirement, $pixels): array {
-            $aspect = $facts->pixelAspect;
-            if ($aspect === null || $facts->width === null || $facts->height === null) {
+            $aspect = $facts->picture->pixelAspect;
+            if ($aspect === null || $facts->picture->width === null || $facts->picture->height === null) {
                 return [null, false];
             }
             if ($pixels) {
                 return [Fraction::writeFull($aspect), $this->sameAspect($requirement, $aspect)];
             }
-            $size = Resolution::of($facts->width, $facts->height);
+            $size = Resolution::of($facts->picture->width, $facts->picture->height);
 
             return [$this->shape($size, $aspect), $this->hasShape($requirement, $size, $aspect)];
         });

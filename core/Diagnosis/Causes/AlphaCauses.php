@@ -88,7 +88,7 @@ final readonly class AlphaCauses implements CauseFamily
     private function hasAlpha(Situation $situation, Side $side): ?bool
     {
         if ($side === Side::Files) {
-            $told = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha);
+            $told = $situation->shared(static fn (MediaFacts $f): ?bool => $f->encoding->hasAlpha());
 
             return is_bool($told) ? $told : null;
         }
@@ -129,7 +129,7 @@ final readonly class AlphaCauses implements CauseFamily
         if ($situation->subject->part->delivers->isMovie()) {
             return EntryFix::of($situation, $id, 'the alpha')->fixes;
         }
-        $shared = $situation->shared(static fn (MediaFacts $f): ?string => $f->channelsText()) ?? 'RGBA';
+        $shared = $situation->shared(static fn (MediaFacts $f): ?string => $f->encoding->channelsText()) ?? 'RGBA';
         $to = $situation->askedOfPart(RequirementId::FORMAT_CHANNELS) ?? $this->butAlpha($shared);
         $frames = $situation->framesOf($id);
 

@@ -45,8 +45,8 @@ final readonly class BrokenFileCauses implements CauseFamily
             $counting = $pass->relevant()->minus($this->stoppedTail($situation, $pass));
             foreach ($pass->frames->numbers as $i => $number) {
                 $facts = $pass->frames->factsAt($i);
-                if ($facts->damage !== null && $counting->contains($number)) {
-                    $broken[self::cause($facts->damage)->value][] = [$number, (string) $facts->damageSays];
+                if ($facts->damage() !== null && $counting->contains($number)) {
+                    $broken[self::cause($facts->damage())->value][] = [$number, (string) $facts->wholeness->reason];
                 }
             }
         }

@@ -80,7 +80,7 @@ final readonly class FormatCauses implements CauseFamily
     private function lossyFiles(Situation $situation): ?string
     {
         $shared = $situation->shared(
-            static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->compression, $f) ? null : $f->compression,
+            static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->encoding->compression, $f) ? null : $f->encoding->compression,
         );
 
         return is_string($shared) ? $shared : null;

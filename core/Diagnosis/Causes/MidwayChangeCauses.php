@@ -191,15 +191,15 @@ final readonly class MidwayChangeCauses implements CauseFamily
     public static function facts(MediaFacts $facts): array
     {
         return ContentRules::shared($facts) + [
-            'pixel aspect' => $facts->pixelAspect instanceof BigRational
-                ? Fraction::writeFull($facts->pixelAspect)
+            'pixel aspect' => $facts->picture->pixelAspect instanceof BigRational
+                ? Fraction::writeFull($facts->picture->pixelAspect)
                 : '',
-            'region' => $facts->region ?? '',
-            'camera' => $facts->camera ?? '',
-            'rate' => (string) $facts->frameRate,
-            'quality' => (string) $facts->quality,
-            'chroma' => $facts->chroma ?? '',
-            'density' => (string) $facts->density,
+            'region' => $facts->picture->region ?? '',
+            'camera' => $facts->labels->camera ?? '',
+            'rate' => (string) $facts->timing->rate,
+            'quality' => (string) $facts->encoding->quality,
+            'chroma' => $facts->encoding->chroma ?? '',
+            'density' => (string) $facts->picture->density,
         ];
     }
 }

@@ -86,9 +86,9 @@ final readonly class PictureSizeCauses implements CauseFamily
 
     private function sharedSize(Situation $situation): ?Resolution
     {
-        $size = $situation->shared(static fn (MediaFacts $f): ?string => $f->width === null || $f->height === null
+        $size = $situation->shared(static fn (MediaFacts $f): ?string => $f->picture->width === null || $f->picture->height === null
             ? null
-            : "{$f->width}x{$f->height}");
+            : "{$f->picture->width}x{$f->picture->height}");
 
         return is_string($size) ? Resolution::parse($size) : null;
     }

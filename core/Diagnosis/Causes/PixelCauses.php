@@ -68,7 +68,7 @@ final readonly class PixelCauses implements CauseFamily
     private function opaque(Situation $situation): iterable
     {
         $id = RequirementId::CONTENT_ALPHA_USED;
-        $hasAlpha = $situation->shared(static fn (MediaFacts $f): ?bool => $f->alpha) === true;
+        $hasAlpha = $situation->shared(static fn (MediaFacts $f): ?bool => $f->encoding->hasAlpha()) === true;
         if (! $situation->inFiles($id) || $situation->found($id) !== 'no' || ! $hasAlpha) {
             return;
         }
@@ -163,7 +163,7 @@ final readonly class PixelCauses implements CauseFamily
         $samples = PassSamples::of($situation->subject)->samples ?? [];
         $evidence = [];
         foreach ($frames->numbers() as $number) {
-            $light = ($samples[$number] ?? null)?->meanLight();
+            $light = ($samples[$number] ?? null)?->brightness?->mean();
             if (count($evidence) < 10 && $light !== null) {
                 $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
                     .'mean luminance '

@@ -34,7 +34,7 @@ final readonly class ProjectionCauses implements CauseFamily
 
             return;
         }
-        $tag = $situation->shared(static fn (MediaFacts $f): string => $f->projection ?? 'none');
+        $tag = $situation->shared(static fn (MediaFacts $f): string => $f->picture->projection ?? 'none');
         if ($side === Side::Files && $tag === 'none') {
             yield Finding::of(
                 CauseId::SphericalNotTagged,
@@ -65,7 +65,7 @@ final readonly class ProjectionCauses implements CauseFamily
 
     private function sharedSize(Situation $situation): ?Resolution
     {
-        $text = $situation->shared(static fn (MediaFacts $f): string => "{$f->width}x{$f->height}");
+        $text = $situation->shared(static fn (MediaFacts $f): string => "{$f->picture->width}x{$f->picture->height}");
 
         return $text === null || ! preg_match('~^\d+x\d+$~', $text) ? null : Resolution::parse($text);
     }

@@ -75,7 +75,7 @@ final readonly class RegionCauses implements CauseFamily
                 [$off],
             );
         } elseif ($situation->isUniform(RequirementId::PICTURE_REGION)) {
-            $surround = $situation->shared(static fn (MediaFacts $f): ?string => $f->region) === 'full';
+            $surround = $situation->shared(static fn (MediaFacts $f): ?string => $f->picture->region) === 'full';
             $says = $surround
                 ? "A render region was left on: every frame is empty around the same outline, {$found}."
                 : "A render region was left on: every frame holds the same smaller window, {$found}.";

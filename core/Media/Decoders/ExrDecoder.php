@@ -11,8 +11,10 @@ use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Readers\ExrChannels;
 use PlainLedger\Core\Media\Readers\ExrHeader;
 use PlainLedger\Core\Media\Readers\ExrPart;
+use PlainLedger\Core\Media\Readers\ExrStorage;
 use PlainLedger\Core\Media\Signature;
 
 /**
@@ -66,69 +68,95 @@ final class ExrDecoder implements Decoder
         }
         $part = $file->parts[0];
         $this->refuseOthers($file, $part);
-        [$width, $height] = [$part->width(), $part->height()];
-        // in words of sixteen bits, where each channel begins in a line
-        $at = 0;
-        $places = [];
-        foreach ($part->channels as $name => $type) {
-            $places[$name] = [$at, $type === 1 ? 'half' : 'float'];
-            $at += $width * ($type === 1 ? 1 : 2);
-        }
-        $grey = $places['Y'] ?? null;
-        $colour = isset($places['R'], $places['G'], $places['B'])
-            ? [$places['B'], $places['G'], $places['R']]
-            : ($grey === null ? null : [$grey, $grey, $grey]);
-        if ($colour === null) {
-            throw PixelsRefused::because('it has no colour channels of its own');
-        }
+        [$places, $words] = self::places($part);
+        $colour = self::colourPlaces($places);
         $alpha = $places['A'] ?? null;
-        self::refuseLarge($part, 2 * $at);
+        self::refuseLarge($part, 2 * $words);
+        $width = $part->data->width();
         $lines = [];
-        $through = [];
-        for ($chunk = 0, $many = $part->chunks(); $chunk < $many; $chunk++) {
-            $first = $chunk * $part->linesPerChunk();
-            $count = min($part->linesPerChunk(), $height - $first);
-            $block = $this->block($source, $file->end + 8 * $chunk, $part->compression, 2 * $at * $count);
+        $coverage = [];
+        foreach ($this->blocks($source, $file, $words) as [$block, $count]) {
             for ($line = 0; $line < $count; $line++) {
-                $lines[] = $this->line($block, $line * $at, $width, $colour);
+                $lines[] = $this->line($block, $line * $words, $width, $colour);
                 if ($alpha !== null) {
-                    $through[] = $this->coverage($block, $line * $at, $width, $alpha);
+                    $coverage[] = $this->coverage($block, $line * $words, $width, $alpha);
                 }
             }
         }
 
-        return new ExrPixels($width, $height, $lines, $through);
+        return new ExrPixels($width, $part->data->height(), $lines, $coverage);
+    }
+
+    /**
+     * In words of sixteen bits, where each channel begins in a line.
+     *
+     * @return array{array<array-key, array{int, string}>, int} of each its place and type; the length of a line
+     */
+    private static function places(ExrPart $part): array
+    {
+        $at = 0;
+        $places = [];
+        foreach ($part->channels->types as $name => $type) {
+            $isHalf = $type === ExrChannels::HALF;
+            $places[$name] = [$at, $isHalf ? 'half' : 'float'];
+            $at += $part->data->width() * ($isHalf ? 1 : 2);
+        }
+
+        return [$places, $at];
+    }
+
+    /**
+     * @param  array<array-key, array{int, string}>  $places
+     * @return array{array{int, string}, array{int, string}, array{int, string}} of blue, green and red
+     */
+    private static function colourPlaces(array $places): array
+    {
+        if (isset($places['R'], $places['G'], $places['B'])) {
+            return [$places['B'], $places['G'], $places['R']];
+        }
+        $grey = $places['Y'] ?? throw PixelsRefused::because('it has no colour channels of its own');
+
+        return [$grey, $grey, $grey];
+    }
+
+    /**
+     * @param  int  $words  of a line
+     * @return iterable<array{ExrBlock, int}> the lines of each chunk, and how many
+     */
+    private function blocks(ByteSource $source, ExrHeader $file, int $words): iterable
+    {
+        $part = $file->parts[0];
+        $lines = $part->storage->linesPerChunk();
+        for ($chunk = 0, $many = $part->chunks(); $chunk < $many; $chunk++) {
+            $count = min($lines, $part->data->height() - $chunk * $lines);
+            $entry = $file->end + 8 * $chunk;
+            yield [$this->block($source, $entry, $part->storage->compression, 2 * $words * $count), $count];
+        }
     }
 
     /** @param  int  $line  bytes of one */
     private static function refuseLarge(ExrPart $part, int $line): void
     {
-        if ($part->width() * $part->height() > self::MOST_PIXELS) {
-            throw FileTooLarge::pixels($part->width(), $part->height());
+        if ($part->data->width() * $part->data->height() > self::MOST_PIXELS) {
+            throw FileTooLarge::pixels($part->data->width(), $part->data->height());
         }
-        if ($line * $part->height() > self::MOST_UNPACKED || $line * $part->linesPerChunk() > self::LARGEST_CHUNK) {
-            $all = (string) ByteSize::of($line * $part->height());
-            throw FileTooLarge::of(
-                number_format($part->width())
-                    .' × '
-                    .number_format($part->height())
-                    .' pixels in '
-                    .count($part->channels)
-                    ." channels, {$all} unpacked",
-            );
+        $all = $line * $part->data->height();
+        if ($all > self::MOST_UNPACKED || $line * $part->storage->linesPerChunk() > self::LARGEST_CHUNK) {
+            [$width, $height] = [number_format($part->data->width()), number_format($part->data->height())];
+            $channels = count($part->channels->types);
+            $size = (string) ByteSize::of($all);
+            throw FileTooLarge::of("{$width} × {$height} pixels in {$channels} channels, {$size} unpacked");
         }
     }
 
     private function refuseOthers(ExrHeader $file, ExrPart $part): void
     {
         $why = match (true) {
-            $file->multiPart || $part->isTiled() || $part->deep => 'it is tiled, deep, or of several parts',
-            $part->compression > 3 => "what is packed by {$part->compressionName()} is not unpacked here",
-            array_filter(
-                $part->sampling,
-                static fn (array $s): bool => $s !== [1, 1],
-            ) !== [] => 'its channels are not all of one size',
-            in_array(0, $part->channels, true) => 'it holds whole numbers',
+            $file->multiPart || $part->isTiled() || $part->storage->deep => 'it is tiled, deep, or of several parts',
+            $part->storage->compression > ExrStorage::ZIP => "what is packed by {$part->storage->name()}"
+                .' is not unpacked here',
+            ! $part->channels->allSampled => 'its channels are not all of one size',
+            $part->channels->holdWholeNumbers() => 'it holds whole numbers',
             default => null,
         };
         if ($why !== null) {
@@ -150,8 +178,8 @@ final class ExrDecoder implements Decoder
         } catch (BytesMissing) {
             throw PixelsRefused::because('its data breaks off');
         }
-        if ($compression !== 0 && $packed < $raw) {
-            $unpacked = $compression === 1 ? self::runs($data, $raw) : @gzuncompress($data, $raw + 1);
+        if ($compression !== ExrStorage::NONE && $packed < $raw) {
+            $unpacked = $compression === ExrStorage::RUN_LENGTHS ? self::runs($data, $raw) : @gzuncompress($data, $raw + 1);
             if ($unpacked === false || strlen($unpacked) !== $raw) {
                 throw PixelsRefused::because('its data is broken');
             }

@@ -7,6 +7,18 @@ namespace PlainLedger\Core\Media\Readers;
 /** The two facts of an Exif block that requirements speak of: density and the mark of sRGB (CIPA DC-008, 4.6). */
 final readonly class Exif
 {
+    private const DENSITY = 0x011A;
+
+    private const UNIT = 0x0128;
+
+    private const EXIF_DIRECTORY = 0x8769;
+
+    private const COLOUR_SPACE = 0xA001;
+
+    private const INCH = 2;
+
+    private const CENTIMETRE = 3;
+
     private const MOST_ENTRIES = 200;
 
     /**
@@ -20,22 +32,37 @@ final readonly class Exif
             return [null, null];
         }
         $main = self::entries($block, self::number($block, 4, 4, $order), $order);
-        $unit = self::value($block, $main[0x0128] ?? null, $order) ?? 2;
-        $density = self::ratio($block, $main[0x011A] ?? null, $order);
-        $colour = null;
-        $below = self::value($block, $main[0x8769] ?? null, $order);
-        if (
-            $below !== null
-            && self::value($block, self::entries($block, $below, $order)[0xA001] ?? null, $order) === 1
-        ) {
-            $colour = 'srgb';
-        }
-        if ($density === null || ! in_array($unit, [2, 3], true)) {
-            return [null, $colour];
-        }
-        [$top, $bottom] = $unit === 3 ? [$density[0] * 254, $density[1] * 100] : $density;
 
-        return [intdiv(2 * $top + $bottom, 2 * $bottom), $colour];
+        return [self::density($block, $main, $order), self::colour($block, $main, $order)];
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $main
+     */
+    private static function density(string $block, array $main, string $order): ?int
+    {
+        $unit = self::value($block, $main[self::UNIT] ?? null, $order) ?? self::INCH;
+        $density = self::ratio($block, $main[self::DENSITY] ?? null, $order);
+        if ($density === null || ! in_array($unit, [self::INCH, self::CENTIMETRE], true)) {
+            return null;
+        }
+        [$top, $bottom] = $unit === self::CENTIMETRE ? [$density[0] * 254, $density[1] * 100] : $density;
+
+        return intdiv(2 * $top + $bottom, 2 * $bottom);
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $main
+     */
+    private static function colour(string $block, array $main, string $order): ?string
+    {
+        $below = self::value($block, $main[self::EXIF_DIRECTORY] ?? null, $order);
+        if ($below === null) {
+            return null;
+        }
+        $space = self::entries($block, $below, $order)[self::COLOUR_SPACE] ?? null;
+
+        return self::value($block, $space, $order) === 1 ? 'srgb' : null;
     }
 
     /** @return array<int, array{int, int}> type and place of each value, by tag */

@@ -27,6 +27,9 @@ final readonly class ExrChunks
     /** So much of a chunk is unpacked at a time. */
     private const PIECE = 1 << 16;
 
+    /** Entries of an offset table that are read at a time. */
+    private const BLOCK = 65_536;
+
     public function __construct(private ByteSource $source, private ExrHeader $file) {}
 
     /**
@@ -35,10 +38,38 @@ final readonly class ExrChunks
      */
     public function check(ScanDepth $depth): void
     {
+        $tables = $this->tables();
+        if ($depth === ScanDepth::Full) {
+            $this->refuseTooMany(array_sum(array_column($tables, 1)));
+        }
+        $data = $this->file->end + 8 * array_sum(array_column($tables, 1));
+        $last = [0, 0, 0];
+        foreach ($tables as $part => [$from, $count]) {
+            // in blocks, so that a table of millions costs no more memory than one of thousands
+            for ($first = 0; $first < $count; $first += self::BLOCK) {
+                $offsets = $this->offsets($from + 8 * $first, min(self::BLOCK, $count - $first));
+                if (min($offsets) < $data || max($offsets) >= $this->source->size()) {
+                    $this->badTable($offsets, $data, $this->source->size(), $first);
+                }
+                foreach ($depth === ScanDepth::Full ? $offsets : [] as $number => $offset) {
+                    $this->chunk($offset, $part, $first + $number - 1, true);
+                }
+                $most = max($offsets);
+                if ($most > $last[0]) {
+                    $last = [$most, $part, $first + (int) array_search($most, $offsets, true) - 1];
+                }
+            }
+        }
+        $this->chunk($last[0], $last[1], $last[2], false);
+    }
+
+    /** @return list<array{int, int}> where each part's table begins, and of how many chunks */
+    private function tables(): array
+    {
         $size = $this->source->size();
         $at = $this->file->end;
         $tables = [];
-        foreach ($this->file->parts as $n => $part) {
+        foreach ($this->file->parts as $part) {
             $count = $part->chunks();
             if ($count < 1 || $count > self::MOST_CHUNKS) {
                 throw FileDamaged::header("the header names {$count} chunks");
@@ -46,63 +77,40 @@ final readonly class ExrChunks
             if ($at + 8 * $count > $size) {
                 throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
             }
-            $tables[$n] = [$at, $count];
+            $tables[] = [$at, $count];
             $at += 8 * $count;
         }
-        if ($depth === ScanDepth::Full) {
-            $this->hold(array_sum(array_column($tables, 1)));
+
+        return $tables;
+    }
+
+    /** @return non-empty-array<int, int> counted from one */
+    private function offsets(int $at, int $count): array
+    {
+        $block = $this->source->read($at, 8 * $count);
+        if (strlen($block) < 8 * $count) {
+            $size = $this->source->size();
+            throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
         }
-        $last = [0, 0, 0];
-        foreach ($tables as $n => [$from, $count]) {
-            // in blocks, so that a table of millions costs no more memory than one of thousands
-            for ($i = 0; $i < $count; $i += 65536) {
-                $block = $this->source->read($from + 8 * $i, 8 * min(65536, $count - $i));
-                if (strlen($block) < 8 * min(65536, $count - $i)) {
-                    throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
-                }
-                /** @var non-empty-array<int, int> $offsets */
-                $offsets = unpack('P*', $block);
-                $least = min($offsets);
-                $most = max($offsets);
-                if ($least < $at || $most >= $size) {
-                    $this->badTable($offsets, $at, $size, $i);
-                }
-                if ($depth === ScanDepth::Full) {
-                    foreach ($offsets as $k => $offset) {
-                        $this->chunk($offset, $n, $i + $k - 1, true);
-                    }
-                }
-                $last = $most > $last[0] ? [$most, $n, $i + (int) array_search($most, $offsets, true) - 1] : $last;
-            }
-        }
-        $this->chunk($last[0], $last[1], $last[2], false);
+        /** @var non-empty-array<int, int> $offsets */
+        $offsets = unpack('P*', $block);
+
+        return $offsets;
     }
 
     /** What the headers claim, held against what there is time for. */
-    private function hold(int $chunks): void
+    private function refuseTooMany(int $chunks): void
     {
         if ($chunks > self::MOST_IN_FULL) {
             throw FileTooLarge::of(number_format($chunks).' chunks');
         }
         $bytes = 0;
         foreach ($this->file->parts as $part) {
-            $bytes += in_array($part->compression, [2, 3], true)
-                ? self::bytesOfPixel($part) * $part->width() * $part->height()
-                : 0;
+            $bytes += $part->storage->isDeflated() ? $part->unpacked() : 0;
         }
         if ($bytes > self::MOST_UNPACKED) {
             throw FileTooLarge::of((string) ByteSize::of($bytes).' unpacked');
         }
-    }
-
-    private static function bytesOfPixel(ExrPart $part): int
-    {
-        $pixel = 0;
-        foreach ($part->channels as $type) {
-            $pixel += $type === 1 ? 2 : 4;
-        }
-
-        return $pixel;
     }
 
     /** @param  array<int, int>  $offsets */
@@ -137,7 +145,7 @@ final readonly class ExrChunks
     {
         $part = $this->file->parts[$partNumber];
         $lead = ($this->file->multiPart ? 4 : 0) + ($part->isTiled() ? 16 : 4);
-        $length = $lead + ($part->deep ? 24 : 4);
+        $length = $lead + ($part->storage->deep ? 24 : 4);
         $bytes = $this->source->read($offset, $length);
         if (strlen($bytes) < $length) {
             throw FileDamaged::cutShort("the file ends inside the chunk at byte {$offset}");
@@ -146,59 +154,66 @@ final readonly class ExrChunks
             throw FileDamaged::checksum("the chunk at byte {$offset} belongs to another part than its table says");
         }
         if (! $part->isTiled()) {
-            $y = ExrHeader::int($bytes, $lead - 4);
-            $due = $part->dataWindow[1] + $number * $part->linesPerChunk();
-            if ($y !== $due) {
-                throw trim($bytes, "\0") === ''
-                    ? FileDamaged::cutShort(
-                        "nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}",
-                    )
-                    : FileDamaged::checksum("the chunk at byte {$offset} begins at line {$y} and not at {$due}");
-            }
+            $due = $part->data->top + $number * $part->storage->linesPerChunk();
+            self::expectLine($due, ExrHeader::int($bytes, $lead - 4), $offset, trim($bytes, "\0") === '');
         }
-        if ($part->deep) {
-            /** @var array{table: int, data: int} $sizes */
-            $sizes = unpack('Ptable/Pdata', $bytes, $lead);
-            $packed = $sizes['table'] < 0 || $sizes['data'] < 0 ? -1 : $sizes['table'] + $sizes['data'];
-        } else {
-            $packed = ExrHeader::int($bytes, $lead);
-        }
-        if ($packed === 0 && ! $part->deep) {
-            throw FileDamaged::cutShort("the chunk at byte {$offset} is empty: the file was not finished");
-        }
-        if ($packed < 0) {
-            throw FileDamaged::checksum("the chunk at byte {$offset} names an impossible length");
-        }
+        $packed = $this->packedLength($part, substr($bytes, $lead), $offset);
         if ($offset + $length + $packed > $this->source->size()) {
             throw FileDamaged::cutShort(
                 "the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}",
             );
         }
-        if ($unpack && ! $part->deep && in_array($part->compression, [2, 3], true)) {
-            $this->unpack($offset, $offset + $length, $packed, $part, $number);
+        if ($unpack && ! $part->storage->deep && $part->storage->isDeflated()) {
+            $this->expectUnpacking($offset, $offset + $length, $packed, $part, $number);
         }
     }
 
-    /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
-    private function unpack(int $offset, int $at, int $packed, ExrPart $part, int $number): void
+    private static function expectLine(int $due, int $line, int $offset, bool $isZeros): void
     {
-        $pixel = self::bytesOfPixel($part);
-        $lines = min($part->linesPerChunk(), $part->height() - $number * $part->linesPerChunk());
-        $raw = $pixel * (
-            $part->isTiled() ? ($part->tiles[0] ?? 1) * ($part->tiles[1] ?? 1) : $part->width() * max(1, $lines)
-        );
+        if ($line === $due) {
+            return;
+        }
+        throw $isZeros
+            ? FileDamaged::cutShort("nothing but zeros stands where the chunk of line {$due} should, at byte {$offset}")
+            : FileDamaged::checksum("the chunk at byte {$offset} begins at line {$line} and not at {$due}");
+    }
+
+    /** @param  string  $bytes  of the chunk's lead, from its lengths on */
+    private function packedLength(ExrPart $part, string $bytes, int $offset): int
+    {
+        $packed = $part->storage->deep ? self::deepLength($bytes) : ExrHeader::int($bytes, 0);
+        if ($packed === 0 && ! $part->storage->deep) {
+            throw FileDamaged::cutShort("the chunk at byte {$offset} is empty: the file was not finished");
+        }
+        if ($packed < 0) {
+            throw FileDamaged::checksum("the chunk at byte {$offset} names an impossible length");
+        }
+
+        return $packed;
+    }
+
+    /** Of a deep chunk: its table of samples and its data; less than nothing where either is. */
+    private static function deepLength(string $bytes): int
+    {
+        /** @var array{table: int, data: int} $sizes */
+        $sizes = unpack('Ptable/Pdata', $bytes);
+        $isPossible = $sizes['table'] >= 0 && $sizes['data'] >= 0 && $sizes['data'] <= PHP_INT_MAX - $sizes['table'];
+
+        return $isPossible ? $sizes['table'] + $sizes['data'] : -1;
+    }
+
+    /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
+    private function expectUnpacking(int $offset, int $at, int $packed, ExrPart $part, int $number): void
+    {
+        $raw = $part->unpackedChunk($number);
+        if ($packed >= $raw || $raw > self::LARGEST_UNPACKED || $this->unpacks($at, $packed, $raw)) {
+            return;
+        }
         // a tile at the edge, and a channel that is not sampled everywhere, hold less than this
-        $exact = ! $part->isTiled()
-            && array_filter($part->sampling, static fn (array $s): bool => $s !== [1, 1]) === [];
-        if ($packed >= $raw || $raw > self::LARGEST_UNPACKED) {
-            return;
-        }
-        if ($this->unpacks($at, $packed, $raw)) {
-            return;
-        }
+        $isExact = ! $part->isTiled() && $part->channels->allSampled;
         $data = $this->source->read($at, 2);
-        $deflated = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
-        if ($exact || $deflated) {
+        $isZlib = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
+        if ($isExact || $isZlib) {
             throw FileDamaged::checksum("the chunk at byte {$offset} does not unpack");
         }
     }

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
-use Brick\Math\BigRational;
-use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\ColourEncoding;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureEncoding;
+use PlainLedger\Core\Media\PictureFacts;
 use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\TimingFacts;
+use PlainLedger\Core\Media\Wholeness;
 
 /**
  * OpenEXR, file layout of version 2: scanline, tiled, deep and multi-part. The quick look reads the headers, the
@@ -40,7 +42,7 @@ final readonly class ExrReader implements Reader
     public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
     {
         $file = ExrHeader::read($source, $head);
-        $facts = $this->facts($file);
+        $facts = self::facts($file);
         try {
             (new ExrChunks($source, $file))->check($depth);
         } catch (FileDamaged $damaged) {
@@ -52,93 +54,50 @@ final readonly class ExrReader implements Reader
         return $facts;
     }
 
-    private function facts(ExrHeader $file): MediaFacts
+    private static function facts(ExrHeader $file): MediaFacts
     {
         $part = $file->parts[0];
-        $channels = Channels::sorted($part->channelNames());
-        [$bits, $sample] = $this->depth($part);
-        $layers = [];
-        $header = $part->texts;
-        foreach ($file->parts as $n => $each) {
-            foreach ($each->channelNames() as $name) {
-                $layer = Channels::split($name)[0];
-                if ($layer !== '') {
-                    $layers[$layer] = true;
-                }
-            }
-            if ($each->name !== null && count($file->parts) > 1) {
-                $layers[$each->name] = true;
-                $header['part '.($n + 1)] = $each->name.': '.Channels::write($each->channelNames());
-            }
-        }
-        $camera = null;
-        foreach (['camera', 'cameraname', 'camera_name', 'cameralabel'] as $key) {
-            foreach ($part->texts as $name => $value) {
-                if ($camera === null && strtolower($name) === $key && trim($value) !== '') {
-                    $camera = trim($value);
-                }
-            }
-        }
-        $window = $part->dataWindow;
-        $display = $part->displayWindow;
-        $covers = $window[0] <= $display[0]
-            && $window[1] <= $display[1]
-            && $window[2] >= $display[2]
-            && $window[3] >= $display[3];
+        [$bits, $sample] = $part->channels->depth();
+        $labels = $part->labels;
 
         return new MediaFacts(
             Kind::Exr,
-            $display[2] - $display[0] + 1,
-            $display[3] - $display[1] + 1,
-            $part->pixelAspect > 0 ? Fraction::fromFloat($part->pixelAspect) : BigRational::one(),
-            $bits,
-            $sample,
-            $channels,
-            in_array('A', array_map(static fn (string $c): string => Channels::split($c)[1], $channels), true),
-            $part->compressionName(),
-            $part->frameRate === null ? null : FrameRate::of(...$part->frameRate),
-            region: $covers
-                ? 'full'
-                : ($window[0] - $display[0])
-                    .','
-                    .($window[1] - $display[1])
-                    .','
-                    .($window[2] - $window[0] + 1)
-                    .','
-                    .($window[3] - $window[1] + 1),
-            camera: $camera,
-            layers: array_map(strval(...), array_keys($layers)),
-            complete: true,
-            header: $header,
-            density: $part->density,
-            colour: ColourEncoding::inTexts($part->texts),
-            projection: $part->projection,
-            frameNumber: $part->frameNumber,
-            timecode: $part->timecode,
+            new PictureFacts(
+                $part->display->width(),
+                $part->display->height(),
+                $labels->pixelAspect(),
+                $part->data->regionOf($part->display),
+                $labels->density(),
+                ColourEncoding::inTexts($labels->texts),
+                $labels->projection(),
+            ),
+            new PictureEncoding($bits, $sample, Channels::sorted($part->channels->names()), $part->storage->name()),
+            new TimingFacts(
+                $labels->frameRate(),
+                frameNumber: $labels->frameNumber(),
+                timecode: $labels->timecode(),
+            ),
+            self::labels($file),
+            wholeness: Wholeness::whole(),
         );
     }
 
-    /**
-     * Of the colour channels where there are any, since a half picture often carries full-float depth beside it.
-     *
-     * @return array{int, string}
-     */
-    private function depth(ExrPart $part): array
+    private static function labels(ExrHeader $file): FileLabels
     {
-        $types = [];
-        foreach ($part->channels as $name => $type) {
-            if (in_array(strtoupper(Channels::split((string) $name)[1]), ['R', 'G', 'B', 'Y', 'RY', 'BY'], true)) {
-                $types[] = $type;
+        $layers = [];
+        $header = $file->parts[0]->labels->texts;
+        foreach ($file->parts as $n => $part) {
+            $names = $part->channels->names();
+            foreach ($names as $name) {
+                $layers[Channels::split($name)[0]] = true;
+            }
+            if ($part->labels->name() !== null && count($file->parts) > 1) {
+                $layers[$part->labels->name()] = true;
+                $header['part '.($n + 1)] = $part->labels->name().': '.Channels::write($names);
             }
         }
-        // the weakest decides: one half channel makes it a half picture
-        $type = min([2, ...($types === [] ? array_values($part->channels) : $types)]);
-        if ($types !== [] && in_array(1, $types, true)) {
-            $type = 1;
-        }
+        unset($layers['']);
 
-        return match ($type) {
-            0 => [32, 'uint'], 1 => [16, 'float'], default => [32, 'float'],
-        };
+        return new FileLabels($file->parts[0]->labels->camera(), array_map(strval(...), array_keys($layers)), $header);
     }
 }

@@ -91,12 +91,12 @@ final class CautionTest extends TestCase
         self::assertSame(
             [64, null, CrashGuard::WHY],
             [
-                self::facts($delivery, 2)->width,
-                self::facts($delivery, 2)->complete,
+                self::facts($delivery, 2)->picture->width,
+                self::facts($delivery, 2)->wholeness->complete,
                 self::facts($delivery, 2)->unread(),
             ],
         );
-        self::assertTrue(self::facts($delivery, 1)->complete);
+        self::assertTrue(self::facts($delivery, 1)->wholeness->complete);
     }
 
     public function test_what_did_not_survive_that_is_told_as_one_that_cannot_be_read(): void
@@ -105,14 +105,14 @@ final class CautionTest extends TestCase
 
         self::assertSame(
             [Damage::Unreadable, CrashGuard::WHY],
-            [self::facts($delivery, 2)->damage, self::facts($delivery, 2)->damageSays],
+            [self::facts($delivery, 2)->damage(), self::facts($delivery, 2)->wholeness->reason],
         );
         self::assertSame(
             1,
             count(
                 array_filter(
                     $delivery->groups[0]->numbers(0),
-                    static fn (int $n): bool => self::facts($delivery, $n)->damage !== null,
+                    static fn (int $n): bool => self::facts($delivery, $n)->damage() !== null,
                 ),
             ),
         );

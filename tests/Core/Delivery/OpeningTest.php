@@ -124,9 +124,9 @@ final class OpeningTest extends TestCase
 
         self::assertSame(
             [Damage::Unreadable, 'it is a link, and links are not followed'],
-            [$facts->damage, $facts->damageSays],
+            [$facts->damage(), $facts->wholeness->reason],
         );
-        self::assertNull($facts->width);
+        self::assertNull($facts->picture->width);
         self::assertSame(0, $delivery->groups[0]->size(0));
     }
 
@@ -142,7 +142,7 @@ final class OpeningTest extends TestCase
 
         self::assertSame(
             'it was changed since it was looked at',
-            $delivery->factsOf($delivery->groups[0], 0)->damageSays,
+            $delivery->factsOf($delivery->groups[0], 0)->wholeness->reason,
         );
     }
 
@@ -193,7 +193,7 @@ final class OpeningTest extends TestCase
                 foreach ($delivery->groups as $group) {
                     for ($row = 0; $row < $group->count(); $row++) {
                         $facts = $delivery->factsOf($group, $row);
-                        $seen[$facts->width ?? $facts->damageSays ?? ''] = true;
+                        $seen[$facts->picture->width ?? $facts->wholeness->reason ?? ''] = true;
                     }
                 }
             }

@@ -130,7 +130,7 @@ final class ScanTest extends TestCase
         $found = [];
         foreach ($delivery->groups as $group) {
             $facts = $delivery->factsOf($group, 0);
-            $found[$group->name(0)] = $facts->damage === Damage::Unreadable ? $facts->damageSays : $facts->kind?->value;
+            $found[$group->name(0)] = $facts->damage() === Damage::Unreadable ? $facts->wholeness->reason : $facts->kind?->value;
         }
         ksort($found);
         // where one leads is not told, nor whether that is there
@@ -234,7 +234,7 @@ final class ScanTest extends TestCase
         $delivery = (new Scan($listing, Probe::standard()))->run(0);
 
         self::assertTrue($delivery->factsOf($delivery->groups[0], 0)->isWhole());
-        self::assertSame('it is gone', $delivery->factsOf($delivery->groups[0], 1)->damageSays);
+        self::assertSame('it is gone', $delivery->factsOf($delivery->groups[0], 1)->wholeness->reason);
     }
 
     public function test_many_frames_cost_little_memory(): void

@@ -15,6 +15,7 @@ use PlainLedger\Core\Media\Decoders\GdDecoder;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureFacts;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\StringSource;
@@ -55,7 +56,7 @@ final class BudgetsTest extends TestCase
     {
         $source = new StringSource($bytes);
         $facts = (new Probe(...self::readers()))->read($source);
-        $facts = new MediaFacts($facts->kind, $facts->width, $facts->height);
+        $facts = new MediaFacts($facts->kind, new PictureFacts($facts->picture->width, $facts->picture->height));
         $before = memory_get_usage();
         memory_reset_peak_usage();
         try {
@@ -77,10 +78,10 @@ final class BudgetsTest extends TestCase
             [self::jpeg(200_001), ScanDepth::Full, '200,000 segments'],
         ] as [$bytes, $depth, $figure]) {
             $facts = Probe::standard()->read(new StringSource($bytes), $depth);
-            self::assertNotNull($facts->width);
+            self::assertNotNull($facts->picture->width);
             self::assertSame(
                 [null, null, "too large to look at here: more than {$figure}"],
-                [$facts->complete, $facts->damage, $facts->unread()],
+                [$facts->wholeness->complete, $facts->damage(), $facts->unread()],
             );
         }
     }
@@ -133,7 +134,7 @@ final class BudgetsTest extends TestCase
         );
 
         self::assertTrue($facts->isWhole());
-        self::assertContains('7', $facts->channels ?? []);
+        self::assertContains('7', $facts->encoding->channels ?? []);
     }
 
     public function test_names_in_a_header_that_are_no_utf_8_are_read_and_told(): void
@@ -142,10 +143,10 @@ final class BudgetsTest extends TestCase
             new StringSource(Workbench::exr(16, 9, texts: ['camera' => "cam_\xE9t\xE9", 'comments' => 'é'])),
         );
 
-        self::assertSame('cam_été', $facts->camera);
+        self::assertSame('cam_été', $facts->labels->camera);
         self::assertSame(
             ['é', 'no UTF-8, read as Latin-1'],
-            [$facts->header['comments'] ?? null, $facts->header['texts'] ?? null],
+            [$facts->labels->header['comments'] ?? null, $facts->labels->header['texts'] ?? null],
         );
     }
 

@@ -9,6 +9,7 @@ use PlainLedger\Core\Media\Decoders\GdDecoder;
 use PlainLedger\Core\Media\Decoders\PixelsRefused;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureFacts;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Demo\PngWriter;
@@ -33,9 +34,9 @@ final class PixelsTest extends TestCase
             $source = new StringSource((string) file_get_contents(__DIR__."/../../fixtures/encoders/{$name}"));
             $facts = Probe::standard()->read($source);
             $pixels = (new GdDecoder)->decode($source, $facts);
-            self::assertSame([$facts->width, $facts->height], [$pixels->width(), $pixels->height()], $name);
+            self::assertSame([$facts->picture->width, $facts->picture->height], [$pixels->width(), $pixels->height()], $name);
             $small = Probe::standard()->read(new StringSource($pixels->thumbnail(20)));
-            self::assertSame([Kind::Png, 20], [$small->kind, max((int) $small->width, (int) $small->height)]);
+            self::assertSame([Kind::Png, 20], [$small->kind, max((int) $small->picture->width, (int) $small->picture->height)]);
         }
     }
 
@@ -44,8 +45,8 @@ final class PixelsTest extends TestCase
         $png = new StringSource((new PngWriter(4, 1))->write([self::line()]));
         $broken = substr_replace((new PngWriter(4, 1))->write([self::line()]), 'xxxx', 45, 4);
         foreach ([
-            [$png, new MediaFacts(Kind::Exr, 4, 1)], [$png, new MediaFacts(null)],
-            [new StringSource($broken), new MediaFacts(Kind::Png, 4, 1)],
+            [$png, new MediaFacts(Kind::Exr, new PictureFacts(4, 1))], [$png, new MediaFacts(null)],
+            [new StringSource($broken), new MediaFacts(Kind::Png, new PictureFacts(4, 1))],
         ] as [$source, $facts]) {
             try {
                 (new GdDecoder)->decode($source, $facts);

@@ -215,7 +215,7 @@ final class RealFilesTest extends TestCase
         $bytes = (string) file_get_contents($folder.$this->dataName());
         foreach (ScanDepth::cases() as $depth) {
             $found = Probe::standard()->read(new StringSource($bytes.str_repeat("\0", 700)), $depth);
-            self::assertTrue($found->isWhole(), (string) $found->damageSays);
+            self::assertTrue($found->isWhole(), (string) $found->wholeness->reason);
         }
         self::assertSame($facts['kind'], $found->kind?->value);
     }
@@ -265,8 +265,8 @@ final class RealFilesTest extends TestCase
         self::assertSame($kind, $facts->kind?->value);
         self::assertTrue(Extension::agrees($name, $facts->kind));
         self::assertFalse(Extension::agrees('x.png', $facts->kind));
-        self::assertNull($facts->width);
-        self::assertNull($facts->complete);
+        self::assertNull($facts->picture->width);
+        self::assertNull($facts->wholeness->complete);
     }
 
     public function test_what_is_nothing_of_it_is_nothing(): void
@@ -289,7 +289,7 @@ final class RealFilesTest extends TestCase
                 $bytes .= chr(mt_rand(0, 255));
             }
             // whatever it is taken for, nothing is thrown
-            self::assertContains(Probe::standard()->read(new StringSource($bytes))->complete, [true, false, null]);
+            self::assertContains(Probe::standard()->read(new StringSource($bytes))->wholeness->complete, [true, false, null]);
         }
     }
 }

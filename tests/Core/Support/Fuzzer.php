@@ -182,7 +182,7 @@ final readonly class Fuzzer
             $facts->kind !== null
             && $facts->isWhole()
             && $decoder->decodes($facts->kind)
-            && ($facts->width ?? 0) * ($facts->height ?? 0) < 100_000
+            && ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0) < 100_000
         ) {
             @$decoder->decode($source, $facts)->thumbnail(32);
         }
