@@ -24,47 +24,72 @@ final readonly class Duration implements \Stringable
     public static function parse(string $text): self
     {
         $plain = strtolower(trim($text));
-        $frames = null;
-        if (preg_match('~^(\d{1,3}):(\d{2}):(\d{2})[:;](\d{2,3})$~', $plain, $m) === 1) {
-            $frames = (int) $m[4];
-            $seconds = BigRational::of(3600 * (int) $m[1] + 60 * (int) $m[2] + (int) $m[3]);
-            $good = (int) $m[2] < 60 && (int) $m[3] < 60;
-        } elseif (
-            preg_match(
-                '~^(?:(\d+)\s*(?:minutes?|mins?|m)\s*)?(?:(\d+)\s*(?:seconds?|secs?'
-                    .'|s)\s*(?:and\s+)?)?(\d{1,7})\s*(?:frames?|fr|f)$~',
-                $plain,
-                $m,
-            ) === 1
-        ) {
-            $frames = (int) $m[3];
-            $seconds = BigRational::of(60 * (int) $m[1] + (int) $m[2]);
-            $good = true;
-        } elseif (preg_match('~^(?:(\d{1,3}):)?(\d{1,3}):(\d{2}(?:\.\d{1,6})?)$~', $plain, $m) === 1) {
-            $seconds = Fraction::parse($m[3])->plus(60 * (int) $m[2])->plus(3600 * (int) $m[1]);
-            $good = Fraction::parse($m[3])->isLessThan(60) && ($m[1] === '' || (int) $m[2] < 60);
-        } elseif (
-            preg_match(
-                '~^(?:(\d+(?:\.\d+)?)\s*(?:hours?|hrs?|h))?\s*(?:(\d+(?:\.\d+)?)\s*(?:minutes?|mins?'
-                    .'|m))?\s*(?:(\d+(?:\.\d+)?)\s*(?:seconds?|secs?|s)?)?$~',
-                $plain,
-                $m,
-            ) === 1
-            && trim(implode('', array_slice($m, 1))) !== ''
-        ) {
-            $part = static fn (int $at): BigRational => Fraction::parse(
-                ($m[$at] ?? '') === '' ? '0' : substr($m[$at], 0, 30),
-            );
-            $seconds = $part(1)->multipliedBy(3600)->plus($part(2)->multipliedBy(60))->plus($part(3));
-            $good = true;
-        } else {
-            throw NotUnderstood::as('a length of time', $text, '90 s, 1:30 or 00:01:30:12');
-        }
-        if (! $good || $seconds->plus($frames ?? 0)->isLessThanOrEqualTo(0) || $seconds->isGreaterThan(self::LONGEST)) {
+        $read = self::toTheFrame($plain) ?? self::withFrames($plain) ?? self::onTheClock($plain) ?? self::inUnits($plain);
+        if ($read === null || ! $read->isPossible()) {
             throw NotUnderstood::as('a length of time', $text, '90 s, 1:30 or 00:01:30:12');
         }
 
-        return new self($seconds, $frames);
+        return $read;
+    }
+
+    /** `00:01:30:12` */
+    private static function toTheFrame(string $text): ?self
+    {
+        if (preg_match('~^(\d{1,3}):([0-5]\d):([0-5]\d)[:;](\d{2,3})$~', $text, $m) !== 1) {
+            return null;
+        }
+
+        return new self(BigRational::of(3600 * (int) $m[1] + 60 * (int) $m[2] + (int) $m[3]), (int) $m[4]);
+    }
+
+    /** `1 min 30 s and 12 frames` */
+    private static function withFrames(string $text): ?self
+    {
+        $units = '(?:(\d+)\s*(?:minutes?|mins?|m)\s*)?(?:(\d+)\s*(?:seconds?|secs?|s)\s*(?:and\s+)?)?';
+        if (preg_match("~^{$units}(\d{1,7})\s*(?:frames?|fr|f)$~", $text, $m) !== 1) {
+            return null;
+        }
+
+        return new self(BigRational::of(60 * (int) $m[1] + (int) $m[2]), (int) $m[3]);
+    }
+
+    /** `1:30`, `00:01:30.5`; without hours, minutes may be more than an hour's. */
+    private static function onTheClock(string $text): ?self
+    {
+        if (preg_match('~^(?:(\d{1,3}):)?(\d{1,3}):([0-5]\d(?:\.\d{1,6})?)$~', $text, $m) !== 1) {
+            return null;
+        }
+        [, $hours, $minutes, $seconds] = $m;
+        if ($hours !== '' && (int) $minutes > 59) {
+            return null;
+        }
+
+        return new self(Fraction::parse($seconds)->plus(60 * (int) $minutes)->plus(3600 * (int) $hours), null);
+    }
+
+    /** `90`, `90 s`, `1.5 min`, `1 min 30 s` */
+    private static function inUnits(string $text): ?self
+    {
+        $number = '(\d+(?:\.\d+)?)\s*';
+        $hours = "(?:{$number}(?:hours?|hrs?|h))?";
+        $minutes = "(?:{$number}(?:minutes?|mins?|m))?";
+        $seconds = "(?:{$number}(?:seconds?|secs?|s)?)?";
+        if (preg_match("~^{$hours}\s*{$minutes}\s*{$seconds}$~", $text, $m) !== 1) {
+            return null;
+        }
+        $all = BigRational::zero();
+        foreach ([1 => 3600, 2 => 60, 3 => 1] as $at => $length) {
+            $written = ($m[$at] ?? '') === '' ? '0' : substr($m[$at], 0, 30);
+            $all = $all->plus(Fraction::parse($written)->multipliedBy($length));
+        }
+
+        return new self($all, null);
+    }
+
+    private function isPossible(): bool
+    {
+        return $this->seconds->plus($this->frames ?? 0)->isGreaterThan(0)
+            && $this->seconds->isLessThanOrEqualTo(self::LONGEST);
     }
 
     /** @throws NotUnderstood unless above zero and at most 100 hours */

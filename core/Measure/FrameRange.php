@@ -125,7 +125,11 @@ final readonly class FrameRange implements \Countable, \Stringable
 
     public function plus(self $other): self
     {
-        return $other->isEmpty() ? $this : ($this->isEmpty() ? $other : self::union($this, $other));
+        return match (true) {
+            $other->isEmpty() => $this,
+            $this->isEmpty() => $other,
+            default => self::union($this, $other),
+        };
     }
 
     public function minus(self $other): self
@@ -336,69 +340,6 @@ final readonly class FrameRange implements \Countable, \Stringable
      */
     public function __toString(): string
     {
-        if ($this->isOneRun()) {
-            return self::written($this->ends[0], $this->ends[1]);
-        }
-        // Places where a piece may begin or end: a run of three or more can give its first or last frame to a
-        // stepped piece beside it, so it counts as three places.
-        $from = [];
-        $to = [];
-        foreach ($this->runs() as [$first, $last]) {
-            foreach ($last - $first > 1 ? [[$first, $first], [$first + 1, $last - 1], [$last, $last]] : (
-                $last > $first ? [[$first, $first], [$last, $last]] : [[$first, $first]]
-            ) as [$a, $b]) {
-                $from[] = $a;
-                $to[] = $b;
-            }
-        }
-        $many = count($from);
-        // how far a stepped piece that starts here reaches
-        $reach = array_fill(0, $many + 1, 0);
-        for ($i = $many - 2; $i >= 0; $i--) {
-            $single = $from[$i] === $to[$i] && $from[$i + 1] === $to[$i + 1];
-            $reach[$i] = ! $single
-                ? $i
-                : (
-                    $reach[$i + 1] > $i + 1
-                    && $from[$i + 2] - $from[$i + 1] === $from[$i + 1] - $from[$i] ? $reach[$i + 1] : $i + 1
-                );
-        }
-        $cost = array_fill(0, $many + 1, 0);
-        $next = array_fill(0, $many, 0);
-        for ($i = $many - 1; $i >= 0; $i--) {
-            $best = PHP_INT_MAX;
-            for ($j = $i; $j < $many && $j < $i + 3 && $from[$j] === $from[$i] + (
-                $j === $i ? 0 : $to[$j - 1] + 1 - $from[$i]
-            ); $j++) {
-                $length = strlen(self::written($from[$i], $to[$j])) + 1 + $cost[$j + 1];
-                if ($length <= $best) {
-                    [$best, $next[$i]] = [$length, $j];
-                }
-            }
-            foreach ([$reach[$i], $reach[$i] - 1] as $j) {
-                if ($j >= $i + 2 && $from[$i + 1] - $from[$i] > 1) {
-                    $length = strlen($from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i])) + 1 + $cost[$j + 1];
-                    if ($length < $best) {
-                        [$best, $next[$i]] = [$length, $j];
-                    }
-                }
-            }
-            $cost[$i] = $best;
-        }
-        $pieces = [];
-        for ($i = 0; $i < $many; $i = $next[$i] + 1) {
-            $j = $next[$i];
-            $stepped = $j > $i && $from[$i + 1] > $to[$i] + 1;
-            $pieces[] = $stepped
-                ? $from[$i].'-'.$from[$j].'x'.($from[$i + 1] - $from[$i])
-                : self::written($from[$i], $to[$j]);
-        }
-
-        return implode(',', $pieces);
-    }
-
-    private static function written(int $first, int $last): string
-    {
-        return $first === $last ? (string) $first : "{$first}-{$last}";
+        return FrameRangeText::of($this);
     }
 }

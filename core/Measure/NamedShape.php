@@ -9,6 +9,20 @@ use Brick\Math\BigRational;
 /** Shapes that have a name in the trade, as they are asked for. */
 enum NamedShape: string
 {
+    private const MEANINGS = [
+        '9:16' => 'a tall screen',
+        '4:5' => 'a portrait',
+        '1:1' => 'square',
+        '4:3' => 'standard television',
+        '3:2' => 'still photography',
+        '16:10' => 'a computer screen',
+        '16:9' => 'high definition',
+        '1.85' => 'cinema flat',
+        '256:135' => 'the whole digital cinema picture',
+        '2.39' => 'cinema scope',
+        '21:9' => 'a very wide screen',
+    ];
+
     case Tall = '9:16';
     case Portrait = '4:5';
     case Square = '1:1';
@@ -30,21 +44,9 @@ enum NamedShape: string
 
     public function spoken(): string
     {
-        return match ($this) {
-            self::Tall => '9:16, a tall screen',
-            self::Portrait => '4:5, a portrait',
-            self::Square => '1:1, square',
-            self::FiveFour => '5:4',
-            self::FourThree => '4:3, standard television',
-            self::Photo => '3:2, still photography',
-            self::SixteenTen => '16:10, a computer screen',
-            self::Wide => '16:9, high definition',
-            self::Flat => '1.85, cinema flat',
-            self::Container => '256:135, the whole digital cinema picture',
-            self::TwoToOne => '2:1',
-            self::Scope => '2.39, cinema scope',
-            self::UltraWide => '21:9, a very wide screen',
-        };
+        $meaning = self::MEANINGS[$this->value] ?? null;
+
+        return $meaning === null ? $this->value : "{$this->value}, {$meaning}";
     }
 
     /** The one whose sides are nearest, counted in how much wider the one is than the other. */

@@ -35,10 +35,9 @@ final readonly class Timecode implements \Stringable
         if (preg_match('~^\s*(\d{1,2}):(\d{2}):(\d{2})([:;.,])(\d{2,3})\s*$~', $text, $m) !== 1) {
             throw NotUnderstood::as('a timecode', $text, '01:00:00:00');
         }
-        [$h, $min, $s, $f] = [(int) $m[1], (int) $m[2], (int) $m[3], (int) $m[5]];
+        [$hours, $minutes, $seconds, $frames] = [(int) $m[1], (int) $m[2], (int) $m[3], (int) $m[5]];
         $base = $rate->nominalWhole();
-        $drop = $m[4] !== ':';
-        if ($h > 23 || $min > 59 || $s > 59 || $f >= $base) {
+        if ($hours > 23 || $minutes > 59 || $seconds > 59 || $frames >= $base) {
             throw NotUnderstood::because(
                 "“{$text}” is no timecode at {$rate->spoken()} frames a second: hours go to 23, minutes and seconds "
                     .'to 59, frames to '
@@ -46,20 +45,23 @@ final readonly class Timecode implements \Stringable
                     .'.',
             );
         }
-        $start = self::fromFrames(0, $rate, $drop);
-        $left = $drop ? intdiv($base, 15) : 0;
-        if ($drop && $s === 0 && $f < $left && $min % 10 !== 0) {
+        $start = self::fromFrames(0, $rate, $m[4] !== ':');
+        $left = $start->leftOut();
+        if ($seconds === 0 && $frames < $left && $minutes % 10 !== 0) {
             throw NotUnderstood::because(
-                "“{$text}” does not exist: drop-frame leaves out the first {$left} numbers of minute {$min}.",
+                "“{$text}” does not exist: drop-frame leaves out the first {$left} numbers of minute {$minutes}.",
             );
         }
-        $minutes = 60 * $h + $min;
+        $allMinutes = 60 * $hours + $minutes;
+        $leftOut = $left * ($allMinutes - intdiv($allMinutes, 10));
 
-        return new self(
-            (60 * $minutes + $s) * $base + $f - $left * ($minutes - intdiv($minutes, 10)),
-            $start->base,
-            $drop,
-        );
+        return new self((60 * $allMinutes + $seconds) * $base + $frames - $leftOut, $base, $start->dropFrame);
+    }
+
+    /** How many numbers are left out of a minute. */
+    private function leftOut(): int
+    {
+        return $this->dropFrame ? intdiv($this->base, 15) : 0;
     }
 
     private static function framesADay(int $base, bool $drop): int

@@ -28,49 +28,59 @@ final readonly class NamePattern implements \Stringable
                 'it holds a backslash or a control character; folders are separated by “/”.',
             );
         }
-        $pieces = [];
-        $text = '';
-        foreach (preg_split(
-            '~(\{\{|\}\}|\{[^{}]*\}|[{}])~',
-            $source,
-            -1,
-            PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY,
-        ) ?: [] as $part) {
-            if ($part === '{{' || $part === '}}') {
-                $text .= $part[0];
-            } elseif ($part === '{' || $part === '}') {
-                throw PatternRefused::because($source, 'a brace is not closed or not opened.');
-            } elseif ($part[0] === '{') {
-                if (preg_match('~^\{\s*([A-Za-z][A-Za-z0-9_ ]*?)\s*(?::\s*([A-Za-z0-9]*))?\s*\}$~', $part, $m) !== 1) {
-                    throw PatternRefused::because(
-                        $source,
-                        "{$part} is no piece; a piece is a name, with a count of digits if it is a number, like "
-                            .'{version:3}.',
-                    );
-                }
-                if ($text !== '') {
-                    $pieces[] = Piece::literal($text);
-                    $text = '';
-                }
-                $pieces[] = Piece::named(strtolower($m[1]), $m[2] ?? '', $source);
-            } else {
-                $text .= $part;
-            }
-        }
-        if ($text !== '') {
-            $pieces[] = Piece::literal($text);
-        }
-        $frames = count(array_filter($pieces, static fn (Piece $p): bool => $p->isFrame()));
-        if ($frames > 1) {
+        $pieces = self::pieces($source);
+        $frames = array_filter($pieces, static fn (Piece $piece): bool => $piece->isFrame());
+        if (count($frames) > 1) {
             throw PatternRefused::because($source, 'the frame number stands in it more than once.');
         }
-        foreach ($pieces as $at => $piece) {
-            if ($piece->name === 'ext' && $at !== count($pieces) - 1) {
+        foreach (array_slice($pieces, 0, -1) as $piece) {
+            if ($piece->name === 'ext') {
                 throw PatternRefused::because($source, '{ext} is always last.');
             }
         }
 
         return new self($source, $pieces);
+    }
+
+    /** @return list<Piece> */
+    private static function pieces(string $source): array
+    {
+        $expression = '~(\{\{|\}\}|\{[^{}]*\}|[{}])~';
+        $parts = preg_split($expression, $source, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+        $pieces = [];
+        $text = '';
+        foreach ($parts as $part) {
+            if ($part === '{' || $part === '}') {
+                throw PatternRefused::because($source, 'a brace is not closed or not opened.');
+            }
+            if ($part[0] !== '{' || $part === '{{') {
+                $text .= $part === '{{' || $part === '}}' ? $part[0] : $part;
+
+                continue;
+            }
+            $pieces = [...$pieces, ...self::literal($text), self::named($part, $source)];
+            $text = '';
+        }
+
+        return [...$pieces, ...self::literal($text)];
+    }
+
+    /** @return list<Piece> */
+    private static function literal(string $text): array
+    {
+        return $text === '' ? [] : [Piece::literal($text)];
+    }
+
+    private static function named(string $part, string $source): Piece
+    {
+        if (preg_match('~^\{\s*([A-Za-z][A-Za-z0-9_ ]*?)\s*(?::\s*([A-Za-z0-9]*))?\s*\}$~', $part, $m) !== 1) {
+            throw PatternRefused::because(
+                $source,
+                "{$part} is no piece; a piece is a name, with a count of digits if it is a number, like {version:3}.",
+            );
+        }
+
+        return Piece::named(strtolower($m[1]), $m[2] ?? '', $source);
     }
 
     /**
@@ -148,7 +158,7 @@ final readonly class NamePattern implements \Stringable
     /** How a name reads by this pattern, piece by piece. */
     public function read(string $name, PieceValues $values): NameReading
     {
-        return ExactName::of($this, $values)->read($name) ?? Alignment::of($this, $values)->read($name);
+        return ExactName::of($this, $values)->read($name) ?? ApproximateName::of($this, $values)->read($name);
     }
 
     /** Whether a folder path is what this pattern, read as a folder, asks for; `*` and `?` stand for any text and any character. */

@@ -54,24 +54,27 @@ final readonly class PieceValues
         if ($piece->isNumber() && preg_match('~^-?\d{1,18}$~', $value) === 1) {
             return Piece::number((int) $value, $piece->digits);
         }
-        if (
-            $piece->name === 'resolution'
-            && $piece->text === 'lines'
-            && preg_match('~^(\d+)x(\d+)$~', $value, $m) === 1
-        ) {
-            return Resolution::of((int) $m[1], (int) $m[2])->height.'p';
-        }
-        if (
-            $piece->name === 'date'
-            && $piece->text !== ''
-            && preg_match('~^(\d{4})-?(\d{2})-?(\d{2})$~', $value, $m) === 1
-        ) {
-            return strtr(
-                strtolower($piece->text),
-                ['yyyy' => $m[1], 'yy' => substr($m[1], 2), 'mm' => $m[2], 'dd' => $m[3]],
-            );
+
+        return match ($piece->name) {
+            'resolution' => self::resolution($value, $piece->text),
+            'date' => self::date($value, $piece->text),
+            default => $value,
+        };
+    }
+
+    private static function resolution(string $value, string $form): string
+    {
+        return $form === 'lines' && preg_match('~^(\d+)x(\d+)$~', $value, $m) === 1
+            ? Resolution::of((int) $m[1], (int) $m[2])->height.'p'
+            : $value;
+    }
+
+    private static function date(string $value, string $form): string
+    {
+        if ($form === '' || preg_match('~^(\d{4})-?(\d{2})-?(\d{2})$~', $value, $m) !== 1) {
+            return str_replace('-', '', $value);
         }
 
-        return $piece->name === 'date' ? str_replace('-', '', $value) : $value;
+        return strtr(strtolower($form), ['yyyy' => $m[1], 'yy' => substr($m[1], 2), 'mm' => $m[2], 'dd' => $m[3]]);
     }
 }

@@ -33,40 +33,62 @@ final readonly class Table
             ?? throw TableRefused::because($label, 'no row has headings that are known here, like “shot” and “range”.');
         $headings = array_map(self::text(...), array_slice($cells[$head], 0, self::MOST_COLUMNS));
         $second = array_map(self::text(...), array_slice($cells[$head + 1] ?? [], 0, self::MOST_COLUMNS));
-        $start = $head + 1;
-        if (self::isSecondRow($headings, $second, $isHeading)) {
-            $before = '';
-            foreach ($second as $c => $word) {
-                $before = ($headings[$c] ?? '') !== '' ? $headings[$c] : $before;
-                // a merged cell stands above several: the word below it says which
-                $headings[$c] = $word === ''
-                    ? $headings[$c] ?? ''
-                    : ($isHeading($word) ? $word : trim("{$before} {$word}"));
-            }
-            $start++;
+        $hasSecond = self::isSecondRow($headings, $second, $isHeading);
+        if ($hasSecond) {
+            $headings = self::merged($headings, $second, $isHeading);
         }
-        $headings = array_values($headings);
+        $rows = self::rowsBelow($cells, $head + ($hasSecond ? 2 : 1), count($headings), $label);
+        if ($rows === []) {
+            throw TableRefused::because($label, 'below the headings there are no rows.');
+        }
+        $lines = array_map(static fn (int $i): int => $i + 1, array_keys($rows));
+
+        return new self(array_values($headings), array_values($rows), $lines);
+    }
+
+    /**
+     * A merged cell stands above several: the word below it says which.
+     *
+     * @param  list<string>  $headings
+     * @param  list<string>  $second
+     * @param  \Closure(string): bool  $isHeading
+     * @return array<int, string>
+     */
+    private static function merged(array $headings, array $second, \Closure $isHeading): array
+    {
+        $before = '';
+        foreach ($second as $column => $word) {
+            $before = ($headings[$column] ?? '') !== '' ? $headings[$column] : $before;
+            $headings[$column] = match (true) {
+                $word === '' => $headings[$column] ?? '',
+                $isHeading($word) => $word,
+                default => trim("{$before} {$word}"),
+            };
+        }
+
+        return $headings;
+    }
+
+    /**
+     * @param  list<list<mixed>>  $cells
+     * @return array<int, list<string>> those with anything in them, each so wide, by where it stands
+     */
+    private static function rowsBelow(array $cells, int $start, int $width, string $label): array
+    {
         $rows = [];
-        $lines = [];
         for ($i = $start, $many = count($cells); $i < $many; $i++) {
-            $row = array_map(self::text(...), array_slice($cells[$i], 0, count($headings)));
+            $row = array_map(self::text(...), array_slice($cells[$i], 0, $width));
             if (implode('', $row) === '') {
                 continue;
             }
             if (count($rows) >= self::MOST_ROWS) {
-                throw TableRefused::because(
-                    $label,
-                    'it has more than '.number_format(self::MOST_ROWS).' rows; bring it in pieces.',
-                );
+                $most = number_format(self::MOST_ROWS);
+                throw TableRefused::because($label, "it has more than {$most} rows; bring it in pieces.");
             }
-            $rows[] = array_pad($row, count($headings), '');
-            $lines[] = $i + 1;
-        }
-        if ($rows === []) {
-            throw TableRefused::because($label, 'below the headings there are no rows.');
+            $rows[$i] = array_pad($row, $width, '');
         }
 
-        return new self($headings, $rows, $lines);
+        return $rows;
     }
 
     /**

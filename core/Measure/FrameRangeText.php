@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Measure;
+
+/**
+ * Writes a set of frame numbers as short as it goes, by dynamic programming over the places where a piece of the text
+ * may begin or end.
+ */
+final class FrameRangeText
+{
+    /** @var list<int> first frame of each place */
+    private array $from = [];
+
+    /** @var list<int> and its last */
+    private array $to = [];
+
+    /** @var array<int, int> the last place of the piece that begins at a place */
+    private array $next = [];
+
+    private function __construct(FrameRange $range)
+    {
+        // a run of three or more can give its first or last frame to a stepped piece beside it: it is three places
+        foreach ($range->runs() as [$first, $last]) {
+            $this->place($first, $first);
+            if ($last - $first > 1) {
+                $this->place($first + 1, $last - 1);
+            }
+            if ($last > $first) {
+                $this->place($last, $last);
+            }
+        }
+    }
+
+    public static function of(FrameRange $range): string
+    {
+        if ($range->isOneRun()) {
+            return self::written($range->first(), $range->last());
+        }
+        $text = new self($range);
+        $text->plan();
+
+        return $text->write();
+    }
+
+    private function place(int $first, int $last): void
+    {
+        $this->from[] = $first;
+        $this->to[] = $last;
+    }
+
+    /** Which pieces make the shortest text, from the last place to the first. */
+    private function plan(): void
+    {
+        $many = count($this->from);
+        $reach = $this->reaches();
+        $cost = array_fill(0, $many + 1, 0);
+        for ($i = $many - 1; $i >= 0; $i--) {
+            [$best, $this->next[$i]] = $this->shortestRun($i, $cost);
+            foreach ([$reach[$i], $reach[$i] - 1] as $j) {
+                if ($j < $i + 2 || $this->from[$i + 1] - $this->from[$i] < 2) {
+                    continue;
+                }
+                $length = strlen($this->stepped($i, $j)) + 1 + $cost[$j + 1];
+                if ($length < $best) {
+                    [$best, $this->next[$i]] = [$length, $j];
+                }
+            }
+            $cost[$i] = $best;
+        }
+    }
+
+    /** @return array<int, int> how far a stepped piece reaches that begins at a place */
+    private function reaches(): array
+    {
+        $many = count($this->from);
+        $reach = array_fill(0, $many + 1, 0);
+        for ($i = $many - 2; $i >= 0; $i--) {
+            $reach[$i] = match (true) {
+                ! $this->isSingle($i) || ! $this->isSingle($i + 1) => $i,
+                $reach[$i + 1] > $i + 1 && $this->stepAt($i + 1) === $this->stepAt($i) => $reach[$i + 1],
+                default => $i + 1,
+            };
+        }
+
+        return $reach;
+    }
+
+    private function isSingle(int $place): bool
+    {
+        return $this->from[$place] === $this->to[$place];
+    }
+
+    private function stepAt(int $place): int
+    {
+        return $this->from[$place + 1] - $this->from[$place];
+    }
+
+    /**
+     * @param  array<int, int>  $cost  of all that follows a place
+     * @return array{int, int} the length of what begins with a plain run here, and where that run ends
+     */
+    private function shortestRun(int $i, array $cost): array
+    {
+        [$best, $end] = [PHP_INT_MAX, $i];
+        for ($j = $i; $j < min(count($this->from), $i + 3); $j++) {
+            if ($j > $i && $this->from[$j] !== $this->to[$j - 1] + 1) {
+                break;
+            }
+            $length = strlen(self::written($this->from[$i], $this->to[$j])) + 1 + $cost[$j + 1];
+            if ($length <= $best) {
+                [$best, $end] = [$length, $j];
+            }
+        }
+
+        return [$best, $end];
+    }
+
+    private function write(): string
+    {
+        $pieces = [];
+        for ($i = 0; $i < count($this->from); $i = $j + 1) {
+            $j = $this->next[$i];
+            $isStepped = $j > $i && $this->from[$i + 1] > $this->to[$i] + 1;
+            $pieces[] = $isStepped ? $this->stepped($i, $j) : self::written($this->from[$i], $this->to[$j]);
+        }
+
+        return implode(',', $pieces);
+    }
+
+    private function stepped(int $i, int $j): string
+    {
+        return $this->from[$i].'-'.$this->from[$j].'x'.$this->stepAt($i);
+    }
+
+    private static function written(int $first, int $last): string
+    {
+        return $first === $last ? (string) $first : "{$first}-{$last}";
+    }
+}
