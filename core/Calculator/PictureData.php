@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Calculator;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Media\Channels;
 
@@ -48,41 +50,41 @@ final readonly class PictureData implements Calculation
             throw NotUnderstood::as('channels', $channels, 'RGB or RGBA');
         }
         // bits a picture, rounded up to whole bytes
-        $bytes = BigRational::nd(
-            $size->pixels() * $count * $bits,
-            8,
-        )->toScale(0, \Brick\Math\RoundingMode::UP)->toInt();
+        $bytes = BigRational::nd($size->pixels() * $count * $bits, 8)->toScale(0, RoundingMode::UP)->toInt();
         $formula = "{$size->width} × {$size->height} × {$count} × {$bits} ÷ 8";
-        $results = [new Result('one frame', self::bytes($bytes), $formula)];
-        $frames = $given->frames('frames');
-        $passes = $given->whole('passes', 1, 10_000) ?? 1;
-        if ($frames !== null) {
-            $all = BigRational::of($bytes)->multipliedBy($frames)->multipliedBy($passes);
-            $results[] = new Result(
-                'all frames',
-                self::bytes(
-                    $all->isGreaterThan(PHP_INT_MAX)
-                        ? throw NotUnderstood::because('That is more than any disk holds.')
-                        : $all->toBigInteger()->toInt(),
-                ),
-                "one frame × {$frames}".($passes > 1 ? " × {$passes} passes" : ''),
-            );
-        }
-        $rate = $given->rate('rate');
-        if ($rate !== null) {
-            $bits = BigRational::of($bytes)->multipliedBy(8)
-                ->multipliedBy($rate->value)
-                ->toScale(0, \Brick\Math\RoundingMode::HALF_UP);
-            $results[] = new Result(
-                'to play it',
-                $bits->isGreaterThan(1_000_000_000_000)
-                    ? 'more than 1 Tbit/s'
-                    : (string) BitRate::of(max(1, $bits->toInt())),
-                "one frame × 8 × {$rate}",
-            );
-        }
 
-        return $results;
+        return array_values(array_filter([
+            new Result('one frame', self::bytes($bytes), $formula),
+            self::allFrames($bytes, $given->frames('frames'), $given->whole('passes', 1, 10_000) ?? 1),
+            self::playing($bytes, $given->rate('rate')),
+        ]));
+    }
+
+    private static function allFrames(int $bytes, ?int $frames, int $passes): ?Result
+    {
+        if ($frames === null) {
+            return null;
+        }
+        $all = BigRational::of($bytes)->multipliedBy($frames)->multipliedBy($passes);
+        if ($all->isGreaterThan(PHP_INT_MAX)) {
+            throw NotUnderstood::because('That is more than any disk holds.');
+        }
+        $formula = "one frame × {$frames}".($passes > 1 ? " × {$passes} passes" : '');
+
+        return new Result('all frames', self::bytes($all->toBigInteger()->toInt()), $formula);
+    }
+
+    private static function playing(int $bytes, ?FrameRate $rate): ?Result
+    {
+        if ($rate === null) {
+            return null;
+        }
+        $bits = BigRational::of($bytes)->multipliedBy(8)->multipliedBy($rate->value)->toScale(0, RoundingMode::HALF_UP);
+        $text = $bits->isGreaterThan(1_000_000_000_000)
+            ? 'more than 1 Tbit/s'
+            : (string) BitRate::of(max(1, $bits->toInt()));
+
+        return new Result('to play it', $text, "one frame × 8 × {$rate}");
     }
 
     private static function bytes(int $bytes): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Calculator;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Fraction;
@@ -38,53 +39,67 @@ final readonly class RateAndSize implements Calculation
 
     public function work(Inputs $given): array
     {
-        $rate = $given->text('rate') === null ? null : BitRate::parse((string) $given->text('rate'));
+        $rate = self::rate($given, 'rate');
         $size = $given->text('size') === null ? null : ByteSize::parse((string) $given->text('size'));
         $length = $given->seconds('length');
-        $sound = $given->text('sound') === null ? 0 : BitRate::parse((string) $given->text('sound'))->bits;
-        $results = [];
-        if ($size !== null && $length !== null) {
-            $fits = BitRate::thatFits($size, $length, $sound, self::CONTAINER);
-            $results[] = new Result(
-                'bit rate that fits',
-                $fits === null
-                    ? 'none: the sound alone is more'
-                    : "{$fits} (".number_format($fits->bits).' bits a second)',
-                'size × 8 × 0.99 ÷ length − sound',
-            );
-            if ($fits !== null && $rate !== null) {
-                $results[] = new Result(
-                    'the given bit rate',
-                    $rate->bits <= $fits->bits ? 'fits' : 'does not fit',
-                    "{$rate} against {$fits}",
-                );
-            }
+        $sound = self::rate($given, 'sound')->bits ?? 0;
+
+        return [
+            ...($size === null || $length === null ? [] : self::rateThatFits($size, $length, $sound, $rate)),
+            ...($rate === null || $length === null ? [] : [self::sizeOfFile($rate, $length, $sound)]),
+            ...($rate === null || $size === null ? [] : [self::lengthThatFits($rate, $size, $sound)]),
+        ];
+    }
+
+    private static function rate(Inputs $given, string $field): ?BitRate
+    {
+        $text = $given->text($field);
+
+        return $text === null ? null : BitRate::parse($text);
+    }
+
+    /** @return list<Result> */
+    private static function rateThatFits(ByteSize $size, BigRational $length, int $sound, ?BitRate $rate): array
+    {
+        $fits = BitRate::thatFits($size, $length, $sound, self::CONTAINER);
+        $formula = 'size × 8 × 0.99 ÷ length − sound';
+        if ($fits === null) {
+            return [new Result('bit rate that fits', 'none: the sound alone is more', $formula)];
         }
-        if ($rate !== null && $length !== null) {
-            $bits = BigRational::of($rate->bits + $sound)->multipliedBy(1000)->dividedBy(1000 - self::CONTAINER);
-            $bytes = $bits->multipliedBy($length)->dividedBy(8)->toScale(0, \Brick\Math\RoundingMode::UP);
-            $results[] = new Result(
-                'size of the file',
-                (string) ByteSize::of(
-                    $bytes->isGreaterThan(PHP_INT_MAX)
-                        ? throw NotUnderstood::because('That is more than any disk holds.')
-                        : $bytes->toInt(),
-                ),
-                '(rate + sound) × length ÷ 8 ÷ 0.99',
-            );
-        }
-        if ($rate !== null && $size !== null) {
-            $seconds = BigRational::of($size->bytes)->multipliedBy(8)
-                ->multipliedBy(1000 - self::CONTAINER)
-                ->dividedBy(1000)
-                ->dividedBy($rate->bits + $sound);
-            $results[] = new Result(
-                'length that fits',
-                Fraction::decimal($seconds, 2).' s',
-                'size × 8 × 0.99 ÷ (rate + sound)',
-            );
+        $results = [
+            new Result('bit rate that fits', "{$fits} (".number_format($fits->bits).' bits a second)', $formula),
+        ];
+        if ($rate !== null) {
+            $verdict = $rate->bits <= $fits->bits ? 'fits' : 'does not fit';
+            $results[] = new Result('the given bit rate', $verdict, "{$rate} against {$fits}");
         }
 
         return $results;
+    }
+
+    private static function sizeOfFile(BitRate $rate, BigRational $length, int $sound): Result
+    {
+        $bits = BigRational::of($rate->bits + $sound)->multipliedBy(1000)->dividedBy(1000 - self::CONTAINER);
+        $bytes = $bits->multipliedBy($length)->dividedBy(8)->toScale(0, RoundingMode::UP);
+        if ($bytes->isGreaterThan(PHP_INT_MAX)) {
+            throw NotUnderstood::because('That is more than any disk holds.');
+        }
+        $size = (string) ByteSize::of($bytes->toInt());
+
+        return new Result('size of the file', $size, '(rate + sound) × length ÷ 8 ÷ 0.99');
+    }
+
+    private static function lengthThatFits(BitRate $rate, ByteSize $size, int $sound): Result
+    {
+        $seconds = BigRational::of($size->bytes)->multipliedBy(8)
+            ->multipliedBy(1000 - self::CONTAINER)
+            ->dividedBy(1000)
+            ->dividedBy($rate->bits + $sound);
+
+        return new Result(
+            'length that fits',
+            Fraction::decimal($seconds, 2).' s',
+            'size × 8 × 0.99 ÷ (rate + sound)',
+        );
     }
 }

@@ -45,53 +45,54 @@ final readonly class RenderTimes implements Calculation
         // a machine renders whole frames, so the last round may leave some idle
         $rounds = intdiv($frames + $machines - 1, $machines);
         $wall = $seconds->multipliedBy($rounds);
-        $results = [
-            new Result('machine time', self::spoken($seconds->multipliedBy($frames)), "time × {$frames}"),
-            new Result(
-                'ready after',
-                self::spoken($wall),
-                "time × {$rounds} rounds ({$frames} ÷ {$machines}, rounded up)",
-            ),
-        ];
-        $start = $given->text('start') === null ? null : self::moment((string) $given->text('start'));
-        $due = $given->text('due') === null ? null : self::moment((string) $given->text('due'));
-        if ($start === null) {
-            return $results;
-        }
-        $ready = $start + $wall->toScale(0, RoundingMode::UP)->toInt();
-        $results[] = new Result('ready by', gmdate('Y-m-d H:i', $ready), 'start + ready after');
-        if ($due === null) {
-            return $results;
-        }
-        $late = $ready - $due;
-        $results[] = new Result(
-            $late > 0 ? 'late by' : 'to spare',
-            self::spoken(BigRational::of(abs($late))),
-            $late > 0 ? 'ready by − due' : 'due − ready by',
-        );
-        $left = BigRational::of($due - $start);
-        $possible = $left->isLessThan($seconds)
-            ? 0
-            : $left->dividedBy($seconds)->toScale(0, RoundingMode::DOWN)->toInt();
-        $results[] = $possible === 0
-            ? new Result('machines needed', 'none would do', 'a single frame takes longer than there is')
-            : new Result(
-                'machines needed',
-                (string) intdiv($frames + $possible - 1, $possible),
-                Text::count($possible, 'round').' fit before it is due; '.$frames.' ÷ '.$possible.', rounded up',
-            );
+        $start = self::moment($given->text('start'));
+        $due = self::moment($given->text('due'));
+        $ready = $start === null ? null : $start + $wall->toScale(0, RoundingMode::UP)->toInt();
+        $round = "time × {$rounds} rounds ({$frames} ÷ {$machines}, rounded up)";
 
-        return $results;
+        return [
+            new Result('machine time', self::spoken($seconds->multipliedBy($frames)), "time × {$frames}"),
+            new Result('ready after', self::spoken($wall), $round),
+            ...($ready === null ? [] : [new Result('ready by', gmdate('Y-m-d H:i', $ready), 'start + ready after')]),
+            ...($ready === null || $due === null ? [] : [self::spare($due - $ready)]),
+            ...($start === null || $due === null ? [] : [self::machinesNeeded($due - $start, $seconds, $frames)]),
+        ];
+    }
+
+    /** @param  int  $seconds  between the two; less than nothing where it comes too late */
+    private static function spare(int $seconds): Result
+    {
+        $time = self::spoken(BigRational::of(abs($seconds)));
+
+        return $seconds < 0
+            ? new Result('late by', $time, 'ready by − due')
+            : new Result('to spare', $time, 'due − ready by');
+    }
+
+    /** @param  int  $time  there is, in seconds */
+    private static function machinesNeeded(int $time, BigRational $ofFrame, int $frames): Result
+    {
+        if ($ofFrame->isGreaterThan($time)) {
+            return new Result('machines needed', 'none would do', 'a single frame takes longer than there is');
+        }
+        $rounds = BigRational::of($time)->dividedBy($ofFrame)->toScale(0, RoundingMode::DOWN)->toInt();
+        $formula = Text::count($rounds, 'round')." fit before it is due; {$frames} ÷ {$rounds}, rounded up";
+
+        return new Result('machines needed', (string) intdiv($frames + $rounds - 1, $rounds), $formula);
     }
 
     /** Seconds of a moment, as if the clock knew no zones: only differences are taken. */
-    private static function moment(string $text): int
+    private static function moment(?string $text): ?int
     {
+        if ($text === null) {
+            return null;
+        }
         $moment = \DateTimeImmutable::createFromFormat('!Y-m-d H:i', DueDate::parse($text), new \DateTimeZone('UTC'));
+        if ($moment === false) {
+            throw NotUnderstood::as('a date', $text, '2026-12-01 18:00');
+        }
 
-        return $moment === false
-            ? throw NotUnderstood::as('a date', $text, '2026-12-01 18:00')
-            : $moment->getTimestamp();
+        return $moment->getTimestamp();
     }
 
     /** `7 h 12 min`, `4 min 30 s`, `12 s`; rounded to the second. */

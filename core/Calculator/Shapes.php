@@ -42,19 +42,38 @@ final readonly class Shapes implements Calculation
         if ($size === null) {
             return [];
         }
-        $text = $given->text('pixels');
+        $pixels = self::pixelAspect($given->text('pixels'));
+        $wanted = $given->text('shape');
+        $frame = $given->size('frame');
+
+        return [
+            ...self::shapeOnScreen($size, $pixels),
+            ...($wanted === null ? [] : self::toReach($wanted, $size, $pixels)),
+            ...($frame === null ? [] : [self::shownIn($frame, $size->displayAspect($pixels))]),
+        ];
+    }
+
+    private static function pixelAspect(?string $text): BigRational
+    {
         $pixels = $text === null || strtolower($text) === 'square'
             ? BigRational::one()
             : Fraction::parse($text, 'a pixel aspect');
         if ($pixels->isLessThanOrEqualTo(0) || $pixels->isGreaterThan(1000)) {
             throw NotUnderstood::as('a pixel aspect', (string) $text, '16/11');
         }
-        $aspect = $size->displayAspect($pixels);
+
+        return $pixels;
+    }
+
+    /** @return list<Result> */
+    private static function shapeOnScreen(Resolution $size, BigRational $pixels): array
+    {
         $nearest = NamedShape::nearest($size, $pixels);
-        $results = [
+
+        return [
             new Result(
                 'shape on screen',
-                Fraction::decimal($aspect, 4).' to 1',
+                Fraction::decimal($size->displayAspect($pixels), 4).' to 1',
                 "{$size->width} × ".Fraction::write($pixels)." ÷ {$size->height}",
             ),
             new Result(
@@ -63,41 +82,41 @@ final readonly class Shapes implements Calculation
                 'the width it would have, rounded to a whole or even number',
             ),
         ];
-        $wanted = $given->text('shape');
-        if ($wanted !== null) {
-            $shape = AspectRatio::parse($wanted)->value;
-            $even = static fn (BigRational $side): int => 2 * $side->dividedBy(2)
-                ->toScale(0, RoundingMode::HALF_UP)
-                ->toInt();
-            $height = $even(BigRational::of($size->width)->multipliedBy($pixels)->dividedBy($shape));
-            $width = $even(BigRational::of($size->height)->multipliedBy($shape)->dividedBy($pixels));
-            $results[] = new Result(
-                "height for {$wanted}",
-                $height < 2 ? 'none' : (string) $height,
-                "{$size->width} × ".Fraction::write($pixels).' ÷ '.Fraction::decimal($shape, 4).', rounded to even',
-            );
-            $results[] = new Result(
-                "width for {$wanted}",
-                $width < 2 ? 'none' : (string) $width,
-                "{$size->height} × ".Fraction::decimal($shape, 4).' ÷ '.Fraction::write($pixels).', rounded to even',
-            );
-            $results[] = new Result(
-                "pixel aspect for {$wanted}",
-                Fraction::write(
-                    BigRational::of($size->height)->multipliedBy($shape)->dividedBy($size->width)->simplified(),
-                ),
-                Fraction::decimal($shape, 4)." × {$size->height} ÷ {$size->width}",
-            );
-        }
-        $frame = $given->size('frame');
-        if ($frame instanceof Resolution) {
-            $results[] = new Result(
-                "in {$frame->spoken()}",
-                Letterbox::of($aspect, $frame)->spoken(),
-                'the largest of its shape inside, rounded to even',
-            );
-        }
+    }
 
-        return $results;
+    /** @return list<Result> what of the three would have to change, each alone */
+    private static function toReach(string $wanted, Resolution $size, BigRational $pixels): array
+    {
+        $shape = AspectRatio::parse($wanted)->value;
+        [$aspect, $ratio] = [Fraction::write($pixels), Fraction::decimal($shape, 4)];
+        $height = self::even(BigRational::of($size->width)->multipliedBy($pixels)->dividedBy($shape));
+        $width = self::even(BigRational::of($size->height)->multipliedBy($shape)->dividedBy($pixels));
+        $square = BigRational::of($size->height)->multipliedBy($shape)->dividedBy($size->width)->simplified();
+
+        return [
+            new Result("height for {$wanted}", $height, "{$size->width} × {$aspect} ÷ {$ratio}, rounded to even"),
+            new Result("width for {$wanted}", $width, "{$size->height} × {$ratio} ÷ {$aspect}, rounded to even"),
+            new Result(
+                "pixel aspect for {$wanted}",
+                Fraction::write($square),
+                "{$ratio} × {$size->height} ÷ {$size->width}",
+            ),
+        ];
+    }
+
+    private static function even(BigRational $side): string
+    {
+        $even = 2 * $side->dividedBy(2)->toScale(0, RoundingMode::HALF_UP)->toInt();
+
+        return $even < 2 ? 'none' : (string) $even;
+    }
+
+    private static function shownIn(Resolution $frame, BigRational $aspect): Result
+    {
+        return new Result(
+            "in {$frame->spoken()}",
+            Letterbox::of($aspect, $frame)->spoken(),
+            'the largest of its shape inside, rounded to even',
+        );
     }
 }

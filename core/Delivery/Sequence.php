@@ -43,41 +43,35 @@ final readonly class Sequence
             return self::within($group, $column, $lead, $trail);
         }
         $numbers = $group->numbers($column);
-        $others = array_filter(
-            range(0, $group->columnCount() - 1),
-            static fn (int $c): bool => $c !== $column && $group->varies($c),
-        );
+        $others = self::otherColumns($group, $column);
         $shared = $group->sharedDigits($column);
         if ($others === [] && $shared !== null) {
             return [self::sorted($group, $column, $shared, $numbers, array_keys($numbers))];
         }
         $buckets = [];
         for ($row = 0; $row < $group->count(); $row++) {
-            $key = '';
-            foreach ($others as $c) {
-                $key .= $group->numberText($c, $row).'/';
-            }
-            $buckets[$key][] = $row;
+            $texts = array_map(static fn (int $c): string => $group->numberText($c, $row).'/', $others);
+            $buckets[implode('', $texts)][$row] = ltrim($group->numberText($column, $row), '-');
         }
         ksort($buckets, SORT_STRING);
         $sequences = [];
-        foreach ($buckets as $rows) {
-            $texts = [];
-            foreach ($rows as $row) {
-                $texts[$row] = ltrim($group->numberText($column, $row), '-');
-            }
-            foreach (self::byDigits($texts) as $digits => $alike) {
-                $sequences[] = self::sorted(
-                    $group,
-                    $column,
-                    $digits,
-                    array_map(static fn (int $row): int => $numbers[$row], $alike),
-                    $alike,
-                );
+        foreach ($buckets as $texts) {
+            foreach (self::byDigits($texts) as $digits => $rows) {
+                $own = array_map(static fn (int $row): int => $numbers[$row], $rows);
+                $sequences[] = self::sorted($group, $column, $digits, $own, $rows);
             }
         }
 
         return $sequences;
+    }
+
+    /** @return array<int, int> other numbers of the name that are not the same in all */
+    private static function otherColumns(NameGroup $group, int $column): array
+    {
+        return array_filter(
+            range(0, $group->columnCount() - 1),
+            static fn (int $other): bool => $other !== $column && $group->varies($other),
+        );
     }
 
     /**
@@ -89,10 +83,7 @@ final readonly class Sequence
     {
         $buckets = [];
         $sequences = [];
-        $others = array_filter(
-            range(0, $group->columnCount() - 1),
-            static fn (int $c): bool => $c !== $column && $group->varies($c),
-        );
+        $others = self::otherColumns($group, $column);
         for ($row = 0; $row < $group->count(); $row++) {
             $text = ltrim($group->numberText($column, $row), '-');
             $own = substr($text, strlen($lead), strlen($text) - strlen($lead) - strlen($trail));
