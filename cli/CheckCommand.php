@@ -111,14 +111,14 @@ final class CheckCommand extends Command
 
     private function scanned(Specification $specification, string $path, string $folder, ScanDepth $depth): Delivery
     {
-        $looker = PixelRules::looker($specification, Inputs::approved($specification, $path));
+        $sampler = PixelRules::sampler($specification, Inputs::approved($specification, $path));
 
         return (
             new Scan(
                 FolderListing::of($folder),
                 Probe::standard(),
                 $depth,
-                $looker,
+                $sampler,
                 ChecksumsRule::isAskedBy($specification),
             )
         )->run(time());

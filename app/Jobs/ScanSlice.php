@@ -104,7 +104,7 @@ final class ScanSlice implements ShouldQueue
         return new ScanOrder(
             IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path,
             ScanDepth::from($order['depth']),
-            PixelRules::lookedFor($asked),
+            PixelRules::sampleOptionsFor($asked),
             ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );

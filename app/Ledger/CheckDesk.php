@@ -69,7 +69,7 @@ final readonly class CheckDesk
         );
         // pixels and checksums take their time, however few the files are
         $small = $depth === ScanDepth::Quick
-            && PixelRules::lookedFor($check->resolved()) === null
+            && PixelRules::sampleOptionsFor($check->resolved()) === null
             && ! ChecksumsRule::isAskedBy($check->resolved())
             && $folder->holdsAtMost((int) config('ledger.files_at_once'));
         if (! $check->wasRecentlyCreated) {
@@ -133,8 +133,8 @@ final readonly class CheckDesk
 
     private static function mustBeReadAgain(Scanned $scanned, Resolved $then, Resolved $now): bool
     {
-        $wanted = PixelRules::lookedFor($now);
-        if ($wanted !== null && (! $scanned->wasLookedAt() || $wanted !== PixelRules::lookedFor($then))) {
+        $wanted = PixelRules::sampleOptionsFor($now);
+        if ($wanted !== null && (! $scanned->hasSamples() || $wanted !== PixelRules::sampleOptionsFor($then))) {
             return true;
         }
 

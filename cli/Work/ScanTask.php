@@ -36,7 +36,7 @@ final readonly class ScanTask
             $listing,
             Probe::standard(),
             $order->depth,
-            self::looker($order),
+            self::sampler($order),
             $order->sums,
             $this->caution($order),
         );
@@ -77,7 +77,7 @@ final readonly class ScanTask
         return new CrashGuard($avoided, $order->careful ? $announce : null);
     }
 
-    private static function looker(ScanOrder $order): ?PixelSampler
+    private static function sampler(ScanOrder $order): ?PixelSampler
     {
         if ($order->looksFor === null) {
             return null;

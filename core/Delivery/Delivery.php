@@ -33,9 +33,9 @@ final readonly class Delivery
     }
 
     /** Whether pixels were looked at when it was scanned. */
-    public function wasLookedAt(): bool
+    public function hasSamples(): bool
     {
-        return array_filter($this->groups, static fn (NameGroup $g): bool => $g->wasLookedAt()) !== [];
+        return array_filter($this->groups, static fn (NameGroup $g): bool => $g->hasSamples()) !== [];
     }
 
     public function fileCount(): int

@@ -106,15 +106,15 @@ final readonly class FoundFrames
     }
 
     /** What its pixels come to; null where they could not be looked at. */
-    public function lookAt(int $index): ?PixelSample
+    public function sampleAt(int $index): ?PixelSample
     {
-        return $this->groups[$this->takes[$index]]->look($this->rows[$index]);
+        return $this->groups[$this->takes[$index]]->sample($this->rows[$index]);
     }
 
     /** Why its pixels were not unpacked, where they were too many. */
-    public function unlookedAt(int $index): ?string
+    public function unsampledReasonAt(int $index): ?string
     {
-        return $this->groups[$this->takes[$index]]->unlooked($this->rows[$index]);
+        return $this->groups[$this->takes[$index]]->unsampledReason($this->rows[$index]);
     }
 
     public function timecodeAt(int $index): ?string

@@ -63,7 +63,7 @@ final readonly class PixelSampler
      *
      * @throws BytesMissing|SourceUnreadable
      */
-    public function look(ByteSource $source, MediaFacts $facts): ?PixelSample
+    public function sample(ByteSource $source, MediaFacts $facts): ?PixelSample
     {
         if ($facts->kind === null || ! $facts->isWhole() || ! $this->decoder->decodes($facts->kind)) {
             return null;

@@ -37,8 +37,8 @@ final readonly class PassSamples
         $samples = [];
         foreach ($pass->frames->numbers as $i => $number) {
             if ($relevant->contains($number) && $pass->frames->factsAt($i)->isWhole()) {
-                $samples[$number] = $pass->frames->lookAt($i);
-                $tooLarge ??= $pass->frames->unlookedAt($i);
+                $samples[$number] = $pass->frames->sampleAt($i);
+                $tooLarge ??= $pass->frames->unsampledReasonAt($i);
             }
         }
 

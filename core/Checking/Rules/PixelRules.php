@@ -38,7 +38,7 @@ final readonly class PixelRules implements Rule
      *
      * @return array{compares: bool, dark: string|null, approved: array<int, string>}|null
      */
-    public static function lookedFor(Specification $specification): ?array
+    public static function sampleOptionsFor(Specification $specification): ?array
     {
         if (! $specification->asksAny(self::LOOKS)) {
             return null;
@@ -56,9 +56,9 @@ final readonly class PixelRules implements Rule
      *
      * @param  array<int, Pixels|null>  $approved  approved pictures by frame
      */
-    public static function looker(Specification $specification, array $approved = []): ?PixelSampler
+    public static function sampler(Specification $specification, array $approved = []): ?PixelSampler
     {
-        $for = self::lookedFor($specification);
+        $for = self::sampleOptionsFor($specification);
 
         return $for === null
             ? null

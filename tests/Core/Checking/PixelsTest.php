@@ -452,8 +452,8 @@ final class PixelsTest extends TestCase
 
     public function test_nothing_is_decoded_where_nothing_asks(): void
     {
-        self::assertNull(PixelRules::looker(self::specification(['content.whole' => 'yes'])));
-        self::assertNotNull(PixelRules::looker(self::specification(['content.black' => 'none'])));
+        self::assertNull(PixelRules::sampler(self::specification(['content.whole' => 'yes'])));
+        self::assertNotNull(PixelRules::sampler(self::specification(['content.black' => 'none'])));
         // and files scanned without a look leave the line open
         $bench = self::bench(self::moving());
         $account = CheckReport::of(self::specification(['content.black' => 'none']), null, $bench->scan())->toArray();
@@ -470,7 +470,7 @@ final class PixelsTest extends TestCase
         $scan = static fn (): Scan => new Scan(
             FolderListing::of($bench->folder),
             Probe::standard(),
-            looker: PixelRules::looker($specification),
+            sampler: PixelRules::sampler($specification),
         );
         $first = $scan();
         foreach ($first->steps(2) as $progress) {

@@ -10,7 +10,7 @@ use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
-use PlainLedger\Core\Delivery\NameGroup;
+use PlainLedger\Core\Delivery\NumberedName;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanProgress;
 use PlainLedger\Core\Delivery\Sequence;
@@ -90,8 +90,8 @@ final class ScanTest extends TestCase
             ->put('f.0001.png', 'x');
 
         self::assertSame(['f.####.png -2-1'], self::sequences($bench->scan()));
-        self::assertSame([['a-', '.png'], ['1']], NameGroup::split('a-1.png'));
-        self::assertSame([['a_', '.png'], ['-1']], NameGroup::split('a_-1.png'));
+        self::assertSame([['a-', '.png'], ['1']], array_values((array) NumberedName::of('a-1.png')));
+        self::assertSame([['a_', '.png'], ['-1']], array_values((array) NumberedName::of('a_-1.png')));
     }
 
     public function test_names_come_back_byte_by_byte(): void
@@ -307,7 +307,7 @@ final class ScanTest extends TestCase
                 return $file;
             }
         };
-        $looker = PixelSampler::standard(new SampleOptions(false));
+        $sampler = PixelSampler::standard(new SampleOptions(false));
         foreach ([
             [
                 new Scan($many(520_002, '%s.png'), Probe::standard()),
@@ -315,7 +315,7 @@ final class ScanTest extends TestCase
                     .'apart. Check a folder further down.',
             ],
             [
-                new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), ScanDepth::Quick, $looker),
+                new Scan($many(100_002, 'a.%2$06d.png'), Probe::standard(), ScanDepth::Quick, $sampler),
                 'The folder “renders” holds more than 100,000 files, and their pixels are to be looked at. Check a '
                     .'folder further down.',
             ],

@@ -105,7 +105,7 @@ final class BudgetsTest extends TestCase
                 FolderListing::of($bench->folder),
                 Probe::standard(),
                 ScanDepth::Quick,
-                PixelRules::looker($specification),
+                PixelRules::sampler($specification),
             )
         )->run(Workbench::NOW);
         $account = CheckReport::of($specification, null, $delivery);
@@ -120,7 +120,7 @@ final class BudgetsTest extends TestCase
         );
         self::assertSame($cells['content.black'], $cells['content.frozen']);
         self::assertSame(Mark::Equal, $cells['time.range'][0]);
-        $looked = array_map(static fn (int $row): bool => $delivery->groups[0]->look($row) !== null, [0, 1, 2]);
+        $looked = array_map(static fn (int $row): bool => $delivery->groups[0]->sample($row) !== null, [0, 1, 2]);
         self::assertSame(
             [1 => true, 2 => false, 3 => true],
             self::sorted(array_combine($delivery->groups[0]->numbers(1), $looked)),

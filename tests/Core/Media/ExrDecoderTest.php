@@ -69,7 +69,7 @@ final class ExrDecoderTest extends TestCase
         self::assertFalse(
             PixelSampler::standard(
                 new \PlainLedger\Core\Media\SampleOptions(false),
-            )->look($source, Probe::standard()->read($source))?->seenThrough,
+            )->sample($source, Probe::standard()->read($source))?->seenThrough,
         );
         $through = new StringSource(
             (new ExrWriter(32, 18))->write(array_fill(0, 18, [[16, [0.2, 0.3, 0.4, 1.0]], [16, [0.1, 0.1, 0.2, 0.5]]])),
@@ -77,7 +77,7 @@ final class ExrDecoderTest extends TestCase
         self::assertTrue(
             PixelSampler::standard(
                 new \PlainLedger\Core\Media\SampleOptions(false),
-            )->look($through, Probe::standard()->read($through))?->seenThrough,
+            )->sample($through, Probe::standard()->read($through))?->seenThrough,
         );
     }
 

@@ -120,7 +120,7 @@ final class Workbench
                 FolderListing::of($this->folder),
                 Probe::standard(),
                 $depth,
-                $looksFor === null ? null : PixelRules::looker($looksFor, $approved),
+                $looksFor === null ? null : PixelRules::sampler($looksFor, $approved),
                 $looksFor?->asksAny(['delivery.checksums']) ?? false,
             )
         )->run($now);

@@ -20,7 +20,7 @@ use PlainLedger\Core\Media\ScanDepth;
 use Tests\Core\Support\Workbench;
 
 /** What has broken off a scan is not done again with the same file, and only that. */
-final class CautionTest extends TestCase
+final class CrashGuardTest extends TestCase
 {
     /** @var list<string> */
     private array $announced = [];
@@ -128,7 +128,7 @@ final class CautionTest extends TestCase
         $group = array_values(array_filter($delivery->groups, static fn ($g): bool => $g->columnCount() === 1))[0];
         $row = (int) array_search(1, $group->numbers(0), true);
 
-        self::assertSame([null, CrashGuard::WHY], [$group->look($row), $group->unlooked($row)]);
+        self::assertSame([null, CrashGuard::WHY], [$group->sample($row), $group->unsampledReason($row)]);
         self::assertTrue(self::facts($delivery, 1)->isWhole());
         self::assertSame([1, ['a.0003.png']], [$delivery->checksums?->wrong, $delivery->checksums?->names]);
     }
