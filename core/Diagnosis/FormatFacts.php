@@ -20,13 +20,15 @@ final readonly class FormatFacts
 
     private static function fact(MediaFacts $facts, string $id): string
     {
-        return match ($id) {
-            RequirementId::FORMAT_KIND => $facts->kind->value ?? '',
-            RequirementId::FORMAT_COMPRESSION => $facts->encoding->compression ?? '',
-            RequirementId::FORMAT_ALPHA => $facts->encoding->hasAlpha() === true ? 'alpha' : 'none',
-            RequirementId::FORMAT_CHANNELS => $facts->encoding->channelsText() ?? '',
-            RequirementId::FORMAT_BIT_DEPTH => (string) $facts->encoding->bitDepth,
-            default => $facts->encoding->sample ?? '',
+        $encoding = $facts->encoding;
+
+        return (string) match ($id) {
+            RequirementId::FORMAT_KIND => $facts->kind?->value,
+            RequirementId::FORMAT_COMPRESSION => $encoding->compression,
+            RequirementId::FORMAT_ALPHA => $encoding->hasAlpha() === true ? 'alpha' : 'none',
+            RequirementId::FORMAT_CHANNELS => $encoding->channelsText(),
+            RequirementId::FORMAT_BIT_DEPTH => $encoding->bitDepth,
+            default => $encoding->sample,
         };
     }
 

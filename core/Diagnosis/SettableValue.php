@@ -23,17 +23,28 @@ final readonly class SettableValue
     public function of(Entry $entry, ?string $found): string
     {
         $requirement = $entry->requirement;
-        $single = $requirement->value->single();
+        if (in_array($entry->id(), self::NAMES, true)) {
+            return $this->name($requirement);
+        }
 
-        return match (true) {
-            in_array($entry->id(), self::NAMES, true) => $this->name($requirement),
-            in_array($entry->id(), [RequirementId::PASSES, RequirementId::BURN_IN], true) => $entry->required,
-            $entry->id() === RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
-            $entry->id() === RequirementId::TIME_RANGE => (string) ($this->subject->expected?->span() ?? $entry->required),
-            $entry->id() === RequirementId::FORMAT_ALPHA => $single === 'any' ? 'straight' : (string) $single,
-            $entry->id() === RequirementId::FORMAT_COMPRESSION && $single === 'lossless' => $this->lossless(),
+        return match ($entry->id()) {
+            RequirementId::PASSES, RequirementId::BURN_IN => $entry->required,
+            RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
+            RequirementId::TIME_RANGE => (string) ($this->subject->expected?->span() ?? $entry->required),
+            RequirementId::FORMAT_ALPHA => self::alpha((string) $requirement->value->single()),
+            RequirementId::FORMAT_COMPRESSION => $this->compression($requirement, $found),
             default => self::plain($requirement, $found),
         };
+    }
+
+    private static function alpha(string $asked): string
+    {
+        return $asked === 'any' ? 'straight' : $asked;
+    }
+
+    private function compression(Requirement $requirement, ?string $found): string
+    {
+        return $requirement->value->single() === 'lossless' ? $this->lossless() : self::plain($requirement, $found);
     }
 
     private static function plain(Requirement $requirement, ?string $found): string

@@ -104,16 +104,20 @@ final class NameReadings
     {
         for ($row = 0; $row < min(self::SAMPLES, $group->count()); $row++) {
             $kind = $this->delivery->factsOf($group, $row)->kind ?? Kind::fromExtension(Extension::of($group->name($row)));
-            $right = match ($part->delivers) {
-                Delivers::Frames, Delivers::Still => $kind?->isPicture() ?? false,
-                Delivers::Movie => $kind?->isMovie() ?? false,
-                Delivers::File => true,
-            };
-            if ($right) {
+            if (self::isDeliveredAs($part->delivers, $kind)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private static function isDeliveredAs(Delivers $delivers, ?Kind $kind): bool
+    {
+        return match ($delivers) {
+            Delivers::Frames, Delivers::Still => $kind?->isPicture() ?? false,
+            Delivers::Movie => $kind?->isMovie() ?? false,
+            Delivers::File => true,
+        };
     }
 }

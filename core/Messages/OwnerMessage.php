@@ -55,21 +55,36 @@ final readonly class OwnerMessage
         if ($document['verdict'] === 'balanced') {
             return 'Everything balances. Nothing is left to do.';
         }
-        $lines = array_map(static fn (string $says): string => "- {$says}", self::texts($document['causes'] ?? null));
-        $fixes = self::texts($document['fixes'] ?? null);
-        if ($fixes !== []) {
-            $lines[] = 'To put it right, in this order:';
-        }
+        $untold = self::untold(is_array($document['entries'] ?? null) ? $document['entries'] : []);
+        $lines = [
+            ...array_map(static fn (string $says): string => "- {$says}", self::texts($document['causes'] ?? null)),
+            ...self::steps(self::texts($document['fixes'] ?? null)),
+            ...($untold === [] ? [] : [self::notTold($untold)]),
+        ];
+
+        return $lines === [] ? 'There was nothing to compare yet.' : implode("\n", $lines);
+    }
+
+    /**
+     * @param  list<string>  $fixes
+     * @return list<string>
+     */
+    private static function steps(array $fixes): array
+    {
+        $lines = $fixes === [] ? [] : ['To put it right, in this order:'];
         foreach ($fixes as $n => $says) {
             $lines[] = '  '.($n + 1).". {$says}";
         }
-        $untold = self::untold(is_array($document['entries'] ?? null) ? $document['entries'] : []);
-        if ($untold !== []) {
-            $more = count($untold) > self::MOST_NAMED ? ' and '.(count($untold) - self::MOST_NAMED).' more' : '';
-            $lines[] = 'Not told yet: '.Text::series(array_slice($untold, 0, self::MOST_NAMED))."{$more}.";
-        }
 
-        return $lines === [] ? 'There was nothing to compare yet.' : implode("\n", $lines);
+        return $lines;
+    }
+
+    /** @param  non-empty-list<string>  $untold */
+    private static function notTold(array $untold): string
+    {
+        $more = count($untold) > self::MOST_NAMED ? ' and '.(count($untold) - self::MOST_NAMED).' more' : '';
+
+        return 'Not told yet: '.Text::series(array_slice($untold, 0, self::MOST_NAMED))."{$more}.";
     }
 
     /**

@@ -43,18 +43,25 @@ final readonly class PieceValues
         if ($piece->name === 'ext') {
             return $this->extensions[0] ?? null;
         }
-        $value = $this->values[$piece->name ?? ''] ?? null;
-        if ($value === null || $value === '') {
-            return null;
-        }
-        // a version typed as `v003` is version 3
+        $value = $this->values[$piece->name ?? ''] ?? '';
+
+        return $value === '' ? null : self::number($value, $piece) ?? self::formed($value, $piece);
+    }
+
+    /** With the digits that are asked; a version typed as `v003` is version 3. */
+    private static function number(string $value, Piece $piece): ?string
+    {
         if ($piece->digits !== null && preg_match('~^[vV](\d{1,18})$~', $value, $m) === 1) {
             $value = $m[1];
         }
-        if ($piece->isNumber() && preg_match('~^-?\d{1,18}$~', $value) === 1) {
-            return Piece::number((int) $value, $piece->digits);
-        }
 
+        return $piece->isNumber() && preg_match('~^-?\d{1,18}$~', $value) === 1
+            ? Piece::number((int) $value, $piece->digits)
+            : null;
+    }
+
+    private static function formed(string $value, Piece $piece): string
+    {
         return match ($piece->name) {
             'resolution' => self::resolution($value, $piece->text),
             'date' => self::date($value, $piece->text),

@@ -42,16 +42,18 @@ final readonly class PlannedRow
             ['owner', $known->owner === null ? '' : 'another', $owner?->id === $known->owner ? null : $owner?->name],
         ];
         foreach ($row->values as $name => $value) {
-            $pairs[] = ["{{$name}}", $known->values[$name] ?? null, $value];
+            $pairs[] = ["{{$name}}", $known->values[$name] ?? '', $value];
         }
         foreach ($row->overrides as $id => $value) {
-            $pairs[] = [$id, $known->overrides[$id] ?? null, $value];
+            $pairs[] = [$id, $known->overrides[$id] ?? '', $value];
         }
-        $changed = array_filter($pairs, static fn (array $pair): bool => $pair[2] !== null && $pair[2] !== ($pair[1] ?? ''));
+        $changes = [];
+        foreach ($pairs as [$what, $from, $to]) {
+            if ($to !== null && $to !== ($from ?? '')) {
+                $changes[] = ['what' => $what, 'from' => $from ?? '', 'to' => $to];
+            }
+        }
 
-        return array_values(array_map(
-            static fn (array $pair): array => ['what' => $pair[0], 'from' => $pair[1] ?? '', 'to' => (string) $pair[2]],
-            $changed,
-        ));
+        return $changes;
     }
 }

@@ -28,13 +28,16 @@ final readonly class RevisionDifference
     {
         $lines = [];
         if ($old === null || $new === null) {
-            $kinds = ['from' => $old?->delivers->value, 'to' => $new?->delivers->value];
-            $lines[] = ['part' => $name, 'id' => '', 'label' => 'the part'] + $kinds;
+            $lines[] = [
+                'part' => $name,
+                'id' => '',
+                'label' => 'the part',
+                'from' => $old?->delivers->value,
+                'to' => $new?->delivers->value,
+            ];
         }
-        $ids = array_unique([...array_keys($old->requirements ?? []), ...array_keys($new->requirements ?? [])]);
         $catalogue = Catalogue::standard();
-        usort($ids, static fn (string $a, string $b): int => $catalogue->place($a) <=> $catalogue->place($b));
-        foreach ($ids as $id) {
+        foreach (self::idsOf($old, $new) as $id) {
             $values = ['from' => self::text($old?->find($id)), 'to' => self::text($new?->find($id))];
             if ($values['from'] !== $values['to']) {
                 $lines[] = ['part' => $name, 'id' => $id, 'label' => $catalogue->find($id)->label ?? $id] + $values;
@@ -42,6 +45,16 @@ final readonly class RevisionDifference
         }
 
         return $lines;
+    }
+
+    /** @return list<string> what either asks, in the order of the catalogue */
+    private static function idsOf(?Part $old, ?Part $new): array
+    {
+        $ids = array_unique([...array_keys($old->requirements ?? []), ...array_keys($new->requirements ?? [])]);
+        $catalogue = Catalogue::standard();
+        usort($ids, static fn (string $a, string $b): int => $catalogue->place($a) <=> $catalogue->place($b));
+
+        return $ids;
     }
 
     private static function text(?Requirement $requirement): ?string

@@ -68,9 +68,16 @@ final readonly class DurationRule implements Rule
             return FactSurvey::cell($subject, $unread);
         }
         $pass = $subject->onlyPass();
-        $told = $pass === null ? null : self::toldBy($pass);
+
+        return $pass === null || $pass->isEmpty() ? null : self::ofFrames($requirement, $subject, $pass);
+    }
+
+    /** As long as they are at the rate they tell, else at the one that is asked. */
+    private static function ofFrames(Requirement $requirement, Subject $subject, PassMatch $pass): ?Cell
+    {
+        $told = self::toldBy($pass);
         $rate = $told ?? self::rate(null, $subject);
-        if ($pass === null || $pass->isEmpty() || $rate === null) {
+        if ($rate === null) {
             return null;
         }
         $seconds = BigRational::of(count($pass->present))->dividedBy($rate->value);

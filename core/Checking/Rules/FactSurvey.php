@@ -6,7 +6,10 @@ namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\AlikeFrames;
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Matching\Take;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
 
 /** Asks every kind of facts among a part's whole frames once, and makes one cell of the answers. */
@@ -22,14 +25,11 @@ final readonly class FactSurvey
         $tally = new Tally;
         $any = false;
         foreach ($subject->match->passes ?? [] as $place => $pass) {
-            $relevant = $pass->relevant();
-            foreach ($pass->frames->alike as $alike) {
-                $own = $alike->frames->and($relevant);
-                $any = $any || ! $own->isEmpty();
-                $asked = ! $own->isEmpty() && $alike->facts->isWhole();
-                $answer = $asked ? $ask($alike->facts, $pass->takes[$alike->take]) : null;
+            foreach (self::relevant($pass) as [$alike, $frames]) {
+                $any = true;
+                $answer = $alike->facts->isWhole() ? $ask($alike->facts, $pass->takes[$alike->take]) : null;
                 if ($answer !== null) {
-                    $tally->add($answer[0], $answer[1], $place, $own);
+                    $tally->add($answer[0], $answer[1], $place, $frames);
                 }
             }
         }
@@ -39,6 +39,18 @@ final readonly class FactSurvey
         }
 
         return $tally->cell();
+    }
+
+    /** @return iterable<array{AlikeFrames, FrameRange}> frames that say the same, and which of them are asked for */
+    private static function relevant(PassMatch $pass): iterable
+    {
+        $relevant = $pass->relevant();
+        foreach ($pass->frames->alike as $alike) {
+            $frames = $alike->frames->and($relevant);
+            if (! $frames->isEmpty()) {
+                yield [$alike, $frames];
+            }
+        }
     }
 
     private static function noneWhole(Subject $subject): bool

@@ -36,25 +36,21 @@ final readonly class FileSizeRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $largest = null;
-        $wrong = [];
-        $worst = null;
-        foreach ($subject->match->passes ?? [] as $place => $pass) {
-            $sizes = self::relevantSizes($pass);
-            $over = array_filter($sizes, static fn (int $size): bool => ! $requirement->value->admitsNumber((string) $size));
-            $largest = max([...$sizes, $largest ?? 0]);
-            $worst = $over === [] ? $worst : max([...$over, $worst ?? 0]);
-            $wrong += $over === [] ? [] : [$place => FrameRange::fromNumbers(array_keys($over))];
-        }
-        if ($largest === null) {
+        $sizes = array_map(self::relevantSizes(...), $subject->match->passes ?? []);
+        $all = array_merge(...array_values($sizes));
+        if ($all === []) {
             return null;
         }
+        $isOver = static fn (int $size): bool => ! $requirement->value->admitsNumber((string) $size);
+        $over = array_filter(array_map(static fn (array $own): array => array_filter($own, $isOver), $sizes));
+        $wrong = array_map(static fn (array $own): FrameRange => FrameRange::fromNumbers(array_keys($own)), $over);
+        $shown = max($over === [] ? $all : array_merge(...array_values($over)));
         $runs = array_map(
             static fn (FrameRange $frames): array => ['frames' => (string) $frames, 'found' => 'not within'],
             $subject->isNumbered() ? array_values($wrong) : [],
         );
 
-        return Cell::of($wrong === [] ? Mark::Equal : Mark::Unequal, (string) ($worst ?? $largest), $runs, $wrong);
+        return Cell::of(Mark::when($wrong === []), (string) $shown, $runs, $wrong);
     }
 
     /** @return array<int, int> bytes by frame, of those that count */

@@ -53,14 +53,19 @@ final readonly class KeyframeIntervalRule
             $sceneRate === null ? $rate : FrameRate::parse($sceneRate),
         );
         $asked = $requirement->value;
-        [$least, $most] = [self::framesOf($asked->min, $rate), self::framesOf($asked->max, $rate)];
-        if ($told === null || ($asked->min !== null && $least === null) || ($asked->max !== null && $most === null)) {
+        $isOpen = static fn (?string $bound): bool => $bound !== null && self::framesOf($bound, $rate) === null;
+        if ($told === null || $isOpen($asked->min) || $isOpen($asked->max)) {
             return Cell::unknown();
         }
-        $exact = array_map(static fn (string $one): ?int => self::frames($one, $rate), $asked->values);
-        $equal = $exact === [] ? $told >= ($least ?? 0) && $told <= ($most ?? PHP_INT_MAX) : in_array($told, $exact, true);
+        if ($asked->values !== []) {
+            $exact = array_map(static fn (string $one): ?int => self::frames($one, $rate), $asked->values);
 
-        return Cell::when($equal, (string) $told);
+            return Cell::when(in_array($told, $exact, true), (string) $told);
+        }
+        $least = self::framesOf($asked->min, $rate) ?? 0;
+        $most = self::framesOf($asked->max, $rate) ?? PHP_INT_MAX;
+
+        return Cell::when($told >= $least && $told <= $most, (string) $told);
     }
 
     private static function framesOf(?string $interval, ?FrameRate $rate): ?int

@@ -24,6 +24,9 @@ use PlainLedger\Core\Text\Text;
 /** `naming.pattern` and `naming.folder`. */
 final readonly class NamingRules implements Rule
 {
+    /** So many other names are shown. */
+    private const MOST_RUNS = 200;
+
     public function answers(string $id): bool
     {
         return $id === RequirementId::NAMING_PATTERN || $id === RequirementId::NAMING_FOLDER;
@@ -163,8 +166,7 @@ final readonly class NamingRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $folder = $requirement->id() === RequirementId::NAMING_FOLDER;
-        $counts = [];
+        $isFolder = $requirement->id() === RequirementId::NAMING_FOLDER;
         $frames = [];
         $wrong = [];
         foreach ($subject->match->passes ?? [] as $place => $pass) {
@@ -173,25 +175,50 @@ final readonly class NamingRules implements Rule
                 if ($own->isEmpty()) {
                     continue;
                 }
-                $found = Text::shown($folder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern());
-                $counts[$found] = ($counts[$found] ?? 0) + count($own);
-                $frames[$found] = ($frames[$found] ?? FrameRange::none())->plus($own);
-                $bad = self::wronglyNamed($take, $pass, $own, $folder);
-                if (! $bad->isEmpty()) {
-                    $wrong[$place] = ($wrong[$place] ?? FrameRange::none())->plus($bad);
-                }
+                $found = self::shown($take, $isFolder);
+                $frames[$found][] = $own;
+                $wrong[$place][] = self::wronglyNamed($take, $pass, $own, $isFolder);
             }
         }
-        if ($counts === []) {
+        if ($frames === []) {
             return null;
         }
-        arsort($counts);
-        $runs = array_map(
-            static fn (int|string $found): array => ['frames' => (string) $frames[$found], 'found' => (string) $found],
-            array_slice(array_keys($counts), 1, 200),
+        uasort($frames, static fn (array $a, array $b): int => self::count($b) <=> self::count($a));
+        $frames = array_map(self::together(...), $frames);
+        $wrong = array_filter(
+            array_map(self::together(...), $wrong),
+            static fn (FrameRange $own): bool => ! $own->isEmpty(),
         );
+        $found = (string) array_key_first($frames);
+        $runs = [];
+        foreach (array_slice($frames, 1, self::MOST_RUNS, true) as $other => $own) {
+            $runs[] = ['frames' => (string) $own, 'found' => (string) $other];
+        }
 
-        return Cell::of(Mark::when($wrong === []), (string) array_key_first($counts), $runs, $wrong);
+        return Cell::of(Mark::when($wrong === []), $found, $runs, $wrong);
+    }
+
+    private static function shown(Take $take, bool $isFolder): string
+    {
+        return Text::shown(
+            $isFolder ? NamePattern::tidyFolder($take->sequence->folder()) : $take->sequence->pattern(),
+        );
+    }
+
+    /** @param  list<FrameRange>  $ranges */
+    private static function count(array $ranges): int
+    {
+        return array_sum(array_map(static fn (FrameRange $range): int => count($range), $ranges));
+    }
+
+    /** @param  list<FrameRange>  $ranges */
+    private static function together(array $ranges): FrameRange
+    {
+        return array_reduce(
+            $ranges,
+            static fn (FrameRange $all, FrameRange $one): FrameRange => $all->plus($one),
+            FrameRange::none(),
+        );
     }
 
     /** The frames of a take that lie elsewhere, or have another name. */

@@ -114,9 +114,7 @@ final readonly class PixelRules implements Rule
         if ($requirement->value->pixels->share !== null) {
             return $this->dark($requirement->value->pixels->share, $pass, $subject, $allowed);
         }
-        $threshold = Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK);
-        $dark = static fn (?PixelSample $sample): bool => $sample?->brightness?->mean()?->isLessThanOrEqualTo($threshold) ?? false;
-        $black = FrameRange::fromNumbers(array_keys(array_filter($pass->samples, $dark)));
+        $black = self::blackIn($pass, Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK));
         $wrong = $black->minus($allowed);
         if (! $wrong->isEmpty()) {
             $shown = $subject->isNumbered() ? (string) $black : 'black';
@@ -127,6 +125,14 @@ final readonly class PixelRules implements Rule
         return $pass->hasUndecoded()
             ? $pass->unknown()
             : Cell::of(Mark::Equal, $black->isEmpty() ? 'none' : (string) $black);
+    }
+
+    private static function blackIn(PassSamples $pass, BigRational $threshold): FrameRange
+    {
+        $means = array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->mean(), $pass->samples);
+        $black = array_filter($means, static fn (?BigRational $mean): bool => $mean?->isLessThanOrEqualTo($threshold) ?? false);
+
+        return FrameRange::fromNumbers(array_keys($black));
     }
 
     /** At most so many percent of a picture's pixels are dark. */

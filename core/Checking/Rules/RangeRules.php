@@ -133,28 +133,25 @@ final readonly class RangeRules implements Rule
         if (! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT) {
             return null;
         }
-        $marks = [];
         $shown = [];
         $wrong = [];
         foreach ($subject->match->passes ?? [] as $place => $pass) {
-            $answer = self::shownBy($pass, $requirement);
-            if ($answer === null) {
+            [$found, $mark] = self::shownBy($pass, $requirement) ?? [null, null];
+            if ($mark === null) {
                 continue;
             }
-            [$found, $mark] = $answer;
-            $marks[] = $mark;
-            $shown[$mark->value] ??= $found;
-            $missing = $pass->missing();
-            if ($mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE && ! $missing->isEmpty()) {
-                $wrong[$place] = $missing;
+            $shown[$mark->value] ??= [$found, $mark];
+            if ($mark === Mark::Unequal && $requirement->id() === RequirementId::TIME_RANGE) {
+                $wrong[$place] = $pass->missing();
             }
         }
-        if ($marks === []) {
+        if ($shown === []) {
             return null;
         }
-        $mark = Mark::together(...$marks);
+        $mark = Mark::together(...array_column($shown, 1));
+        $wrong = array_filter($wrong, static fn (FrameRange $missing): bool => ! $missing->isEmpty());
 
-        return Cell::of($mark, $shown[$mark->value] ?? null, [], $wrong);
+        return Cell::of($mark, $shown[$mark->value][0] ?? null, [], $wrong);
     }
 
     /** @return array{string, Mark}|null what the frames of one pass show; null where they show nothing of it */

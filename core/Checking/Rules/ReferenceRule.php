@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking\Rules;
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\PictureDistance;
@@ -35,16 +36,15 @@ final readonly class ReferenceRule implements Rule
         }
         $found = [];
         $wrong = [];
-        $unknown = false;
+        $isUnknown = false;
         foreach (ApprovedPicture::listOf($requirement->value) as $approved) {
-            $at = $pass->frames->place($subject->isNumbered() ? $approved->frame : 0);
-            if ($at === null || ! $pass->frames->factsAt($at)->isWhole()) {
-                // a frame that is missing is missing elsewhere
+            $at = self::placeOf($approved, $pass, $subject);
+            if ($at === null) {
                 continue;
             }
             $distance = $pass->frames->distanceAt($at);
             if (! $distance instanceof PictureDistance) {
-                $unknown = true;
+                $isUnknown = true;
 
                 continue;
             }
@@ -54,13 +54,27 @@ final readonly class ReferenceRule implements Rule
             }
         }
         if ($wrong !== []) {
-            $frames = $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0);
-            $place = (int) array_search($pass, $subject->match->passes ?? [], true);
-
-            return Cell::of(Mark::Unequal, implode('; ', $found), [], [$place => $frames]);
+            return self::unlike($subject, $pass, $wrong, implode('; ', $found));
         }
 
-        return $unknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
+        return $isUnknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
+    }
+
+    /** Null where the frame is missing or broken, which is told elsewhere. */
+    private static function placeOf(ApprovedPicture $approved, PassMatch $pass, Subject $subject): ?int
+    {
+        $at = $pass->frames->place($subject->isNumbered() ? $approved->frame : 0);
+
+        return $at !== null && $pass->frames->factsAt($at)->isWhole() ? $at : null;
+    }
+
+    /** @param  list<int>  $wrong */
+    private static function unlike(Subject $subject, PassMatch $pass, array $wrong, string $found): Cell
+    {
+        $frames = $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0);
+        $place = (int) array_search($pass, $subject->match->passes ?? [], true);
+
+        return Cell::of(Mark::Unequal, $found, [], [$place => $frames]);
     }
 
     private static function spoken(PictureDistance $distance): string

@@ -11,6 +11,7 @@ use PlainLedger\Core\Measure\AspectRatio;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -25,16 +26,25 @@ final readonly class ShapeRules implements Rule
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;
+        if ($scene === null) {
+            return Cell::unknown();
+        }
         if ($requirement->id() === RequirementId::PICTURE_PIXEL_ASPECT) {
-            $aspect = $scene?->pixelAspect();
+            $aspect = $scene->pixelAspect();
 
             return $aspect === null
                 ? Cell::unknown()
                 : Cell::when($this->sameAspect($requirement, $aspect), Fraction::writeFull($aspect));
         }
-        $size = $scene?->size();
-        if ($scene === null || $size === null) {
-            $told = $scene?->get(RequirementId::PICTURE_DISPLAY_ASPECT);
+
+        return $this->displayAspectOf($requirement, $scene);
+    }
+
+    private function displayAspectOf(Requirement $requirement, SceneSettings $scene): Cell
+    {
+        $size = $scene->size();
+        if ($size === null) {
+            $told = $scene->get(RequirementId::PICTURE_DISPLAY_ASPECT);
 
             return $told === null
                 ? Cell::unknown()
@@ -42,13 +52,10 @@ final readonly class ShapeRules implements Rule
         }
         $aspect = $scene->pixelAspect() ?? BigRational::one();
         // the size as set has the shape that is meant; scale may round it away
-        foreach ([$size, ...$scene->renderedSizes()] as $each) {
-            if ($this->hasShape($requirement, $each, $aspect)) {
-                return Cell::when(true, $this->shape($size, $aspect));
-            }
-        }
+        $sizes = [$size, ...$scene->renderedSizes()];
+        $right = array_filter($sizes, fn (Resolution $each): bool => $this->hasShape($requirement, $each, $aspect));
 
-        return Cell::when(false, $this->shape($size, $aspect));
+        return Cell::when($right !== [], $this->shape($size, $aspect));
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

@@ -166,23 +166,22 @@ final readonly class StillnessRules implements Rule
         $samples = array_values($pass->samples);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
         $most = $missing->isEmpty() ? self::furthestNeighbours($samples) : null;
-        [$first, $last] = [$samples[0] ?? null, $samples[count($samples) - 1] ?? null];
+        [$first, $last] = [$samples[0] ?? null, end($samples) ?: null];
         $around = $first === null ? null : $last?->apart($first);
         if ($most === null || $around === null || $pass->hasUndecoded()) {
             return $pass->unknown();
         }
         $asked = $requirement->value->single();
-        $frames = array_keys($pass->samples);
+        $frames = FrameRange::fromNumbers(array_keys($pass->samples));
         if ($first->print === $last->print && $most > 0) {
             // the picture it begins with stands at its end once more
-            $again = [$pass->place => FrameRange::fromNumbers(array_slice($frames, -1))];
+            $again = [$pass->place => FrameRange::of($frames->last(), $frames->last())];
 
             return Cell::of(Mark::when($asked === 'no'), 'no, the first picture is shown twice', [], $again);
         }
         $found = $around <= $most ? 'yes' : 'no';
-        $wrong = $asked === $found ? [] : [$pass->place => FrameRange::fromNumbers($frames)];
 
-        return Cell::of(Mark::when($asked === $found), $found, [], $wrong);
+        return Cell::of(Mark::when($asked === $found), $found, [], $asked === $found ? [] : [$pass->place => $frames]);
     }
 
     /**

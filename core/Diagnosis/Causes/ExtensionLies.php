@@ -75,16 +75,18 @@ final readonly class ExtensionLies implements CauseFamily
         $extension = $situation->inScene(RequirementId::FORMAT_KIND)
             ? KindRule::otherExtension($situation->subject)
             : null;
-        $kind = $situation->told(RequirementId::FORMAT_KIND) ?? '';
-        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
-        $right = in_array($kind, $asked, true);
-        // where the name is right, only the format is another
-        $named = $extension !== null && in_array(Kind::fromExtension($extension)?->value, $asked, true);
-        if ($extension === null || (! $right && $named)) {
+        if ($extension === null) {
             return;
         }
-        $to = $right ? $kind : $asked[0] ?? $kind;
-        $part = $situation->part();
+        $kind = $situation->told(RequirementId::FORMAT_KIND) ?? '';
+        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
+        $isRight = in_array($kind, $asked, true);
+        // where the name is right, only the format is another
+        if (! $isRight && in_array(Kind::fromExtension($extension)?->value, $asked, true)) {
+            return;
+        }
+        $to = $isRight ? $kind : $asked[0] ?? $kind;
+        $set = Fix::set($situation->part(), RequirementId::FORMAT_KIND, 'the format', $kind, $to);
         yield Finding::of(
             CauseId::ExtensionLies,
             Side::Scene,
@@ -92,7 +94,7 @@ final readonly class ExtensionLies implements CauseFamily
             ["format.kind is {$kind}", 'naming.pattern is '.NamePattern::withHashes(self::nameOf($situation))],
             [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN],
             [
-                ...($right ? [] : [Fix::set($part, RequirementId::FORMAT_KIND, 'the format', $kind, $to)]),
+                ...($isRight ? [] : [$set]),
                 ...$this->renamed($situation, $extension, Kind::tryFrom($to)?->usualExtension() ?? $kind),
             ],
         );

@@ -19,6 +19,8 @@ use PlainLedger\Core\Specification\RequirementId;
 /** `black-frames`, `frozen-frames` and `alpha-all-opaque`: what only a look at the pixels shows. */
 final readonly class PixelCauses implements CauseFamily
 {
+    private const MOST_EVIDENCE = 10;
+
     public function find(Situation $situation): iterable
     {
         yield from $this->black($situation);
@@ -160,17 +162,6 @@ final readonly class PixelCauses implements CauseFamily
         if ($frames === null) {
             return;
         }
-        $samples = PassSamples::of($situation->subject)->samples ?? [];
-        $evidence = [];
-        foreach ($frames->numbers() as $number) {
-            $light = ($samples[$number] ?? null)?->brightness?->mean();
-            if (count($evidence) < 10 && $light !== null) {
-                $evidence[] = ($situation->subject->isNumbered() ? "frame {$number}: " : '')
-                    .'mean luminance '
-                    .Fraction::decimal($light, 4)
-                    .' of white';
-            }
-        }
         $share = $situation->entry(RequirementId::CONTENT_BLACK)?->requirement->value->pixels->share;
         [$one, $many] = $share === null
             ? ['is black', 'are black']
@@ -179,9 +170,25 @@ final readonly class PixelCauses implements CauseFamily
             CauseId::BlackFrames,
             Side::Files,
             $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.',
-            $evidence,
+            self::lightOf($situation, $frames),
             [RequirementId::CONTENT_BLACK],
         )->rendering();
+    }
+
+    /** @return list<string> how light the first of these are */
+    private static function lightOf(Situation $situation, FrameRange $frames): array
+    {
+        $samples = PassSamples::of($situation->subject)->samples ?? [];
+        $evidence = [];
+        foreach ($frames->numbers() as $number) {
+            $light = ($samples[$number] ?? null)?->brightness?->mean();
+            if (count($evidence) < self::MOST_EVIDENCE && $light !== null) {
+                $which = $situation->subject->isNumbered() ? "frame {$number}: " : '';
+                $evidence[] = $which.'mean luminance '.Fraction::decimal($light, 4).' of white';
+            }
+        }
+
+        return $evidence;
     }
 
     /** @return iterable<Finding> */

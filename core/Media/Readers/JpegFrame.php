@@ -9,6 +9,13 @@ use PlainLedger\Core\Media\FileDamaged;
 /** The frame header of a JPEG (ITU-T T.81, B.2.2). */
 final readonly class JpegFrame
 {
+    /** Words by how many times denser luminance is than colour, across and down. */
+    private const CHROMA = [
+        1 => [1 => '4:4:4', 2 => '4:4:0'],
+        2 => [1 => '4:2:2', 2 => '4:2:0'],
+        4 => [1 => '4:1:1', 2 => '4:1:0'],
+    ];
+
     /** @param  non-empty-list<array{int, int}>  $sampling horizontal and vertical factors of each component */
     private function __construct(
         private int $marker,
@@ -78,18 +85,10 @@ final readonly class JpegFrame
             return null;
         }
         [[$across, $down], [$chromaAcross, $chromaDown]] = $this->sampling;
-        if ($chromaAcross === 0 || $chromaDown === 0) {
+        if ($chromaAcross === 0 || $chromaDown === 0 || $across % $chromaAcross + $down % $chromaDown > 0) {
             return null;
         }
 
-        return match ([$across / $chromaAcross, $down / $chromaDown]) {
-            [1, 1] => '4:4:4',
-            [2, 1] => '4:2:2',
-            [2, 2] => '4:2:0',
-            [4, 1] => '4:1:1',
-            [1, 2] => '4:4:0',
-            [4, 2] => '4:1:0',
-            default => null,
-        };
+        return self::CHROMA[intdiv($across, $chromaAcross)][intdiv($down, $chromaDown)] ?? null;
     }
 }

@@ -42,6 +42,15 @@ final class PngChunks
     public function take(string $type, string $data, int $length): void
     {
         match ($type) {
+            'tEXt' => $length > self::LARGEST_TEXT ? null : $this->takeLatinText($data),
+            'iTXt' => $this->takeText($data),
+            default => $this->takeFact($type, $data),
+        };
+    }
+
+    private function takeFact(string $type, string $data): void
+    {
+        match ($type) {
             'pHYs' => $this->takeDensity($data),
             'tRNS' => $this->transparent = true,
             'sRGB' => $this->takeMark(),
@@ -49,8 +58,6 @@ final class PngChunks
             'gAMA' => $this->takeGamma($data),
             'iCCP' => $this->takeProfile($data),
             'acTL' => $this->takeAnimation($data),
-            'tEXt' => $length > self::LARGEST_TEXT ? null : $this->takeLatinText($data),
-            'iTXt' => $this->takeText($data),
             default => null,
         };
     }

@@ -225,18 +225,15 @@ final readonly class SettingsTable
         [$columns, $named] = self::valueColumns($heads, max([1, ...array_map(count(...), $rows)]));
         $scenes = [];
         foreach ($columns as $c) {
-            $told = self::column($body, $c);
             $head = $heads[$c] ?? '';
-            if ($told !== []) {
-                $scenes[] = [
-                    'label' => count($columns) === 1 ? $label : "{$label}, {$head}",
-                    'whose' => ! $named && $head !== '' ? [$head] : [],
-                    'told' => $told,
-                ];
-            }
+            $scenes[] = [
+                'label' => count($columns) === 1 ? $label : "{$label}, {$head}",
+                'whose' => $named || $head === '' ? [] : [$head],
+                'told' => self::column($body, $c),
+            ];
         }
 
-        return $scenes;
+        return array_values(array_filter($scenes, static fn (array $scene): bool => $scene['told'] !== []));
     }
 
     /**

@@ -50,15 +50,9 @@ final readonly class UsdScene implements SceneReader
     {
         $time = new UsdTime($stage);
         $cameras = array_map($stage->nameOf(...), $stage->ofType('Camera'));
-        $all = $stage->ofType('RenderSettings');
-        $named = $stage->metadata['renderSettingsPrimPath'] ?? null;
-        // the settings that the stage names, else the only ones there are
-        $only = count($all) === 1 ? $all[0] : null;
-        $chosen = in_array($named, $all, true) ? $named : $only;
-        $several = $chosen === null && $all !== []
-            ? 'several render settings, and the stage does not say which hold: '.implode(', ', array_slice($all, 0, 5))
-            : null;
-        $settings = is_string($chosen) ? new UsdRenderSettings($stage, $chosen) : null;
+        $chosen = self::chosenSettings($stage);
+        $settings = $chosen === null ? null : new UsdRenderSettings($stage, $chosen);
+        $several = $chosen === null ? self::undecided($stage) : null;
         $faults = array_filter([$time->fault(), $several], is_string(...));
 
         return new RawSettings(
@@ -66,5 +60,26 @@ final readonly class UsdScene implements SceneReader
             $time->settings() + ($cameras === [] ? [] : ['camera.all' => $cameras]) + ($settings?->settings() ?? []),
             new Misread([...$strange, ...array_values($faults), ...$settings?->faults() ?? []]),
         );
+    }
+
+    /** The settings that the stage names, else the only ones there are. */
+    private static function chosenSettings(UsdStage $stage): ?string
+    {
+        $all = $stage->ofType('RenderSettings');
+        $named = $stage->metadata['renderSettingsPrimPath'] ?? null;
+        if (is_string($named) && in_array($named, $all, true)) {
+            return $named;
+        }
+
+        return count($all) === 1 ? $all[0] : null;
+    }
+
+    private static function undecided(UsdStage $stage): ?string
+    {
+        $all = $stage->ofType('RenderSettings');
+
+        return $all === []
+            ? null
+            : 'several render settings, and the stage does not say which hold: '.implode(', ', array_slice($all, 0, 5));
     }
 }

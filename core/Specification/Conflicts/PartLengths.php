@@ -123,15 +123,24 @@ final readonly class PartLengths implements ConflictRule
         $expected = PartLength::expected($part);
         $count = $part->find(RequirementId::TIME_COUNT)?->value;
         if ($expected === null && $count !== null) {
-            $most = $count->single() ?? $count->max;
-            $least = (int) ($count->single() ?? $count->min ?? 0);
-
-            return [$least, $most === null ? null : (int) $most, RequirementId::TIME_COUNT];
+            return self::counted($count);
         }
         $from = $specification->part($part->madeFrom ?? '');
         $made = $from === null || $from->name === $part->name ? null : PartLength::expected($from);
         $frames = $expected ?? $made;
 
         return $frames === null ? null : [count($frames), count($frames), RequirementId::TIME_RANGE];
+    }
+
+    /** @return array{int, int|null, string} */
+    private static function counted(RequirementValue $count): array
+    {
+        $most = $count->single() ?? $count->max;
+
+        return [
+            (int) ($count->single() ?? $count->min ?? 0),
+            $most === null ? null : (int) $most,
+            RequirementId::TIME_COUNT,
+        ];
     }
 }
