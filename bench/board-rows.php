@@ -3,7 +3,8 @@
 
 declare(strict_types=1);
 
-// Puts a production of five hundred checked deliverables into a ledger, for bench/board.mjs. Usage: php bench/board-rows.php DATABASE
+// Puts a production of five hundred checked deliverables into a ledger, for bench/board.mjs.
+// Usage: php bench/board-rows.php DATABASE
 
 use App\Ledger\SceneDesk;
 use App\Models\Production;

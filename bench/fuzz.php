@@ -5,8 +5,8 @@ declare(strict_types=1);
 /**
  * Feeds every reader and document inputs that nobody meant, for as long as you like.
  * Usage: php bench/fuzz.php [SECONDS] [FIRST]
- * Each input is made of its number alone: what failed is made again by FIRST and a second. Without FIRST it goes on where
- * it stopped last.
+ * Each input is made of its number alone: what failed is made again by FIRST and a second. Without FIRST it goes on
+ * where it stopped last.
  */
 
 use Tests\Core\Support\Fuzzer;

@@ -3,7 +3,8 @@
 
 declare(strict_types=1);
 
-// A log of many megabytes read piece by piece, beside a plain loop over its lines. Usage: php bench/read-log.php [megabytes]
+// A log of many megabytes read piece by piece, beside a plain loop over its lines.
+// Usage: php bench/read-log.php [megabytes]
 
 use PlainLedger\Core\RenderLog\LogReader;
 use PlainLedger\Core\RenderLog\LogShape;

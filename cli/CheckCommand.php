@@ -59,8 +59,8 @@ final class CheckCommand extends Command
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
             ->setHelp(<<<'HELP'
-                Lays a specification beside what a scene is set to, what was delivered, or both, and says what differs, why,
-                and what puts it right.
+                Lays a specification beside what a scene is set to, what was delivered, or both, and says what differs,
+                why, and what puts it right.
 
                   bin/plain-ledger check --spec spec.json --files renders/TC_010
                   bin/plain-ledger check --spec spec.json --scene scene.usda

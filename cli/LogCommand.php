@@ -45,7 +45,8 @@ final class LogCommand extends Command
                   bin/plain-ledger log night.log --range 1001-1096
                   bin/plain-ledger log farm.txt --range 1-240x2 --finished "frame {frame} done in {seconds} s" --json
 
-                Exit code: 0 every frame is finished, 1 some are left, 2 no range was given, 3 the log could not be used.
+                Exit code: 0 every frame is finished, 1 some are left, 2 no range was given, 3 the log could
+                not be used.
                 HELP);
     }
 

@@ -122,7 +122,9 @@ final class ProbeCommand extends Command
             $facts->timing->rate === null ? null : "{$facts->timing->rate->spoken()} a second",
             $facts->labels->camera === null ? null : "camera {$facts->labels->camera}",
             (string) ByteSize::of($size),
-            $facts->damage() !== null ? "not whole: {$facts->wholeness->reason}" : ($facts->wholeness->complete === true ? 'whole' : null),
+            $facts->damage() !== null
+                ? "not whole: {$facts->wholeness->reason}"
+                : ($facts->wholeness->complete === true ? 'whole' : null),
         ]);
 
         return implode(', ', $said);

@@ -78,8 +78,8 @@ final readonly class Program
     }
 
     /**
-     * A dash alone is what an option is given, standard input, and not the next option; and help of no command is the list
-     * of them.
+     * A dash alone is what an option is given, standard input, and not the next option; and help of no command is the
+     * list of them.
      *
      * @param  list<string>  $argv
      * @return list<string>

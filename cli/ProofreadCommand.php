@@ -32,7 +32,8 @@ final class ProofreadCommand extends Command
         )
             ->addOption('json', null, InputOption::VALUE_NONE, 'as one JSON object')
             ->setHelp(<<<'HELP'
-                Names requirements that cannot all be met, and, of several specifications, those that would write the same path.
+                Names requirements that cannot all be met, and, of several specifications, those that would write
+                the same path.
 
                   bin/plain-ledger proofread --spec spec.json
                   bin/plain-ledger proofread --spec TC_010.json --spec TC_020.json --json

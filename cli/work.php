@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * One piece of work apart from whoever orders it, so that a file that takes all memory or time there is ends this process
- * and no other. The order comes on standard input in one line of JSON; lines of JSON on standard output say how it goes.
+ * One piece of work apart from whoever orders it, so that a file that takes all memory or time there is ends this
+ * process and no other. The order comes on standard input in one line of JSON; lines of JSON on standard output say how
+ * it goes.
  */
 
 use PlainLedger\Cli\Work\ScanTask;

@@ -41,7 +41,9 @@ final readonly class Mp4Writer
         $media = self::box('mdia',
             self::full('mdhd', pack('NNNNnn', 0, 0, $this->rate, $count, 0x55C4, 0))
             .self::full('hdlr', pack('N', 0).'vide'.str_repeat("\0", 12)."preview\0")
-            .self::box('minf', self::full('vmhd', pack('nnnn', 0, 0, 0, 0), 1).self::box('dinf', self::full('dref', pack('N', 1).self::full('url ', '', 1))).$table));
+            .self::box('minf', self::full('vmhd', pack('nnnn', 0, 0, 0, 0), 1)
+                .self::box('dinf', self::full('dref', pack('N', 1).self::full('url ', '', 1)))
+                .$table));
         $matrix = pack('N9', 0x10000, 0, 0, 0, 0x10000, 0, 0, 0, 0x40000000);
         $track = self::box(
             'trak',

@@ -27,7 +27,8 @@ final readonly class Painter
     ) {}
 
     /**
-     * @return \Generator<int, list<array{int, array{float, float, float, float}}>> for each line, runs of pixels: how many, and red, green, blue, alpha
+     * @return \Generator<int, list<array{int, array{float, float, float, float}}>> for each line, runs of pixels: how
+     *   many, and red, green, blue, alpha
      */
     public function lines(int $frame): \Generator
     {

@@ -18,8 +18,11 @@ use PlainLedger\Core\Text\PlainSentence;
 /** A first production and whoever coordinates it; run again, it adds another person or production. */
 final class Begin extends Command
 {
-    protected $signature = 'ledger:begin {--name= : of the person} {--email= : their sign-in} {--password= : asked for where it is not given}
-        {--production= : its name} {--code= : its short code} {--kind=film : film, series, commission or course} {--role=coordinator : coordinator, instructor, artist or learner}';
+    protected $signature = 'ledger:begin
+        {--name= : of the person} {--email= : their sign-in} {--password= : asked for where it is not given}
+        {--production= : its name} {--code= : its short code}
+        {--kind=film : film, series, commission or course}
+        {--role=coordinator : coordinator, instructor, artist or learner}';
 
     protected $description = 'Adds a person to a production, and makes either where it is not there yet';
 

@@ -28,8 +28,8 @@ use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
 
 /**
- * Some seconds of a scan, done apart. What is left is kept in a spool file, and the next slice goes on from there; so it
- * does where a file has broken one off, without that file.
+ * Some seconds of a scan, done apart. What is left is kept in a spool file, and the next slice goes on from there; so
+ * it does where a file has broken one off, without that file.
  */
 final class ScanSlice implements ShouldQueue
 {

@@ -19,7 +19,8 @@ final readonly class ChangeDesk
 {
     /**
      * @param  string|null  $json  what is asked from now on; null: this layer says nothing of it any more
-     * @param  string|null  $seen  the token of what stood there when the change was begun; null where it does not matter
+     * @param  string|null  $seen  the token of what stood there when the change was begun; null where it does not
+     *   matter
      * @param  Change|null  $follows  the change it is made with, and is to be taken back with
      *
      * @throws ValidationException where somebody else has changed it meanwhile

@@ -57,7 +57,10 @@ final readonly class CheckDesk
         return $check;
     }
 
-    /** Checks a folder, beside the newest scene settings where there are any: at once where it is small, else by the queue. */
+    /**
+     * Checks a folder, beside the newest scene settings where there are any: at once where it is small, else by the
+     * queue.
+     */
     public function checkFolder(Deliverable $deliverable, IntakeFolder $folder, ScanDepth $depth, User $by): Check
     {
         $scene = $deliverable->scenes()->latest('id')->first();
@@ -81,8 +84,8 @@ final readonly class CheckDesk
     }
 
     /**
-     * The same scene settings and files as another check, by what is asked now. Files are not read again, unless something
-     * is asked by now that nobody has looked for, or they were still arriving then.
+     * The same scene settings and files as another check, by what is asked now. Files are not read again, unless
+     * something is asked by now that nobody has looked for, or they were still arriving then.
      */
     public function again(Check $old, User $by): Check
     {

@@ -19,7 +19,10 @@ final readonly class Strip
     /** A float picture of more takes seconds to decode: one of them is enough. */
     private const QUICK_PIXELS = 500_000;
 
-    /** @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>, pictures: list<int>}> */
+    /**
+     * @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>,
+     *   pictures: list<int>}>
+     */
     public static function of(CheckReport $account): array
     {
         $strips = [];
@@ -79,7 +82,9 @@ final readonly class Strip
                 $heavy = $heavy
                     || (
                         $alike->facts->kind === Kind::Exr
-                        && ($alike->facts->picture->width ?? 0) * ($alike->facts->picture->height ?? 0) > self::QUICK_PIXELS
+                        && ($alike->facts->picture->width ?? 0) * (
+                            $alike->facts->picture->height ?? 0
+                        ) > self::QUICK_PIXELS
                     );
             }
         }

@@ -26,12 +26,16 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property string|null $holds_up
  * @property list<array{set_by: string, data: array<string, mixed>, label: string}> $layers
  * @property array{root: int, folder: string, depth: string}|null $order
- * @property array{done: int, all: int|null, at: string, began: int, moved?: int}|null $progress  `moved`: when it last took a step
+ * @property array{done: int, all: int|null, at: string, began: int, moved?: int}|null $progress  `moved`: when it
+ *   last took a step
  * @property string|null $document
  * @property string|null $asked  a stamp of its layers
  * @property string|null $trouble  the side that its first cause is on, scene or files
  * @property int $waived  how many of its lines are accepted as they are
- * @property array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary  what boards show of it, and what it was closed with
+ * @property array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>,
+ *   balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>,
+ *   earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}|null $summary what boards
+ *   show of it, and what it was closed with
  * @property string|null $fault
  * @property Carbon|null $seen_at  when somebody last worked on it, or put it in the queue
  * @property Carbon $created_at

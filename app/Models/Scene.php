@@ -22,7 +22,8 @@ use PlainLedger\Core\Scene\SceneSettings;
  * @property string $file_name
  * @property string $content  kept once, however often it is brought
  * @property string $hash  of its content
- * @property list<array<string, mixed>>|null $field_map  of the production at that time, and what was pointed at for this scene alone
+ * @property list<array<string, mixed>>|null $field_map  of the production at that time, and what was pointed at for
+ *   this scene alone
  * @property string|null $part  the part they make, where somebody said so
  * @property Carbon $created_at
  */

@@ -8,8 +8,8 @@ use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
 /**
- * A piece of work in a process of its own, with a limit to its memory and to its silence: whatever a file does to it, the
- * worker or web process that ordered it goes on.
+ * A piece of work in a process of its own, with a limit to its memory and to its silence: whatever a file does to it,
+ * the worker or web process that ordered it goes on.
  */
 final readonly class ChildProcess
 {

@@ -10,7 +10,8 @@ final readonly class ScanEnd
     /**
      * @param  string  $how  whole, paused, stopped, refused or broken
      * @param  string|null  $says  why it was refused
-     * @param  array{string, string}|null  $at  where it broke: the file's path and what was done with it; null where that was not announced
+     * @param  array{string, string}|null  $at where it broke: the file's path and what was done with it; null where
+     *   that was not announced
      */
     private function __construct(public string $how, public ?string $says = null, public ?array $at = null) {}
 

@@ -30,7 +30,8 @@ final class Supervisor
     private array $pauses = [];
 
     /**
-     * @param  array<string, array{command: list<string>, log: string, environment?: array<string, string>}>  $programs  by name
+     * @param  array<string, array{command: list<string>, log: string, environment?: array<string, string>}>  $programs
+     *   by name
      * @param  \Closure(string): void  $tell  takes a line on what happened
      */
     public function __construct(

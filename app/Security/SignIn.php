@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\RateLimiter;
 
 /**
  * Tries of addresses and passwords. A name that is not known takes as long as one that is. Wrong tries are counted by
- * account and place together, by place, and by account: but where somebody has signed in to an account before, from there
- * it stays open to the right password, however many others guess from the same place.
+ * account and place together, by place, and by account: but where somebody has signed in to an account before, from
+ * there it stays open to the right password, however many others guess from the same place.
  */
 final readonly class SignIn
 {

@@ -44,7 +44,9 @@ final readonly class NotChecked
             $subject->nothingDelivered() => 'nothing was delivered that would show it',
             $pass !== null && $kinds === [] => 'no file of this pass is there',
             $pass !== null && ! $subject->part->passesByFiles() => self::LAYERS,
-            $movies => $ofPixels ? "the pictures of {$spoken} are not decoded here" : "{$spoken} files are not read that far here",
+            $movies => $ofPixels
+                ? "the pictures of {$spoken} are not decoded here"
+                : "{$spoken} files are not read that far here",
             $kinds === [] => 'no whole file is there to be looked at',
             default => "{$spoken} files do not tell it",
         };

@@ -14,8 +14,9 @@ use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * Which part of a specification a scene makes: the one it says; else the one whose format it writes, or else one that is
- * a movie as it is, or pictures; of several the one whose name fits; where none fits, the first. A scene with several outputs makes a part with each.
+ * Which part of a specification a scene makes: the one it says; else the one whose format it writes, or else one that
+ * is a movie as it is, or pictures; of several the one whose name fits; where none fits, the first. A scene with
+ * several outputs makes a part with each.
  */
 final readonly class SceneParts
 {

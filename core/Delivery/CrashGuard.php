@@ -14,7 +14,8 @@ final readonly class CrashGuard
 
     /**
      * @param  array<array-key, list<ScanStage>>  $avoided  by the file's path in the delivery
-     * @param  (\Closure(string, ScanStage): void)|null  $announce  told before each step; null where nobody needs to know
+     * @param  (\Closure(string, ScanStage): void)|null  $announce  told before each step; null where nobody needs to
+     *   know
      */
     public function __construct(private array $avoided, private ?\Closure $announce) {}
 

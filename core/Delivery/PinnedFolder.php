@@ -83,8 +83,8 @@ final class PinnedFolder
     }
 
     /**
-     * The same as the system tells it, some hundreds at a time: from within the folder itself, which is the quickest way
-     * to ask of many.
+     * The same as the system tells it, some hundreds at a time: from within the folder itself, which is the quickest
+     * way to ask of many.
      *
      * @return \Generator<int, array<array-key, array<array-key, int>>> by name; a name that is a number becomes one
      */

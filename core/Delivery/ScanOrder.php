@@ -15,7 +15,8 @@ final readonly class ScanOrder
 {
     /**
      * @param  string  $folder  its real place
-     * @param  array{compares: bool, dark: string|null, approved: array<int, string>}|null  $looksFor  what is looked for in pixels; null: nothing
+     * @param  array{compares: bool, dark: string|null, approved: array<int, string>}|null  $looksFor what is looked
+     *   for in pixels; null: nothing
      * @param  array<int, Approved>  $approved  by frame: in which folder, at its real place, an approved picture lies
      * @param  bool  $sums  whether lists of checksums are compared
      * @param  string  $spool  a file: what was found so far, and what is found
@@ -55,7 +56,11 @@ final readonly class ScanOrder
 
     public static function read(string $line): self
     {
-        /** @var array{folder: string, depth: string, looks_for: array{compares: bool, dark: string|null, approved: array<int, string>}|null, approved: array<int, Approved>, sums: bool, spool: string, seconds: int, avoided: list<array{string, list<string>}>, careful: bool} $data */
+        /**
+         * @var array{folder: string, depth: string, looks_for: array{compares: bool, dark: string|null,
+         *   approved: array<int, string>}|null, approved: array<int, Approved>, sums: bool, spool: string,
+         *   seconds: int, avoided: list<array{string, list<string>}>, careful: bool} $data
+         */
         $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
         $avoided = [];

@@ -123,7 +123,8 @@ final readonly class Sequence
     }
 
     /**
-     * A number filled with zeros tells the count of digits; one that fills it by itself belongs to any count it reaches.
+     * A number filled with zeros tells the count of digits; one that fills it by itself belongs to any count it
+     * reaches.
      *
      * @param  array<int, string>  $texts  the numbers as they are written, without a sign, by row
      * @return array<int, non-empty-list<int>> rows by digits
@@ -159,7 +160,10 @@ final readonly class Sequence
         return $filled;
     }
 
-    /** The number that counts the frames, as far as the names alone tell: the one with most values, the last among equals. */
+    /**
+     * The number that counts the frames, as far as the names alone tell: the one with most values, the last among
+     * equals.
+     */
     public static function likelyColumn(NameGroup $group): ?int
     {
         $best = null;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Diagnosis;
 
 /**
- * The causes there are. Their order is the one in which they are weighed for an entry: the first that holds explains it.
+ * The causes there are. Their order is the one in which they are weighed for an entry: the first that holds explains
+ * it.
  */
 enum CauseId: string
 {

@@ -53,7 +53,9 @@ final readonly class DeliveredFrames
             $step = $told;
         }
 
-        return $step === null || $step < 2 || $step === $this->askedStep() || ! $this->mostlyKeepsTo($step) ? null : $step;
+        return $step === null || $step < 2 || $step === $this->askedStep() || ! $this->mostlyKeepsTo($step)
+            ? null
+            : $step;
     }
 
     private function mostlyKeepsTo(int $step): bool

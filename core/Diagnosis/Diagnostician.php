@@ -40,9 +40,9 @@ use PlainLedger\Core\Specification\Group;
 use PlainLedger\Core\Specification\RequirementId;
 
 /**
- * Settles which causes explain which unequal entries, in each pass by itself. For one entry the first cause of the order
- * that holds explains it; readings of the same facts that come later are told with it as alternatives; independent
- * mistakes stay causes of their own. What is the same in all passes is told once.
+ * Settles which causes explain which unequal entries, in each pass by itself. For one entry the first cause of the
+ * order that holds explains it; readings of the same facts that come later are told with it as alternatives;
+ * independent mistakes stay causes of their own. What is the same in all passes is told once.
  */
 final readonly class Diagnostician
 {
@@ -58,7 +58,8 @@ final readonly class Diagnostician
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
             new RateOfAnotherStandard, new SpeedChanged,
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
-            new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses, new SceneNameCauses, new SavedElsewhere,
+            new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses,
+            new SceneNameCauses, new SavedElsewhere,
             new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }
@@ -136,7 +137,9 @@ final readonly class Diagnostician
         $places = array_merge(...array_map(static fn (array $one): array => $one[0]->places, $seen));
         $inAll = array_diff($there, $places) === [] && count($seen) > 1;
 
-        return $inAll ? [self::joined($seen, true)] : array_map(static fn (array $one): Cause => $one[0]->ofPass($one[1]), $seen);
+        return $inAll
+            ? [self::joined($seen, true)]
+            : array_map(static fn (array $one): Cause => $one[0]->ofPass($one[1]), $seen);
     }
 
     /** @param  non-empty-list<array{Cause, string|null}>  $seen */

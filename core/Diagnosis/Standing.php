@@ -8,7 +8,8 @@ namespace PlainLedger\Core\Diagnosis;
 final readonly class Standing
 {
     /**
-     * @param  bool  $alternative  one of several readings of the same facts: told as an `or` where an earlier one explains all it would
+     * @param  bool  $alternative  one of several readings of the same facts: told as an `or` where an earlier one
+     *   explains all it would
      * @param  bool  $render  the frames that are wrong in what it explains must be rendered again
      * @param  list<CauseId>  $or  causes that the same facts allow
      */

@@ -48,7 +48,10 @@ final readonly class JsonDocument
 
         return match (json_last_error()) {
             JSON_ERROR_NONE => $data,
-            JSON_ERROR_DEPTH => throw JsonRefused::because($label, 'it is nested deeper than '.self::DEEPEST.' levels.'),
+            JSON_ERROR_DEPTH => throw JsonRefused::because(
+                $label,
+                'it is nested deeper than '.self::DEEPEST.' levels.',
+            ),
             default => throw JsonRefused::because($label, JsonFault::find($text)),
         };
     }

@@ -76,7 +76,9 @@ final readonly class AlignedMatching
         );
 
         return array_values(array_map(
-            static fn (Take $t): Take => $files->expected === null ? $t : $t->answering($t->frames->and($files->expected)),
+            static fn (Take $t): Take => $files->expected === null
+                ? $t
+                : $t->answering($t->frames->and($files->expected)),
             $own,
         ));
     }

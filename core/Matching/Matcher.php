@@ -10,10 +10,11 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * Finds which sequence, movie or file answers which part and pass. Names that fit exactly are found first, of all parts,
- * and without limit: those in the right folder and of the right kind before others. Then a file whose name aligns with
- * the pattern is that frame, in whatever folder; a second file for a frame that is there already is left over. Where no
- * name aligns, the sequence that does best otherwise is taken, so that a wrong name never hides what is in the files.
+ * Finds which sequence, movie or file answers which part and pass. Names that fit exactly are found first, of all
+ * parts, and without limit: those in the right folder and of the right kind before others. Then a file whose name
+ * aligns with the pattern is that frame, in whatever folder; a second file for a frame that is there already is left
+ * over. Where no name aligns, the sequence that does best otherwise is taken, so that a wrong name never hides what is
+ * in the files.
  */
 final readonly class Matcher
 {

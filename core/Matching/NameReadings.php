@@ -78,8 +78,8 @@ final class NameReadings
     }
 
     /**
-     * The extensions that are right for a file: the usual one of its own kind. Where its kind is not the one asked, that
-     * is the format's matter, and the usual one of an asked kind will do as well.
+     * The extensions that are right for a file: the usual one of its own kind. Where its kind is not the one asked,
+     * that is the format's matter, and the usual one of an asked kind will do as well.
      *
      * @return list<string>
      */
@@ -103,7 +103,8 @@ final class NameReadings
     public function couldAnswer(NameGroup $group, Part $part): bool
     {
         for ($row = 0; $row < min(self::SAMPLES, $group->count()); $row++) {
-            $kind = $this->delivery->factsOf($group, $row)->kind ?? Kind::fromExtension(Extension::of($group->name($row)));
+            $kind = $this->delivery->factsOf($group, $row)->kind
+                ?? Kind::fromExtension(Extension::of($group->name($row)));
             if (self::isDeliveredAs($part->delivers, $kind)) {
                 return true;
             }

@@ -50,7 +50,10 @@ final readonly class OtherMedium
             if (! $this->isOther($group, $wantsMovie)) {
                 continue;
             }
-            foreach ($this->claims->sequences($group, $wantsMovie ? Sequence::likelyColumn($group) : null) as $sequence) {
+            foreach ($this->claims->sequences(
+                $group,
+                $wantsMovie ? Sequence::likelyColumn($group) : null,
+            ) as $sequence) {
                 $free = ! $this->claims->isClaimed($sequence) && ! $this->claims->touches($group);
                 if ($free && ! ($wantsMovie && $this->isOfExpectedFrames($sequence, $part))) {
                     return $sequence;
@@ -68,7 +71,10 @@ final readonly class OtherMedium
         return $kind !== null && ($wantsMovie ? $kind->isPicture() && $group->count() > 1 : $kind->isMovie());
     }
 
-    /** Frames whose name is nearer to one that is asked of frames than to the movie's: of an older take, or another pass. */
+    /**
+     * Frames whose name is nearer to one that is asked of frames than to the movie's: of an older take, or another
+     * pass.
+     */
     private function isOfExpectedFrames(Sequence $sequence, Part $movie): bool
     {
         $costs = [];

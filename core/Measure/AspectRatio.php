@@ -41,7 +41,8 @@ final readonly class AspectRatio implements \Stringable
      * Whether pictures of this size and pixel aspect have the shape. A decimal holds to its written places. A ratio
      * holds if the width is the exact width for this height, rounded to a whole or an even number, or the height
      * that of the width. Standard-definition pictures 720 wide count by their clean width of 704
-     * (ITU-R BT.601 sampling, where 720 samples overscan the 704 of the active picture), and 486 lines by the 480 of it.
+     * (ITU-R BT.601 sampling, where 720 samples overscan the 704 of the active picture), and 486 lines by the 480 of
+     * it.
      */
     public function holdsFor(Resolution $size, BigRational $pixelAspect): bool
     {

@@ -24,7 +24,10 @@ final readonly class Duration implements \Stringable
     public static function parse(string $text): self
     {
         $plain = strtolower(trim($text));
-        $read = self::toTheFrame($plain) ?? self::withFrames($plain) ?? self::onTheClock($plain) ?? self::inUnits($plain);
+        $read = self::toTheFrame($plain)
+            ?? self::withFrames($plain)
+            ?? self::onTheClock($plain)
+            ?? self::inUnits($plain);
         if ($read === null || ! $read->isPossible()) {
             throw NotUnderstood::as('a length of time', $text, '90 s, 1:30 or 00:01:30:12');
         }

@@ -50,7 +50,8 @@ final readonly class FrameRange implements \Countable, \Stringable
     }
 
     /**
-     * Reads `1-100`, `1-100x2`, `1-10,15,20-30`, `-5--1`; also `1..100`, `1:100`, `1 to 100`, `1-100 step 2`, an en dash.
+     * Reads `1-100`, `1-100x2`, `1-10,15,20-30`, `-5--1`; also `1..100`, `1:100`, `1 to 100`, `1-100 step 2`, an en
+     * dash.
      *
      * @throws NotUnderstood
      */
@@ -295,7 +296,10 @@ final readonly class FrameRange implements \Countable, \Stringable
         return $this->isOneRun() ? $stepped : $stepped->and($this);
     }
 
-    /** The distance between neighbours where it is the same throughout; null for fewer than three numbers or uneven ones. */
+    /**
+     * The distance between neighbours where it is the same throughout; null for fewer than three numbers or uneven
+     * ones.
+     */
     public function evenStep(): ?int
     {
         if ($this->isOneRun()) {

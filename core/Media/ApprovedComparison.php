@@ -10,13 +10,17 @@ use PlainLedger\Core\Media\Decoders\PixelsRefused;
 /** Approved pictures, decoded once, that frames are compared with. */
 final readonly class ApprovedComparison
 {
-    /** All of them are held at once: so many pixels together, some three at twice 4K, or two dozen in high definition each. */
+    /**
+     * All of them are held at once: so many pixels together, some three at twice 4K, or two dozen in high definition
+     * each.
+     */
     private const MOST_PIXELS = 60_000_000;
 
     /**
      * @param  array<int, string>  $paths  by frame
      * @param  \Closure(string): ByteSource  $open
-     * @return array<int, Pixels|null> by frame; null for what is not there, is no picture that can be decoded, or is more than can be held
+     * @return array<int, Pixels|null> by frame; null for what is not there, is no picture that can be decoded, or is
+     *   more than can be held
      */
     public static function pictures(array $paths, \Closure $open): array
     {

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media;
 
 /**
- * What lies within a surround of one colour, as a rectangle, taken from lines of pixels as they come. It counts only where
- * all four of its edges are filled: what is rendered of a region is; a title, or a thing in the middle of nothing, is not.
+ * What lies within a surround of one colour, as a rectangle, taken from lines of pixels as they come. It counts only
+ * where all four of its edges are filled: what is rendered of a region is; a title, or a thing in the middle of
+ * nothing, is not.
  */
 final class Outline
 {

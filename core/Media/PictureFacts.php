@@ -12,7 +12,8 @@ final readonly class PictureFacts
     /**
      * @param  string|null  $region  `full`, or `x,y,width,height` in pixels from the top left of the picture
      * @param  int|null  $density  pixels an inch, across
-     * @param  string|null  $colour  the encoding as requirements name it; null where the file says nothing that names one
+     * @param  string|null  $colour  the encoding as requirements name it; null where the file says nothing that names
+     *   one
      * @param  string|null  $projection  as the file is tagged: `lat-long`, `cube`
      */
     public function __construct(

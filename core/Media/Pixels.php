@@ -19,9 +19,11 @@ interface Pixels
     public function at(int $x, int $y): array;
 
     /**
-     * All of it, so many lines at a time: three bytes a pixel, blue, green and red, in an order that is always the same.
+     * All of it, so many lines at a time: three bytes a pixel, blue, green and red, in an order that is always the
+     * same.
      *
-     * @param  int|null  $ground  a grey, 0 to 255, on which it is seen with its alpha; null: its colours without regard to alpha
+     * @param  int|null  $ground  a grey, 0 to 255, on which it is seen with its alpha; null: its colours without
+     *   regard to alpha
      * @return iterable<string>
      */
     public function lines(int $many, ?int $ground = null): iterable;

@@ -11,7 +11,8 @@ final readonly class SampleOptions
 {
     /**
      * @param  bool  $samples  whether pictures will be compared with each other
-     * @param  BigRational|null  $dark  luminance, as a fraction of white, up to which a pixel counts as dark; null where none are counted
+     * @param  BigRational|null  $dark  luminance, as a fraction of white, up to which a pixel counts as dark; null
+     *   where none are counted
      * @param  array<int, Pixels|null>  $approved  approved pictures by frame; null where one could not be read
      */
     public function __construct(public bool $samples, public ?BigRational $dark = null, public array $approved = []) {}

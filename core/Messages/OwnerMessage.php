@@ -15,7 +15,8 @@ final readonly class OwnerMessage
 
     /**
      * @param  string  $owner  as they are spoken to
-     * @param  non-empty-list<array{code: string, title: string, due: string|null, document: array<string, mixed>|null}>  $owed  `plain-ledger/check` documents; null where nothing was checked yet
+     * @param  non-empty-list<array{code: string, title: string, due: string|null,
+     *   document: array<string, mixed>|null}> $owed  `plain-ledger/check` documents; null where nothing was checked yet
      * @param  string  $closing  who writes
      */
     public static function to(string $owner, string $production, array $owed, string $closing): self

@@ -16,7 +16,8 @@ final readonly class NameReading
     /**
      * @param  list<PieceReading>  $pieces  in the order of the pattern
      * @param  int  $cost  0 where it fits; more the more has to be assumed
-     * @param  int|null  $digitRun  which run of digits in the name is the frame number, counted from 0; null where none is
+     * @param  int|null  $digitRun  which run of digits in the name is the frame number, counted from 0; null where
+     *   none is
      * @param  string  $lead  digits of that run which belong to what stands before the number, likewise $trail after it
      */
     public function __construct(

@@ -29,7 +29,8 @@ final readonly class SequenceSet
                 $kind = self::kindOf($delivery, $sequence);
                 if ($kind !== null && ($kind->isPicture() || $kind->isMovie())) {
                     $alone = $kind->isMovie() || count($sequence->frames) < 2 ? $sequence->pattern() : '';
-                    $alike["{$kind->value}/{$sequence->folder()}/{$sequence->frames}/{$alone}"][] = new self($kind, [$sequence]);
+                    $key = "{$kind->value}/{$sequence->folder()}/{$sequence->frames}/{$alone}";
+                    $alike[$key][] = new self($kind, [$sequence]);
                 }
             }
         }
@@ -65,7 +66,10 @@ final readonly class SequenceSet
      */
     private static function joined(array $alike): array
     {
-        $all = new self($alike[0]->kind, array_merge(...array_map(static fn (self $set): array => $set->sequences, $alike)));
+        $all = new self(
+            $alike[0]->kind,
+            array_merge(...array_map(static fn (self $set): array => $set->sequences, $alike)),
+        );
 
         return count($alike) > 1 && $all->differingWord() === null ? $alike : [$all];
     }
@@ -109,7 +113,8 @@ final readonly class SequenceSet
     public function differingWord(): ?array
     {
         $pieces = array_map(
-            static fn (Sequence $s): array => preg_split('~([._ -]+)~', $s->pattern(), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [],
+            static fn (Sequence $s): array => preg_split('~([._ -]+)~', $s->pattern(), -1, PREG_SPLIT_DELIM_CAPTURE)
+                ?: [],
             $this->sequences,
         );
         if (count($pieces) < 2 || count(array_unique(array_map(count(...), $pieces))) > 1) {
@@ -118,7 +123,10 @@ final readonly class SequenceSet
         $differs = static fn (int $at): bool => count(array_unique(array_column($pieces, $at))) > 1;
         $differ = array_values(array_filter(array_keys($pieces[0]), $differs));
         $words = count($differ) === 1 ? array_column($pieces, $differ[0]) : [];
-        $plain = array_filter($words, static fn (string $word): bool => preg_match('~^[A-Za-z][A-Za-z0-9]*$~', $word) === 1);
+        $plain = array_filter(
+            $words,
+            static fn (string $word): bool => preg_match('~^[A-Za-z][A-Za-z0-9]*$~', $word) === 1,
+        );
         if ($words === [] || count($plain) < count($words)) {
             return null;
         }

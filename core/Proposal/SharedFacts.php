@@ -64,7 +64,9 @@ final readonly class SharedFacts
 
     private static function size(MediaFacts $facts): ?string
     {
-        return $facts->picture->width === null || $facts->picture->height === null ? null : "{$facts->picture->width}x{$facts->picture->height}";
+        return $facts->picture->width === null || $facts->picture->height === null
+            ? null
+            : "{$facts->picture->width}x{$facts->picture->height}";
     }
 
     private static function projection(MediaFacts $facts): ?string
@@ -77,7 +79,9 @@ final readonly class SharedFacts
     /** A name in which a pattern would stand is none that can be asked. */
     private static function camera(MediaFacts $facts): ?string
     {
-        return $facts->labels->camera !== null && preg_match('~[*?|]~', $facts->labels->camera) !== 1 ? $facts->labels->camera : null;
+        return $facts->labels->camera !== null && preg_match('~[*?|]~', $facts->labels->camera) !== 1
+            ? $facts->labels->camera
+            : null;
     }
 
     /**
@@ -90,14 +94,18 @@ final readonly class SharedFacts
         $first = $this->whole[0] ?? null;
         $another = array_filter(
             $this->whole,
-            static fn (MediaFacts $f): bool => $f->labels->layers !== $first?->labels->layers || $f->encoding->channels !== $first->encoding->channels,
+            static fn (MediaFacts $f): bool => $f->labels->layers !== $first?->labels->layers
+                || $f->encoding->channels !== $first->encoding->channels,
         );
         $layers = $first->labels->layers ?? [];
         $strange = array_filter($layers, static fn (string $l): bool => preg_match('~^[A-Za-z][\w -]*$~', $l) !== 1);
         if ($layers === [] || $another !== [] || $strange !== []) {
             return [];
         }
-        $plain = array_filter($first->encoding->channels ?? [], static fn (string $c): bool => Channels::split($c)[0] === '');
+        $plain = array_filter(
+            $first->encoding->channels ?? [],
+            static fn (string $c): bool => Channels::split($c)[0] === '',
+        );
         $pictured = array_intersect(['R', 'G', 'B', 'Y'], $plain) !== [];
         $channels = $plain === [] ? [] : [RequirementId::FORMAT_CHANNELS => Channels::write(array_values($plain))];
 

@@ -74,7 +74,9 @@ final readonly class SpecificationProposal
         $folder = $set->sequences[0]->folder();
         $allWhole = $whole !== [] && count($whole) === count($facts) && $whole[0]->wholeness->complete !== null;
         $more = [
-            RequirementId::TIME_RANGE => $set->delivers() === Delivers::Frames ? (string) $set->sequences[0]->frames : null,
+            RequirementId::TIME_RANGE => $set->delivers() === Delivers::Frames
+                ? (string) $set->sequences[0]->frames
+                : null,
             RequirementId::FORMAT_KIND => $set->kind->value,
             RequirementId::NAMING_PATTERN => $pattern,
             RequirementId::PASSES => $passes,

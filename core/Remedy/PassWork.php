@@ -17,7 +17,10 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** What has to be done for one pass besides what its causes name: frames to render, old files out of the way, frames beyond. */
+/**
+ * What has to be done for one pass besides what its causes name: frames to render, old files out of the way, frames
+ * beyond.
+ */
 final readonly class PassWork
 {
     /** Frames to be rendered, by the numbers asked. */
@@ -212,8 +215,8 @@ final readonly class PassWork
     }
 
     /**
-     * The work that is named, less what this pass's own replaces: frames that are rendered again, or set aside, are neither
-     * renamed nor saved first; and what is renamed to other numbers is renamed once.
+     * The work that is named, less what this pass's own replaces: frames that are rendered again, or set aside, are
+     * neither renamed nor saved first; and what is renamed to other numbers is renamed once.
      *
      * @param  list<array{Fix, int}>  $named
      * @return list<array{Fix, int}>

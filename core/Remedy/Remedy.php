@@ -107,8 +107,8 @@ final readonly class Remedy
     }
 
     /**
-     * Settings in the order one would go through them: what is missing first, then group by group, saving last. Then the
-     * files, as the causes stand: what is set aside makes room for what is renamed, and names come before folders.
+     * Settings in the order one would go through them: what is missing first, then group by group, saving last. Then
+     * the files, as the causes stand: what is set aside makes room for what is renamed, and names come before folders.
      *
      * @param  list<array{Fix, int}>  $named  with the place of the cause
      * @return list<Fix>

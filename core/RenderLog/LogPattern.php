@@ -19,7 +19,8 @@ final readonly class LogPattern
         'frame' => '-?\d{1,9}',
         'seconds' => '\d{1,9}(?:\.\d{1,9})?',
         'time' => '(?:\d{1,4}:)?\d{1,4}:\d{2}(?:\.\d{1,6})?'
-            .'|(?:\d{1,4}\s?h(?:ours?)?\s?)?(?:\d{1,4}\s?m(?:in(?:utes?)?)?\s?)?\d{1,5}(?:\.\d{1,6})?\s?s(?:ec(?:onds?)?)?',
+            .'|(?:\d{1,4}\s?h(?:ours?)?\s?)?(?:\d{1,4}\s?m(?:in(?:utes?)?)?\s?)?'
+            .'\d{1,5}(?:\.\d{1,6})?\s?s(?:ec(?:onds?)?)?',
         'clock' => '\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}',
         'file' => '\S(?:.{0,1000}?\S)?',
         'message' => '.{0,2000}',
@@ -97,7 +98,9 @@ final readonly class LogPattern
         $form = self::PIECES[$name] ?? null;
         if ($form === null) {
             $known = array_map(static fn (string $one): string => '{'.$one.'}', array_keys(self::PIECES));
-            throw LogPatternRefused::because('There is no piece {'.Text::shown($piece).'}; there are '.implode(', ', $known).'.');
+            throw LogPatternRefused::because(
+                'There is no piece {'.Text::shown($piece).'}; there are '.implode(', ', $known).'.',
+            );
         }
         if ($name === '*') {
             return $form;

@@ -20,8 +20,10 @@ final readonly class LogReading
      * @param  string|null  $firstClock  `2026-11-25 21:04:10`, where lines begin with it
      */
     public function __construct(
-        public FrameRange $finished, public FrameRange $begun, public array $milliseconds, public ?int $last, public int $files, public ?string $lastFile,
-        public int $warningCount, public array $warnings, public int $errorCount, public array $errors, public ?string $firstClock, public ?string $lastClock, public int $lines, public int $bytes,
+        public FrameRange $finished, public FrameRange $begun, public array $milliseconds, public ?int $last,
+        public int $files, public ?string $lastFile,
+        public int $warningCount, public array $warnings, public int $errorCount, public array $errors,
+        public ?string $firstClock, public ?string $lastClock, public int $lines, public int $bytes,
     ) {}
 
     /** @return list<int> what frames took, ascending */
@@ -61,7 +63,10 @@ final readonly class LogReading
         return array_filter(array_slice($slow, 0, self::MOST_SLOW, true), is_int(...));
     }
 
-    /** How many frames were rendered beside each other, by the clock: time told ÷ time passed, to the nearest whole; 1 where no clock is told. */
+    /**
+     * How many frames were rendered beside each other, by the clock: time told ÷ time passed, to the nearest whole; 1
+     * where no clock is told.
+     */
     public function besideEachOther(): int
     {
         if ($this->firstClock === null || $this->lastClock === null) {

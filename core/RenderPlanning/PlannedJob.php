@@ -10,9 +10,11 @@ use PlainLedger\Core\Measure\FrameRange;
 final readonly class PlannedJob
 {
     /**
-     * @param  array{int, int, int}|null  $ready  at the earliest, likely, at the latest; null where a frame takes longer than the hours that may be used
+     * @param  array{int, int, int}|null  $ready at the earliest, likely, at the latest; null where a frame takes
+     *   longer than the hours that may be used
      * @param  FrameRange  $inTime  the frames that are likely finished when it is due
-     * @param  int|null  $scale  the largest render scale, in whole percent, at which it is likely in time; null where it is anyway, or where none would do
+     * @param  int|null  $scale  the largest render scale, in whole percent, at which it is likely in time; null where
+     *   it is anyway, or where none would do
      */
     public function __construct(
         public RenderJob $job,

@@ -8,8 +8,8 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 
 /**
- * One list of frames over one pool of machines, what is due first first: each machine that is free takes the next frame.
- * A frame is rendered whole, by one machine, within the hours that may be used.
+ * One list of frames over one pool of machines, what is due first first: each machine that is free takes the next
+ * frame. A frame is rendered whole, by one machine, within the hours that may be used.
  */
 final readonly class RenderPlan
 {
@@ -30,7 +30,9 @@ final readonly class RenderPlan
         $count = array_sum(array_map(static fn (RenderJob $job): int => count($job->frames), $jobs));
         if ($count > self::MOST_FRAMES) {
             $most = number_format(self::MOST_FRAMES);
-            throw NotUnderstood::because('These are '.number_format($count)." frames; at most {$most} are laid out at once.");
+            throw NotUnderstood::because(
+                'These are '.number_format($count)." frames; at most {$most} are laid out at once.",
+            );
         }
         // what has no date waits for what has
         $order = static fn (RenderJob $job): array => [$job->due ?? PHP_INT_MAX, $job->label];
@@ -49,12 +51,16 @@ final readonly class RenderPlan
     }
 
     /**
-     * @param  array<int, array<int, array{ready: int|null, inTime: FrameRange}>>  $runs  by the shortest, the likely and the longest times
+     * @param  array<int, array<int, array{ready: int|null, inTime: FrameRange}>>  $runs by the shortest, the likely
+     *   and the longest times
      * @return array{int, int, int}|null
      */
     private static function readyIn(array $runs, int $at): ?array
     {
-        [$soonest, $likely, $latest] = array_map(static fn (int $which): ?int => $runs[$which][$at]['ready'], [0, 1, 2]);
+        [$soonest, $likely, $latest] = array_map(
+            static fn (int $which): ?int => $runs[$which][$at]['ready'],
+            [0, 1, 2],
+        );
 
         return $soonest === null || $likely === null || $latest === null ? null : [$soonest, $likely, $latest];
     }

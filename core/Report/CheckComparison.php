@@ -45,7 +45,8 @@ final readonly class CheckComparison
      * @param  list<string>  $new  of lines that are unequal for the first time
      * @param  list<string>  $back  of lines that were unequal once, then not, and are again
      * @param  list<string>  $still  of lines that are unequal as before
-     * @param  list<array{id: string, label: string, from: string, to: string}>  $unasked  settings that changed though nobody was asked to
+     * @param  list<array{id: string, label: string, from: string, to: string}>  $unasked settings that changed though
+     *   nobody was asked to
      */
     private function __construct(
         public array $putRight,
@@ -210,7 +211,10 @@ final readonly class CheckComparison
     {
         $settings = $scene->all() + $scene->cameraSetup->facts;
         unset($settings[RequirementId::SCENE_SAVED]);
-        foreach (['camera.chosen' => $scene->cameraSetup->chosen, 'camera.all' => $scene->cameraSetup->all] as $id => $names) {
+        foreach ([
+            'camera.chosen' => $scene->cameraSetup->chosen,
+            'camera.all' => $scene->cameraSetup->all,
+        ] as $id => $names) {
             if ($names !== null) {
                 sort($names);
                 $settings[$id] = implode(', ', $names);

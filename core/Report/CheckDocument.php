@@ -59,7 +59,9 @@ final readonly class CheckDocument
             'scene' => $this->account->scene === null
                 ? null
                 : [
-                    'file' => $this->account->scene->source->file === null ? null : Text::shown($this->account->scene->source->file),
+                    'file' => $this->account->scene->source->file === null
+                        ? null
+                        : Text::shown($this->account->scene->source->file),
                     'makes' => $this->account->partsOfScene(),
                     'comes_to' => $this->comesTo(),
                 ],

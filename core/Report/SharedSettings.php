@@ -21,7 +21,8 @@ final readonly class SharedSettings
      * Only where more than half of at least three agree, so that it is plain who differs.
      *
      * @param  array<string, array<string, string>>  $scenes  settings by id, by whose scene it is
-     * @return list<array{id: string, label: string, common: string, count: int, others: list<array{whose: string, value: string}>}>
+     * @return list<array{id: string, label: string, common: string, count: int, others: list<array{whose: string,
+     *   value: string}>}>
      */
     public static function among(array $scenes): array
     {
@@ -61,7 +62,8 @@ final readonly class SharedSettings
         $order = array_keys($labels);
         usort(
             $found,
-            static fn (array $a, array $b): int => (int) array_search($a['id'], $order, true) <=> (int) array_search($b['id'], $order, true),
+            static fn (array $a, array $b): int => array_search($a['id'], $order, true)
+                <=> array_search($b['id'], $order, true),
         );
 
         return $found;

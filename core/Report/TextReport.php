@@ -247,7 +247,9 @@ final readonly class TextReport implements ReportWriter
         return [
             ...self::notTold($account),
             ...self::notChecked($account->check),
-            ...($strays === [] ? [] : ['', 'Belongs to nothing: '.implode(', ', array_slice($strays, 0, 12))."{$more}."]),
+            ...(
+                $strays === [] ? [] : ['', 'Belongs to nothing: '.implode(', ', array_slice($strays, 0, 12))."{$more}."]
+            ),
             ...($strange === [] ? [] : ['', 'Not understood: '.implode('; ', array_slice($strange, 0, 20)).'.']),
         ];
     }

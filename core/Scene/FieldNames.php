@@ -81,8 +81,8 @@ final readonly class FieldNames
     }
 
     /**
-     * Of `render/output.width` and `render.output.width` the last piece may be told alone, unless much else is called by
-     * that word and it stands with such things.
+     * Of `render/output.width` and `render.output.width` the last piece may be told alone, unless much else is called
+     * by that word and it stands with such things.
      */
     private static function byWords(string $name): ?string
     {

@@ -16,7 +16,8 @@ use PlainLedger\Core\Specification\Vocabulary;
 /** What a format's name tells besides the format: `EXR (DWAA)`, `TIFF 16 bit`, `MP4 (H.264)`. */
 final readonly class FormatDetails
 {
-    private const DEPTH = '~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer|int))?\)?$~i';
+    private const DEPTH = '~^(.*?\S)[\s,]*[(/,]?\s*\b(8|10|12|16|32)\s*-?\s*bits?(?:\s*(half|float|integer'
+        .'|int))?\)?$~i';
 
     private const FIELDS = [RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CODEC];
 

@@ -28,14 +28,22 @@ final readonly class JoinedFields
             + SceneRegion::of($values)
             + ($both('old length', 'new length') ? self::speed($values['old length'], $values['new length']) : [])
             + ($both('first', 'last') ? self::range($values['first'], $values['last']) : [])
-            + ($both(RequirementId::TIME_RATE, 'rate base') ? self::rate($values[RequirementId::TIME_RATE], $values['rate base']) : [])
+            + (
+                $both(RequirementId::TIME_RATE, 'rate base')
+                    ? self::rate($values[RequirementId::TIME_RATE], $values['rate base'])
+                    : []
+            )
             + (isset($values['path']) ? self::path(strtr($values['path'], '\\', '/')) : []);
     }
 
     /** @return array<string, string> */
     private static function size(string $width, string $height): array
     {
-        $pixels = static fn (string $side): string => (string) preg_replace('~\s*(?:px|pixels?)\.?$~i', '', trim($side));
+        $pixels = static fn (string $side): string => (string) preg_replace(
+            '~\s*(?:px|pixels?)\.?$~i',
+            '',
+            trim($side),
+        );
 
         return [RequirementId::PICTURE_RESOLUTION => "{$pixels($width)}x{$pixels($height)}"];
     }
@@ -93,7 +101,9 @@ final readonly class JoinedFields
         $folder = $slash === false && $path !== ''
             ? []
             : [RequirementId::OUTPUT_FOLDER => substr($path, 0, max(1, (int) $slash))];
-        $kind = preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $name, $m) === 1 ? [RequirementId::FORMAT_KIND => $m[1]] : [];
+        $kind = preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $name, $m) === 1
+            ? [RequirementId::FORMAT_KIND => $m[1]]
+            : [];
 
         return $folder + ($name === '' ? [] : [RequirementId::NAMING_PATTERN => $name]) + $kind;
     }

@@ -11,7 +11,8 @@ final readonly class Misread
 
     /**
      * @param  list<string>  $sentences  keys, and values, that were not understood
-     * @param  list<UnknownSetting>  $unknown  the same as far as a name and a value were told, so that a map can be made of them
+     * @param  list<UnknownSetting>  $unknown  the same as far as a name and a value were told, so that a map can be
+     *   made of them
      */
     public function __construct(public array $sentences = [], public array $unknown = []) {}
 

@@ -38,14 +38,20 @@ final readonly class NamedValue
 
         return match (true) {
             // “in/out: 1001 / 1096” tells both at once
-            $both !== null && in_array($this->field, ['first', 'last'], true) => new self($this->name, $both, RequirementId::TIME_RANGE),
+            $both !== null
+                && in_array($this->field, ['first', 'last'], true) => new self(
+                    $this->name,
+                    $both,
+                    RequirementId::TIME_RANGE,
+                ),
             // “frames: all” says what is rendered, and not which frames
             $this->is(RequirementId::TIME_RANGE) && $this->isExtent() => $this->as(RequirementId::TIME_EXTENT),
             // “frames: 96” says how many, and not which
             $this->is(RequirementId::TIME_RANGE) && $this->isCount($name) => $this->as(RequirementId::TIME_COUNT),
             $this->is(RequirementId::NAMING_PATTERN) && $this->isNameOfScene($name) => $this->as('scene.file'),
             // one name for two settings: a number is that of a compression
-            $this->is(RequirementId::RENDER_QUALITY) && is_numeric(rtrim($this->value, '% ')) => $this->as(RequirementId::FORMAT_QUALITY),
+            $this->is(RequirementId::RENDER_QUALITY)
+                && is_numeric(rtrim($this->value, '% ')) => $this->as(RequirementId::FORMAT_QUALITY),
             $this->field === null && $this->isChannels($name) => $this->as(RequirementId::FORMAT_CHANNELS),
             default => $this,
         };

@@ -23,7 +23,8 @@ final class NamedValues
     ];
 
     /** “1280 x 720 at 50 %” is a size and its scale. */
-    private const SIZE_AT_SCALE = '~^(.*?\d)\D{0,4}[\s,]*(?:@|at|[(,;])\s*(\d{1,4}(?:[.,]\d+)?\s*%)\)?(?:\s*scale)?\s*$~iu';
+    private const SIZE_AT_SCALE = '~^(.*?\d)\D{0,4}[\s,]*(?:@|at|[(,;])\s*'
+        .'(\d{1,4}(?:[.,]\d+)?\s*%)\)?(?:\s*scale)?\s*$~iu';
 
     private const LONE_NUMBER = '~^\d{2,4}(?:\.\d+)?(?:\s*(?:dpi|ppi))?$~i';
 
@@ -89,7 +90,9 @@ final class NamedValues
 
     private function settings(): RawSettings
     {
-        $this->fields += $this->passes === [] ? [] : [RequirementId::PASSES => ['passes', implode(', ', $this->passes)]];
+        $this->fields += $this->passes === []
+            ? []
+            : [RequirementId::PASSES => ['passes', implode(', ', $this->passes)]];
         $this->fields = FormatDetails::spread($this->sizeAndScale());
         $this->noteLoneEnd('first', 'last');
         $this->noteLoneEnd('last', 'first');
@@ -117,7 +120,9 @@ final class NamedValues
         [$name, $value] = $this->fields[RequirementId::PICTURE_RESOLUTION] ?? ['', ''];
 
         return preg_match(self::SIZE_AT_SCALE, $value, $m) === 1
-            ? [RequirementId::PICTURE_RESOLUTION => [$name, $m[1]]] + $this->fields + [RequirementId::PICTURE_SCALE => [$name, $m[2]]]
+            ? [RequirementId::PICTURE_RESOLUTION => [$name, $m[1]]]
+                + $this->fields
+                + [RequirementId::PICTURE_SCALE => [$name, $m[2]]]
             : $this->fields;
     }
 
@@ -170,7 +175,10 @@ final class NamedValues
         return $settings;
     }
 
-    /** A half is written as 0.5, and as 50 with or without its sign. Nobody renders at two percent: small numbers are factors. */
+    /**
+     * A half is written as 0.5, and as 50 with or without its sign. Nobody renders at two percent: small numbers are
+     * factors.
+     */
     private static function percent(string $value, string $name): string
     {
         if (preg_match(self::FACTOR, $value) !== 1 || stripos($name, 'percent') !== false) {

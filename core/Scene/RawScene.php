@@ -10,7 +10,8 @@ final readonly class RawScene
     /**
      * @param  string  $label  where it came from, for sentences: a file name, or a row of a sheet
      * @param  string  $content  a text that is read as this very scene again
-     * @param  list<string>  $whose  shot codes, names of learners, names of scenes: what tells whose it is, the plainest first
+     * @param  list<string>  $whose  shot codes, names of learners, names of scenes: what tells whose it is, the
+     *   plainest first
      */
     public function __construct(
         public string $label,

@@ -17,7 +17,13 @@ use PlainLedger\Core\Text\Text;
 /** Settings under the ids of requirements, with values as whoever wrote them wrote them. */
 final readonly class RawSettings
 {
-    private const LISTS = ['camera.chosen', 'camera.all', 'camera.views', RequirementId::PASSES, RequirementId::SCENE_LINKS];
+    private const LISTS = [
+        'camera.chosen',
+        'camera.all',
+        'camera.views',
+        RequirementId::PASSES,
+        RequirementId::SCENE_LINKS,
+    ];
 
     /**
      * @param  array<string, mixed>  $scene  file, saved, project_folder and part
@@ -32,7 +38,10 @@ final readonly class RawSettings
         private array $names = [],
     ) {}
 
-    /** @return array{scene: array<string, mixed>, settings: array<string, mixed>} as it was told, as a scene document has it */
+    /**
+     * @return array{scene: array<string, mixed>, settings: array<string, mixed>} as it was told, as a scene document
+     *   has it
+     */
     public function plain(): array
     {
         return ['scene' => $this->scene, 'settings' => $this->settings];

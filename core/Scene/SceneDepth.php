@@ -15,7 +15,8 @@ final readonly class SceneDepth
     private const OF_PIXELS = ['24', '32', '48', '64'];
 
     /**
-     * The depth as bits a channel. Where it is plainly told a pixel's and the channels do not divide it, it is not known.
+     * The depth as bits a channel. Where it is plainly told a pixel's and the channels do not divide it, it is not
+     * known.
      *
      * @param  array<string, string>  $settings
      * @param  mixed  $told  the depth as it was written

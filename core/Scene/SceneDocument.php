@@ -7,9 +7,17 @@ namespace PlainLedger\Core\Scene;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** Settings as the open `plain-ledger/scene` document, version 1: what was told and understood, in its canonical form. */
+/**
+ * Settings as the open `plain-ledger/scene` document, version 1: what was told and understood, in its canonical form.
+ */
 final readonly class SceneDocument
 {
+    private const FLAGS = JSON_PRETTY_PRINT
+        | JSON_UNESCAPED_SLASHES
+        | JSON_UNESCAPED_UNICODE
+        | JSON_INVALID_UTF8_SUBSTITUTE
+        | JSON_THROW_ON_ERROR;
+
     /**
      * Settings told for several parts, as a document with an output for each; values as they were told.
      *
@@ -33,7 +41,7 @@ final readonly class SceneDocument
                 'settings' => (object) [],
                 'outputs' => $outputs,
             ],
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
+            self::FLAGS,
         );
     }
 
@@ -59,11 +67,15 @@ final readonly class SceneDocument
         return json_encode([
             'format' => SceneJson::FORMAT, 'version' => 1,
             'scene' => (object) array_filter(
-                ['file' => $scene->source->file, 'saved' => $scene->source->saved, 'project_folder' => $scene->source->projectFolder],
+                [
+                    'file' => $scene->source->file,
+                    'saved' => $scene->source->saved,
+                    'project_folder' => $scene->source->projectFolder,
+                ],
                 static fn (mixed $v): bool => $v !== null,
             ),
             'settings' => (object) $settings,
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR)
+        ], self::FLAGS)
             ."\n";
     }
 }

@@ -6,7 +6,10 @@ namespace PlainLedger\Core\Scene;
 
 use PlainLedger\Core\Specification\RequirementId;
 
-/** How a scene names its files, where that is told in pieces: a prefix, the order of name and number, and what the program adds by itself. */
+/**
+ * How a scene names its files, where that is told in pieces: a prefix, the order of name and number, and what the
+ * program adds by itself.
+ */
 final readonly class SceneFileNames
 {
     public const KEYS = ['naming.prefix', 'naming.order', 'naming.digits', 'naming.adds_digits'];
@@ -42,7 +45,8 @@ final readonly class SceneFileNames
         $added = self::digits($settings['naming.adds_digits'] ?? null);
         $count = $digits ?? $added ?? 0;
         $noneAdded = $digits === null && $added === 0;
-        $untold = $order === null && ($noneAdded || ($digits === null && $added === null) || ($count === 0 && $added === 0));
+        $untold = $order === null
+            && ($noneAdded || ($digits === null && $added === null) || ($count === 0 && $added === 0));
         if ($untold || str_contains($name, '{frame')) {
             return $name;
         }

@@ -11,7 +11,10 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Spellings;
 
-/** A render region as programs tell it: a flag, its sides, or a corner and a size; in pixels, or as fractions of the picture. */
+/**
+ * A render region as programs tell it: a flag, its sides, or a corner and a size; in pixels, or as fractions of the
+ * picture.
+ */
 final readonly class SceneRegion
 {
     /**
@@ -46,7 +49,9 @@ final readonly class SceneRegion
         }
         $factors = $shares ? [$size[0], $size[1], $size[0], $size[1]] : [1, 1, 1, 1];
         $pixels = array_map(
-            static fn (BigRational $v, int $by): int => $v->multipliedBy($by)->toScale(0, RoundingMode::HALF_UP)->toInt(),
+            static fn (BigRational $v, int $by): int => $v->multipliedBy($by)
+                ->toScale(0, RoundingMode::HALF_UP)
+                ->toInt(),
             $box,
             $factors,
         );

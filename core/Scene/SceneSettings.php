@@ -55,7 +55,15 @@ final readonly class SceneSettings
     /** @param  list<self>  $outputs */
     private function but(SceneSource $source, Misread $misread, array $outputs): self
     {
-        return new self($source, $this->settings, $this->timeline, $this->cameraSetup, $this->passes, $misread, $outputs);
+        return new self(
+            $source,
+            $this->settings,
+            $this->timeline,
+            $this->cameraSetup,
+            $this->passes,
+            $misread,
+            $outputs,
+        );
     }
 
     public function get(string $id): ?string
@@ -63,7 +71,9 @@ final readonly class SceneSettings
         return $this->settings[$id] ?? null;
     }
 
-    /** @return list<string>|null the cameras, or views, that are set to be rendered; null where the scene does not say */
+    /**
+     * @return list<string>|null the cameras, or views, that are set to be rendered; null where the scene does not say
+     */
     public function chosen(): ?array
     {
         $name = $this->get(RequirementId::CAMERA_NAME);

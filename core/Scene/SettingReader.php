@@ -34,8 +34,12 @@ final readonly class SettingReader
 
         return match (true) {
             $type === ValueType::Pattern => self::pattern($descriptor, trim(Scalar::text($value))),
-            $type === ValueType::Channels, $type === ValueType::Handles => (string) RequirementValue::read($descriptor, $value),
-            $type === ValueType::Word && $descriptor->id !== RequirementId::TIME_EXTENT => self::word($descriptor, $value),
+            $type === ValueType::Channels, $type === ValueType::Handles => (string) RequirementValue::read(
+                $descriptor,
+                $value,
+            ),
+            $type === ValueType::Word
+                && $descriptor->id !== RequirementId::TIME_EXTENT => self::word($descriptor, $value),
             $type === ValueType::Kind => self::kind($descriptor, $value),
             $type === ValueType::Passes, $type->format()->isFreeText() => self::text($descriptor, $value),
             default => self::canonical($descriptor, Scalar::text($value)),

@@ -38,7 +38,10 @@ final readonly class TypedSettings
             false => '=no',
             null => '',
         };
-        $passes = array_map(static fn (array $pass): string => $pass['name'].$mark($pass['saved']), $scene->passes ?? []);
+        $passes = array_map(
+            static fn (array $pass): string => $pass['name'].$mark($pass['saved']),
+            $scene->passes ?? [],
+        );
 
         return $scene->passes === null ? [] : [RequirementId::PASSES => implode(', ', $passes)];
     }

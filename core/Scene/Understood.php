@@ -42,7 +42,9 @@ final class Understood
     /** A value as one shows it in a sentence. */
     public static function brief(mixed $value): string
     {
-        $text = is_string($value) ? $value : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $text = is_string($value)
+            ? $value
+            : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return mb_strimwidth(Text::shown($text), 0, 200, '…');
     }
@@ -93,11 +95,16 @@ final class Understood
             $path = is_array($item) ? $item['path'] ?? null : null;
             if (! is_array($item) || ! is_string($path)) {
                 $type = JsonDocument::typeOf($item);
-                $this->note("scene.links: a list of paths, each with \"present\", is expected, and {$type} stands there.");
+                $this->note(
+                    "scene.links: a list of paths, each with \"present\", is expected, and {$type} stands there.",
+                );
 
                 return null;
             }
-            $links[] = ['path' => $path, 'present' => $this->truth($item['present'] ?? null, RequirementId::SCENE_LINKS)];
+            $links[] = [
+                'path' => $path,
+                'present' => $this->truth($item['present'] ?? null, RequirementId::SCENE_LINKS),
+            ];
         }
 
         return $links;

@@ -11,5 +11,9 @@ final readonly class ShotDetails
      * @param  string|null  $owner  as it was written
      * @param  string|null  $due  `2026-12-01 23:59`
      */
-    public function __construct(public ?string $title = null, public ?string $owner = null, public ?string $due = null) {}
+    public function __construct(
+        public ?string $title = null,
+        public ?string $owner = null,
+        public ?string $due = null,
+    ) {}
 }

@@ -119,7 +119,9 @@ final class ShotRowReader
         );
         if ($range !== null) {
             // in a column called frames there may also stand how many they are
-            return $first !== null && preg_match('~^\d+$~', $range) === 1 ? self::counted($first, $last, $range) : $range;
+            return $first !== null && preg_match('~^\d+$~', $range) === 1
+                ? self::counted($first, $last, $range)
+                : $range;
         }
         if ($first !== null && $last !== null) {
             return self::frame($first).'-'.self::frame($last);

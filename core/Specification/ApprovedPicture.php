@@ -54,8 +54,11 @@ final readonly class ApprovedPicture
         $isFrame = $frame !== null && preg_match('~^-?\d{1,9}$~', Scalar::text($frame)) === 1;
         if (! is_array($one) || ! $isFrame || ! is_string($picture) || trim($picture) === '') {
             throw NotUnderstood::because(
-                'an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": "4/255"}, '
-                    .'or “frame 1024: approved/1024.png, tolerance 4/255”, and '.JsonDocument::typeOf($one).' stands there.',
+                'an approved picture is written as {"frame": 1024, "picture": "approved/1024.png", "tolerance": '
+                    .'"4/255"}, '
+                    .'or “frame 1024: approved/1024.png, tolerance 4/255”, and '
+                        .JsonDocument::typeOf($one)
+                        .' stands there.',
             );
         }
         $tolerance = Tolerance::canonical(Scalar::text($one['tolerance'] ?? self::TOLERANCE));

@@ -22,7 +22,8 @@ final readonly class Consequences
 {
     /**
      * @param  list<array{label: string, value: string}>  $lines
-     * @param  array{width: int, height: int, aspect: string, spoken: string}|null  $shape  as it is shown: pixels made square
+     * @param  array{width: int, height: int, aspect: string, spoken: string}|null  $shape as it is shown: pixels made
+     *   square
      * @param  array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}|null  $ruler
      */
     private function __construct(

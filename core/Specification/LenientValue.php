@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Specification;
 use PlainLedger\Core\Media\Kind;
 
 /**
- * A value as programs and people show it, with what they write around it taken off: units, remarks in brackets, a percent
- * sign. Each reading is more daring than the one before; the first that is a value of its type counts.
+ * A value as programs and people show it, with what they write around it taken off: units, remarks in brackets, a
+ * percent sign. Each reading is more daring than the one before; the first that is a value of its type counts.
  */
 final readonly class LenientValue
 {
@@ -42,7 +42,11 @@ final readonly class LenientValue
             $value,
             $plain === '' ? $value : $plain,
             ...($unit === null ? [] : array_map(
-                static fn (string $text): string => (string) preg_replace("~(?<=[\\d)\\s])\\s*(?:{$unit})\\b\\.?~iu", '', $text),
+                static fn (string $text): string => (string) preg_replace(
+                    "~(?<=[\\d)\\s])\\s*(?:{$unit})\\b\\.?~iu",
+                    '',
+                    $text,
+                ),
                 [$plain, $within],
             )),
             ...($descriptor->type === ValueType::Range ? [self::range($plain)] : []),

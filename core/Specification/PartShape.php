@@ -63,10 +63,16 @@ final readonly class PartShape
             throw SpecificationRefused::because($layer->label, "\"parts\" must be a list, and {$type} stands there.");
         }
         if (count($list) > self::MOST_PARTS) {
-            throw SpecificationRefused::because($layer->label, 'a specification has at most '.self::MOST_PARTS.' parts.');
+            throw SpecificationRefused::because(
+                $layer->label,
+                'a specification has at most '.self::MOST_PARTS.' parts.',
+            );
         }
 
-        return array_map(static fn (mixed $part): array => JsonDocument::asObject($part, $layer->label, 'a part'), $list);
+        return array_map(
+            static fn (mixed $part): array => JsonDocument::asObject($part, $layer->label, 'a part'),
+            $list,
+        );
     }
 
     /**
@@ -82,7 +88,11 @@ final readonly class PartShape
         }
         $from = $part['made_from'] ?? null;
 
-        return new self($name, self::delivers($layer, $part['delivers'] ?? null, $where), is_string($from) ? $from : null);
+        return new self(
+            $name,
+            self::delivers($layer, $part['delivers'] ?? null, $where),
+            is_string($from) ? $from : null,
+        );
     }
 
     private static function delivers(Layer $layer, mixed $word, string $where): Delivers

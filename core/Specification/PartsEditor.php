@@ -40,7 +40,10 @@ final readonly class PartsEditor
         $names = array_column($parts, 'name');
         self::expectFree($name, $names);
         if ($madeFrom !== null && ! in_array($madeFrom, $names, true)) {
-            throw SpecificationRefused::because('The part', "it is made from “{$madeFrom}”, and there is no such part.");
+            throw SpecificationRefused::because(
+                'The part',
+                "it is made from “{$madeFrom}”, and there is no such part.",
+            );
         }
         $parts[] = [
             'name' => $name,
@@ -78,7 +81,11 @@ final readonly class PartsEditor
         if ($parts !== []) {
             return [$parts, $require];
         }
-        $isShared = static fn (string $id): bool => in_array(Catalogue::standard()->find($id)?->group, self::SHARED, true);
+        $isShared = static fn (string $id): bool => in_array(
+            Catalogue::standard()->find($id)?->group,
+            self::SHARED,
+            true,
+        );
         $own = array_filter($require, static fn (string $id): bool => ! $isShared($id), ARRAY_FILTER_USE_KEY);
         $alone = ['name' => $this->word(), 'delivers' => $this->word(), 'require' => $own];
 

@@ -9,12 +9,16 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Naming\Piece;
 use PlainLedger\Core\Naming\PieceValues;
 
-/** What should be known of a pattern's names before they are used: that they will not sort, not be found as a sequence, or collide. */
+/**
+ * What should be known of a pattern's names before they are used: that they will not sort, not be found as a sequence,
+ * or collide.
+ */
 final readonly class PatternNotes
 {
     private const NOT_FILLED = 'Frame numbers are not filled with zeros, so the names do not sort as numbers do.';
 
-    private const NOT_LAST = 'The frame number does not stand right before the extension; most programs then do not see a '
+    private const NOT_LAST = 'The frame number does not stand right before the extension; most programs then do '
+        .'not see a '
         .'sequence.';
 
     private const AFTER_DIGITS = 'Digits stand right before the frame number, and nobody can tell where it begins.';

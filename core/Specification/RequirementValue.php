@@ -14,7 +14,8 @@ final readonly class RequirementValue implements \Stringable
     /**
      * @param  list<string>  $values  canonical texts of the descriptor's type; one of them will do (for passes: all)
      * @param  string|null  $min  a canonical number (or duration), likewise $max
-     * @param  array<string, array<string, mixed>>  $own  of passes: what is asked of one alone, by its name, still as it was written
+     * @param  array<string, array<string, mixed>>  $own  of passes: what is asked of one alone, by its name, still as
+     *   it was written
      * @param  bool  $number  of a fact of their own: asked as a number, not as the text of one
      */
     private function __construct(

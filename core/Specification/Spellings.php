@@ -9,7 +9,9 @@ use PlainLedger\Core\Naming\NamePattern;
 /** What people of the trade, and programs, also write for a value, and the word it is kept by. */
 final readonly class Spellings
 {
-    /** Patterns and what stands for them, by id: units that the value is counted by anyway, and other forms of a number. */
+    /**
+     * Patterns and what stands for them, by id: units that the value is counted by anyway, and other forms of a number.
+     */
     private const REWRITTEN = [
         RequirementId::PICTURE_SCALE => [['~\s*percent$~i'], ['']],
         RequirementId::PICTURE_DENSITY => [
@@ -19,14 +21,16 @@ final readonly class Spellings
         RequirementId::TIME_RATE => [
             [
                 '~^(\d{2}),(\d{1,3})\b~',
-                '~^(\d+(?:\.\d+)?)\s*(?:fps)?\s*\(?(?:drop|non-?drop|df|ndf|progressive|film|pal|ntsc)[ -]?(?:frame)?\)?$~i',
+                '~^(\d+(?:\.\d+)?)\s*(?:fps)?\s*\(?(?:drop|non-?drop|df|ndf|progressive|film|pal|ntsc)[ '
+                    .'-]?(?:frame)?\)?$~i',
             ],
             ['$1.$2', '$1'],
         ],
         RequirementId::TIME_SPEED => [['~^(\d+(?:\.\d+)?)\s*(?:%|percent)$~'], ['$1/100']],
         RequirementId::TIME_HANDLES => [
             [
-                '~^(?:head|pre)\s*[:=]?\s*(\d+)\s*(?:frames?)?\s*[,;]?\s*(?:and\s+)?(?:tail|post)\s*[:=]?\s*(\d+)(?:\s*frames?)?$~i',
+                '~^(?:head|pre)\s*[:=]?\s*(\d+)\s*(?:frames?)?\s*[,;]?\s*(?:and\s+)?(?:tail'
+                    .'|post)\s*[:=]?\s*(\d+)(?:\s*frames?)?$~i',
                 '~\s*frames?(?:\s+(?:each|at each end|on both ends|head and tail))?$~i',
             ],
             ['$1+$2', ''],
@@ -105,8 +109,11 @@ final readonly class Spellings
     public static function truth(string $text): ?bool
     {
         return match (mb_strtolower(trim($text, " \t\"'."))) {
-            'yes', 'on', 'true', '1', 'y', 't', 'enabled', 'enable', 'active', 'activated', 'checked', 'ticked', 'selected', 'set', 'used', 'x', '✓', '✔', '☑', '[x]', '1.0', 'always' => true,
-            'no', 'off', 'false', '0', 'n', 'f', 'disabled', 'disable', 'inactive', 'deactivated', 'unchecked', 'not checked', 'unticked', 'not ticked', 'deselected', 'unselected', 'unset', 'not set', 'not used', 'none', 'nothing', '✗', '✘', '☐', '[ ]', '[]', '-', '–', '', '0.0', 'never', 'without' => false,
+            'yes', 'on', 'true', '1', 'y', 't', 'enabled', 'enable', 'active', 'activated', 'checked', 'ticked',
+            'selected', 'set', 'used', 'x', '✓', '✔', '☑', '[x]', '1.0', 'always' => true,
+            'no', 'off', 'false', '0', 'n', 'f', 'disabled', 'disable', 'inactive', 'deactivated', 'unchecked',
+            'not checked', 'unticked', 'not ticked', 'deselected', 'unselected', 'unset', 'not set', 'not used',
+            'none', 'nothing', '✗', '✘', '☐', '[ ]', '[]', '-', '–', '', '0.0', 'never', 'without' => false,
             default => null,
         };
     }

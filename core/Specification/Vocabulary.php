@@ -7,8 +7,8 @@ namespace PlainLedger\Core\Specification;
 use PlainLedger\Core\Media\Kind;
 
 /**
- * The words of the trade for what is told by a word. One that is not among them cannot be placed: it is not known whether
- * it means what is asked.
+ * The words of the trade for what is told by a word. One that is not among them cannot be placed: it is not known
+ * whether it means what is asked.
  */
 final readonly class Vocabulary
 {

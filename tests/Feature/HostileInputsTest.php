@@ -39,7 +39,8 @@ final class HostileInputsTest extends LedgerTestCase
         }
         foreach ([
             '{"5": "x", "resolution": "64x36"}',
-            '{"format":"plain-ledger/scene","version":1,"settings":{"5":"x","time.range":"1-3"},"passes":[{"name":"5","saved":true}]}',
+            '{"format":"plain-ledger/scene","version":1,"settings":{"5":"x","time.range":"1-3"},'
+                .'"passes":[{"name":"5","saved":true}]}',
             "5 = x\nresolution = 64x36\n",
         ] as $settings) {
             $this->post("/deliverables/{$made->id}/scene", ['pasted' => $settings])->assertSessionHasNoErrors();

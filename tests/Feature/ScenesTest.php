@@ -50,7 +50,8 @@ final class ScenesTest extends LedgerTestCase
         yield 'lines from a German office' => [
             'scene.ini',
             mb_convert_encoding(
-                "; für die Mühle\r\n[render]\r\nsize=32x18\r\nfps=24\r\nframes=1001-1010\r\n[output]\r\npath=TC_010.####.png\r\n[weather]\r\nmood=grey\r\n",
+                "; für die Mühle\r\n[render]\r\nsize=32x18\r\nfps=24\r\nframes=1001-1010\r\n[output]\r\n"
+                    ."path=TC_010.####.png\r\n[weather]\r\nmood=grey\r\n",
                 'Windows-1252',
                 'UTF-8',
             ),

@@ -30,7 +30,8 @@ final class PictureController
         Gate::authorize('view', $check->deliverable);
         $delivery = $check->delivery;
         abort_unless($delivery?->intakeRoot !== null, 404);
-        $match = Matcher::match($check->resolved(), $delivery->scanned(), $check->scene?->settings()->timeline)->parts[$part]
+        $timeline = $check->scene?->settings()->timeline;
+        $match = Matcher::match($check->resolved(), $delivery->scanned(), $timeline)->parts[$part]
             ?? abort(404);
         $overseer = $request->user()?->can('specify', $check->deliverable) ?? false;
         foreach ($match->passes as $pass) {

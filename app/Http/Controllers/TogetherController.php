@@ -85,7 +85,10 @@ final class TogetherController
             'value' => ['nullable', 'string', 'max:4000'],
             'level' => ['required', 'in:must,should'],
             'drop' => ['boolean'],
-        ], ['deliverables.required' => 'Choose the deliverables first.', 'id.required' => 'Choose what is to be changed.']);
+        ], [
+            'deliverables.required' => 'Choose the deliverables first.',
+            'id.required' => 'Choose what is to be changed.',
+        ]);
         $deliverables = $production->deliverables()
             ->whereIn('id', $given['deliverables'])
             ->with('production', 'owner', 'specification.latest')

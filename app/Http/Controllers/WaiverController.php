@@ -31,7 +31,10 @@ final class WaiverController
             'part' => ['required', 'string', 'max:80'],
             'pass' => ['nullable', 'string', 'max:80'],
             'reason' => ['required', 'string', 'min:3', 'max:500'], 'all' => ['boolean'],
-        ], ['reason.required' => 'Say why it is accepted: whoever reads it later will ask.', 'reason.min' => 'Say why it is accepted, in a word or two.']);
+        ], [
+            'reason.required' => 'Say why it is accepted: whoever reads it later will ask.',
+            'reason.min' => 'Say why it is accepted, in a word or two.',
+        ]);
         $newest = $deliverable->checks()->where('state', 'done')->latest('id')->firstOrFail();
         if ($newest->id !== $check->id) {
             throw ValidationException::withMessages(
@@ -95,7 +98,10 @@ final class WaiverController
         return back();
     }
 
-    /** The newest check once more: of this deliverable at once, of all others that follow the specification by the queue. */
+    /**
+     * The newest check once more: of this deliverable at once, of all others that follow the specification by the
+     * queue.
+     */
     private function again(Deliverable $deliverable, bool $all, User $by, CheckDesk $desk): void
     {
         (new CheckAgain($deliverable->id, $by->id))->handle($desk);

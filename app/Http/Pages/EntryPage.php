@@ -54,7 +54,8 @@ final readonly class EntryPage
 
     /**
      * @param  string|null  $chosen  the part that is typed in, of several; null: the first
-     * @return array{parts: list<string>, part: string|null, rows: list<array<string, mixed>>, typed: array<string, string>}
+     * @return array{parts: list<string>, part: string|null, rows: list<array<string, mixed>>,
+     *   typed: array<string, string>}
      */
     public static function of(Deliverable $deliverable, ?string $chosen = null): array
     {

@@ -27,7 +27,10 @@ final readonly class CameraRules implements Rule
             return Cell::unknown();
         }
         if ($requirement->id() === RequirementId::CAMERA_NAME) {
-            $others = array_filter($chosen, static fn (string $camera): bool => ! self::isAsked($requirement, $scene, $camera));
+            $others = array_filter(
+                $chosen,
+                static fn (string $camera): bool => ! self::isAsked($requirement, $scene, $camera),
+            );
 
             return Cell::when($chosen !== [] && $others === [], $chosen === [] ? 'none' : implode(' | ', $chosen));
         }

@@ -99,7 +99,9 @@ final readonly class FormatRules implements Rule
     private static function found(string $id, MediaFacts $facts, array $passes): ?string
     {
         return match ($id) {
-            RequirementId::FORMAT_BIT_DEPTH => $facts->encoding->bitDepth === null ? null : (string) $facts->encoding->bitDepth,
+            RequirementId::FORMAT_BIT_DEPTH => $facts->encoding->bitDepth === null
+                ? null
+                : (string) $facts->encoding->bitDepth,
             RequirementId::FORMAT_SAMPLE => $facts->encoding->sample,
             RequirementId::FORMAT_CHANNELS => self::channelsOf($facts, $passes),
             RequirementId::FORMAT_ALPHA => self::alphaOf($facts),
@@ -120,7 +122,9 @@ final readonly class FormatRules implements Rule
     /** @param  list<string>  $passes */
     private static function channelsOf(MediaFacts $facts, array $passes): ?string
     {
-        return $facts->encoding->channels === null ? null : Channels::write(self::ownChannels($facts->encoding->channels, $passes));
+        return $facts->encoding->channels === null
+            ? null
+            : Channels::write(self::ownChannels($facts->encoding->channels, $passes));
     }
 
     /**

@@ -41,14 +41,20 @@ final readonly class HeaderRules implements Rule
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
             RequirementId::PICTURE_DENSITY => $facts->picture->density === null
                 ? [null, false]
-                : [(string) $facts->picture->density, $requirement->value->admitsNumber((string) $facts->picture->density)],
+                : [
+                    (string) $facts->picture->density,
+                    $requirement->value->admitsNumber((string) $facts->picture->density),
+                ],
             // only a lossy picture has a quality
             RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg
                 ? null
                 : (
                     $facts->encoding->quality === null
                         ? [null, false]
-                        : [(string) $facts->encoding->quality, $requirement->value->admitsNumber((string) $facts->encoding->quality)]
+                        : [
+                            (string) $facts->encoding->quality,
+                            $requirement->value->admitsNumber((string) $facts->encoding->quality),
+                        ]
                 ),
             default => self::encoding($requirement, $facts),
         });
@@ -61,7 +67,9 @@ final readonly class HeaderRules implements Rule
     {
         // samples stored as floats are linear where nothing else is said
         $found = $facts->picture->colour ?? ($facts->encoding->sample === 'float' ? 'linear' : null);
-        $told = $found !== null && $facts->picture->colour === null ? 'linear, since it is float and says nothing else' : $found;
+        $told = $found !== null && $facts->picture->colour === null
+            ? 'linear, since it is float and says nothing else'
+            : $found;
 
         return [$told, $found !== null && in_array($found, $requirement->value->values, true)];
     }

@@ -78,7 +78,10 @@ final readonly class NamingRules implements Rule
         $expected = $subject->expected ?? FrameRange::of(1, 1);
 
         return array_map(
-            static fn (int $frame): NameReading => $asked->read(self::written($own, $asked, $values, $frame, $subject), $values),
+            static fn (int $frame): NameReading => $asked->read(
+                self::written($own, $asked, $values, $frame, $subject),
+                $values,
+            ),
             array_values(array_unique([$expected->first(), $expected->last()])),
         );
     }

@@ -14,7 +14,8 @@ final readonly class PassSamples
 {
     /**
      * @param  int  $place  of the pass in the part
-     * @param  array<int, PixelSample|null>  $samples  by frame number, in their order; null where the pixels could not be read
+     * @param  array<int, PixelSample|null>  $samples  by frame number, in their order; null where the pixels could
+     *   not be read
      * @param  string|null  $tooLarge  why the first that was too large was not unpacked, with the figure
      */
     private function __construct(public int $place, public array $samples, private ?string $tooLarge) {}
@@ -60,6 +61,9 @@ final readonly class PassSamples
     /** Whether the colours of any of them could not be read. */
     public function hasUndecoded(): bool
     {
-        return array_filter($this->samples, static fn (?PixelSample $sample): bool => $sample?->brightness === null) !== [];
+        return array_filter(
+            $this->samples,
+            static fn (?PixelSample $sample): bool => $sample?->brightness === null,
+        ) !== [];
     }
 }

@@ -81,6 +81,7 @@ final readonly class PassesRule implements Rule
     {
         $pictured = array_intersect(['R', 'G', 'B', 'Y'], $facts->encoding->channels ?? []) !== [];
 
-        return in_array($pass, array_map(strtolower(...), $facts->labels->layers), true) || ($pass === 'beauty' && $pictured);
+        return in_array($pass, array_map(strtolower(...), $facts->labels->layers), true)
+            || ($pass === 'beauty' && $pictured);
     }
 }

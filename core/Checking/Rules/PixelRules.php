@@ -129,8 +129,14 @@ final readonly class PixelRules implements Rule
 
     private static function blackIn(PassSamples $pass, BigRational $threshold): FrameRange
     {
-        $means = array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->mean(), $pass->samples);
-        $black = array_filter($means, static fn (?BigRational $mean): bool => $mean?->isLessThanOrEqualTo($threshold) ?? false);
+        $means = array_map(
+            static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->mean(),
+            $pass->samples,
+        );
+        $black = array_filter(
+            $means,
+            static fn (?BigRational $mean): bool => $mean?->isLessThanOrEqualTo($threshold) ?? false,
+        );
 
         return FrameRange::fromNumbers(array_keys($black));
     }
@@ -139,7 +145,12 @@ final readonly class PixelRules implements Rule
     private function dark(string $share, PassSamples $pass, Subject $subject, FrameRange $allowed): Cell
     {
         $most = Fraction::parse($share)->dividedBy(100);
-        $shares = array_filter(array_map(static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->darkShare(), $pass->samples));
+        $shares = array_filter(
+            array_map(
+                static fn (?PixelSample $sample): ?BigRational => $sample?->brightness?->darkShare(),
+                $pass->samples,
+            ),
+        );
         $largest = $shares === [] ? null : BigRational::max(...array_values($shares));
         $found = $largest === null ? null : 'up to '.Fraction::decimal($largest->multipliedBy(100), 1).' % dark';
         $over = array_filter($shares, static fn (BigRational $own): bool => $own->isGreaterThan($most));

@@ -84,6 +84,8 @@ final readonly class ReferenceRule implements Rule
             return "another size, {$distance->where}";
         }
 
-        return Fraction::decimal($mean->multipliedBy(255), 2).'/255'.($mean->isZero() ? '' : ", most {$distance->where}");
+        return Fraction::decimal($mean->multipliedBy(255), 2)
+            .'/255'
+            .($mean->isZero() ? '' : ", most {$distance->where}");
     }
 }

@@ -33,7 +33,9 @@ final readonly class ResolutionRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): array {
-            $found = $facts->picture->width === null || $facts->picture->height === null ? null : "{$facts->picture->width}x{$facts->picture->height}";
+            $found = $facts->picture->width === null || $facts->picture->height === null
+                ? null
+                : "{$facts->picture->width}x{$facts->picture->height}";
 
             return [$found, in_array($found, $requirement->value->values, true)];
         });

@@ -20,7 +20,11 @@ use PlainLedger\Core\Specification\RequirementId;
 /** `alpha-cannot-live-here`, `alpha-not-saved`, `alpha-not-asked`. */
 final readonly class AlphaCauses implements CauseFamily
 {
-    private const LINES = [RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_CHANNELS, RequirementId::CONTENT_ALPHA_USED];
+    private const LINES = [
+        RequirementId::FORMAT_ALPHA,
+        RequirementId::FORMAT_CHANNELS,
+        RequirementId::CONTENT_ALPHA_USED,
+    ];
 
     public function find(Situation $situation): iterable
     {
@@ -125,7 +129,9 @@ final readonly class AlphaCauses implements CauseFamily
     /** @return list<Fix> */
     private function savedWithout(Situation $situation): array
     {
-        $id = $situation->isUnequal(RequirementId::FORMAT_ALPHA) ? RequirementId::FORMAT_ALPHA : RequirementId::FORMAT_CHANNELS;
+        $id = $situation->isUnequal(RequirementId::FORMAT_ALPHA)
+            ? RequirementId::FORMAT_ALPHA
+            : RequirementId::FORMAT_CHANNELS;
         if ($situation->subject->part->delivers->isMovie()) {
             return EntryFix::of($situation, $id, 'the alpha')->fixes;
         }
@@ -150,7 +156,13 @@ final readonly class AlphaCauses implements CauseFamily
         if ($kind !== null && ! $kind->canHoldAlpha()) {
             $fixes = [$this->otherKind($situation, $kind), ...$this->save($situation, $side)];
 
-            return $this->noPlace($side, $kind->spoken(), "the format is {$kind->value}", $touches, $fixes)->rendering($render);
+            return $this->noPlace(
+                $side,
+                $kind->spoken(),
+                "the format is {$kind->value}",
+                $touches,
+                $fixes,
+            )->rendering($render);
         }
 
         return Finding::of(

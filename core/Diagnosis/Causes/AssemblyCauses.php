@@ -14,8 +14,8 @@ use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\RequirementId;
 
 /**
- * `effects-applied-twice`, `view-applied-twice`, `view-missing`: a scene that makes a movie of frames, and does once more
- * what the frames have been through, or leaves out what they wait for.
+ * `effects-applied-twice`, `view-applied-twice`, `view-missing`: a scene that makes a movie of frames, and does once
+ * more what the frames have been through, or leaves out what they wait for.
  */
 final readonly class AssemblyCauses implements CauseFamily
 {

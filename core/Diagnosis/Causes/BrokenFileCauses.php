@@ -15,7 +15,10 @@ use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
-/** `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that stopped. */
+/**
+ * `empty-file`, `cut-short`, `checksum-fails`: single files that are not whole, apart from the end of a render that
+ * stopped.
+ */
 final readonly class BrokenFileCauses implements CauseFamily
 {
     private const MOST_NAMED = 10;
@@ -28,7 +31,8 @@ final readonly class BrokenFileCauses implements CauseFamily
         foreach ($this->broken($situation) as $id => $broken) {
             $cause = CauseId::from($id);
             $seen = array_map(
-                static fn (array $one): string => ($situation->subject->isNumbered() ? "frame {$one[0]}: " : '').$one[1],
+                static fn (array $one): string => ($situation->subject->isNumbered() ? "frame {$one[0]}: " : '')
+                    .$one[1],
                 array_slice($broken, 0, self::MOST_NAMED),
             );
             $says = $this->says($cause, array_column($broken, 0), $broken[0][1], $situation->subject->isNumbered());
@@ -36,7 +40,10 @@ final readonly class BrokenFileCauses implements CauseFamily
         }
     }
 
-    /** @return array<string, non-empty-list<array{int, string}>> frames and what is wrong with each, by the id of the cause */
+    /**
+     * @return array<string, non-empty-list<array{int, string}>> frames and what is wrong with each, by the id of the
+     *   cause
+     */
     private function broken(Situation $situation): array
     {
         /** @var array<string, non-empty-list<array{int, string}>> $broken */

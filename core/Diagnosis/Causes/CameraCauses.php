@@ -24,7 +24,8 @@ final readonly class CameraCauses implements CauseFamily
         if (! $situation->isUnequal(...self::TOUCHES)) {
             return;
         }
-        $byFiles = $situation->inFiles(RequirementId::CAMERA_NAME) && ! $situation->inScene(RequirementId::CAMERA_SINGLE);
+        $byFiles = $situation->inFiles(RequirementId::CAMERA_NAME)
+            && ! $situation->inScene(RequirementId::CAMERA_SINGLE);
         yield from $byFiles ? $this->fromFiles($situation) : $this->fromScene($situation);
     }
 

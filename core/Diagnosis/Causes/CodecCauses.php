@@ -12,8 +12,8 @@ use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Specification\RequirementId;
 
 /**
- * `codec-differs`, `quality-too-low`, `chroma-halved`, `bit-rate-differs`, `keyframes-too-far-apart`, `b-frames-left-on`:
- * what pictures are compressed with.
+ * `codec-differs`, `quality-too-low`, `chroma-halved`, `bit-rate-differs`, `keyframes-too-far-apart`,
+ * `b-frames-left-on`: what pictures are compressed with.
  */
 final readonly class CodecCauses implements CauseFamily
 {
@@ -25,7 +25,12 @@ final readonly class CodecCauses implements CauseFamily
         yield from $this->quality($situation);
         yield from $this->chroma($situation);
         if (! SizeCapCause::tells($situation)) {
-            yield from $this->plainly($situation, CauseId::BitRateDiffers, RequirementId::FORMAT_BIT_RATE, 'The bit rate');
+            yield from $this->plainly(
+                $situation,
+                CauseId::BitRateDiffers,
+                RequirementId::FORMAT_BIT_RATE,
+                'The bit rate',
+            );
         }
         yield from $this->keyframes($situation);
         $id = RequirementId::FORMAT_B_FRAMES;
@@ -54,7 +59,8 @@ final readonly class CodecCauses implements CauseFamily
         $least = $situation->entry($id)?->requirement->value->min;
         $found = $situation->isUnequal($id) ? $situation->found($id) : null;
         if ($found !== null && $least !== null && (int) $found < (int) $least) {
-            $says = "The quality is {$found}, and at least {$least} is asked. What is lost does not come back by saving "
+            $says = "The quality is {$found}, and at least {$least} is asked. What is lost does not come back "
+                .'by saving '
                 .'the files again.';
             yield $this->finding($situation, CauseId::QualityTooLow, $id, 'the quality', $says);
         }

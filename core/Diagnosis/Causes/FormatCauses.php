@@ -51,7 +51,8 @@ final readonly class FormatCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function lossy(Situation $situation): iterable
     {
-        $inFiles = $situation->inFiles(RequirementId::FORMAT_KIND) || $situation->inFiles(RequirementId::FORMAT_COMPRESSION);
+        $inFiles = $situation->inFiles(RequirementId::FORMAT_KIND)
+            || $situation->inFiles(RequirementId::FORMAT_COMPRESSION);
         $kind = FormatFacts::kind($situation);
         $found = $inFiles ? $this->lossyFiles($situation) : $situation->told(RequirementId::FORMAT_COMPRESSION);
         $loses = $kind === Kind::Jpeg || ($found !== null && ($inFiles || in_array($found, self::LOSSY, true)));
@@ -80,7 +81,9 @@ final readonly class FormatCauses implements CauseFamily
     private function lossyFiles(Situation $situation): ?string
     {
         $shared = $situation->shared(
-            static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->encoding->compression, $f) ? null : $f->encoding->compression,
+            static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->encoding->compression, $f)
+                ? null
+                : $f->encoding->compression,
         );
 
         return is_string($shared) ? $shared : null;

@@ -33,7 +33,9 @@ final readonly class FrameSetCauses implements CauseFamily
         if ($situation->subject->match?->instead !== null || $pass === null || $pass->isEmpty() || $expected === null) {
             return;
         }
-        foreach ($pass->present->equals($expected) ? [] : $this->all(new DeliveredFrames($situation, $pass, $expected)) as $finding) {
+        foreach ($pass->present->equals($expected) ? [] : $this->all(
+            new DeliveredFrames($situation, $pass, $expected),
+        ) as $finding) {
             // where passes are files of their own, the same frames decide whether they are complete
             yield $pass->pass === null ? $finding : $finding->touching(RequirementId::PASSES);
         }
@@ -194,14 +196,20 @@ final readonly class FrameSetCauses implements CauseFamily
     {
         [$present, $expected, $step] = [$frames->present, $frames->expected, $frames->step()];
         $shift = $expected->first() - $present->first();
-        $shifted = $present->span()->shifted($shift)->equals($expected->span()) ? $expected->shifted(-$shift) : $expected;
+        $shifted = $present->span()->shifted($shift)->equals($expected->span())
+            ? $expected->shifted(-$shift)
+            : $expected;
         $due = $step === null ? $shifted : FrameRange::of($present->first(), $present->last(), $step);
         $holes = $due->and($present->span())->minus($present);
         if ($holes->isEmpty()) {
             return;
         }
         $named = mb_strimwidth((string) $holes, 0, 120, '…');
-        $says = Text::count(count($holes), 'frame inside the range is', 'frames inside the range are')." missing: {$named}.";
+        $says = Text::count(
+            count($holes),
+            'frame inside the range is',
+            'frames inside the range are',
+        )." missing: {$named}.";
         yield $frames->finding(CauseId::FramesDropped, $says);
     }
 

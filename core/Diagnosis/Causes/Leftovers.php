@@ -25,7 +25,11 @@ final readonly class Leftovers implements CauseFamily
         if ($match === null || ! $situation->inFiles(RequirementId::DELIVERY_EXTRAS)) {
             return;
         }
-        $sorted = [CauseId::CopySuffix->value => [], CauseId::ValueOfAnother->value => [], CauseId::Leftovers->value => []];
+        $sorted = [
+            CauseId::CopySuffix->value => [],
+            CauseId::ValueOfAnother->value => [],
+            CauseId::Leftovers->value => [],
+        ];
         foreach ($match->extras as $extra) {
             $sorted[$this->causeOf($extra, $situation)->value][] = $extra;
         }

@@ -59,7 +59,11 @@ final readonly class NothingDelivered implements CauseFamily
         yield Finding::of(
             $kind->isMovie() ? CauseId::MovieInsteadOfFrames : CauseId::FramesInsteadOfMovie,
             Side::Scene,
-            'The scene is set to write '.($kind->isMovie() ? "a {$kind->spoken()} movie, where single frames are asked." : "{$kind->spoken()} frames, where a movie is asked."),
+            'The scene is set to write '.(
+                $kind->isMovie()
+                    ? "a {$kind->spoken()} movie, where single frames are asked."
+                    : "{$kind->spoken()} frames, where a movie is asked."
+            ),
             ["format.kind is {$kind->value}"],
             [RequirementId::FORMAT_KIND, RequirementId::FORMAT_COMPRESSION, RequirementId::NAMING_PATTERN],
             EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes,
@@ -117,7 +121,9 @@ final readonly class NothingDelivered implements CauseFamily
         };
     }
 
-    /** Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still. */
+    /**
+     * Whether files could be of a part by what they are: movies of a movie, many pictures of frames, one of a still.
+     */
     private static function couldBe(Extra $extra, Subject $subject): bool
     {
         $isMovie = $extra->kind?->isMovie() ?? false;

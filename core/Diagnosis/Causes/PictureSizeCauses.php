@@ -19,9 +19,9 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\RequirementId;
 
 /**
- * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`, `square-pixel-size`,
- * `smaller-preset`, `off-by-rounding`, `wrong-shape`. The scene decides where it can: half a size at scale 50 is a scale,
- * at scale 100 it is a size.
+ * Why the size is another: `starting-size`, `scale-below-full`, `scale-above-full`, `sides-swapped`,
+ * `square-pixel-size`, `smaller-preset`, `off-by-rounding`, `wrong-shape`. The scene decides where it can: half a size
+ * at scale 50 is a scale, at scale 100 it is a size.
  */
 final readonly class PictureSizeCauses implements CauseFamily
 {
@@ -86,9 +86,11 @@ final readonly class PictureSizeCauses implements CauseFamily
 
     private function sharedSize(Situation $situation): ?Resolution
     {
-        $size = $situation->shared(static fn (MediaFacts $f): ?string => $f->picture->width === null || $f->picture->height === null
-            ? null
-            : "{$f->picture->width}x{$f->picture->height}");
+        $size = $situation->shared(
+            static fn (MediaFacts $f): ?string => $f->picture->width === null || $f->picture->height === null
+                ? null
+                : "{$f->picture->width}x{$f->picture->height}",
+        );
 
         return is_string($size) ? Resolution::parse($size) : null;
     }
@@ -251,7 +253,9 @@ final readonly class PictureSizeCauses implements CauseFamily
         yield from $this->bySize($comparison, true, $scale === null);
     }
 
-    /** The scale that makes the one of the other, to the nearest pixel on both sides; null where none of the usual does. */
+    /**
+     * The scale that makes the one of the other, to the nearest pixel on both sides; null where none of the usual does.
+     */
     private function scaleOf(Resolution $file, Resolution $target): ?BigRational
     {
         $scales = array_map(static fn (string $s): BigRational => BigRational::of($s), self::SCALES);

@@ -63,7 +63,9 @@ final readonly class PixelCauses implements CauseFamily
         $shorter = (string) $expected->minus($without);
         $says = "Set the range to {$shorter}, one frame shorter, where it is asked and in the scene.";
 
-        return [Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, $shorter, $says)];
+        return [
+            Fix::set($situation->part(), RequirementId::TIME_RANGE, 'the range', (string) $expected, $shorter, $says),
+        ];
     }
 
     /** @return iterable<Finding> */

@@ -18,7 +18,9 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
-/** What the first and the last frame say: numbered from elsewhere, one left out, stopped, still arriving, resumed late. */
+/**
+ * What the first and the last frame say: numbered from elsewhere, one left out, stopped, still arriving, resumed late.
+ */
 final readonly class RangeEndCauses
 {
     /** @return iterable<Finding> */
@@ -52,7 +54,12 @@ final readonly class RangeEndCauses
     {
         $scene = $frames->scene;
         $good = $frames->present->minus($frames->pass->damaged)->and($frames->expected);
-        if ($scene === null || $scene->isEmpty() || $good->isEmpty() || ! $this->goesOn($scene, $good, $frames->expected)) {
+        if (
+            $scene === null
+            || $scene->isEmpty()
+            || $good->isEmpty()
+            || ! $this->goesOn($scene, $good, $frames->expected)
+        ) {
             return;
         }
         $left = $frames->expected->minus($good)->minus($scene);
@@ -85,7 +92,9 @@ final readonly class RangeEndCauses
     {
         $span = $frames->present->span();
         $shift = $frames->expected->first() - $span->first();
-        $alike = $shift !== 0 && count($frames->present) > 1 && $span->shifted($shift)->equals($frames->expected->span());
+        $alike = $shift !== 0
+            && count($frames->present) > 1
+            && $span->shifted($shift)->equals($frames->expected->span());
         if (! $alike || $frames->isStarting($span)) {
             return;
         }
@@ -151,10 +160,14 @@ final readonly class RangeEndCauses
         $fixes = $short ? $frames->setRange() : [];
         $pace = ArrivalPace::of($frames->pass, $frames->situation->scannedAt);
         if ($pace->isStillArriving()) {
-            $left = count($frames->expected->and(FrameRange::of($this->firstBad($frames, $tail), $frames->expected->last())));
+            $left = count(
+                $frames->expected->and(FrameRange::of($this->firstBad($frames, $tail), $frames->expected->last())),
+            );
             $says = "The render seems to be going on: {$pace->says()}; ".Text::count($left, 'frame').' to come.';
             $wait = Fix::wait($frames->situation->part(), self::waitSays($pace, $left));
-            yield $this->ending($frames, CauseId::StillArriving, $says, $tail)->withFixes([$wait, ...$fixes])->asAlternative();
+            yield $this->ending($frames, CauseId::StillArriving, $says, $tail)
+                ->withFixes([$wait, ...$fixes])
+                ->asAlternative();
         }
         yield $this->ending($frames, CauseId::RenderStopped, $this->stoppedSays($frames, $tail), $tail)
             ->withFixes($fixes)

@@ -66,7 +66,9 @@ final readonly class SavedElsewhere implements CauseFamily
         $values = $situation->subject->specification->pieceValues($situation->subject->part);
         $pattern = NamePattern::parse($situation->askedOfPart(RequirementId::NAMING_FOLDER) ?? '.');
 
-        return NamePattern::tidyFolder($pattern->make($pass->pass === null ? $values : $values->with('pass', $pass->pass)));
+        return NamePattern::tidyFolder(
+            $pattern->make($pass->pass === null ? $values : $values->with('pass', $pass->pass)),
+        );
     }
 
     /** @return iterable<Finding> */
@@ -95,7 +97,8 @@ final readonly class SavedElsewhere implements CauseFamily
     private function setSays(string $set, bool $starting): string
     {
         return match (true) {
-            $set === '' => 'The scene has no output folder: its files would go to wherever the program saves by default.',
+            $set === '' => 'The scene has no output folder: its files would go to wherever the program saves '
+                .'by default.',
             $starting => "The output folder was never set: “{$set}” is where an untouched scene writes.",
             self::isDefaultPlace($set) => "The scene writes to “{$set}”, a place where programs save what has no "
                 .'folder of its own, outside its project.',

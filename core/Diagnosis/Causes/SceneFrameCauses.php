@@ -15,8 +15,8 @@ use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
 /**
- * What a scene is set to render, where that is not what is asked: extent, range and step, each a mistake of its own, each
- * with the setting that ends it. Where files are there too, they decide what became of it.
+ * What a scene is set to render, where that is not what is asked: extent, range and step, each a mistake of its own,
+ * each with the setting that ends it. Where files are there too, they decide what became of it.
  */
 final readonly class SceneFrameCauses
 {
@@ -242,7 +242,14 @@ final readonly class SceneFrameCauses
     {
         $evidence = ["time.range is {$listed}", ...array_values($seen)];
 
-        return Finding::of($id, Side::Scene, $says, $evidence, self::TOUCHES, [$this->setRange($listed)])->asAlternative();
+        return Finding::of(
+            $id,
+            Side::Scene,
+            $says,
+            $evidence,
+            self::TOUCHES,
+            [$this->setRange($listed)],
+        )->asAlternative();
     }
 
     /** @return iterable<Finding> */

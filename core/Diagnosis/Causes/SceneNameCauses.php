@@ -24,7 +24,8 @@ final readonly class SceneNameCauses implements CauseFamily
 {
     public function find(Situation $situation): iterable
     {
-        $shown = $situation->inScene(RequirementId::NAMING_PATTERN) || $situation->inScene(RequirementId::OUTPUT_OVERWRITES);
+        $shown = $situation->inScene(RequirementId::NAMING_PATTERN)
+            || $situation->inScene(RequirementId::OUTPUT_OVERWRITES);
         if (! $shown || $situation->inFiles(RequirementId::NAMING_PATTERN)) {
             return;
         }
@@ -99,7 +100,10 @@ final readonly class SceneNameCauses implements CauseFamily
             CauseId::FixedNameOverwrites,
             Side::Scene,
             'The output falls on good files of an earlier delivery: '.Text::count(count($under), 'file').": {$under}.",
-            ["the scene writes {$set}", 'the files lie there already, under the same name in a folder of the same name'],
+            [
+                "the scene writes {$set}",
+                'the files lie there already, under the same name in a folder of the same name',
+            ],
             [RequirementId::OUTPUT_OVERWRITES],
             [$fix],
         );

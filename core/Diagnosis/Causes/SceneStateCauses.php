@@ -47,7 +47,10 @@ final readonly class SceneStateCauses implements CauseFamily
         if (! $situation->isUnequal($id)) {
             return;
         }
-        $links = array_filter($situation->scene()->source->links ?? [], static fn (array $l): bool => $l['present'] === false);
+        $links = array_filter(
+            $situation->scene()->source->links ?? [],
+            static fn (array $l): bool => $l['present'] === false,
+        );
         $missing = array_map(static fn (array $l): string => Text::shown($l['path']), array_values($links));
         $named = mb_strimwidth(implode(', ', $missing), 0, 200, '…');
         $says = 'Find the missing files, or link others in their place.';
@@ -94,7 +97,9 @@ final readonly class SceneStateCauses implements CauseFamily
 
         return [
             ...($draft ? [$quality] : []),
-            ...($least === null ? [] : [Fix::set($part, RequirementId::RENDER_SAMPLES, 'the samples', $samples, $least)]),
+            ...(
+                $least === null ? [] : [Fix::set($part, RequirementId::RENDER_SAMPLES, 'the samples', $samples, $least)]
+            ),
         ];
     }
 }

@@ -60,7 +60,10 @@ final readonly class ValueDiffers
         $values = $this->partly($situation, $entry);
         $shown = $values === [] ? $found : Text::series($values);
 
-        return $entry->requirement->descriptor->label.' is '.($shown === '' ? 'not set' : $shown).", and {$asked} is asked.";
+        return $entry->requirement->descriptor->label
+            .' is '
+            .($shown === '' ? 'not set' : $shown)
+            .", and {$asked} is asked.";
     }
 
     /** @return list<string> what a few of the frames show, where not all of them are wrong */

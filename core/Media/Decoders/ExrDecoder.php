@@ -179,7 +179,9 @@ final class ExrDecoder implements Decoder
             throw PixelsRefused::because('its data breaks off');
         }
         if ($compression !== ExrStorage::NONE && $packed < $raw) {
-            $unpacked = $compression === ExrStorage::RUN_LENGTHS ? self::runs($data, $raw) : @gzuncompress($data, $raw + 1);
+            $unpacked = $compression === ExrStorage::RUN_LENGTHS
+                ? self::runs($data, $raw)
+                : @gzuncompress($data, $raw + 1);
             if ($unpacked === false || strlen($unpacked) !== $raw) {
                 throw PixelsRefused::because('its data is broken');
             }

@@ -31,7 +31,10 @@ final readonly class PictureDecoder implements Decoder
         return $facts->isWhole()
             && $facts->kind !== null
             && $this->decodes($facts->kind)
-            && ($facts->kind !== Kind::Exr || in_array($facts->encoding->compression, ['none', 'rle', 'zips', 'zip'], true));
+            && (
+                $facts->kind !== Kind::Exr
+                || in_array($facts->encoding->compression, ['none', 'rle', 'zips', 'zip'], true)
+            );
     }
 
     public function decode(ByteSource $source, MediaFacts $facts): Pixels

@@ -49,17 +49,21 @@ final readonly class SheetHtml implements SheetWriter
 
     private const STYLE = <<<'CSS'
 @page { size: A4; margin: 10mm 14mm; }
-body { margin: 0; background: #fffefa; color: #20282b; font: 9.5pt/1.3 "Source Serif 4", "DejaVu Serif", Georgia, serif; }
+body { margin: 0; background: #fffefa; color: #20282b;
+  font: 9.5pt/1.3 "Source Serif 4", "DejaVu Serif", Georgia, serif; }
 main { max-width: 182mm; margin: 0 auto; padding: 0; }
-h1 { font-size: 1.8em; margin: 0 0 2mm; padding-bottom: 1.5mm; border-bottom: 3px double #20282b; overflow-wrap: anywhere; }
+h1 { font-size: 1.8em; margin: 0 0 2mm; padding-bottom: 1.5mm;
+  border-bottom: 3px double #20282b; overflow-wrap: anywhere; }
 h2 { font-size: 1.26em; margin: 0.9em 0 0.25em; }
 .said { font-size: 1.16em; margin: 0 0 0.6em; }
 table { width: 100%; border-collapse: collapse; }
-th, td { text-align: left; vertical-align: top; padding: 0.12em 0.45em; border-bottom: 0.5px solid #dad4c5; font-weight: normal; overflow-wrap: anywhere; }
+th, td { text-align: left; vertical-align: top; padding: 0.12em 0.45em;
+  border-bottom: 0.5px solid #dad4c5; font-weight: normal; overflow-wrap: anywhere; }
 thead th { font-style: italic; color: #58615f; border-bottom: 0.8px solid #20282b; }
 tr.group th { font-weight: bold; padding-top: 0.42em; padding-left: 0; border-bottom: 0.5px solid #857f70; }
 td.words, th.words, td.value { border-left: 0.5px solid #dad4c5; }
-code, pre { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-size: 0.87em; margin: 0; white-space: pre-wrap; overflow-wrap: anywhere; }
+code, pre { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-size: 0.87em;
+  margin: 0; white-space: pre-wrap; overflow-wrap: anywhere; }
 .beside { border-collapse: separate; border-spacing: 0; margin-top: 0.7em; }
 .beside > tbody > tr > td { border: 0; padding: 0 5mm 0 0; }
 @media screen { body { padding: 4mm; } }
@@ -67,7 +71,9 @@ code, pre { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-si
 .unsettled { color: #a8261d; border: 1px solid #a8261d; padding: 1mm 2mm; }
 .aside { font-style: italic; color: #58615f; }
 .foot { font-size: 0.84em; color: #58615f; margin: 3mm 0 0; border-top: 0.5px solid #dad4c5; padding-top: 1mm; }
-dl { margin: 0; } dt { float: left; clear: left; color: #58615f; padding-right: 2mm; } dd { margin: 0; text-align: right; }
+dl { margin: 0; }
+dt { float: left; clear: left; color: #58615f; padding-right: 2mm; }
+dd { margin: 0; text-align: right; }
 img { display: block; }
 CSS;
 

@@ -65,7 +65,9 @@ final readonly class DetectingReader implements SceneReader
     public function scenes(string $text, string $label, ?FieldMap $map = null): array
     {
         $decoded = $this->decoded($text, $label);
-        $plain = mb_check_encoding($decoded, 'UTF-8') ? $decoded : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
+        $plain = mb_check_encoding($decoded, 'UTF-8')
+            ? $decoded
+            : mb_convert_encoding($decoded, 'UTF-8', 'Windows-1252');
         $start = ltrim(substr($decoded, 0, 4096));
         $isJson = str_starts_with($start, '{') || $start === '' || str_ends_with(strtolower($label), '.json');
         if ($isJson) {

@@ -27,7 +27,10 @@ final readonly class FlatJson implements SceneReader
         $format = $data['format'] ?? null;
         $says = is_string($format) && str_starts_with($format, 'plain-ledger');
         $members = array_filter(['version', 'require', 'outputs'], static fn (string $key): bool => isset($data[$key]));
-        $nested = array_filter(['settings', 'scene', 'parts'], static fn (string $key): bool => is_array($data[$key] ?? null));
+        $nested = array_filter(
+            ['settings', 'scene', 'parts'],
+            static fn (string $key): bool => is_array($data[$key] ?? null),
+        );
 
         return ! $says && $members === [] && $nested === [];
     }
@@ -58,7 +61,10 @@ final readonly class FlatJson implements SceneReader
      */
     private static function flatten(array $data, string $before, array &$told): void
     {
-        foreach (array_filter($data, static fn (mixed $value): bool => $value !== [] && $value !== null) as $key => $value) {
+        foreach (array_filter(
+            $data,
+            static fn (mixed $value): bool => $value !== [] && $value !== null,
+        ) as $key => $value) {
             if (count($told) > self::MOST) {
                 return;
             }

@@ -34,7 +34,8 @@ final readonly class KeyValueText implements SceneReader
         if ($known === []) {
             throw JsonRefused::because(
                 Text::shown($label),
-                'no setting in it is known here. A settings file has a line for each, such as “resolution = 1920x1080”.',
+                'no setting in it is known here. A settings file has a line for each, such as “resolution = '
+                    .'1920x1080”.',
             );
         }
 
@@ -64,7 +65,10 @@ final readonly class KeyValueText implements SceneReader
         return [$told, $strange];
     }
 
-    /** A name that means nothing by itself may mean something with its section, and one that means much may mean nothing. */
+    /**
+     * A name that means nothing by itself may mean something with its section, and one that means much may mean
+     * nothing.
+     */
     private function name(string $section, string $name, ?FieldMap $map): string
     {
         if ($section === '' || ($map?->of($name) !== null && $map->of("{$section}.{$name}") === null)) {

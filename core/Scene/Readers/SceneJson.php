@@ -33,7 +33,10 @@ final readonly class SceneJson implements SceneReader
     public function fromDocument(JsonDocument $document, ?FieldMap $map = null): SceneSettings
     {
         $scene = $document->object('scene');
-        $strange = [...self::strange($document->data, self::KEYS, ''), ...self::strange($scene, self::SCENE_KEYS, 'scene.')];
+        $strange = [
+            ...self::strange($document->data, self::KEYS, ''),
+            ...self::strange($scene, self::SCENE_KEYS, 'scene.'),
+        ];
         $common = $document->object('settings');
         $whole = self::settings($scene, $common, $strange, $map);
         $made = [];

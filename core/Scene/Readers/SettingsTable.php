@@ -12,8 +12,8 @@ use PlainLedger\Core\Scene\RawScene;
 use PlainLedger\Core\Text\Text;
 
 /**
- * A sheet of settings: one scene a row below a row of names; or one setting a row, with the scenes beside each other, or
- * with a column that says whose setting it is.
+ * A sheet of settings: one scene a row below a row of names; or one setting a row, with the scenes beside each other,
+ * or with a column that says whose setting it is.
  */
 final readonly class SettingsTable
 {
@@ -85,7 +85,10 @@ final readonly class SettingsTable
         $settings = NamedValues::understood($pairs, [], $map)->understood();
         $whose = array_values(
             array_unique(
-                array_filter([...$told['whose'], $settings->source->file ?? ''], static fn (string $w): bool => $w !== ''),
+                array_filter(
+                    [...$told['whose'], $settings->source->file ?? ''],
+                    static fn (string $w): bool => $w !== '',
+                ),
             ),
         );
 
@@ -157,7 +160,11 @@ final readonly class SettingsTable
     {
         $whose = self::whoseColumns($rows, $head);
         $scenes = [];
-        foreach (array_filter($rows, static fn (int $line): bool => $line > $head, ARRAY_FILTER_USE_KEY) as $line => $row) {
+        foreach (array_filter(
+            $rows,
+            static fn (int $line): bool => $line > $head,
+            ARRAY_FILTER_USE_KEY,
+        ) as $line => $row) {
             $told = self::toldIn($row, $rows[$head], $whose);
             if ($told !== []) {
                 $scenes[] = [
@@ -246,7 +253,9 @@ final readonly class SettingsTable
     {
         $plain = static fn (int $c, string $none): string => self::plain($heads[$c] ?? $none);
         $all = range(1, max(1, $width - 1));
-        $named = array_values(array_filter($all, static fn (int $c): bool => in_array($plain($c, ''), self::VALUE, true)));
+        $named = array_values(
+            array_filter($all, static fn (int $c): bool => in_array($plain($c, ''), self::VALUE, true)),
+        );
         if ($named !== [] || $heads === []) {
             return [$named === [] ? [1] : $named, $named !== []];
         }

@@ -88,13 +88,20 @@ final class Timeline
 
     /**
      * @param  array<mixed>  $item
-     * @param  array{BigRational, BigRational}|null  $seen  from and to, in seconds of the item's own time; null: all of it
+     * @param  array{BigRational, BigRational}|null  $seen from and to, in seconds of the item's own time; null: all of
+     *   it
      * @param  int  $head  frames of a transition that begins before it, likewise $tail after
      */
     private function item(array $item, ?array $seen, int $head, int $tail, int $depth): void
     {
         if ($depth > self::DEEPEST || ++$this->nodes > self::MOST_NODES) {
-            $this->note('What is nested deeper than '.self::DEEPEST.', or comes after '.self::MOST_NODES.' items, was left out.');
+            $this->note(
+                'What is nested deeper than '
+                    .self::DEEPEST
+                    .', or comes after '
+                    .self::MOST_NODES
+                    .' items, was left out.',
+            );
 
             return;
         }
@@ -104,7 +111,9 @@ final class Timeline
             'Track', 'Sequence' => $this->trackOfPictures($item, $seen, $depth),
             'Stack' => $this->stack($item, $seen, $head, $tail, $depth),
             'Gap', 'Transition', 'Filler' => null,
-            default => $this->note('“'.Text::shown(mb_strimwidth($schema, 0, 60, '…')).'” is not understood and was left out.'),
+            default => $this->note(
+                '“'.Text::shown(mb_strimwidth($schema, 0, 60, '…')).'” is not understood and was left out.',
+            ),
         };
     }
 

@@ -14,7 +14,10 @@ use PlainLedger\Core\Measure\FrameRate;
  */
 final readonly class TimelineWriter
 {
-    /** @param  iterable<array{code: string, cut: FrameRange, delivered: FrameRange, rate: FrameRate, folder: string, pattern: string}>  $clips  with `#` for digits of the frame number */
+    /**
+     * @param  iterable<array{code: string, cut: FrameRange, delivered: FrameRange, rate: FrameRate, folder: string,
+     *   pattern: string}> $clips with `#` for digits of the frame number
+     */
     public static function write(string $title, iterable $clips): string
     {
         $children = [];
@@ -52,7 +55,8 @@ final readonly class TimelineWriter
     }
 
     /**
-     * @param  array{code: string, cut: FrameRange, delivered: FrameRange, rate: FrameRate, folder: string, pattern: string}  $clip
+     * @param  array{code: string, cut: FrameRange, delivered: FrameRange, rate: FrameRate, folder: string,
+     *   pattern: string} $clip
      * @return array<string, mixed>
      */
     private static function clip(array $clip): array

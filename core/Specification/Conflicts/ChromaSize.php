@@ -20,7 +20,8 @@ final readonly class ChromaSize implements ConflictRule
             return;
         }
         $kinds = $part->kinds();
-        $every = static fn (\Closure $holds): bool => $kinds !== [] && count(array_filter($kinds, $holds)) === count($kinds);
+        $every = static fn (\Closure $holds): bool => $kinds !== []
+            && count(array_filter($kinds, $holds)) === count($kinds);
         if ($every(static fn (Kind $k): bool => in_array($k, [Kind::Png, Kind::Bmp, Kind::Tga], true))) {
             yield Conflict::between(
                 [RequirementId::FORMAT_CHROMA, RequirementId::FORMAT_KIND],

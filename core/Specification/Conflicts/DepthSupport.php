@@ -70,13 +70,21 @@ final readonly class DepthSupport implements ConflictRule
             yield Conflict::between(
                 [RequirementId::FORMAT_BIT_DEPTH, RequirementId::FORMAT_CODEC],
                 $part->name,
-                "{$depths[0]} bits a channel are asked, and {$codecs[0]} has ".implode(', ', array_unique($byCodec)).'.',
+                "{$depths[0]} bits a channel are asked, and {$codecs[0]} has "
+                    .implode(', ', array_unique($byCodec))
+                    .'.',
                 ConflictResolution::set(RequirementId::FORMAT_BIT_DEPTH, (string) $most, "Ask for {$most} bits."),
             );
         }
         $byKind = self::allOf(array_map(static fn (Kind $kind): ?array => self::kindDepths($kind, $sample), $kinds));
         if ($depths !== [] && $byKind !== [] && array_intersect($depths, $byKind) === []) {
-            yield $this->noSuchDepth($part, $kinds[0], $depths[0], $byKind, $sample === ['uint'] && $kinds === [Kind::Exr]);
+            yield $this->noSuchDepth(
+                $part,
+                $kinds[0],
+                $depths[0],
+                $byKind,
+                $sample === ['uint'] && $kinds === [Kind::Exr],
+            );
         }
     }
 

@@ -31,7 +31,10 @@ final readonly class DisplayAspect implements ConflictRule
         $sizes = array_map(Resolution::parse(...), $part->values(RequirementId::PICTURE_RESOLUTION));
         $asked = $part->single(RequirementId::PICTURE_PIXEL_ASPECT);
         $pixels = $asked === null ? BigRational::one() : Fraction::parse($asked);
-        $squeezed = array_filter($sizes, static fn (Resolution $size): bool => in_array((string) $size, self::SQUEEZED, true));
+        $squeezed = array_filter(
+            $sizes,
+            static fn (Resolution $size): bool => in_array((string) $size, self::SQUEEZED, true),
+        );
         if ($shapes === [] || $sizes === [] || ($asked === null && $squeezed !== [])) {
             return;
         }
@@ -51,7 +54,9 @@ final readonly class DisplayAspect implements ConflictRule
         foreach ($sizes as $size) {
             foreach ([1000, 1001, 999] as $thousandths) {
                 $near = $pixels->multipliedBy(BigRational::nd($thousandths, 1000));
-                if (array_filter($shapes, static fn (AspectRatio $shape): bool => $shape->holdsFor($size, $near)) !== []) {
+                if (
+                    array_filter($shapes, static fn (AspectRatio $shape): bool => $shape->holdsFor($size, $near)) !== []
+                ) {
                     return true;
                 }
             }
@@ -84,7 +89,11 @@ final readonly class DisplayAspect implements ConflictRule
                 $follows,
                 "Ask for the shape that follows, {$follows}.",
             ),
-            ...($other === null ? [] : [ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $other, $says)]),
+            ...(
+                $other === null
+                    ? []
+                    : [ConflictResolution::set(RequirementId::PICTURE_RESOLUTION, (string) $other, $says)]
+            ),
         );
     }
 }

@@ -45,7 +45,9 @@ final readonly class FrameDigits implements ConflictRule
         return Conflict::between(
             [$id, RequirementId::TIME_RANGE, ...($handles ? [RequirementId::TIME_HANDLES] : [])],
             $part->name,
-            "Frame {$largest} needs {$needed} digits".($handles ? ', handles counted,' : '')." and the name has {$digits}.",
+            "Frame {$largest} needs {$needed} digits"
+                .($handles ? ', handles counted,' : '')
+                ." and the name has {$digits}.",
             ConflictResolution::set($id, $wider, "Count frames with {$needed} digits."),
         );
     }

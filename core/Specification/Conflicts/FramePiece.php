@@ -46,7 +46,9 @@ final readonly class FramePiece implements ConflictRule
     private static function digits(Part $part): int
     {
         $expected = PartLength::expected($part);
-        $largest = $expected === null || $expected->isEmpty() ? 0 : max(abs($expected->first()), abs($expected->last()));
+        $largest = $expected === null || $expected->isEmpty()
+            ? 0
+            : max(abs($expected->first()), abs($expected->last()));
 
         return max(4, strlen((string) $largest));
     }

@@ -114,7 +114,9 @@ final readonly class PartLengths implements ConflictRule
         $high = $asked->single() ?? $asked->max;
 
         return $high !== null
-            && BigRational::of($least - 1)->dividedBy($rate->value)->isGreaterThan(Duration::parse($high)->seconds($rate));
+            && BigRational::of($least - 1)->dividedBy($rate->value)->isGreaterThan(
+                Duration::parse($high)->seconds($rate),
+            );
     }
 
     /** @return array{int, int|null, string}|null least and most frames, and the id they are asked by */

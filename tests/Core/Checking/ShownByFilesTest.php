@@ -16,7 +16,10 @@ use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationRefused;
 use Tests\Core\Support\Workbench;
 
-/** What only many files together show: cadences, holds, loops; approved pictures, checksums, timecode, what was saved again. */
+/**
+ * What only many files together show: cadences, holds, loops; approved pictures, checksums, timecode, what was saved
+ * again.
+ */
 final class ShownByFilesTest extends TestCase
 {
     /** A picture of its own, by a number; with a little of render noise where that is wanted. */
@@ -87,7 +90,9 @@ final class ShownByFilesTest extends TestCase
         return [$line['mark'], $line['files']['found'], $document['causes'][0]['id'] ?? ''];
     }
 
-    /** @return iterable<string, array{string, list<int>, string, string, string}> asked, pictures, mark, found, cause */
+    /**
+     * @return iterable<string, array{string, list<int>, string, string, string}> asked, pictures, mark, found, cause
+     */
     public static function cadences(): iterable
     {
         $twos = [1, 1, 2, 2, 3, 3, 4, 4, 5, 5, 6, 6];
@@ -298,7 +303,9 @@ final class ShownByFilesTest extends TestCase
             'sha256',
             "{$b->folder}/{$n}",
         );
-        $md5 = static fn (Workbench $b): \Closure => static fn (string $n): string => (string) md5_file("{$b->folder}/{$n}");
+        $md5 = static fn (Workbench $b): \Closure => static fn (string $n): string => (string) md5_file(
+            "{$b->folder}/{$n}",
+        );
         yield 'SHA-256, all listed' => [
             static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list($n, $sha($b))),
             'equal',
@@ -468,7 +475,10 @@ final class ShownByFilesTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{array<string, mixed>, int, int, string, string}> asked, width, height, cause, part of the sentence */
+    /**
+     * @return iterable<string, array{array<string, mixed>, int, int, string, string}> asked, width, height, cause,
+     *   part of the sentence
+     */
     public static function sizes(): iterable
     {
         yield 'a third' => [['picture.resolution' => '1920x1080'], 640, 360, 'scale-below-full', '33.333 %'];

@@ -301,7 +301,17 @@ final class WaiverTest extends TestCase
             'picture.resolution' => '1999x1001 at 50 %: 1000x501 pixels',
             'time.range' => '1001-1009x2: 5 frames, every 2nd alone, 0.209 s at 24000/1001',
             'camera.name' => 'cam_a; not cam_b', 'naming.pattern' => 'renders/x/TC_010.1001.png … TC_010.1009.png',
-        ], $says(['picture.resolution' => '1999x1001', 'picture.scale' => 50, 'time.range' => '1001-1010', 'time.step' => 2, 'time.rate' => '23.976', 'camera.chosen' => ['cam_a'], 'camera.all' => ['cam_a', 'cam_b'], 'output.folder' => 'renders/x', 'naming.pattern' => '{shot}.%04d.{ext}']));
+        ], $says([
+            'picture.resolution' => '1999x1001',
+            'picture.scale' => 50,
+            'time.range' => '1001-1010',
+            'time.step' => 2,
+            'time.rate' => '23.976',
+            'camera.chosen' => ['cam_a'],
+            'camera.all' => ['cam_a', 'cam_b'],
+            'output.folder' => 'renders/x',
+            'naming.pattern' => '{shot}.%04d.{ext}',
+        ]));
         self::assertSame(
             [
                 'picture.resolution' => '64x36 pixels',

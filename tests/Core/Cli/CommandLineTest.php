@@ -656,7 +656,8 @@ final class CommandLineTest extends TestCase
         $this->bench->put('s/one.txt', "size = 64x36\nfps = 24\nframes = 1-6\noutput = out/TC_010.####.png\n")
             ->put(
                 's/two.csv',
-                "shot,size,fps,frames,output,Proben\nA,64x36,24,1-6,out/TC_010.####.png,64\nB,32x18,25,1-6,out/TC_010.####.png,256\n",
+                "shot,size,fps,frames,output,Proben\nA,64x36,24,1-6,out/TC_010.####.png,64\n"
+                    ."B,32x18,25,1-6,out/TC_010.####.png,256\n",
             )
             ->put('s/.hidden', 'x');
         $this->bench->put(

@@ -22,7 +22,10 @@ use Tests\Core\Support\Workbench;
 /** What is swapped in between listing and opening never lends a byte of the outside, and never blocks. */
 final class OpeningTest extends TestCase
 {
-    /** @return iterable<string, array{\Closure(string, string): void, string}> what is done to `in/a.png`, and how it is told */
+    /**
+     * @return iterable<string, array{\Closure(string, string): void, string}> what is done to `in/a.png`, and how it
+     *   is told
+     */
     public static function swaps(): iterable
     {
         $instead = static fn (\Closure $put): \Closure => static function (
@@ -173,7 +176,8 @@ final class OpeningTest extends TestCase
                 @rename("$top/top/in/deep", "$top/top/in/.deep");
                 @symlink("$top/out", "$top/top/in/deep");
                 @unlink("$top/top/in/a.0001.png");
-                $n % 3 === 0 ? @posix_mkfifo("$top/top/in/a.0001.png", 0o600) : @symlink("$top/out/a.0001.png", "$top/top/in/a.0001.png");
+                $name = "$top/top/in/a.0001.png";
+                $n % 3 === 0 ? @posix_mkfifo($name, 0o600) : @symlink("$top/out/a.0001.png", $name);
                 @unlink("$top/top/in/deep");
                 @rename("$top/top/in/.deep", "$top/top/in/deep");
                 @unlink("$top/top/in/a.0001.png");

@@ -130,7 +130,9 @@ final class ScanTest extends TestCase
         $found = [];
         foreach ($delivery->groups as $group) {
             $facts = $delivery->factsOf($group, 0);
-            $found[$group->name(0)] = $facts->damage() === Damage::Unreadable ? $facts->wholeness->reason : $facts->kind?->value;
+            $found[$group->name(0)] = $facts->damage() === Damage::Unreadable
+                ? $facts->wholeness->reason
+                : $facts->kind?->value;
         }
         ksort($found);
         // where one leads is not told, nor whether that is there

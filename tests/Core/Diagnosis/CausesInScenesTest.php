@@ -339,7 +339,13 @@ final class CausesInScenesTest extends TestCase
             ['time.step', 'time.range'],
         ];
         yield 'three at once' => [['picture.scale' => 50, 'camera.chosen' => ['working'], 'time.range' => '1001-1050'],
-            ['scale-below-full' => ['picture.resolution', 'picture.scale'], 'working-view-rendered' => ['camera.name', 'camera.single'], 'range-set-otherwise' => ['time.range']], ['picture.scale', 'time.range', 'camera.chosen']];
+            [
+                'scale-below-full' => ['picture.resolution', 'picture.scale'],
+                'working-view-rendered' => ['camera.name', 'camera.single'],
+                'range-set-otherwise' => ['time.range'],
+            ],
+            ['picture.scale', 'time.range', 'camera.chosen'],
+        ];
     }
 
     public function test_what_a_scene_does_not_mention_is_open_and_no_mistake(): void

@@ -92,7 +92,8 @@ final class StrangeDeliveriesTest extends TestCase
                 $pass = ['beauty', 'mist', 'beuaty', 'shadow'][mt_rand(0, 3)];
                 $first = mt_rand(-2, 14);
                 for ($n = $first; $n <= $first + mt_rand(0, 13); $n += mt_rand(1, 2)) {
-                    $files[sprintf($name, $pass, $n)] = $contents[mt_rand(0, 9) < 7 ? mt_rand(0, 3) : mt_rand(0, count($contents) - 1)];
+                    $most = mt_rand(0, 9) < 7 ? 3 : count($contents) - 1;
+                    $files[sprintf($name, $pass, $n)] = $contents[mt_rand(0, $most)];
                 }
             }
             $delivery = (new Scan(self::listing($files), Probe::standard()))->run(Workbench::NOW);

@@ -34,9 +34,16 @@ final class PixelsTest extends TestCase
             $source = new StringSource((string) file_get_contents(__DIR__."/../../fixtures/encoders/{$name}"));
             $facts = Probe::standard()->read($source);
             $pixels = (new GdDecoder)->decode($source, $facts);
-            self::assertSame([$facts->picture->width, $facts->picture->height], [$pixels->width(), $pixels->height()], $name);
+            self::assertSame(
+                [$facts->picture->width, $facts->picture->height],
+                [$pixels->width(), $pixels->height()],
+                $name,
+            );
             $small = Probe::standard()->read(new StringSource($pixels->thumbnail(20)));
-            self::assertSame([Kind::Png, 20], [$small->kind, max((int) $small->picture->width, (int) $small->picture->height)]);
+            self::assertSame(
+                [Kind::Png, 20],
+                [$small->kind, max((int) $small->picture->width, (int) $small->picture->height)],
+            );
         }
     }
 

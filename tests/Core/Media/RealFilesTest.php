@@ -289,7 +289,10 @@ final class RealFilesTest extends TestCase
                 $bytes .= chr(mt_rand(0, 255));
             }
             // whatever it is taken for, nothing is thrown
-            self::assertContains(Probe::standard()->read(new StringSource($bytes))->wholeness->complete, [true, false, null]);
+            self::assertContains(
+                Probe::standard()->read(new StringSource($bytes))->wholeness->complete,
+                [true, false, null],
+            );
         }
     }
 }

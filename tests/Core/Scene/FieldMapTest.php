@@ -23,7 +23,10 @@ use Tests\Core\Support\Workbench;
 /** Other names for settings, their units and their words. */
 final class FieldMapTest extends TestCase
 {
-    /** @return iterable<string, array{FieldMeaning, string, string, string}> what the name means, its value, the id, and what it comes to */
+    /**
+     * @return iterable<string, array{FieldMeaning, string, string, string}> what the name means, its value, the id,
+     *   and what it comes to
+     */
     public static function meanings(): iterable
     {
         yield 'another name' => [new FieldMeaning('Bildrate', 'time.rate'), '23.976', 'time.rate', '24000/1001'];
@@ -185,7 +188,10 @@ final class FieldMapTest extends TestCase
             new FieldMeaning('motion blur', 'render.motion_blur', null, ['Ja' => 'on']),
         );
         $scene = (new DetectingReader)->read("fps = 24\nBreite = 1280\nmotion blur = Ja\n", 'x.txt', $map);
-        self::assertSame([[], [], 'on'], [$scene->misread->unknown, $scene->misread->sentences, $scene->get('render.motion_blur')]);
+        self::assertSame(
+            [[], [], 'on'],
+            [$scene->misread->unknown, $scene->misread->sentences, $scene->get('render.motion_blur')],
+        );
     }
 
     public function test_a_map_alone_can_make_a_file_readable(): void

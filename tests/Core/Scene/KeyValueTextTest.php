@@ -68,7 +68,12 @@ final class KeyValueTextTest extends TestCase
         );
         self::assertSame(
             [true, '/shows/tide_clock', ['cam_quay'], ['cam_quay', 'cam_wide']],
-            [$scene->source->saved, $scene->source->projectFolder, $scene->cameraSetup->chosen, $scene->cameraSetup->all],
+            [
+                $scene->source->saved,
+                $scene->source->projectFolder,
+                $scene->cameraSetup->chosen,
+                $scene->cameraSetup->all,
+            ],
         );
         self::assertSame(
             [

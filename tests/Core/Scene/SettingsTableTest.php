@@ -29,7 +29,10 @@ final class SettingsTableTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{string, string, array<string, array<string, string>>}> file name, text, facts by whose they are */
+    /**
+     * @return iterable<string, array{string, string, array<string, array<string, string>>}> file name, text, facts by
+     *   whose they are
+     */
     public static function sheets(): iterable
     {
         $quay = ['size' => '2048x858', 'rate' => '24', 'range' => '1001-1096', 'camera' => 'cam_quay'];
@@ -37,7 +40,8 @@ final class SettingsTableTest extends TestCase
         $two = ['TC_010' => $quay, 'TC_030' => $slip];
         yield 'one scene a row, semicolons' => [
             'a.csv',
-            "shot;width;height;fps;start;end;camera\r\nTC_010;2048;858;24;1001;1096;cam_quay\r\nTC_030;1024;429;25;1001;1048;cam_slip\r\n",
+            "shot;width;height;fps;start;end;camera\r\nTC_010;2048;858;24;1001;1096;cam_quay\r\n"
+                ."TC_030;1024;429;25;1001;1048;cam_slip\r\n",
             $two,
         ];
         yield 'one scene a row, pasted with tabs' => [
@@ -54,17 +58,21 @@ final class SettingsTableTest extends TestCase
         ];
         yield 'the scene in a column called name' => [
             'a.csv',
-            "name,size,fps,frames,camera\nTC_010,2048x858,24,1001-1096,cam_quay\nTC_030,1024x429,25,1001-1048,cam_slip\n",
+            "name,size,fps,frames,camera\nTC_010,2048x858,24,1001-1096,cam_quay\n"
+                ."TC_030,1024x429,25,1001-1048,cam_slip\n",
             $two,
         ];
         yield 'one setting a row, scenes beside each other' => [
             'a.csv',
-            "Setting,TC_010,TC_030,Remark\nResolution,2048x858,1024x429,half\nfps,24,25,\nFrames,1001-1096,1001-1048,\nCamera,cam_quay,cam_slip,\n",
+            "Setting,TC_010,TC_030,Remark\nResolution,2048x858,1024x429,half\nfps,24,25,\n"
+                ."Frames,1001-1096,1001-1048,\nCamera,cam_quay,cam_slip,\n",
             $two,
         ];
         yield 'one setting a row, whose it is before it' => [
             'a.tsv',
-            "shot\tsetting\tvalue\nTC_010\tsize\t2048x858\nTC_010\tfps\t24\nTC_010\tframes\t1001-1096\nTC_010\tcamera\tcam_quay\nTC_030\tsize\t1024x429\nTC_030\tfps\t25\nTC_030\tframes\t1001-1048\nTC_030\tcamera\tcam_slip\n",
+            "shot\tsetting\tvalue\nTC_010\tsize\t2048x858\nTC_010\tfps\t24\nTC_010\tframes\t1001-1096\n"
+                ."TC_010\tcamera\tcam_quay\nTC_030\tsize\t1024x429\nTC_030\tfps\t25\nTC_030\tframes\t1001-1048\n"
+                ."TC_030\tcamera\tcam_slip\n",
             $two,
         ];
         yield 'one scene, one setting a row, without a head' => [

@@ -75,7 +75,11 @@ final class StrangeInputTest extends TestCase
             'naming.folder' => '{shot}',
             'passes' => ['a', 'b'],
             'other.fog' => 3,
-        ], ['starting_values' => ['picture.resolution' => '40x30', 'time.range' => '1-60'], 'delivers' => 'frames', 'values' => ['shot' => 'X']]);
+        ], [
+            'starting_values' => ['picture.resolution' => '40x30', 'time.range' => '1-60'],
+            'delivers' => 'frames',
+            'values' => ['shot' => 'X'],
+        ]);
         $ids = [
             ...array_map(static fn ($d): string => $d->id, Catalogue::standard()->all()),
             'time.timeline',

@@ -124,7 +124,10 @@ final class UsdSceneTest extends TestCase
             ),
         );
         self::assertSame('1001-1096', (string) $scene->timeline);
-        self::assertSame([['cam_quay'], ['cam_quay', 'cam_wide']], [$scene->cameraSetup->chosen, $scene->cameraSetup->all]);
+        self::assertSame(
+            [['cam_quay'], ['cam_quay', 'cam_wide']],
+            [$scene->cameraSetup->chosen, $scene->cameraSetup->all],
+        );
         self::assertSame([['name' => 'beauty', 'saved' => true], ['name' => 'mist', 'saved' => true]], $scene->passes);
     }
 

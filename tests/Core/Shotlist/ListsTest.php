@@ -194,7 +194,8 @@ final class ListsTest extends TestCase
             new ExistingDeliverable('TC_030', 'slipway', 2, null, [], []),
         ];
         $rows = self::rows(
-            "shot,title,range,version,owner\nTC_010,quay,1-12,3,wren\nTC_020,fog,1-5,,Ansel\ntc_020,again,1-5,,\nTC_030,slipway,,,Wren Reed\nTC_040,,,,Reed\nTC_050,,,,nobody here\n",
+            "shot,title,range,version,owner\nTC_010,quay,1-12,3,wren\nTC_020,fog,1-5,,Ansel\n"
+                ."tc_020,again,1-5,,\nTC_030,slipway,,,Wren Reed\nTC_040,,,,Reed\nTC_050,,,,nobody here\n",
         );
         $plan = ListPlan::of($rows, $known, $people);
 

@@ -134,7 +134,10 @@ final class PartsTest extends TestCase
             ['frames', 'Resolution', '1280x720', null],
             ['frames', 'Samples', null, '>= 64 (should), noise'],
             ['frames', 'Format', 'png', 'png | tiff'],
-        ], array_map(static fn (array $l): array => [$l['part'], $l['label'], $l['from'], $l['to']], RevisionDifference::between($before, $after)));
+        ], array_map(
+            static fn (array $l): array => [$l['part'], $l['label'], $l['from'], $l['to']],
+            RevisionDifference::between($before, $after),
+        ));
         $parted = self::read(PartsEditor::of(self::ONE)->with('preview', 'movie', 'frames')->data);
         $lines = RevisionDifference::between(self::read(self::ONE), $parted);
         self::assertSame(

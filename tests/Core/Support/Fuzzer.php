@@ -34,8 +34,8 @@ use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Text\PlainSentence;
 
 /**
- * Inputs that nobody meant: files with bytes changed, documents with strange values and names. Whatever comes, it ends in
- * a value or a plain sentence. Each is made of its number alone, so that one that failed can be made again.
+ * Inputs that nobody meant: files with bytes changed, documents with strange values and names. Whatever comes, it ends
+ * in a value or a plain sentence. Each is made of its number alone, so that one that failed can be made again.
  */
 final readonly class Fuzzer
 {

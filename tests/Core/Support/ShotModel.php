@@ -15,8 +15,8 @@ use PlainLedger\Core\Media\StringSource;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * A shot of several passes as files that exist in memory only, of which each remembers what it was made with: mistakes are
- * made in it, and fixes carried out just as they are told.
+ * A shot of several passes as files that exist in memory only, of which each remembers what it was made with: mistakes
+ * are made in it, and fixes carried out just as they are told.
  */
 final class ShotModel
 {
@@ -64,7 +64,10 @@ final class ShotModel
             'content.whole' => 'yes',
             'content.uniform' => 'yes',
             'delivery.extras' => 'none',
-        ] + (count($this->passes) === 1 ? [] : ['passes' => $this->passes]), ['delivers' => 'frames', 'values' => ['shot' => 'TC_010', 'version' => 3]]);
+        ] + (count($this->passes) === 1 ? [] : ['passes' => $this->passes]), [
+            'delivers' => 'frames',
+            'values' => ['shot' => 'TC_010', 'version' => 3],
+        ]);
     }
 
     public function name(string $pass, int $frame): string
@@ -88,7 +91,8 @@ final class ShotModel
     /**
      * Changes every file of a pass, or of all.
      *
-     * @param  \Closure(string, array{pass: string, frame: int, facts: array<string, mixed>, time: int}): array<string, array<string, mixed>>  $change  path and file to what becomes of it
+     * @param  \Closure(string, array{pass: string, frame: int, facts: array<string, mixed>, time: int}): array<string,
+     *   array<string, mixed>>  $change  path and file to what becomes of it
      */
     public function change(?string $pass, \Closure $change): void
     {

@@ -64,7 +64,10 @@ final readonly class UsdProducts
      */
     private function names(array $passes): array
     {
-        $told = array_map(fn (string $path): mixed => $this->stage->attributes($path)['productName'] ?? null, $this->paths);
+        $told = array_map(
+            fn (string $path): mixed => $this->stage->attributes($path)['productName'] ?? null,
+            $this->paths,
+        );
         $names = array_values(array_filter($told, static fn (mixed $name): bool => is_string($name) && $name !== ''));
         if ($names === []) {
             return [];
@@ -74,7 +77,9 @@ final readonly class UsdProducts
         $slash = strrpos($name, '/');
         $file = $slash === false ? $name : substr($name, $slash + 1);
         $folder = $slash === false ? [] : [RequirementId::OUTPUT_FOLDER => substr($name, 0, max(1, $slash))];
-        $kind = preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $file, $m) === 1 ? [RequirementId::FORMAT_KIND => $m[1]] : [];
+        $kind = preg_match('~\.([A-Za-z][A-Za-z0-9]{1,4})$~', $file, $m) === 1
+            ? [RequirementId::FORMAT_KIND => $m[1]]
+            : [];
 
         return [RequirementId::NAMING_PATTERN => $file] + $folder + $kind;
     }

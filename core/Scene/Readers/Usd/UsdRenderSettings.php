@@ -30,7 +30,9 @@ final readonly class UsdRenderSettings
     {
         $this->own = $stage->attributes($path);
         $products = UsdStage::paths($this->own['products'] ?? null);
-        $this->products = array_values(array_filter($products, static fn (string $p): bool => $stage->isA($p, 'RenderProduct')));
+        $this->products = array_values(
+            array_filter($products, static fn (string $p): bool => $stage->isA($p, 'RenderProduct')),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -57,7 +59,8 @@ final readonly class UsdRenderSettings
     public function faults(): array
     {
         return array_values(array_map(
-            fn (array $keys): string => implode(', ', $keys).' differ from product to product, so they are not compared: '
+            fn (array $keys): string => implode(', ', $keys)
+                .' differ from product to product, so they are not compared: '
                 .implode(', ', array_slice(array_map($this->stage->nameOf(...), $this->products), 0, 5)),
             $this->differing(),
         ));
@@ -98,7 +101,8 @@ final readonly class UsdRenderSettings
     private function pixelAspect(?string $size): ?string
     {
         $camera = $this->camera();
-        $conforms = $this->get('aspectRatioConformPolicy') === 'adjustPixelAspectRatio' && is_array($this->get('resolution'));
+        $conforms = $this->get('aspectRatioConformPolicy') === 'adjustPixelAspectRatio'
+            && is_array($this->get('resolution'));
         if ($conforms && $camera !== null && $this->stage->has($camera)) {
             $conformed = (new UsdCamera($this->stage->attributes($camera)))->conformedAspect($size ?? '');
         }
@@ -122,7 +126,8 @@ final readonly class UsdRenderSettings
     {
         $products = $this->products === [] ? [[]] : array_map($this->stage->attributes(...), $this->products);
         $cameras = array_map(
-            fn (array $product): ?string => UsdStage::paths($product['camera'] ?? $this->own['camera'] ?? null)[0] ?? null,
+            fn (array $product): ?string => UsdStage::paths($product['camera'] ?? $this->own['camera'] ?? null)[0]
+                ?? null,
             $products,
         );
 
@@ -157,7 +162,9 @@ final readonly class UsdRenderSettings
         if (! is_array($corners) || count($corners) !== 4 || count(array_filter($corners, $isNumber)) !== 4) {
             return null;
         }
-        $part = static fn (mixed $corner): BigRational => Fraction::fromFloat(is_string($corner) ? (float) $corner : 0.0);
+        $part = static fn (mixed $corner): BigRational => Fraction::fromFloat(
+            is_string($corner) ? (float) $corner : 0.0,
+        );
         [$left, $bottom, $right, $top] = array_map($part, array_values($corners));
         $atStart = BigRational::max($left, $bottom)->isLessThanOrEqualTo(0);
         if ($atStart && BigRational::min($right, $top)->isGreaterThanOrEqualTo(1)) {

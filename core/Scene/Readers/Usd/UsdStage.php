@@ -57,6 +57,8 @@ final readonly class UsdStage
     {
         $list = is_array($value) ? $value : [$value];
 
-        return array_values(array_filter($list, static fn (mixed $p): bool => is_string($p) && $p !== '' && $p !== 'None'));
+        return array_values(
+            array_filter($list, static fn (mixed $p): bool => is_string($p) && $p !== '' && $p !== 'None'),
+        );
     }
 }

@@ -9,8 +9,8 @@ use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Text\Text;
 
 /**
- * The text form of USD, piece by piece from the front: words, punctuation, strings, paths. Only a window of it is ever in
- * memory, and what is skipped is not taken apart.
+ * The text form of USD, piece by piece from the front: words, punctuation, strings, paths. Only a window of it is ever
+ * in memory, and what is skipped is not taken apart.
  */
 final class UsdText
 {
