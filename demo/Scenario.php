@@ -35,7 +35,12 @@ final readonly class Scenario
         ];
     }
 
-    /** @return list<array{code: string, name: string, kind: string, field_map?: list<array<string, mixed>>, pool?: array{machines: int, hours: string}, house: array<string, mixed>, roots: array<string, string>, members: array<string, string>, specifications: array<string, array<string, mixed>>, deliverables: list<array<string, mixed>>}> */
+    /**
+     * @return list<array{code: string, name: string, kind: string, field_map?: list<array<string, mixed>>,
+     *   pool?: array{machines: int, hours: string}, house: array<string, mixed>, roots: array<string, string>,
+     *   members: array<string, string>, specifications: array<string, array<string, mixed>>,
+     *   deliverables: list<array<string, mixed>>}>
+     */
     public static function productions(): array
     {
         return [

@@ -19,7 +19,10 @@ use PlainLedger\Core\Specification\RequirementId;
  */
 final readonly class StandInRenderer
 {
-    /** @param  int  $finished seconds since 1970: when the last file was written; the others came a minute apart before it */
+    /**
+     * @param  int  $finished seconds since 1970: when the last file was written; the others came a minute apart
+     *   before it
+     */
     public function __construct(private int $finished, private int $secondsAFrame = 60) {}
 
     /**

@@ -81,7 +81,11 @@ final class MakeDemo extends Command
         array $roots,
         CheckDesk $desk,
     ): void {
-        /** @var array{code: string, title: string, owner: string, due: int, specification: string, require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>, mistakes: Mistakes|null, besides?: list<array{array<string, mixed>, Mistakes}>, preview?: string} $owed */
+        /**
+         * @var array{code: string, title: string, owner: string, due: int, specification: string,
+         *   require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>,
+         *   mistakes: Mistakes|null, besides?: list<array{array<string, mixed>, Mistakes}>, preview?: string} $owed
+         */
         $owner = $people[$owed['owner']];
         $deliverable = Deliverable::query()->create([
             'production_id' => $production->id,

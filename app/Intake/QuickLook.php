@@ -10,7 +10,10 @@ use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\ScanDepth;
 
-/** A folder looked at while somebody waits, head and tail of each file: done apart, and only as long as one likes to wait. */
+/**
+ * A folder looked at while somebody waits, head and tail of each file: done apart, and only as long as one likes to
+ * wait.
+ */
 final readonly class QuickLook
 {
     private const MOST_FILES = 5000;

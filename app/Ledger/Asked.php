@@ -17,7 +17,9 @@ final readonly class Asked
     /** What a deliverable must have loaded for `now`, without reading more for each. */
     public const NEEDS = ['owner', 'production', 'specification.latest'];
 
-    /** @param  list<array{set_by: string, data: array<string, mixed>, label?: string}>  $layers  as a check keeps them */
+    /**
+     * @param  list<array{set_by: string, data: array<string, mixed>, label?: string}>  $layers as a check keeps them
+     */
     public static function stamp(array $layers): string
     {
         $asked = array_map(static fn (array $l): array => [$l['set_by'], $l['data']], $layers);
@@ -30,7 +32,10 @@ final readonly class Asked
         return self::stamp(self::layers($deliverable));
     }
 
-    /** @return list<array{set_by: string, data: array<string, mixed>, label: string}> what is asked just now, as a check keeps it */
+    /**
+     * @return list<array{set_by: string, data: array<string, mixed>, label: string}> what is asked just now, as a
+     *   check keeps it
+     */
     public static function layers(Deliverable $deliverable): array
     {
         return array_map(
@@ -45,7 +50,10 @@ final readonly class Asked
         return $check !== null && $check->asked !== self::now($deliverable);
     }
 
-    /** @return list<Check> the newest check of each deliverable, with its deliverable, where other things were asked then */
+    /**
+     * @return list<Check> the newest check of each deliverable, with its deliverable, where other things were asked
+     *   then
+     */
     public static function outOfDate(Production|Specification $of): array
     {
         $stale = [];

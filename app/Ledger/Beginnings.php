@@ -51,7 +51,9 @@ final readonly class Beginnings
         ];
     }
 
-    /** @return list<array{id: int, title: string, production: string}> specifications that this person may begin from */
+    /**
+     * @return list<array{id: int, title: string, production: string}> specifications that this person may begin from
+     */
     public static function elsewhere(Production $here, User $reader): array
     {
         $productions = $reader->productions()

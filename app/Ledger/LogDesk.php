@@ -23,7 +23,9 @@ use PlainLedger\Core\RenderLog\LogReading;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\RenderLog\RenderProgress;
 
-/** Logs of renders: sent piece by piece, or followed where they are written. What was read is put aside between pieces. */
+/**
+ * Logs of renders: sent piece by piece, or followed where they are written. What was read is put aside between pieces.
+ */
 final readonly class LogDesk
 {
     /** Of a file that is followed, so much is read at once. */
@@ -83,7 +85,10 @@ final readonly class LogDesk
         $this->alone($log, fn () => $this->read($log, $bytes, $last));
     }
 
-    /** What has been written since, of a log that is followed. Of several windows that follow it one reads, the others wait. */
+    /**
+     * What has been written since, of a log that is followed. Of several windows that follow it one reads, the others
+     * wait.
+     */
     public function follow(RenderLog $log, bool $overseer): void
     {
         $this->alone($log, fn () => $this->readOn($log, $overseer));

@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Measure\ByteSize;
 
-/** How much of one production is kept, and how often it may have files looked at, so that it leaves room for the others. */
+/**
+ * How much of one production is kept, and how often it may have files looked at, so that it leaves room for the others.
+ */
 final readonly class Quota
 {
     /** Seconds for which what is kept is not counted anew. */

@@ -104,7 +104,9 @@ final readonly class SceneDesk
         }
     }
 
-    /** What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production. */
+    /**
+     * What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production.
+     */
     public static function namesFor(Deliverable $deliverable): FieldMap
     {
         return FieldMap::ofOwnFacts(

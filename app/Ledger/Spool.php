@@ -9,7 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** Where work that goes on later is put aside. */
 final readonly class Spool
 {
-    /** Of one row in one ledger: a ledger that was begun anew counts from 1 again, and must not find what another left. */
+    /**
+     * Of one row in one ledger: a ledger that was begun anew counts from 1 again, and must not find what another left.
+     */
     public static function name(string $what, Model $row): string
     {
         $made = $row->getAttribute('created_at');

@@ -14,7 +14,11 @@ use PlainLedger\Core\Specification\Level;
 /** What boards and lists show of a check, kept beside it so that five hundred of them need not be unpacked. */
 final readonly class Summary
 {
-    /** @return array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>, balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>, earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null} */
+    /**
+     * @return array{groups: array<string, string>, causes: list<array{id: string, side: string, says: string}>,
+     *   balance: array{int, int}, settings: array<string, string>|null, waivers: list<array<string, mixed>>,
+     *   earlier: int|null, render: array{frames: string, bytes: int|null, gaps: list<int>}|null}
+     */
     public static function of(CheckReport $account, ?int $earlier): array
     {
         $groups = [];
@@ -106,7 +110,10 @@ final readonly class Summary
      */
     public static function waivers(?array $summary): array
     {
-        /** @var list<array{id: string, part: string, pass: string|null, required: string, accepted: list<string>, reason: string, by: string|null, key: int|null}> $kept */
+        /**
+         * @var list<array{id: string, part: string, pass: string|null, required: string, accepted: list<string>,
+         *   reason: string, by: string|null, key: int|null}> $kept
+         */
         $kept = is_array($summary['waivers'] ?? null) ? $summary['waivers'] : [];
 
         return array_map(

@@ -26,7 +26,10 @@ final readonly class ScanProcess
         return Delivery::fromArray($data);
     }
 
-    /** @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress  null: it goes on, however long; false stops it */
+    /**
+     * @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress null: it goes on, however
+     *   long; false stops it
+     */
     public function run(ScanOrder $order, \Closure $progress): ScanEnd
     {
         $last = [];

@@ -12,7 +12,9 @@ final readonly class SheetTask
     /** @param  \Closure(array<string, mixed>): void  $say */
     public function __construct(private \Closure $say) {}
 
-    /** @param  string  $order  JSON: the page by the size of its letters, and where is kept what is measured of those */
+    /**
+     * @param  string  $order  JSON: the page by the size of its letters, and where is kept what is measured of those
+     */
     public function run(string $order): void
     {
         /** @var array{pages: array<int, string>, cache: string} $given */

@@ -9,10 +9,16 @@ use PlainLedger\Core\Measure\FrameRange;
 /** Files that lie there from an earlier delivery and are good: what a scene must not write over. */
 final readonly class EarlierFiles
 {
-    /** @param  list<array{part: string, folder: string, pattern: string, good: FrameRange}>  $sets  folder: its last word; pattern: `#` for each digit of the frame number */
+    /**
+     * @param  list<array{part: string, folder: string, pattern: string, good: FrameRange}>  $sets folder: its last
+     *   word; pattern: `#` for each digit of the frame number
+     */
     public function __construct(private array $sets) {}
 
-    /** @param  array<string, list<FrameRange>>  $dueAgain  by part, one for each pass in order: frames that are to be rendered again anyway */
+    /**
+     * @param  array<string, list<FrameRange>>  $dueAgain  by part, one for each pass in order: frames that are to be
+     *   rendered again anyway
+     */
     public static function of(Check $check, array $dueAgain, string $folder): self
     {
         $sets = [];

@@ -20,7 +20,10 @@ final readonly class ChecksumList
     /** By the count of hexadecimal digits. */
     private const ALGORITHMS = [32 => 'md5', 40 => 'sha1', 64 => 'sha256', 128 => 'sha512', 16 => 'xxh64'];
 
-    /** @param  array<string, array{string, string}>  $sums  algorithm and sum in small letters, by path below the delivery's root */
+    /**
+     * @param  array<string, array{string, string}>  $sums algorithm and sum in small letters, by path below the
+     *   delivery's root
+     */
     private function __construct(public array $sums) {}
 
     public static function isNamedSo(string $name): bool

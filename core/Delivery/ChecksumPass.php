@@ -67,7 +67,10 @@ final class ChecksumPass
         }
     }
 
-    /** @return array{array<array-key, true>, array<array-key, array{string, string}>} paths of the lists, and what they list: algorithm and sum by path */
+    /**
+     * @return array{array<array-key, true>, array<array-key, array{string, string}>} paths of the lists, and what
+     *   they list: algorithm and sum by path
+     */
     private static function lists(ListedNames $names, FileReading $reading): array
     {
         $lists = [];
@@ -102,7 +105,10 @@ final class ChecksumPass
         return ['summed_up' => $this->done, 'sums' => $this->soFar?->toArray()];
     }
 
-    /** @param  array{summed_up?: int, sums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}|null}  $checkpoint */
+    /**
+     * @param  array{summed_up?: int, sums?: array{lists: int, unlisted: int, wrong: int, absent: int,
+     *   names: list<string>}|null} $checkpoint
+     */
     public static function resume(array $checkpoint): self
     {
         $pass = new self;

@@ -71,7 +71,13 @@ final readonly class Delivery
     /** @param  array<string, mixed>  $data as `toArray` made it */
     public static function fromArray(array $data): self
     {
-        /** @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>, odd: list<string>, scanned_at: int, depth: string, root?: string, checksums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}} $data */
+        /**
+         * @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int,
+         *   columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string,
+         *   refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>,
+         *   odd: list<string>, scanned_at: int, depth: string, root?: string, checksums?: array{lists: int,
+         *   unlisted: int, wrong: int, absent: int, names: list<string>}} $data
+         */
         return new self(
             array_map(NameGroup::fromArray(...), $data['groups']),
             FactsTable::fromArray($data['facts']),

@@ -124,7 +124,10 @@ final class FactsTable
     /** @param  list<mixed>  $row */
     private static function factsOf(array $row): MediaFacts
     {
-        /** @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>, 21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row */
+        /**
+         * @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>,
+         *   21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row
+         */
         [
             $kind, $width, $height, $aspect, $bits, $sample, $channels, , $compression, $rate, $frames,
             $codec, $chroma, $region, $camera, $layers, $sound, $complete, $damage, $reason,

@@ -34,7 +34,10 @@ final readonly class FolderListing implements Listing
         return new self($root);
     }
 
-    /** @param  string  $path  the real place of a folder that was chosen before; if it is another by then, it is refused when it is opened */
+    /**
+     * @param  string  $path  the real place of a folder that was chosen before; if it is another by then, it is
+     *   refused when it is opened
+     */
     public static function at(string $path): self
     {
         return new self($path);

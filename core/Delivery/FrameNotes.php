@@ -15,7 +15,10 @@ final class FrameNotes
     /** @var array<int, string> the timecode its header tells */
     private array $timecodes = [];
 
-    /** @var array<int, array{int|null, int, string}|null> how far its picture is from the approved one; null where it could not be compared */
+    /**
+     * @var array<int, array{int|null, int, string}|null> how far its picture is from the approved one; null where it
+     *   could not be compared
+     */
     private array $distances = [];
 
     /** @var array<int, string> why it may not be opened */
@@ -75,7 +78,10 @@ final class FrameNotes
         );
     }
 
-    /** @param  array{refused: array<int, string>, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
+    /**
+     * @param  array{refused: array<int, string>, other_frame?: array<int, int>, timecodes?: array<int, string>,
+     *   distances?: array<int, array{int|null, int, string}|null>} $data
+     */
     public static function fromArray(array $data): self
     {
         $notes = new self;

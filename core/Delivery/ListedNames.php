@@ -102,7 +102,13 @@ final class ListedNames
         ];
     }
 
-    /** @param  array{files: int, odd: string, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>}  $checkpoint */
+    /**
+     * @param  array{files: int, odd: string, groups: list<array{folder: string, literals: list<string>,
+     *   first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string,
+     *   facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string,
+     *   look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>,
+     *   distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint
+     */
     public static function resume(array $checkpoint): self
     {
         $names = new self;

@@ -16,7 +16,10 @@ final class NameGroup
     /** @var array<int, NumberColumn> one for each number of the name */
     private array $columns;
 
-    /** @var array{string, string, list<string>}|null the newest name: before and after its last number, and its numbers */
+    /**
+     * @var array{string, string, list<string>}|null the newest name: before and after its last number, and its
+     *   numbers
+     */
     private ?array $newest = null;
 
     private string $sizes = '';
@@ -363,7 +366,13 @@ final class NameGroup
         return $this->toArray() + ['identities' => PackedColumn::keep($this->identities)];
     }
 
-    /** @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}  $data */
+    /**
+     * @param  array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>,
+     *   digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>,
+     *   identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int,
+     *   other_frame?: array<int, int>, timecodes?: array<int, string>,
+     *   distances?: array<int, array{int|null, int, string}|null>} $data
+     */
     public static function fromArray(array $data): self
     {
         $raw = static fn (string $text): string => (string) base64_decode($text, true);

@@ -173,7 +173,15 @@ final class Scan
         if (($checkpoint['listed'] ?? false) !== true) {
             return $this;
         }
-        /** @var array{files: int, done: int, odd: string, summed_up?: int, sums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}|null, facts: list<list<mixed>>, groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int, columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string, refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string, look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>, distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint */
+        /**
+         * @var array{files: int, done: int, odd: string, summed_up?: int, sums?: array{lists: int, unlisted: int,
+         *   wrong: int, absent: int, names: list<string>}|null, facts: list<list<mixed>>,
+         *   groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int,
+         *   columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string,
+         *   refused: array<int, string>, identities?: string, unlooked?: array<int, string>, looks?: string,
+         *   look_length?: int, other_frame?: array<int, int>, timecodes?: array<int, string>,
+         *   distances?: array<int, array{int|null, int, string}|null>}>} $checkpoint
+         */
         $this->listed = true;
         $this->done = $checkpoint['done'];
         $this->names = ListedNames::resume($checkpoint);

@@ -12,7 +12,10 @@ use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** What is asked, as a value that one can type in: one of several, a bound, the scene's own camera, a name with its values. */
+/**
+ * What is asked, as a value that one can type in: one of several, a bound, the scene's own camera, a name with its
+ * values.
+ */
 final readonly class SettableValue
 {
     private const NAMES = [RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER];

@@ -104,7 +104,10 @@ final readonly class SizeComparison
         return $size->height <= 576 ? self::CLEAN[$size->width] ?? $size->width : $size->width;
     }
 
-    /** Whether it is the asked size made larger or smaller, to the pixel. The shape line, where there is one, knows better. */
+    /**
+     * Whether it is the asked size made larger or smaller, to the pixel. The shape line, where there is one, knows
+     * better.
+     */
     public function isSameShape(): bool
     {
         $line = $this->situation->isUnequal(RequirementId::PICTURE_PIXEL_ASPECT)

@@ -14,7 +14,10 @@ final class Claims
     /** @var array<string, FrameRange|true> claimed numbers by group, column and first row; true for a whole file */
     private array $claimed = [];
 
-    /** @var array<int, array{int|null, string, string}> by group: which number counts the frames in what was claimed of it */
+    /**
+     * @var array<int, array{int|null, string, string}> by group: which number counts the frames in what was claimed
+     *   of it
+     */
     private array $split = [];
 
     /** @var array<string, list<Sequence>> by group and column: what has been split once */

@@ -80,7 +80,10 @@ final readonly class ExpectedFiles
             && $this->folder->matchesFolder(implode('/', array_slice($all, -$deep)), $this->values);
     }
 
-    /** Whether what lies in a folder can be this pass at all: where only the folder tells passes apart, another's is none. */
+    /**
+     * Whether what lies in a folder can be this pass at all: where only the folder tells passes apart, another's is
+     * none.
+     */
     public function mayLieIn(string $folder): bool
     {
         if (

@@ -9,7 +9,10 @@ use PlainLedger\Core\Media\Kind;
 /** The extension of a file's name, as it was written. */
 final readonly class Extension
 {
-    /** A number after the last dot is a frame number in the wrong place; the extension stands before it. A copy's mark is none. */
+    /**
+     * A number after the last dot is a frame number in the wrong place; the extension stands before it. A copy's mark
+     * is none.
+     */
     public static function of(string $name): string
     {
         $name = (string) preg_replace(

@@ -123,7 +123,10 @@ final readonly class FallbackMatching
         return array_values(array_filter($sequences, fn (Sequence $s): bool => ! $this->claims->isClaimed($s)));
     }
 
-    /** Many pictures numbered in a row, where frames are owed too: they are frames, if of another take, and none is a still. */
+    /**
+     * Many pictures numbered in a row, where frames are owed too: they are frames, if of another take, and none is a
+     * still.
+     */
     private function isOfFrames(NameGroup $group): bool
     {
         $isFrames = static fn (Part $part): bool => $part->delivers === Delivers::Frames;

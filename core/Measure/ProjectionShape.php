@@ -7,7 +7,9 @@ namespace PlainLedger\Core\Measure;
 /** The sizes that a projection of all directions has. */
 final readonly class ProjectionShape
 {
-    /** A lat-long picture is twice as wide as high; a stereo one for each eye, which stand above or beside each other. */
+    /**
+     * A lat-long picture is twice as wide as high; a stereo one for each eye, which stand above or beside each other.
+     */
     public static function holds(string $projection, int $width, int $height): bool
     {
         return match ($projection) {

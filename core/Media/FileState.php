@@ -7,7 +7,10 @@ namespace PlainLedger\Core\Media;
 /** What tells one file on a disk, as it stands, from another, or from itself a moment later. */
 final readonly class FileState
 {
-    /** The bits of a file's mode that tell its type, and what they are of regular files and of folders (POSIX `sys/stat.h`). */
+    /**
+     * The bits of a file's mode that tell its type, and what they are of regular files and of folders (POSIX
+     * `sys/stat.h`).
+     */
     public const TYPE = 0170000;
 
     public const REGULAR = 0100000;

@@ -13,13 +13,19 @@ final readonly class TgaHeader
 
     private const TYPES = [1, 2, 3, 9, 10, 11];
 
-    /** @param  array{id: int, map: int, type: int, first: int, colours: int, entry: int, width: int, height: int, bits: int, flags: int}  $is */
+    /**
+     * @param  array{id: int, map: int, type: int, first: int, colours: int, entry: int, width: int, height: int,
+     *   bits: int, flags: int} $is
+     */
     private function __construct(private array $is) {}
 
     /** @param  string  $head  of 18 bytes or more */
     public static function read(string $head): self
     {
-        /** @var array{id: int, map: int, type: int, first: int, colours: int, entry: int, width: int, height: int, bits: int, flags: int} $is */
+        /**
+         * @var array{id: int, map: int, type: int, first: int, colours: int, entry: int, width: int, height: int,
+         *   bits: int, flags: int} $is
+         */
         $is = unpack('Cid/Cmap/Ctype/vfirst/vcolours/Centry/vleft/vbottom/vwidth/vheight/Cbits/Cflags', $head);
 
         return new self($is);

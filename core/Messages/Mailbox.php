@@ -7,7 +7,10 @@ namespace PlainLedger\Core\Messages;
 /** Messages as one mailbox file (RFC 4155, messages by RFC 5322 and 2047, bodies as quoted-printable UTF-8). */
 final readonly class Mailbox
 {
-    /** @param  iterable<array{from: string, to: string, subject: string, body: string, at: int}>  $messages  addresses; seconds since 1970 */
+    /**
+     * @param  iterable<array{from: string, to: string, subject: string, body: string, at: int}>  $messages addresses;
+     *   seconds since 1970
+     */
     public static function of(iterable $messages): string
     {
         $text = '';

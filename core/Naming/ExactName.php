@@ -19,7 +19,10 @@ final readonly class ExactName
      */
     private function __construct(private string $exact, private string $shape, private array $pieces) {}
 
-    /** @param  bool  $withNumber  false for the name a single picture would have: without its number and what parts it from the rest */
+    /**
+     * @param  bool  $withNumber  false for the name a single picture would have: without its number and what parts it
+     *   from the rest
+     */
     public static function of(NamePattern $pattern, PieceValues $values, bool $withNumber = true): self
     {
         $exact = '';

@@ -161,7 +161,10 @@ final readonly class NamePattern implements \Stringable
         return ExactName::of($this, $values)->read($name) ?? ApproximateName::of($this, $values)->read($name);
     }
 
-    /** Whether a folder path is what this pattern, read as a folder, asks for; `*` and `?` stand for any text and any character. */
+    /**
+     * Whether a folder path is what this pattern, read as a folder, asks for; `*` and `?` stand for any text and any
+     * character.
+     */
     public function matchesFolder(string $folder, PieceValues $values): bool
     {
         $asked = self::tidyFolder($this->make($values));

@@ -44,7 +44,10 @@ final class LogReader
 
     private ?string $lastFile = null;
 
-    /** @var array<string, array<string, array{string, int}>> by event, and by what is said with numbers as `#`: the first of them, and how often */
+    /**
+     * @var array<string, array<string, array{string, int}>> by event, and by what is said with numbers as `#`: the
+     *   first of them, and how often
+     */
     private array $messages = ['warning' => [], 'error' => []];
 
     /** @var array<string, int> */

@@ -72,7 +72,10 @@ final readonly class MachinePool
             : ($this->to > $this->from ? $this->to - $this->from : $this->to + self::DAY - $this->from);
     }
 
-    /** The first moment from `free` on at which a frame can be begun and finished within the hours; null where none is long enough. */
+    /**
+     * The first moment from `free` on at which a frame can be begun and finished within the hours; null where none is
+     * long enough.
+     */
     public function begin(int $free, int $takes): ?int
     {
         $longest = $this->longest();

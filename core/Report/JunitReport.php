@@ -8,7 +8,9 @@ use PlainLedger\Core\Checking\Entry;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Specification\Level;
 
-/** JUnit XML: a suite a part, a case an entry. A *must* that is unequal fails, one that could not be read is an error. */
+/**
+ * JUnit XML: a suite a part, a case an entry. A *must* that is unequal fails, one that could not be read is an error.
+ */
 final readonly class JunitReport implements ReportWriter
 {
     public function write(CheckReport $account): string

@@ -71,7 +71,10 @@ final readonly class Part
         return max(1, (int) ($this->single(RequirementId::TIME_STEP) ?? 1));
     }
 
-    /** The range as asked, without handles and step; null where none is asked or it is the animation's own and not known. */
+    /**
+     * The range as asked, without handles and step; null where none is asked or it is the animation's own and not
+     * known.
+     */
     public function cutRange(?FrameRange $timeline = null): ?FrameRange
     {
         $asked = $this->single(RequirementId::TIME_RANGE);

@@ -7,7 +7,10 @@ namespace PlainLedger\Core\Specification;
 /** Two revisions of a specification, line by line. */
 final readonly class RevisionDifference
 {
-    /** @return list<array{part: string, id: string, label: string, from: string|null, to: string|null}> only what differs; null where it is not asked */
+    /**
+     * @return list<array{part: string, id: string, label: string, from: string|null, to: string|null}> only what
+     *   differs; null where it is not asked
+     */
     public static function between(Specification $before, Specification $after): array
     {
         $lines = [];

@@ -8,7 +8,9 @@ use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\NotUnderstood;
 
-/** A difference that does not count, as a fraction of white: `2/255`, `0.01`, `1%`, and `2` for two steps of eight bits. */
+/**
+ * A difference that does not count, as a fraction of white: `2/255`, `0.01`, `1%`, and `2` for two steps of eight bits.
+ */
 final readonly class Tolerance
 {
     /** @throws NotUnderstood unless it is at least 0 and below 1 */

@@ -7,7 +7,9 @@ namespace PlainLedger\Core\Specification;
 /** Words for values by what else is written for them, in lower case and without what parts it: a table, and no more. */
 final readonly class UsualSpellings
 {
-    /** By requirement: what is written, in lower case and without spaces, dashes, dots and brackets; what it is kept as. */
+    /**
+     * By requirement: what is written, in lower case and without spaces, dashes, dots and brackets; what it is kept as.
+     */
     public const BY_ID = [
         RequirementId::PICTURE_RESOLUTION => [
             '720p' => '1280x720', 'hd720' => '1280x720', 'hdtv720' => '1280x720', 'hdready' => '1280x720',

@@ -17,7 +17,10 @@ use Tests\Feature\Support\LedgerTestCase;
 /** Every route, with every kind of visitor. */
 final class WhoMayTest extends LedgerTestCase
 {
-    /** @return iterable<string, array{string, string, array<string, int>, 3?: array<string, mixed>}> method, path, and what each gets */
+    /**
+     * @return iterable<string, array{string, string, array<string, int>, 3?: array<string, mixed>}> method, path, and
+     *   what each gets
+     */
     public static function routes(): iterable
     {
         $all = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];

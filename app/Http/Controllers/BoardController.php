@@ -132,7 +132,10 @@ final class BoardController
         foreach ($owed->groupBy('owner_id') as $theirs) {
             /** @var User $owner */
             $owner = $theirs->firstOrFail()->owner;
-            /** @var non-empty-list<array{code: string, title: string, due: string|null, document: array<string, mixed>|null}> $told */
+            /**
+             * @var non-empty-list<array{code: string, title: string, due: string|null,
+             *   document: array<string, mixed>|null}> $told
+             */
             $told = array_values(
                 $theirs->map(
                     static fn (Deliverable $d): array => [

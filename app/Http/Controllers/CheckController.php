@@ -114,7 +114,10 @@ final class CheckController
         );
     }
 
-    /** @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null, still: int|null, alone: bool} seconds left, as far as the pace so far tells; and for how many nothing has moved */
+    /**
+     * @return array{id: int, state: string, done: int, all: int|null, at: string, left: int|null, still: int|null,
+     *   alone: bool} seconds left, as far as the pace so far tells; and for how many nothing has moved
+     */
     public static function progress(Check $check): array
     {
         $progress = ($check->progress ?? []) + [

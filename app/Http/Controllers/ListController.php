@@ -320,7 +320,10 @@ final class ListController
         );
     }
 
-    /** @return array{code: string, title: string, range: string, handles: string, camera: string, version: string, owner: string, due: string, rate: string} */
+    /**
+     * @return array{code: string, title: string, range: string, handles: string, camera: string, version: string,
+     *   owner: string, due: string, rate: string}
+     */
     private function line(Deliverable $deliverable): array
     {
         $specification = $deliverable->draft()->specification;
@@ -340,7 +343,11 @@ final class ListController
         ];
     }
 
-    /** @return array{code: string, cut: \PlainLedger\Core\Measure\FrameRange, delivered: \PlainLedger\Core\Measure\FrameRange, rate: FrameRate, folder: string, pattern: string}|null null where its length is not known */
+    /**
+     * @return array{code: string, cut: \PlainLedger\Core\Measure\FrameRange,
+     *   delivered: \PlainLedger\Core\Measure\FrameRange, rate: FrameRate, folder: string, pattern: string}|null null
+     *   where its length is not known
+     */
     private function clip(Deliverable $deliverable): ?array
     {
         $specification = $deliverable->draft()->specification;

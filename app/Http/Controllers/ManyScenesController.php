@@ -27,7 +27,9 @@ use PlainLedger\Core\Scene\ReadBudget;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
-/** The settings of many scenes at once: each finds its deliverable, what finds none is asked for, and all are checked. */
+/**
+ * The settings of many scenes at once: each finds its deliverable, what finds none is asked for, and all are checked.
+ */
 final class ManyScenesController
 {
     private const MOST = 2_000;

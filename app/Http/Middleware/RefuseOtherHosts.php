@@ -9,7 +9,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Exception\SuspiciousOperationException;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Answers under its own names alone: a request that came under another was made by a page that wants to pass for this one. */
+/**
+ * Answers under its own names alone: a request that came under another was made by a page that wants to pass for this
+ * one.
+ */
 final class RefuseOtherHosts
 {
     /** @param  Closure(Request): Response  $next */

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Report\SharedSettings;
 use PlainLedger\Core\Specification\Group;
 
-/** Deliverables down, groups of requirements across; from the summaries of the newest checks, none of which is unpacked. */
+/**
+ * Deliverables down, groups of requirements across; from the summaries of the newest checks, none of which is unpacked.
+ */
 final readonly class BoardPage
 {
     /** What of a check is read: never its document. */

@@ -65,7 +65,10 @@ final readonly class BookPage
         ];
     }
 
-    /** @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string, late: bool}|null, verdict: string|null, waived: bool, holdsUp: string|null, stale: bool, folio: string} */
+    /**
+     * @return array{id: int, code: string, title: string, owner: string|null, due: array{at: string, words: string,
+     *   late: bool}|null, verdict: string|null, waived: bool, holdsUp: string|null, stale: bool, folio: string}
+     */
     public static function line(Deliverable $deliverable): array
     {
         return [

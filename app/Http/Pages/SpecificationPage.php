@@ -231,7 +231,10 @@ final readonly class SpecificationPage
         ], Catalogue::standard()->all());
     }
 
-    /** @return array{token: string, by: string|null, at: string|null} a mark of all layers together, and who changed one last */
+    /**
+     * @return array{token: string, by: string|null, at: string|null} a mark of all layers together, and who changed
+     *   one last
+     */
     public static function state(Deliverable $deliverable): array
     {
         $token = substr(

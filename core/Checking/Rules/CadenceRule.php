@@ -11,7 +11,9 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** `content.cadence`: how many frames each picture stands, where that is regular. Frames drawn on twos stand two each. */
+/**
+ * `content.cadence`: how many frames each picture stands, where that is regular. Frames drawn on twos stand two each.
+ */
 final readonly class CadenceRule implements Rule
 {
     /** So many pictures at least tell a cadence; the first and the last may be cut. */

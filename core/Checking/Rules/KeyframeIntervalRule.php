@@ -11,7 +11,10 @@ use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** `format.keyframe_interval` as people write it: frames, seconds, or a share of the rate; counted in frames, rounded down at the nominal rate. */
+/**
+ * `format.keyframe_interval` as people write it: frames, seconds, or a share of the rate; counted in frames, rounded
+ * down at the nominal rate.
+ */
 final readonly class KeyframeIntervalRule
 {
     public static function rate(Subject $subject): ?FrameRate

@@ -13,7 +13,10 @@ use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
-/** `output.overwrites`: as the scene says it; else by its name without a number; else by good files that lie there already. */
+/**
+ * `output.overwrites`: as the scene says it; else by its name without a number; else by good files that lie there
+ * already.
+ */
 final readonly class OverwritesRule implements Rule
 {
     public function answers(string $id): bool

@@ -101,7 +101,10 @@ final readonly class RangeRules implements Rule
         return Cell::when($requirement->value->admitsNumber((string) count($set)), (string) count($set));
     }
 
-    /** The same word is equal, whatever set it gives; the other of `listed` and `whole` is where its set is the one expected. */
+    /**
+     * The same word is equal, whatever set it gives; the other of `listed` and `whole` is where its set is the one
+     * expected.
+     */
     private function sceneExtent(Requirement $requirement, Subject $subject): Cell
     {
         $scene = $subject->scene;

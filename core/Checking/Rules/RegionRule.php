@@ -80,7 +80,10 @@ final readonly class RegionRule implements Rule
         return $outline ?? $cell;
     }
 
-    /** Where pixels were looked at: the same filled outline with nothing around it in every frame is what a region leaves. */
+    /**
+     * Where pixels were looked at: the same filled outline with nothing around it in every frame is what a region
+     * leaves.
+     */
     private function outline(Requirement $requirement, Subject $subject): ?Cell
     {
         $pass = PassSamples::of($subject);

@@ -13,7 +13,10 @@ use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\Spellings;
 use PlainLedger\Core\Specification\ValueType;
 
-/** Settings that are compared as they stand, by their type: scale, quality, samples, view and look, facts of the production's own. */
+/**
+ * Settings that are compared as they stand, by their type: scale, quality, samples, view and look, facts of the
+ * production's own.
+ */
 final readonly class SettingRule implements Rule
 {
     public function answers(string $id): bool

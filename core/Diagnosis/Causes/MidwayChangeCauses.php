@@ -133,7 +133,10 @@ final readonly class MidwayChangeCauses implements CauseFamily
         return array_values(array_unique($lines));
     }
 
-    /** @return array<string, list<array{int, string, int}>> for each fact, where it becomes what among the whole frames, and for how many */
+    /**
+     * @return array<string, list<array{int, string, int}>> for each fact, where it becomes what among the whole
+     *   frames, and for how many
+     */
     private function runs(PassMatch $pass): array
     {
         $table = array_map(

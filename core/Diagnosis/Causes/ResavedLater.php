@@ -14,7 +14,9 @@ use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** `resaved-later`: a few whole frames differ in header facts from all others and are newer: somebody worked on them. */
+/**
+ * `resaved-later`: a few whole frames differ in header facts from all others and are newer: somebody worked on them.
+ */
 final readonly class ResavedLater implements CauseFamily
 {
     /** More than these, or than a tenth, are no few. */
@@ -94,7 +96,10 @@ final readonly class ResavedLater implements CauseFamily
         return self::odd($pass) !== null;
     }
 
-    /** @return array{FrameRange, array<string, array{string, string}>}|null the frames, and by fact what is usual and what theirs is */
+    /**
+     * @return array{FrameRange, array<string, array{string, string}>}|null the frames, and by fact what is usual and
+     *   what theirs is
+     */
     private static function odd(PassMatch $pass): ?array
     {
         $groups = self::groups($pass);

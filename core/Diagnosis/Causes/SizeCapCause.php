@@ -15,7 +15,10 @@ use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** `over-size-cap`: a file, or what a scene would make, is larger than it may be; where the length is known, with the rate that fits. */
+/**
+ * `over-size-cap`: a file, or what a scene would make, is larger than it may be; where the length is known, with the
+ * rate that fits.
+ */
 final readonly class SizeCapCause implements CauseFamily
 {
     public function find(Situation $situation): iterable

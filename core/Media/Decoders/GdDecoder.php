@@ -102,7 +102,9 @@ final readonly class GdDecoder implements Decoder
         return hash_final($print, true);
     }
 
-    /** @return iterable<string|null> what the picture's chunks hold, in pieces; null where there are too many of them */
+    /**
+     * @return iterable<string|null> what the picture's chunks hold, in pieces; null where there are too many of them
+     */
     private static function pictureData(ByteSource $source): iterable
     {
         $chunks = 0;

@@ -64,7 +64,10 @@ final readonly class GdPixels implements Pixels
         return self::raw($small);
     }
 
-    /** What gd holds, top line first, by way of a bitmap that is not packed: lines of whole four bytes, the last first, behind a header of 54. */
+    /**
+     * What gd holds, top line first, by way of a bitmap that is not packed: lines of whole four bytes, the last first,
+     * behind a header of 54.
+     */
     private static function raw(\GdImage $image): string
     {
         ob_start();

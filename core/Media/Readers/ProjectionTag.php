@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
-/** The mark of a spherical picture in an XMP packet, as cameras and stitchers write it: a `ProjectionType` of `equirectangular`. */
+/**
+ * The mark of a spherical picture in an XMP packet, as cameras and stitchers write it: a `ProjectionType` of
+ * `equirectangular`.
+ */
 final readonly class ProjectionTag
 {
     public static function in(string $packet): ?string

@@ -78,7 +78,10 @@ final readonly class TimelineClip
         return new ShotRow($line, $code, new ShotDetails, [], $overrides, $fault === null ? [] : [$fault], $notes);
     }
 
-    /** @return array{int, int, string|null} head and tail as the media has them, and what is wrong where it does not reach */
+    /**
+     * @return array{int, int, string|null} head and tail as the media has them, and what is wrong where it does not
+     *   reach
+     */
     private function handles(int $first, int $last, FrameRate $rate, int $head, int $tail): array
     {
         $available = $this->available();

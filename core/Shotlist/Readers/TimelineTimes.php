@@ -18,7 +18,10 @@ final class TimelineTimes
 
     private const LONGEST_OFFSET = 100_000;
 
-    /** @var array<array-key, FrameRate|null> every clip names its rate several times over, and a float takes long to read exactly */
+    /**
+     * @var array<array-key, FrameRate|null> every clip names its rate several times over, and a float takes long to
+     *   read exactly
+     */
     private array $rates = [];
 
     /** @return array{BigRational, BigRational, FrameRate}|null from, to (exclusive), both in seconds, and the rate */

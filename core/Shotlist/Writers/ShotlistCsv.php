@@ -11,7 +11,10 @@ final readonly class ShotlistCsv
 {
     public const HEAD = ['shot', 'title', 'range', 'handles', 'camera', 'version', 'owner', 'due', 'fps'];
 
-    /** @param  iterable<array{code: string, title: string, range: string, handles: string, camera: string, version: string, owner: string, due: string, rate: string}>  $lines */
+    /**
+     * @param  iterable<array{code: string, title: string, range: string, handles: string, camera: string,
+     *   version: string, owner: string, due: string, rate: string}> $lines
+     */
     public static function write(iterable $lines): string
     {
         $rows = [self::HEAD];

@@ -12,7 +12,10 @@ use Tests\Core\Support\Workbench;
 /** Single cells: what is found, and how it is marked, on either side. */
 final class CellsTest extends TestCase
 {
-    /** @return iterable<string, array{string, mixed, array<string, mixed>, string, string|null}> id, asked, settings, mark, found */
+    /**
+     * @return iterable<string, array{string, mixed, array<string, mixed>, string, string|null}> id, asked, settings,
+     *   mark, found
+     */
     public static function sceneCells(): iterable
     {
         yield 'resolution' => ['picture.resolution', '64x36', ['picture.resolution' => '64 x 36'], 'equal', '64x36'];
@@ -333,7 +336,10 @@ final class CellsTest extends TestCase
         self::assertSame($mark === 'unequal', $document['causes'] !== []);
     }
 
-    /** @return iterable<string, array{string, mixed, array<string, string>, string, string|null}> id, asked, files, mark, found */
+    /**
+     * @return iterable<string, array{string, mixed, array<string, string>, string, string|null}> id, asked, files,
+     *   mark, found
+     */
     public static function fileCells(): iterable
     {
         $png = Workbench::png();

@@ -67,7 +67,10 @@ final class PixelsTest extends TestCase
         return $pictures;
     }
 
-    /** @return iterable<string, array{mixed, array<int, string>, string, string|null, string}> asked, pictures, mark, found, rerender */
+    /**
+     * @return iterable<string, array{mixed, array<int, string>, string, string|null, string}> asked, pictures, mark,
+     *   found, rerender
+     */
     public static function black(): iterable
     {
         $black = self::picture([0, 0, 0]);

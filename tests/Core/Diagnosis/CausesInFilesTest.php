@@ -8,7 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Support\Workbench;
 
-/** Each everyday mistake in delivered frames: the verdict, every cause with what it explains, and what to render again. */
+/**
+ * Each everyday mistake in delivered frames: the verdict, every cause with what it explains, and what to render again.
+ */
 final class CausesInFilesTest extends TestCase
 {
     private const REQUIRE = [
@@ -53,7 +55,10 @@ final class CausesInFilesTest extends TestCase
         self::assertSame($rerender, $document['sequences'][0]['rerender']);
     }
 
-    /** @return iterable<string, array{0: \Closure, 1: array<string, list<string>>, 2: string, 3?: array, 4?: array, 5?: array|null}> */
+    /**
+     * @return iterable<string, array{0: \Closure, 1: array<string, list<string>>, 2: string, 3?: array, 4?: array,
+     *   5?: array|null}>
+     */
     public static function deliveries(): iterable
     {
         $png = Workbench::png();

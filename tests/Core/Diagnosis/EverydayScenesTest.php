@@ -9,7 +9,10 @@ use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Report\CheckReport;
 use Tests\Core\Support\Workbench;
 
-/** What goes wrong in scenes on any day, alone and with every mistake of another family: verdict, causes, the thing to set. */
+/**
+ * What goes wrong in scenes on any day, alone and with every mistake of another family: verdict, causes, the thing to
+ * set.
+ */
 final class EverydayScenesTest extends TestCase
 {
     private const REQUIRE = [
@@ -208,7 +211,9 @@ final class EverydayScenesTest extends TestCase
         ],
     ];
 
-    /** @return list<array{string, string, array<string, mixed>, string, string}> family, name, change, cause, setting */
+    /**
+     * @return list<array{string, string, array<string, mixed>, string, string}> family, name, change, cause, setting
+     */
     private static function all(): array
     {
         $all = [];

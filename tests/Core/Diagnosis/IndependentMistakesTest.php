@@ -8,7 +8,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Support\Workbench;
 
-/** Every mistake together with every mistake of another family: both are told, each explains its own, neither hides the other. */
+/**
+ * Every mistake together with every mistake of another family: both are told, each explains its own, neither hides the
+ * other.
+ */
 final class IndependentMistakesTest extends TestCase
 {
     /** What each choice changes in the plan of a delivery, and the cause it must be told by. */

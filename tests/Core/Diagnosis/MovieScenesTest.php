@@ -55,7 +55,11 @@ final class MovieScenesTest extends TestCase
             );
     }
 
-    /** @return iterable<string, array{array<string, mixed>, array<string, list<string>>, list<string>, 3?: array<string, mixed>, 4?: array<string, mixed>|null}> settings, causes with what they explain, what the fixes set, what is asked otherwise, frames */
+    /**
+     * @return iterable<string, array{array<string, mixed>, array<string, list<string>>, list<string>,
+     *   3?: array<string, mixed>, 4?: array<string, mixed>|null}> settings, causes with what they explain, what the
+     *   fixes set, what is asked otherwise, frames
+     */
     public static function scenes(): iterable
     {
         $display = ['format.kind' => 'png', 'colour.encoding' => 'srgb'];

@@ -11,7 +11,9 @@ use PlainLedger\Core\RenderLog\LogReader;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\RenderLog\RenderProgress;
 
-/** Random renders written as logs in every shape that ships, cut into random pieces: what is read is what was written. */
+/**
+ * Random renders written as logs in every shape that ships, cut into random pieces: what is read is what was written.
+ */
 final class LogAgainstLinesTest extends TestCase
 {
     /** @return iterable<string, array{int}> */

@@ -165,7 +165,10 @@ final class SceneArchiveTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{list<string>, list<string>}> what a scene says of itself, and the codes it can be of */
+    /**
+     * @return iterable<string, array{list<string>, list<string>}> what a scene says of itself, and the codes it can
+     *   be of
+     */
     public static function owners(): iterable
     {
         yield 'its code' => [['TC_010'], ['TC_010']];

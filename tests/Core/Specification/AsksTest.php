@@ -13,7 +13,9 @@ use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\SpecificationDocument;
 use PlainLedger\Core\Specification\SpecificationRefused;
 
-/** What people type for every requirement: the one text it becomes, the sentence it is read out as, and what is refused. */
+/**
+ * What people type for every requirement: the one text it becomes, the sentence it is read out as, and what is refused.
+ */
 final class AsksTest extends TestCase
 {
     private static function read(string $id, mixed $typed): Requirement

@@ -54,7 +54,10 @@ final class BeginningsTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{\Closure(Workbench): mixed, array<string, mixed>, string|null}> what is there, what is proposed, the shot */
+    /**
+     * @return iterable<string, array{\Closure(Workbench): mixed, array<string, mixed>, string|null}> what is there,
+     *   what is proposed, the shot
+     */
     public static function deliveries(): iterable
     {
         yield 'frames' => [

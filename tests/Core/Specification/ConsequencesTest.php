@@ -20,7 +20,10 @@ final class ConsequencesTest extends TestCase
         return array_column(Consequences::of($specification, $specification->parts[$part])->lines, 'value', 'label');
     }
 
-    /** @return iterable<string, array{array<string, mixed>, array<string, string|null>, 2?: array<string, mixed>}> asked, lines that are there (null: not there) */
+    /**
+     * @return iterable<string, array{array<string, mixed>, array<string, string|null>, 2?: array<string, mixed>}>
+     *   asked, lines that are there (null: not there)
+     */
     public static function asked(): iterable
     {
         yield 'nothing' => [
@@ -207,7 +210,10 @@ final class ConsequencesTest extends TestCase
         self::assertSame('19.8 Mbit/s', self::lines($specification, 1)['bit rate that fits 10 MB']);
     }
 
-    /** @return iterable<string, array{array<string, mixed>, list<string>}> asked, examples as folder/first, middle, last */
+    /**
+     * @return iterable<string, array{array<string, mixed>, list<string>}> asked, examples as folder/first, middle,
+     *   last
+     */
     public static function names(): iterable
     {
         yield 'first, middle, last' => [

@@ -22,7 +22,10 @@ use Tests\Core\Support\Workbench;
 /** Each beginning that ships: what the standards of the trade say of it, and every form it is handed out in. */
 final class PresetsTest extends TestCase
 {
-    /** By word: size, pixel aspect, rate, and the shape its pixels make on a screen. Of lines and pixels: ITU-R BT.601, BT.709, BT.2020; SMPTE ST 428-1. */
+    /**
+     * By word: size, pixel aspect, rate, and the shape its pixels make on a screen. Of lines and pixels: ITU-R BT.601,
+     * BT.709, BT.2020; SMPTE ST 428-1.
+     */
     private const STANDARDS = [
         'hd-720' => ['1280x720', '1/1', '24', '16:9'],
         'hd-1080' => ['1920x1080', '1/1', '24', '16:9'],

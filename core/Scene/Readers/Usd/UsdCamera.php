@@ -18,7 +18,9 @@ final readonly class UsdCamera
     /** @param  array<string, mixed>  $attributes */
     public function __construct(private array $attributes) {}
 
-    /** The pixel aspect by which the picture covers just the camera's aperture (UsdRender, aspectRatioConformPolicy). */
+    /**
+     * The pixel aspect by which the picture covers just the camera's aperture (UsdRender, aspectRatioConformPolicy).
+     */
     public function conformedAspect(string $size): ?string
     {
         if (preg_match('~^(\d+)x(\d+)$~', $size, $m) !== 1 || (int) $m[1] === 0) {
@@ -40,7 +42,10 @@ final readonly class UsdCamera
         return Fraction::fromFloat((float) (is_string($told) && is_numeric($told) ? $told : self::USUAL[$key]), 53);
     }
 
-    /** @return array<string, string> where it stands within its parent, and through which lens it looks, as far as that stands still */
+    /**
+     * @return array<string, string> where it stands within its parent, and through which lens it looks, as far as
+     *   that stands still
+     */
     public function facts(): array
     {
         $placement = [];
