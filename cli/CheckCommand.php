@@ -15,6 +15,7 @@ use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
+use PlainLedger\Core\Report\ReportWriter;
 use PlainLedger\Core\Report\TextReport;
 use PlainLedger\Core\Specification\Specification;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -74,39 +75,46 @@ final class CheckCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $writer = match ($this->text($input, 'format')) {
+        $writer = $this->writer($input);
+        [$spec, $scenePath, $folder] = $this->sources($input);
+        $specification = Inputs::specification($spec);
+        $scene = $scenePath === null
+            ? null
+            : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
+        $depth = $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick;
+        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $depth);
+        $account = CheckReport::of($specification, $scene, $delivery);
+        $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
+
+        return $account->check->verdict->exitCode();
+    }
+
+    private function writer(InputInterface $input): ReportWriter
+    {
+        return match ($this->text($input, 'format')) {
             'text' => new TextReport,
             'json' => new JsonReport,
             'junit' => new JunitReport,
             'csv' => new CsvReport,
             default => throw new InvalidOptionException('--format is text, json, junit or csv.'),
         };
+    }
+
+    /** @return array{string, string|null, string|null} paths of the specification, the scene and the folder */
+    private function sources(InputInterface $input): array
+    {
         $spec = $this->text($input, 'spec')
             ?? throw new InvalidOptionException('--spec FILE is needed: the specification to check against.');
-        $scenePath = $this->text($input, 'scene');
+        $scene = $this->text($input, 'scene');
         $folder = $this->text($input, 'files');
-        if ($scenePath === null && $folder === null) {
+        if ($scene === null && $folder === null) {
             throw new InvalidOptionException('There is nothing to check: give --scene FILE, --files DIR or both.');
         }
-        if ($spec === '-' && $scenePath === '-') {
+        if ($spec === '-' && $scene === '-') {
             throw new InvalidOptionException('Standard input holds one document: give --spec or --scene as a file.');
         }
-        $specification = Inputs::specification($spec);
-        $scene = $scenePath === null
-            ? null
-            : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
-        $delivery = $folder === null
-            ? null
-            : $this->scanned(
-                $specification,
-                $spec,
-                $folder,
-                $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick,
-            );
-        $account = CheckReport::of($specification, $scene, $delivery);
-        $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
-        return $account->check->verdict->exitCode();
+        return [$spec, $scene, $folder];
     }
 
     private function scanned(Specification $specification, string $path, string $folder, ScanDepth $depth): Delivery

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
+use Brick\Math\BigRational;
 use PlainLedger\Core\Calculator\RenderTimes;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\RenderLog\LogReader;
+use PlainLedger\Core\RenderLog\LogReading;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\RenderLog\RenderProgress;
 use PlainLedger\Core\Text\Text;
@@ -23,6 +25,16 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('log', 'Reads a render log: how far it is, its pace, and from which frame to go on.')]
 final class LogCommand extends Command
 {
+    /** Bytes that are read at a time. */
+    private const PIECE = 1 << 20;
+
+    /** Bytes by which a shape is guessed. */
+    private const GUESSED_BY = 300_000;
+
+    private const MOST_NAMED = 5;
+
+    private const FLAGS = JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
     protected function configure(): void
     {
         $this->addArgument('log', InputArgument::REQUIRED, 'the log, as text')
@@ -53,80 +65,114 @@ final class LogCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $path = $input->getArgument('log');
-        $path = is_string($path) ? $path : '';
-        $source = FileSource::open($path);
-        $finished = $input->getOption('finished');
-        $shapes = is_string($finished)
-            ? [LogShape::of('given', [['event' => 'finished', 'pattern' => $finished]])]
-            : LogShape::standard();
-        $shape = count($shapes) === 1 ? $shapes[0] : LogReader::guess($source->read(0, 300_000), $shapes);
-        if ($shape === null) {
-            throw NotUnderstood::because(
-                "{$path}: no line tells of a frame in a way that is known here. Say how one reads: --finished "
-                    .'"frame {frame} done in {seconds} s".',
-            );
-        }
+        $source = FileSource::open(is_string($path) ? $path : '');
+        $shape = self::shape($source, $input);
         $reader = new LogReader($shape);
-        for ($at = 0; $at < $source->size(); $at += 1_048_576) {
-            $reader->feed($source->read($at, 1_048_576));
+        for ($at = 0; $at < $source->size(); $at += self::PIECE) {
+            $reader->feed($source->read($at, self::PIECE));
         }
         $reading = $reader->close();
         $range = $input->getOption('range');
         $progress = is_string($range) ? RenderProgress::of($reading, FrameRange::parse($range)) : null;
-        if ($input->getOption('json') === true) {
-            $output->writeln(json_encode([
-                'shape' => $shape->name,
-                'lines' => $reading->lines,
-                'finished' => (string) $reading->finished,
-                'begun' => (string) $reading->begun,
-                'last' => $reading->last,
-                'files' => $reading->files,
-                'median_ms' => $reading->median(),
-                'slow' => (object) $reading->slow(),
-                'warnings' => $reading->warningCount,
-                'errors' => $reading->errorCount,
-                'left' => $progress === null ? null : (string) $progress->left,
-                'resume' => $progress?->resume,
-                'seconds_left' => $progress?->secondsLeft,
-            ], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-        } else {
-            $output->writeln(self::sentences($reading, $progress), OutputInterface::OUTPUT_RAW);
-        }
+        $output->writeln(
+            $input->getOption('json') === true
+                ? json_encode(self::document($shape, $reading, $progress), self::FLAGS)
+                : self::sentences($reading, $progress),
+            OutputInterface::OUTPUT_RAW,
+        );
 
-        return $progress === null ? 2 : ($progress->left->isEmpty() ? 0 : 1);
+        return match (true) {
+            $progress === null => 2,
+            $progress->left->isEmpty() => 0,
+            default => 1,
+        };
+    }
+
+    /** How the log says that a frame is finished: as given, else as its beginning shows. */
+    private static function shape(FileSource $source, InputInterface $input): LogShape
+    {
+        $finished = $input->getOption('finished');
+        if (is_string($finished)) {
+            return LogShape::of('given', [['event' => 'finished', 'pattern' => $finished]]);
+        }
+        $path = $input->getArgument('log');
+
+        return LogReader::guess($source->read(0, self::GUESSED_BY), LogShape::standard())
+            ?? throw NotUnderstood::because(
+                (is_string($path) ? $path : '').': no line tells of a frame in a way that is known here. Say how one '
+                    .'reads: --finished "frame {frame} done in {seconds} s".',
+            );
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(LogShape $shape, LogReading $reading, ?RenderProgress $progress): array
+    {
+        return [
+            'shape' => $shape->name,
+            'lines' => $reading->lines,
+            'finished' => (string) $reading->finished,
+            'begun' => (string) $reading->begun,
+            'last' => $reading->last,
+            'files' => $reading->files,
+            'median_ms' => $reading->median(),
+            'slow' => (object) $reading->slow(),
+            'warnings' => $reading->warningCount,
+            'errors' => $reading->errorCount,
+            'left' => $progress === null ? null : (string) $progress->left,
+            'resume' => $progress?->resume,
+            'seconds_left' => $progress?->secondsLeft,
+        ];
     }
 
     /** @return list<string> */
-    private static function sentences(\PlainLedger\Core\RenderLog\LogReading $reading, ?RenderProgress $progress): array
+    private static function sentences(LogReading $reading, ?RenderProgress $progress): array
     {
-        $spoken = static fn (int $ms): string => RenderTimes::spoken(\Brick\Math\BigRational::nd($ms, 1000));
-        $lines = [
-            $progress === null
-                ? 'Finished: '.($reading->finished->isEmpty() ? 'none' : $reading->finished).'.'
-                : count($progress->done).' of '.Text::count(count($progress->expected), 'frame').' finished.',
-        ];
-        if ($reading->median() !== null) {
-            $lines[] = "A frame takes {$spoken($reading->median())}; the middle one of ".count($reading->times()).'.';
+        $median = $reading->median();
+        $lines = $progress === null
+            ? ['Finished: '.($reading->finished->isEmpty() ? 'none' : $reading->finished).'.']
+            : [count($progress->done).' of '.Text::count(count($progress->expected), 'frame').' finished.'];
+        if ($median !== null) {
+            $many = count($reading->times());
+            $lines[] = 'A frame takes '.self::spoken(BigRational::nd($median, 1000))."; the middle one of {$many}.";
         }
         if ($progress !== null && ! $progress->left->isEmpty()) {
             $lines[] = "Go on from frame {$progress->resume}: render {$progress->left}.";
-            if ($progress->secondsLeft !== null) {
-                [$least, $most] = $progress->secondsLeft;
-                $lines[] = 'That takes '
-                    .($least === $most ? '' : RenderTimes::spoken(\Brick\Math\BigRational::of($least)).' to ')
-                    .RenderTimes::spoken(\Brick\Math\BigRational::of($most))
-                    .', '
-                    .Text::count($progress->machines, 'frame')
-                    .' at a time.';
-            }
+            $lines = [...$lines, ...self::timeLeft($progress)];
         }
-        foreach (array_slice($reading->slow(), 0, 5, true) as $frame => $ms) {
-            $lines[] = "Frame {$frame} took {$spoken($ms)}.";
+        foreach (array_slice($reading->slow(), 0, self::MOST_NAMED, true) as $frame => $ms) {
+            $lines[] = "Frame {$frame} took ".self::spoken(BigRational::nd($ms, 1000)).'.';
         }
-        foreach (['error' => $reading->errors, 'warning' => $reading->warnings] as $event => $messages) {
-            foreach (array_slice($messages, 0, 5, true) as $message => $times) {
-                $lines[] = ucfirst($event).($times > 1 ? ", {$times} times" : '').": {$message}";
-            }
+
+        return [...$lines, ...self::messages('error', $reading->errors), ...self::messages('warning', $reading->warnings)];
+    }
+
+    private static function spoken(BigRational $seconds): string
+    {
+        return RenderTimes::spoken($seconds);
+    }
+
+    /** @return list<string> */
+    private static function timeLeft(RenderProgress $progress): array
+    {
+        if ($progress->secondsLeft === null) {
+            return [];
+        }
+        [$least, $most] = $progress->secondsLeft;
+        $from = $least === $most ? '' : self::spoken(BigRational::of($least)).' to ';
+        $to = self::spoken(BigRational::of($most));
+
+        return ["That takes {$from}{$to}, ".Text::count($progress->machines, 'frame').' at a time.'];
+    }
+
+    /**
+     * @param  array<array-key, int>  $messages  how often, by what they say
+     * @return list<string>
+     */
+    private static function messages(string $event, array $messages): array
+    {
+        $lines = [];
+        foreach (array_slice($messages, 0, self::MOST_NAMED, true) as $message => $times) {
+            $lines[] = ucfirst($event).($times > 1 ? ", {$times} times" : '').": {$message}";
         }
 
         return $lines;

@@ -102,29 +102,37 @@ final class ScenesCommand extends Command
 
     private static function line(string $format, string $label, CheckReport $account): string
     {
-        [$good, $all] = $account->check->balance();
-        $first = $account->causes[0] ?? null;
-
         return match ($format) {
             'json' => json_encode(
                 ['scene_file' => Text::shown($label)] + $account->toArray(),
                 JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
             )."\n",
-            'csv' => Csv::of(
-                [
-                    [
-                        $label, $account->check->verdict->value, (string) $good, (string) $all,
-                        $first?->finding->id->value ?? '', $first?->says() ?? '',
-                    ],
-                ],
-            ),
-            default => Text::shown($label)
-                .": {$account->check->verdict->value}, {$good} of {$all} balance"
-                .($account->check->verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account))
-                .'.'
-                .($first === null ? '' : " {$first->says()}")
-                ."\n",
+            'csv' => self::csv($label, $account),
+            default => self::sentence($label, $account),
         };
+    }
+
+    private static function csv(string $label, CheckReport $account): string
+    {
+        [$good, $all] = $account->check->balance();
+        $first = $account->causes[0] ?? null;
+        $cells = [$label, $account->check->verdict->value, (string) $good, (string) $all];
+
+        return Csv::of([[...$cells, $first?->finding->id->value ?? '', $first?->says() ?? '']]);
+    }
+
+    private static function sentence(string $label, CheckReport $account): string
+    {
+        [$good, $all] = $account->check->balance();
+        $verdict = $account->check->verdict;
+        $first = $account->causes[0] ?? null;
+
+        return Text::shown($label)
+            .": {$verdict->value}, {$good} of {$all} balance"
+            .($verdict === Verdict::Balanced ? '' : ': '.BlockerSummary::inWords($account))
+            .'.'
+            .($first === null ? '' : " {$first->says()}")
+            ."\n";
     }
 
     /** @return iterable<string, CheckReport|JsonRefused> one after the other, by what it came from */
@@ -135,31 +143,54 @@ final class ScenesCommand extends Command
         $paths = $input->getArgument('path');
         foreach (self::files($paths) as $path) {
             try {
-                $head = is_file($path) ? (string) @file_get_contents($path, length: 64) : '';
-                $contents = SceneArchive::looksLikeOne($head)
-                    ? SceneArchive::files($path, $path)
-                    : [$path => str_starts_with(ltrim($head), '#usda') ? null : TextFile::read($path, $path)];
-                foreach ($contents as $name => $content) {
-                    try {
-                        if ($content instanceof JsonRefused) {
-                            throw $content;
-                        }
-                        $told = $content === null
-                            ? [[$name, $reader->open($path, $map)]]
-                            : array_map(
-                                static fn ($s): array => [$s->label, $s->settings],
-                                $reader->scenes($content, (string) $name, $map),
-                            );
-                        foreach ($told as [$label, $settings]) {
-                            yield (string) $label => CheckReport::of($specification, $settings, null);
-                        }
-                    } catch (JsonRefused $refused) {
-                        yield (string) $name => $refused;
-                    }
+                foreach (self::contents($path) as $name => $content) {
+                    yield from self::accountsOf((string) $name, $content, $specification, $reader, $map);
                 }
             } catch (JsonRefused $refused) {
                 yield $path => $refused;
             }
+        }
+    }
+
+    /**
+     * @return iterable<array-key, string|JsonRefused|null> by name what a file holds; null where it is read by its path
+     *
+     * @throws JsonRefused
+     */
+    private static function contents(string $path): iterable
+    {
+        $head = is_file($path) ? (string) @file_get_contents($path, length: 64) : '';
+        if (SceneArchive::looksLikeOne($head)) {
+            return SceneArchive::files($path, $path);
+        }
+
+        return [$path => str_starts_with(ltrim($head), '#usda') ? null : TextFile::read($path, $path)];
+    }
+
+    /** @return iterable<string, CheckReport|JsonRefused> */
+    private static function accountsOf(
+        string $name,
+        string|JsonRefused|null $content,
+        Specification $specification,
+        DetectingReader $reader,
+        ?FieldMap $map,
+    ): iterable {
+        if ($content instanceof JsonRefused) {
+            yield $name => $content;
+
+            return;
+        }
+        try {
+            if ($content === null) {
+                yield $name => CheckReport::of($specification, $reader->open($name, $map), null);
+
+                return;
+            }
+            foreach ($reader->scenes($content, $name, $map) as $scene) {
+                yield $scene->label => CheckReport::of($specification, $scene->settings, null);
+            }
+        } catch (JsonRefused $refused) {
+            yield $name => $refused;
         }
     }
 

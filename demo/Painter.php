@@ -10,6 +10,8 @@ namespace PlainLedger\Demo;
  */
 final readonly class Painter
 {
+    private const RED = [0.78, 0.22, 0.16, 1.0];
+
     /** Digits of five by seven dots, a row a number of five bits. */
     private const DIGITS = [
         [14, 17, 19, 21, 25, 17, 14], [4, 12, 4, 4, 4, 4, 14], [14, 17, 1, 2, 4, 8, 31], [31, 2, 4, 2, 1, 17, 14],
@@ -32,55 +34,96 @@ final readonly class Painter
      */
     public function lines(int $frame): \Generator
     {
-        [$w, $h] = [$this->width, $this->height];
-        $unit = max(1, intdiv(min($w, $h), 60));
-        $centre = intdiv($w, 2);
-        $top = intdiv($h, 4);
+        for ($y = 0; $y < $this->height; $y++) {
+            $spans = [...$this->tower($y), ...$this->pointer($y, $frame), ...$this->digits($y, $frame)];
+            yield $this->runs($this->ground($y), $spans);
+        }
+    }
+
+    /** @return array{float, float, float, float} what lies behind everything in a line */
+    private function ground(int $y): array
+    {
+        if ($this->cutOut) {
+            return [0.0, 0.0, 0.0, 0.0];
+        }
+        if ($y >= intdiv($this->height * 5, 6)) {
+            return [0.16, 0.20, 0.20, 1.0];
+        }
+        $shade = 0.55 + 0.45 * intdiv($y * 24, $this->height) / 24;
+
+        return [$this->sky[0] * $shade, $this->sky[1] * $shade, $this->sky[2] * $shade, 1.0];
+    }
+
+    /** @return list<array{int, int, array{float, float, float, float}}> from, to and colour */
+    private function tower(int $y): array
+    {
+        $top = intdiv($this->height, 4);
+        if ($y < $top) {
+            return [];
+        }
+        $half = intdiv($this->width, 24) + intdiv(($y - $top) * intdiv($this->width, 40), $this->height);
+
+        return [[$this->centre() - $half, $this->centre() + $half, [0.30, 0.26, 0.24, 1.0]]];
+    }
+
+    /**
+     * The part of this line within the thickness of the pointer, which goes round in 48 frames.
+     *
+     * @return list<array{int, int, array{float, float, float, float}}>
+     */
+    private function pointer(int $y, int $frame): array
+    {
+        $top = intdiv($this->height, 4);
         $angle = $frame * 2 * M_PI / 48;
         [$dx, $dy] = [sin($angle), -cos($angle)];
-        $reach = $h / 5;
-        $text = (string) abs($frame);
-        $ground = intdiv($h * 5, 6);
-        for ($y = 0; $y < $h; $y++) {
-            $shade = 0.55 + 0.45 * intdiv($y * 24, $h) / 24;
-            $back = $this->cutOut
-                ? [0.0, 0.0, 0.0, 0.0]
-                : (
-                    $y >= $ground
-                        ? [0.16, 0.20, 0.20, 1.0]
-                        : [$this->sky[0] * $shade, $this->sky[1] * $shade, $this->sky[2] * $shade, 1.0]
-                );
-            $spans = [];
-            if ($y >= $top) {
-                $half = intdiv($w, 24) + intdiv(($y - $top) * intdiv($w, 40), $h);
-                $spans[] = [$centre - $half, $centre + $half, [0.30, 0.26, 0.24, 1.0]];
-            }
-            // the pointer: the part of this line within its thickness
-            $along = abs($dy) < 0.05 ? null : ($y - $top) / $dy;
-            if ($along !== null && $along >= 0 && $along <= $reach) {
-                $x = (int) round($centre + $along * $dx);
-                $thick = (int) ceil($unit / max(0.2, abs($dy)));
-                $spans[] = [$x - $thick, $x + $thick, [0.78, 0.22, 0.16, 1.0]];
-            } elseif ($along === null && abs($y - $top) <= $unit) {
-                $spans[] = [
-                    $dx > 0 ? $centre : (int) ($centre - $reach),
-                    $dx > 0 ? (int) ($centre + $reach) : $centre,
-                    [0.78, 0.22, 0.16, 1.0],
-                ];
-            }
-            $row = intdiv($y - 2 * $unit, $unit);
-            if ($y >= 2 * $unit && $row < 7) {
-                foreach (str_split($text) as $n => $digit) {
-                    for ($bit = 0; $bit < 5; $bit++) {
-                        if (self::DIGITS[(int) $digit][$row] >> (4 - $bit) & 1) {
-                            $left = 2 * $unit + ($n * 6 + $bit) * $unit;
-                            $spans[] = [$left, $left + $unit, [0.95, 0.93, 0.86, 1.0]];
-                        }
-                    }
+        $reach = $this->height / 5;
+        if (abs($dy) < 0.05) {
+            $end = (int) ($this->centre() + ($dx > 0 ? $reach : -$reach));
+
+            return abs($y - $top) <= $this->unit()
+                ? [[min($this->centre(), $end), max($this->centre(), $end), self::RED]]
+                : [];
+        }
+        $along = ($y - $top) / $dy;
+        if ($along < 0 || $along > $reach) {
+            return [];
+        }
+        $x = (int) round($this->centre() + $along * $dx);
+        $thick = (int) ceil($this->unit() / max(0.2, abs($dy)));
+
+        return [[$x - $thick, $x + $thick, self::RED]];
+    }
+
+    /** @return list<array{int, int, array{float, float, float, float}}> of the frame's number */
+    private function digits(int $y, int $frame): array
+    {
+        $unit = $this->unit();
+        $row = intdiv($y - 2 * $unit, $unit);
+        if ($y < 2 * $unit || $row >= 7) {
+            return [];
+        }
+        $spans = [];
+        foreach (str_split((string) abs($frame)) as $n => $digit) {
+            for ($bit = 0; $bit < 5; $bit++) {
+                if (self::DIGITS[(int) $digit][$row] >> (4 - $bit) & 1) {
+                    $left = 2 * $unit + ($n * 6 + $bit) * $unit;
+                    $spans[] = [$left, $left + $unit, [0.95, 0.93, 0.86, 1.0]];
                 }
             }
-            yield $this->runs($back, $spans);
         }
+
+        return $spans;
+    }
+
+    private function centre(): int
+    {
+        return intdiv($this->width, 2);
+    }
+
+    /** The side of a dot of the digits, in pixels. */
+    private function unit(): int
+    {
+        return max(1, intdiv(min($this->width, $this->height), 60));
     }
 
     /**

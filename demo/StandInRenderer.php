@@ -35,45 +35,111 @@ final readonly class StandInRenderer
         if (! is_dir($folder) && ! mkdir($folder, 0o775, true) && ! is_dir($folder)) {
             throw new \RuntimeException("The folder {$folder} could not be made.");
         }
-        $size = $mistakes->size === null
-            ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720))
-            : Resolution::of(...$mistakes->size);
-        $kind = Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::Png;
         $frames = $mistakes->render
             ?? $scene->frames()
             ?? throw new \InvalidArgumentException('The scene says no range.');
-        $pattern = NamePattern::parseSceneName(
-            $mistakes->name ?? $scene->get(RequirementId::NAMING_PATTERN) ?? 'untitled_{frame:4}.{ext}',
-        );
-        $values = PieceValues::of([])->withExtensions([$kind->usualExtension()]);
-        $alpha = str_contains($scene->get(RequirementId::FORMAT_CHANNELS) ?? '', 'A');
-        $painter = new Painter($size->width, $size->height, cutOut: $kind === Kind::Png && $alpha);
-        $count = count($frames);
-        $packed = new \ArrayObject;
+        $naming = self::naming($scene, $mistakes);
+        $picture = self::picture($scene, $mistakes);
+        $last = count($frames) - 1;
         foreach ($frames->numbers() as $n => $frame) {
-            $bytes = $this->file($scene, $kind, $size, $painter, $frame, $mistakes, $packed);
-            if (in_array($frame, $mistakes->cutShort, true)) {
-                $bytes = substr($bytes, 0, intdiv(strlen($bytes) * 3, 5));
-            }
-            $path = $folder.'/'.$pattern->make($values, $frame);
-            file_put_contents($path, in_array($frame, $mistakes->empty, true) ? '' : $bytes);
-            touch($path, $this->finished - ($count - 1 - $n) * $this->secondsAFrame);
+            $path = $folder.'/'.$naming($frame);
+            file_put_contents($path, self::spoilt($picture($frame), $frame, $mistakes));
+            touch($path, $this->finished - ($last - $n) * $this->secondsAFrame);
         }
         if ($mistakes->log !== null) {
-            $this->writeLog(
-                $scene,
-                dirname($folder)."/{$mistakes->log}",
-                iterator_to_array($frames->numbers(), false),
-                $mistakes,
-                static fn (int $frame): string => $pattern->make($values, $frame),
-            );
+            $numbers = iterator_to_array($frames->numbers(), false);
+            $this->writeLog($scene, dirname($folder)."/{$mistakes->log}", $numbers, $mistakes, $naming);
         }
         foreach ($mistakes->strays as $name => $text) {
             file_put_contents("{$folder}/{$name}", $text);
             touch("{$folder}/{$name}", $this->finished);
         }
 
-        return $count + count($mistakes->strays);
+        return count($frames) + count($mistakes->strays);
+    }
+
+    /** @return \Closure(int): string the name of each frame's file */
+    private static function naming(SceneSettings $scene, Mistakes $mistakes): \Closure
+    {
+        $pattern = NamePattern::parseSceneName(
+            $mistakes->name ?? $scene->get(RequirementId::NAMING_PATTERN) ?? 'untitled_{frame:4}.{ext}',
+        );
+        $values = PieceValues::of([])->withExtensions([self::kind($scene)->usualExtension()]);
+
+        return static fn (int $frame): string => $pattern->make($values, $frame);
+    }
+
+    private static function kind(SceneSettings $scene): Kind
+    {
+        return Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::Png;
+    }
+
+    private static function spoilt(string $bytes, int $frame, Mistakes $mistakes): string
+    {
+        return match (true) {
+            in_array($frame, $mistakes->empty, true) => '',
+            in_array($frame, $mistakes->cutShort, true) => substr($bytes, 0, intdiv(strlen($bytes) * 3, 5)),
+            default => $bytes,
+        };
+    }
+
+    /** @return \Closure(int): string the bytes of each frame's file */
+    private static function picture(SceneSettings $scene, Mistakes $mistakes): \Closure
+    {
+        $kind = self::kind($scene);
+        $size = $mistakes->size === null
+            ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720))
+            : Resolution::of(...$mistakes->size);
+        $told = $scene->get(RequirementId::FORMAT_CHANNELS) ?? '';
+        $painter = new Painter($size->width, $size->height, cutOut: $kind === Kind::Png && str_contains($told, 'A'));
+
+        return match ($kind) {
+            Kind::Png => self::png($scene, $size, $painter, $mistakes->channels ?? Channels::parse($told ?: 'RGB')),
+            Kind::Exr => self::exr($scene, $size, $painter, $mistakes->channels ?? Channels::parse($told ?: 'RGBA')),
+            default => throw new \InvalidArgumentException(
+                "The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.",
+            ),
+        };
+    }
+
+    /**
+     * @param  list<string>  $channels
+     * @return \Closure(int): string
+     */
+    private static function png(SceneSettings $scene, Resolution $size, Painter $painter, array $channels): \Closure
+    {
+        $bits = (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8);
+        $writer = new PngWriter($size->width, $size->height, Channels::write($channels), $bits);
+
+        return static fn (int $frame): string => $writer->write($painter->lines($frame));
+    }
+
+    /**
+     * @param  list<string>  $channels
+     * @return \Closure(int): string
+     */
+    private static function exr(SceneSettings $scene, Resolution $size, Painter $painter, array $channels): \Closure
+    {
+        $rate = FrameRate::parse($scene->get(RequirementId::TIME_RATE) ?? '24')->value;
+        foreach ($scene->passes ?? [] as $pass) {
+            if ($pass['saved'] === true && strtolower($pass['name']) !== 'beauty') {
+                $channels[] = "{$pass['name']}.Y";
+            }
+        }
+        $compression = $scene->get(RequirementId::FORMAT_COMPRESSION) ?? 'zip';
+        $camera = $scene->cameraSetup->chosen[0] ?? $scene->get(RequirementId::CAMERA_NAME);
+        $writer = new ExrWriter(
+            $size->width,
+            $size->height,
+            $channels,
+            in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
+            ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16',
+            rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
+            texts: $camera === null ? [] : ['camera' => $camera],
+            packed: new \ArrayObject,
+        );
+
+        return static fn (int $frame): string => $writer->write($painter->lines($frame));
     }
 
     /** A small movie of the frames, as one looks at before they are handed in. */
@@ -123,50 +189,5 @@ final readonly class StandInRenderer
         }
         file_put_contents($path, $text);
         touch($path, $this->finished);
-    }
-
-    /** @param  \ArrayObject<string, string>  $packed */
-    private function file(
-        SceneSettings $scene,
-        Kind $kind,
-        Resolution $size,
-        Painter $painter,
-        int $frame,
-        Mistakes $mistakes,
-        \ArrayObject $packed,
-    ): string {
-        $channels = $mistakes->channels
-            ?? Channels::parse($scene->get(RequirementId::FORMAT_CHANNELS) ?? ($kind === Kind::Exr ? 'RGBA' : 'RGB'));
-        if ($kind === Kind::Png) {
-            return (
-                new PngWriter(
-                    $size->width,
-                    $size->height,
-                    Channels::write($channels),
-                    (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8),
-                )
-            )->write($painter->lines($frame));
-        }
-        if ($kind !== Kind::Exr) {
-            throw new \InvalidArgumentException("The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.");
-        }
-        $rate = FrameRate::parse($scene->get(RequirementId::TIME_RATE) ?? '24')->value;
-        foreach ($scene->passes ?? [] as $pass) {
-            if ($pass['saved'] === true && strtolower($pass['name']) !== 'beauty') {
-                $channels[] = "{$pass['name']}.Y";
-            }
-        }
-        $compression = $scene->get(RequirementId::FORMAT_COMPRESSION) ?? 'zip';
-        $camera = $scene->cameraSetup->chosen[0] ?? $scene->get(RequirementId::CAMERA_NAME);
-
-        return (new ExrWriter(
-            $size->width,
-            $size->height,
-            $channels,
-            in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
-            ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16',
-            rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
-            texts: $camera === null ? [] : ['camera' => $camera], packed: $packed,
-        ))->write($painter->lines($frame));
     }
 }
