@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Checks\CheckFolder;
+use App\Actions\Checks\CheckScene;
 use App\Intake\IntakeFolder;
-use App\Ledger\CheckDesk;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
@@ -25,7 +26,12 @@ final class MakeDemo extends Command
 
     protected $description = 'Makes the demo data';
 
-    public function handle(CheckDesk $desk): int
+    public function __construct(private readonly CheckScene $checkScene, private readonly CheckFolder $checkFolder)
+    {
+        parent::__construct();
+    }
+
+    public function handle(): int
     {
         if ($this->option('only-if-empty') && User::query()->exists()) {
             return self::SUCCESS;
@@ -58,7 +64,7 @@ final class MakeDemo extends Command
                 $specifications[$title] = $specification->id;
             }
             foreach ($plan['deliverables'] as $owed) {
-                $this->deliverable($production, $owed, $specifications, $people, $plan['roots'], $desk);
+                $this->deliverable($production, $owed, $specifications, $people, $plan['roots']);
                 $this->output->write('.');
             }
         }
@@ -79,7 +85,6 @@ final class MakeDemo extends Command
         array $specifications,
         array $people,
         array $roots,
-        CheckDesk $desk,
     ): void {
         /**
          * @var array{code: string, title: string, owner: string, due: int, specification: string,
@@ -99,29 +104,7 @@ final class MakeDemo extends Command
         ]);
         $deliverable->keepParts();
         if ($owed['scene'] !== null) {
-            [$name, $content] = is_string($owed['scene'])
-                ? ["{$owed['code']}.txt", $owed['scene']]
-                : [
-                    "{$owed['code']}_light_v003.json",
-                    (string) json_encode(
-                        Scenario::sceneDocument($owed['code'], $owed['scene']),
-                        JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES,
-                    ),
-                ];
-            $scene = [
-                'user_id' => $owner->id,
-                'file_name' => $name,
-                'content' => $content,
-                'field_map' => $production->field_map,
-            ];
-            if ($owed['mistakes'] !== null) {
-                $deliverable->scenes()->create($scene);
-            } else {
-                $desk->bringScene($deliverable, $scene, $owner);
-                $deliverable->update(
-                    ['frame_times' => is_string($owed['scene']) ? null : '3 min 10 s, 2 min 55 s, 3 min 40 s'],
-                );
-            }
+            $this->bringScene($deliverable, $owed['scene'], $owed['mistakes'] === null, $owner);
         }
         $folder = (string) config('ledger.intake')
             .'/'
@@ -131,24 +114,54 @@ final class MakeDemo extends Command
             return;
         }
         File::deleteDirectory("{$folder}/v003");
-        $renderer = new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp());
-        foreach ([[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []] as [$render, $mistakes]) {
-            $settings = (new SceneJson)->read(
-                (string) json_encode(Scenario::sceneDocument($owed['code'], $render)),
-                'demo',
-            );
-            $renderer->render($settings, "{$folder}/v003", $mistakes);
-        }
-        if (isset($owed['preview'])) {
-            $renderer->preview("{$folder}/v003/{$owed['preview']}", 320, 180, 24, 1, 96);
-        }
+        $renders = [[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []];
+        self::render($owed['code'], "{$folder}/v003", $renders, $owed['preview'] ?? null);
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
-        $desk->checkFolder(
-            $deliverable,
-            IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false),
-            ScanDepth::Quick,
-            $owner,
-        );
+        $intake = IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false);
+        $this->checkFolder->run($deliverable, $intake, ScanDepth::Quick, $owner);
+    }
+
+    /**
+     * @param  array<string, mixed>|string  $settings
+     * @param  bool  $alone  whether no files come after it, so that it is checked by itself
+     */
+    private function bringScene(Deliverable $deliverable, array|string $settings, bool $alone, User $owner): void
+    {
+        [$name, $content] = is_string($settings)
+            ? ["{$deliverable->code}.txt", $settings]
+            : [
+                "{$deliverable->code}_light_v003.json",
+                (string) json_encode(
+                    Scenario::sceneDocument($deliverable->code, $settings),
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES,
+                ),
+            ];
+        $scene = [
+            'user_id' => $owner->id,
+            'file_name' => $name,
+            'content' => $content,
+            'field_map' => $deliverable->production->field_map,
+        ];
+        if (! $alone) {
+            $deliverable->scenes()->create($scene);
+
+            return;
+        }
+        $this->checkScene->run($deliverable, $scene, $owner);
+        $deliverable->update(['frame_times' => is_string($settings) ? null : '3 min 10 s, 2 min 55 s, 3 min 40 s']);
+    }
+
+    /** @param  list<array{array<string, mixed>, Mistakes}>  $renders  settings, and what goes wrong */
+    private static function render(string $code, string $folder, array $renders, ?string $preview): void
+    {
+        $renderer = new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp());
+        foreach ($renders as [$settings, $mistakes]) {
+            $scene = (new SceneJson)->read((string) json_encode(Scenario::sceneDocument($code, $settings)), 'demo');
+            $renderer->render($scene, $folder, $mistakes);
+        }
+        if ($preview !== null) {
+            $renderer->preview("{$folder}/{$preview}", 320, 180, 24, 1, 96);
+        }
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Ledger\CheckDesk;
+use App\Actions\Checks\RepeatCheck;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\User;
@@ -23,7 +23,7 @@ final class CheckAgain implements ShouldQueue
 
     public function __construct(private readonly int $deliverable, private readonly int $by) {}
 
-    public function handle(CheckDesk $desk): void
+    public function handle(RepeatCheck $repeat): void
     {
         $deliverable = Deliverable::query()->find($this->deliverable);
         $by = User::query()->find($this->by);
@@ -40,7 +40,7 @@ final class CheckAgain implements ShouldQueue
             ->first();
         if ($newest instanceof Check && $by !== null) {
             try {
-                $desk->again($newest, $by);
+                $repeat->run($newest, $by);
             } catch (PlainSentence) {
                 // it is being checked already, or may not be just now: the page says that it is out of date still
             }

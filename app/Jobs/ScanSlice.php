@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\Checks\KeepScan;
 use App\Intake\ApprovedPictures;
 use App\Intake\IntakeFolder;
-use App\Ledger\CheckDesk;
 use App\Ledger\MachineTrouble;
 use App\Ledger\Spool;
 use App\Ledger\Troubles;
@@ -44,7 +44,7 @@ final class ScanSlice implements ShouldQueue
 
     public function __construct(public readonly int $check) {}
 
-    public function handle(CheckDesk $desk): void
+    public function handle(KeepScan $keepScan): void
     {
         $check = Check::query()->with('deliverable.production', 'deliverable.owner')->find($this->check);
         if ($check === null || ! $check->isUnderWay() || $check->order === null) {
@@ -52,7 +52,7 @@ final class ScanSlice implements ShouldQueue
         }
         // whoever orders one without the queue waits for all of it
         do {
-            $goesOn = $this->slice($check, $desk);
+            $goesOn = $this->slice($check, $keepScan);
         } while ($goesOn && $this->hasNoQueue());
         $goesOn && self::dispatch($this->check);
     }
@@ -63,7 +63,7 @@ final class ScanSlice implements ShouldQueue
     }
 
     /** Whether something is left to do. */
-    private function slice(Check $check, CheckDesk $desk): bool
+    private function slice(Check $check, KeepScan $keepScan): bool
     {
         try {
             $troubles = Troubles::of($check);
@@ -73,7 +73,7 @@ final class ScanSlice implements ShouldQueue
                 return $this->goesOn($check, $end, $troubles);
             }
             if ($end->how === 'whole') {
-                $desk->deliver($check, ScanProcess::delivery($order->spool));
+                $keepScan->run($check, ScanProcess::delivery($order->spool));
             } elseif ($end->how === 'refused') {
                 $check->fail((string) $end->says);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Actions\Changes\ChangeRequirement;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\Specification;
@@ -101,17 +102,17 @@ final readonly class ListDesk
         Production $production,
         Specification $specification,
         ListPlan $plan,
-        ChangeDesk $changes,
+        ChangeRequirement $change,
         User $by,
     ): array {
-        return DB::transaction(function () use ($production, $specification, $plan, $changes, $by): array {
+        return DB::transaction(function () use ($production, $specification, $plan, $change, $by): array {
             [$made, $changed] = [0, 0];
             foreach ($plan->rows as $planned) {
                 if ($planned->does === PlannedRow::MAKE) {
                     $this->make($production, $specification, $planned);
                     $made++;
                 } elseif ($planned->does === PlannedRow::CHANGE) {
-                    $this->change($production, $planned, $changes, $by);
+                    $this->change($production, $planned, $change, $by);
                     $changed++;
                 }
             }
@@ -136,7 +137,7 @@ final readonly class ListDesk
         $deliverable->keepParts();
     }
 
-    private function change(Production $production, PlannedRow $planned, ChangeDesk $changes, User $by): void
+    private function change(Production $production, PlannedRow $planned, ChangeRequirement $change, User $by): void
     {
         $row = $planned->row;
         $deliverable = $production->deliverables()
@@ -154,7 +155,7 @@ final readonly class ListDesk
         );
         $target = Target::deliverable($deliverable);
         foreach ($row->overrides as $id => $value) {
-            $changes->change(
+            $change->run(
                 $target,
                 '',
                 $id,
@@ -163,7 +164,7 @@ final readonly class ListDesk
             );
         }
         foreach ($row->values as $name => $value) {
-            $changes->change(
+            $change->run(
                 $target,
                 '',
                 "values.{$name}",

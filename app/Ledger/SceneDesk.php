@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Actions\Checks\CheckScene;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -37,7 +38,7 @@ final readonly class SceneDesk
     /** What was typed is kept under this name. */
     public const TYPED = 'typed in';
 
-    public function __construct(private CheckDesk $checks) {}
+    public function __construct(private CheckScene $check) {}
 
     /** @throws ValidationException where the upload itself went wrong */
     public static function name(UploadedFile $file): string
@@ -147,7 +148,7 @@ final readonly class SceneDesk
             return $newest;
         }
 
-        return $this->checks->bringScene(
+        return $this->check->run(
             $deliverable,
             [
                 'user_id' => $by->id,

@@ -139,7 +139,7 @@ final class CheckingTest extends LedgerTestCase
         )->assertSessionHasErrors('below');
 
         $this->post("/checks/{$check->id}/stop");
-        (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));
+        (new ScanSlice($check->id))->handle(app(\App\Actions\Checks\KeepScan::class));
         self::assertSame('stopped', $check->refresh()->state);
         self::assertNull($check->document);
     }
@@ -153,7 +153,7 @@ final class CheckingTest extends LedgerTestCase
         $slices = 0;
         while ($check->refresh()->isUnderWay() && $slices < 30) {
             $slices++;
-            (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));
+            (new ScanSlice($check->id))->handle(app(\App\Actions\Checks\KeepScan::class));
         }
 
         self::assertGreaterThan(2, $slices);
@@ -167,7 +167,7 @@ final class CheckingTest extends LedgerTestCase
         config(['ledger.files_at_once' => 3]);
         $check = $this->checkFolder();
         Workbench::remove($this->intake->folder.'/tide/TC_010/v1');
-        (new ScanSlice($check->id))->handle(app(\App\Ledger\CheckDesk::class));
+        (new ScanSlice($check->id))->handle(app(\App\Actions\Checks\KeepScan::class));
 
         self::assertSame('failed', $check->refresh()->state);
         self::assertStringContainsString('is not in this intake', (string) $check->fault);

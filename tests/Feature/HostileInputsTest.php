@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\CheckFolder;
 use App\Intake\IntakeFolder;
 use App\Jobs\ScanSlice;
-use App\Ledger\CheckDesk;
 use App\Models\Production;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
@@ -304,7 +304,7 @@ final class HostileInputsTest extends LedgerTestCase
         );
         self::assertSame(
             $this->deliverable->checks()->firstOrFail()->id,
-            app(CheckDesk::class)->checkFolder($this->deliverable, $folder, ScanDepth::Quick, $this->artist)->id,
+            app(CheckFolder::class)->run($this->deliverable, $folder, ScanDepth::Quick, $this->artist)->id,
         );
     }
 }

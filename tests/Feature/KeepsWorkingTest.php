@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\KeepScan;
 use App\Jobs\ScanSlice;
-use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Processes\ChildProcess;
 use App\Processes\Outcome;
@@ -153,7 +153,7 @@ final class KeepsWorkingTest extends LedgerTestCase
         $check = $this->queued();
         $other = Check::query()->findOrFail($check->id);
         $other->fail(Waiting::NOBODY);
-        app(CheckDesk::class)->deliver(
+        app(KeepScan::class)->run(
             $check,
             (
                 new \PlainLedger\Core\Delivery\Scan(

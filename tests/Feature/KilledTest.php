@@ -152,7 +152,7 @@ final class KilledTest extends LedgerTestCase
             .'$d = App\Models\Deliverable::query()->findOrFail('
                 .$this->deliverable->id
                 .'); $r = App\Models\IntakeRoot::query()->firstOrFail();'
-            .'$app->make(App\Ledger\CheckDesk::class)->checkFolder($d, App\Intake\IntakeFolder::open($r, '
+            .'$app->make(App\Actions\Checks\CheckFolder::class)->run($d, App\Intake\IntakeFolder::open($r, '
             .'"TC_010/v2", $d, true), PlainLedger\Core\Media\ScanDepth::Quick, $d->owner);';
         $environment = [
             'LEDGER_FILES_AT_ONCE' => '400',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Changes\ChangeRequirement;
 use App\Http\Pages\SpecificationPage;
-use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
@@ -123,15 +123,15 @@ final class LayersTest extends LedgerTestCase
     /** Two who began before either was done: neither change is lost, though each is written with its whole layer. */
     public function test_changes_made_at_the_same_time_all_stand(): void
     {
-        $desk = app(ChangeDesk::class);
+        $change = app(ChangeRequirement::class);
         foreach (['deliverable', 'specification', 'house'] as $layer) {
             $target = static fn (Deliverable $d): Target => SpecificationPage::targets($d)[$layer];
             $first = $target(Deliverable::query()->findOrFail($this->deliverable->id));
             $second = $target(Deliverable::query()->findOrFail($this->deliverable->id));
             // both have looked
             self::assertSame($first->token('', 'render.samples'), $second->token('', 'render.samples'));
-            $desk->change($first, '', 'render.samples', '128', $this->coordinator);
-            $desk->change($second, '', 'render.quality', '"final"', $this->artist);
+            $change->run($first, '', 'render.samples', '128', $this->coordinator);
+            $change->run($second, '', 'render.quality', '"final"', $this->artist);
             $third = $target(Deliverable::query()->findOrFail($this->deliverable->id));
             self::assertSame(
                 ['128', '"final"'],
@@ -140,7 +140,7 @@ final class LayersTest extends LedgerTestCase
             );
             // and one made to the very same line is noticed, though it was not there when the second looked
             try {
-                $desk->change($second, '', 'render.samples', '64', $this->artist, 'none');
+                $change->run($second, '', 'render.samples', '64', $this->artist, 'none');
                 self::fail($layer);
             } catch (ValidationException $refused) {
                 self::assertSame(['conflict'], array_keys($refused->errors()));

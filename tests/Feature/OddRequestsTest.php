@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\ChangeDesk;
+use App\Actions\Changes\ChangeRequirement;
 use App\Ledger\Target;
 use App\Models\Check;
 use App\Models\Deliverable;
@@ -195,7 +195,7 @@ final class OddRequestsTest extends LedgerTestCase
         $this->withoutMiddleware(\Illuminate\Routing\Middleware\ThrottleRequests::class);
         $this->actingAs($this->coordinator);
         $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
-        $change = app(ChangeDesk::class)->change(
+        $change = app(ChangeRequirement::class)->run(
             Target::deliverable($this->deliverable),
             '',
             'render.samples',

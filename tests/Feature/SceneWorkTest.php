@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\RepeatCheck;
 use App\Jobs\CheckAgain;
-use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Waiver;
@@ -409,7 +409,7 @@ final class SceneWorkTest extends LedgerTestCase
             [$this->marks()['picture.resolution'], $this->marks($this->newest($this->others))['picture.resolution']],
         );
         Queue::assertPushed(CheckAgain::class, 1);
-        (new CheckAgain($this->deliverable->id, $this->coordinator->id))->handle(app(CheckDesk::class));
+        (new CheckAgain($this->deliverable->id, $this->coordinator->id))->handle(app(RepeatCheck::class));
         self::assertSame(
             ['unequal', 'unequal'],
             [$this->marks()['picture.resolution'], $this->marks($this->newest($this->others))['picture.resolution']],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\ChangeDesk;
+use App\Actions\Changes\ChangeRequirement;
 use App\Ledger\Target;
 use App\Models\Check;
 use App\Models\Message;
@@ -311,7 +311,7 @@ final class WhoMayTest extends LedgerTestCase
         $link = SheetLink::query()->create(
             ['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()],
         );
-        $change = app(ChangeDesk::class)->change(
+        $change = app(ChangeRequirement::class)->run(
             Target::deliverable($this->deliverable),
             '',
             'render.samples',

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Checks\CheckFolder;
+use App\Actions\Checks\CheckReporting;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\LedgerPage;
 use App\Intake\IntakeFolder;
-use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
@@ -64,7 +65,7 @@ final class CheckController
         );
     }
 
-    public function store(Request $request, Deliverable $deliverable, CheckDesk $desk): RedirectResponse
+    public function store(Request $request, Deliverable $deliverable, CheckFolder $check): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
         $given = $request->validate(
@@ -79,7 +80,7 @@ final class CheckController
         /** @var User $by */
         $by = $request->user();
         try {
-            $desk->checkFolder(
+            $check->run(
                 $deliverable,
                 $this->folder($request, $deliverable, (int) $given['root'], $given['below'] ?? ''),
                 ScanDepth::from($given['depth']),
@@ -155,7 +156,7 @@ final class CheckController
         return redirect()->route('frames', $check->deliverable_id);
     }
 
-    public function report(Check $check, string $format, CheckDesk $desk): PlainResponse
+    public function report(Check $check, string $format, CheckReporting $reporting): PlainResponse
     {
         $deliverable = $check->deliverable;
         Gate::authorize('view', $deliverable);
@@ -168,7 +169,7 @@ final class CheckController
             default => abort(404),
         };
 
-        return response($writer->write($desk->account($check)))->header('Content-Type', $type)
+        return response($writer->write($reporting->asItWas($check)))->header('Content-Type', $type)
             ->header(
                 'Content-Disposition',
                 "attachment; filename=\"{$deliverable->code}-check-{$check->id}.{$format}\"",

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Changes\RequirementEdit;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
 use App\Http\Plainly;
-use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Production;
 use App\Models\User;
@@ -62,7 +63,7 @@ final class HouseController
         ]);
     }
 
-    public function update(Request $request, Production $production, ChangeDesk $desk): RedirectResponse
+    public function update(Request $request, Production $production, ChangeRequirement $changing): RedirectResponse
     {
         Gate::authorize('decide', $production);
         $given = $request->validate([
@@ -80,14 +81,14 @@ final class HouseController
             $json = match (true) {
                 $given['drop'] ?? false => null,
                 $given['starting'] ?? false => self::starting($id, $given['value'] ?? ''),
-                default => RequirementController::json(
+                default => RequirementEdit::json(
                     $id,
                     $given['value'] ?? '',
                     $given['level'],
                     $given['why'] ?? null,
                 ),
             };
-            $change = $desk->change(Target::house($production), '', $key, $json, $by, $given['seen'] ?? null);
+            $change = $changing->run(Target::house($production), '', $key, $json, $by, $given['seen'] ?? null);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }

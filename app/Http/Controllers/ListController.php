@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Changes\ChangeRequirement;
 use App\Http\Pages\BookPage;
-use App\Ledger\ChangeDesk;
 use App\Ledger\ListDesk;
 use App\Models\Deliverable;
 use App\Models\Membership;
@@ -149,7 +149,7 @@ final class ListController
         Request $request,
         Production $production,
         ListDesk $desk,
-        ChangeDesk $changes,
+        ChangeRequirement $change,
     ): RedirectResponse {
         Gate::authorize('decide', $production);
         $specification = $this->specification($request, $production);
@@ -165,7 +165,7 @@ final class ListController
         }
         /** @var User $by */
         $by = $request->user();
-        $done = $desk->write($production, $specification, $plan, $changes, $by);
+        $done = $desk->write($production, $specification, $plan, $change, $by);
 
         return redirect()->route('production', $production->id)->with(
             'told',

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Checks\RepeatCheck;
+use App\Actions\Checks\RepeatChecks;
 use App\Ledger\Asked;
-use App\Ledger\CheckDesk;
-use App\Ledger\Recheck;
 use App\Models\Check;
 use App\Models\Production;
 use App\Models\Specification;
@@ -20,7 +20,7 @@ use Illuminate\Validation\ValidationException;
 final class RecheckController
 {
     /** The newest check of one deliverable. */
-    public function one(Request $request, Check $check, CheckDesk $desk): RedirectResponse
+    public function one(Request $request, Check $check, RepeatCheck $repeat): RedirectResponse
     {
         Gate::authorize('check', $check->deliverable);
         abort_if($check->isUnderWay(), 404);
@@ -29,7 +29,7 @@ final class RecheckController
                 ['again' => 'A check of this deliverable is under way; wait for it or stop it.'],
             );
         }
-        $new = $desk->again($check, $this->person($request));
+        $new = $repeat->run($check, $this->person($request));
 
         return back()->with(
             'told',
@@ -38,19 +38,19 @@ final class RecheckController
     }
 
     /** Everything of a specification that was checked by what was asked before. */
-    public function specification(Request $request, Specification $specification, Recheck $recheck): RedirectResponse
+    public function specification(Request $request, Specification $specification, RepeatChecks $repeat): RedirectResponse
     {
         Gate::authorize('decide', $specification->production);
 
-        return back()->with('told', $recheck->all(Asked::outOfDate($specification), $this->person($request)));
+        return back()->with('told', $repeat->run(Asked::outOfDate($specification), $this->person($request)));
     }
 
     /** The same of a whole production. */
-    public function production(Request $request, Production $production, Recheck $recheck): RedirectResponse
+    public function production(Request $request, Production $production, RepeatChecks $repeat): RedirectResponse
     {
         Gate::authorize('decide', $production);
 
-        return back()->with('told', $recheck->all(Asked::outOfDate($production), $this->person($request)));
+        return back()->with('told', $repeat->run(Asked::outOfDate($production), $this->person($request)));
     }
 
     private function person(Request $request): User

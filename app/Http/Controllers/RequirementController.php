@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Changes\EditRequirement;
+use App\Actions\Changes\UndoOrRedoChange;
 use App\Http\Pages\SpecificationPage;
 use App\Http\Plainly;
+use App\Http\Requests\RequirementRequest;
 use App\Intake\ApprovedPictures;
-use App\Ledger\ChangeDesk;
 use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
@@ -18,7 +21,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Specification\Catalogue;
@@ -28,7 +30,6 @@ use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementValue;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
-use PlainLedger\Core\Specification\SpecificationDocument;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** Changing what is asked of one deliverable, in whichever layer. */
@@ -37,75 +38,20 @@ final class RequirementController
     /** Seconds after which somebody who said nothing is not there any more. */
     private const PRESENT = 30;
 
-    public function update(Request $request, Deliverable $deliverable, ChangeDesk $desk): RedirectResponse
-    {
-        Gate::authorize('specify', $deliverable);
-        $given = $request->validate([
-            'id' => ['required', 'string', 'max:80'],
-            'part' => ['nullable', 'string', 'max:80'],
-            'value' => ['nullable', 'string', 'max:4000'],
-            'level' => ['required', 'in:must,should'],
-            'why' => ['nullable', 'string', 'max:300'],
-            'scope' => ['required', 'in:deliverable,specification,house'],
-            'drop' => ['boolean'],
-            'seen' => ['nullable', 'string', 'max:20'],
-        ]);
-        $deliverable->load('production', 'owner', 'specification.latest');
-        $id = $given['id'];
+    public function update(
+        RequirementRequest $request,
+        Deliverable $deliverable,
+        EditRequirement $edit,
+    ): RedirectResponse {
         /** @var User $by */
         $by = $request->user();
-        $target = SpecificationPage::targets($deliverable)[$given['scope']];
-        $several = count($deliverable->draft()->specification->parts) > 1;
-        $part = $given['scope'] === 'house'
-            ? ''
-            : $target->partFor($given['part'] ?? '', $id, $several && ($given['part'] ?? '') !== '');
         try {
-            $change = DB::transaction(function () use ($deliverable, $given, $id, $target, $part, $desk, $by): ?Change {
-                $target->reload();
-                $json = $given['drop'] ?? false
-                    // what this layer set is taken back, and what lies below holds again; else it is asked here no more
-                    ? ($target->read($part, $id) !== null ? null : 'null')
-                    : self::json($id, $given['value'] ?? '', $given['level'], $given['why'] ?? null);
-                $change = $desk->change($target, $part, $id, $json, $by, $given['seen'] ?? null);
-                if ($given['scope'] !== 'deliverable' && ! ($given['drop'] ?? false)) {
-                    // who changes it for all does not mean to except this one
-                    $own = Target::deliverable($deliverable);
-                    foreach (['', $given['part'] ?? ''] as $place) {
-                        if ($own->read($place, $id) !== null) {
-                            $removed = $desk->change($own, $place, $id, null, $by, follows: $change);
-                            $change ??= $removed;
-                        }
-                    }
-                }
-                $deliverable->refresh()->load('production', 'owner', 'specification.latest');
-                foreach ($deliverable->resolved()->parts as $each) {
-                    // widened by handles it may run out of bounds
-                    $each->expected();
-                }
-                $deliverable->keepParts();
-
-                return $change;
-            });
+            $change = $edit->run($deliverable, $request->edit(), $by);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }
 
         return back()->with('change', $change?->id);
-    }
-
-    /** What is kept of what was typed: the value alone, where nothing more is said of it. */
-    public static function json(string $id, string $value, string $level, ?string $why): string
-    {
-        $descriptor = Catalogue::standard()->find($id)
-            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $typed = RequirementValue::typed($descriptor, $value);
-        $new = $level === 'must' && $why === null
-            ? $typed
-            : ['value' => $typed] + array_filter(['level' => $level, 'why' => $why], is_string(...));
-        $requirement = Requirement::read($descriptor, $new, SetBy::Deliverable, 'Here');
-        $ask = SpecificationDocument::ask($requirement);
-
-        return json_encode($ask, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /** A picture that frames are to agree with. */
@@ -178,7 +124,7 @@ final class RequirementController
     }
 
     /** A value that pieces of names stand for. */
-    public function value(Request $request, Deliverable $deliverable, ChangeDesk $desk): RedirectResponse
+    public function value(Request $request, Deliverable $deliverable, ChangeRequirement $changing): RedirectResponse
     {
         Gate::authorize('specify', $deliverable);
         $given = $request->validate(
@@ -194,7 +140,7 @@ final class RequirementController
         /** @var User $by */
         $by = $request->user();
         $value = trim($given['value'] ?? '');
-        $change = $desk->change(
+        $change = $changing->run(
             Target::deliverable($deliverable),
             '',
             "values.{$given['name']}",
@@ -208,7 +154,7 @@ final class RequirementController
     }
 
     /** Takes a change back, or makes it again. */
-    public function turn(Request $request, Change $change, string $way, ChangeDesk $desk): RedirectResponse
+    public function turn(Request $request, Change $change, string $way, UndoOrRedoChange $turning): RedirectResponse
     {
         $deliverable = $change->deliverable_id === null
             ? null
@@ -218,7 +164,7 @@ final class RequirementController
             : Gate::authorize('specify', $deliverable);
         /** @var User $by */
         $by = $request->user();
-        $desk->turn($change, $way === 'undo', $by);
+        $turning->run($change, $way === 'undo', $by);
 
         return back()->with('turned', ['id' => $change->id, 'way' => $way]);
     }

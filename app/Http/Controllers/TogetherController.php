@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Changes\RequirementEdit;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
 use App\Http\Plainly;
-use App\Ledger\ChangeDesk;
 use App\Ledger\ListDesk;
 use App\Ledger\Target;
 use App\Models\Deliverable;
@@ -48,17 +49,17 @@ final class TogetherController
         return response()->json(['lines' => $desk->together($deliverables, $id, $json)]);
     }
 
-    public function store(Request $request, Production $production, ChangeDesk $changes): RedirectResponse
+    public function store(Request $request, Production $production, ChangeRequirement $change): RedirectResponse
     {
         Gate::authorize('decide', $production);
         [$deliverables, $id, $json] = $this->given($request, $production);
         /** @var User $by */
         $by = $request->user();
         try {
-            $done = DB::transaction(function () use ($deliverables, $id, $json, $changes, $by): int {
+            $done = DB::transaction(function () use ($deliverables, $id, $json, $change, $by): int {
                 $done = 0;
                 foreach ($deliverables as $deliverable) {
-                    $done += $changes->change(Target::deliverable($deliverable), '', $id, $json, $by) === null ? 0 : 1;
+                    $done += $change->run(Target::deliverable($deliverable), '', $id, $json, $by) === null ? 0 : 1;
                     // what cannot be resolved is written for none of them
                     $deliverable->resolved();
                 }
@@ -100,7 +101,7 @@ final class TogetherController
         try {
             $json = $given['drop'] ?? false
                 ? null
-                : RequirementController::json($given['id'], $given['value'] ?? '', $given['level'], null);
+                : RequirementEdit::json($given['id'], $given['value'] ?? '', $given['level'], null);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
         }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Checks\CheckReporting;
+use App\Actions\Checks\RepeatCheck;
 use App\Jobs\CheckAgain;
-use App\Ledger\CheckDesk;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Tick;
@@ -22,8 +23,12 @@ use PlainLedger\Core\Checking\Waiver as Accepted;
 /** Unequal lines that are accepted as they are; and work that is ticked off. */
 final class WaiverController
 {
-    public function store(Request $request, Check $check, CheckDesk $desk): RedirectResponse
-    {
+    public function store(
+        Request $request,
+        Check $check,
+        CheckReporting $reporting,
+        RepeatCheck $repeat,
+    ): RedirectResponse {
         $deliverable = $check->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
         Gate::authorize('specify', $deliverable);
         $given = $request->validate([
@@ -41,7 +46,7 @@ final class WaiverController
                 ['reason' => 'There is a newer check of this; look at that one first.'],
             );
         }
-        $entry = $this->entry($desk, $check, $given['id'], $given['part'], $given['pass'] ?? null);
+        $entry = $this->entry($reporting, $check, $given['id'], $given['part'], $given['pass'] ?? null);
         /** @var User $by */
         $by = $request->user();
         $accepted = Accepted::of($entry, trim($given['reason']));
@@ -52,14 +57,14 @@ final class WaiverController
             'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass,
             'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
         ]);
-        $this->again($deliverable, ($given['all'] ?? false) === true, $by, $desk);
+        $this->again($deliverable, ($given['all'] ?? false) === true, $by, $repeat);
 
         return back();
     }
 
-    private function entry(CheckDesk $desk, Check $check, string $id, string $part, ?string $pass): Entry
+    private function entry(CheckReporting $reporting, Check $check, string $id, string $part, ?string $pass): Entry
     {
-        foreach ($desk->account($check)->check->entries as $entry) {
+        foreach ($reporting->asItWas($check)->check->entries as $entry) {
             if ($entry->id() === $id && $entry->part === $part && $entry->pass === $pass && $entry->isUnequal()) {
                 return $entry;
             }
@@ -70,7 +75,7 @@ final class WaiverController
     }
 
     /** Taken back: what was accepted by it is unequal again. */
-    public function destroy(Request $request, Waiver $waiver, CheckDesk $desk): RedirectResponse
+    public function destroy(Request $request, Waiver $waiver, RepeatCheck $repeat): RedirectResponse
     {
         $deliverable = $waiver->deliverable_id === null
             ? Deliverable::query()->where('specification_id', $waiver->specification_id)
@@ -93,7 +98,7 @@ final class WaiverController
         $waiver->update(['ended_at' => Carbon::now()]);
         /** @var User $by */
         $by = $request->user();
-        $this->again($deliverable, $waiver->deliverable_id === null, $by, $desk);
+        $this->again($deliverable, $waiver->deliverable_id === null, $by, $repeat);
 
         return back();
     }
@@ -102,9 +107,9 @@ final class WaiverController
      * The newest check once more: of this deliverable at once, of all others that follow the specification by the
      * queue.
      */
-    private function again(Deliverable $deliverable, bool $all, User $by, CheckDesk $desk): void
+    private function again(Deliverable $deliverable, bool $all, User $by, RepeatCheck $repeat): void
     {
-        (new CheckAgain($deliverable->id, $by->id))->handle($desk);
+        (new CheckAgain($deliverable->id, $by->id))->handle($repeat);
         $others = $all
             ? Deliverable::query()->where('production_id', $deliverable->production_id)
                 ->where('specification_id', $deliverable->specification_id)

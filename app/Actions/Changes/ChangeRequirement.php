@@ -2,20 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Ledger;
+namespace App\Actions\Changes;
 
+use App\Ledger\Target;
 use App\Models\Change;
-use App\Models\Deliverable;
-use App\Models\Production;
-use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Text\Text;
 
-/** Changes of what is asked: made, taken back, made again; never over somebody else's unseen one. */
-final readonly class ChangeDesk
+/** Changes what is asked; never over somebody else's change that was not seen. */
+final readonly class ChangeRequirement
 {
     /**
      * @param  string|null  $json  what is asked from now on; null: this layer says nothing of it any more
@@ -25,7 +23,7 @@ final readonly class ChangeDesk
      *
      * @throws ValidationException where somebody else has changed it meanwhile
      */
-    public function change(
+    public function run(
         Target $target,
         string $part,
         string $key,
@@ -47,18 +45,7 @@ final readonly class ChangeDesk
                 return null;
             }
             if ($seen !== null && $seen !== $target->token($part, $key)) {
-                $other = $this->lastOf($target, $part, $key);
-                throw ValidationException::withMessages(
-                    [
-                        'conflict' => ($other?->person === null ? 'Somebody' : $other->person->name)
-                            .' has changed this meanwhile'
-                            .(
-                                $before === null
-                                    ? ': it is not asked here any more.'
-                                    : '. Theirs stands now; yours is kept in the field.'
-                            ),
-                    ],
-                );
+                throw $this->conflict($target, $part, $key, $before);
             }
             $target->write($part, $key, $json, $by);
 
@@ -69,6 +56,17 @@ final readonly class ChangeDesk
                 ],
             );
         });
+    }
+
+    private function conflict(Target $target, string $part, string $key, ?string $now): ValidationException
+    {
+        $other = $this->lastOf($target, $part, $key);
+        $who = $other?->person === null ? 'Somebody' : $other->person->name;
+        $what = $now === null
+            ? ': it is not asked here any more.'
+            : '. Theirs stands now; yours is kept in the field.';
+
+        return ValidationException::withMessages(['conflict' => "{$who} has changed this meanwhile{$what}"]);
     }
 
     private static function isKnown(string $key): bool
@@ -87,40 +85,5 @@ final readonly class ChangeDesk
             ->with('person')
             ->latest('id')
             ->first();
-    }
-
-    /**
-     * Takes a change back, or makes it again.
-     *
-     * @throws ValidationException where something else stands there by now
-     */
-    public function turn(Change $change, bool $undo, User $by): void
-    {
-        DB::transaction(function () use ($change, $undo, $by): void {
-            $target = $this->target($change);
-            [$from, $to] = $undo ? [$change->after, $change->before] : [$change->before, $change->after];
-            if ($change->undone === $undo || $target->read($change->part, $change->key) !== $from) {
-                throw ValidationException::withMessages(
-                    ['refused' => 'This was changed again since, and stays as it is.'],
-                );
-            }
-            $target->write($change->part, $change->key, $to, $by);
-            $change->update(['undone' => $undo]);
-            foreach (Change::query()->where('follows_id', $change->id)->where('undone', ! $undo)->orderBy(
-                'id',
-                $undo ? 'desc' : 'asc',
-            )->get() as $follower) {
-                $this->turn($follower, $undo, $by);
-            }
-        });
-    }
-
-    private function target(Change $change): Target
-    {
-        return match ($change->layer) {
-            'house' => Target::house(Production::query()->findOrFail($change->production_id)),
-            'specification' => Target::specification(Specification::query()->findOrFail($change->specification_id)),
-            default => Target::deliverable(Deliverable::query()->findOrFail($change->deliverable_id)),
-        };
     }
 }
