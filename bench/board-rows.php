@@ -6,7 +6,7 @@ declare(strict_types=1);
 // Puts a production of five hundred checked deliverables into a ledger, for bench/board.mjs.
 // Usage: php bench/board-rows.php DATABASE
 
-use App\Ledger\SceneDesk;
+use App\Actions\Scenes\BringScene;
 use App\Models\Production;
 use App\Models\User;
 
@@ -52,7 +52,7 @@ for ($n = 1; $n <= 500; $n++) {
         ],
     );
     $deliverable->load('production', 'owner', 'specification.latest');
-    app(SceneDesk::class)->bring(
+    app(BringScene::class)->run(
         $deliverable,
         "{$code}.txt",
         "size = 2048x858\nscale = "

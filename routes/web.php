@@ -6,7 +6,7 @@ use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\DeliverableController;
-use App\Http\Controllers\HouseController;
+use App\Http\Controllers\HouseRequirementController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\ManyScenesController;
 use App\Http\Controllers\NamesController;
@@ -18,10 +18,10 @@ use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RenderController;
 use App\Http\Controllers\RequirementController;
 use App\Http\Controllers\SceneController;
+use App\Http\Controllers\SharedChangeController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SpecificationController;
-use App\Http\Controllers\TogetherController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\WaiverController;
 use Illuminate\Support\Facades\Route;
@@ -51,8 +51,8 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::get('/', [ProductionController::class, 'show'])->name('production');
         Route::get('/deliverables/new', [DeliverableController::class, 'create'])->name('deliverable.new');
         Route::post('/deliverables', [DeliverableController::class, 'store'])->name('deliverable.store');
-        Route::get('/house', [HouseController::class, 'show'])->name('house');
-        Route::patch('/house', [HouseController::class, 'update'])->name('house.update');
+        Route::get('/house', [HouseRequirementController::class, 'show'])->name('house');
+        Route::patch('/house', [HouseRequirementController::class, 'update'])->name('house.update');
         Route::get('/list', [ListController::class, 'show'])->name('list');
         Route::post('/list/read', [ListController::class, 'read'])->name('list.read');
         Route::post('/list', [ListController::class, 'store'])->name('list.store');
@@ -60,13 +60,13 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
             '/deliverables.{format}',
             [ListController::class, 'export'],
         )->middleware('throttle:costly')->name('list.export');
-        Route::get('/together', [TogetherController::class, 'show'])->name('together');
+        Route::get('/together', [SharedChangeController::class, 'show'])->name('together');
         Route::post(
             '/together/read',
-            [TogetherController::class, 'read'],
+            [SharedChangeController::class, 'read'],
         )->middleware('throttle:costly')->name('together.read');
-        Route::post('/together', [TogetherController::class, 'store'])->name('together.store');
-        Route::get('/proof', [TogetherController::class, 'proof'])->middleware('throttle:costly')->name('proof');
+        Route::post('/together', [SharedChangeController::class, 'store'])->name('together.store');
+        Route::get('/proof', [SharedChangeController::class, 'proof'])->middleware('throttle:costly')->name('proof');
         Route::get('/reference', [ReferenceController::class, 'browse'])->name('reference');
         Route::post(
             '/reference',
@@ -189,7 +189,7 @@ Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
     )->middleware('throttle:costly')->name('shape.try');
     Route::post(
         '/productions/{production}/understand',
-        [HouseController::class, 'understand'],
+        [HouseRequirementController::class, 'understand'],
     )->name('house.understand');
     Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
 });

@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
+use App\Models\Rules\RootPlace;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\PinnedFolder;

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Specification\CustomFacts;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
@@ -172,5 +174,15 @@ final class Deliverable extends Model
                 ->update(['made_from_id' => $part->madeFrom === null ? null : $ids[$part->madeFrom]]);
         }
         $this->parts()->whereNotIn('id', array_values($ids))->delete();
+    }
+
+    /**
+     * What names stand for in scenes of a deliverable: the labels of facts of its own, and the names of the production.
+     */
+    public function fieldMap(): FieldMap
+    {
+        return FieldMap::ofOwnFacts(
+            CustomFacts::labels($this->draft()->specification),
+        )->under($this->production->fieldMap());
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Intake\RootPlace;
+use App\Models\Rules\RootPlace;
 use Illuminate\Database\Eloquent\Model;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\Checks\ScanSlice;
 use App\Database\ImmediateConnector;
-use App\Jobs\ScanSlice;
 use App\Queue\Waiting;
 use App\Queue\Workers;
 use Illuminate\Cache\RateLimiting\Limit;

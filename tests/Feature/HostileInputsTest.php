@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Checks\CheckFolder;
+use App\Actions\Checks\ScanSlice;
 use App\Intake\IntakeFolder;
-use App\Jobs\ScanSlice;
 use App\Models\Production;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\RootRefused;
 use App\Models\Production;
+use App\Models\Rules\RootRefused;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\Support\LedgerTestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Checks\KeepScan;
-use App\Jobs\ScanSlice;
+use App\Actions\Checks\ScanSlice;
 use App\Models\Check;
 use App\Processes\ChildProcess;
 use App\Processes\Outcome;

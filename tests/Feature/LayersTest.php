@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
-use App\Http\Pages\SpecificationPage;
-use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
 use Illuminate\Support\Facades\DB;
@@ -125,7 +124,7 @@ final class LayersTest extends LedgerTestCase
     {
         $change = app(ChangeRequirement::class);
         foreach (['deliverable', 'specification', 'house'] as $layer) {
-            $target = static fn (Deliverable $d): Target => SpecificationPage::targets($d)[$layer];
+            $target = static fn (Deliverable $d): ChangedLayer => ChangedLayer::byLayer($d)[$layer];
             $first = $target(Deliverable::query()->findOrFail($this->deliverable->id));
             $second = $target(Deliverable::query()->findOrFail($this->deliverable->id));
             // both have looked

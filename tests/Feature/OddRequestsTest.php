@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
-use App\Ledger\Target;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\SheetLink;
@@ -196,7 +196,7 @@ final class OddRequestsTest extends LedgerTestCase
         $this->actingAs($this->coordinator);
         $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
         $change = app(ChangeRequirement::class)->run(
-            Target::deliverable($this->deliverable),
+            ChangedLayer::deliverable($this->deliverable),
             '',
             'render.samples',
             '"4"',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\LogDesk;
+use App\Actions\Logs\FollowLog;
 use App\Models\Check;
 use App\Models\Specification;
 use Illuminate\Http\UploadedFile;
@@ -367,7 +367,7 @@ final class PartsAndAgainTest extends LedgerTestCase
         file_put_contents("{$this->intake->folder}/tide/TC_010/v1/r.log", "frame 1003 done in 62 s\n", FILE_APPEND);
         foreach ([$log, $other] as $window) {
             $window->load('deliverable.production', 'deliverable.owner', 'intakeRoot');
-            app(LogDesk::class)->follow($window, false);
+            app(FollowLog::class)->run($window, false);
         }
         self::assertSame(
             [3, '1001-1003'],

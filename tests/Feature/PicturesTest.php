@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Jobs\ScanSlice;
+use App\Actions\Checks\ScanSlice;
 use App\Models\Check;
 use Illuminate\Support\Facades\Queue;
 use Tests\Core\Support\Workbench;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\CheckAgain;
 use App\Actions\Checks\RepeatCheck;
-use App\Jobs\CheckAgain;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Waiver;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\ProductionQuota;
 use App\Http\Controllers\SignInController;
-use App\Ledger\Quota;
 use App\Models\User;
 use App\Security\PasswordRule;
 use Illuminate\Support\Facades\Cache;
@@ -271,7 +271,7 @@ final class WebSecurityTest extends LedgerTestCase
         $check()->assertSessionHasNoErrors();
         Cache::flush();
         $this->production->update(['limits' => ['bytes' => 100]]);
-        self::assertGreaterThan(100, Quota::bytes($this->production));
+        self::assertGreaterThan(100, ProductionQuota::bytes($this->production));
         $this->post(
             "/deliverables/{$this->deliverable->id}/scene",
             ['pasted' => 'resolution = 64x36'],

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
-use App\Ledger\Target;
 use App\Models\Check;
 use App\Models\Message;
 use App\Models\SheetLink;
@@ -312,7 +312,7 @@ final class WhoMayTest extends LedgerTestCase
             ['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()],
         );
         $change = app(ChangeRequirement::class)->run(
-            Target::deliverable($this->deliverable),
+            ChangedLayer::deliverable($this->deliverable),
             '',
             'render.samples',
             '"4"',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
-use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +23,7 @@ final readonly class ChangeRequirement
      * @throws ValidationException where somebody else has changed it meanwhile
      */
     public function run(
-        Target $target,
+        ChangedLayer $target,
         string $part,
         string $key,
         ?string $json,
@@ -58,7 +57,7 @@ final readonly class ChangeRequirement
         });
     }
 
-    private function conflict(Target $target, string $part, string $key, ?string $now): ValidationException
+    private function conflict(ChangedLayer $target, string $part, string $key, ?string $now): ValidationException
     {
         $other = $this->lastOf($target, $part, $key);
         $who = $other?->person === null ? 'Somebody' : $other->person->name;
@@ -76,7 +75,7 @@ final readonly class ChangeRequirement
         return str_starts_with($id, 'values.') || Catalogue::standard()->find($id) !== null;
     }
 
-    private function lastOf(Target $target, string $part, string $key): ?Change
+    private function lastOf(ChangedLayer $target, string $part, string $key): ?Change
     {
         return Change::query()->where(array_filter($target->ids()))
             ->where('layer', $target->layer->value)

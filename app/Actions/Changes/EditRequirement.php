@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
-use App\Http\Pages\SpecificationPage;
-use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
 use App\Models\User;
@@ -21,7 +19,7 @@ final readonly class EditRequirement
     public function run(Deliverable $deliverable, RequirementEdit $edit, User $by): ?Change
     {
         $deliverable->load(self::NEEDS);
-        $target = SpecificationPage::targets($deliverable)[$edit->layer];
+        $target = ChangedLayer::byLayer($deliverable)[$edit->layer];
         $part = self::part($deliverable, $edit, $target);
 
         return DB::transaction(function () use ($deliverable, $edit, $target, $part, $by): ?Change {
@@ -38,7 +36,7 @@ final readonly class EditRequirement
     }
 
     /** The house speaks of all parts; of the other layers one part alone where there are several. */
-    private static function part(Deliverable $deliverable, RequirementEdit $edit, Target $target): string
+    private static function part(Deliverable $deliverable, RequirementEdit $edit, ChangedLayer $target): string
     {
         if ($edit->layer === 'house') {
             return '';
@@ -49,7 +47,7 @@ final readonly class EditRequirement
     }
 
     /** What this layer set is taken back, and what lies below holds again; else it is asked here no more. */
-    private static function dropped(Target $target, string $part, string $id): ?string
+    private static function dropped(ChangedLayer $target, string $part, string $id): ?string
     {
         return $target->read($part, $id) === null ? 'null' : null;
     }
@@ -61,7 +59,7 @@ final readonly class EditRequirement
         ?Change $change,
         User $by,
     ): ?Change {
-        $own = Target::deliverable($deliverable);
+        $own = ChangedLayer::deliverable($deliverable);
         foreach (['', $edit->part] as $place) {
             if ($own->read($place, $edit->id) !== null) {
                 $removed = $this->change->run($own, $place, $edit->id, null, $by, follows: $change);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
-use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -42,12 +41,12 @@ final readonly class UndoOrRedoChange
         });
     }
 
-    private static function target(Change $change): Target
+    private static function target(Change $change): ChangedLayer
     {
         return match ($change->layer) {
-            'house' => Target::house(Production::query()->findOrFail($change->production_id)),
-            'specification' => Target::specification(Specification::query()->findOrFail($change->specification_id)),
-            default => Target::deliverable(Deliverable::query()->findOrFail($change->deliverable_id)),
+            'house' => ChangedLayer::house(Production::query()->findOrFail($change->production_id)),
+            'specification' => ChangedLayer::specification(Specification::query()->findOrFail($change->specification_id)),
+            default => ChangedLayer::deliverable(Deliverable::query()->findOrFail($change->deliverable_id)),
         };
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use App\Intake\IntakeFolder;
-use App\Jobs\ScanSlice;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\User;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Ledger\Summary;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Delivery;
@@ -45,7 +44,7 @@ final readonly class CheckReporting
         $id = $check->summary['earlier'] ?? null;
         $earlier = $id === null ? null : Delivery::query()->find($id);
 
-        return $this->of($check, $check->delivery?->scanned(), Summary::waivers($check->summary), $earlier);
+        return $this->of($check, $check->delivery?->scanned(), CheckSummary::waivers($check->summary), $earlier);
     }
 
     /** @return array<string, list<string>> what other deliverables of the production have in their names */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Ledger\Strip;
-use App\Ledger\Summary;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Delivery;
@@ -46,12 +44,12 @@ final readonly class CloseCheck
         $since = CheckHistory::since($check, $document);
         $written = gzencode(
             json_encode(
-                $document + ['strip' => Strip::of($account), 'since' => $since?->toArray()],
+                $document + ['strip' => FrameStrip::of($account), 'since' => $since?->toArray()],
                 JSON_THROW_ON_ERROR,
             ),
             self::LEVEL,
         );
-        $summary = Summary::of($account, $earlier?->id);
+        $summary = CheckSummary::of($account, $earlier?->id);
         // all of it or nothing: a check is never done without its files, and never with waivers that it ends
         DB::transaction(function () use ($check, $delivery, $account, $written, $summary, $document): void {
             // who was told meanwhile that it is stopped, or broken off, is not told another thing later

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Ledger\Asked;
-use App\Ledger\CheckRefused;
-use App\Ledger\Quota;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Scene;
@@ -27,7 +24,7 @@ final readonly class OpenCheck
     {
         return DB::transaction(function () use ($deliverable, $scene, $by, $order): Check {
             $deliverable->load('production', 'owner', 'specification.latest');
-            Quota::allows($deliverable->production, $order !== null);
+            ProductionQuota::allows($deliverable->production, $order !== null);
             $revision = $deliverable->specification->latest;
             // what cannot be resolved is refused before anything is written
             $deliverable->resolved($revision);
@@ -35,10 +32,10 @@ final readonly class OpenCheck
                 $revision->update(['used_at' => Carbon::now()]);
             }
 
-            $layers = Asked::layers($deliverable);
+            $layers = AskedLayers::layers($deliverable);
             // of several who ask for the same look at the same files, all wait for one
             $under = $order === null ? null : $deliverable->checks()->underWay()->latest('id')->first();
-            if ($under !== null && $under->order == $order && $under->asked === Asked::stamp($layers)) {
+            if ($under !== null && $under->order == $order && $under->asked === AskedLayers::stamp($layers)) {
                 return $under;
             }
             if ($under !== null) {
@@ -52,7 +49,7 @@ final readonly class OpenCheck
                 'state' => 'queued',
                 'order' => $order,
                 'seen_at' => Carbon::now(),
-                'layers' => $layers, 'asked' => Asked::stamp($layers),
+                'layers' => $layers, 'asked' => AskedLayers::stamp($layers),
             ]);
         });
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Jobs\ScanSlice;
 use App\Models\Check;
 use App\Models\Delivery;
 use App\Models\User;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Jobs\CheckAgain;
 use App\Models\Check;
 use App\Models\User;
 use PlainLedger\Core\Text\PlainSentence;

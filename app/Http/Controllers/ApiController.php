@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Scenes\BringScene;
 use App\Http\Pages\EntryPage;
-use App\Ledger\SceneDesk;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
@@ -21,7 +21,7 @@ use PlainLedger\Core\Text\Text;
 final class ApiController
 {
     /** The body is the settings themselves, in any form that is read here. */
-    public function check(Request $request, string $production, string $code, SceneDesk $desk): JsonResponse
+    public function check(Request $request, string $production, string $code, BringScene $bring): JsonResponse
     {
         $deliverable = $this->deliverable($request, $production, $code, 'check');
         /** @var User $by */
@@ -41,7 +41,7 @@ final class ApiController
                 'there is no such part; there are '.implode(', ', EntryPage::parts($deliverable)).'.',
             );
         }
-        $check = $desk->bring($deliverable, $name, $content, $by, part: $part);
+        $check = $bring->run($deliverable, $name, $content, $by, part: $part);
 
         return response()->json(
             $check->account(),

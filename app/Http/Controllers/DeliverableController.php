@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Specifications\StartingDocument;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\LedgerPage;
 use App\Http\Pages\SpecificationPage;
 use App\Intake\IntakeFolder;
-use App\Ledger\Beginnings;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Membership;
@@ -151,8 +151,8 @@ final class DeliverableController
         return Inertia::render('NewDeliverable', [
             'book' => BookPage::of($production, $reader),
             'specifications' => $production->specifications()->orderBy('title')->get(['id', 'title'])->all(),
-            'presets' => Beginnings::offered($production),
-            'others' => Beginnings::elsewhere($production, $reader),
+            'presets' => StartingDocument::offered($production),
+            'others' => StartingDocument::elsewhere($production, $reader),
             'roots' => $production->intakeRoots()
                 ->orderBy('id')
                 ->get()
@@ -212,7 +212,7 @@ final class DeliverableController
                 .'or a digit.',
             'required' => 'This is needed.', 'due.date' => 'This is no date.',
         ]);
-        $document = Beginnings::document($production, $request);
+        $document = StartingDocument::document($production, $request);
         $range = isset($given['range']) ? (string) FrameRange::parse($given['range']) : '';
         $made = DB::transaction(function () use ($production, $given, $document, $range, $request): Deliverable {
             if (isset($given['specification'])) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Lists\PlanList;
+use App\Actions\Lists\WriteList;
 use App\Http\Pages\BookPage;
-use App\Ledger\ListDesk;
 use App\Models\Deliverable;
 use App\Models\Membership;
 use App\Models\Production;
@@ -93,7 +93,7 @@ final class ListController
     ];
 
     /** What a list would do, row by row; nothing is written. */
-    public function read(Request $request, Production $production, ListDesk $desk): JsonResponse
+    public function read(Request $request, Production $production, PlanList $planning): JsonResponse
     {
         Gate::authorize('decide', $production);
         $specification = $this->specification($request, $production);
@@ -102,7 +102,7 @@ final class ListController
         } catch (TableRefused $refused) {
             throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }
-        $plan = $desk->plan($production, $specification, $rows);
+        $plan = $planning->run($production, $specification, $rows);
 
         return response()->json([
             'headings' => $table->headings ?? null,
@@ -148,13 +148,13 @@ final class ListController
     public function store(
         Request $request,
         Production $production,
-        ListDesk $desk,
-        ChangeRequirement $change,
+        PlanList $planning,
+        WriteList $writing,
     ): RedirectResponse {
         Gate::authorize('decide', $production);
         $specification = $this->specification($request, $production);
         try {
-            $plan = $desk->plan($production, $specification, $this->rows($request, $production)[2]);
+            $plan = $planning->run($production, $specification, $this->rows($request, $production)[2]);
         } catch (TableRefused $refused) {
             throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }
@@ -165,7 +165,7 @@ final class ListController
         }
         /** @var User $by */
         $by = $request->user();
-        $done = $desk->write($production, $specification, $plan, $change, $by);
+        $done = $writing->run($production, $specification, $plan, $by);
 
         return redirect()->route('production', $production->id)->with(
             'told',

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Scenes\BringScene;
 use App\Http\Pages\BookPage;
-use App\Ledger\SceneDesk;
+use App\Intake\UploadedScenes;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
@@ -92,7 +93,7 @@ final class ManyScenesController
         self::noneMissing($files);
         $room = ReadBudget::standard();
         foreach ($files as $file) {
-            foreach (SceneDesk::scenes($file, $map, $room) as $told) {
+            foreach (UploadedScenes::scenes($file, $map, $room) as $told) {
                 if ($told instanceof JsonRefused) {
                     $refused[] = $told->getMessage();
                 } elseif (count($scenes) >= self::MOST || ($bytes += strlen($told->content)) > self::MOST_BYTES) {
@@ -164,7 +165,7 @@ final class ManyScenesController
     }
 
     /** Some of them are kept and checked; the page sends as many as go into a few seconds. */
-    public function store(Request $request, Production $production, SceneDesk $desk): JsonResponse
+    public function store(Request $request, Production $production, BringScene $bring): JsonResponse
     {
         Gate::authorize('view', $production);
         $given = $request->validate([
@@ -189,7 +190,7 @@ final class ManyScenesController
                 continue;
             }
             try {
-                $check = $desk->bring($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
+                $check = $bring->run($deliverable, mb_substr($scene['label'], 0, 250), $scene['content'], $by);
                 // of a scene beside files, what the scene shows is what was asked for
                 $causes = $check->summary['causes'] ?? [];
                 $first = array_values(array_filter($causes, static fn (array $c): bool => $c['side'] === 'scene'))[0]

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Checks\AskedLayers;
 use App\Actions\Checks\RepeatCheck;
 use App\Actions\Checks\RepeatChecks;
-use App\Ledger\Asked;
 use App\Models\Check;
 use App\Models\Production;
 use App\Models\Specification;
@@ -42,7 +42,7 @@ final class RecheckController
     {
         Gate::authorize('decide', $specification->production);
 
-        return back()->with('told', $repeat->run(Asked::outOfDate($specification), $this->person($request)));
+        return back()->with('told', $repeat->run(AskedLayers::outOfDate($specification), $this->person($request)));
     }
 
     /** The same of a whole production. */
@@ -50,7 +50,7 @@ final class RecheckController
     {
         Gate::authorize('decide', $production);
 
-        return back()->with('told', $repeat->run(Asked::outOfDate($production), $this->person($request)));
+        return back()->with('told', $repeat->run(AskedLayers::outOfDate($production), $this->person($request)));
     }
 
     private function person(Request $request): User

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Specifications\StartingDocument;
 use App\Intake\IntakeFolder;
-use App\Ledger\Beginnings;
 use App\Models\IntakeRoot;
 use App\Models\Production;
 use Illuminate\Http\JsonResponse;
@@ -42,7 +42,7 @@ final class ReferenceController
                 'code' => ['nullable', 'string', 'max:80'],
             ],
         );
-        $document = Beginnings::files($production, (int) $given['root'], $given['below'] ?? '', $given['code'] ?? null);
+        $document = StartingDocument::files($production, (int) $given['root'], $given['below'] ?? '', $given['code'] ?? null);
         $draft = Resolved::draft(new Layer(SetBy::Specification, $document, 'the files'));
 
         return response()->json(['parts' => array_map(static fn ($p): array => [

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Logs\BeginLog;
+use App\Actions\Logs\FeedLog;
+use App\Actions\Logs\FollowLog;
+use App\Actions\Logs\ForgetLog;
+use App\Actions\Logs\NewLog;
 use App\Http\Pages\BookPage;
+use App\Http\Pages\PlanPage;
 use App\Intake\IntakeFolder;
-use App\Ledger\LogDesk;
-use App\Ledger\RenderDesk;
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use App\Models\Production;
 use App\Models\RenderLog;
 use App\Models\User;
+use App\Rendering\RenderWork;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -42,10 +47,10 @@ final class RenderController
         $reader = $this->person($request);
         $deliverable->load('owner', 'production', 'specification.latest', 'newest');
         $overseer = $reader->can('specify', $deliverable);
-        $log = RenderDesk::newestLog($deliverable);
-        $times = RenderDesk::times($deliverable);
-        $frames = RenderDesk::frames($deliverable);
-        $job = RenderDesk::job($deliverable);
+        $log = RenderWork::newestLog($deliverable);
+        $times = RenderWork::times($deliverable);
+        $frames = RenderWork::frames($deliverable);
+        $job = RenderWork::job($deliverable);
 
         return Inertia::render('Render', [
             'book' => BookPage::of($deliverable->production, $reader),
@@ -57,7 +62,7 @@ final class RenderController
             'unpacked' => self::unpacked($deliverable), 'pool' => self::poolShown($deliverable->production),
             'plan' => $job === null
                 ? null
-                : RenderDesk::shown(RenderPlan::of(RenderDesk::pool($deliverable->production), [$job])),
+                : PlanPage::of(RenderPlan::of(RenderWork::pool($deliverable->production), [$job])),
             'log' => $log === null ? null : self::logShown($log),
             'shapes' => array_map(static fn (LogShape $s): string => $s->name, $deliverable->production->logShapes()),
             'roots' => array_map(
@@ -145,7 +150,7 @@ final class RenderController
             ],
             ['machines.*' => 'There are from 1 to 10,000 machines.'],
         );
-        $pool = RenderDesk::pool($production, (int) $given['machines'], $given['hours'] ?? '');
+        $pool = RenderWork::pool($production, (int) $given['machines'], $given['hours'] ?? '');
         if (isset($given['deliverable'])) {
             $deliverable = $production->deliverables()
                 ->with('owner', 'production', 'specification.latest', 'newest')
@@ -155,10 +160,10 @@ final class RenderController
                 $deliverable->frame_times = (string) $given['times'];
                 FrameTimes::parse($deliverable->frame_times);
             }
-            $job = RenderDesk::job($deliverable);
+            $job = RenderWork::job($deliverable);
 
             return response()->json(
-                ['plan' => $job === null ? null : RenderDesk::shown(RenderPlan::of($pool, [$job]))],
+                ['plan' => $job === null ? null : PlanPage::of(RenderPlan::of($pool, [$job]))],
             );
         }
         Gate::authorize('decide', $production);
@@ -175,7 +180,7 @@ final class RenderController
             [
                 'book' => BookPage::of($production, $this->person($request)),
                 'pool' => self::poolShown($production),
-                'plan' => $this->whole($production, RenderDesk::pool($production)),
+                'plan' => $this->whole($production, RenderWork::pool($production)),
                 'untimed' => $this->untimed($production),
             ],
         );
@@ -185,9 +190,9 @@ final class RenderController
     private function whole(Production $production, MachinePool $pool): array
     {
         /** @var list<RenderJob> $jobs */
-        $jobs = array_values(array_filter($this->owed($production)->map(RenderDesk::job(...))->all()));
+        $jobs = array_values(array_filter($this->owed($production)->map(RenderWork::job(...))->all()));
 
-        return RenderDesk::shown(RenderPlan::of($pool, $jobs));
+        return PlanPage::of(RenderPlan::of($pool, $jobs));
     }
 
     /** @return list<array{id: int, code: string, frames: string}> due, with no time known for a frame */
@@ -195,8 +200,8 @@ final class RenderController
     {
         $list = [];
         foreach ($this->owed($production) as $deliverable) {
-            $frames = RenderDesk::frames($deliverable);
-            if ($frames !== null && ! $frames->isEmpty() && RenderDesk::times($deliverable) === null) {
+            $frames = RenderWork::frames($deliverable);
+            if ($frames !== null && ! $frames->isEmpty() && RenderWork::times($deliverable) === null) {
                 $list[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'frames' => (string) $frames];
             }
         }
@@ -264,8 +269,12 @@ final class RenderController
     }
 
     /** A log that is sent, a piece at a time: its first piece begins it. */
-    public function send(Request $request, Deliverable $deliverable, LogDesk $desk): JsonResponse
-    {
+    public function send(
+        Request $request,
+        Deliverable $deliverable,
+        BeginLog $begin,
+        FeedLog $feed,
+    ): JsonResponse {
         Gate::authorize('check', $deliverable);
         $given = $request->validate(
             [
@@ -283,16 +292,15 @@ final class RenderController
         $bytes = (string) $piece->getContent();
         try {
             $log = isset($given['log']) ? $deliverable->renderLogs()->whereNull('path')->findOrFail((int) $given['log'])
-                : $desk->begin(
+                : $begin->run(
                     $deliverable,
-                    Text::shown($given['name']),
-                    (int) $given['size'],
+                    new NewLog(Text::shown($given['name']), (int) $given['size']),
                     $bytes,
                     $given['shape'] ?? null,
                     $this->person($request),
                 );
             $log->setRelation('deliverable', $deliverable);
-            $desk->feed($log, $bytes, $given['last'] === '1');
+            $feed->run($log, $bytes, $given['last'] === '1');
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['log' => $refused->getMessage()]);
         }
@@ -324,8 +332,12 @@ final class RenderController
         );
     }
 
-    public function beginFollowing(Request $request, Deliverable $deliverable, LogDesk $desk): RedirectResponse
-    {
+    public function beginFollowing(
+        Request $request,
+        Deliverable $deliverable,
+        BeginLog $begin,
+        FollowLog $follow,
+    ): RedirectResponse {
         Gate::authorize('check', $deliverable);
         $given = $request->validate(
             ['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']],
@@ -333,18 +345,20 @@ final class RenderController
         try {
             $folder = $this->folder($request, $deliverable);
             $source = $folder->file($given['file']);
-            $log = $desk->begin(
+            $log = $begin->run(
                 $deliverable,
-                Text::shown($given['file']),
-                $source->size(),
-                $source->read(0, LogDesk::BEGINNING),
+                new NewLog(
+                    Text::shown($given['file']),
+                    $source->size(),
+                    $folder->root,
+                    ltrim("{$folder->below}/{$given['file']}", '/'),
+                ),
+                $source->read(0, FollowLog::BEGINNING),
                 $given['shape'] ?? null,
                 $this->person($request),
-                $folder->root,
-                ltrim("{$folder->below}/{$given['file']}", '/'),
             );
             $log->setRelation('deliverable', $deliverable);
-            $desk->follow($log, $this->person($request)->can('specify', $deliverable));
+            $follow->run($log, $this->person($request)->can('specify', $deliverable));
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['log' => $refused->getMessage()]);
         }
@@ -352,20 +366,20 @@ final class RenderController
         return redirect()->route('render', $deliverable->id);
     }
 
-    public function follow(Request $request, RenderLog $log, LogDesk $desk): JsonResponse
+    public function follow(Request $request, RenderLog $log, FollowLog $follow): JsonResponse
     {
         $deliverable = $log->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
         Gate::authorize('view', $deliverable);
         $log->setRelation('deliverable', $deliverable);
-        $desk->follow($log, $this->person($request)->can('specify', $deliverable));
+        $follow->run($log, $this->person($request)->can('specify', $deliverable));
 
         return response()->json(self::logShown($log));
     }
 
-    public function forget(RenderLog $log, LogDesk $desk): RedirectResponse
+    public function forget(RenderLog $log, ForgetLog $forget): RedirectResponse
     {
         Gate::authorize('check', $log->deliverable);
-        $desk->forget($log);
+        $forget->run($log);
 
         return redirect()->route('render', $log->deliverable_id);
     }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Actions\Changes\EditRequirement;
 use App\Actions\Changes\UndoOrRedoChange;
+use App\Http\FriendlyMessage;
 use App\Http\Pages\SpecificationPage;
-use App\Http\Plainly;
 use App\Http\Requests\RequirementRequest;
 use App\Intake\ApprovedPictures;
-use App\Ledger\Target;
 use App\Models\Change;
 use App\Models\Deliverable;
 use App\Models\Role;
@@ -48,7 +48,7 @@ final class RequirementController
         try {
             $change = $edit->run($deliverable, $request->edit(), $by);
         } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['value' => Plainly::said($refused)]);
+            throw ValidationException::withMessages(['value' => FriendlyMessage::said($refused)]);
         }
 
         return back()->with('change', $change?->id);
@@ -119,7 +119,7 @@ final class RequirementController
                 ['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null, 'parts' => $parts],
             );
         } catch (PlainSentence $refused) {
-            return response()->json(['says' => null, 'fault' => Plainly::said($refused)]);
+            return response()->json(['says' => null, 'fault' => FriendlyMessage::said($refused)]);
         }
     }
 
@@ -141,7 +141,7 @@ final class RequirementController
         $by = $request->user();
         $value = trim($given['value'] ?? '');
         $change = $changing->run(
-            Target::deliverable($deliverable),
+            ChangedLayer::deliverable($deliverable),
             '',
             "values.{$given['name']}",
             $value === ''

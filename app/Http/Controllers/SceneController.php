@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Scenes\BringLargeScene;
+use App\Actions\Scenes\BringScene;
+use App\Actions\Scenes\BringTypedSettings;
+use App\Actions\Scenes\PointAtName;
+use App\Actions\Scenes\SetScenePart;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\EntryPage;
-use App\Ledger\SceneDesk;
+use App\Intake\UploadedScenes;
 use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -32,13 +37,13 @@ final class SceneController
 {
     private const LARGEST = 600_000_000;
 
-    public function store(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    public function store(Request $request, Deliverable $deliverable, BringScene $bring): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
         $deliverable->load('production', 'owner', 'specification.latest');
         [$name, $content] = $this->brought($request);
         try {
-            $desk->bring($deliverable, $name, $content, $this->person($request));
+            $bring->run($deliverable, $name, $content, $this->person($request));
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['settings' => $refused->getMessage()]);
         }
@@ -51,7 +56,7 @@ final class SceneController
     {
         $file = $request->file('settings');
         if ($file instanceof \Illuminate\Http\UploadedFile) {
-            return [SceneDesk::name($file), SceneDesk::content($file)];
+            return [UploadedScenes::name($file), UploadedScenes::content($file)];
         }
         $given = $request->validate(
             ['pasted' => ['nullable', 'string', 'max:1000000'], 'name' => ['nullable', 'string', 'max:200']],
@@ -69,7 +74,7 @@ final class SceneController
      * A scene of many megabytes, as USD text, comes piece by piece. Only so much of one person is kept at a time, and
      * nothing of it once it was read.
      */
-    public function piece(Request $request, Deliverable $deliverable, SceneDesk $desk): JsonResponse
+    public function piece(Request $request, Deliverable $deliverable, BringLargeScene $bring): JsonResponse
     {
         Gate::authorize('check', $deliverable);
         $given = $request->validate(
@@ -104,7 +109,7 @@ final class SceneController
                 return response()->json(['check' => null]);
             }
             $deliverable->load('production', 'owner', 'specification.latest');
-            $check = $desk->bringLarge($deliverable, $name, $path, $this->person($request));
+            $check = $bring->run($deliverable, $name, $path, $this->person($request));
         } catch (PlainSentence $refused) {
             Storage::delete($spool);
             throw ValidationException::withMessages(['settings' => $refused->getMessage()]);
@@ -141,7 +146,7 @@ final class SceneController
         );
     }
 
-    public function typedIn(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    public function typedIn(Request $request, Deliverable $deliverable, BringTypedSettings $bring): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
         $typed = array_filter(self::typed($request), static fn (string $value): bool => $value !== '');
@@ -149,7 +154,7 @@ final class SceneController
             throw ValidationException::withMessages(['settings' => 'Nothing has been typed in yet.']);
         }
         $deliverable->load('production', 'owner', 'specification.latest');
-        $desk->typed($deliverable, $typed, self::partOf($request, $deliverable), $this->person($request));
+        $bring->run($deliverable, $typed, self::partOf($request, $deliverable), $this->person($request));
 
         return redirect()->route('scene', $deliverable->id);
     }
@@ -180,7 +185,7 @@ final class SceneController
     }
 
     /** Which part the settings make, where their format and name do not tell it rightly. */
-    public function part(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    public function part(Request $request, Deliverable $deliverable, SetScenePart $set): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
         $deliverable->load('production', 'owner', 'specification.latest');
@@ -190,13 +195,13 @@ final class SceneController
             ['part.in' => 'There is no such part.'],
         );
         abort_unless($deliverable->scenes()->exists(), 404);
-        $desk->makes($deliverable, $given['part'] ?? null, $this->person($request));
+        $set->run($deliverable, $given['part'] ?? null, $this->person($request));
 
         return back();
     }
 
     /** A name that was not understood is pointed at what it stands for. */
-    public function point(Request $request, Deliverable $deliverable, SceneDesk $desk): RedirectResponse
+    public function point(Request $request, Deliverable $deliverable, PointAtName $point): RedirectResponse
     {
         Gate::authorize('check', $deliverable);
         $given = $request->validate([
@@ -228,7 +233,7 @@ final class SceneController
                 'This name',
                 'it',
             );
-            $desk->pointAt($deliverable, $meaning, $all, $this->person($request));
+            $point->run($deliverable, $meaning, $all, $this->person($request));
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['point' => $refused->getMessage()]);
         }

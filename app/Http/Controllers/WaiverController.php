@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Checks\CheckAgain;
 use App\Actions\Checks\CheckReporting;
 use App\Actions\Checks\RepeatCheck;
-use App\Jobs\CheckAgain;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Tick;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
-use App\Ledger\Asked;
+use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -28,7 +28,7 @@ final readonly class BoardPage
     public static function of(Production $production): array
     {
         $deliverables = $production->deliverables()
-            ->with([...Asked::NEEDS, 'newest' => fn ($query) => $query->select(self::COLUMNS)])
+            ->with([...AskedLayers::NEEDS, 'newest' => fn ($query) => $query->select(self::COLUMNS)])
             ->orderBy('code')
             ->get();
         $yesterday = self::before($production, Carbon::now()->subDay());
@@ -75,7 +75,7 @@ final readonly class BoardPage
                 'cause' => $summary['causes'][0]['says'] ?? null,
                 'causes' => array_values(array_unique(array_column($summary['causes'] ?? [], 'id'))),
                 'changed' => self::changed($d, $then),
-                'stale' => Asked::hasChangedSince($d, $d->newest),
+                'stale' => AskedLayers::hasChangedSince($d, $d->newest),
                 'folio' => BookPage::folio($d->newest),
             ];
         }

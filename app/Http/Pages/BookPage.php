@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
-use App\Ledger\Asked;
+use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -23,7 +23,7 @@ final readonly class BookPage
     {
         $role = $reader->roleIn($production->id);
         $overseer = $role?->decides() ?? false;
-        $deliverables = $production->deliverables()->with(Asked::NEEDS)
+        $deliverables = $production->deliverables()->with(AskedLayers::NEEDS)
             ->when(! $overseer, fn ($query) => $query->where('owner_id', $reader->id))
             ->with(
                 [
@@ -80,7 +80,7 @@ final readonly class BookPage
             'verdict' => $deliverable->newest?->verdict,
             'waived' => ($deliverable->newest->waived ?? 0) > 0,
             'holdsUp' => self::holdsUp($deliverable->newest),
-            'stale' => Asked::hasChangedSince($deliverable, $deliverable->newest),
+            'stale' => AskedLayers::hasChangedSince($deliverable, $deliverable->newest),
             'folio' => self::folio($deliverable->newest),
         ];
     }

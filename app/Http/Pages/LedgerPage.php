@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
-use App\Ledger\Asked;
+use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
 use App\Models\Tick;
 use PlainLedger\Core\Specification\Catalogue;
@@ -62,7 +62,7 @@ final readonly class LedgerPage
             'by' => $check->person?->name,
             'revision' => $check->revision->number,
             // whether all of what is asked, by whomever, is still what this check was made by
-            'current' => ! Asked::hasChangedSince($check->deliverable, $check),
+            'current' => ! AskedLayers::hasChangedSince($check->deliverable, $check),
             'scene' => $check->scene === null
                 ? null
                 : [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
-use App\Ledger\Asked;
+use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Specification;
@@ -69,7 +69,7 @@ final readonly class RevisionsPage
                     'deliverableId' => $c->deliverable_id,
                     'revision' => $c->revision->number,
                 ],
-                Asked::outOfDate($specification),
+                AskedLayers::outOfDate($specification),
             ),
         ];
     }

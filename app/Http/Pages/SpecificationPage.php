@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
-use App\Ledger\Target;
+use App\Actions\Changes\ChangedLayer;
 use App\Models\Change;
 use App\Models\Deliverable;
 use PlainLedger\Core\Naming\NamePattern;
@@ -34,7 +34,7 @@ final readonly class SpecificationPage
         $draft = $deliverable->draft();
 
         return [
-            'parts' => self::parts($draft, $layers, self::targets($deliverable)),
+            'parts' => self::parts($draft, $layers, ChangedLayer::byLayer($deliverable)),
             'values' => array_filter($draft->specification->values, static fn (string $v): bool => $v !== ''),
             'own' => $deliverable->values,
             'offered' => self::offered(),
@@ -45,19 +45,9 @@ final readonly class SpecificationPage
         ];
     }
 
-    /** @return array<string, Target> by layer */
-    public static function targets(Deliverable $deliverable): array
-    {
-        return [
-            'house' => Target::house($deliverable->production),
-            'specification' => Target::specification($deliverable->specification),
-            'deliverable' => Target::deliverable($deliverable),
-        ];
-    }
-
     /**
      * @param  list<Layer>  $layers
-     * @param  array<string, Target>  $targets
+     * @param  array<string, ChangedLayer>  $targets
      * @return list<array<string, mixed>>
      */
     public static function parts(SpecificationDraft $draft, array $layers, array $targets): array
@@ -134,7 +124,7 @@ final readonly class SpecificationPage
      * What each layer says of a line, and the marks by which another's change is noticed.
      *
      * @param  list<Layer>  $layers
-     * @param  array<string, Target>  $targets
+     * @param  array<string, ChangedLayer>  $targets
      * @return array{layers: array<string, string|null>, tokens: array<string, string>}
      */
     private static function who(
@@ -152,7 +142,7 @@ final readonly class SpecificationPage
             }
         }
         $tokens = array_map(
-            static fn (Target $t): string => $t->token($t->partFor($part, $descriptor->id, $several), $descriptor->id),
+            static fn (ChangedLayer $t): string => $t->token($t->partFor($part, $descriptor->id, $several), $descriptor->id),
             $targets,
         );
 
@@ -189,7 +179,7 @@ final readonly class SpecificationPage
      * What a lower layer asks and a higher one asks no more.
      *
      * @param  list<Layer>  $layers
-     * @param  array<string, Target>  $targets
+     * @param  array<string, ChangedLayer>  $targets
      * @return list<array<string, mixed>>
      */
     private static function dropped(Part $part, array $layers, array $targets, bool $several): array

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Checks;
+
+use App\Health\MachineTrouble;
+use App\Intake\ApprovedPictures;
+use App\Intake\IntakeFolder;
+use App\Intake\Spool;
+use App\Models\Check;
+use App\Models\IntakeRoot;
+use App\Processes\ScanEnd;
+use App\Processes\ScanProcess;
+use App\Queue\Workers;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
+use PlainLedger\Core\Checking\Rules\PixelRules;
+use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Text\PlainSentence;
+
+/**
+ * Some seconds of a scan, done apart. What is left is kept in a spool file, and the next slice goes on from there; so
+ * it does where a file has broken one off, without that file.
+ */
+final class ScanSlice implements ShouldQueue
+{
+    use Queueable;
+
+    public const BROKE_OFF = 'The check broke off twice, and nothing was changed. Begin it again; if it breaks off '
+        .'once more, check a folder further down to find the file that does it.';
+
+    public int $tries = 2;
+
+    public int $timeout = 1800;
+
+    public function __construct(public readonly int $check) {}
+
+    public function handle(KeepScan $keepScan): void
+    {
+        $check = Check::query()->with('deliverable.production', 'deliverable.owner')->find($this->check);
+        if ($check === null || ! $check->isUnderWay() || $check->order === null) {
+            return;
+        }
+        // whoever orders one without the queue waits for all of it
+        do {
+            $goesOn = $this->slice($check, $keepScan);
+        } while ($goesOn && $this->hasNoQueue());
+        $goesOn && self::dispatch($this->check);
+    }
+
+    private function hasNoQueue(): bool
+    {
+        return config('queue.default') === 'sync';
+    }
+
+    /** Whether something is left to do. */
+    private function slice(Check $check, KeepScan $keepScan): bool
+    {
+        try {
+            $troubles = BrokenScans::of($check);
+            $order = $this->order($check, $troubles);
+            $end = ScanProcess::standard()->run($order, fn (?array $progress): bool => $this->tell($check, $progress));
+            if ($end->how === 'paused' || $end->how === 'broken') {
+                return $this->goesOn($check, $end, $troubles);
+            }
+            if ($end->how === 'whole') {
+                $keepScan->run($check, ScanProcess::delivery($order->spool));
+            } elseif ($end->how === 'refused') {
+                $check->fail((string) $end->says);
+            }
+        } catch (PlainSentence $refused) {
+            $check->fail($refused->getMessage());
+        } catch (FilesystemException $fault) {
+            // without a place for what is found there is nothing to go on with
+            report($fault);
+            $check->fail((MachineTrouble::behind($fault) ?? MachineTrouble::ReadOnly)->sentence());
+
+            return false;
+        }
+        $this->forget($check);
+
+        return false;
+    }
+
+    private function order(Check $check, BrokenScans $troubles): ScanOrder
+    {
+        $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
+        $root = IntakeRoot::query()->find($order['root'])
+            ?? throw FolderRefused::because($order['folder'], 'is not there any more');
+        $overseer = $check->person?->roleIn($check->deliverable->production_id)?->decides() ?? false;
+        $asked = $check->resolved();
+        $spool = Storage::path(Spool::name('check', $check));
+        Storage::makeDirectory(dirname(Spool::name('check', $check)));
+
+        return new ScanOrder(
+            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path,
+            ScanDepth::from($order['depth']),
+            PixelRules::sampleOptionsFor($asked),
+            ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
+            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
+        );
+    }
+
+    private function goesOn(Check $check, ScanEnd $end, BrokenScans $troubles): bool
+    {
+        if ($end->how === 'broken') {
+            $troubles->add($end->at);
+            if ($troubles->areTooMany()) {
+                $check->fail(
+                    'Too many files took more memory or time than there is for one. Check a folder further down.',
+                );
+                $this->forget($check);
+
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  array{done: int, all: int|null, at: string}|null  $progress  null: it goes on
+     * @return bool whether anybody still wants to know
+     */
+    private function tell(Check $check, ?array $progress): bool
+    {
+        Workers::beat();
+        $check->refresh();
+        if (! $check->isUnderWay()) {
+            return false;
+        }
+        $before = $check->progress;
+        $moved = $progress === null || ($before !== null && $before['at'] === $progress['at'])
+            ? $before['moved'] ?? time()
+            : time();
+        $kept = $progress === null ? $before : $progress + ['began' => $before['began'] ?? time(), 'moved' => $moved];
+
+        // somebody may have stopped it between the two
+        return Check::query()->whereKey($check->id)->underWay()
+            ->update(
+                [
+                    'state' => 'running',
+                    'progress' => json_encode($kept, JSON_THROW_ON_ERROR),
+                    'seen_at' => Carbon::now(),
+                ],
+            ) === 1;
+    }
+
+    private function forget(Check $check): void
+    {
+        Storage::delete(Spool::name('check', $check));
+        BrokenScans::of($check)->forget();
+    }
+
+    public function failed(?\Throwable $fault): void
+    {
+        $check = Check::query()->find($this->check);
+        if ($check !== null) {
+            $check->fail(self::BROKE_OFF);
+            $this->forget($check);
+        }
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Changes\ChangedLayer;
+use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Changes\RequirementEdit;
+use App\Http\FriendlyMessage;
+use App\Http\Pages\BookPage;
+use App\Http\Pages\SpecificationPage;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementValue;
+use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Text\PlainSentence;
+
+/** What a production asks of everything, and what its untouched scenes show. */
+final class HouseRequirementController
+{
+    public function show(Request $request, Production $production): Response
+    {
+        Gate::authorize('decide', $production);
+        /** @var User $reader */
+        $reader = $request->user();
+        $draft = Resolved::draft($production->houseLayer());
+        $target = ChangedLayer::house($production);
+        $lines = array_map(
+            static fn (Requirement $r): array => SpecificationPage::line($r) + [
+                'layers' => ['house' => $r->required()],
+                'tokens' => ['house' => $target->token('', $r->id())],
+            ],
+            array_values($draft->specification->parts[0]->requirements),
+        );
+        $starting = [];
+        foreach ($draft->specification->startingValues as $id => $values) {
+            $descriptor = Catalogue::standard()->find($id);
+            $starting[] = [
+                'id' => $id,
+                'label' => $descriptor->label ?? $id,
+                'values' => $values,
+                'token' => $target->token('', "starting_values.{$id}"),
+            ];
+        }
+
+        return Inertia::render('House', [
+            'book' => BookPage::of($production, $reader),
+            'lines' => $lines,
+            'starting' => $starting,
+            'offered' => SpecificationPage::offered(),
+            'faults' => array_map(static fn ($q): array => $q->toArray(), $draft->faults),
+        ]);
+    }
+
+    public function update(Request $request, Production $production, ChangeRequirement $changing): RedirectResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate([
+            'id' => ['required', 'string', 'max:80'],
+            'value' => ['nullable', 'string', 'max:4000'],
+            'level' => ['required', 'in:must,should'],
+            'why' => ['nullable', 'string', 'max:300'],
+            'drop' => ['boolean'], 'starting' => ['boolean'], 'seen' => ['nullable', 'string', 'max:20'],
+        ]);
+        /** @var User $by */
+        $by = $request->user();
+        $id = $given['id'];
+        $key = $given['starting'] ?? false ? "starting_values.{$id}" : $id;
+        try {
+            $json = match (true) {
+                $given['drop'] ?? false => null,
+                $given['starting'] ?? false => self::starting($id, $given['value'] ?? ''),
+                default => RequirementEdit::json(
+                    $id,
+                    $given['value'] ?? '',
+                    $given['level'],
+                    $given['why'] ?? null,
+                ),
+            };
+            $change = $changing->run(ChangedLayer::house($production), '', $key, $json, $by, $given['seen'] ?? null);
+        } catch (PlainSentence $refused) {
+            throw ValidationException::withMessages(['value' => FriendlyMessage::said($refused)]);
+        }
+
+        return back()->with('change', $change?->id);
+    }
+
+    /** Several starting values are written with bars between them. */
+    private static function starting(string $id, string $text): string
+    {
+        $descriptor = Catalogue::standard()->find($id)
+            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
+        $values = array_map(
+            static fn (string $one): string => (string) RequirementValue::read($descriptor, $one),
+            preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [''],
+        );
+
+        return json_encode(
+            array_values(array_unique($values)),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
+    }
+
+    public function understand(Request $request, Production $production): JsonResponse
+    {
+        Gate::authorize('decide', $production);
+        $given = $request->validate(
+            ['id' => ['required', 'string', 'max:80'], 'value' => ['present', 'nullable', 'string', 'max:4000']],
+        );
+        $descriptor = Catalogue::standard()->find($given['id']);
+        try {
+            if ($descriptor === null) {
+                return response()->json(['says' => null, 'fault' => 'This requirement is not known here.']);
+            }
+            $line = SpecificationPage::line(
+                Requirement::read(
+                    $descriptor,
+                    RequirementValue::typed($descriptor, $given['value'] ?? ''),
+                    SetBy::House,
+                    'Here',
+                ),
+            );
+
+            return response()->json(['says' => $line['value'], 'sentence' => $line['sentence'], 'fault' => null]);
+        } catch (PlainSentence $refused) {
+            return response()->json(['says' => null, 'fault' => FriendlyMessage::said($refused)]);
+        }
+    }
+}

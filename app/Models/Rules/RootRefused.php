@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Rules;
+
+use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Text\Text;
+
+/** A place where no intake root may lie. */
+final class RootRefused extends \RuntimeException implements PlainSentence
+{
+    public static function because(string $path, string $why): self
+    {
+        return new self('The intake path “'.Text::shown($path)."” {$why}.");
+    }
+}
