@@ -3,6 +3,19 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+/** Pages use features and parts, those use helpers, helpers use types; nothing looks back. */
+const noImports = (...places) => ({
+    'no-restricted-imports': [
+        'error',
+        {
+            patterns: places.map((place) => ({
+                group: [`**/${place}/*`, `**/${place}`],
+                message: 'What is shared goes down: pages, then parts, then lib, then types.',
+            })),
+        },
+    ],
+});
+
 export default ts.config(
     { ignores: ['public', 'vendor', 'node_modules', 'storage'] },
     js.configs.recommended,
@@ -14,7 +27,13 @@ export default ts.config(
         rules: {
             ...hooks.configs.recommended.rules,
             'no-console': 'error',
+            'no-nested-ternary': 'error',
+            complexity: ['error', 10],
+            'max-len': ['error', { code: 120, ignoreUrls: true }],
             eqeqeq: ['error', 'always', { null: 'ignore' }],
         },
     },
+    { files: ['resources/js/parts/**'], rules: noImports('pages', 'layouts') },
+    { files: ['resources/js/lib/**'], rules: noImports('pages', 'layouts', 'parts') },
+    { files: ['resources/js/types/**'], rules: noImports('pages', 'layouts', 'parts', 'lib') },
 );

@@ -351,13 +351,11 @@ test('a workbook of one learner’s scene, and a scene of many megabytes', async
     });
     // the files are right, so a scene that was changed since counts for nothing, and is told
     await expect(page.getByText('changed since; the files are right')).toBeVisible();
-    await page
-        .locator('#settings')
-        .setInputFiles({
-            name: 'large.json',
-            mimeType: 'application/json',
-            buffer: Buffer.from(`{"a": "${'x'.repeat(5_000_000)}"}`),
-        });
+    await page.locator('#settings').setInputFiles({
+        name: 'large.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(`{"a": "${'x'.repeat(5_000_000)}"}`),
+    });
     await expect(page.getByRole('alert')).toContainText('only a scene as USD text can be that large');
     await page.locator('#settings').setInputFiles('tests/fixtures/scenes/settings.xlsx');
     await expect(page.getByRole('alert')).toContainText('it tells of 3 scenes');
@@ -382,15 +380,13 @@ test('names are taken along as a file, forgotten, and read again', async ({ page
     const kept = await (await download).path();
     await page.getByRole('button', { name: 'forget Massstab' }).click();
     await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toHaveCount(0);
-    await page
-        .locator('#map')
-        .setInputFiles({
-            name: 'broken.json',
-            mimeType: 'application/json',
-            buffer: Buffer.from(
-                '{"format": "plain-ledger/field-map", "version": 1, "fields": [{"name": "x", "is": "nothing.such"}]}',
-            ),
-        });
+    await page.locator('#map').setInputFiles({
+        name: 'broken.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(
+            '{"format": "plain-ledger/field-map", "version": 1, "fields": [{"name": "x", "is": "nothing.such"}]}',
+        ),
+    });
     await expect(page.getByRole('alert')).toContainText('that is no setting');
     await page.locator('#map').setInputFiles(kept);
     await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toContainText('factor');

@@ -11,26 +11,22 @@ test('a settings file is dropped; what it means and what was not understood is t
     await production(page, 'The Tide Clock');
     await open(page, 'TC_040', 'Scene');
     await expect(page.getByText('No settings are known of this scene yet.')).toBeVisible();
-    await page
-        .getByLabel('Settings file')
-        .setInputFiles({
-            name: 'broken.json',
-            mimeType: 'application/json',
-            buffer: Buffer.from('{"format": "plain-ledger/scene",'),
-        });
+    await page.getByLabel('Settings file').setInputFiles({
+        name: 'broken.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from('{"format": "plain-ledger/scene",'),
+    });
     await expect(page.getByRole('alert')).toContainText('broken.json: line 1, column 33');
-    await page
-        .getByLabel('Settings file')
-        .setInputFiles({
-            name: 'TC_040.json',
-            mimeType: 'application/json',
-            buffer: scene({
-                'picture.resolution': '2048x858',
-                'picture.scale': 50,
-                'time.range': '1-60',
-                'fog.amount': 2,
-            }),
-        });
+    await page.getByLabel('Settings file').setInputFiles({
+        name: 'TC_040.json',
+        mimeType: 'application/json',
+        buffer: scene({
+            'picture.resolution': '2048x858',
+            'picture.scale': 50,
+            'time.range': '1-60',
+            'fog.amount': 2,
+        }),
+    });
     await expect(page.getByRole('main')).toContainText('Not understood: 1 setting');
     await expect(page.getByRole('main')).toContainText('fog.amount');
     const size = page.getByRole('row', { name: /^Resolution/ });

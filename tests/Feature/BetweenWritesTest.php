@@ -56,6 +56,11 @@ final class BetweenWritesTest extends LedgerTestCase
         {
             /** writes still to be let through; null while nothing is stopped */
             public ?int $after = null;
+
+            public function hasStopped(): bool
+            {
+                return $this->after === null;
+            }
         };
         DB::connection()->beforeExecuting(static function (string $sql) use ($stop): void {
             if ($stop->after === null || preg_match('~^\s*(?:insert|update|delete)\b~i', $sql) !== 1) {
@@ -71,7 +76,7 @@ final class BetweenWritesTest extends LedgerTestCase
             $before = $this->state();
             $stop->after = $broken;
             $act($this);
-            $stopped = $stop->after === null;
+            $stopped = $stop->hasStopped();
             $stop->after = null;
             $after = $this->state();
             DB::rollBack();

@@ -283,7 +283,7 @@ final class LayersTest extends LedgerTestCase
             "/specifications/{$specification}/parts",
             ['does' => 'remove', 'name' => 'frames'],
         )->assertSessionHasErrors('name');
-        self::assertSame(['frames'], $this->deliverable->fresh()?->parts()->pluck('name')->all());
+        self::assertSame(['frames'], $this->deliverable->fresh()->parts()->pluck('name')->all());
     }
 
     public function test_revisions_are_compared_and_checks_made_again(): void

@@ -191,7 +191,7 @@ final class ManyAtOnceTest extends LedgerTestCase
             "/productions/{$this->production->id}/together",
             ['value' => '1-20'] + $data,
         )->assertSessionHas('told', '2 deliverables changed.');
-        self::assertSame('1-20', $this->others->fresh()?->overrides['time.range']);
+        self::assertSame('1-20', $this->others->fresh()->overrides['time.range']);
         $this->from('/x')
             ->post("/productions/{$this->production->id}/together", ['value' => 'x'] + $data)
             ->assertSessionHasErrors('value');

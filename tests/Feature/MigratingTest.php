@@ -102,15 +102,15 @@ final class MigratingTest extends LedgerTestCase
             self::assertSame('0600', substr(sprintf('%o', $copy->getPerms()), -4));
             self::assertSame(
                 'ok',
-                (new PDO("sqlite:{$copy->getPathname()}"))->query('pragma integrity_check')?->fetchColumn(),
+                (new PDO("sqlite:{$copy->getPathname()}"))->query('pragma integrity_check')->fetchColumn(),
             );
         }
         $ledger = array_values(
             array_filter($copies, static fn ($c): bool => str_starts_with($c->getFilename(), 'ledger')),
         )[0];
         $before = new PDO("sqlite:{$ledger->getPathname()}");
-        self::assertSame($many, (int) $before->query('select count(*) from migrations')?->fetchColumn());
-        self::assertSame($once ? '' : $text, $before->query('select content from scenes')?->fetchColumn());
+        self::assertSame($many, (int) $before->query('select count(*) from migrations')->fetchColumn());
+        self::assertSame($once ? '' : $text, $before->query('select content from scenes')->fetchColumn());
 
         // what is up to date is left as it is
         self::assertSame(0, Artisan::call('ledger:migrate'));
@@ -170,8 +170,8 @@ final class MigratingTest extends LedgerTestCase
         proc_close($writer);
         $copy = new PDO('sqlite:'.trim(explode("\n", Artisan::output())[0]));
 
-        self::assertSame('ok', $copy->query('pragma integrity_check')?->fetchColumn());
-        $many = (int) $copy->query('select count(*) from busy')?->fetchColumn();
+        self::assertSame('ok', $copy->query('pragma integrity_check')->fetchColumn());
+        $many = (int) $copy->query('select count(*) from busy')->fetchColumn();
         self::assertGreaterThan(0, $many);
         self::assertSame(0, $many % 2);
     }

@@ -108,7 +108,8 @@ final class WebSecurityTest extends LedgerTestCase
 
     public function test_unknown_names_take_as_long_as_known_ones(): void
     {
-        Hash::spy()->shouldReceive('check')
+        $hash = Hash::spy();
+        $hash->shouldReceive('check')
             ->andReturn(false)
             ->getMock()
             ->shouldReceive('needsRehash')
@@ -118,7 +119,7 @@ final class WebSecurityTest extends LedgerTestCase
             ->andReturn('made');
         $this->post('/sign-in', ['email' => 'artist@harbour.example', 'password' => 'guess']);
         $this->post('/sign-in', ['email' => 'nobody@harbour.example', 'password' => 'guess']);
-        Hash::shouldHaveReceived('check')->twice();
+        $hash->shouldHaveReceived('check')->twice();
     }
 
     public function test_passwords_are_kept_whole_and_old_ways_of_keeping_them_are_renewed(): void

@@ -48,11 +48,15 @@ final class OpeningTest extends TestCase
         yield 'a device' => [$instead(static fn ($in) => symlink('/dev/zero', "{$in}/a.png")), 'it is no regular file'];
         yield 'nothing' => [$instead(static fn () => null), 'there is no such file'];
         yield 'more bytes' => [
-            static fn ($in) => file_put_contents("{$in}/a.png", 'more', FILE_APPEND),
+            static function (string $in): void {
+                file_put_contents("{$in}/a.png", 'more', FILE_APPEND);
+            },
             'it was changed since it was looked at',
         ];
         yield 'another moment' => [
-            static fn ($in) => touch("{$in}/a.png", 1_000_000),
+            static function (string $in): void {
+                touch("{$in}/a.png", 1_000_000);
+            },
             'it was changed since it was looked at',
         ];
         yield 'its folder replaced by a link' => [static function (string $in, string $out): void {

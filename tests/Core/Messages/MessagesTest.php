@@ -121,6 +121,7 @@ final class MessagesTest extends TestCase
 
     public function test_settings_that_should_agree_and_do_not(): void
     {
+        /** @var array<string, array<string, string>> $scenes */
         $scenes = [
             'A' => [
                 'time.rate' => '24',

@@ -125,7 +125,7 @@ final class PlanAgainstClockTest extends TestCase
             $told[$at]['late'] = $told[$at]['late'] || ($due !== null && $end > $due);
         }
 
-        return array_values($told);
+        return $told;
     }
 
     /** @param  array{int, int}|null  $window */

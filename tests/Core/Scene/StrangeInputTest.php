@@ -183,7 +183,7 @@ final class StrangeInputTest extends TestCase
                             [
                                 'delivers' => 'frames',
                                 'values' => ['shot' => 'X'],
-                                'require' => [$descriptor?->id ?? '' => $value],
+                                'require' => [$descriptor->id ?? '' => $value],
                             ],
                             'spec.json',
                         ),
