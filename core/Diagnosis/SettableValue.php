@@ -33,11 +33,16 @@ final readonly class SettableValue
         return match ($entry->id()) {
             RequirementId::PASSES, RequirementId::BURN_IN => $entry->required,
             RequirementId::CAMERA_NAME => $this->camera($requirement) ?? $entry->required,
-            RequirementId::TIME_RANGE => (string) ($this->subject->expected?->span() ?? $entry->required),
+            RequirementId::TIME_RANGE => $this->span() ?? $entry->required,
             RequirementId::FORMAT_ALPHA => self::alpha((string) $requirement->value->single()),
             RequirementId::FORMAT_COMPRESSION => $this->compression($requirement, $found),
             default => self::plain($requirement, $found),
         };
+    }
+
+    private function span(): ?string
+    {
+        return $this->subject->expected === null ? null : (string) $this->subject->expected->span();
     }
 
     private static function alpha(string $asked): string

@@ -36,24 +36,27 @@ final readonly class PlannedRow
     /** @return list<array{what: string, from: string, to: string}> */
     private static function changes(ShotRow $row, ExistingDeliverable $known, ?ListedPerson $owner): array
     {
-        $pairs = [
-            ['title', $known->title, $row->details->title],
-            ['due', $known->due, $row->details->due],
-            ['owner', $known->owner === null ? '' : 'another', $owner?->id === $known->owner ? null : $owner?->name],
+        $newOwner = $owner?->id === $known->owner ? null : $owner;
+        $changes = [
+            self::change('title', $known->title, $row->details->title),
+            self::change('due', $known->due, $row->details->due),
+            self::change('owner', $known->owner === null ? '' : 'another', $newOwner?->name),
         ];
         foreach ($row->values as $name => $value) {
-            $pairs[] = ["{{$name}}", $known->values[$name] ?? '', $value];
+            $changes[] = self::change("{{$name}}", $known->values[$name] ?? null, $value);
         }
         foreach ($row->overrides as $id => $value) {
-            $pairs[] = [$id, $known->overrides[$id] ?? '', $value];
-        }
-        $changes = [];
-        foreach ($pairs as [$what, $from, $to]) {
-            if ($to !== null && $to !== ($from ?? '')) {
-                $changes[] = ['what' => $what, 'from' => $from ?? '', 'to' => $to];
-            }
+            $changes[] = self::change($id, $known->overrides[$id] ?? null, $value);
         }
 
-        return $changes;
+        return array_values(array_filter($changes));
+    }
+
+    /** @return array{what: string, from: string, to: string}|null null where nothing is said of it, or it stays */
+    private static function change(string $what, ?string $from, ?string $to): ?array
+    {
+        $from ??= '';
+
+        return $to === null || $to === $from ? null : ['what' => $what, 'from' => $from, 'to' => $to];
     }
 }

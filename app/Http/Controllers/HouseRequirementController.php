@@ -6,10 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
-use App\Actions\Changes\RequirementEdit;
 use App\Http\FriendlyMessage;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
+use App\Http\Requests\HouseRequirementRequest;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -63,32 +63,22 @@ final class HouseRequirementController
         ]);
     }
 
-    public function update(Request $request, Production $production, ChangeRequirement $changing): RedirectResponse
-    {
-        Gate::authorize('decide', $production);
-        $given = $request->validate([
-            'id' => ['required', 'string', 'max:80'],
-            'value' => ['nullable', 'string', 'max:4000'],
-            'level' => ['required', 'in:must,should'],
-            'why' => ['nullable', 'string', 'max:300'],
-            'drop' => ['boolean'], 'starting' => ['boolean'], 'seen' => ['nullable', 'string', 'max:20'],
-        ]);
+    public function update(
+        HouseRequirementRequest $request,
+        Production $production,
+        ChangeRequirement $changing,
+    ): RedirectResponse {
         /** @var User $by */
         $by = $request->user();
-        $id = $given['id'];
-        $key = $given['starting'] ?? false ? "starting_values.{$id}" : $id;
         try {
-            $json = match (true) {
-                $given['drop'] ?? false => null,
-                $given['starting'] ?? false => self::starting($id, $given['value'] ?? ''),
-                default => RequirementEdit::json(
-                    $id,
-                    $given['value'] ?? '',
-                    $given['level'],
-                    $given['why'] ?? null,
-                ),
-            };
-            $change = $changing->run(ChangedLayer::house($production), '', $key, $json, $by, $given['seen'] ?? null);
+            $change = $changing->run(
+                ChangedLayer::house($production),
+                '',
+                $request->key(),
+                $request->written(),
+                $by,
+                $request->seen(),
+            );
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => FriendlyMessage::said($refused)]);
         }
@@ -97,7 +87,7 @@ final class HouseRequirementController
     }
 
     /** Several starting values are written with bars between them. */
-    private static function starting(string $id, string $text): string
+    public static function starting(string $id, string $text): string
     {
         $descriptor = Catalogue::standard()->find($id)
             ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);

@@ -9,6 +9,7 @@ use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Report\SharedSettings;
 use PlainLedger\Core\Specification\Group;
@@ -32,52 +33,114 @@ final readonly class BoardPage
             ->orderBy('code')
             ->get();
         $yesterday = self::before($production, Carbon::now()->subDay());
-        $rows = [];
+        $rows = $deliverables->map(
+            static fn (Deliverable $deliverable): array => self::row($deliverable, $yesterday[$deliverable->id] ?? null),
+        );
+
+        return [
+            'rows' => $rows->all(),
+            'groups' => self::groups($deliverables),
+            'causes' => self::causes($deliverables),
+            'agreement' => self::agreement($deliverables),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(Deliverable $deliverable, ?Check $then): array
+    {
+        $newest = $deliverable->newest;
+
+        return [
+            'id' => $deliverable->id,
+            'code' => $deliverable->code,
+            'title' => $deliverable->title,
+            'owner' => $deliverable->owner?->name,
+            'specification' => $deliverable->specification->title,
+            'due' => BookPage::due($deliverable->due_at),
+            'dueAt' => $deliverable->due_at?->getTimestamp(),
+            'changed' => self::changed($deliverable, $then),
+            'stale' => AskedLayers::hasChangedSince($deliverable, $newest),
+            'holdsUp' => BookPage::holdsUp($newest),
+            'folio' => BookPage::folio($newest),
+        ] + self::standing($newest);
+    }
+
+    /** @return array<string, mixed> what the newest check says */
+    private static function standing(?Check $check): array
+    {
+        $summary = $check->summary ?? [];
+        [$good, $all] = $summary['balance'] ?? [0, 0];
+        $causes = $summary['causes'] ?? [];
+
+        return [
+            'verdict' => $check?->verdict,
+            'marks' => (object) ($summary['groups'] ?? []),
+            'good' => $good,
+            'all' => $all,
+            'waived' => count($summary['waivers'] ?? []),
+            'scene' => $check?->scene_id !== null,
+            'files' => $check?->delivery_id !== null,
+            'checked' => $check?->updated_at->getTimestamp(),
+            'when' => $check?->updated_at->format('j M, H:i'),
+            'cause' => $causes[0]['says'] ?? null,
+            'causes' => array_values(array_unique(array_column($causes, 'id'))),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, Deliverable>  $deliverables
+     * @return list<string> the groups that any of them is asked something of
+     */
+    private static function groups(Collection $deliverables): array
+    {
         $groups = [];
-        $settings = [];
+        foreach ($deliverables as $deliverable) {
+            $groups += $deliverable->newest->summary['groups'] ?? [];
+        }
+        $all = array_map(static fn (Group $group): string => $group->value, Group::cases());
+
+        return array_values(array_filter($all, static fn (string $group): bool => isset($groups[$group])));
+    }
+
+    /**
+     * @param  Collection<int, Deliverable>  $deliverables
+     * @return list<array{id: string, who: list<array<string, mixed>>}> whom each cause is found of, the commonest first
+     */
+    private static function causes(Collection $deliverables): array
+    {
         $causes = [];
-        foreach ($deliverables as $d) {
-            $summary = $d->newest?->summary;
-            $then = $yesterday[$d->id] ?? null;
-            $marks = $summary['groups'] ?? [];
-            $groups += array_fill_keys(array_keys($marks), true);
-            if (($summary['settings'] ?? null) !== null) {
-                $settings[$d->specification->title][$d->code] = $summary['settings'];
-            }
-            foreach ($summary['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$d->id] = [
-                    'id' => $d->id,
-                    'code' => $d->code,
-                    'owner' => $d->owner?->name,
+        foreach ($deliverables as $deliverable) {
+            foreach ($deliverable->newest->summary['causes'] ?? [] as $cause) {
+                $causes[$cause['id']][$deliverable->id] = [
+                    'id' => $deliverable->id,
+                    'code' => $deliverable->code,
+                    'owner' => $deliverable->owner?->name,
                     'says' => $cause['says'],
                     'folio' => $cause['side'] === 'scene' ? 'scene' : 'frames',
                 ];
             }
-            [$good, $all] = $summary['balance'] ?? [0, 0];
-            $rows[] = [
-                'id' => $d->id,
-                'code' => $d->code,
-                'title' => $d->title,
-                'owner' => $d->owner?->name,
-                'specification' => $d->specification->title,
-                'due' => BookPage::due($d->due_at),
-                'dueAt' => $d->due_at?->getTimestamp(),
-                'verdict' => $d->newest?->verdict,
-                'holdsUp' => BookPage::holdsUp($d->newest),
-                'marks' => (object) $marks,
-                'good' => $good,
-                'all' => $all,
-                'waived' => count($summary['waivers'] ?? []),
-                'scene' => $d->newest?->scene_id !== null,
-                'files' => $d->newest?->delivery_id !== null,
-                'checked' => $d->newest?->updated_at->getTimestamp(),
-                'when' => $d->newest?->updated_at->format('j M, H:i'),
-                'cause' => $summary['causes'][0]['says'] ?? null,
-                'causes' => array_values(array_unique(array_column($summary['causes'] ?? [], 'id'))),
-                'changed' => self::changed($d, $then),
-                'stale' => AskedLayers::hasChangedSince($d, $d->newest),
-                'folio' => BookPage::folio($d->newest),
-            ];
+        }
+        uasort($causes, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return array_map(
+            static fn (string $id, array $who): array => ['id' => $id, 'who' => array_values($who)],
+            array_map(strval(...), array_keys($causes)),
+            array_values($causes),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Deliverable>  $deliverables
+     * @return list<array<string, mixed>> settings that the scenes of a specification share, and whose are others
+     */
+    private static function agreement(Collection $deliverables): array
+    {
+        $settings = [];
+        foreach ($deliverables as $deliverable) {
+            $own = $deliverable->newest->summary['settings'] ?? null;
+            if ($own !== null) {
+                $settings[$deliverable->specification->title][$deliverable->code] = $own;
+            }
         }
         $agreement = [];
         foreach ($settings as $title => $scenes) {
@@ -85,43 +148,35 @@ final readonly class BoardPage
                 $agreement[] = ['specification' => $title] + $line;
             }
         }
-        uasort($causes, static fn (array $a, array $b): int => count($b) <=> count($a));
 
-        return [
-            'rows' => $rows,
-            'groups' => array_values(
-                array_filter(
-                    array_map(static fn (Group $g): string => $g->value, Group::cases()),
-                    static fn (string $g): bool => isset($groups[$g]),
-                ),
-            ),
-            'causes' => array_map(
-                static fn (string $id, array $who): array => ['id' => $id, 'who' => array_values($who)],
-                array_map(strval(...), array_keys($causes)),
-                array_values($causes),
-            ),
-            'agreement' => $agreement,
-        ];
+        return $agreement;
     }
 
     /** What is otherwise than it was yesterday, in a word; null where nothing is. */
     private static function changed(Deliverable $deliverable, ?Check $then): ?string
     {
         $now = $deliverable->newest;
+        if ($now === null || $then?->id === $now->id) {
+            return null;
+        }
+        if ($then === null) {
+            return $now->updated_at->isAfter(Carbon::now()->subDay()) ? 'first check' : null;
+        }
+        if ($then->verdict !== $now->verdict) {
+            return match ($now->verdict) {
+                'balanced' => 'balances now',
+                'unbalanced' => 'balances no more',
+                default => 'is open now',
+            };
+        }
 
-        return match (true) {
-            $now === null || ($then !== null && $then->id === $now->id) => null,
-            $then === null => $now->updated_at->isAfter(Carbon::now()->subDay()) ? 'first check' : null,
-            $then->verdict !== $now->verdict => match ($now->verdict) {
-                'balanced' => 'balances now', 'unbalanced' => 'balances no more', default => 'is open now',
-            },
-            ($then->summary['groups'] ?? []) != ($now->summary['groups'] ?? [])
-                || array_column(
-                    $then->summary['causes'] ?? [],
-                    'id',
-                ) != array_column($now->summary['causes'] ?? [], 'id') => 'other lines',
-            default => null,
-        };
+        return self::lines($then) != self::lines($now) ? 'other lines' : null;
+    }
+
+    /** @return array{array<string, string>, list<string>} marks by group, and causes */
+    private static function lines(Check $check): array
+    {
+        return [$check->summary['groups'] ?? [], array_column($check->summary['causes'] ?? [], 'id')];
     }
 
     /** @return array<int, Check> the newest of each deliverable that was done by then */

@@ -38,20 +38,13 @@ final readonly class ReferenceRule implements Rule
         $wrong = [];
         $isUnknown = false;
         foreach (ApprovedPicture::listOf($requirement->value) as $approved) {
-            $at = self::placeOf($approved, $pass, $subject);
-            if ($at === null) {
-                continue;
+            $distance = self::distanceFrom($approved, $pass, $subject);
+            if ($distance instanceof PictureDistance) {
+                $found[] = "{$approved->frame}: ".self::spoken($distance);
+                $isNear = $distance->mean()?->isLessThanOrEqualTo($approved->tolerance) === true;
+                $wrong = $isNear ? $wrong : [...$wrong, $approved->frame];
             }
-            $distance = $pass->frames->distanceAt($at);
-            if (! $distance instanceof PictureDistance) {
-                $isUnknown = true;
-
-                continue;
-            }
-            $found[] = "{$approved->frame}: ".self::spoken($distance);
-            if ($distance->mean()?->isLessThanOrEqualTo($approved->tolerance) !== true) {
-                $wrong[] = $approved->frame;
-            }
+            $isUnknown = $isUnknown || $distance === null;
         }
         if ($wrong !== []) {
             return self::unlike($subject, $pass, $wrong, implode('; ', $found));
@@ -60,12 +53,19 @@ final readonly class ReferenceRule implements Rule
         return $isUnknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
     }
 
-    /** Null where the frame is missing or broken, which is told elsewhere. */
-    private static function placeOf(ApprovedPicture $approved, PassMatch $pass, Subject $subject): ?int
-    {
+    /** False where the frame is missing or broken, which is told elsewhere; null where it could not be compared. */
+    private static function distanceFrom(
+        ApprovedPicture $approved,
+        PassMatch $pass,
+        Subject $subject,
+    ): PictureDistance|false|null {
         $at = $pass->frames->place($subject->isNumbered() ? $approved->frame : 0);
+        if ($at === null || ! $pass->frames->factsAt($at)->isWhole()) {
+            return false;
+        }
+        $distance = $pass->frames->distanceAt($at);
 
-        return $at !== null && $pass->frames->factsAt($at)->isWhole() ? $at : null;
+        return $distance instanceof PictureDistance ? $distance : null;
     }
 
     /** @param  list<int>  $wrong */

@@ -165,21 +165,31 @@ final readonly class StillnessRules implements Rule
     {
         $samples = array_values($pass->samples);
         $missing = $subject->match?->passes[$pass->place]->missing() ?? FrameRange::none();
-        $most = $missing->isEmpty() ? self::furthestNeighbours($samples) : null;
+        $most = $missing->isEmpty() && ! $pass->hasUndecoded() ? self::furthestNeighbours($samples) : null;
         [$first, $last] = [$samples[0] ?? null, end($samples) ?: null];
-        $around = $first === null ? null : $last?->apart($first);
-        if ($most === null || $around === null || $pass->hasUndecoded()) {
+        if ($most === null || $first === null || $last === null) {
             return $pass->unknown();
         }
+        $around = $last->apart($first);
+        if ($around === null) {
+            return $pass->unknown();
+        }
+        $isTwice = $first->print === $last->print && $most > 0;
+
+        return self::looping($requirement, $pass, $isTwice, $around <= $most);
+    }
+
+    /** @param  bool  $isTwice  whether the picture it begins with stands at its end once more */
+    private static function looping(Requirement $requirement, PassSamples $pass, bool $isTwice, bool $isNear): Cell
+    {
         $asked = $requirement->value->single();
         $frames = FrameRange::fromNumbers(array_keys($pass->samples));
-        if ($first->print === $last->print && $most > 0) {
-            // the picture it begins with stands at its end once more
+        if ($isTwice) {
             $again = [$pass->place => FrameRange::of($frames->last(), $frames->last())];
 
             return Cell::of(Mark::when($asked === 'no'), 'no, the first picture is shown twice', [], $again);
         }
-        $found = $around <= $most ? 'yes' : 'no';
+        $found = $isNear ? 'yes' : 'no';
 
         return Cell::of(Mark::when($asked === $found), $found, [], $asked === $found ? [] : [$pass->place => $frames]);
     }

@@ -75,17 +75,11 @@ final readonly class ExtensionLies implements CauseFamily
         $extension = $situation->inScene(RequirementId::FORMAT_KIND)
             ? KindRule::otherExtension($situation->subject)
             : null;
-        if ($extension === null) {
+        $to = $extension === null ? null : $this->kindMeant($situation, $extension);
+        if ($extension === null || $to === null) {
             return;
         }
         $kind = $situation->told(RequirementId::FORMAT_KIND) ?? '';
-        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
-        $isRight = in_array($kind, $asked, true);
-        // where the name is right, only the format is another
-        if (! $isRight && in_array(Kind::fromExtension($extension)?->value, $asked, true)) {
-            return;
-        }
-        $to = $isRight ? $kind : $asked[0] ?? $kind;
         $set = Fix::set($situation->part(), RequirementId::FORMAT_KIND, 'the format', $kind, $to);
         yield Finding::of(
             CauseId::ExtensionLies,
@@ -94,10 +88,22 @@ final readonly class ExtensionLies implements CauseFamily
             ["format.kind is {$kind}", 'naming.pattern is '.NamePattern::withHashes(self::nameOf($situation))],
             [RequirementId::FORMAT_KIND, RequirementId::NAMING_PATTERN],
             [
-                ...($isRight ? [] : [$set]),
+                ...($kind === $to ? [] : [$set]),
                 ...$this->renamed($situation, $extension, Kind::tryFrom($to)?->usualExtension() ?? $kind),
             ],
         );
+    }
+
+    /** What the format is to be; null where the name is right, and only the format is another. */
+    private function kindMeant(Situation $situation, string $extension): ?string
+    {
+        $kind = $situation->told(RequirementId::FORMAT_KIND) ?? '';
+        $asked = $situation->entry(RequirementId::FORMAT_KIND)->requirement->value->values ?? [];
+        if (in_array($kind, $asked, true)) {
+            return $kind;
+        }
+
+        return in_array(Kind::fromExtension($extension)?->value, $asked, true) ? null : $asked[0] ?? $kind;
     }
 
     private static function nameOf(Situation $situation): string

@@ -16,6 +16,7 @@ use PlainLedger\Core\Diagnosis\SizeComparison;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\RequirementId;
 
 /**
@@ -68,20 +69,26 @@ final readonly class PictureSizeCauses implements CauseFamily
         if ($inFiles && ($file === null || in_array((string) $file, $asked, true))) {
             return;
         }
-        $scene = $situation->scene();
-        $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
-        $bySceneToo = $situation->inScene(RequirementId::PICTURE_RESOLUTION)
-            && ($file === null || in_array((string) $file, $rendered, true));
-        $found = $bySceneToo ? $scene?->size() : $file;
+        $sizes = array_map(Resolution::parse(...), $asked);
+        $scene = self::sceneThatMakes($situation, $file);
+        $found = $scene === null ? $file : $scene->size();
         if ($found === null) {
             return;
         }
-        $sizes = array_map(Resolution::parse(...), $asked);
-        $side = $bySceneToo ? Side::Scene : Side::Files;
+        $side = $scene === null ? Side::Files : Side::Scene;
         $comparison = new SizeComparison($situation, $found, self::nearest($found, $sizes), $side);
-        yield from $bySceneToo && $scene !== null
-            ? $this->fromScene($situation, $comparison, $scene->scale(), $sizes)
-            : $this->fromFiles($situation, $comparison);
+        yield from $scene === null
+            ? $this->fromFiles($situation, $comparison)
+            : $this->fromScene($situation, $comparison, $scene->scale(), $sizes);
+    }
+
+    /** The scene, where its size is unequal and is that of the files, or there are none. */
+    private static function sceneThatMakes(Situation $situation, ?Resolution $file): ?SceneSettings
+    {
+        $scene = $situation->inScene(RequirementId::PICTURE_RESOLUTION) ? $situation->scene() : null;
+        $rendered = array_map(strval(...), $scene?->renderedSizes() ?? []);
+
+        return $file === null || in_array((string) $file, $rendered, true) ? $scene : null;
     }
 
     private function sharedSize(Situation $situation): ?Resolution
