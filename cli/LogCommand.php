@@ -143,7 +143,11 @@ final class LogCommand extends Command
             $lines[] = "Frame {$frame} took ".self::spoken(BigRational::nd($ms, 1000)).'.';
         }
 
-        return [...$lines, ...self::messages('error', $reading->errors), ...self::messages('warning', $reading->warnings)];
+        return [
+            ...$lines,
+            ...self::messages('error', $reading->errors),
+            ...self::messages('warning', $reading->warnings),
+        ];
     }
 
     private static function spoken(BigRational $seconds): string

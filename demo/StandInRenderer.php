@@ -19,6 +19,9 @@ use PlainLedger\Core\Specification\RequirementId;
  */
 final readonly class StandInRenderer
 {
+    /** Where the scene says none. */
+    private const CHANNELS = ['png' => 'RGB', 'exr' => 'RGBA'];
+
     /**
      * @param  int  $finished seconds since 1970: when the last file was written; the others came a minute apart
      *   before it
@@ -90,12 +93,17 @@ final readonly class StandInRenderer
         $size = $mistakes->size === null
             ? ($scene->renderedSizes()[0] ?? Resolution::of(1280, 720))
             : Resolution::of(...$mistakes->size);
-        $told = $scene->get(RequirementId::FORMAT_CHANNELS) ?? '';
-        $painter = new Painter($size->width, $size->height, cutOut: $kind === Kind::Png && str_contains($told, 'A'));
+        $told = $scene->get(RequirementId::FORMAT_CHANNELS);
+        $painter = new Painter(
+            $size->width,
+            $size->height,
+            cutOut: $kind === Kind::Png && str_contains((string) $told, 'A'),
+        );
+        $channels = $mistakes->channels ?? Channels::parse($told ?? self::CHANNELS[$kind->value] ?? '');
 
         return match ($kind) {
-            Kind::Png => self::png($scene, $size, $painter, $mistakes->channels ?? Channels::parse($told ?: 'RGB')),
-            Kind::Exr => self::exr($scene, $size, $painter, $mistakes->channels ?? Channels::parse($told ?: 'RGBA')),
+            Kind::Png => self::png($scene, $size, $painter, $channels),
+            Kind::Exr => self::exr($scene, $size, $painter, $channels),
             default => throw new \InvalidArgumentException(
                 "The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.",
             ),

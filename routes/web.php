@@ -16,6 +16,7 @@ use App\Http\Controllers\ProductionController;
 use App\Http\Controllers\RecheckController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RenderController;
+use App\Http\Controllers\RenderLogController;
 use App\Http\Controllers\RequirementController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SharedChangeController;
@@ -135,9 +136,9 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         Route::post('/ticks', [WaiverController::class, 'tick'])->name('tick');
         Route::get('/render', [RenderController::class, 'show'])->name('render');
         Route::patch('/render', [RenderController::class, 'update'])->name('render.update');
-        Route::get('/logs', [RenderController::class, 'logs'])->name('logs');
-        Route::post('/logs', [RenderController::class, 'send'])->name('logs.send');
-        Route::post('/logs/follow', [RenderController::class, 'beginFollowing'])->name('logs.begin');
+        Route::get('/logs', [RenderLogController::class, 'logs'])->name('logs');
+        Route::post('/logs', [RenderLogController::class, 'send'])->name('logs.send');
+        Route::post('/logs/follow', [RenderLogController::class, 'beginFollowing'])->name('logs.begin');
         Route::get('/intake', [CheckController::class, 'browse'])->name('intake');
         Route::post('/checks', [CheckController::class, 'store'])->middleware('throttle:costly')->name('checks.store');
     });
@@ -147,8 +148,8 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         [RequirementController::class, 'turn'],
     )->whereIn('way', ['undo', 'redo'])->name('change.turn');
 
-    Route::get('/logs/{log}', [RenderController::class, 'follow'])->name('log');
-    Route::delete('/logs/{log}', [RenderController::class, 'forget'])->name('log.drop');
+    Route::get('/logs/{log}', [RenderLogController::class, 'follow'])->name('log');
+    Route::delete('/logs/{log}', [RenderLogController::class, 'forget'])->name('log.drop');
     Route::post('/checks/{check}/waivers', [WaiverController::class, 'store'])->name('waive');
     Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->name('waiver.drop');
     Route::get('/checks/{check}', [CheckController::class, 'show'])->name('check');

@@ -28,59 +28,74 @@ final class Begin extends Command
 
     public function handle(): int
     {
-        $given = fn (string $option, string $question): string => trim(
-            (string) ($this->option($option) ?? $this->ask($question)),
-        );
-        $role = Role::tryFrom((string) $this->option('role'));
-        $kind = (string) $this->option('kind');
-        if ($role === null || ! in_array($kind, ['film', 'series', 'commission', 'course'], true)) {
-            $this->error(
-                'A role is coordinator, instructor, artist or learner; a kind is film, series, commission or course.',
-            );
-
-            return self::INVALID;
-        }
-        [$email, $code] = [
-            strtolower($given('email', 'Sign-in address of the person')),
-            $given('code', 'Short code of the production, like TC'),
-        ];
-        if (! str_contains($email, '@') || preg_match('~^(?=.*[A-Za-z0-9])[A-Za-z0-9_-]{1,40}$~', $code) !== 1) {
-            $this->error(
-                'An address has an @; a code has letters, digits, dashes and underscores, and one letter or digit '
-                    .'at least.',
-            );
-
-            return self::INVALID;
-        }
-        $user = User::query()->where('email', $email)->first();
-        $name = $user === null ? $given('name', 'Name of the person') : $user->name;
-        $password = $user === null
-            ? (string) ($this->option('password') ?? $this->secret('Password, at least twelve letters'))
-            : '';
-        $weak = $user === null ? PasswordRule::refuses($password, $name, $email) : null;
-        if ($user === null && ($name === '' || $weak !== null)) {
-            $this->error($name === '' ? 'A person needs a name.' : (string) $weak);
-
-            return self::INVALID;
-        }
-        $production = Production::byCode($code);
-        $title = $production === null ? $given('production', 'Name of the production') : $production->name;
         try {
+            [$role, $kind] = $this->roleAndKind();
+            [$email, $code] = $this->addressAndCode();
+            $user = User::query()->where('email', $email)->first();
+            [$name, $password] = $user === null ? $this->newPerson($email) : [$user->name, ''];
+            $production = Production::byCode($code);
+            $title = $production->name ?? $this->given('production', 'Name of the production');
             $this->add($user, $name, $email, $password, $production, $title, $code, $kind, $role);
+        } catch (\InvalidArgumentException $invalid) {
+            $this->error($invalid->getMessage());
+
+            return self::INVALID;
         } catch (PlainSentence $refused) {
             $this->error($refused->getMessage().' Take another code.');
 
             return self::INVALID;
         }
-        $this->info(
-            "{$name} is {$role->value} of “{$title}”. Files are handed in below "
-                .config('ledger.intake')
-                .'/'
-                .Str::slug($code, '_')
-                .'.',
-        );
+        $folder = config('ledger.intake').'/'.Str::slug($code, '_');
+        $this->info("{$name} is {$role->value} of “{$title}”. Files are handed in below {$folder}.");
 
         return self::SUCCESS;
+    }
+
+    private function given(string $option, string $question): string
+    {
+        return trim((string) ($this->option($option) ?? $this->ask($question)));
+    }
+
+    /** @return array{Role, string} */
+    private function roleAndKind(): array
+    {
+        $role = Role::tryFrom((string) $this->option('role'));
+        $kind = (string) $this->option('kind');
+        if ($role === null || ! in_array($kind, ['film', 'series', 'commission', 'course'], true)) {
+            throw new \InvalidArgumentException(
+                'A role is coordinator, instructor, artist or learner; a kind is film, series, commission or course.',
+            );
+        }
+
+        return [$role, $kind];
+    }
+
+    /** @return array{string, string} */
+    private function addressAndCode(): array
+    {
+        $email = strtolower($this->given('email', 'Sign-in address of the person'));
+        $code = $this->given('code', 'Short code of the production, like TC');
+        if (! str_contains($email, '@') || preg_match('~^(?=.*[A-Za-z0-9])[A-Za-z0-9_-]{1,40}$~', $code) !== 1) {
+            throw new \InvalidArgumentException(
+                'An address has an @; a code has letters, digits, dashes and underscores, and one letter or digit '
+                    .'at least.',
+            );
+        }
+
+        return [$email, $code];
+    }
+
+    /** @return array{string, string} name and password of somebody who is not known yet */
+    private function newPerson(string $email): array
+    {
+        $name = $this->given('name', 'Name of the person');
+        $password = (string) ($this->option('password') ?? $this->secret('Password, at least twelve letters'));
+        $weak = PasswordRule::refuses($password, $name, $email);
+        if ($name === '' || $weak !== null) {
+            throw new \InvalidArgumentException($name === '' ? 'A person needs a name.' : (string) $weak);
+        }
+
+        return [$name, $password];
     }
 
     private function add(

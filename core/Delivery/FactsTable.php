@@ -125,7 +125,9 @@ final class FactsTable
     private static function factsOf(array $row): MediaFacts
     {
         /**
-         * @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null, bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null, list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>,
+         * @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null,
+         *   bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null,
+         *   list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>,
          *   21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row
          */
         [

@@ -223,19 +223,7 @@ final class OddRequestsTest extends LedgerTestCase
             default => $v,
         }, $usual);
         self::assertContains($this->sent($method, $path, $usual)->status(), [200, 302, 422], 'as it is usually sent');
-        $bad = [];
-        foreach ($usual === [] ? ['nothing'] : array_keys($usual) as $field) {
-            foreach (self::odd() as $odd) {
-                $response = $this->sent($method, $path, [$field => $odd] + $usual);
-                if ($response->status() >= 500) {
-                    $bad[] = "{$field} = "
-                        .mb_strimwidth((string) json_encode($odd, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 80, '…')
-                        .": {$response->status()} "
-                        .mb_strimwidth((string) $response->exception?->getMessage(), 0, 160, '…');
-                }
-            }
-        }
-        self::assertSame([], $bad);
+        self::assertSame([], $this->faults($method, $path, $usual));
         // and the book can still be opened
         foreach ([
             "/deliverables/{$this->deliverable->id}/specification",
@@ -255,6 +243,28 @@ final class OddRequestsTest extends LedgerTestCase
         ] as $page) {
             $this->get($page)->assertOk();
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $usual
+     * @return list<string> what brings it down, and how
+     */
+    private function faults(string $method, string $path, array $usual): array
+    {
+        $faults = [];
+        foreach ($usual === [] ? ['nothing'] : array_keys($usual) as $field) {
+            foreach (self::odd() as $odd) {
+                $response = $this->sent($method, $path, [$field => $odd] + $usual);
+                if ($response->status() >= 500) {
+                    $faults[] = "{$field} = "
+                        .mb_strimwidth((string) json_encode($odd, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 80, '…')
+                        .": {$response->status()} "
+                        .mb_strimwidth((string) $response->exception?->getMessage(), 0, 160, '…');
+                }
+            }
+        }
+
+        return $faults;
     }
 
     /** @param  array<string, mixed>  $data */

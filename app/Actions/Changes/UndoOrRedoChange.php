@@ -45,7 +45,9 @@ final readonly class UndoOrRedoChange
     {
         return match ($change->layer) {
             'house' => ChangedLayer::house(Production::query()->findOrFail($change->production_id)),
-            'specification' => ChangedLayer::specification(Specification::query()->findOrFail($change->specification_id)),
+            'specification' => ChangedLayer::specification(
+                Specification::query()->findOrFail($change->specification_id),
+            ),
             default => ChangedLayer::deliverable(Deliverable::query()->findOrFail($change->deliverable_id)),
         };
     }

@@ -49,7 +49,8 @@ final readonly class BringScene
     /**
      * The newest check, where it is of the very same settings, by what is asked now.
      *
-     * @param  array{content: string, file_name: string, field_map: list<array<string, mixed>>, part: string|null}  $scene
+     * @param  array{content: string, file_name: string, field_map: list<array<string, mixed>>,
+     *   part: string|null}  $scene
      */
     private static function checkedAlready(Deliverable $deliverable, array $scene): ?Check
     {

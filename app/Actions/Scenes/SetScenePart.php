@@ -22,6 +22,13 @@ final readonly class SetScenePart
         /** @var Scene $last */
         $last = $deliverable->scenes()->latest('id')->firstOrFail();
 
-        return $this->bring->run($deliverable, $last->file_name, $last->content, $by, Scene::map($last->field_map), $part);
+        return $this->bring->run(
+            $deliverable,
+            $last->file_name,
+            $last->content,
+            $by,
+            Scene::map($last->field_map),
+            $part,
+        );
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Production;
 use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Proposal\SpecificationProposal;
@@ -83,7 +84,7 @@ final readonly class StartingDocument
      */
     public static function document(Production $production, Request $request): array
     {
-        $given = $request->validate(
+        $request->validate(
             [
                 'begin' => ['nullable', 'string', 'max:80'],
                 'document' => ['nullable', 'file', 'max:4000'],
@@ -92,34 +93,39 @@ final readonly class StartingDocument
                 'code' => ['nullable', 'string', 'max:80'],
             ],
         );
-        $begin = $given['begin'] ?? '';
         $file = $request->file('document');
-        if ($file instanceof \Illuminate\Http\UploadedFile) {
-            $document = JsonDocument::parse(
-                (string) $file->getContent(),
-                $file->getClientOriginalName(),
-                Resolved::FORMAT,
-            );
-            Resolved::fromDocument($document);
-
-            return $document->data;
+        if ($file instanceof UploadedFile) {
+            return self::uploaded($file);
         }
-        [$kind, $word] = [...explode(':', $begin, 2), ''];
+        [$kind, $word] = [...explode(':', $request->string('begin')->toString(), 2), ''];
 
         return match ($kind) {
-            'preset' => Preset::find($word)->document
-                ?? throw ValidationException::withMessages(['begin' => 'There is no such preset.']),
-            'own' => $production->presets()->find((int) $word)->document
-                ?? throw ValidationException::withMessages(['begin' => 'There is no such preset.']),
+            'preset' => Preset::find($word)->document ?? throw self::unknown('preset'),
+            'own' => $production->presets()->find((int) $word)->document ?? throw self::unknown('preset'),
             'copy' => self::copy((int) $word, $request),
             'files' => self::files(
                 $production,
-                (int) ($given['root'] ?? 0),
-                $given['below'] ?? '',
-                $given['code'] ?? null,
+                $request->integer('root'),
+                $request->string('below')->toString(),
+                $request->string('code')->toString() ?: null,
             ),
             default => ['delivers' => 'frames', 'values' => [], 'require' => []],
         };
+    }
+
+    private static function unknown(string $what): ValidationException
+    {
+        return ValidationException::withMessages(['begin' => "There is no such {$what}."]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function uploaded(UploadedFile $file): array
+    {
+        $content = (string) $file->getContent();
+        $document = JsonDocument::parse($content, $file->getClientOriginalName(), Resolved::FORMAT);
+        Resolved::fromDocument($document);
+
+        return $document->data;
     }
 
     /** @return array<string, mixed> */

@@ -25,6 +25,11 @@ use PlainLedger\Core\Tabular\Csv;
 /** A whole production at a glance, what is the same trouble in many, and what their owners are told. */
 final class BoardController
 {
+    private const HEADINGS = [
+        'learner', 'name', 'deliverable', 'title', 'specification', 'due', 'checked', 'verdict', 'balance', 'of',
+        'percent', 'waived', 'first cause', 'says',
+    ];
+
     public function show(Request $request, Production $production): Response
     {
         Gate::authorize('decide', $production);
@@ -39,40 +44,55 @@ final class BoardController
     public function grades(Production $production): PlainResponse
     {
         Gate::authorize('decide', $production);
-        $rows = [
-            [
-                'learner', 'name', 'deliverable', 'title', 'specification', 'due', 'checked', 'verdict', 'balance',
-                'of', 'percent', 'waived', 'first cause', 'says',
-            ],
-        ];
         $deliverables = $production->deliverables()
             ->with(['owner', 'specification', 'newest' => fn ($query) => $query->select(BoardPage::COLUMNS)])
             ->orderBy('code')
             ->get();
-        foreach ($deliverables as $d) {
-            $summary = $d->newest?->summary;
-            [$good, $all] = $summary['balance'] ?? [0, 0];
-            $rows[] = [
-                $d->owner->handle ?? '',
-                $d->owner->name ?? '',
-                $d->code,
-                $d->title,
-                $d->specification->title,
-                $d->due_at?->format('Y-m-d H:i') ?? '',
-                $d->newest?->updated_at->format('Y-m-d H:i') ?? '',
-                $d->newest->verdict ?? 'not checked',
-                $summary === null ? '' : (string) $good,
-                $summary === null ? '' : (string) $all,
-                $all === 0 ? '' : (string) intdiv($good * 200 + $all, 2 * $all),
-                $summary === null ? '' : (string) count($summary['waivers']),
-                $summary['causes'][0]['id'] ?? '', $summary['causes'][0]['says'] ?? '',
-            ];
-        }
+        $rows = array_values($deliverables->map(self::grade(...))->all());
 
-        return response(Csv::of($rows))->header('Content-Type', 'text/csv; charset=utf-8')->header(
+        return response(Csv::of([self::HEADINGS, ...$rows]))->header('Content-Type', 'text/csv; charset=utf-8')->header(
             'Content-Disposition',
             "attachment; filename=\"{$production->code}-results.csv\"",
         );
+    }
+
+    /** @return list<string> */
+    private static function grade(Deliverable $deliverable): array
+    {
+        $newest = $deliverable->newest;
+
+        return [
+            $deliverable->owner->handle ?? '',
+            $deliverable->owner->name ?? '',
+            $deliverable->code,
+            $deliverable->title,
+            $deliverable->specification->title,
+            $deliverable->due_at?->format('Y-m-d H:i') ?? '',
+            $newest?->updated_at->format('Y-m-d H:i') ?? '',
+            $newest->verdict ?? 'not checked',
+            ...self::result($newest->summary ?? null),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $summary
+     * @return list<string> balance, of how many, percent, waived, first cause and what it says
+     */
+    private static function result(?array $summary): array
+    {
+        if ($summary === null) {
+            return ['', '', '', '', '', ''];
+        }
+        [$good, $all] = $summary['balance'];
+
+        return [
+            (string) $good,
+            (string) $all,
+            $all === 0 ? '' : (string) intdiv($good * 200 + $all, 2 * $all),
+            (string) count($summary['waivers']),
+            $summary['causes'][0]['id'] ?? '',
+            $summary['causes'][0]['says'] ?? '',
+        ];
     }
 
     public function outbox(Request $request, Production $production): Response

@@ -4,29 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Specifications\MakeDeliverable;
 use App\Actions\Specifications\StartingDocument;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\LedgerPage;
 use App\Http\Pages\SpecificationPage;
+use App\Http\Requests\NewDeliverableRequest;
 use App\Intake\IntakeFolder;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Membership;
 use App\Models\Production;
-use App\Models\Specification;
 use App\Models\User;
 use App\Queue\Waiting;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Scene\UnknownSetting;
-use PlainLedger\Core\Specification\RequirementId;
 
 final class DeliverableController
 {
@@ -172,73 +168,13 @@ final class DeliverableController
         ]);
     }
 
-    public function store(Request $request, Production $production): RedirectResponse
-    {
-        Gate::authorize('decide', $production);
-        $given = $request->validate([
-            'code' => [
-                'required',
-                'string',
-                'max:80',
-                'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~',
-                static function (string $field, mixed $code, \Closure $fail) use ($production): void {
-                    if (
-                        is_string($code)
-                        && $production->deliverables()->whereRaw('lower(code) = ?', [strtolower($code)])->exists()
-                    ) {
-                        $fail(
-                            'This production has a deliverable of that code already; small and large letters make '
-                                .'no difference.',
-                        );
-                    }
-                },
-            ],
-            'title' => ['nullable', 'string', 'max:160'],
-            'specification' => [
-                'nullable',
-                'integer',
-                Rule::exists('specifications', 'id')->where('production_id', $production->id),
-            ],
-            'newTitle' => ['nullable', 'string', 'max:160'],
-            'owner' => [
-                'nullable',
-                'integer',
-                Rule::exists('memberships', 'user_id')->where('production_id', $production->id),
-            ],
-            'due' => ['nullable', 'date'],
-            'range' => ['nullable', 'string', 'max:2000'],
-        ], [
-            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter '
-                .'or a digit.',
-            'required' => 'This is needed.', 'due.date' => 'This is no date.',
-        ]);
+    public function store(
+        NewDeliverableRequest $request,
+        Production $production,
+        MakeDeliverable $make,
+    ): RedirectResponse {
         $document = StartingDocument::document($production, $request);
-        $range = isset($given['range']) ? (string) FrameRange::parse($given['range']) : '';
-        $made = DB::transaction(function () use ($production, $given, $document, $range, $request): Deliverable {
-            if (isset($given['specification'])) {
-                $specification = Specification::query()->whereKey($given['specification'])->firstOrFail();
-            } else {
-                $title = $given['newTitle']
-                    ?? (
-                        is_string($document['title'] ?? null)
-                        && $document['title'] !== '' ? $document['title'] : $given['code']
-                    );
-                $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);
-                $specification->revise($document, $request->user());
-            }
-            $deliverable = $production->deliverables()->create([
-                'specification_id' => $specification->id,
-                'owner_id' => $given['owner'] ?? null,
-                'code' => $given['code'],
-                'title' => $given['title'] ?? '',
-                'due_at' => isset($given['due']) ? Carbon::parse($given['due']) : null,
-                'values' => [],
-                'overrides' => $range === '' ? [] : [RequirementId::TIME_RANGE => $range],
-            ]);
-            $deliverable->keepParts();
-
-            return $deliverable;
-        });
+        $made = $make->run($production, $request->deliverable(), $document, $request->user());
 
         return redirect()->route('specification', $made->id)->with('told', "{$made->code} is in the book.");
     }

@@ -328,18 +328,18 @@ final class ListController
     {
         $specification = $deliverable->draft()->specification;
         $part = $specification->parts[0];
-        $camera = $part->find(RequirementId::CAMERA_NAME)?->required() ?? '';
+        $required = static fn (string $id): string => $part->find($id)?->required() ?? '';
 
         return [
             'code' => $deliverable->code,
             'title' => $deliverable->title,
             'range' => $part->single(RequirementId::TIME_RANGE) ?? '',
             'handles' => $part->single(RequirementId::TIME_HANDLES) ?? '',
-            'camera' => $camera,
+            'camera' => $required(RequirementId::CAMERA_NAME),
             'version' => $specification->values['version'] ?? '',
             'owner' => $deliverable->owner->handle ?? '',
             'due' => $deliverable->due_at?->format('Y-m-d H:i') ?? '',
-            'rate' => $part->find(RequirementId::TIME_RATE)?->required() ?? '',
+            'rate' => $required(RequirementId::TIME_RATE),
         ];
     }
 

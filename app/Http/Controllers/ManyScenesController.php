@@ -11,6 +11,7 @@ use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -23,6 +24,7 @@ use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Matching\OwnerCandidate;
 use PlainLedger\Core\Matching\SceneOwnership;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\RawScene;
 use PlainLedger\Core\Scene\ReadBudget;
 use PlainLedger\Core\Text\PlainSentence;
@@ -72,43 +74,10 @@ final class ManyScenesController
             ],
         );
         $deliverables = $this->open($request, $production)->with('owner')->orderBy('code')->get();
-        $owners = new SceneOwnership(
-            array_values(
-                $deliverables->map(
-                    static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate(
-                        $d->id,
-                        $d->code,
-                        $d->owner?->handle,
-                        $d->owner?->name,
-                    ),
-                )->all(),
-            ),
-        );
-        $map = $production->fieldMap();
-        $scenes = [];
-        $refused = [];
-        $bytes = 0;
         /** @var list<UploadedFile> $files */
         $files = $request->file('files');
         self::noneMissing($files);
-        $room = ReadBudget::standard();
-        foreach ($files as $file) {
-            foreach (UploadedScenes::scenes($file, $map, $room) as $told) {
-                if ($told instanceof JsonRefused) {
-                    $refused[] = $told->getMessage();
-                } elseif (count($scenes) >= self::MOST || ($bytes += strlen($told->content)) > self::MOST_BYTES) {
-                    $refused[] = Text::shown($told->label)
-                        .': these are more than '
-                        .number_format(self::MOST)
-                        .' scenes, or more than '
-                        .ByteSize::of(self::MOST_BYTES)
-                        .' of settings; bring what comes from here on afterwards.';
-                    break 2;
-                } else {
-                    $scenes[] = self::line($told, $owners);
-                }
-            }
-        }
+        [$scenes, $refused] = self::scenesIn($files, $production->fieldMap(), self::ownership($deliverables));
 
         return response()->json(
             [
@@ -123,6 +92,56 @@ final class ManyScenesController
                 )->all(),
             ],
         );
+    }
+
+    /** @param  Collection<int, Deliverable>  $deliverables */
+    private static function ownership(Collection $deliverables): SceneOwnership
+    {
+        $candidate = static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate(
+            $d->id,
+            $d->code,
+            $d->owner?->handle,
+            $d->owner?->name,
+        );
+
+        return new SceneOwnership(array_values($deliverables->map($candidate)->all()));
+    }
+
+    /**
+     * @param  list<UploadedFile>  $files
+     * @return array{list<array<string, mixed>>, list<string>} scenes, and why others were refused
+     */
+    private static function scenesIn(array $files, FieldMap $map, SceneOwnership $owners): array
+    {
+        $scenes = [];
+        $refused = [];
+        $bytes = 0;
+        $room = ReadBudget::standard();
+        foreach ($files as $file) {
+            foreach (UploadedScenes::scenes($file, $map, $room) as $told) {
+                if ($told instanceof JsonRefused) {
+                    $refused[] = $told->getMessage();
+
+                    continue;
+                }
+                $bytes += strlen($told->content);
+                if (count($scenes) >= self::MOST || $bytes > self::MOST_BYTES) {
+                    return [$scenes, [...$refused, self::tooMany($told)]];
+                }
+                $scenes[] = self::line($told, $owners);
+            }
+        }
+
+        return [$scenes, $refused];
+    }
+
+    private static function tooMany(RawScene $first): string
+    {
+        $most = number_format(self::MOST);
+        $bytes = (string) ByteSize::of(self::MOST_BYTES);
+
+        return Text::shown($first->label).": these are more than {$most} scenes, or more than {$bytes} of settings; "
+            .'bring what comes from here on afterwards.';
     }
 
     /**

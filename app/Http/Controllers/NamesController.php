@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Pages\BookPage;
+use App\Http\Pages\PatternTrial;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -29,8 +30,8 @@ use PlainLedger\Core\Text\Text;
 /** What settings are called in this production, and how the lines of its logs read. */
 final class NamesController
 {
-    /** Nanoseconds that one pattern may take on all lines of a page. */
-    private const LONGEST = 150_000_000;
+    /** Of a sample, so many lines are read. */
+    private const MOST_LINES = 200;
 
     public function show(Request $request, Production $production): Response
     {
@@ -174,43 +175,13 @@ final class NamesController
                 'sample' => ['nullable', 'string', 'max:100000'],
             ],
         );
-        $patterns = [];
-        $faults = [];
-        foreach ($given['patterns'] as $at => $line) {
-            try {
-                if (trim($line['pattern'] ?? '') !== '') {
-                    $patterns[$at] = [LogEvent::from($line['event']), LogPattern::parse($line['pattern'])];
-                }
-            } catch (PlainSentence|\ValueError $refused) {
-                $faults[$at] = $refused instanceof PlainSentence ? $refused->getMessage() : 'There is no such event.';
-            }
-        }
-        $spent = [];
+        $trial = new PatternTrial($given['patterns']);
         $lines = [];
-        foreach (array_slice(preg_split('~\R~', $given['sample'] ?? '') ?: [], 0, 200) as $text) {
-            $told = [];
-            foreach ($patterns as $at => [$event, $pattern]) {
-                $began = hrtime(true);
-                try {
-                    $pieces = isset($faults[$at]) ? null : $pattern->in(mb_substr($text, 0, 4000));
-                } catch (PlainSentence $refused) {
-                    $faults[$at] = $refused->getMessage();
-                    $pieces = null;
-                }
-                // all of them share one budget: what uses up its part is switched off
-                $spent[$at] = ($spent[$at] ?? 0) + hrtime(true) - $began;
-                if ($spent[$at] > self::LONGEST && ! isset($faults[$at])) {
-                    $faults[$at] = 'This pattern takes too long on these lines, and is not looked for in the rest '
-                        .'of them. Say more exactly what stands between its pieces.';
-                }
-                if ($pieces !== null) {
-                    $told[] = ['event' => $event->value, 'at' => $at, 'pieces' => (object) $pieces];
-                }
-            }
-            $lines[] = ['text' => mb_strimwidth(Text::shown($text), 0, 300, '…'), 'told' => $told];
+        foreach (array_slice(preg_split('~\R~', $given['sample'] ?? '') ?: [], 0, self::MOST_LINES) as $text) {
+            $lines[] = ['text' => mb_strimwidth(Text::shown($text), 0, 300, '…'), 'told' => $trial->read($text)];
         }
 
-        return response()->json(['lines' => $lines, 'faults' => (object) $faults]);
+        return response()->json(['lines' => $lines, 'faults' => (object) $trial->faults]);
     }
 
     public function shape(Request $request, Production $production): RedirectResponse

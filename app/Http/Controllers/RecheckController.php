@@ -38,8 +38,11 @@ final class RecheckController
     }
 
     /** Everything of a specification that was checked by what was asked before. */
-    public function specification(Request $request, Specification $specification, RepeatChecks $repeat): RedirectResponse
-    {
+    public function specification(
+        Request $request,
+        Specification $specification,
+        RepeatChecks $repeat,
+    ): RedirectResponse {
         Gate::authorize('decide', $specification->production);
 
         return back()->with('told', $repeat->run(AskedLayers::outOfDate($specification), $this->person($request)));

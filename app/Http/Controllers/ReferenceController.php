@@ -42,7 +42,12 @@ final class ReferenceController
                 'code' => ['nullable', 'string', 'max:80'],
             ],
         );
-        $document = StartingDocument::files($production, (int) $given['root'], $given['below'] ?? '', $given['code'] ?? null);
+        $document = StartingDocument::files(
+            $production,
+            (int) $given['root'],
+            $given['below'] ?? '',
+            $given['code'] ?? null,
+        );
         $draft = Resolved::draft(new Layer(SetBy::Specification, $document, 'the files'));
 
         return response()->json(['parts' => array_map(static fn ($p): array => [

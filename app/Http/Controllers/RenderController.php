@@ -4,29 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Logs\BeginLog;
-use App\Actions\Logs\FeedLog;
-use App\Actions\Logs\FollowLog;
-use App\Actions\Logs\ForgetLog;
-use App\Actions\Logs\NewLog;
 use App\Http\Pages\BookPage;
+use App\Http\Pages\LogPage;
 use App\Http\Pages\PlanPage;
 use App\Intake\IntakeFolder;
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use App\Models\Production;
-use App\Models\RenderLog;
 use App\Models\User;
 use App\Rendering\RenderWork;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\RenderLog\LogShape;
@@ -35,8 +28,6 @@ use PlainLedger\Core\RenderPlanning\MachinePool;
 use PlainLedger\Core\RenderPlanning\RenderJob;
 use PlainLedger\Core\RenderPlanning\RenderPlan;
 use PlainLedger\Core\Specification\Consequences;
-use PlainLedger\Core\Text\PlainSentence;
-use PlainLedger\Core\Text\Text;
 
 /** Before and during a render: when it will be ready, and how far it is. */
 final class RenderController
@@ -63,7 +54,7 @@ final class RenderController
             'plan' => $job === null
                 ? null
                 : PlanPage::of(RenderPlan::of(RenderWork::pool($deliverable->production), [$job])),
-            'log' => $log === null ? null : self::logShown($log),
+            'log' => $log === null ? null : LogPage::of($log),
             'shapes' => array_map(static fn (LogShape $s): string => $s->name, $deliverable->production->logShapes()),
             'roots' => array_map(
                 static fn (IntakeRoot $root): array => [
@@ -95,25 +86,6 @@ final class RenderController
     private static function poolShown(Production $production): array
     {
         return ['machines' => $production->pool['machines'] ?? 1, 'hours' => $production->pool['hours'] ?? ''];
-    }
-
-    /** @return array<string, mixed> */
-    private static function logShown(RenderLog $log): array
-    {
-        $reading = $log->reading;
-        unset($reading['sample']);
-
-        return [
-            'id' => $log->id,
-            'name' => $log->name,
-            'followed' => $log->path !== null,
-            'shape' => $log->shape['name'] ?? null,
-            'read' => $log->read,
-            'size' => $log->size,
-            'fault' => $log->fault,
-            'at' => $log->updated_at->format('j M, H:i:s'),
-            'reading' => $reading,
-        ];
     }
 
     public function update(Request $request, Deliverable $deliverable): RedirectResponse
@@ -266,122 +238,6 @@ final class RenderController
         });
 
         return back();
-    }
-
-    /** A log that is sent, a piece at a time: its first piece begins it. */
-    public function send(
-        Request $request,
-        Deliverable $deliverable,
-        BeginLog $begin,
-        FeedLog $feed,
-    ): JsonResponse {
-        Gate::authorize('check', $deliverable);
-        $given = $request->validate(
-            [
-                'piece' => ['required', 'file', 'max:8000'],
-                'log' => ['nullable', 'integer'],
-                'name' => ['required', 'string', 'max:255'],
-                'size' => ['required', 'integer', 'min:0'],
-                'shape' => ['nullable', 'string', 'max:80'],
-                'last' => ['required', 'in:0,1'],
-            ],
-        );
-        $deliverable->load('production', 'owner', 'specification.latest');
-        /** @var UploadedFile $piece */
-        $piece = $request->file('piece');
-        $bytes = (string) $piece->getContent();
-        try {
-            $log = isset($given['log']) ? $deliverable->renderLogs()->whereNull('path')->findOrFail((int) $given['log'])
-                : $begin->run(
-                    $deliverable,
-                    new NewLog(Text::shown($given['name']), (int) $given['size']),
-                    $bytes,
-                    $given['shape'] ?? null,
-                    $this->person($request),
-                );
-            $log->setRelation('deliverable', $deliverable);
-            $feed->run($log, $bytes, $given['last'] === '1');
-        } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['log' => $refused->getMessage()]);
-        }
-
-        return response()->json(self::logShown($log));
-    }
-
-    /** What lies in a folder of the intake that could be a log. */
-    public function logs(Request $request, Deliverable $deliverable): JsonResponse
-    {
-        Gate::authorize('check', $deliverable);
-        $folder = $this->folder($request, $deliverable);
-
-        return response()->json(['contents' => $folder->contents(), 'logs' => $folder->logs()]);
-    }
-
-    private function folder(Request $request, Deliverable $deliverable): IntakeFolder
-    {
-        $given = $request->validate(['root' => ['required', 'integer'], 'below' => ['nullable', 'string', 'max:1000']]);
-        $deliverable->load('production', 'owner', 'specification.latest');
-        $root = IntakeRoot::query()->where('production_id', $deliverable->production_id)->find((int) $given['root'])
-            ?? throw FolderRefused::because('chosen', 'is in no intake of this production');
-
-        return IntakeFolder::open(
-            $root,
-            $given['below'] ?? '',
-            $deliverable,
-            $this->person($request)->can('specify', $deliverable),
-        );
-    }
-
-    public function beginFollowing(
-        Request $request,
-        Deliverable $deliverable,
-        BeginLog $begin,
-        FollowLog $follow,
-    ): RedirectResponse {
-        Gate::authorize('check', $deliverable);
-        $given = $request->validate(
-            ['file' => ['required', 'string', 'max:255'], 'shape' => ['nullable', 'string', 'max:80']],
-        );
-        try {
-            $folder = $this->folder($request, $deliverable);
-            $source = $folder->file($given['file']);
-            $log = $begin->run(
-                $deliverable,
-                new NewLog(
-                    Text::shown($given['file']),
-                    $source->size(),
-                    $folder->root,
-                    ltrim("{$folder->below}/{$given['file']}", '/'),
-                ),
-                $source->read(0, FollowLog::BEGINNING),
-                $given['shape'] ?? null,
-                $this->person($request),
-            );
-            $log->setRelation('deliverable', $deliverable);
-            $follow->run($log, $this->person($request)->can('specify', $deliverable));
-        } catch (PlainSentence $refused) {
-            throw ValidationException::withMessages(['log' => $refused->getMessage()]);
-        }
-
-        return redirect()->route('render', $deliverable->id);
-    }
-
-    public function follow(Request $request, RenderLog $log, FollowLog $follow): JsonResponse
-    {
-        $deliverable = $log->deliverable()->with('production', 'owner', 'specification.latest')->firstOrFail();
-        Gate::authorize('view', $deliverable);
-        $log->setRelation('deliverable', $deliverable);
-        $follow->run($log, $this->person($request)->can('specify', $deliverable));
-
-        return response()->json(self::logShown($log));
-    }
-
-    public function forget(RenderLog $log, ForgetLog $forget): RedirectResponse
-    {
-        Gate::authorize('check', $log->deliverable);
-        $forget->run($log);
-
-        return redirect()->route('render', $log->deliverable_id);
     }
 
     private function person(Request $request): User

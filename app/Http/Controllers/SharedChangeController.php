@@ -59,7 +59,9 @@ final class SharedChangeController
             $done = DB::transaction(function () use ($deliverables, $id, $json, $change, $by): int {
                 $done = 0;
                 foreach ($deliverables as $deliverable) {
-                    $done += $change->run(ChangedLayer::deliverable($deliverable), '', $id, $json, $by) === null ? 0 : 1;
+                    $done += $change->run(ChangedLayer::deliverable($deliverable), '', $id, $json, $by) === null
+                        ? 0
+                        : 1;
                     // what cannot be resolved is written for none of them
                     $deliverable->resolved();
                 }

@@ -29,6 +29,7 @@ use PlainLedger\Core\Report\Sheet\SheetText;
 use PlainLedger\Core\Report\Sheet\SheetUsda;
 use PlainLedger\Core\Specification\Conflicts\Conflict;
 use PlainLedger\Core\Specification\Proofreader;
+use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationDocument;
 use PlainLedger\Core\Specification\SpecificationDraft;
 
@@ -88,38 +89,46 @@ final class SheetController
     {
         $draft = $deliverable->draft();
         $specification = $draft->specification->titled(
-            "{$deliverable->code}".($deliverable->title === '' ? '' : ", {$deliverable->title}"),
+            $deliverable->code.($deliverable->title === '' ? '' : ", {$deliverable->title}"),
         );
         $unsettled = array_map(static fn (Conflict $q): string => $q->says, Proofreader::standard()->read($draft));
-        $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision "
-            ."{$deliverable->specification->latest->number}; written "
+        $revision = $deliverable->specification->latest->number;
+        $foot = "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$revision}; written "
             .Carbon::now()->format('j M Y, H:i')
             .'.';
         $html = static fn (int $size = SheetHtml::SIZES[0]): string => (
             new SheetHtml($foot, $unsettled, $size)
         )->write($specification);
-        [$body, $type, $inline] = match ($format) {
-            'html' => [$html(), 'text/html; charset=utf-8', true],
-            'pdf' => [self::pdf($html), 'application/pdf', true],
-            'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8', false],
-            'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8', false],
-            'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8', false],
-            'usda' => [(new SheetUsda)->write($specification), 'text/plain; charset=utf-8', false],
+        [$body, $type] = match ($format) {
+            'html' => [$html(), 'text/html; charset=utf-8'],
+            'pdf' => [self::pdf($html), 'application/pdf'],
+            default => self::plain($specification, $format),
+        };
+        $disposition = in_array($format, ['html', 'pdf'], true) ? 'inline' : 'attachment';
+
+        return response($body)->header('Content-Type', $type)->header(
+            'Content-Disposition',
+            "{$disposition}; filename=\"{$deliverable->code}-sheet.{$format}\"",
+        );
+    }
+
+    /** @return array{string, string} the text, and what it is */
+    private static function plain(Specification $specification, string $format): array
+    {
+        return match ($format) {
+            'md' => [(new SheetMarkdown)->write($specification), 'text/markdown; charset=utf-8'],
+            'txt' => [(new SheetText)->write($specification), 'text/plain; charset=utf-8'],
+            'csv' => [(new RequirementsCsv)->write($specification), 'text/csv; charset=utf-8'],
+            'usda' => [(new SheetUsda)->write($specification), 'text/plain; charset=utf-8'],
             'json' => [
                 json_encode(
                     SpecificationDocument::of($specification),
                     JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
                 )."\n",
                 'application/json',
-                false,
             ],
             default => abort(404),
         };
-
-        return response($body)->header('Content-Type', $type)->header(
-            'Content-Disposition',
-            ($inline ? 'inline' : 'attachment')."; filename=\"{$deliverable->code}-sheet.{$format}\"",
-        );
     }
 
     /**

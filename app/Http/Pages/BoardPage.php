@@ -34,7 +34,10 @@ final readonly class BoardPage
             ->get();
         $yesterday = self::before($production, Carbon::now()->subDay());
         $rows = $deliverables->map(
-            static fn (Deliverable $deliverable): array => self::row($deliverable, $yesterday[$deliverable->id] ?? null),
+            static fn (Deliverable $deliverable): array => self::row(
+                $deliverable,
+                $yesterday[$deliverable->id] ?? null,
+            ),
         );
 
         return [
@@ -73,17 +76,24 @@ final readonly class BoardPage
         $causes = $summary['causes'] ?? [];
 
         return [
-            'verdict' => $check?->verdict,
             'marks' => (object) ($summary['groups'] ?? []),
             'good' => $good,
             'all' => $all,
             'waived' => count($summary['waivers'] ?? []),
-            'scene' => $check?->scene_id !== null,
-            'files' => $check?->delivery_id !== null,
-            'checked' => $check?->updated_at->getTimestamp(),
-            'when' => $check?->updated_at->format('j M, H:i'),
             'cause' => $causes[0]['says'] ?? null,
             'causes' => array_values(array_unique(array_column($causes, 'id'))),
+            'verdict' => $check?->verdict,
+            'scene' => $check?->scene_id !== null,
+            'files' => $check?->delivery_id !== null,
+        ] + self::moment($check);
+    }
+
+    /** @return array{checked: int|null, when: string|null} */
+    private static function moment(?Check $check): array
+    {
+        return [
+            'checked' => $check?->updated_at->getTimestamp(),
+            'when' => $check?->updated_at->format('j M, H:i'),
         ];
     }
 

@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Pages;
 
 use App\Models\Deliverable;
+use App\Models\Waiver;
 use PlainLedger\Core\Checking\SceneParts;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\SettingsTemplate;
 use PlainLedger\Core\Scene\FieldNames;
 use PlainLedger\Core\Scene\NamedValues;
+use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Scene\SettingHints;
 use PlainLedger\Core\Scene\TypedSettings;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Descriptor;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
+use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\ValueType;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -62,41 +66,87 @@ final readonly class EntryPage
         $asked = $deliverable->draft()->specification;
         $parts = self::parts($deliverable);
         $own = count($parts) > 1 ? $chosen ?? $parts[0] : null;
-        $requirements = [];
-        foreach ($asked->parts as $part) {
-            foreach ($own === null || $own === $part->name ? $part->requirements : [] as $requirement) {
-                $requirements[$requirement->id()] ??= $requirement;
-            }
-        }
+        $requirements = self::requirements($asked, $own);
         $labels = FieldNames::offered();
         $rows = [];
-        $outside = isset($requirements[RequirementId::OUTPUT_FOLDER]) ? ['scene.project_folder'] : [];
-        $saved = isset($requirements[RequirementId::SCENE_SAVED]) ? [RequirementId::SCENE_SAVED] : [];
-        foreach ([...SettingsTemplate::ids($asked, $own), ...$outside, ...$saved] as $field) {
-            $line = isset($requirements[$field]) ? $field : self::LINE[$field] ?? $field;
-            $requirement = $requirements[$line] ?? null;
-            $descriptor = Catalogue::standard()->find($field);
-            $rows[] = [
-                'field' => $field,
-                'line' => $line,
-                'label' => $labels[$field] ?? $descriptor->label ?? $field,
-                'group' => ($descriptor ?? $requirement?->descriptor)?->group->value,
-                'required' => $line === $field || $field === 'camera.chosen' ? $requirement?->required() : null,
-                'level' => $requirement?->level->value,
-                'example' => self::EXAMPLES[$field] ?? $descriptor->accepts->example ?? '',
-                'words' => self::words($field, $requirement),
-                'where' => $descriptor === null ? null : SettingHints::of($descriptor),
-            ];
+        foreach (self::fields($asked, $own, $requirements) as $field) {
+            $rows[] = self::row($field, $labels[$field] ?? null, $requirements);
         }
+
+        return ['parts' => $parts, 'part' => $own, 'rows' => $rows, 'typed' => self::typed($deliverable, $asked, $own)];
+    }
+
+    /** @return array<string, Requirement> of the part, or of all, by id */
+    private static function requirements(Specification $asked, ?string $own): array
+    {
+        $requirements = [];
+        foreach ($asked->parts as $part) {
+            if ($own === null || $own === $part->name) {
+                $requirements += $part->requirements;
+            }
+        }
+
+        return $requirements;
+    }
+
+    /**
+     * @param  array<string, Requirement>  $requirements
+     * @return list<string>
+     */
+    private static function fields(Specification $asked, ?string $own, array $requirements): array
+    {
+        return [
+            ...SettingsTemplate::ids($asked, $own),
+            ...(isset($requirements[RequirementId::OUTPUT_FOLDER]) ? ['scene.project_folder'] : []),
+            ...(isset($requirements[RequirementId::SCENE_SAVED]) ? [RequirementId::SCENE_SAVED] : []),
+        ];
+    }
+
+    /**
+     * @param  array<string, Requirement>  $requirements
+     * @return array<string, mixed>
+     */
+    private static function row(string $field, ?string $label, array $requirements): array
+    {
+        $line = isset($requirements[$field]) ? $field : self::LINE[$field] ?? $field;
+        $requirement = $requirements[$line] ?? null;
+        $descriptor = Catalogue::standard()->find($field);
+        $isOwn = $line === $field || $field === 'camera.chosen';
+
+        return [
+            'field' => $field,
+            'line' => $line,
+            'group' => self::group($descriptor, $requirement),
+            'required' => $isOwn ? $requirement?->required() : null,
+            'level' => $requirement?->level->value,
+            'words' => self::words($field, $requirement),
+        ] + self::described($field, $label, $descriptor);
+    }
+
+    /** @return array<string, mixed> */
+    private static function described(string $field, ?string $label, ?Descriptor $descriptor): array
+    {
+        return [
+            'label' => $label ?? $descriptor->label ?? $field,
+            'example' => self::EXAMPLES[$field] ?? $descriptor->accepts->example ?? '',
+            'where' => $descriptor === null ? null : SettingHints::of($descriptor),
+        ];
+    }
+
+    private static function group(?Descriptor $descriptor, ?Requirement $requirement): ?string
+    {
+        $group = $descriptor->group ?? $requirement->descriptor->group ?? null;
+
+        return $group?->value;
+    }
+
+    /** @return array<string, string> what was typed, or brought otherwise, the last time */
+    private static function typed(Deliverable $deliverable, Specification $asked, ?string $own): array
+    {
         $last = $deliverable->scenes()->latest('id')->first()?->settings();
         $settings = $own === null || $last === null ? $last : SceneParts::of($last, $asked)[$own] ?? null;
 
-        return [
-            'parts' => $parts,
-            'part' => $own,
-            'rows' => $rows,
-            'typed' => $settings === null ? [] : TypedSettings::of($settings),
-        ];
+        return $settings === null ? [] : TypedSettings::of($settings);
     }
 
     /** @return list<string> what it can be, where that is a matter of a few words */
@@ -128,52 +178,26 @@ final readonly class EntryPage
     public static function attempt(Deliverable $deliverable, array $typed, ?string $part = null): array
     {
         $pairs = [];
-        foreach ($typed as $field => $value) {
-            if ($value !== '') {
-                $pairs[] = [$field, $value];
-            }
+        foreach (array_filter($typed, static fn (string $value): bool => $value !== '') as $field => $value) {
+            $pairs[] = [$field, $value];
         }
         try {
             $scene = NamedValues::understood($pairs)->understood();
             $scene = $part === null ? $scene : $scene->making($part);
-            $document = CheckReport::of(
-                $deliverable->resolved(),
-                $scene,
-                null,
-                \App\Models\Waiver::holding($deliverable),
-            )->toArray();
+            $waivers = Waiver::holding($deliverable);
+            $document = CheckReport::of($deliverable->resolved(), $scene, null, $waivers)->toArray();
         } catch (PlainSentence $refused) {
             return [
                 'lines' => [], 'faults' => [], 'understood' => [], 'causes' => [], 'comesTo' => [], 'verdict' => 'open',
                 'fault' => $refused->getMessage(),
             ];
         }
-        $faults = [];
-        foreach ($scene->misread->unknown as $unknown) {
-            $faults[$unknown->field ?? $unknown->name] = $unknown->why
-                ?? "“{$unknown->value}” is no word known here for this.";
-        }
-        $lines = [];
         /** @var list<array<string, mixed>> $entries */
         $entries = $document['entries'];
-        foreach ($entries as $entry) {
-            $id = (string) $entry['id'];
-            // of several parts the one that does not balance is told
-            if (
-                ($part === null || $part === $entry['part'])
-                && (! isset($lines[$id]) || $lines[$id]['mark'] === 'equal')
-            ) {
-                $lines[$id] = [
-                    'mark' => $entry['mark'],
-                    'found' => $entry['scene']['found'] ?? null,
-                    'required' => $entry['required'],
-                ];
-            }
-        }
 
         return [
-            'lines' => (object) $lines,
-            'faults' => (object) $faults,
+            'lines' => (object) self::lines($entries, $part),
+            'faults' => (object) self::faults($scene),
             'understood' => (object) array_filter(
                 TypedSettings::of($scene),
                 static fn (string $t, string $f): bool => isset($typed[$f]) && $typed[$f] !== $t,
@@ -187,5 +211,41 @@ final readonly class EntryPage
             'verdict' => $document['verdict'],
             'fault' => null,
         ];
+    }
+
+    /**
+     * Of several parts the one that does not balance is told.
+     *
+     * @param  list<array<string, mixed>>  $entries
+     * @return array<string, array<string, mixed>> by id
+     */
+    private static function lines(array $entries, ?string $part): array
+    {
+        $lines = [];
+        foreach ($entries as $entry) {
+            $id = (string) $entry['id'];
+            $isTold = isset($lines[$id]) && $lines[$id]['mark'] !== 'equal';
+            if (! $isTold && ($part === null || $part === $entry['part'])) {
+                $lines[$id] = [
+                    'mark' => $entry['mark'],
+                    'found' => $entry['scene']['found'] ?? null,
+                    'required' => $entry['required'],
+                ];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array<string, string> why a value was not understood, by field */
+    private static function faults(SceneSettings $scene): array
+    {
+        $faults = [];
+        foreach ($scene->misread->unknown as $unknown) {
+            $faults[$unknown->field ?? $unknown->name] = $unknown->why
+                ?? "“{$unknown->value}” is no word known here for this.";
+        }
+
+        return $faults;
     }
 }

@@ -6,7 +6,11 @@ namespace App\Http\Pages;
 
 use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
+use App\Models\Deliverable;
+use App\Models\Delivery;
+use App\Models\Scene;
 use App\Models\Tick;
+use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Specification\Catalogue;
 
 /** One check as the ledger shows it: its document, with what only the screen needs beside it. */
@@ -28,33 +32,7 @@ final readonly class LedgerPage
             'deliverable.owner',
         );
         $document = $check->account();
-        $catalogue = Catalogue::standard();
-        $labels = [];
-        foreach (is_array($document['entries']) ? $document['entries'] : [] as $entry) {
-            $descriptor = $catalogue->find($entry['id']);
-            $labels[$entry['id']] = [
-                'label' => $descriptor->label ?? $entry['id'],
-                'group' => $descriptor?->group->value ?? 'Other',
-            ];
-        }
-        foreach (is_array($document['not_checked']) ? $document['not_checked'] : [] as $line) {
-            $labels[$line['id']] ??= ['label' => $catalogue->find($line['id'])->label ?? $line['id'], 'group' => ''];
-        }
-        $ticked = $check->deliverable->ticks()->pluck('fix')->all();
-        /** @var list<array<string, mixed>> $fixes */
-        $fixes = is_array($document['fixes']) ? $document['fixes'] : [];
-        $document['fixes'] = array_map(
-            static fn (array $f): array => $f + [
-                'key' => $key = Tick::key($f),
-                'done' => in_array($key, $ticked, true),
-            ],
-            $fixes,
-        );
-        foreach (['strays', 'fixes', 'not_understood', 'names'] as $long) {
-            $list = is_array($document[$long] ?? null) ? $document[$long] : [];
-            $document["{$long}_count"] = count($list);
-            $document[$long] = array_slice($list, 0, self::MOST_SHOWN);
-        }
+        $deliverable = $check->deliverable;
 
         return [
             'id' => $check->id,
@@ -62,36 +40,111 @@ final readonly class LedgerPage
             'by' => $check->person?->name,
             'revision' => $check->revision->number,
             // whether all of what is asked, by whomever, is still what this check was made by
-            'current' => ! AskedLayers::hasChangedSince($check->deliverable, $check),
-            'scene' => $check->scene === null
-                ? null
-                : [
-                    'name' => $check->scene->file_name,
-                    'part' => $check->scene->part,
-                    'at' => $check->scene->created_at->format('j M, H:i'),
-                ],
-            'delivery' => $check->delivery === null ? null : [
-                'root' => $check->delivery->intakeRoot?->label,
-                'rootId' => $check->delivery->intake_root_id,
-                'folder' => $check->delivery->folder,
-                'depth' => $check->delivery->depth,
-                'files' => $check->delivery->file_count,
-                'bytes' => $check->delivery->total_size,
-                'at' => $check->delivery->scanned_at->format('j M, H:i'),
-            ],
+            'current' => ! AskedLayers::hasChangedSince($deliverable, $check),
+            'scene' => self::scene($check->scene),
+            'delivery' => self::delivery($check->delivery),
             // a line is accepted in the newest check alone
-            'newest' => ! $check->deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
-            'specification' => $check->deliverable->specification->title,
-            'labels' => $labels,
+            'newest' => ! $deliverable->checks()->where('state', 'done')->where('id', '>', $check->id)->exists(),
+            'specification' => $deliverable->specification->title,
+            'labels' => self::labels($document),
             // files that were being written then: what is said of them holds no more
-            'arrived' => in_array(
-                'still-arriving',
-                array_column(is_array($document['causes']) ? $document['causes'] : [], 'id'),
-                true,
-            )
-                && BookPage::shouldHaveArrived($check),
+            'arrived' => self::wasArriving($document) && BookPage::shouldHaveArrived($check),
             'parts' => array_map(static fn ($part): string => $part->name, $check->resolved()->parts),
-            'document' => $document,
+            'document' => self::shortened(self::ticked($document, $deliverable)),
         ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function scene(?Scene $scene): ?array
+    {
+        return $scene === null
+            ? null
+            : ['name' => $scene->file_name, 'part' => $scene->part, 'at' => $scene->created_at->format('j M, H:i')];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function delivery(?Delivery $delivery): ?array
+    {
+        return $delivery === null ? null : [
+            'root' => $delivery->intakeRoot?->label,
+            'rootId' => $delivery->intake_root_id,
+            'folder' => $delivery->folder,
+            'depth' => $delivery->depth,
+            'files' => $delivery->file_count,
+            'bytes' => $delivery->total_size,
+            'at' => $delivery->scanned_at->format('j M, H:i'),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return array<string, array{label: string, group: string}> by id
+     */
+    private static function labels(array $document): array
+    {
+        $catalogue = Catalogue::standard();
+        $labels = [];
+        foreach (self::list($document, 'entries') as $entry) {
+            $descriptor = $catalogue->find($entry['id']);
+            $labels[$entry['id']] = [
+                'label' => $descriptor->label ?? $entry['id'],
+                'group' => $descriptor?->group->value ?? 'Other',
+            ];
+        }
+        foreach (self::list($document, 'not_checked') as $line) {
+            $labels[$line['id']] ??= ['label' => $catalogue->find($line['id'])->label ?? $line['id'], 'group' => ''];
+        }
+
+        return $labels;
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return array<mixed>
+     */
+    private static function list(array $document, string $key): array
+    {
+        return is_array($document[$key] ?? null) ? $document[$key] : [];
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private static function wasArriving(array $document): bool
+    {
+        return in_array(CauseId::StillArriving->value, array_column(self::list($document, 'causes'), 'id'), true);
+    }
+
+    /**
+     * With what is ticked off of the fixes.
+     *
+     * @param  array<string, mixed>  $document
+     * @return array<string, mixed>
+     */
+    private static function ticked(array $document, Deliverable $deliverable): array
+    {
+        $ticked = $deliverable->ticks()->pluck('fix')->all();
+        $fixes = array_map(
+            static fn (array $fix): array => $fix + [
+                'key' => $key = Tick::key($fix),
+                'done' => in_array($key, $ticked, true),
+            ],
+            self::list($document, 'fixes'),
+        );
+
+        return ['fixes' => $fixes] + $document;
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return array<string, mixed>
+     */
+    private static function shortened(array $document): array
+    {
+        foreach (['strays', 'fixes', 'not_understood', 'names'] as $long) {
+            $list = self::list($document, $long);
+            $document["{$long}_count"] = count($list);
+            $document[$long] = array_slice($list, 0, self::MOST_SHOWN);
+        }
+
+        return $document;
     }
 }

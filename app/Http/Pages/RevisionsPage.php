@@ -21,10 +21,8 @@ final readonly class RevisionsPage
     public static function of(Specification $specification, ?int $from, ?int $to): array
     {
         $revisions = $specification->revisions()->orderByDesc('number')->get();
-        $checks = DB::table('checks')->whereIn(
-            'specification_revision_id',
-            $revisions->modelKeys(),
-        )->where('state', 'done')
+        $checks = DB::table('checks')->whereIn('specification_revision_id', $revisions->modelKeys())
+            ->where('state', 'done')
             ->selectRaw(
                 'specification_revision_id as id, count(*) as many, count(distinct deliverable_id) as deliverables',
             )

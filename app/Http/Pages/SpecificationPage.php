@@ -142,7 +142,10 @@ final readonly class SpecificationPage
             }
         }
         $tokens = array_map(
-            static fn (ChangedLayer $t): string => $t->token($t->partFor($part, $descriptor->id, $several), $descriptor->id),
+            static fn (ChangedLayer $t): string => $t->token(
+                $t->partFor($part, $descriptor->id, $several),
+                $descriptor->id,
+            ),
             $targets,
         );
 

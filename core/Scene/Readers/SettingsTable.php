@@ -221,11 +221,7 @@ final readonly class SettingsTable
      */
     private static function settingARow(array $rows, int $column, string $label, ?FieldMap $map): array
     {
-        $first = $rows[array_key_first($rows) ?? 0] ?? [];
-        $name = $first[$column] ?? '';
-        $headed = self::field($name, $map) === null || in_array(self::plain($name), self::NAMES, true);
-        $heads = $headed ? $first : [];
-        $body = $headed ? array_slice($rows, 1, null, true) : $rows;
+        [$heads, $body] = self::headed($rows, $column, $map);
         if ($column > 0) {
             return self::byWhose($body, $column, $heads, $label);
         }
@@ -241,6 +237,19 @@ final readonly class SettingsTable
         }
 
         return array_values(array_filter($scenes, static fn (array $scene): bool => $scene['told'] !== []));
+    }
+
+    /**
+     * @param  array<int, list<string>>  $rows
+     * @return array{list<string>, array<int, list<string>>} the first row, where it says what the columns are; the rest
+     */
+    private static function headed(array $rows, int $column, ?FieldMap $map): array
+    {
+        $first = $rows[array_key_first($rows) ?? 0] ?? [];
+        $name = $first[$column] ?? '';
+        $isHead = self::field($name, $map) === null || in_array(self::plain($name), self::NAMES, true);
+
+        return $isHead ? [$first, array_slice($rows, 1, null, true)] : [[], $rows];
     }
 
     /**

@@ -117,26 +117,18 @@ final class FrameRangeTest extends TestCase
         }
     }
 
-    /** By trying every way to cut the sorted numbers into pieces. @param  list<int>  $numbers */
+    /**
+     * By trying every way to cut the sorted numbers into pieces.
+     *
+     * @param  list<int>  $numbers
+     */
     private function shortestLength(array $numbers): int
     {
         $best = [count($numbers) => 0];
         for ($i = count($numbers) - 1; $i >= 0; $i--) {
             $best[$i] = PHP_INT_MAX;
             for ($j = $i; $j < count($numbers); $j++) {
-                $steps = array_unique(
-                    array_map(
-                        static fn (int $k): int => $numbers[$k + 1] - $numbers[$k],
-                        $j > $i ? range($i, $j - 1) : [],
-                    ),
-                );
-                $text = match (true) {
-                    $j === $i => (string) $numbers[$i],
-                    count($steps) !== 1 => null,
-                    $steps[0] === 1 => "{$numbers[$i]}-{$numbers[$j]}",
-                    $j - $i >= 2 => "{$numbers[$i]}-{$numbers[$j]}x{$steps[0]}",
-                    default => null,
-                };
+                $text = self::piece(array_slice($numbers, $i, $j - $i + 1));
                 if ($text !== null) {
                     $best[$i] = min($best[$i], strlen($text) + ($j + 1 < count($numbers) ? 1 : 0) + $best[$j + 1]);
                 }
@@ -144,6 +136,25 @@ final class FrameRangeTest extends TestCase
         }
 
         return $best[0];
+    }
+
+    /**
+     * @param  non-empty-list<int>  $numbers
+     * @return string|null null where they are no piece
+     */
+    private static function piece(array $numbers): ?string
+    {
+        [$first, $last] = [$numbers[0], $numbers[count($numbers) - 1]];
+        $step = static fn (int $a, int $b): int => $b - $a;
+        $steps = array_unique(array_map($step, array_slice($numbers, 0, -1), array_slice($numbers, 1)));
+
+        return match (true) {
+            count($numbers) === 1 => (string) $first,
+            count($steps) !== 1 => null,
+            $steps[0] === 1 => "{$first}-{$last}",
+            count($numbers) > 2 => "{$first}-{$last}x{$steps[0]}",
+            default => null,
+        };
     }
 
     public function test_handles_steps_and_shifts(): void

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\RenderPlanning\FrameTimes;
 use PlainLedger\Core\RenderPlanning\MachinePool;
+use PlainLedger\Core\RenderPlanning\PlannedJob;
 use PlainLedger\Core\RenderPlanning\RenderJob;
 use PlainLedger\Core\RenderPlanning\RenderPlan;
 
@@ -33,35 +34,11 @@ final class PlanAgainstClockTest extends TestCase
         $window = mt_rand(0, 1) === 0 ? null : [mt_rand(0, 23), mt_rand(0, 23)];
         $window = $window !== null && $window[0] === $window[1] ? null : $window;
         $start = self::DAY + mt_rand(0, 86_399);
-        $jobs = [];
-        foreach (range(1, mt_rand(1, 4)) as $n) {
-            $jobs[] = [
-                'label' => "job {$n}",
-                'frames' => mt_rand(1, 12),
-                'seconds' => mt_rand(1, 1500),
-                'due' => mt_rand(0, 3) === 0 ? null : $start + mt_rand(100, 40_000),
-            ];
-        }
-        $plan = RenderPlan::of(
-            MachinePool::of($machines, $start, $window === null ? '' : "{$window[0]}:00-{$window[1]}:00"),
-            array_map(
-                static fn (array $j): RenderJob => new RenderJob(
-                    $j['label'],
-                    $j['label'],
-                    FrameRange::of(1, $j['frames']),
-                    FrameTimes::parse("{$j['seconds']} s"),
-                    $j['due'],
-                ),
-                $jobs,
-            ),
-        );
-        usort(
-            $jobs,
-            static fn (array $a, array $b): int => [
-                $a['due'] ?? PHP_INT_MAX,
-                $a['label'],
-            ] <=> [$b['due'] ?? PHP_INT_MAX, $b['label']],
-        );
+        $jobs = self::someJobs($start);
+        $pool = MachinePool::of($machines, $start, $window === null ? '' : "{$window[0]}:00-{$window[1]}:00");
+        $plan = RenderPlan::of($pool, array_map(self::job(...), $jobs));
+        $byDue = static fn (array $job): array => [$job['due'] ?? PHP_INT_MAX, $job['label']];
+        usort($jobs, static fn (array $a, array $b): int => $byDue($a) <=> $byDue($b));
         $clock = self::byClock($machines, $window, $start, $jobs);
 
         foreach ($plan->jobs as $at => $planned) {
@@ -74,20 +51,8 @@ final class PlanAgainstClockTest extends TestCase
             self::assertSame($clock[$at]['inTime'], count($planned->inTime), $planned->job->label);
             if ($planned->scale !== null) {
                 // the scale that is named fits, and one percent more does not
-                foreach ([[$planned->scale, true], [$planned->scale + 1, false]] as [$percent, $fits]) {
-                    $tried = array_slice($plan->jobs, 0, $at + 1);
-                    $all = array_map(
-                        static fn (int $i): RenderJob => $i === $at
-                            ? $tried[$i]->job->scaled($percent)
-                            : $tried[$i]->job,
-                        array_keys($tried),
-                    );
-                    self::assertSame(
-                        $fits,
-                        (RenderPlan::of($plan->pool, $all)->jobs[$at]->lateBy() ?? 1) <= 0,
-                        "{$percent} %",
-                    );
-                }
+                self::assertTrue(self::fitsAt($plan, $at, $planned->scale), "{$planned->scale} %");
+                self::assertFalse(self::fitsAt($plan, $at, $planned->scale + 1), "over {$planned->scale} %");
             }
         }
         if ($plan->machinesNeeded !== null) {
@@ -98,6 +63,39 @@ final class PlanAgainstClockTest extends TestCase
             self::assertFalse($late($plan->machinesNeeded));
             self::assertTrue($late($plan->machinesNeeded - 1));
         }
+    }
+
+    /** @return list<array{label: string, frames: int, seconds: int, due: int|null}> */
+    private static function someJobs(int $start): array
+    {
+        $jobs = [];
+        foreach (range(1, mt_rand(1, 4)) as $n) {
+            $jobs[] = [
+                'label' => "job {$n}",
+                'frames' => mt_rand(1, 12),
+                'seconds' => mt_rand(1, 1500),
+                'due' => mt_rand(0, 3) === 0 ? null : $start + mt_rand(100, 40_000),
+            ];
+        }
+
+        return $jobs;
+    }
+
+    /** @param  array{label: string, frames: int, seconds: int, due: int|null}  $job */
+    private static function job(array $job): RenderJob
+    {
+        $times = FrameTimes::parse("{$job['seconds']} s");
+
+        return new RenderJob($job['label'], $job['label'], FrameRange::of(1, $job['frames']), $times, $job['due']);
+    }
+
+    /** Whether a job is ready in time after those before it, at so many percent of its size. */
+    private static function fitsAt(RenderPlan $plan, int $at, int $percent): bool
+    {
+        $jobs = array_map(static fn (PlannedJob $planned): RenderJob => $planned->job, $plan->jobs);
+        $jobs = [...array_slice($jobs, 0, $at), $jobs[$at]->scaled($percent)];
+
+        return (RenderPlan::of($plan->pool, $jobs)->jobs[$at]->lateBy() ?? 1) <= 0;
     }
 
     /**

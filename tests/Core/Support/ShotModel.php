@@ -162,19 +162,19 @@ final class ShotModel
     /** @param  array<string, mixed>  $fix  as a check tells it */
     public function carryOut(array $fix): void
     {
-        $frames = FrameRange::parse((string) ($fix['frames'] ?? ''));
+        $hasFrames = isset($fix['frames']);
+        $fix += ['frames' => '', 'pass' => '', 'shift' => 0, 'from' => '', 'to' => '', 'files' => ''];
+        $frames = FrameRange::parse((string) $fix['frames']);
+        [$from, $to] = [(string) $fix['from'], (string) $fix['to']];
         match ($fix['kind']) {
-            'set', 'deliver' => null,
-            'render' => $this->renderAll((string) ($fix['pass'] ?? ''), $frames),
-            'rename' => $this->rename((string) $fix['from'], (string) $fix['to'], $frames, (int) ($fix['shift'] ?? 0)),
-            'move' => $this->move((string) $fix['from'], (string) $fix['to'], (string) $fix['files'], $frames),
-            'set-aside' => $this->setAside((string) $fix['from'], isset($fix['frames']) ? $frames : null),
+            'set' => null,
+            'render', 'deliver' => $this->renderAll((string) $fix['pass'], $frames),
+            'rename' => $this->rename($from, $to, $frames, (int) $fix['shift']),
+            'move' => $this->move($from, $to, (string) $fix['files'], $frames),
+            'set-aside' => $this->setAside($from, $hasFrames ? $frames : null),
             'encode', 'retag' => $this->save($fix, $frames),
             default => throw new \LogicException("Nobody can {$fix['kind']} here."),
         };
-        if ($fix['kind'] === 'deliver') {
-            $this->renderAll((string) ($fix['pass'] ?? ''), $frames);
-        }
     }
 
     private function renderAll(string $pass, FrameRange $frames): void
