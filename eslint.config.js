@@ -27,9 +27,6 @@ export default ts.config(
         rules: {
             ...hooks.configs.recommended.rules,
             'no-console': 'error',
-            'no-nested-ternary': 'error',
-            complexity: ['error', 10],
-            'max-len': ['error', { code: 120, ignoreUrls: true }],
             eqeqeq: ['error', 'always', { null: 'ignore' }],
         },
     },
