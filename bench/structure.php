@@ -9,6 +9,8 @@ declare(strict_types=1);
  *
  *     php bench/structure.php                 core, cli, app, demo, printing and the models in vendor/, one line each
  *     php bench/structure.php core --list     and every place that is over a bound
+ *     php bench/structure.php core --hold     ends with 1 where rooms make a circle, or a branch of a ternary is one:
+ *                                             what no sniff holds
  */
 
 use PhpParser\Node;
@@ -44,6 +46,7 @@ final class Tree
         'parameters' => [],
         'columns' => [],
         'ternaries' => [],
+        'nested' => [],
     ];
 
     /** @var array<string, array<string, list<string>>> room => room it uses => files that do */
@@ -94,6 +97,9 @@ final class Tree
             );
             if ($inner !== []) {
                 $this->over['ternaries'][] = $path.':'.$ternary->getStartLine();
+            }
+            if ($ternary->if instanceof Expr\Ternary || $ternary->else instanceof Expr\Ternary) {
+                $this->over['nested'][] = $path.':'.$ternary->getStartLine();
             }
         }
         $this->readUses($path, $nodes, $find);
@@ -222,6 +228,7 @@ foreach ($roots as $root => $namespace) {
     foreach ($tree->cycles() as $cycle) {
         printf("    circle: %s\n", implode(', ', $cycle));
     }
+    $broken = ($broken ?? false) || $tree->cycles() !== [] || $tree->over['nested'] !== [];
     foreach (in_array('--list', $argv, true) ? $tree->over : [] as $bound => $places) {
         printf("  %s\n    %s\n", $bound, implode("\n    ", $places));
     }
@@ -231,3 +238,4 @@ foreach ($roots as $root => $namespace) {
         }
     }
 }
+exit(in_array('--hold', $argv, true) && ($broken ?? false) ? 1 : 0);

@@ -109,24 +109,43 @@ final class ProbeCommand extends Command
 
     private function spoken(MediaFacts $facts, string $path, int $size): string
     {
-        $said = array_filter([
+        $says = Extension::agrees(basename($path), $facts->kind) === false ? 'the extension says otherwise' : null;
+        $rate = $facts->timing->rate;
+        $camera = $facts->labels->camera;
+
+        return implode(', ', array_filter([
             $facts->kind?->spoken(),
-            Extension::agrees(basename($path), $facts->kind) === false ? 'the extension says otherwise' : null,
-            $facts->picture->width === null ? null : "{$facts->picture->width} × {$facts->picture->height}",
-            $facts->picture->pixelAspect === null || $facts->picture->pixelAspect->isEqualTo(1)
-                ? null
-                : 'pixels '.Fraction::writeFull($facts->picture->pixelAspect),
-            $facts->encoding->bitDepth === null ? null : "{$facts->encoding->bitDepth}-bit {$facts->encoding->sample}",
+            $says,
+            ...self::spokenPicture($facts),
+            $rate === null ? null : "{$rate->spoken()} a second",
+            $camera === null ? null : "camera {$camera}",
+            (string) ByteSize::of($size),
+            self::spokenWholeness($facts),
+        ]));
+    }
+
+    /** @return list<string|null> */
+    private static function spokenPicture(MediaFacts $facts): array
+    {
+        $picture = $facts->picture;
+        $aspect = $picture->pixelAspect;
+        $bits = $facts->encoding->bitDepth;
+
+        return [
+            $picture->width === null ? null : "{$picture->width} × {$picture->height}",
+            $aspect === null || $aspect->isEqualTo(1) ? null : 'pixels '.Fraction::writeFull($aspect),
+            $bits === null ? null : "{$bits}-bit {$facts->encoding->sample}",
             $facts->encoding->channelsText(),
             $facts->encoding->compression,
-            $facts->timing->rate === null ? null : "{$facts->timing->rate->spoken()} a second",
-            $facts->labels->camera === null ? null : "camera {$facts->labels->camera}",
-            (string) ByteSize::of($size),
-            $facts->damage() !== null
-                ? "not whole: {$facts->wholeness->reason}"
-                : ($facts->wholeness->complete === true ? 'whole' : null),
-        ]);
+        ];
+    }
 
-        return implode(', ', $said);
+    private static function spokenWholeness(MediaFacts $facts): ?string
+    {
+        if ($facts->damage() !== null) {
+            return "not whole: {$facts->wholeness->reason}";
+        }
+
+        return $facts->wholeness->complete === true ? 'whole' : null;
     }
 }

@@ -59,7 +59,11 @@ final readonly class IntakeFolder
         $top = realpath($intake.'/'.$part);
         // one wording for what lies outside and what is not there: nothing is told of folders elsewhere
         $named = $below === '' ? $root->label : $below;
-        $path = $base === false || $top === false ? false : ($below === '' ? $top : realpath($base.'/'.$below));
+        $path = match (true) {
+            $base === false || $top === false => false,
+            $below === '' => $top,
+            default => realpath($base.'/'.$below),
+        };
         if (
             $base === false
             || $top === false

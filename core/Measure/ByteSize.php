@@ -47,7 +47,12 @@ final readonly class ByteSize implements \Stringable
     {
         $size = BigDecimal::of($this->bytes);
         foreach (['B', 'KB', 'MB', 'GB', 'TB'] as $unit) {
-            $places = $unit === 'B' ? 0 : ($size->isLessThan(10) ? 2 : ($size->isLessThan(100) ? 1 : 0));
+            $places = match (true) {
+                $unit === 'B' => 0,
+                $size->isLessThan(10) => 2,
+                $size->isLessThan(100) => 1,
+                default => 0,
+            };
             $rounded = $size->toScale($places, RoundingMode::HALF_UP);
             if ($rounded->isLessThan(1000) || $unit === 'TB') {
                 break;

@@ -67,9 +67,11 @@ final readonly class MachinePool
     /** How long it may render in one go; null where there is no end to it. */
     public function longest(): ?int
     {
-        return $this->from === null || $this->to === null
-            ? null
-            : ($this->to > $this->from ? $this->to - $this->from : $this->to + self::DAY - $this->from);
+        return match (true) {
+            $this->from === null || $this->to === null => null,
+            $this->to > $this->from => $this->to - $this->from,
+            default => $this->to + self::DAY - $this->from,
+        };
     }
 
     /**

@@ -27,7 +27,11 @@ final readonly class CsvReport implements ReportWriter
             }
             $cells = static fn (?Cell $cell): array => [
                 $cell->found ?? '',
-                $cell === null ? '' : ($cell->stale ? 'stale' : $cell->mark->value),
+                match (true) {
+                    $cell === null => '',
+                    $cell->stale => 'stale',
+                    default => $cell->mark->value,
+                },
             ];
             $lines[] = [
                 $entry->part,

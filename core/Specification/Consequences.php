@@ -95,7 +95,11 @@ final readonly class Consequences
             foreach ($rate->hasDropFrame() ? [false, true] : [false] as $drop) {
                 $from = Timecode::fromFrames($expected->first(), $rate, $drop);
                 $lines[] = self::line(
-                    $rate->hasDropFrame() ? ($drop ? 'timecode, drop-frame' : 'timecode, non-drop') : 'timecode',
+                    match (true) {
+                        ! $rate->hasDropFrame() => 'timecode',
+                        $drop => 'timecode, drop-frame',
+                        default => 'timecode, non-drop',
+                    },
                     "{$from} – {$from->plus($length)}",
                 );
             }

@@ -104,8 +104,10 @@ final readonly class PatternNotes
 
     private static function textOf(Piece $piece, PieceValues $values): string
     {
-        return $piece->name === null
-            ? $piece->text
-            : ($piece->name === 'ext' ? '{ext}' : $values->textOf($piece) ?? 'x');
+        return match ($piece->name) {
+            null => $piece->text,
+            'ext' => '{ext}',
+            default => $values->textOf($piece) ?? 'x',
+        };
     }
 }

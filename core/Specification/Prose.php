@@ -67,13 +67,11 @@ final readonly class Prose
                 array_map(static fn (string $size): string => Resolution::parse($size)->spoken(), $sizes),
                 'or',
             ).(
-                $part->find(RequirementId::PICTURE_PIXEL_ASPECT) === null
-                    ? ''
-                    : (
-                        $square
-                            ? ' with square pixels'
-                            : ' with pixels '.$part->single(RequirementId::PICTURE_PIXEL_ASPECT)
-                    )
+                match (true) {
+                    $part->find(RequirementId::PICTURE_PIXEL_ASPECT) === null => '',
+                    $square => ' with square pixels',
+                    default => ' with pixels '.$part->single(RequirementId::PICTURE_PIXEL_ASPECT),
+                }
             );
         }
         $cameras = $part->values(RequirementId::CAMERA_NAME);

@@ -44,7 +44,8 @@ final readonly class MakeDeliverable
         ?User $by,
     ): Specification {
         $told = is_string($document['title'] ?? null) ? $document['title'] : '';
-        $title = $new->specificationTitle ?: $told ?: $new->code;
+        $own = $new->specificationTitle === '' ? $told : $new->specificationTitle;
+        $title = $own === '' ? $new->code : $own;
         $specification = $production->specifications()->create(['title' => mb_substr($title, 0, 160)]);
         $specification->revise($document, $by);
 

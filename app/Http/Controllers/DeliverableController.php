@@ -130,9 +130,11 @@ final class DeliverableController
                     'holdsUp' => $c->holds_up,
                     'made' => $c->updated_at->format('j M, H:i'),
                     'revision' => $c->revision->number,
-                    'of' => $c->scene_id !== null && $c->delivery_id !== null
-                        ? 'scene and files'
-                        : ($c->scene_id !== null ? 'scene' : 'files'),
+                    'of' => match (true) {
+                        $c->scene_id === null => 'files',
+                        $c->delivery_id === null => 'scene',
+                        default => 'scene and files',
+                    },
                     'by' => $c->person?->name,
                 ])->all(),
         ];

@@ -65,7 +65,11 @@ final class SheetController
                         'id' => $l->id,
                         'path' => $l->isOpen() ? $l->path() : null,
                         'expires' => $l->expires_at->format('j M Y, H:i'),
-                        'state' => $l->revoked_at !== null ? 'taken back' : ($l->isOpen() ? 'open' : 'expired'),
+                        'state' => match (true) {
+                            $l->revoked_at !== null => 'taken back',
+                            $l->isOpen() => 'open',
+                            default => 'expired',
+                        },
                         'opened' => $l->opened,
                     ])->all(),
         ]);
@@ -193,13 +197,11 @@ final class SheetController
     {
         $found = SheetLink::query()->find($link);
         if (! $request->hasValidRelativeSignature() || $found === null || ! $found->isOpen()) {
-            $why = $found?->revoked_at !== null && URL::hasCorrectSignature($request, false)
-                ? 'It was taken back.'
-                : (
-                    URL::hasCorrectSignature($request, false)
-                        ? 'Its time is over.'
-                        : 'It is not one of ours, or was not copied whole.'
-                );
+            $why = match (true) {
+                ! URL::hasCorrectSignature($request, false) => 'It is not one of ours, or was not copied whole.',
+                $found?->revoked_at !== null => 'It was taken back.',
+                default => 'Its time is over.',
+            };
 
             return response()->view('sheet-closed', ['why' => $why], 403)->header('X-Robots-Tag', 'noindex');
         }

@@ -160,17 +160,13 @@ final readonly class BookPage
                 }
             }
         }
-        $together = static fn (array $list): ?string => $list === []
-            ? null
-            : (
-                in_array('unequal', $list, true)
-                    ? 'unequal'
-                    : (
-                        in_array('unknown', $list, true)
-                            ? 'unknown'
-                            : (in_array('waived', $list, true) ? 'waived' : 'equal')
-                    )
-            );
+        $together = static fn (array $list): ?string => match (true) {
+            $list === [] => null,
+            in_array('unequal', $list, true) => 'unequal',
+            in_array('unknown', $list, true) => 'unknown',
+            in_array('waived', $list, true) => 'waived',
+            default => 'equal',
+        };
 
         return ['scene' => $together($marks['scene']), 'frames' => $together($marks['files'])];
     }

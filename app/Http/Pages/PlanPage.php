@@ -47,7 +47,11 @@ final readonly class PlanPage
             'samples' => $job->times->samples,
             'ready' => $planned->ready === null ? null : array_map(self::spoken(...), $planned->ready),
             'due' => $job->due === null ? null : self::spoken($job->due),
-            'late' => $late === null ? null : ($late > 0 ? "{$spoken($late)} late" : "{$spoken($late)} to spare"),
+            'late' => match (true) {
+                $late === null => null,
+                $late > 0 => "{$spoken($late)} late",
+                default => "{$spoken($late)} to spare",
+            },
             'fits' => $late === null || $late <= 0
                 ? null
                 : [

@@ -46,16 +46,9 @@ final readonly class HeaderRules implements Rule
                     $requirement->value->admitsNumber((string) $facts->picture->density),
                 ],
             // only a lossy picture has a quality
-            RequirementId::FORMAT_QUALITY => $facts->kind !== Kind::Jpeg
-                ? null
-                : (
-                    $facts->encoding->quality === null
-                        ? [null, false]
-                        : [
-                            (string) $facts->encoding->quality,
-                            $requirement->value->admitsNumber((string) $facts->encoding->quality),
-                        ]
-                ),
+            RequirementId::FORMAT_QUALITY => $facts->kind === Kind::Jpeg
+                ? self::quality($requirement, $facts->encoding->quality)
+                : null,
             default => self::encoding($requirement, $facts),
         });
 
@@ -72,5 +65,13 @@ final readonly class HeaderRules implements Rule
             : $found;
 
         return [$told, $found !== null && in_array($found, $requirement->value->values, true)];
+    }
+
+    /** @return array{string|null, bool} */
+    private static function quality(Requirement $requirement, ?int $quality): array
+    {
+        return $quality === null
+            ? [null, false]
+            : [(string) $quality, $requirement->value->admitsNumber((string) $quality)];
     }
 }

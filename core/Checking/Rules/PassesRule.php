@@ -32,7 +32,7 @@ final readonly class PassesRule implements Rule
             $mark = Mark::Unequal;
             foreach ($listed as $pass) {
                 if (strcasecmp($pass['name'], $asked) === 0) {
-                    $mark = $pass['saved'] === null ? Mark::Unknown : ($pass['saved'] ? Mark::Equal : Mark::Unequal);
+                    $mark = $pass['saved'] === null ? Mark::Unknown : Mark::when($pass['saved']);
                     $found[] = $pass['name'].($pass['saved'] === false ? ' (not saved)' : '');
                 }
             }

@@ -20,23 +20,37 @@ final readonly class SceneStateRules implements Rule
 
     public function scene(Requirement $requirement, Subject $subject): Cell
     {
-        if ($requirement->id() === RequirementId::SCENE_SAVED) {
-            $saved = $subject->scene?->source->saved;
+        $source = $subject->scene?->source;
 
-            return $saved === null
-                ? Cell::unknown()
-                : Cell::when($requirement->value->single() === ($saved ? 'yes' : 'no'), $saved ? 'yes' : 'no');
+        return $requirement->id() === RequirementId::SCENE_SAVED
+            ? self::saved($requirement, $source?->saved)
+            : self::links($source?->links);
+    }
+
+    private static function saved(Requirement $requirement, ?bool $saved): Cell
+    {
+        if ($saved === null) {
+            return Cell::unknown();
         }
-        $links = $subject->scene?->source->links;
+        $found = $saved ? 'yes' : 'no';
+
+        return Cell::when($requirement->value->single() === $found, $found);
+    }
+
+    /** @param  list<array{path: string, present: bool|null}>|null  $links */
+    private static function links(?array $links): Cell
+    {
         if ($links === null) {
             return Cell::unknown();
         }
-        $missing = count(array_filter($links, static fn (array $l): bool => $l['present'] === false));
-        $untold = count(array_filter($links, static fn (array $l): bool => $l['present'] === null));
+        $missing = count(array_filter($links, static fn (array $link): bool => $link['present'] === false));
+        $untold = count(array_filter($links, static fn (array $link): bool => $link['present'] === null));
 
-        return $missing > 0
-            ? Cell::when(false, "{$missing} missing")
-            : ($untold > 0 ? Cell::unknown() : Cell::of(Mark::Equal, 'yes'));
+        return match (true) {
+            $missing > 0 => Cell::when(false, "{$missing} missing"),
+            $untold > 0 => Cell::unknown(),
+            default => Cell::of(Mark::Equal, 'yes'),
+        };
     }
 
     public function files(Requirement $requirement, Subject $subject): ?Cell

@@ -100,6 +100,11 @@ final readonly class FlatJson implements SceneReader
 
     private static function text(mixed $value): string
     {
-        return is_bool($value) ? ($value ? 'yes' : 'no') : (is_string($value) ? $value : (string) json_encode($value));
+        return match (true) {
+            $value === true => 'yes',
+            $value === false => 'no',
+            is_string($value) => $value,
+            default => (string) json_encode($value),
+        };
     }
 }

@@ -91,9 +91,11 @@ final readonly class SceneJson implements SceneReader
             if ($map?->of($key) !== null && is_scalar($value)) {
                 $mapped[] = [
                     $key,
-                    is_bool($value)
-                        ? ($value ? 'yes' : 'no')
-                        : (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                    match (true) {
+                        $value === true => 'yes',
+                        $value === false => 'no',
+                        default => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                    },
                 ];
                 unset($settings[$key]);
             }

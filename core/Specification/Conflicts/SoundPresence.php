@@ -28,9 +28,11 @@ final readonly class SoundPresence implements ConflictRule
                 $part->name,
                 'No sound is asked, and its '
                     .(
-                        $asked[0] === RequirementId::AUDIO_CHANNELS
-                            ? 'channels'
-                            : ($asked[0] === RequirementId::AUDIO_BIT_DEPTH ? 'depth' : 'sample rate')
+                        match ($asked[0]) {
+                            RequirementId::AUDIO_CHANNELS => 'channels',
+                            RequirementId::AUDIO_BIT_DEPTH => 'depth',
+                            default => 'sample rate',
+                        }
                     )
                     .' is.',
                 ConflictResolution::set(RequirementId::AUDIO_PRESENCE, 'required', 'Ask for sound.'),

@@ -224,7 +224,8 @@ final class EachPassTest extends TestCase
         $entry = array_column($account->toArray()['entries'], null, 'id')['passes'];
 
         // that a pass is there does not say that it is saved
-        self::assertSame($missing === [] ? ($saved ? 'equal' : 'unknown') : 'unequal', $entry['scene']['mark']);
+        $toldMark = $saved ? 'equal' : 'unknown';
+        self::assertSame($missing === [] ? $toldMark : 'unequal', $entry['scene']['mark']);
         $says = implode(' ', array_map(static fn (array $c): string => $c['says'], $account->toArray()['causes']));
         foreach (self::PASSES as $pass) {
             self::assertSame(in_array($pass, $missing, true), preg_match("~\\b{$pass}\\b~", $says) === 1, $says);

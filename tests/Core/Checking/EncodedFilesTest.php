@@ -204,7 +204,11 @@ final class EncodedFilesTest extends TestCase
         foreach (range(1, 20) as $frame) {
             $bench->put(
                 sprintf('q.%04d.png', $frame),
-                $of($frame === 7 ? 'rgba16.png' : ($frame > 17 ? 'palette8.png' : 'rgb8.png')),
+                $of(match (true) {
+                    $frame === 7 => 'rgba16.png',
+                    $frame > 17 => 'palette8.png',
+                    default => 'rgb8.png',
+                }),
             );
         }
         $document = $bench->check(

@@ -280,9 +280,11 @@ final class UsdSceneTest extends TestCase
     {
         $found = (new UsdScene)->read("#usda 1.0\n{$inside}\n", 's.usda')->get($id);
         self::assertSame(
-            $value === null
-                ? null
-                : ($id === 'picture.pixel_aspect' && ! str_contains($value, '/') ? "{$value}/1" : $value),
+            match (true) {
+                $value === null => null,
+                $id === 'picture.pixel_aspect' && ! str_contains($value, '/') => "{$value}/1",
+                default => $value,
+            },
             $found,
         );
     }

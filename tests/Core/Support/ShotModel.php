@@ -162,7 +162,7 @@ final class ShotModel
     /** @param  array<string, mixed>  $fix  as a check tells it */
     public function carryOut(array $fix): void
     {
-        $hasFrames = isset($fix['frames']);
+        $given = $fix;
         $fix += ['frames' => '', 'pass' => '', 'shift' => 0, 'from' => '', 'to' => '', 'files' => ''];
         $frames = FrameRange::parse((string) $fix['frames']);
         [$from, $to] = [(string) $fix['from'], (string) $fix['to']];
@@ -171,8 +171,8 @@ final class ShotModel
             'render', 'deliver' => $this->renderAll((string) $fix['pass'], $frames),
             'rename' => $this->rename($from, $to, $frames, (int) $fix['shift']),
             'move' => $this->move($from, $to, (string) $fix['files'], $frames),
-            'set-aside' => $this->setAside($from, $hasFrames ? $frames : null),
-            'encode', 'retag' => $this->save($fix, $frames),
+            'set-aside' => $this->setAside($from, isset($given['frames']) ? $frames : null),
+            'encode', 'retag' => $this->save($given, $frames),
             default => throw new \LogicException("Nobody can {$fix['kind']} here."),
         };
     }
