@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Naming;
 
 use PlainLedger\Core\Naming\Atoms\Atom;
-use PlainLedger\Core\Naming\Atoms\FoundText;
 use PlainLedger\Core\Naming\Atoms\FrameAtom;
 
 /** A pattern's atoms laid against a name's tokens in the way that assumes least, by dynamic programming over costs. */
@@ -33,6 +32,7 @@ final class Alignment
         private readonly string $name,
         private readonly array $atoms,
         private readonly array $tokens,
+        private readonly AtomCosts $costs,
     ) {
         $offsets = [0];
         foreach ($tokens as $i => $token) {
@@ -42,9 +42,9 @@ final class Alignment
     }
 
     /** @param  list<Atom>  $atoms */
-    public static function read(string $name, array $atoms): NameReading
+    public static function read(string $name, array $atoms, AtomCosts $costs): NameReading
     {
-        $alignment = new self($name, $atoms, self::tokensOf($name));
+        $alignment = new self($name, $atoms, self::tokensOf($name), $costs);
         $cost = $alignment->best(0, 0);
 
         return $alignment->trace($cost);
@@ -84,7 +84,7 @@ final class Alignment
         $end = min(count($this->tokens), $j + $this->atoms[$i]->span());
         $before = $this->tokens[$j - 1] ?? '';
         for ($k = $j; $k <= $end; $k++) {
-            $own = $this->atoms[$i]->cost(new FoundText($this->text($j, $k), $k - $j, $before));
+            $own = $this->costs->of($this->atoms[$i], $this->text($j, $k), $k - $j, $before);
             if ($own === null || $own >= $best) {
                 continue;
             }

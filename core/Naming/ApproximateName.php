@@ -34,11 +34,11 @@ final readonly class ApproximateName
     private const MOST_NUMBERS = 8;
 
     /** @param  list<Atom>  $atoms */
-    private function __construct(private array $atoms) {}
+    private function __construct(private array $atoms, private AtomCosts $costs) {}
 
     public static function of(NamePattern $pattern, PieceValues $values): self
     {
-        return new self(PatternAtoms::of($pattern, $values));
+        return new self(PatternAtoms::of($pattern, $values), new AtomCosts);
     }
 
     public function read(string $name): NameReading
@@ -50,23 +50,29 @@ final readonly class ApproximateName
 
             return new NameReading($name, [$all], self::STRANGE, null);
         }
-        $straight = Alignment::read($name, $this->atoms);
+        $straight = Alignment::read($name, $this->atoms, $this->costs);
         if ($straight->fits()) {
             return $straight;
         }
         $mark = CopyMark::in($name);
         $best = $mark === null ? $straight : $this->copied($name, $mark, $straight);
-        $moved = $best->cost > self::HOPELESS ? null : $this->moved($name);
+        $moved = self::mayBeMoved($best) ? $this->moved($name) : null;
 
         return $moved !== null && $moved->cost < $best->cost ? $moved : $best;
+    }
+
+    /** Whether a number that stands elsewhere could explain it better. */
+    private static function mayBeMoved(NameReading $reading): bool
+    {
+        return $reading->cost > self::MOVED && $reading->cost <= self::HOPELESS;
     }
 
     /** The name without the mark that it is a copy, where that reads better. */
     private function copied(string $name, CopyMark $mark, NameReading $straight): NameReading
     {
         $plain = $mark->without($name);
-        $reading = Alignment::read($plain, $this->atoms);
-        $moved = $reading->fits() || $reading->cost > self::HOPELESS ? null : $this->moved($plain);
+        $reading = Alignment::read($plain, $this->atoms, $this->costs);
+        $moved = self::mayBeMoved($reading) ? $this->moved($plain) : null;
         if ($moved !== null && $moved->cost < $reading->cost) {
             $reading = $moved;
         }
@@ -88,7 +94,7 @@ final readonly class ApproximateName
         foreach (array_slice($runs[0], 0, self::MOST_NUMBERS, true) as $run => [$digits, $offset]) {
             foreach (self::cut($name, $offset, $offset + strlen($digits)) as $rest) {
                 foreach ($this->withoutNumber($at) as $atoms) {
-                    $reading = Alignment::read($rest, $atoms);
+                    $reading = Alignment::read($rest, $atoms, $this->costs);
                     if ($best === null || $reading->cost + self::MOVED < $best->cost) {
                         $best = $this->withNumber($name, $reading, $at, $digits, $run);
                     }
@@ -121,7 +127,7 @@ final readonly class ApproximateName
             $cuts[] = substr($name, 0, $from).substr($name, $to + 1);
         }
 
-        return [...$cuts, substr($name, 0, $from).substr($name, $to)];
+        return array_values(array_unique([...$cuts, substr($name, 0, $from).substr($name, $to)]));
     }
 
     /** @return list<list<Atom>> the pattern without its number, and without the separator before or after it */
