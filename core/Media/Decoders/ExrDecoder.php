@@ -32,7 +32,7 @@ final class ExrDecoder implements Decoder
     private const MOST_UNPACKED = 800 << 20;
 
     /** @var array<string, list<string>> a byte for each sixteen bits, by what they stand for */
-    private array $tables = [];
+    private static array $tables = [];
 
     public function decodes(Kind $kind): bool
     {
@@ -271,8 +271,8 @@ final class ExrDecoder implements Decoder
     /** @return list<string> of a half, or of the upper sixteen bits of a float */
     private function table(string $of): array
     {
-        if (isset($this->tables[$of])) {
-            return $this->tables[$of];
+        if (isset(self::$tables[$of])) {
+            return self::$tables[$of];
         }
         $table = [];
         for ($bits = 0; $bits < 65536; $bits++) {
@@ -280,7 +280,7 @@ final class ExrDecoder implements Decoder
             $table[] = chr((int) round(255 * (str_ends_with($of, 'alpha') ? $value : self::shown($value))));
         }
 
-        return $this->tables[$of] = $table;
+        return self::$tables[$of] = $table;
     }
 
     /** From 0 to 1; what is no number is nothing. */
