@@ -348,6 +348,31 @@ final class CausesInScenesTest extends TestCase
         ];
     }
 
+    /** @return iterable<string, array{string, list<array{string, string}>}> the format set, and what is to be set */
+    public static function namedOtherwise(): iterable
+    {
+        yield 'the name alone' => ['png', [['naming.pattern', 'TC_010.####.png']]];
+        yield 'both' => ['tiff', [['format.kind', 'png'], ['naming.pattern', 'TC_010.####.png']]];
+    }
+
+    /** @param  list<array{string, string}>  $sets */
+    #[DataProvider('namedOtherwise')]
+    public function test_a_name_that_says_another_format_is_told_and_what_is_set_then_balances(
+        string $kind,
+        array $sets,
+    ): void {
+        $asked = Workbench::specification(['format.kind' => 'png', 'naming.pattern' => '{shot}.{frame:4}.{ext}']);
+        $settings = ['format.kind' => $kind, 'naming.pattern' => 'TC_010.####.jpg'];
+        $document = CheckReport::of($asked, Workbench::scene($settings), null)->toArray();
+
+        self::assertSame(['extension-lies'], array_column($document['causes'], 'id'));
+        self::assertSame("The format is {$kind}, and the name says .jpg.", $document['causes'][0]['says']);
+        $fixes = array_map(static fn (array $fix): array => [$fix['id'], $fix['to']], $document['fixes']);
+        self::assertSame($sets, $fixes);
+        $mended = CheckReport::of($asked, Workbench::scene(array_column($sets, 1, 0) + $settings), null)->toArray();
+        self::assertSame(['balanced', []], [$mended['verdict'], $mended['causes']]);
+    }
+
     public function test_what_a_scene_does_not_mention_is_open_and_no_mistake(): void
     {
         $document = CheckReport::of(
