@@ -36,7 +36,8 @@ final class SequenceTest extends TestCase
 
     public function test_one_number_counts_the_frames(): void
     {
-        self::assertSame([[0, 4, [1, 2, 3]]], self::sequences(self::group('a.0003.png', 'a.0001.png', 'a.0002.png'), 0));
+        $group = self::group('a.0003.png', 'a.0001.png', 'a.0002.png');
+        self::assertSame([[0, 4, [1, 2, 3]]], self::sequences($group, 0));
     }
 
     public function test_what_differs_beside_it_parts_them(): void
