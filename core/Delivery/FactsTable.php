@@ -69,7 +69,7 @@ final class FactsTable
         return count($this->facts);
     }
 
-    /** @return list<mixed> in an order that stays, since rows are kept; the last but three was once of tracks */
+    /** @return list<mixed> in an order that stays, since rows are kept; the empty list was of tracks once */
     private function row(MediaFacts $facts): array
     {
         [$picture, $encoding, $timing] = [$facts->picture, $facts->encoding, $facts->timing];

@@ -91,14 +91,14 @@ final readonly class PixelSampler
     private function sampleOf(Pixels $pixels, MediaFacts $facts, string $apart): PixelSample
     {
         $print = hash_init('xxh128');
-        $sums = [0, 0, 0];
+        $sums = new ChannelSums;
         $dark = 0;
         $outline = new Outline($pixels->width(), $pixels->height());
         foreach ($pixels->lines(self::LINES) as $bytes) {
             hash_update($print, $bytes);
             $outline->add($bytes);
             $dark += $this->for->dark === null ? 0 : self::darkIn($bytes, $this->for->dark);
-            $sums = self::added($sums, $bytes);
+            $sums->add($bytes);
         }
         $plain = hash_final($print, true);
         // what is opaque looks the same on any ground
@@ -110,29 +110,11 @@ final readonly class PixelSampler
 
         return new PixelSample(
             $more === '' ? $plain : hash('xxh128', $plain.$more, true),
-            Brightness::ofSums($sums, $pixels->width() * $pixels->height(), $dark),
+            Brightness::ofSums($sums->all(), $pixels->width() * $pixels->height(), $dark),
             $seenThrough,
             $this->for->samples ? $pixels->sample(PixelSample::SAMPLE_SIDE) : '',
             $outline->box(),
         );
-    }
-
-    /**
-     * One byte of each three left standing: counting those is the quickest way to a sum.
-     *
-     * @param  array{int, int, int}  $sums
-     * @return array{int, int, int}
-     */
-    private static function added(array $sums, string $bytes): array
-    {
-        foreach ([0, 1, 2] as $channel) {
-            $mask = str_repeat(substr_replace("\0\0\0", "\xFF", $channel, 1), intdiv(strlen($bytes), 3));
-            foreach (count_chars($bytes & $mask, 1) as $value => $many) {
-                $sums[$channel] += $value * $many;
-            }
-        }
-
-        return $sums;
     }
 
     /** How many of these pixels have at most so much luminance. */

@@ -44,18 +44,10 @@ final class Alignment
     /** @param  list<Atom>  $atoms */
     public static function read(string $name, array $atoms, AtomCosts $costs): NameReading
     {
-        $alignment = new self($name, $atoms, self::tokensOf($name), $costs);
+        $alignment = new self($name, $atoms, NameTokens::of($name), $costs);
         $cost = $alignment->best(0, 0);
 
         return $alignment->trace($cost);
-    }
-
-    /** @return list<string> runs of digits, runs of letters, and every other character by itself */
-    private static function tokensOf(string $name): array
-    {
-        preg_match_all('~\d+|[A-Za-z\x80-\xFF]+|.~s', $name, $tokens);
-
-        return $tokens[0];
     }
 
     /** The least that the atoms from $i and the tokens from $j on cost together. */

@@ -44,7 +44,7 @@ final readonly class ApproximateName
     public function read(string $name): NameReading
     {
         $name = substr($name, 0, self::LONGEST_NAME);
-        if (preg_match_all('~\d+|[A-Za-z\x80-\xFF]+|.~s', $name) > self::MOST_TOKENS) {
+        if (NameTokens::count($name) > self::MOST_TOKENS) {
             // laying it against the pattern would take long
             $all = new PieceReading('extra', '', $name, [Difference::Value]);
 

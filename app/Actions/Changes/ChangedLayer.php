@@ -82,7 +82,7 @@ final class ChangedLayer
             $at = $at[$step];
         }
 
-        return json_encode($at, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return WrittenRequirement::json($at);
     }
 
     /** Writes JSON to a place of the layer, or takes away what stands there. */

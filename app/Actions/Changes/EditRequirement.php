@@ -8,6 +8,7 @@ use App\Models\Change;
 use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use PlainLedger\Core\Specification\SetBy;
 
 /** Changes what is asked of a deliverable, in whichever of its layers; what cannot be resolved then is not kept. */
 final readonly class EditRequirement
@@ -19,14 +20,14 @@ final readonly class EditRequirement
     public function run(Deliverable $deliverable, RequirementEdit $edit, User $by): ?Change
     {
         $deliverable->load(self::NEEDS);
-        $target = ChangedLayer::byLayer($deliverable)[$edit->layer];
+        $target = ChangedLayer::byLayer($deliverable)[$edit->layer->value];
         $part = self::part($deliverable, $edit, $target);
 
         return DB::transaction(function () use ($deliverable, $edit, $target, $part, $by): ?Change {
             $target->reload();
-            $json = $edit->drop ? self::dropped($target, $part, $edit->id) : $edit->json;
+            $json = $edit->json ?? self::dropped($target, $part, $edit->id);
             $change = $this->change->run($target, $part, $edit->id, $json, $by, $edit->seen);
-            if ($edit->layer !== 'deliverable' && ! $edit->drop) {
+            if ($edit->layer !== SetBy::Deliverable && $edit->json !== null) {
                 $change = $this->withoutException($deliverable, $edit, $change, $by);
             }
             self::resolve($deliverable);
@@ -38,7 +39,7 @@ final readonly class EditRequirement
     /** The house speaks of all parts; of the other layers one part alone where there are several. */
     private static function part(Deliverable $deliverable, RequirementEdit $edit, ChangedLayer $target): string
     {
-        if ($edit->layer === 'house') {
+        if ($edit->layer === SetBy::House) {
             return '';
         }
         $several = count($deliverable->draft()->specification->parts) > 1;

@@ -6,6 +6,7 @@ namespace App\Actions\Lists;
 
 use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
+use App\Actions\Changes\WrittenRequirement;
 use App\Models\Production;
 use App\Models\Specification;
 use App\Models\User;
@@ -80,7 +81,7 @@ final readonly class WriteList
                 $target,
                 '',
                 $id,
-                json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                WrittenRequirement::json($value),
                 $by,
             );
         }
@@ -89,7 +90,7 @@ final readonly class WriteList
                 $target,
                 '',
                 "values.{$name}",
-                json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                WrittenRequirement::json($value),
                 $by,
             );
         }

@@ -86,22 +86,6 @@ final class HouseRequirementController
         return back()->with('change', $change?->id);
     }
 
-    /** Several starting values are written with bars between them. */
-    public static function starting(string $id, string $text): string
-    {
-        $descriptor = Catalogue::standard()->find($id)
-            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
-        $values = array_map(
-            static fn (string $one): string => (string) RequirementValue::read($descriptor, $one),
-            preg_split('~\s*\|\s*~', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [''],
-        );
-
-        return json_encode(
-            array_values(array_unique($values)),
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
-    }
-
     public function understand(Request $request, Production $production): JsonResponse
     {
         Gate::authorize('decide', $production);

@@ -8,6 +8,7 @@ use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Actions\Changes\EditRequirement;
 use App\Actions\Changes\UndoOrRedoChange;
+use App\Actions\Changes\WrittenRequirement;
 use App\Http\FriendlyMessage;
 use App\Http\Pages\SpecificationPage;
 use App\Http\Requests\RequirementRequest;
@@ -146,7 +147,7 @@ final class RequirementController
             "values.{$given['name']}",
             $value === ''
                 ? null
-                : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                : WrittenRequirement::json($value),
             $by,
         );
 

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Actions\Changes\PreviewChange;
-use App\Actions\Changes\RequirementEdit;
+use App\Actions\Changes\WrittenRequirement;
 use App\Http\FriendlyMessage;
 use App\Http\Pages\BookPage;
 use App\Http\Pages\SpecificationPage;
@@ -103,7 +103,7 @@ final class SharedChangeController
         try {
             $json = $given['drop'] ?? false
                 ? null
-                : RequirementEdit::json($given['id'], $given['value'] ?? '', $given['level'], null);
+                : WrittenRequirement::typed($given['id'], $given['value'] ?? '', $given['level'], null);
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['value' => FriendlyMessage::said($refused)]);
         }

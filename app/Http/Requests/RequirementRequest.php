@@ -6,10 +6,10 @@ namespace App\Http\Requests;
 
 use App\Actions\Changes\RequirementEdit;
 use App\Models\Deliverable;
-use Illuminate\Foundation\Http\FormRequest;
+use PlainLedger\Core\Specification\SetBy;
 
 /** A requirement as it was typed on the specification's page. */
-final class RequirementRequest extends FormRequest
+final class RequirementRequest extends TypedRequirementRequest
 {
     public function authorize(): bool
     {
@@ -21,35 +21,17 @@ final class RequirementRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return [
-            'id' => ['required', 'string', 'max:80'],
+        return parent::rules() + [
             'part' => ['nullable', 'string', 'max:80'],
-            'value' => ['nullable', 'string', 'max:4000'],
-            'level' => ['required', 'in:must,should'],
-            'why' => ['nullable', 'string', 'max:300'],
             'scope' => ['required', 'in:deliverable,specification,house'],
-            'drop' => ['boolean'],
-            'seen' => ['nullable', 'string', 'max:20'],
         ];
     }
 
     /** @throws \Illuminate\Validation\ValidationException|\PlainLedger\Core\Text\PlainSentence */
     public function edit(): RequirementEdit
     {
-        $id = $this->string('id')->toString();
-        $drop = $this->boolean('drop');
-        $why = $this->input('why');
-        $seen = $this->input('seen');
-        $value = $this->string('value')->toString();
-        $level = $this->string('level')->toString();
+        $layer = SetBy::from($this->text('scope'));
 
-        return new RequirementEdit(
-            $id,
-            $this->string('part')->toString(),
-            $this->string('scope')->toString(),
-            $drop,
-            $drop ? null : RequirementEdit::json($id, $value, $level, is_string($why) ? $why : null),
-            is_string($seen) ? $seen : null,
-        );
+        return new RequirementEdit($this->text('id'), $this->text('part'), $layer, $this->written(), $this->seen());
     }
 }
