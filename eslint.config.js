@@ -27,6 +27,7 @@ export default ts.config(
         rules: {
             ...hooks.configs.recommended.rules,
             'no-console': 'error',
+            'max-len': ['error', { code: 120, ignoreUrls: true }],
             eqeqeq: ['error', 'always', { null: 'ignore' }],
         },
     },

@@ -208,7 +208,7 @@ final readonly class SchemaWriter
         $ids = array_map(static fn (Descriptor $d): string => "    | '{$d->id}'", $this->catalogue->all());
         $lines[] = "export type RequirementId =\n".implode("\n", $ids)."\n    | `other.\${string}`;\n";
         $groups = array_map(static fn (Group $g): string => "'{$g->value}'", Group::cases());
-        $lines[] = 'export type Group = '.implode(' | ', $groups).";\n";
+        $lines[] = "export type Group =\n    | ".implode("\n    | ", $groups).";\n";
 
         return implode("\n", $lines);
     }

@@ -10,7 +10,8 @@ function sql(file: 'ledger' | 'side', statement: string): void {
         'php',
         [
             '-r',
-            `$d = new PDO('sqlite:${home}/${file}.sqlite'); $d->exec('pragma busy_timeout = 5000'); $d->exec($argv[1]);`,
+            `$d = new PDO('sqlite:${home}/${file}.sqlite');` +
+                "$d->exec('pragma busy_timeout = 5000'); $d->exec($argv[1]);",
             statement,
         ],
         { encoding: 'utf8' },
@@ -26,7 +27,11 @@ test('a check that nobody works on any more says so, and is begun again', async 
     // as it stands where the server was ended in the middle of it, an hour ago
     sql(
         'ledger',
-        `insert into checks (deliverable_id, specification_revision_id, user_id, state, layers, "order", seen_at, created_at, updated_at) select deliverable_id, specification_revision_id, user_id, 'running', layers, "order", datetime('now', '-1 hour'), datetime('now', '-1 hour'), datetime('now', '-1 hour') from checks where deliverable_id = ${id} and "order" is not null order by id desc limit 1`,
+        'insert into checks (deliverable_id, specification_revision_id, user_id, state, layers, "order", seen_at, ' +
+            'created_at, updated_at) ' +
+            'select deliverable_id, specification_revision_id, user_id, \'running\', layers, "order", ' +
+            "datetime('now', '-1 hour'), datetime('now', '-1 hour'), datetime('now', '-1 hour') " +
+            `from checks where deliverable_id = ${id} and "order" is not null order by id desc limit 1`,
     );
     await page.reload();
     const broken = page.getByRole('alert').filter({ hasText: 'Nobody works on this check any more' });

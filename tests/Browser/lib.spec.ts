@@ -200,7 +200,8 @@ test.describe('words beside lines', () => {
                 { part: 'frames', says: 'Four.', explains: ['c'] },
             ],
         } as unknown as CheckDocument;
-        // what is said of one pass stands on its line and on no other's; where a pass has no line of its own, on that of all
+        // what is said of one pass stands on its line and on no other's; where a pass has no line of its own, on that
+        // of all
         expect([...notesOf(document)]).toEqual([
             ['frames//a', [1]],
             ['frames//b', [1, 2]],

@@ -47,7 +47,7 @@ test('what one pass alone is asked is typed behind its name', async ({ page }) =
     await page.keyboard.press('Escape');
 });
 
-test('something else is asked since: it is said wherever the check is shown, and is one press away from being checked again', async ({
+test('something else is asked since: it is said wherever the check is shown, and is one press away', async ({
     page,
 }) => {
     await signIn(page);

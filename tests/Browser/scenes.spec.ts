@@ -20,7 +20,8 @@ const LEARNERS = [
     'sabela',
 ];
 const scene = (learner: string, more = ''): string =>
-    `size = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\nchannels = RGB\noutput = renders/${learner}_vane_####.png\n${more}`;
+    'size = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = png\nbit depth = 8\n' +
+    `channels = RGB\noutput = renders/${learner}_vane_####.png\n${more}`;
 const file = (name: string, text: string): { name: string; mimeType: string; buffer: Buffer } => ({
     name,
     mimeType: 'text/plain',
@@ -219,7 +220,8 @@ test('a log is followed as it is written, and says where to go on', async ({ pag
         Array.from(
             { length: to - from + 1 },
             (_, n) =>
-                `frame ${from + n} begins\nframe ${from + n} done in ${seconds + (n % 5)} s\nwrote TC_030.${from + n}.exr\n`,
+                `frame ${from + n} begins\nframe ${from + n} done in ${seconds + (n % 5)} s\n` +
+                `wrote TC_030.${from + n}.exr\n`,
         ).join('');
     writeFileSync(`${folder}/night.log`, lines(1001, 1012));
     await signIn(page, 'brida@harbour.example');
@@ -342,7 +344,10 @@ test('a workbook of one learner’s scene, and a scene of many megabytes', async
     await page.goto('/');
     await open(page, 'TC_010', 'Scene');
     const mesh = `def Mesh "m" { point3f[] points = [${'(1.25, 2.5, 3.75), '.repeat(420_000)}] }\n`;
-    const usd = `#usda 1.0\n( framesPerSecond = 24 startTimeCode = 1001 endTimeCode = 1096 )\n${mesh}def Camera "cam_wide" {}\ndef RenderSettings "r" { uniform int2 resolution = (2048, 858) rel camera = </cam_wide> }\n`;
+    const usd =
+        '#usda 1.0\n( framesPerSecond = 24 startTimeCode = 1001 endTimeCode = 1096 )\n' +
+        `${mesh}def Camera "cam_wide" {}\n` +
+        'def RenderSettings "r" { uniform int2 resolution = (2048, 858) rel camera = </cam_wide> }\n';
     await page
         .locator('#settings')
         .setInputFiles({ name: 'TC_010_large.usda', mimeType: 'text/plain', buffer: Buffer.from(usd) });

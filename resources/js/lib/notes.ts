@@ -2,7 +2,10 @@ import type { CheckDocument, Entry } from '../types/book';
 
 export const lineKey = (entry: Entry): string => `${entry.part}/${entry.pass ?? ''}/${entry.id}`;
 
-/** Which notes speak of which line. A line of one pass has the notes of that pass and those of all; one of all passes has all of them. */
+/**
+ * Which notes speak of which line. A line of one pass has the notes of that pass and those of all; one of all passes
+ * has all of them.
+ */
 export function notesOf(document: CheckDocument): Map<string, number[]> {
     const notes = new Map<string, number[]>();
     const ownLines = new Set(document.entries.filter((entry) => entry.pass !== undefined).map(lineKey));

@@ -3,8 +3,8 @@ import type { Plan } from '../types/render';
 import { tell } from './ask';
 
 /**
- * Another plan of a production, tried on the server as one types; null: what is kept is shown, and nothing is asked. What
- * came last stays until the next comes.
+ * Another plan of a production, tried on the server as one types; null: what is kept is shown, and nothing is asked.
+ * What came last stays until the next comes.
  */
 export function useTriedPlan(
     production: number,

@@ -36,7 +36,8 @@ export function usePresence(
                         setChanged(
                             answer.state.by === null || answer.state.by === me
                                 ? 'Changed in another window; this is how it stands now.'
-                                : `${answer.state.by} changed this at ${answer.state.at ?? ''}; this is how it stands now.`,
+                                : `${answer.state.by} changed this at ${answer.state.at ?? ''}; ` +
+                                      'this is how it stands now.',
                         );
                         router.reload({ only: ['asked', 'deliverable'] });
                     }

@@ -1,3 +1,8 @@
+/** From the least to the most, in seconds; one time where they are the same. */
+export function spokenSpan(least: number, most: number): string {
+    return least === most ? spokenTime(most) : `${spokenTime(least)} to ${spokenTime(most)}`;
+}
+
 /** Times as they are said: `7 h 12 min`, `4 min 30 s`, `12 s`. */
 export function spokenTime(seconds: number): string {
     const whole = Math.round(seconds);

@@ -345,8 +345,8 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 <tfoot>
                                     <tr>
                                         <td colSpan={board.groups.length + 4}>
-                                            {all.filter((row) => row.verdict === 'balanced').length} of {all.length}{' '}
-                                            balance
+                                            {`${all.filter((row) => row.verdict === 'balanced').length} of `}
+                                            {`${all.length} balance`}
                                         </td>
                                     </tr>
                                 </tfoot>
@@ -409,8 +409,8 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                             key={`${line.specification}/${line.id}`}
                                             className="border-b border-rule py-1.5"
                                         >
-                                            {line.label} is <span className="mono">{line.common}</span> in {line.count}{' '}
-                                            scenes of “{line.specification}”, and{' '}
+                                            {line.label} is <span className="mono">{line.common}</span>
+                                            {` in ${line.count} scenes of “${line.specification}”, and `}
                                             {byValue(line.others).map(([value, whose], n) => (
                                                 <span key={value}>
                                                     {n > 0 && '; '}

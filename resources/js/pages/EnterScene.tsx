@@ -1,5 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { classes } from '../lib/classes';
 import { tell } from '../lib/ask';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
@@ -186,7 +187,12 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                                 key={part}
                                 href={`/deliverables/${deliverable.id}/scene/enter?part=${encodeURIComponent(part)}`}
                                 aria-current={part === entry.part ? 'page' : undefined}
-                                className={`mono ${part === entry.part ? 'border-b-2 border-ink font-semibold' : 'text-faint hover:text-ink'}`}
+                                className={classes(
+                                    'mono',
+                                    part === entry.part
+                                        ? 'border-b-2 border-ink font-semibold'
+                                        : 'text-faint hover:text-ink',
+                                )}
                             >
                                 {part}
                             </Link>

@@ -250,7 +250,10 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                         className="line-field mono h-36"
                                         value={text}
                                         spellCheck={false}
-                                        placeholder={`shot\trange\thandles\towner\n${book.production.code}_050\t1001-1048\t8\twren`}
+                                        placeholder={
+                                            'shot\trange\thandles\towner\n' +
+                                            `${book.production.code}_050\t1001-1048\t8\twren`
+                                        }
                                         onChange={(event) => {
                                             setText(event.target.value);
                                             setMatched(null);

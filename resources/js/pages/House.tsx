@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { classes } from '../lib/classes';
 import { useFocusBack } from '../lib/focus';
 import { useTurning } from '../lib/turning';
 import { AskedRow } from '../parts/asking/AskedRow';
@@ -249,7 +250,11 @@ function StartingRow({
                 ) : (
                     <button
                         type="button"
-                        className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link"
+                        className={classes(
+                            'mono w-full cursor-pointer text-left',
+                            'underline decoration-rule decoration-dotted',
+                            'underline-offset-4 hover:decoration-link',
+                        )}
                         aria-label={`${line.label}: ${value}. Change`}
                         onClick={() => onEdit(true)}
                     >

@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
+import { classes } from '../lib/classes';
 import { tell, tellFiles } from '../lib/ask';
 import { asText } from '../lib/spreadsheet';
 import { Book } from '../parts/Book';
@@ -143,6 +144,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
         );
     const left = owned.length - Object.keys(done).length;
     const results = Object.values(done);
+    const withVerdict = (verdict: string) => results.filter((each) => each.verdict === verdict).length;
 
     return (
         <Book title={`${book.production.name}, many scenes`} book={book}>
@@ -200,7 +202,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                             <span className="text-faint">
                                 {owned.length} of {found.scenes.length} know whose they are
                                 {results.length > 0 &&
-                                    `; balanced ${results.filter((each) => each.verdict === 'balanced').length}, unbalanced ${results.filter((each) => each.verdict === 'unbalanced').length}`}
+                                    `; balanced ${withVerdict('balanced')}, unbalanced ${withVerdict('unbalanced')}`}
                             </span>
                             {results.length > 0 && book.decides && (
                                 <Link className="plain-link" href={`/productions/${book.production.id}/board`}>
@@ -243,7 +245,10 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                             <td className="column">
                                                 <select
                                                     aria-label={`Deliverable of ${scene.label}`}
-                                                    className={`line-field ${scene.deliverable === null ? 'border-red!' : ''}`}
+                                                    className={classes(
+                                                        'line-field',
+                                                        scene.deliverable === null && 'border-red!',
+                                                    )}
                                                     value={scene.deliverable ?? ''}
                                                     disabled={result !== undefined}
                                                     onChange={(event) => point(at, event.target.value)}

@@ -1,5 +1,6 @@
 import { useForm } from '@inertiajs/react';
 import { useState, type FormEvent, type ReactNode } from 'react';
+import { classes } from '../lib/classes';
 import { tell } from '../lib/ask';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
@@ -303,7 +304,10 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                                                 {part.lines.map((line) => (
                                                     <div
                                                         key={line.label}
-                                                        className="flex justify-between gap-4 border-b border-rule py-0.5"
+                                                        className={classes(
+                                                            'flex justify-between gap-4',
+                                                            'border-b border-rule py-0.5',
+                                                        )}
                                                     >
                                                         <dt>{line.label}</dt>
                                                         <dd className="mono text-right">

@@ -1,4 +1,5 @@
 import { router } from '@inertiajs/react';
+import { classes } from '../lib/classes';
 import { Book } from '../parts/Book';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { Book as BookData } from '../types/book';
@@ -61,7 +62,12 @@ export default function Outbox({ book, messages }: { book: BookData; messages: M
                                         <span className="text-faint">{message.address}</span> · {message.subject}{' '}
                                         <span className="text-faint">· {message.at}</span>
                                     </summary>
-                                    <pre className="mt-2 max-w-[86ch] font-sans whitespace-pre-wrap [overflow-wrap:anywhere]">
+                                    <pre
+                                        className={classes(
+                                            'mt-2 max-w-[86ch] font-sans',
+                                            'whitespace-pre-wrap [overflow-wrap:anywhere]',
+                                        )}
+                                    >
                                         {message.body}
                                     </pre>
                                     <button

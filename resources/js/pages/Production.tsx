@@ -184,7 +184,9 @@ function Specifications({ lines }: { lines: SpecificationLine[] }) {
                             revision {line.revision};{' '}
                             {line.deliverables === 0
                                 ? 'nothing follows it'
-                                : `${line.deliverables} ${line.deliverables === 1 ? 'deliverable follows' : 'deliverables follow'} it`}
+                                : `${line.deliverables} ${
+                                      line.deliverables === 1 ? 'deliverable follows' : 'deliverables follow'
+                                  } it`}
                         </span>
                     </li>
                 ))}

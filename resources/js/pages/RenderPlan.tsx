@@ -76,7 +76,9 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                         <p className="said pt-3">
                             {shown.ready === null
                                 ? 'Not all of it can be rendered in these hours.'
-                                : `${shown.frames} frames on ${shown.machines} ${shown.machines === 1 ? 'machine' : 'machines'}, begun now: ready ${shown.ready}.`}{' '}
+                                : `${shown.frames} frames on ${shown.machines} ` +
+                                  (shown.machines === 1 ? 'machine, ' : 'machines, ') +
+                                  `begun now: ready ${shown.ready}.`}{' '}
                             {shown.needed === null
                                 ? shown.jobs.some((job) => job.word === 'late')
                                     ? 'No count of machines would make it.'

@@ -189,7 +189,8 @@ export default function Revisions({
                                     {revision.checks === 0 ? (
                                         <span className="text-faint">none</span>
                                     ) : (
-                                        `${revision.checks} of ${revision.deliverables} ${revision.deliverables === 1 ? 'deliverable' : 'deliverables'}`
+                                        `${revision.checks} of ${revision.deliverables} ` +
+                                        (revision.deliverables === 1 ? 'deliverable' : 'deliverables')
                                     )}
                                     {at === 0 && !revision.fixed && (
                                         <span className="text-faint">

@@ -32,7 +32,9 @@ import type {
     Quarrel,
 } from '../types/book';
 
-/** What is asked, as sentences beside values, edited in place; what follows from it stands in the margin as it is typed. */
+/**
+ * What is asked, as sentences beside values, edited in place; what follows from it stands in the margin as it is typed.
+ */
 export default function Specification({
     book,
     deliverable,
@@ -172,7 +174,8 @@ export default function Specification({
                     <p role="status" className="mt-1 text-[13px] text-ochre">
                         {presence.changed}{' '}
                         {presence.others.length > 0 &&
-                            `${presence.others.join(' and ')} ${presence.others.length === 1 ? 'has' : 'have'} this open as well.`}
+                            `${presence.others.join(' and ')} ${presence.others.length === 1 ? 'has' : 'have'} ` +
+                                'this open as well.'}
                     </p>
                 )}
                 {asked.notUnderstood.length > 0 && (

@@ -168,7 +168,8 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                     >
                                         {busy
                                             ? 'Looking…'
-                                            : `Look at what would become of ${chosen.size === 0 ? 'them' : chosen.size}`}
+                                            : 'Look at what would become of ' +
+                                              (chosen.size === 0 ? 'them' : String(chosen.size))}
                                     </button>
                                     {chosen.size === 0 && (
                                         <span className="pl-3 text-faint">Choose the deliverables first.</span>

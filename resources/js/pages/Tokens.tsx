@@ -26,7 +26,10 @@ export default function Tokens({
 }) {
     const form = useForm({ name: '', days: '90', scope: 'check' });
     const { errors } = usePage().props;
-    const call = `curl -X POST -H "Authorization: Bearer ${fresh ?? 'TOKEN'}" -H "X-File-Name: shot_settings.json" \\\n  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`;
+    const call = [
+        `curl -X POST -H "Authorization: Bearer ${fresh ?? 'TOKEN'}" -H "X-File-Name: shot_settings.json" \\`,
+        `  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`,
+    ].join('\n');
 
     return (
         <Book title="Your tokens" book={null}>

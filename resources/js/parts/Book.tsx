@@ -63,9 +63,8 @@ export function Book({
                     router.visit(`/deliverables/${next.id}/${next.folio}`);
                 }
             } else if (['1', '2', '3', '4'].includes(event.key) && deliverable !== undefined) {
-                router.visit(
-                    `/deliverables/${deliverable.id}/${['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames'}`,
-                );
+                const folio = ['specification', 'scene', 'render', 'frames'][Number(event.key) - 1] ?? 'frames';
+                router.visit(`/deliverables/${deliverable.id}/${folio}`);
             }
         };
         document.addEventListener('keydown', press);

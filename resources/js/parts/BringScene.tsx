@@ -43,7 +43,8 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
         }
         if (files.length > 1) {
             setFault(
-                'These are several files, and one scene belongs here. Many at once are brought on the production’s page “Many scenes”.',
+                'These are several files, and one scene belongs here. ' +
+                    'Many at once are brought on the production’s page “Many scenes”.',
             );
 
             return;

@@ -1,4 +1,5 @@
 import { useRef, useState, type ReactNode } from 'react';
+import { classes } from '../lib/classes';
 
 /** A place to drop files on, with a button that chooses them; what else can be done stands beside it. */
 export function DropPlace({
@@ -37,7 +38,10 @@ export function DropPlace({
                 setOver(false);
                 onFiles([...event.dataTransfer.files]);
             }}
-            className={`flex flex-wrap items-center gap-3 border border-dashed px-4 py-3 ${over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge'}`}
+            className={classes(
+                'flex flex-wrap items-center gap-3 border border-dashed px-4 py-3',
+                over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge',
+            )}
         >
             <span className="said">{says}</span>
             <label className="sr-only" htmlFor={id}>

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { classes } from '../lib/classes';
 import { ask } from '../lib/ask';
 
 interface Contents {
@@ -23,7 +24,10 @@ export interface Choice {
     below: string;
 }
 
-/** A small browser of the folders below the intake roots this person may see; what is done with the folder stands below it. */
+/**
+ * A small browser of the folders below the intake roots this person may see; what is done with the folder stands below
+ * it.
+ */
 export function FolderBrowser({
     browse,
     roots,
@@ -133,7 +137,10 @@ export function FolderBrowser({
                                     <li key={folder}>
                                         <button
                                             type="button"
-                                            className="mono cursor-pointer py-0.5 text-left text-link [overflow-wrap:anywhere] hover:underline"
+                                            className={classes(
+                                                'mono cursor-pointer py-0.5 text-left',
+                                                'text-link [overflow-wrap:anywhere] hover:underline',
+                                            )}
                                             onClick={() => go(at.below === '' ? folder : `${at.below}/${folder}`)}
                                         >
                                             {folder}/

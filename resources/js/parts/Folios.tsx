@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { classes } from '../lib/classes';
 import type { Deliverable, Mark } from '../types/book';
 import { MarkSign } from './MarkSign';
 
@@ -33,7 +34,10 @@ export function Folios({ deliverable, at }: { deliverable: Deliverable; at: Foli
                         key={folio}
                         href={`/deliverables/${deliverable.id}/${folio}`}
                         aria-current={folio === at ? 'page' : undefined}
-                        className={`-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}
+                        className={classes(
+                            '-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5',
+                            folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink',
+                        )}
                     >
                         {mark !== null && <MarkSign mark={mark} />}
                         {name}

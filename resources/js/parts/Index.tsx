@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useDeferredValue, useState, type KeyboardEvent, type RefObject } from 'react';
+import { classes } from '../lib/classes';
 import type { Book } from '../types/book';
 import { MarkSign, verdictMark } from './MarkSign';
 
@@ -74,7 +75,10 @@ export function Index({
                                     href={`/deliverables/${line.id}/${line.folio}`}
                                     tabIndex={line.id === reachable ? 0 : -1}
                                     aria-current={line.id === current ? 'page' : undefined}
-                                    className="grid grid-cols-[18px_1fr] items-baseline gap-x-1.5 px-4 py-1.5 hover:bg-sheet"
+                                    className={classes(
+                                        'grid grid-cols-[18px_1fr] items-baseline gap-x-1.5',
+                                        'px-4 py-1.5 hover:bg-sheet',
+                                    )}
                                 >
                                     <span>
                                         {mark === null ? (

@@ -1,4 +1,5 @@
 import { Fragment, useState } from 'react';
+import { classes } from '../lib/classes';
 import { inWords, pickOut } from '../lib/difference';
 import { lineKey } from '../lib/notes';
 import type { Cell, Entry, Ledger } from '../types/book';
@@ -8,6 +9,10 @@ import { MarkSign } from './MarkSign';
 import { Waive } from './Waive';
 
 const LONG = 24;
+
+/** The ink of what was found, where it stands in place of a mark. */
+const foundClass = (cell: Cell): string =>
+    classes('mono', cell.mark === 'unequal' && cell.stale !== true && 'found-wrong');
 
 /** Found values in their own ink, what differs picked out. */
 function CellText({ cell, required }: { cell: Cell; required: string }) {
@@ -363,7 +368,9 @@ export function LedgerTable({
                                                                                             'naming.pattern' &&
                                                                                         entry[side].found !== null ? (
                                                                                             <span
-                                                                                                className={`mono ${entry[side].mark === 'unequal' && entry[side].stale !== true ? 'found-wrong' : ''}`}
+                                                                                                className={foundClass(
+                                                                                                    entry[side],
+                                                                                                )}
                                                                                             >
                                                                                                 <Breaking
                                                                                                     text={

@@ -2,7 +2,7 @@ import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { ask } from '../lib/ask';
 import { bytes } from '../lib/frames';
-import { spokenTime } from '../lib/spoken';
+import { spokenSpan, spokenTime } from '../lib/spoken';
 import type { LogShown } from '../types/render';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
@@ -38,8 +38,7 @@ function Progress({ log }: { log: LogShown }) {
                         {reading.beside > 1 && `, ${reading.beside} at a time`}.{' '}
                         {progress.leftCount === 0
                             ? 'Nothing is left to render.'
-                            : left !== null &&
-                              `The rest takes ${left[0] === left[1] ? '' : `${spokenTime(left[0])} to `}${spokenTime(left[1])}.`}
+                            : left !== null && `The rest takes ${spokenSpan(left[0], left[1])}.`}
                     </p>
                     {left !== null && progress.leftCount > 0 && (
                         <p className="text-faint">If it goes on from now, it ends {endsAt(left)}.</p>
@@ -53,8 +52,8 @@ function Progress({ log }: { log: LogShown }) {
                     {progress.leftCount > 0 && (
                         <p className="mt-2 flex flex-wrap items-baseline gap-3">
                             <span>
-                                To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span>{' '}
-                                and type in the range{' '}
+                                To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span>
+                                {' and type in the range '}
                                 <span className="mono">
                                     <Breaking text={progress.left} />
                                 </span>
@@ -182,8 +181,8 @@ export function LogFollowed({ log: first }: { log: LogShown }) {
                 </span>
                 <span>
                     {log.followed ? 'followed as it is written' : 'as it was sent'}
-                    {log.shape !== null && `, read as “${log.shape}”`}; {bytes(log.read)} of {bytes(log.size)} read,{' '}
-                    {log.at}
+                    {log.shape !== null && `, read as “${log.shape}”`}
+                    {`; ${bytes(log.read)} of ${bytes(log.size)} read, ${log.at}`}
                 </span>
                 <button
                     type="button"

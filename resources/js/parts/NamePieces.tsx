@@ -1,4 +1,7 @@
+import { classes } from '../lib/classes';
 import type { NameReading } from '../types/book';
+
+const WRONG = 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red';
 
 /** Asked and found name above each other, piece by piece. */
 export function NamePieces({ reading }: { reading: NameReading }) {
@@ -15,7 +18,12 @@ export function NamePieces({ reading }: { reading: NameReading }) {
                                 <td
                                     key={at}
                                     title={piece.piece}
-                                    className={`border-y px-1.5 py-0.5 whitespace-pre ${piece.differs.length === 0 ? 'border-rule' : row === 'found' ? 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red' : 'border-edge'}`}
+                                    className={classes(
+                                        'border-y px-1.5 py-0.5 whitespace-pre',
+                                        piece.differs.length === 0 && 'border-rule',
+                                        piece.differs.length > 0 && row === 'found' && WRONG,
+                                        piece.differs.length > 0 && row !== 'found' && 'border-edge',
+                                    )}
                                 >
                                     {piece[row] === '' ? (
                                         <span className="text-faint">{row === 'found' ? '(none)' : ' '}</span>

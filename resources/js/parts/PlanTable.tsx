@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { classes } from '../lib/classes';
 import type { Plan, PlanJob } from '../types/render';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
@@ -96,7 +97,10 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                                     <span>
                                         {job.due}
                                         <span
-                                            className={`block text-[12.5px] ${job.word === 'late' || job.word === 'never' ? 'text-red' : 'text-faint'}`}
+                                            className={classes(
+                                                'block text-[12.5px]',
+                                                job.word === 'late' || job.word === 'never' ? 'text-red' : 'text-faint',
+                                            )}
                                         >
                                             {job.word === 'late'
                                                 ? (job.late ?? 'late')

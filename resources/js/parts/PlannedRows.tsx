@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { classes } from '../lib/classes';
 import { Breaking } from './Breaking';
 
 export interface PlannedRow {
@@ -33,6 +34,14 @@ const DOES: Record<PlannedRow['does'], string> = {
     same: 'as it is',
     refuse: 'refused',
 };
+
+/** What the button writes: `Make 3, change 2`. */
+function toWrite(make: number, change: number): string {
+    const parts = [make > 0 && `make ${make}`, change > 0 && `change ${change}`].filter((part) => part !== false);
+    const all = parts.join(', ');
+
+    return all === '' ? 'Nothing to write' : all.charAt(0).toUpperCase() + all.slice(1);
+}
 
 /** What a list would do, row by row, and how its columns were understood. */
 export function PlannedRows({
@@ -70,9 +79,7 @@ export function PlannedRows({
             <div className="sticky top-0 z-10 flex flex-wrap items-baseline gap-3 border-b border-ink bg-sheet py-2">
                 <span className="title text-[16px]">{sum === '' ? 'No rows' : sum}</span>
                 <button type="button" className="press strong" disabled={busy || write === 0} onClick={onWrite}>
-                    {write === 0
-                        ? 'Nothing to write'
-                        : `${counts.make > 0 ? `Make ${counts.make}` : ''}${counts.make > 0 && counts.change > 0 ? ', ' : ''}${counts.change > 0 ? `${counts.make > 0 ? 'change' : 'Change'} ${counts.change}` : ''}`}
+                    {toWrite(counts.make, counts.change)}
                 </button>
                 {counts.refuse > 0 && write > 0 && (
                     <span className="text-faint">
@@ -106,7 +113,11 @@ export function PlannedRows({
                         <tr key={`${row.line} ${row.code}`}>
                             <td className="mono">{row.line}</td>
                             <td
-                                className={`column ${row.does === 'refuse' ? 'text-red' : row.does === 'same' ? 'text-faint' : ''}`}
+                                className={classes(
+                                    'column',
+                                    row.does === 'refuse' && 'text-red',
+                                    row.does === 'same' && 'text-faint',
+                                )}
                             >
                                 {DOES[row.does]}
                             </td>

@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { classes } from '../lib/classes';
 import type { Book } from '../types/book';
 
 export type ProductionFolio =
@@ -33,7 +34,12 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                             key={folio}
                             href={`/productions/${book.production.id}${folio}`}
                             aria-current={folio === at ? 'page' : undefined}
-                            className={`-mb-px border-b-[3px] py-1.5 ${folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink'}`}
+                            className={classes(
+                                '-mb-px border-b-[3px] py-1.5',
+                                folio === at
+                                    ? 'border-ink font-semibold'
+                                    : 'border-transparent text-faint hover:text-ink',
+                            )}
                         >
                             {name}
                         </Link>

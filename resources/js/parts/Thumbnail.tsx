@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { classes } from '../lib/classes';
 
 /** A small picture of one frame; where the file is gone by now, only its number. */
 export function Thumbnail({
@@ -15,6 +16,7 @@ export function Thumbnail({
     const [gone, setGone] = useState(false);
     // until it is there its place is kept, so that nothing jumps
     const [there, setThere] = useState(false);
+    const query = pass === null ? '' : `?pass=${encodeURIComponent(pass)}`;
 
     return (
         <figure className="w-[150px]">
@@ -24,10 +26,15 @@ export function Thumbnail({
                 </p>
             ) : (
                 <img
-                    src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${pass === null ? '' : `?pass=${encodeURIComponent(pass)}`}`}
+                    src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${query}`}
                     alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`}
                     loading="lazy"
-                    className={`h-[84px] ${there ? 'w-auto' : 'w-full'} max-w-full border border-rule bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)] bg-[length:12px_12px]`}
+                    className={classes(
+                        'h-[84px]',
+                        there ? 'w-auto' : 'w-full',
+                        'max-w-full border border-rule bg-[length:12px_12px]',
+                        'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
+                    )}
                     onLoad={() => setThere(true)}
                     onError={() => setGone(true)}
                 />

@@ -73,4 +73,16 @@ export type RequirementId =
     | 'delivery.checksums'
     | `other.${string}`;
 
-export type Group = 'Picture' | 'Time' | 'Camera' | 'Scene' | 'Render' | 'Output' | 'Format' | 'Colour' | 'Sound' | 'Naming' | 'Content' | 'Delivery';
+export type Group =
+    | 'Picture'
+    | 'Time'
+    | 'Camera'
+    | 'Scene'
+    | 'Render'
+    | 'Output'
+    | 'Format'
+    | 'Colour'
+    | 'Sound'
+    | 'Naming'
+    | 'Content'
+    | 'Delivery';

@@ -1,4 +1,5 @@
 import { useRef } from 'react';
+import { classes } from '../../lib/classes';
 import { useFocusBack } from '../../lib/focus';
 import { below, SET_BY } from '../../lib/layers';
 import type { Turning } from '../../lib/turning';
@@ -95,7 +96,11 @@ export function AskedRow({
                             <button
                                 ref={button}
                                 type="button"
-                                className="mono w-full cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link"
+                                className={classes(
+                                    'mono w-full cursor-pointer text-left',
+                                    'underline decoration-rule decoration-dotted',
+                                    'underline-offset-4 hover:decoration-link',
+                                )}
                                 aria-label={`${line.label}: ${line.value}. Change`}
                                 onClick={() => onEdit(true)}
                             >

@@ -1,4 +1,5 @@
 import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
+import { classes } from '../../lib/classes';
 import type { Offered } from '../../types/book';
 
 const MOST = 12;
@@ -147,7 +148,10 @@ export function Finder({
                             id={`${name}-${each.id}`}
                             role="option"
                             aria-selected={n === at}
-                            className={`grid cursor-pointer grid-cols-[1fr_auto] gap-x-3 px-2 py-1 ${n === at ? 'bg-[color-mix(in_oklab,var(--color-primary)_14%,var(--color-sheet))]' : ''}`}
+                            className={classes(
+                                'grid cursor-pointer grid-cols-[1fr_auto] gap-x-3 px-2 py-1',
+                                n === at && 'bg-[color-mix(in_oklab,var(--color-primary)_14%,var(--color-sheet))]',
+                            )}
                             onMouseDown={(event) => {
                                 event.preventDefault();
                                 take(each);

@@ -64,7 +64,10 @@ export function RangeRuler({ ruler }: { ruler: Ruler }) {
                 width="236"
                 height={handles ? 46 : 34}
                 role="img"
-                aria-label={`frames ${first} to ${last}${handles ? `, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : ''}`}
+                aria-label={
+                    `frames ${first} to ${last}` +
+                    (handles ? `, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : '')
+                }
             >
                 {handles && (
                     <>

@@ -78,7 +78,12 @@ export function Parts({
                                     onClick={() => {
                                         if (
                                             window.confirm(
-                                                `Take the part “${part.name}” and all that is asked of it out of the specification?${usedBy > 1 ? ` ${usedBy} deliverables share it.` : ''}`,
+                                                [
+                                                    `Take the part “${part.name}” and all that is asked of it out of the specification?`,
+                                                    usedBy > 1 ? `${usedBy} deliverables share it.` : '',
+                                                ]
+                                                    .join(' ')
+                                                    .trim(),
                                             )
                                         ) {
                                             send({ does: 'remove', name: part.name }, () => undefined);

@@ -1,4 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
+import { classes } from '../../lib/classes';
 import { blocks, isNumber, joined, moved, PIECES, SEPARATORS, written, type Block } from '../../lib/pattern';
 
 function said(block: Block): string {
@@ -108,10 +109,18 @@ export function PatternBuilder({
                                 type="button"
                                 tabIndex={n === place ? 0 : -1}
                                 aria-pressed={n === place}
-                                aria-label={`${block.kind === 'text' ? `text ${block.text}` : `piece ${said(block)}`}, ${n + 1} of ${list.length}`}
+                                aria-label={
+                                    (block.kind === 'text' ? `text ${block.text}` : `piece ${said(block)}`) +
+                                    `, ${n + 1} of ${list.length}`
+                                }
                                 onClick={() => setAt(n)}
                                 onFocus={() => setAt(n)}
-                                className={`mono block min-w-5 cursor-grab border px-1.5 py-0.5 text-center text-[13px] ${block.kind === 'text' ? 'border-rule border-dashed' : 'border-edge bg-paper'} ${n === place ? 'border-link! text-link' : ''} ${dragged === n ? 'opacity-50' : ''}`}
+                                className={classes(
+                                    'mono block min-w-5 cursor-grab border px-1.5 py-0.5 text-center text-[13px]',
+                                    block.kind === 'text' ? 'border-rule border-dashed' : 'border-edge bg-paper',
+                                    n === place && 'border-link! text-link',
+                                    dragged === n && 'opacity-50',
+                                )}
                             >
                                 {said(block)}
                             </button>
@@ -186,7 +195,10 @@ export function PatternBuilder({
                         key={piece.name}
                         type="button"
                         title={piece.says}
-                        className="mono cursor-pointer border border-rule px-1.5 text-link hover:border-link disabled:cursor-default disabled:text-faint"
+                        className={classes(
+                            'mono cursor-pointer border border-rule px-1.5 text-link hover:border-link',
+                            'disabled:cursor-default disabled:text-faint',
+                        )}
                         disabled={
                             (piece.name === 'ext' || piece.name === 'frame') &&
                             list.some((block) => block.kind === 'piece' && block.name === piece.name)
@@ -205,7 +217,10 @@ export function PatternBuilder({
                         key={separator}
                         type="button"
                         aria-label={`text ${separator}`}
-                        className="mono min-w-6 cursor-pointer border border-rule border-dashed px-1.5 text-link hover:border-link"
+                        className={classes(
+                            'mono min-w-6 cursor-pointer border border-rule border-dashed px-1.5',
+                            'text-link hover:border-link',
+                        )}
                         onClick={() => insert({ kind: 'text', text: separator })}
                     >
                         {separator}

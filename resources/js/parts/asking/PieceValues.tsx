@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { classes } from '../../lib/classes';
 import type { Turning } from '../../lib/turning';
 import { Breaking } from '../Breaking';
 
@@ -41,7 +42,11 @@ export function PieceValues({
                             ) : editable ? (
                                 <button
                                     type="button"
-                                    className="cursor-pointer text-right underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-link"
+                                    className={classes(
+                                        'cursor-pointer text-right',
+                                        'underline decoration-rule decoration-dotted',
+                                        'underline-offset-4 hover:decoration-link',
+                                    )}
                                     aria-label={`${name}: ${values[name] ?? 'nothing yet'}. Change`}
                                     onClick={() => setEditing(name)}
                                 >

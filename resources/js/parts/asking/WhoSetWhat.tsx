@@ -2,6 +2,12 @@ import { below } from '../../lib/layers';
 import type { AskedPart, Layer } from '../../types/book';
 import { Breaking } from '../Breaking';
 
+const LAYERS: Record<Layer, string> = {
+    house: 'the house',
+    specification: 'this specification',
+    deliverable: 'this deliverable',
+};
+
 /** How much each layer sets, and what an upper one says instead of a lower. */
 export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
     const lines = parts.flatMap((part) => part.lines.map((line) => ({ line, part: part.name })));
@@ -17,10 +23,7 @@ export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
             <p className="border-t border-ink pt-1 text-[13px] text-faint">
                 {(['house', 'specification', 'deliverable'] as const)
                     .filter((layer) => count(layer) > 0)
-                    .map(
-                        (layer) =>
-                            `${{ house: 'the house', specification: 'this specification', deliverable: 'this deliverable' }[layer]} ${count(layer)}`,
-                    )
+                    .map((layer) => `${LAYERS[layer]} ${count(layer)}`)
                     .join(', ')}
             </p>
             {instead.map(({ line, part }) => {

@@ -1,4 +1,5 @@
 import { useEffect, useId, useState } from 'react';
+import { classes } from '../../lib/classes';
 import { tell } from '../../lib/ask';
 import { Breaking } from '../Breaking';
 import { CopyButton } from '../CopyButton';
@@ -61,7 +62,10 @@ export function Sum({
                 {calculation.fields.map((field) => (
                     <div
                         key={field.name}
-                        className="grid grid-cols-[minmax(0,1fr)_140px] items-baseline gap-x-3 border-b border-rule py-1"
+                        className={classes(
+                            'grid grid-cols-[minmax(0,1fr)_140px] items-baseline gap-x-3',
+                            'border-b border-rule py-1',
+                        )}
                     >
                         <label htmlFor={`${name}-${field.name}`} className="text-[13px]">
                             {field.label}
@@ -90,7 +94,10 @@ export function Sum({
                         {answer.results.map((result) => (
                             <div
                                 key={result.label}
-                                className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-rule py-1"
+                                className={classes(
+                                    'grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3',
+                                    'border-b border-rule py-1',
+                                )}
                             >
                                 <dt className="text-[13px] text-faint">{result.label}</dt>
                                 <dd className="row-span-2 self-center">

@@ -1,0 +1,2 @@
+/** Names of classes together, as far as they hold; so that a long list of them can stand in several lines. */
+export const classes = (...names: (string | false)[]): string => names.filter((name) => name !== false).join(' ');
