@@ -8,6 +8,11 @@ const DELIVERS: [string, string][] = [
     ['file', 'another file beside them'],
 ];
 
+/** What is asked before a part is taken out. */
+const removal = (name: string, usedBy: number): string =>
+    `Take the part “${name}” and all that is asked of it out of the specification?` +
+    (usedBy > 1 ? ` ${usedBy} deliverables share it.` : '');
+
 /** What a specification is made of: its parts added, called otherwise, taken away. */
 export function Parts({
     parts,
@@ -76,16 +81,7 @@ export function Parts({
                                     type="button"
                                     className="plain-link"
                                     onClick={() => {
-                                        if (
-                                            window.confirm(
-                                                [
-                                                    `Take the part “${part.name}” and all that is asked of it out of the specification?`,
-                                                    usedBy > 1 ? `${usedBy} deliverables share it.` : '',
-                                                ]
-                                                    .join(' ')
-                                                    .trim(),
-                                            )
-                                        ) {
+                                        if (window.confirm(removal(part.name, usedBy))) {
                                             send({ does: 'remove', name: part.name }, () => undefined);
                                         }
                                     }}
