@@ -1,5 +1,6 @@
 // Opens a board of five hundred deliverables, sorts it, types into its filter and goes through it by keys; prints how
-// long each takes until it is on the screen. Usage: php bench/board-rows.php DATABASE, then: node bench/board.mjs ADDRESS
+// long each takes until it is on the screen.
+// Usage: php bench/board-rows.php DATABASE, then: node bench/board.mjs ADDRESS
 import { chromium } from '@playwright/test';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8017';
@@ -40,7 +41,11 @@ const painted = async (what, act) => {
     console.log(`${what}: ${Math.round(took)} ms`);
 };
 const typing = (text) =>
-    `const f = document.querySelector('input[aria-label="Find on the board"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, ${JSON.stringify(text)}); f.dispatchEvent(new Event('input', { bubbles: true }));`;
+    [
+        `const f = document.querySelector('input[aria-label="Find on the board"]');`,
+        `Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, ${JSON.stringify(text)});`,
+        `f.dispatchEvent(new Event('input', { bubbles: true }));`,
+    ].join(' ');
 for (const text of ['S', 'SH', 'SH_0', '', 'scale', '']) {
     await painted(`filter “${text}”`, typing(text));
     await page.waitForTimeout(300);

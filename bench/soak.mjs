@@ -1,5 +1,5 @@
-// Fifty people at once for a minute: they read pages, change what is asked, bring settings and have files checked. Prints
-// how many requests there were and how long they took; ends with 1 where one failed, or where something that was
+// Fifty people at once for a minute: they read pages, change what is asked, bring settings and have files checked.
+// Prints how many requests there were and how long they took; ends with 1 where one failed, or where something that was
 // acknowledged does not stand there afterwards.
 // Usage: node bench/soak.mjs [SECONDS] [PEOPLE]
 import { spawn, spawnSync } from 'node:child_process';
@@ -152,7 +152,16 @@ const until = performance.now() + seconds * 1000;
 await Promise.all(everybody.map((person) => person.work(until)));
 
 // what was acknowledged stands
-const php = `$d = new PDO('sqlite:${env.DB_DATABASE}'); $v = []; foreach ($d->query('select "values" from deliverables') as $r) $v += json_decode($r[0], true) ?: []; echo json_encode(['values' => $v, 'scenes' => (int) $d->query("select count(*) from scenes where user_id in (select id from users where handle like 'soak%')")->fetchColumn(), 'open' => (int) $d->query("select count(*) from checks where state in ('queued', 'running')")->fetchColumn(), 'ok' => $d->query('pragma integrity_check')->fetchColumn()]);`;
+const php = [
+    `$d = new PDO('sqlite:${env.DB_DATABASE}')`,
+    `$v = []`,
+    `foreach ($d->query('select "values" from deliverables') as $r) $v += json_decode($r[0], true) ?: []`,
+    `$count = fn ($of) => (int) $d->query("select count(*) from {$of}")->fetchColumn()`,
+    `$scenes = $count("scenes where user_id in (select id from users where handle like 'soak%')")`,
+    `$open = $count("checks where state in ('queued', 'running')")`,
+    `$ok = $d->query('pragma integrity_check')->fetchColumn()`,
+    `echo json_encode(['values' => $v, 'scenes' => $scenes, 'open' => $open, 'ok' => $ok]);`,
+].join('; ');
 let stands;
 for (let tries = 0; tries < 120; tries++) {
     stands = JSON.parse(spawnSync('php', ['-r', php], { encoding: 'utf8' }).stdout);
@@ -168,11 +177,18 @@ const scenes = everybody.reduce((sum, person) => sum + (person.scenes ?? 0), 0);
 times.sort((a, b) => a - b);
 const at = (share) => Math.round(times[Math.floor(times.length * share)] ?? 0);
 console.log(
-    `${people} people, ${seconds} s: ${times.length} requests, ${(times.length / seconds).toFixed(0)} a second; half within ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, the longest ${at(0.9999)} ms.`,
+    [
+        `${people} people, ${seconds} s: ${times.length} requests, ${(times.length / seconds).toFixed(0)} a second`,
+        `half within ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, the longest ${at(0.9999)} ms.`,
+    ].join('; '),
 );
 console.log(`Replies by status: ${JSON.stringify(counts)}.`);
 console.log(
-    `${faults.length} faults; ${lost.length} of ${everybody.filter((p) => p.written !== null).length} last writes lost; ${stands.scenes} of ${scenes} settings kept; ${stands.open} checks left open; the database is ${stands.ok}.`,
+    [
+        `${faults.length} faults`,
+        `${lost.length} of ${everybody.filter((p) => p.written !== null).length} last writes lost`,
+        `${stands.scenes} of ${scenes} settings kept; ${stands.open} checks left open; the database is ${stands.ok}.`,
+    ].join('; '),
 );
 faults.slice(0, 10).forEach((fault) => console.log(`  ${fault}`));
 end(faults.length > 0 || lost.length > 0 || stands.open > 0 || stands.scenes < scenes ? 1 : 0);

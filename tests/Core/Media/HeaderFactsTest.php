@@ -82,7 +82,9 @@ final class HeaderFactsTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{list<int>, string|null}> factors of each component, and what is written for them */
+    /**
+     * @return iterable<string, array{list<int>, string|null}> factors of each component, and what is written for them
+     */
     public static function factors(): iterable
     {
         yield 'none is left out' => [[0x11, 0x11, 0x11], '4:4:4'];
