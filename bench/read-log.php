@@ -55,8 +55,8 @@ foreach (LogShape::standard() as $shape) {
         $took / 1e9,
         $took / max(1, $plain),
         (memory_get_peak_usage() - $before) / 1e6,
-        count($reading->finished),
-        $reading->warningCount,
+        count($reading->frames->finished),
+        $reading->warnings->count,
     );
 }
 unlink($path);

@@ -109,15 +109,15 @@ final class LogCommand extends Command
     {
         return [
             'shape' => $shape->name,
-            'lines' => $reading->lines,
-            'finished' => (string) $reading->finished,
-            'begun' => (string) $reading->begun,
-            'last' => $reading->last,
+            'lines' => $reading->clock->lines,
+            'finished' => (string) $reading->frames->finished,
+            'begun' => (string) $reading->frames->begun,
+            'last' => $reading->frames->last,
             'files' => $reading->files,
             'median_ms' => $reading->median(),
             'slow' => (object) $reading->slow(),
-            'warnings' => $reading->warningCount,
-            'errors' => $reading->errorCount,
+            'warnings' => $reading->warnings->count,
+            'errors' => $reading->errors->count,
             'left' => $progress === null ? null : (string) $progress->left,
             'resume' => $progress?->resume,
             'seconds_left' => $progress?->secondsLeft,
@@ -129,7 +129,7 @@ final class LogCommand extends Command
     {
         $median = $reading->median();
         $lines = $progress === null
-            ? ['Finished: '.($reading->finished->isEmpty() ? 'none' : $reading->finished).'.']
+            ? ['Finished: '.($reading->frames->finished->isEmpty() ? 'none' : $reading->frames->finished).'.']
             : [count($progress->done).' of '.Text::count(count($progress->expected), 'frame').' finished.'];
         if ($median !== null) {
             $many = count($reading->times());
@@ -145,8 +145,8 @@ final class LogCommand extends Command
 
         return [
             ...$lines,
-            ...self::messages('error', $reading->errors),
-            ...self::messages('warning', $reading->warnings),
+            ...self::messages('error', $reading->errors->said),
+            ...self::messages('warning', $reading->warnings->said),
         ];
     }
 

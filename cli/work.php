@@ -33,5 +33,5 @@ try {
         default => throw new InvalidArgumentException('The work is “scan”, “sheet” or “thumbnail”.'),
     };
 } catch (PlainSentence $refused) {
-    $say(['refused' => $refused->getMessage()]);
+    $say(['refused' => $refused->getMessage(), 'place' => $refused->place(), 'reason' => $refused->reason()]);
 }

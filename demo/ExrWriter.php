@@ -10,13 +10,12 @@ namespace PlainLedger\Demo;
  */
 final readonly class ExrWriter
 {
+    /** @var \ArrayObject<string, string> packed lines already seen: most of a picture is the same in every frame */
+    private \ArrayObject $packed;
+
     /**
      * @param  list<string>  $channels  R G B A, and layers such as mist.Y, shadow.Y
      * @param  string  $compression  none, zips or zip
-     * @param  array{int, int, int, int}|null  $dataWindow  left, top, right, bottom, inclusive; null for all of it
-     * @param  array{int, int}|null  $rate
-     * @param  array<string, string>  $texts
-     * @param  \ArrayObject<string, string>  $packed
      */
     public function __construct(
         private int $width,
@@ -24,18 +23,17 @@ final readonly class ExrWriter
         private array $channels = ['R', 'G', 'B', 'A'],
         private string $compression = 'zip',
         private bool $half = true,
-        private ?array $dataWindow = null,
-        private float $pixelAspect = 1.0,
-        private ?array $rate = null,
-        private array $texts = [],
-        /** packed chunks of lines already seen: most of a picture is the same in every frame */
-        private \ArrayObject $packed = new \ArrayObject,
-    ) {}
+        private ExrAttributes $attributes = new ExrAttributes,
+    ) {
+        /** @var \ArrayObject<string, string> $packed */
+        $packed = new \ArrayObject;
+        $this->packed = $packed;
+    }
 
     /** @param  iterable<list<array{int, array{float, float, float, float}}>>  $lines of the whole picture */
     public function write(iterable $lines): string
     {
-        [$left, $top, $right, $bottom] = $this->dataWindow ?? [0, 0, $this->width - 1, $this->height - 1];
+        [$left, $top, $right, $bottom] = $this->attributes->dataWindow ?? [0, 0, $this->width - 1, $this->height - 1];
         $channels = $this->channels;
         sort($channels, SORT_STRING);
         $header = "\x76\x2F\x31\x01".pack('V', 2).$this->header($channels, [$left, $top, $right, $bottom]);
@@ -83,13 +81,13 @@ final readonly class ExrWriter
             .$attribute('dataWindow', 'box2i', pack('V4', ...$window))
             .$attribute('displayWindow', 'box2i', pack('V4', 0, 0, $this->width - 1, $this->height - 1))
             .$attribute('lineOrder', 'lineOrder', "\0")
-            .$attribute('pixelAspectRatio', 'float', pack('g', $this->pixelAspect))
+            .$attribute('pixelAspectRatio', 'float', pack('g', $this->attributes->pixelAspect))
             .$attribute('screenWindowCenter', 'v2f', pack('gg', 0.0, 0.0))
             .$attribute('screenWindowWidth', 'float', pack('g', 1.0));
-        if ($this->rate !== null) {
-            $header .= $attribute('framesPerSecond', 'rational', pack('VV', ...$this->rate));
+        if ($this->attributes->rate !== null) {
+            $header .= $attribute('framesPerSecond', 'rational', pack('VV', ...$this->attributes->rate));
         }
-        foreach ($this->texts as $name => $text) {
+        foreach ($this->attributes->texts as $name => $text) {
             $header .= $attribute($name, 'string', $text);
         }
 

@@ -12,20 +12,16 @@ final readonly class Mistakes
     /**
      * @param  FrameRange|null  $render  the frames that are rendered, where they are others than the scene's
      * @param  list<int>  $cutShort  frames whose files break off
-     * @param  list<int>  $empty  frames whose files are empty
      * @param  array{int, int}|null  $size  another size
      * @param  string|null  $name  another output name
-     * @param  list<string>|null  $channels  other channels
      * @param  array<string, string>  $strays  files laid beside, by name
      * @param  string|null  $log  where the renderer writes its log, beside the folder of the frames
      */
     public function __construct(
         public ?FrameRange $render = null,
         public array $cutShort = [],
-        public array $empty = [],
         public ?array $size = null,
         public ?string $name = null,
-        public ?array $channels = null,
         public array $strays = [],
         public ?string $folder = null,
         public ?string $log = null,

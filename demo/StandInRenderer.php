@@ -80,7 +80,6 @@ final readonly class StandInRenderer
     private static function spoilt(string $bytes, int $frame, Mistakes $mistakes): string
     {
         return match (true) {
-            in_array($frame, $mistakes->empty, true) => '',
             in_array($frame, $mistakes->cutShort, true) => substr($bytes, 0, intdiv(strlen($bytes) * 3, 5)),
             default => $bytes,
         };
@@ -99,7 +98,7 @@ final readonly class StandInRenderer
             $size->height,
             cutOut: $kind === Kind::Png && str_contains((string) $told, 'A'),
         );
-        $channels = $mistakes->channels ?? Channels::parse($told ?? self::CHANNELS[$kind->value] ?? '');
+        $channels = Channels::parse($told ?? self::CHANNELS[$kind->value] ?? '');
 
         return match ($kind) {
             Kind::Png => self::png($scene, $size, $painter, $channels),
@@ -142,9 +141,10 @@ final readonly class StandInRenderer
             $channels,
             in_array($compression, ['none', 'zips', 'zip'], true) ? $compression : 'zip',
             ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? '16') === '16',
-            rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
-            texts: $camera === null ? [] : ['camera' => $camera],
-            packed: new \ArrayObject,
+            new ExrAttributes(
+                rate: [$rate->getNumerator()->toInt(), $rate->getDenominator()->toInt()],
+                texts: $camera === null ? [] : ['camera' => $camera],
+            ),
         );
 
         return static fn (int $frame): string => $writer->write($painter->lines($frame));

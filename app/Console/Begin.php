@@ -35,7 +35,11 @@ final class Begin extends Command
             [$name, $password] = $user === null ? $this->newPerson($email) : [$user->name, ''];
             $production = Production::byCode($code);
             $title = $production->name ?? $this->given('production', 'Name of the production');
-            $this->add($user, $name, $email, $password, $production, $title, $code, $kind, $role);
+            DB::transaction(fn () => $this->giveRole(
+                $user ?? $this->addPerson($name, $email, $password),
+                $production ?? $this->addProduction($code, $title, $kind),
+                $role,
+            ));
         } catch (\InvalidArgumentException $invalid) {
             $this->error($invalid->getMessage());
 
@@ -98,41 +102,31 @@ final class Begin extends Command
         return [$name, $password];
     }
 
-    private function add(
-        ?User $user,
-        string $name,
-        string $email,
-        string $password,
-        ?Production $production,
-        string $title,
-        string $code,
-        string $kind,
-        Role $role,
-    ): void {
-        DB::transaction(
-            function () use ($user, $name, $email, $password, $production, $title, $code, $kind, $role): void {
-                $user ??= User::query()->create(
-                    ['name' => $name, 'email' => $email, 'password' => $password, 'handle' => $this->handleFor($name)],
-                );
-                if ($production === null) {
-                    $production = Production::query()->create(
-                        [
-                            'code' => $code,
-                            'name' => $title === '' ? $code : $title,
-                            'kind' => $kind,
-                            'house' => ['require' => []],
-                        ],
-                    );
-                    $path = Str::slug($code, '_').'/'.($kind === 'course' ? '{learner}' : '{shot}');
-                    $production->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);
-                    File::ensureDirectoryExists((string) config('ledger.intake').'/'.dirname($path));
-                }
-                $production->memberships()->updateOrCreate(['user_id' => $user->id], ['role' => $role]);
-                SecurityLog::note(
-                    'role given',
-                    ['account' => $user->id, 'production' => $production->id, 'role' => $role->value],
-                );
-            },
+    private function addPerson(string $name, string $email, string $password): User
+    {
+        return User::query()->create(
+            ['name' => $name, 'email' => $email, 'password' => $password, 'handle' => $this->handleFor($name)],
+        );
+    }
+
+    private function addProduction(string $code, string $title, string $kind): Production
+    {
+        $production = Production::query()->create(
+            ['code' => $code, 'name' => $title === '' ? $code : $title, 'kind' => $kind, 'house' => ['require' => []]],
+        );
+        $path = Str::slug($code, '_').'/'.($kind === 'course' ? '{learner}' : '{shot}');
+        $production->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);
+        File::ensureDirectoryExists((string) config('ledger.intake').'/'.dirname($path));
+
+        return $production;
+    }
+
+    private function giveRole(User $user, Production $production, Role $role): void
+    {
+        $production->memberships()->updateOrCreate(['user_id' => $user->id], ['role' => $role]);
+        SecurityLog::note(
+            'role given',
+            ['account' => $user->id, 'production' => $production->id, 'role' => $role->value],
         );
     }
 

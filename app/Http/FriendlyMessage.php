@@ -13,7 +13,7 @@ final readonly class FriendlyMessage
     public static function said(PlainSentence $refused): string
     {
         return $refused instanceof SpecificationRefused && $refused->requirement !== null
-            ? $refused->plain
+            ? $refused->reason()
             : $refused->getMessage();
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Processes\ScanOutcome;
 use App\Processes\ScanProcess;
+use App\Processes\WorkRefused;
+use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
@@ -20,7 +23,7 @@ final readonly class QuickLook
 
     private const SECONDS = 25;
 
-    /** @throws FolderRefused */
+    /** @throws FolderRefused|WorkRefused */
     public static function at(IntakeFolder $folder): Delivery
     {
         if (! $folder->holdsAtMost(self::MOST_FILES)) {
@@ -32,12 +35,12 @@ final readonly class QuickLook
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
-            $order = new ScanOrder($folder->path, ScanDepth::Quick, null, [], false, $spool, self::SECONDS);
+            $order = new ScanOrder($folder->path, ScanDepth::Quick, new ContentOrder, $spool, self::SECONDS);
             $end = ScanProcess::standard()->run($order, static fn (): bool => true);
-            if ($end->how === 'refused') {
-                throw FolderRefused::saying((string) $end->says);
+            if ($end->refusal !== null) {
+                throw $end->refusal;
             }
-            if ($end->how !== 'whole') {
+            if ($end->outcome !== ScanOutcome::Whole) {
                 throw FolderRefused::because(
                     $folder->below,
                     'takes longer to look at than anybody waits; choose one with a single delivery',

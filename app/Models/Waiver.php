@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Checking\WaivedLine;
 use PlainLedger\Core\Checking\Waiver as Accepted;
 
 /**
@@ -60,10 +61,7 @@ final class Waiver extends Model
         return array_values(
             $rows->map(
                 static fn (self $w): Accepted => new Accepted(
-                    $w->entry,
-                    $w->part,
-                    $w->pass,
-                    $w->required,
+                    new WaivedLine($w->entry, $w->part, $w->pass, $w->required),
                     $w->accepted,
                     $w->reason,
                     $w->person?->name,

@@ -8,38 +8,38 @@ namespace App\Processes;
 final readonly class ScanEnd
 {
     /**
-     * @param  string  $how  whole, paused, stopped, refused or broken
-     * @param  string|null  $says  why it was refused
-     * @param  array{string, string}|null  $at where it broke: the file's path and what was done with it; null where
+     * @param  array{string, string}|null  $at  where it broke: the file's path and what was done with it; null where
      *   that was not announced
      */
-    private function __construct(public string $how, public ?string $says = null, public ?array $at = null) {}
+    private function __construct(
+        public ScanOutcome $outcome,
+        public ?WorkRefused $refusal = null,
+        public ?array $at = null,
+    ) {}
 
-    /** Everything was looked at, and the delivery is in the spool. */
     public static function whole(): self
     {
-        return new self('whole');
+        return new self(ScanOutcome::Whole);
     }
 
-    /** A checkpoint is in the spool. */
     public static function paused(): self
     {
-        return new self('paused');
+        return new self(ScanOutcome::Paused);
     }
 
     public static function stopped(): self
     {
-        return new self('stopped');
+        return new self(ScanOutcome::Stopped);
     }
 
-    public static function refused(string $says): self
+    public static function refused(WorkRefused $refusal): self
     {
-        return new self('refused', $says);
+        return new self(ScanOutcome::Refused, $refusal);
     }
 
     /** @param  array{string, string}|null  $at */
     public static function broken(?array $at): self
     {
-        return new self('broken', null, $at);
+        return new self(ScanOutcome::Broken, null, $at);
     }
 }

@@ -59,7 +59,7 @@ final readonly class ScanProcess
 
         return match (true) {
             $outcome === Outcome::Stopped => ScanEnd::stopped(),
-            isset($last['refused']) => ScanEnd::refused((string) $last['refused']),
+            isset($last['refused']) => ScanEnd::refused(WorkRefused::told($last)),
             $outcome === Outcome::Finished && isset($last['ended']) => ScanEnd::whole(),
             $outcome === Outcome::Finished && isset($last['paused']) => ScanEnd::paused(),
             default => ScanEnd::broken($at),

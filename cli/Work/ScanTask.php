@@ -37,7 +37,7 @@ final readonly class ScanTask
             Probe::standard(),
             $order->depth,
             self::sampler($order),
-            $order->sums,
+            $order->content->sums,
             $this->caution($order),
         );
         $spool = self::spooled($order->spool);
@@ -79,10 +79,11 @@ final readonly class ScanTask
 
     private static function sampler(ScanOrder $order): ?PixelSampler
     {
-        if ($order->looksFor === null) {
+        $looksFor = $order->content->looksFor;
+        if ($looksFor === null) {
             return null;
         }
-        $places = $order->approved;
+        $places = $order->content->approved;
         $open = static function (string $frame) use ($places): ByteSource {
             $place = $places[(int) $frame] ?? throw SourceUnreadable::file($frame, 'there is no such file');
             $listing = FolderListing::at($place['folder']);
@@ -92,13 +93,13 @@ final readonly class ScanTask
             );
         };
         $paths = [];
-        foreach (array_keys($order->looksFor['approved']) as $frame) {
+        foreach (array_keys($looksFor['approved']) as $frame) {
             $paths[(int) $frame] = (string) $frame;
         }
-        $dark = $order->looksFor['dark'] === null ? null : Fraction::parse($order->looksFor['dark']);
+        $dark = $looksFor['dark'] === null ? null : Fraction::parse($looksFor['dark']);
 
         return PixelSampler::standard(
-            new SampleOptions($order->looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)),
+            new SampleOptions($looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)),
         );
     }
 

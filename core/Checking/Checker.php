@@ -35,8 +35,6 @@ use PlainLedger\Core\Checking\Rules\SettingRule;
 use PlainLedger\Core\Checking\Rules\ShapeRules;
 use PlainLedger\Core\Checking\Rules\StartTimecodeRule;
 use PlainLedger\Core\Checking\Rules\StillnessRules;
-use PlainLedger\Core\Delivery\Delivery;
-use PlainLedger\Core\Matching\DeliveryMatch;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
@@ -82,20 +80,16 @@ final readonly class Checker
     }
 
     /**
-     * @param  DeliveryMatch|null  $match  of this very delivery
+     * @param  DeliveredFiles|null  $files  null where none are delivered
      * @param  list<Waiver>  $waivers  unequal lines that are accepted as they are
-     * @param  EarlierFiles|null  $earlier  what the scene must not write over
-     * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name
      */
     public function check(
         Specification $specification,
         ?SceneSettings $scene,
-        ?Delivery $delivery,
-        ?DeliveryMatch $match,
+        ?DeliveredFiles $files,
         array $waivers = [],
-        ?EarlierFiles $earlier = null,
-        array $others = [],
     ): Check {
+        $files ??= new DeliveredFiles(null, null);
         $entries = [];
         $notChecked = [];
         $subjects = [];
@@ -106,12 +100,8 @@ final readonly class Checker
                 $specification,
                 $part,
                 $made[$part->name] ?? null,
-                $delivery,
-                $match,
-                $match?->parts[$part->name] ?? null,
-                null,
-                $earlier,
-                $others,
+                $files,
+                $files->match?->parts[$part->name] ?? null,
             );
             $subjects[] = $subject;
             $own = new PartEntries($waivers);

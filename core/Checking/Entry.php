@@ -10,19 +10,30 @@ use PlainLedger\Core\Specification\Requirement;
 /** One line of the ledger: what is required, and what the scene and the files show. */
 final readonly class Entry
 {
+    /** Where both sides have a cell the files decide, unless they could not be read. */
+    public Mark $mark;
+
     private function __construct(
         public Requirement $requirement,
         public string $part,
         public string $required,
-        public Mark $mark,
         public ?Cell $scene,
         public ?Cell $files,
         public ?string $pass,
         public ?Waiver $waiver = null,
-    ) {}
+    ) {
+        $this->mark = $waiver === null ? self::markOf($scene, $files) : Mark::Waived;
+    }
+
+    private static function markOf(?Cell $scene, ?Cell $files): Mark
+    {
+        $decides = $files === null || ($files->mark === Mark::Unknown && $scene !== null) ? $scene : $files;
+
+        return $decides->mark ?? Mark::Unknown;
+    }
 
     /**
-     * Where both sides have a cell the files decide, unless they could not be read. Null where neither has one.
+     * Null where neither side has a cell.
      *
      * @param  string|null  $pass  where it is asked of one pass alone
      */
@@ -37,16 +48,11 @@ final readonly class Entry
         if ($scene === null && $files === null) {
             return null;
         }
-        $mark = match (true) {
-            $scene === null => $files->mark,
-            $files === null, $files->mark === Mark::Unknown => $scene->mark,
-            default => $files->mark,
-        };
         if ($files !== null && $files->mark === Mark::Equal && $scene !== null && $scene->isUnequal()) {
             $scene = $scene->asStale();
         }
 
-        return new self($requirement, $part, $required, $mark, $scene, $files, $pass);
+        return new self($requirement, $part, $required, $scene, $files, $pass);
     }
 
     /** The same line, accepted as it is; its cells show what they showed. */
@@ -56,7 +62,6 @@ final readonly class Entry
             $this->requirement,
             $this->part,
             $this->required,
-            Mark::Waived,
             $this->scene?->asWaived(),
             $this->files?->asWaived(),
             $this->pass,

@@ -20,24 +20,33 @@ final readonly class Subject
 {
     public ?FrameRange $expected;
 
+    public ?Delivery $delivery;
+
+    public ?DeliveryMatch $deliveryMatch;
+
+    public ?EarlierFiles $earlier;
+
+    /** @var array<string, list<string>> values of other deliverables, by piece of a name: `shot`, `learner` */
+    public array $others;
+
     /**
      * @param  SceneSettings|null  $scene  null where these settings make another part
      * @param  string|null  $pass  where it is one pass of several that come as files of their own
-     * @param  array<string, list<string>>  $others  values of other deliverables, by piece of a name: `shot`, `learner`
      * @param  PartMatch|null  $all  of one pass: what answers the whole part
      */
     public function __construct(
         public Specification $specification,
         public Part $part,
         public ?SceneSettings $scene,
-        public ?Delivery $delivery,
-        public ?DeliveryMatch $deliveryMatch,
+        private DeliveredFiles $files,
         public ?PartMatch $match,
         public ?string $pass = null,
-        public ?EarlierFiles $earlier = null,
-        public array $others = [],
         public ?PartMatch $all = null,
     ) {
+        $this->delivery = $files->delivery;
+        $this->deliveryMatch = $files->match;
+        $this->earlier = $files->earlier;
+        $this->others = $files->others;
         $this->expected = $part->expected($scene?->timeline);
     }
 
@@ -66,11 +75,9 @@ final readonly class Subject
         }
 
         return array_map(fn (PassMatch $p, int $place): self => new self(
-            $this->specification, $this->part->ofPass($p->pass), $this->scene, $this->delivery, $this->deliveryMatch,
+            $this->specification, $this->part->ofPass($p->pass), $this->scene, $this->files,
             new PartMatch($this->match->part, [$place => $p], $this->match->instead),
             $p->pass,
-            $this->earlier,
-            $this->others,
             $this->match,
         ), $passes, array_keys($passes));
     }

@@ -8,14 +8,11 @@ namespace PlainLedger\Core\Checking;
 final readonly class Waiver
 {
     /**
-     * @param  string  $required  what was asked when it was given
      * @param  list<string>  $accepted  the found values it accepts, as `valueOf` writes them
+     * @param  int|null  $key  by which whoever keeps it finds it again
      */
     public function __construct(
-        public string $id,
-        public string $part,
-        public ?string $pass,
-        public string $required,
+        public WaivedLine $line,
         public array $accepted,
         public string $reason,
         public ?string $by = null,
@@ -25,24 +22,14 @@ final readonly class Waiver
     /** For a line as it stands. */
     public static function of(Entry $entry, string $reason, ?string $by = null): self
     {
-        return new self(
-            $entry->id(),
-            $entry->part,
-            $entry->pass,
-            $entry->required,
-            self::unequalValues($entry),
-            $reason,
-            $by,
-        );
+        return new self(WaivedLine::of($entry), self::unequalValues($entry), $reason, $by);
     }
 
     public function holdsFor(Entry $entry): bool
     {
         return $entry->isUnequal()
-            && $this->id === $entry->id()
-            && $this->part === $entry->part
-            && $this->pass === $entry->pass
-            && $this->required === $entry->required && array_diff(self::unequalValues($entry), $this->accepted) === [];
+            && $this->line->is($entry)
+            && array_diff(self::unequalValues($entry), $this->accepted) === [];
     }
 
     /** @return list<string> */

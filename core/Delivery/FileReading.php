@@ -43,8 +43,8 @@ final readonly class FileReading
                     ? $this->probe->read($this->listing->open($file), $this->depth)
                     : $this->readGuarded($file, $this->guard);
             } catch (SourceUnreadable $gone) {
-                if (! $gone->changed || $try >= self::AGAIN) {
-                    return MediaFacts::damaged(null, Damage::Unreadable, $gone->why);
+                if (! $gone->isChanged() || $try >= self::AGAIN) {
+                    return MediaFacts::damaged(null, Damage::Unreadable, $gone->reason());
                 }
                 // it is being written: as it is now
                 $group->relist($row, $this->listing->again($file));

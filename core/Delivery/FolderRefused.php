@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Text\CarriesParts;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
 /** A folder that cannot, or may not, be looked into. */
 final class FolderRefused extends \RuntimeException implements PlainSentence
 {
-    /** @param  string  $sentence  as another process told it */
-    public static function saying(string $sentence): self
+    use CarriesParts;
+
+    public static function because(string $folder, string $why, ?\Throwable $previous = null): self
     {
-        return new self($sentence);
+        return new self($folder, $why, $previous);
     }
 
-    public static function because(string $folder, string $why): self
+    private function sentence(): string
     {
-        return new self('The folder “'.Text::shown($folder)."” {$why}.");
+        return 'The folder “'.Text::shown((string) $this->place)."” {$this->reason}.";
     }
 }

@@ -8,17 +8,11 @@ use PlainLedger\Core\Media\ScanDepth;
 
 /**
  * What a scan is to do, in plain values, so that another process can do it.
- *
- * @phpstan-type Approved array{folder: string, name: string}
  */
 final readonly class ScanOrder
 {
     /**
      * @param  string  $folder  its real place
-     * @param  array{compares: bool, dark: string|null, approved: array<int, string>}|null  $looksFor what is looked
-     *   for in pixels; null: nothing
-     * @param  array<int, Approved>  $approved  by frame: in which folder, at its real place, an approved picture lies
-     * @param  bool  $sums  whether lists of checksums are compared
      * @param  string  $spool  a file: what was found so far, and what is found
      * @param  int  $seconds  after which the rest is left to the next one
      * @param  array<array-key, list<string>>  $avoided  stages by path, of files that have broken one off
@@ -27,9 +21,7 @@ final readonly class ScanOrder
     public function __construct(
         public string $folder,
         public ScanDepth $depth,
-        public ?array $looksFor,
-        public array $approved,
-        public bool $sums,
+        public ContentOrder $content,
         public string $spool,
         public int $seconds,
         public array $avoided = [],
@@ -46,9 +38,12 @@ final readonly class ScanOrder
         }
 
         return json_encode([
-            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'looks_for' => $this->looksFor,
-            'approved' => (object) array_map(static fn (array $a): array => array_map($raw, $a), $this->approved),
-            'sums' => $this->sums,
+            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'looks_for' => $this->content->looksFor,
+            'approved' => (object) array_map(
+                static fn (array $a): array => array_map($raw, $a),
+                $this->content->approved,
+            ),
+            'sums' => $this->content->sums,
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
             'careful' => $this->careful,
         ], JSON_THROW_ON_ERROR);
@@ -58,7 +53,8 @@ final readonly class ScanOrder
     {
         /**
          * @var array{folder: string, depth: string, looks_for: array{compares: bool, dark: string|null,
-         *   approved: array<int, string>}|null, approved: array<int, Approved>, sums: bool, spool: string,
+         *   approved: array<int, string>}|null, approved: array<int, array{folder: string,
+         *   name: string}>, sums: bool, spool: string,
          *   seconds: int, avoided: list<array{string, list<string>}>, careful: bool} $data
          */
         $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
@@ -73,7 +69,8 @@ final readonly class ScanOrder
         );
 
         return new self(
-            $raw($data['folder']), ScanDepth::from($data['depth']), $data['looks_for'], $approved, $data['sums'],
+            $raw($data['folder']), ScanDepth::from($data['depth']),
+            new ContentOrder($data['looks_for'], $approved, $data['sums']),
             $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
         );
     }

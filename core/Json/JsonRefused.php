@@ -4,20 +4,17 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Json;
 
+use PlainLedger\Core\Text\CarriesParts;
 use PlainLedger\Core\Text\PlainSentence;
 
-/** A JSON document that cannot be used. */
+/** A document that cannot be used. */
 final class JsonRefused extends \RuntimeException implements PlainSentence
 {
-    /** @param  string  $plain  what is wrong, without where */
-    private function __construct(string $message, public readonly string $plain)
-    {
-        parent::__construct($message);
-    }
+    use CarriesParts;
 
-    public static function because(string $what, string $why): self
+    public static function because(string $what, string $why, ?\Throwable $previous = null): self
     {
-        return new self("{$what}: {$why}", $why);
+        return new self($what, $why, $previous);
     }
 
     /** Sizes in bytes. */
@@ -31,5 +28,10 @@ final class JsonRefused extends \RuntimeException implements PlainSentence
             "it has {$megabytes($size)}, and such a document has at most {$megabytes($most)}; this is probably "
                 .'another file.',
         );
+    }
+
+    private function sentence(): string
+    {
+        return "{$this->place}: {$this->reason}";
     }
 }

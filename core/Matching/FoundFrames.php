@@ -17,31 +17,42 @@ final readonly class FoundFrames
     /** @var list<AlikeFrames> the frames by what their files say and which take they are of */
     public array $alike;
 
-    /**
-     * @param  list<int>  $numbers  ascending
-     * @param  list<int>  $facts  ids in the delivery's table
-     * @param  list<int>  $sizes  bytes
-     * @param  list<int>  $times  seconds since 1970
-     * @param  list<int>  $takes  which take each is of
-     * @param  list<int>  $rows  where each stands in its group
-     * @param  list<NameGroup>  $groups  of each take
-     */
+    /** @var list<int> ascending */
+    public array $numbers;
+
+    /** @var list<int> ids in the delivery's table */
+    public array $facts;
+
+    /** @var list<int> bytes */
+    public array $sizes;
+
+    /** @var list<int> seconds since 1970 */
+    public array $times;
+
+    /** @var list<int> which take each is of */
+    public array $takes;
+
+    /** @var list<int> where each stands in its group */
+    private array $rows;
+
+    /** @param  list<NameGroup>  $groups  of each take */
     private function __construct(
         private Delivery $delivery,
-        public array $numbers,
-        public array $facts,
-        public array $sizes,
-        public array $times,
-        public array $takes,
-        private array $rows,
         private array $groups,
+        FrameColumns $columns,
     ) {
-        $groups = [];
+        $this->numbers = $columns->numbers;
+        $this->facts = $facts = $columns->facts;
+        $this->sizes = $columns->sizes;
+        $this->times = $columns->times;
+        $this->takes = $columns->takes;
+        $this->rows = $columns->rows;
+        $byFacts = [];
         foreach ($facts as $i => $id) {
-            $groups[$id][$takes[$i]][] = $numbers[$i];
+            $byFacts[$id][$this->takes[$i]][] = $this->numbers[$i];
         }
         $alike = [];
-        foreach ($groups as $id => $byTake) {
+        foreach ($byFacts as $id => $byTake) {
             foreach ($byTake as $take => $list) {
                 $alike[] = new AlikeFrames($id, $delivery->facts->get($id), $take, FrameRange::fromNumbers($list));
             }
@@ -55,7 +66,7 @@ final readonly class FoundFrames
      */
     public static function of(Delivery $delivery, array $takes, ?int $lone = null): self
     {
-        [$numbers, $facts, $sizes, $times, $from, $rows] = [[], [], [], [], [], []];
+        $columns = new FrameColumns;
         foreach ($takes as $t => $take) {
             $sequence = $take->sequence;
             [$ids, $lengths, $modified] = [
@@ -71,27 +82,22 @@ final readonly class FoundFrames
                     continue;
                 }
                 $before = $number;
-                $numbers[] = $number;
-                $facts[] = $ids[$row];
-                $sizes[] = $lengths[$row];
-                $times[] = $modified[$row];
-                $from[] = $t;
-                $rows[] = $row;
+                $columns->numbers[] = $number;
+                $columns->facts[] = $ids[$row];
+                $columns->sizes[] = $lengths[$row];
+                $columns->times[] = $modified[$row];
+                $columns->takes[] = $t;
+                $columns->rows[] = $row;
             }
         }
         if (count($takes) > 1) {
-            array_multisort($numbers, SORT_NUMERIC, $facts, $sizes, $times, $from, $rows);
+            $columns->sort();
         }
 
         return new self(
             $delivery,
-            $numbers,
-            $facts,
-            $sizes,
-            $times,
-            $from,
-            $rows,
             array_map(static fn (Take $t): NameGroup => $t->sequence->group, $takes),
+            $columns,
         );
     }
 

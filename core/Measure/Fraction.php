@@ -47,8 +47,8 @@ final readonly class Fraction
             $value = isset($m[2])
                 ? $top->dividedBy(BigDecimal::of($m[2])->toBigRational())->simplified()
                 : $top->simplified();
-        } catch (MathException) {
-            throw NotUnderstood::as($what, $text, $example);
+        } catch (MathException $fault) {
+            throw NotUnderstood::as($what, $text, $example, $fault);
         }
         if (
             ! $value->isZero()

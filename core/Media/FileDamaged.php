@@ -7,9 +7,9 @@ namespace PlainLedger\Core\Media;
 /** Raised inside a reader when the file contradicts itself; the probe turns it into facts. */
 final class FileDamaged extends \RuntimeException
 {
-    private function __construct(public readonly Damage $damage, string $says)
+    private function __construct(public readonly Damage $damage, public readonly string $reason)
     {
-        parent::__construct($says);
+        parent::__construct($reason);
     }
 
     public static function header(string $says): self

@@ -56,7 +56,7 @@ final class Probe
         try {
             return $reader === null ? new MediaFacts($kind) : $this->readBy($reader, $source, $head, $depth);
         } catch (FileDamaged $damaged) {
-            return MediaFacts::damaged($kind, $damaged->damage, $damaged->getMessage());
+            return MediaFacts::damaged($kind, $damaged->damage, $damaged->reason);
         }
     }
 
@@ -86,6 +86,6 @@ final class Probe
             return $facts->withUnread($over->getMessage());
         }
 
-        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
 }

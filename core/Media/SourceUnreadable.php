@@ -4,35 +4,36 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media;
 
+use PlainLedger\Core\Text\CarriesParts;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
 /** A file that was listed and can no longer, or may not, be read. */
 final class SourceUnreadable extends \RuntimeException implements PlainSentence
 {
-    /**
-     * @param  string  $why  what is the matter with it, as half a sentence
-     * @param  bool  $changed  whether it is another file by now, or has other bytes, than when it was listed
-     */
-    private function __construct(string $message, public readonly string $why, public readonly bool $changed = false)
-    {
-        parent::__construct($message);
-    }
+    use CarriesParts;
 
-    public static function file(string $path, string $why): self
+    private const CHANGED = 'it was changed since it was looked at';
+
+    /** @param  string  $why  what is the matter with it, as half a sentence */
+    public static function file(string $path, string $why, ?\Throwable $previous = null): self
     {
-        return new self(self::sentence($path, $why), $why);
+        return new self($path, $why, $previous);
     }
 
     public static function changed(string $path): self
     {
-        $why = 'it was changed since it was looked at';
-
-        return new self(self::sentence($path, $why), $why, true);
+        return new self($path, self::CHANGED);
     }
 
-    private static function sentence(string $path, string $why): string
+    /** Whether it is another file by now, or has other bytes, than when it was listed. */
+    public function isChanged(): bool
     {
-        return '“'.Text::shown($path)."” could not be read: {$why}.";
+        return $this->reason === self::CHANGED;
+    }
+
+    private function sentence(): string
+    {
+        return '“'.Text::shown((string) $this->place)."” could not be read: {$this->reason}.";
     }
 }

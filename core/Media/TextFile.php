@@ -22,7 +22,7 @@ final readonly class TextFile
         try {
             $source = FileSource::open($path);
         } catch (SourceUnreadable $gone) {
-            throw JsonRefused::because($label, $gone->why.'.');
+            throw JsonRefused::because($label, $gone->reason().'.', $gone);
         }
         if ($source->size() > JsonDocument::LARGEST) {
             throw JsonRefused::tooLarge($label, $source->size(), JsonDocument::LARGEST);

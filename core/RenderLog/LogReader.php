@@ -72,10 +72,10 @@ final class LogReader
                 $reader = new self($shape);
                 $reader->feed(substr($head, 0, 300_000));
                 $reading = $reader->reading();
-                $weight = 3 * count($reading->finished)
-                    + 2 * count(array_filter($reading->milliseconds, is_int(...)))
+                $weight = 3 * count($reading->frames->finished)
+                    + 2 * count(array_filter($reading->frames->milliseconds, is_int(...)))
                     + $reading->files
-                    + count($reading->begun);
+                    + count($reading->frames->begun);
             } catch (LogPatternRefused) {
                 continue;
             }
@@ -291,10 +291,18 @@ final class LogReader
         sort($begun);
 
         return new LogReading(
-            FrameRange::fromNumbers($numbers), FrameRange::fromNumbers($begun), $this->finished, $this->last,
-            $this->files, $this->lastFile,
-            $this->counts['warning'], $this->said('warning'), $this->counts['error'], $this->said('error'),
-            $this->firstClock, $this->lastClock, $this->lines, $this->bytes,
+            new LoggedFrames(
+                FrameRange::fromNumbers($numbers),
+                FrameRange::fromNumbers($begun),
+                $this->finished,
+                $this->last,
+            ),
+            new LoggedMessages($this->counts['warning'], $this->said('warning')),
+            new LoggedMessages($this->counts['error'], $this->said('error')),
+            $this->files,
+            $this->lastFile,
+            new LoggedTime($this->firstClock, $this->lastClock, $this->lines),
+            $this->bytes,
         );
     }
 

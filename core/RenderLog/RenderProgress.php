@@ -10,8 +10,10 @@ use PlainLedger\Core\RenderPlanning\FrameTimes;
 /** How far a render is by its log: what is left, from which frame it goes on, and when it will end. */
 final readonly class RenderProgress
 {
+    /** The first frame that is not finished. */
+    public ?int $resume;
+
     /**
-     * @param  int|null  $resume  the first frame that is not finished
      * @param  int  $machines  how many frames go on beside each other
      * @param  array{int, int}|null  $secondsLeft  whole seconds, at least and at most; null where no time is told
      */
@@ -20,25 +22,25 @@ final readonly class RenderProgress
         public FrameRange $done,
         public FrameRange $left,
         public FrameRange $beyond,
-        public ?int $resume,
         public ?FrameTimes $times,
         public int $machines,
         public ?array $secondsLeft,
-    ) {}
+    ) {
+        $this->resume = $left->isEmpty() ? null : $left->first();
+    }
 
     public static function of(LogReading $reading, FrameRange $expected): self
     {
-        $left = $expected->minus($reading->finished);
+        $left = $expected->minus($reading->frames->finished);
         $times = $reading->times() === [] ? null : FrameTimes::ofMilliseconds($reading->times());
         $machines = $reading->besideEachOther();
         $rounds = intdiv(count($left) + $machines - 1, $machines);
 
         return new self(
             $expected,
-            $expected->and($reading->finished),
+            $expected->and($reading->frames->finished),
             $left,
-            $reading->finished->minus($expected),
-            $left->isEmpty() ? null : $left->first(),
+            $reading->frames->finished->minus($expected),
             $times,
             $machines,
             $times === null

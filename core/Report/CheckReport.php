@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Report;
 
 use PlainLedger\Core\Checking\Check;
 use PlainLedger\Core\Checking\Checker;
+use PlainLedger\Core\Checking\DeliveredFiles;
 use PlainLedger\Core\Checking\EarlierFiles;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Checking\Waiver;
@@ -50,7 +51,8 @@ final readonly class CheckReport
             throw new \InvalidArgumentException('A check needs scene settings, files or both.');
         }
         $match = $delivery === null ? null : Matcher::match($specification, $delivery, $scene?->timeline, $others);
-        $check = Checker::standard()->check($specification, $scene, $delivery, $match, $waivers, $earlier, $others);
+        $files = new DeliveredFiles($delivery, $match, $earlier, $others);
+        $check = Checker::standard()->check($specification, $scene, $files, $waivers);
         $causes = Diagnostician::standard()->diagnose($check);
 
         return new self($specification, $scene, $delivery, $match, $check, $causes, Remedy::of($check, $causes));

@@ -155,7 +155,7 @@ final class LayerResolver
         try {
             $requirement = Requirement::read($descriptor, $json, $layer->setBy, $layer->label);
         } catch (SpecificationRefused $refused) {
-            ($this->faults ?? throw $refused)->add($descriptor->id, $part, $refused->plain);
+            ($this->faults ?? throw $refused)->add($descriptor->id, $part, $refused->reason());
 
             return null;
         }
@@ -200,7 +200,7 @@ final class LayerResolver
         try {
             return $json === null ? null : Requirement::read($descriptor, $json, $setBy, "{$label}, pass “{$pass}”");
         } catch (SpecificationRefused $refused) {
-            ($this->faults ?? throw $refused)->add($id, $part, "pass “{$pass}”: {$refused->plain}");
+            ($this->faults ?? throw $refused)->add($id, $part, "pass “{$pass}”: {$refused->reason()}");
 
             return null;
         }

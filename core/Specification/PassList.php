@@ -61,7 +61,10 @@ final readonly class PassList
                 try {
                     RequirementValue::read($descriptor, $require[$descriptor->id]);
                 } catch (NotUnderstood $refused) {
-                    throw NotUnderstood::because("of {$pass}, {$descriptor->label}: {$refused->getMessage()}");
+                    throw NotUnderstood::because(
+                        "of {$pass}, {$descriptor->label}: {$refused->getMessage()}",
+                        $refused,
+                    );
                 }
             }
         }

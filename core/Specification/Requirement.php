@@ -39,7 +39,7 @@ final readonly class Requirement
         try {
             return new self($descriptor, RequirementValue::read($descriptor, $json), $level, $why, $setBy);
         } catch (NotUnderstood|PatternRefused $refused) {
-            throw SpecificationRefused::requirement($where, $descriptor->id, $refused->getMessage());
+            throw SpecificationRefused::requirement($where, $descriptor->id, $refused->getMessage(), $refused);
         }
     }
 

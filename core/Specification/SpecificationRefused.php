@@ -9,20 +9,35 @@ use PlainLedger\Core\Text\PlainSentence;
 /** A specification, or one of its requirements, that cannot be used. */
 final class SpecificationRefused extends \RuntimeException implements PlainSentence
 {
-    /** @param  string  $plain  what is wrong, without where */
-    private function __construct(string $message, public readonly string $plain, public readonly ?string $requirement)
-    {
-        parent::__construct($message);
+    /** @param  string|null  $requirement  the id of the one whose value cannot be understood */
+    private function __construct(
+        private readonly string $place,
+        private readonly string $reason,
+        public readonly ?string $requirement = null,
+        ?\Throwable $previous = null,
+    ) {
+        $line = $requirement === null ? '' : " “{$requirement}”:";
+        parent::__construct("{$place}:{$line} {$reason}", 0, $previous);
     }
 
     public static function because(string $where, string $why): self
     {
-        return new self("{$where}: {$why}", $why, null);
+        return new self($where, $why);
     }
 
     /** One requirement's value cannot be understood. */
-    public static function requirement(string $where, string $id, string $why): self
+    public static function requirement(string $where, string $id, string $why, ?\Throwable $previous = null): self
     {
-        return new self("{$where}: “{$id}”: {$why}", $why, $id);
+        return new self($where, $why, $id, $previous);
+    }
+
+    public function place(): string
+    {
+        return $this->place;
+    }
+
+    public function reason(): string
+    {
+        return $this->reason;
     }
 }

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Tabular;
 
+use PlainLedger\Core\Text\CarriesParts;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** A list that cannot be read. */
 final class TableRefused extends \RuntimeException implements PlainSentence
 {
-    /** @param  string  $plain  what is wrong, without where */
-    private function __construct(string $message, public readonly string $plain)
+    use CarriesParts;
+
+    public static function because(string $where, string $why, ?\Throwable $previous = null): self
     {
-        parent::__construct($message);
+        return new self($where, $why, $previous);
     }
 
-    public static function because(string $where, string $why): self
+    private function sentence(): string
     {
-        return new self("{$where}: {$why}", $why);
+        return "{$this->place}: {$this->reason}";
     }
 }

@@ -14,6 +14,7 @@ use App\Queue\Workers;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\ScanDepth;
 use Tests\Core\Support\Workbench;
@@ -83,9 +84,7 @@ final class KeepsWorkingTest extends LedgerTestCase
             new ScanOrder(
                 "{$this->intake->folder}/tide",
                 ScanDepth::Quick,
-                null,
-                [],
-                false,
+                new ContentOrder,
                 Storage::path('spool/none'),
                 5,
             )

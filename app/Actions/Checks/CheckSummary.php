@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\WaivedLine;
 use PlainLedger\Core\Checking\Waiver;
 use PlainLedger\Core\Diagnosis\Cause;
 use PlainLedger\Core\Measure\FrameRange;
@@ -46,7 +47,7 @@ final readonly class CheckSummary
             ),
             'balance' => $account->check->balance(),
             'settings' => $account->scene?->all(),
-            'waivers' => array_map(static fn (Waiver $w): array => get_object_vars($w), $held),
+            'waivers' => array_map(self::writeWaiver(...), $held),
             'earlier' => $earlier,
             'render' => self::render($account),
         ];
@@ -104,6 +105,15 @@ final readonly class CheckSummary
         return array_values(array_filter($gaps, static fn (int $i): bool => $i % $every === 0, ARRAY_FILTER_USE_KEY));
     }
 
+    /** @return array<string, mixed> as `waivers` reads it */
+    private static function writeWaiver(Waiver $waiver): array
+    {
+        return [
+            ...get_object_vars($waiver->line),
+            'accepted' => $waiver->accepted, 'reason' => $waiver->reason, 'by' => $waiver->by, 'key' => $waiver->key,
+        ];
+    }
+
     /**
      * @param  array<string, mixed>|null  $summary
      * @return list<Waiver>
@@ -118,10 +128,7 @@ final readonly class CheckSummary
 
         return array_map(
             static fn (array $w): Waiver => new Waiver(
-                $w['id'],
-                $w['part'],
-                $w['pass'],
-                $w['required'],
+                new WaivedLine($w['id'], $w['part'], $w['pass'], $w['required']),
                 $w['accepted'],
                 $w['reason'],
                 $w['by'],

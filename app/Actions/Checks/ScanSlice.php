@@ -11,6 +11,7 @@ use App\Intake\Spool;
 use App\Models\Check;
 use App\Models\IntakeRoot;
 use App\Processes\ScanEnd;
+use App\Processes\ScanOutcome;
 use App\Processes\ScanProcess;
 use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -20,6 +21,7 @@ use Illuminate\Support\Facades\Storage;
 use League\Flysystem\FilesystemException;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
+use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\ScanDepth;
@@ -67,13 +69,14 @@ final class ScanSlice implements ShouldQueue
             $troubles = BrokenScans::of($check);
             $order = $this->order($check, $troubles);
             $end = ScanProcess::standard()->run($order, fn (?array $progress): bool => $this->tell($check, $progress));
-            if ($end->how === 'paused' || $end->how === 'broken') {
+            if ($end->outcome === ScanOutcome::Paused || $end->outcome === ScanOutcome::Broken) {
                 return $this->goesOn($check, $end, $troubles);
             }
-            if ($end->how === 'whole') {
+            if ($end->outcome === ScanOutcome::Whole) {
                 $keepScan->run($check, ScanProcess::delivery($order->spool));
-            } elseif ($end->how === 'refused') {
-                $check->fail((string) $end->says);
+            }
+            if ($end->refusal !== null) {
+                $check->fail($end->refusal->getMessage());
             }
         } catch (PlainSentence $refused) {
             $check->fail($refused->getMessage());
@@ -102,15 +105,19 @@ final class ScanSlice implements ShouldQueue
         return new ScanOrder(
             IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path,
             ScanDepth::from($order['depth']),
-            PixelRules::sampleOptionsFor($asked),
-            ApprovedPictures::places($asked, $check->deliverable, $root), ChecksumsRule::isAskedBy($asked), $spool,
+            new ContentOrder(
+                PixelRules::sampleOptionsFor($asked),
+                ApprovedPictures::places($asked, $check->deliverable, $root),
+                ChecksumsRule::isAskedBy($asked),
+            ),
+            $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );
     }
 
     private function goesOn(Check $check, ScanEnd $end, BrokenScans $troubles): bool
     {
-        if ($end->how === 'broken') {
+        if ($end->outcome === ScanOutcome::Broken) {
             $troubles->add($end->at);
             if ($troubles->areTooMany()) {
                 $check->fail(

@@ -21,12 +21,12 @@ final readonly class LogSummary
         $every = max(1, intdiv(count($times) + self::SAMPLE - 1, self::SAMPLE));
 
         return [
-            'finished' => (string) $reading->finished,
-            'begun' => (string) $reading->begun,
-            'last' => $reading->last,
+            'finished' => (string) $reading->frames->finished,
+            'begun' => (string) $reading->frames->begun,
+            'last' => $reading->frames->last,
             'files' => $reading->files,
             'lastFile' => $reading->lastFile,
-            'lines' => $reading->lines,
+            'lines' => $reading->clock->lines,
             'median' => $reading->median(),
             'slow' => array_map(
                 static fn (int $frame, int $ms): array => [$frame, $ms],
@@ -37,10 +37,10 @@ final readonly class LogSummary
             'sample' => array_values(
                 array_filter($times, static fn (int $at): bool => $at % $every === 0, ARRAY_FILTER_USE_KEY),
             ),
-            'warnings' => $reading->warningCount,
-            'errors' => $reading->errorCount,
+            'warnings' => $reading->warnings->count,
+            'errors' => $reading->errors->count,
             'messages' => self::messages($reading),
-            'clock' => $reading->lastClock,
+            'clock' => $reading->clock->last,
             'progress' => self::progress($deliverable, $reading),
         ];
     }
@@ -49,7 +49,7 @@ final readonly class LogSummary
     private static function messages(LogReading $reading): array
     {
         $list = [];
-        foreach (['error' => $reading->errors, 'warning' => $reading->warnings] as $event => $messages) {
+        foreach (['error' => $reading->errors->said, 'warning' => $reading->warnings->said] as $event => $messages) {
             foreach (array_slice($messages, 0, 20, true) as $message => $times) {
                 $list[] = [$event, (string) $message, $times];
             }

@@ -54,8 +54,9 @@ final class WaiverController
             'production_id' => $deliverable->production_id,
             'specification_id' => ($given['all'] ?? false) ? $deliverable->specification_id : null,
             'deliverable_id' => ($given['all'] ?? false) ? null : $deliverable->id,
-            'user_id' => $by->id, 'entry' => $accepted->id, 'part' => $accepted->part, 'pass' => $accepted->pass,
-            'required' => $accepted->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
+            'user_id' => $by->id,
+            'entry' => $accepted->line->id, 'part' => $accepted->line->part, 'pass' => $accepted->line->pass,
+            'required' => $accepted->line->required, 'accepted' => $accepted->accepted, 'reason' => $accepted->reason,
         ]);
         $this->again($deliverable, ($given['all'] ?? false) === true, $by, $repeat);
 

@@ -63,8 +63,8 @@ final class ExrDecoder implements Decoder
     {
         try {
             $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
-        } catch (FileDamaged) {
-            throw PixelsRefused::because('its header is broken');
+        } catch (FileDamaged $damaged) {
+            throw PixelsRefused::because('its header is broken', $damaged);
         }
         $part = $file->parts[0];
         $this->refuseOthers($file, $part);
@@ -175,8 +175,8 @@ final class ExrDecoder implements Decoder
                 throw PixelsRefused::because('a chunk is of an impossible length');
             }
             $data = $source->read($offset[1] + 8, $packed);
-        } catch (BytesMissing) {
-            throw PixelsRefused::because('its data breaks off');
+        } catch (BytesMissing $missing) {
+            throw PixelsRefused::because('its data breaks off', $missing);
         }
         if ($compression !== ExrStorage::NONE && $packed < $raw) {
             $unpacked = $compression === ExrStorage::RUN_LENGTHS

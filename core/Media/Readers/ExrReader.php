@@ -46,7 +46,7 @@ final readonly class ExrReader implements Reader
         try {
             (new ExrChunks($source, $file))->check($depth);
         } catch (FileDamaged $damaged) {
-            return $facts->withDamage($damaged->damage, $damaged->getMessage());
+            return $facts->withDamage($damaged->damage, $damaged->reason);
         } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }

@@ -73,7 +73,7 @@ final readonly class JpegReader implements Reader
             return $facts->withUnread($over->getMessage());
         }
 
-        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
 
     private function header(ByteSource $source, string $head): MediaFacts

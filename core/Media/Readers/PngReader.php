@@ -67,7 +67,7 @@ final readonly class PngReader implements Reader
             return $facts->withUnread($over->getMessage());
         }
 
-        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->getMessage());
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
 
     /** @throws FileTooLarge */

@@ -101,7 +101,7 @@ final readonly class DetectingReader implements SceneReader
         try {
             $scenes = SettingsTable::read(SeparatedValues::cells($text, $label), $label, $map);
         } catch (TableRefused $refused) {
-            throw JsonRefused::because(Text::shown($label), $refused->plain);
+            throw JsonRefused::because(Text::shown($label), $refused->reason(), $refused);
         }
         if ($scenes === []) {
             throw JsonRefused::because(Text::shown($label), 'below its names there are no values.');
@@ -159,7 +159,7 @@ final readonly class DetectingReader implements SceneReader
         try {
             $source = FileSource::open($path);
         } catch (SourceUnreadable $gone) {
-            throw JsonRefused::because($path, $gone->why.'.');
+            throw JsonRefused::because($path, $gone->reason().'.', $gone);
         }
         if (str_starts_with(ltrim($source->read(0, 4096)), '#usda')) {
             return UsdScene::from($source, $path);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Delivery;
 
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\CrashGuard;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
@@ -138,9 +139,11 @@ final class CrashGuardTest extends TestCase
         $order = new ScanOrder(
             "/r\xE9nders",
             ScanDepth::Full,
-            ['compares' => true, 'dark' => '1/255', 'approved' => [7 => 'a.png']],
-            [7 => ['folder' => "/\xFF", 'name' => 'a.png']],
-            true,
+            new ContentOrder(
+                ['compares' => true, 'dark' => '1/255', 'approved' => [7 => 'a.png']],
+                [7 => ['folder' => "/\xFF", 'name' => 'a.png']],
+                true,
+            ),
             '/spool',
             5,
             ["b\xE9.png" => ['look'], '5' => ['full', 'quick']],

@@ -84,7 +84,7 @@ final class OpeningTest extends TestCase
             $listing->open($a);
             self::fail('It was opened.');
         } catch (SourceUnreadable $gone) {
-            self::assertSame($why, $gone->why);
+            self::assertSame($why, $gone->reason());
         }
     }
 

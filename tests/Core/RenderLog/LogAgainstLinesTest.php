@@ -62,12 +62,13 @@ final class LogAgainstLinesTest extends TestCase
             }
             $reading = $reader->close();
             $what = "{$shape->name}, seed {$seed}";
-            self::assertSame((string) FrameRange::fromNumbers(self::sorted($done)), (string) $reading->finished, $what);
-            self::assertSame([$warnings, $errors], [$reading->warningCount, $reading->errorCount], $what);
+            $finished = (string) $reading->frames->finished;
+            self::assertSame((string) FrameRange::fromNumbers(self::sorted($done)), $finished, $what);
+            self::assertSame([$warnings, $errors], [$reading->warnings->count, $reading->errors->count], $what);
             $last = $done[count($done) - 1];
-            self::assertSame($last, $reading->last, $what);
+            self::assertSame($last, $reading->frames->last, $what);
             if ($n < 3) {
-                $told = $reading->milliseconds;
+                $told = $reading->frames->milliseconds;
                 ksort($told);
                 ksort($times);
                 self::assertSame($times, $told, $what);

@@ -144,10 +144,10 @@ final class LogTest extends TestCase
                     $reader->feed($bytes);
                 }
                 $reading = $reader->close();
-                self::assertSame('1001-1002', (string) $reading->finished);
+                self::assertSame('1001-1002', (string) $reading->frames->finished);
                 self::assertSame($name === 'saved files alone' ? [] : [60_000, 70_000], $reading->times());
-                self::assertSame($name === 'saved files alone' ? '' : '1003', (string) $reading->begun);
-                self::assertSame(1002, $reading->last);
+                self::assertSame($name === 'saved files alone' ? '' : '1003', (string) $reading->frames->begun);
+                self::assertSame(1002, $reading->frames->last);
             }
         }
     }
@@ -167,7 +167,7 @@ final class LogTest extends TestCase
 
         self::assertSame(
             ['1001-1029,1031-1048', '1030', 62_000, [1020 => 300_000]],
-            [(string) $progress->done, (string) $reading->begun, $reading->median(), $reading->slow()],
+            [(string) $progress->done, (string) $reading->frames->begun, $reading->median(), $reading->slow()],
         );
         self::assertSame(
             ['1030,1049-1096', 1030, 1],
@@ -182,7 +182,7 @@ final class LogTest extends TestCase
         self::assertGreaterThanOrEqual(49 * 66, $most);
         self::assertSame(
             [2, ['no light on layer 3' => 2], 1, ['machine 4 lost' => 1]],
-            [$reading->warningCount, $reading->warnings, $reading->errorCount, $reading->errors],
+            [$reading->warnings->count, $reading->warnings->said, $reading->errors->count, $reading->errors->said],
         );
     }
 
@@ -206,9 +206,9 @@ final class LogTest extends TestCase
         $reading = self::read($log, $shape);
         self::assertSame(
             ['1-20', 2, gmdate('Y-m-d H:i:s', 1_790_000_600)],
-            [(string) $reading->finished, $reading->besideEachOther(), $reading->lastClock],
+            [(string) $reading->frames->finished, $reading->besideEachOther(), $reading->clock->last],
         );
-        self::assertNull(self::read("frame 1 done in 5 s\n")->lastClock);
+        self::assertNull(self::read("frame 1 done in 5 s\n")->clock->last);
         // what only looks like a clock brings nothing down
         self::assertGreaterThanOrEqual(
             1,
@@ -229,7 +229,7 @@ final class LogTest extends TestCase
                 (string) $progress->left,
                 $progress->resume,
                 (string) $progress->beyond,
-                array_replace(array_fill_keys([1, 3, 99], 0), $reading->milliseconds),
+                array_replace(array_fill_keys([1, 3, 99], 0), $reading->frames->milliseconds),
             ],
         );
         $all = RenderProgress::of($reading, FrameRange::parse('1,3'));
@@ -246,7 +246,7 @@ final class LogTest extends TestCase
         foreach (range(1, 300) as $frame) {
             $reader->feed(sprintf($block, $frame));
         }
-        self::assertSame('0-300', (string) $reader->reading()->finished);
+        self::assertSame('0-300', (string) $reader->reading()->frames->finished);
         self::assertLessThan(3_000_000, memory_get_peak_usage() - $before);
     }
 
@@ -259,8 +259,8 @@ final class LogTest extends TestCase
         }
         $reader->feed("frame 9 done in 1 s\nframe 2 done in 1 s\nerror: \xFF\xFE\x00 broken\n");
         $reading = $reader->close();
-        self::assertSame(['1-2', 1], [(string) $reading->finished, $reading->errorCount]);
-        self::assertTrue(mb_check_encoding((string) array_key_first($reading->errors), 'UTF-8'));
+        self::assertSame(['1-2', 1], [(string) $reading->frames->finished, $reading->errors->count]);
+        self::assertTrue(mb_check_encoding((string) array_key_first($reading->errors->said), 'UTF-8'));
     }
 
     public function test_a_shape_needs_patterns_and_known_events(): void

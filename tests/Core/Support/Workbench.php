@@ -16,6 +16,7 @@ use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
+use PlainLedger\Demo\ExrAttributes;
 use PlainLedger\Demo\ExrWriter;
 use PlainLedger\Demo\Painter;
 use PlainLedger\Demo\PngWriter;
@@ -66,9 +67,14 @@ final class Workbench
         )->write((new Painter($width, $height))->lines(1));
     }
 
+    /** @param  mixed  ...$more  what the writer takes, and what its attributes take, by name */
     public static function exr(int $width = 64, int $height = 36, mixed ...$more): string
     {
-        return (new ExrWriter($width, $height, ...$more))->write((new Painter($width, $height))->lines(1));
+        $told = array_intersect_key($more, get_class_vars(ExrAttributes::class));
+        $form = array_diff_key($more, $told);
+        $writer = new ExrWriter($width, $height, ...$form, attributes: new ExrAttributes(...$told));
+
+        return $writer->write((new Painter($width, $height))->lines(1));
     }
 
     /**
