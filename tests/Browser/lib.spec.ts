@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { arranged, type BoardFilter, type BoardRow } from '../../resources/js/lib/board';
-import { inWords, pickOut } from '../../resources/js/lib/difference';
+import { arranged, type BoardFilter, type BoardRow } from '../../resources/js/features/board/board';
+import { inWords, pickOut } from '../../resources/js/features/check/difference';
 import { bytes, counted, has, rendered, runs, span, touches } from '../../resources/js/lib/frames';
-import { below } from '../../resources/js/lib/layers';
-import { notesOf, verdictInWords } from '../../resources/js/lib/notes';
-import { blocks, isNumber, joined, moved, PIECES, written } from '../../resources/js/lib/pattern';
+import { below } from '../../resources/js/features/specification/layers';
+import { notesOf, verdictInWords } from '../../resources/js/features/check/notes';
+import { blocks, isNumber, joined, moved, PIECES, written } from '../../resources/js/features/specification/pattern';
 import { spokenTime } from '../../resources/js/lib/spoken';
 import { asCsv } from '../../resources/js/lib/spreadsheet';
 import type { AskedLine, CheckDocument } from '../../resources/js/types/book';

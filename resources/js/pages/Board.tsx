@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { arranged, type BoardFilter, type BoardRow, type SortBy } from '../lib/board';
+import { arranged, type BoardFilter, type BoardRow, type SortBy } from '../features/board/board';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { MarkSign, verdictMark } from '../parts/MarkSign';

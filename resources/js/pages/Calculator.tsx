@@ -1,5 +1,5 @@
 import { Book } from '../parts/Book';
-import { Sum, type Calculation } from '../parts/calculator/Sum';
+import { Sum, type Calculation } from '../parts/Sum';
 
 /** The sums people do at the desk, one below the other, each with its formula. */
 export default function Calculator({ calculations }: { calculations: Calculation[] }) {

@@ -1,8 +1,8 @@
 import { Link } from '@inertiajs/react';
-import { verdictInWords } from '../lib/notes';
-import { FilesFound } from '../parts/FilesFound';
+import { verdictInWords } from '../features/check/notes';
+import { FilesFound } from '../features/check/FilesFound';
 import { Folios } from '../parts/Folios';
-import { LedgerSheet } from '../parts/LedgerSheet';
+import { LedgerSheet } from '../features/check/LedgerSheet';
 import type { Book, Deliverable, Ledger } from '../types/book';
 
 /** One past check, as it was. */

@@ -1,14 +1,14 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { bytes, counted } from '../lib/frames';
-import { verdictInWords } from '../lib/notes';
-import { BrokenOff, type Broken } from '../parts/BrokenOff';
-import { CheckProgress } from '../parts/CheckProgress';
-import { FilesFound } from '../parts/FilesFound';
+import { verdictInWords } from '../features/check/notes';
+import { BrokenOff, type Broken } from '../features/check/BrokenOff';
+import { CheckProgress } from '../features/check/CheckProgress';
+import { FilesFound } from '../features/check/FilesFound';
 import { FolderBrowser, type Choice, type Root } from '../parts/FolderBrowser';
 import { Folios } from '../parts/Folios';
-import { LedgerSheet } from '../parts/LedgerSheet';
-import { PastChecks } from '../parts/PastChecks';
+import { LedgerSheet } from '../features/check/LedgerSheet';
+import { PastChecks } from '../features/check/PastChecks';
 import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
 
 export default function Frames({

@@ -4,7 +4,7 @@ import { tellForm } from '../lib/ask';
 import { readWorkbook, type SheetOfCells } from '../lib/spreadsheet';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
-import { PlannedRows, type Plan } from '../parts/PlannedRows';
+import { PlannedRows, type Plan } from '../features/production/PlannedRows';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { Book as BookData } from '../types/book';
 

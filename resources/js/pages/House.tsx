@@ -1,11 +1,11 @@
 import { useRef, useState } from 'react';
 import { classes } from '../lib/classes';
 import { useFocusBack } from '../lib/focus';
-import { useTurning } from '../lib/turning';
-import { AskedRow } from '../parts/asking/AskedRow';
-import { Editor, type Place } from '../parts/asking/Editor';
-import { Finder } from '../parts/asking/Finder';
-import { SavedBar } from '../parts/asking/SavedBar';
+import { useTurning } from '../features/specification/turning';
+import { AskedRow } from '../features/specification/AskedRow';
+import { Editor, type Place } from '../features/specification/Editor';
+import { Finder } from '../features/specification/Finder';
+import { SavedBar } from '../features/specification/SavedBar';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';

@@ -5,7 +5,7 @@ import { tell, tellFiles } from '../lib/ask';
 import { asText } from '../lib/spreadsheet';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
-import { SETTINGS_FILES } from '../parts/BringScene';
+import { SETTINGS_FILES } from '../features/scene/BringScene';
 import { DropPlace } from '../parts/DropPlace';
 import { MarkSign, verdictMark } from '../parts/MarkSign';
 import { ProductionFolios } from '../parts/ProductionFolios';

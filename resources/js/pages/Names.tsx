@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { tell } from '../lib/ask';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
-import { FieldChoice, type Field } from '../parts/PointAt';
+import { FieldChoice, type Field } from '../features/scene/PointAt';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { Book as BookData } from '../types/book';
 

@@ -1,12 +1,12 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import { useTriedPlan } from '../lib/plan';
+import { useTriedPlan } from '../features/render/plan';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
-import { BringLog } from '../parts/BringLog';
+import { BringLog } from '../features/render/BringLog';
 import { Folios } from '../parts/Folios';
-import { LogFollowed } from '../parts/LogFollowed';
-import { PlanTable } from '../parts/PlanTable';
+import { LogFollowed } from '../features/render/LogFollowed';
+import { PlanTable } from '../features/render/PlanTable';
 import type { Book as BookData, Deliverable } from '../types/book';
 import type { LogShown, Plan } from '../types/render';
 

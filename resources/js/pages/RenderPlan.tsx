@@ -1,8 +1,8 @@
 import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
-import { useTriedPlan } from '../lib/plan';
+import { useTriedPlan } from '../features/render/plan';
 import { Book } from '../parts/Book';
-import { FrameList, PlanTable } from '../parts/PlanTable';
+import { FrameList, PlanTable } from '../features/render/PlanTable';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { Book as BookData } from '../types/book';
 import type { Plan } from '../types/render';

@@ -1,12 +1,12 @@
-import { verdictInWords } from '../lib/notes';
+import { verdictInWords } from '../features/check/notes';
 import { Breaking } from '../parts/Breaking';
-import { BrokenOff, type Broken } from '../parts/BrokenOff';
-import { BringScene } from '../parts/BringScene';
+import { BrokenOff, type Broken } from '../features/check/BrokenOff';
+import { BringScene } from '../features/scene/BringScene';
 import { Folios } from '../parts/Folios';
-import { LedgerSheet } from '../parts/LedgerSheet';
-import { PartMade } from '../parts/PartMade';
-import { PastChecks } from '../parts/PastChecks';
-import { PointAt, type Field, type Unknown } from '../parts/PointAt';
+import { LedgerSheet } from '../features/check/LedgerSheet';
+import { PartMade } from '../features/check/PartMade';
+import { PastChecks } from '../features/check/PastChecks';
+import { PointAt, type Field, type Unknown } from '../features/scene/PointAt';
 import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
 
 function NotUnderstood({

@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { tell } from '../lib/ask';
-import { Finder } from '../parts/asking/Finder';
+import { Finder } from '../features/specification/Finder';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';

@@ -1,0 +1,216 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import type { Cause, Fix, Ledger } from '../../types/book';
+import { Breaking } from '../../parts/Breaking';
+import { CopyButton } from '../../parts/CopyButton';
+import { Folded } from '../../parts/Folded';
+import { Shape } from '../../parts/Shape';
+import { Since } from './Since';
+
+/** So many are shown before somebody wants all. */
+const FIRST = 12;
+
+function CauseNote({
+    cause,
+    number,
+    ledger,
+    touched,
+    onTouch,
+}: {
+    cause: Cause;
+    number: number;
+    ledger: Ledger;
+    touched: boolean;
+    onTouch: (note: number | null) => void;
+}) {
+    // what the sentence says already is no evidence of it
+    const evidence = [...new Set(cause.evidence)].filter((each) => !cause.says.includes(each.replace(/\.$/, '')));
+
+    return (
+        <li
+            id={`note-${number}`}
+            tabIndex={-1}
+            className={`note ${touched ? 'bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : ''}`}
+            onMouseEnter={() => onTouch(number)}
+            onMouseLeave={() => onTouch(null)}
+        >
+            <p>
+                <span className="note-number mr-2 align-[1px]">{number}</span>
+                <Folded text={cause.says} most={420} />
+            </p>
+            <p className="mt-1 font-sans text-[12.5px] text-faint">
+                seen in the {cause.side}; explains{' '}
+                {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
+                {cause.or.length > 0 && `; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
+            </p>
+            {evidence.length > 0 && (
+                <details className="mt-1 font-sans text-[12.5px] text-faint">
+                    <summary className="cursor-pointer">Evidence</summary>
+                    <ul className="ml-3 list-disc">
+                        {evidence.map((each, at) => (
+                            <li key={at}>
+                                <Folded text={each} most={240} />
+                            </li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+        </li>
+    );
+}
+
+function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number; deliverable: number; open: boolean }) {
+    // shown at once; what the server answers makes this line anew
+    const [done, setDone] = useState(fix.done);
+    const tick = (now: boolean) => {
+        setDone(now);
+        router.post(
+            `/deliverables/${deliverable}/ticks`,
+            { fix: fix.key, done: now },
+            { preserveScroll: true, preserveState: true, onError: () => setDone(!now) },
+        );
+    };
+
+    return (
+        <li className="border-t border-rule py-1.5 first:border-0">
+            <label className={`grid grid-cols-[20px_1fr] gap-x-1 ${open ? 'cursor-pointer' : ''}`}>
+                {open ? (
+                    <input
+                        type="checkbox"
+                        className="mt-1 size-3.5"
+                        checked={done}
+                        onChange={(event) => tick(event.target.checked)}
+                    />
+                ) : (
+                    <span className="text-faint">{number}</span>
+                )}
+                <span className={done ? 'text-faint line-through' : ''}>
+                    <Breaking text={fix.says} />
+                </span>
+            </label>
+            {fix.kind === 'render' && fix.frames !== undefined && fix.frames !== '' && (
+                <span className="mt-1.5 block pl-6">
+                    <CopyButton text={fix.frames}>Copy the range</CopyButton>
+                </span>
+            )}
+        </li>
+    );
+}
+
+/** Causes and fixes, beside the lines they speak of. */
+export function LedgerMargin({
+    ledger,
+    deliverable,
+    touched,
+    onTouch,
+}: {
+    ledger: Ledger;
+    deliverable: number;
+    touched: number | null;
+    onTouch: (note: number | null) => void;
+}) {
+    const { document } = ledger;
+    const size = document.entries.find((entry) => entry.id === 'picture.resolution');
+    const wrong = [size?.files, size?.scene].find((cell) => cell?.mark === 'unequal' && cell.stale !== true);
+    // where most is right, what differs is drawn
+    const found =
+        wrong === undefined
+            ? null
+            : ((wrong.found !== null && size?.required.split(' | ').includes(wrong.found) === true
+                  ? wrong.runs?.[0]?.found
+                  : wrong.found) ?? null);
+    const [all, setAll] = useState(false);
+    const { fixes } = document;
+
+    return (
+        <>
+            {document.since !== null && document.since !== undefined && <Since since={document.since} />}
+            {document.causes.length === 0 ? (
+                <p className="aside">
+                    {document.verdict === 'balanced'
+                        ? 'Every line balances.'
+                        : 'Nothing is unequal; what could not be read keeps it open.'}
+                </p>
+            ) : (
+                <>
+                    <h2 className="aside pb-1">Why</h2>
+                    <ol>
+                        {document.causes.map((cause, at) => (
+                            <CauseNote
+                                key={at}
+                                cause={cause}
+                                number={at + 1}
+                                ledger={ledger}
+                                touched={touched === at + 1}
+                                onTouch={onTouch}
+                            />
+                        ))}
+                    </ol>
+                </>
+            )}
+            {size !== undefined && found !== null && size.mark === 'unequal' && (
+                <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />
+            )}
+            {fixes.length > 0 && (
+                <section className="mt-2">
+                    <h2 className="aside pb-1">
+                        Put right, in this order
+                        {fixes.some((fix) => fix.done) && (
+                            <span className="not-italic">
+                                {' '}
+                                · {fixes.filter((fix) => fix.done).length} of {fixes.length} done
+                            </span>
+                        )}
+                    </h2>
+                    <ol className="note">
+                        {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
+                            <FixLine
+                                key={`${fix.key}/${String(fix.done)}`}
+                                fix={fix}
+                                number={at + 1}
+                                deliverable={deliverable}
+                                open={ledger.newest}
+                            />
+                        ))}
+                    </ol>
+                    {fixes.length > FIRST && (
+                        <button type="button" className="plain-link" onClick={() => setAll(!all)}>
+                            {all ? 'fewer' : `${fixes.length - FIRST} more`}
+                        </button>
+                    )}
+                    {document.fixes_count > fixes.length && (
+                        <p className="text-faint">The report files have all {document.fixes_count}.</p>
+                    )}
+                </section>
+            )}
+            <section className="mt-2">
+                <h2 className="aside pb-1">This check</h2>
+                <p className="note font-sans! text-[13px]!">
+                    {ledger.made}
+                    {ledger.by !== null && `, by ${ledger.by}`}
+                    <br />
+                    specification revision {ledger.revision}
+                    {!ledger.current && <span className="text-ochre"> (something else is asked since)</span>}
+                    {ledger.delivery !== null && (
+                        <>
+                            <br />
+                            {document.depth === 'full' ? 'every byte was read' : 'head and tail of each file were read'}
+                        </>
+                    )}
+                    <br />
+                    Report:{' '}
+                    {(['txt', 'json', 'csv', 'xml'] as const).map((format) => (
+                        <a
+                            key={format}
+                            className="plain-link mr-2"
+                            href={`/checks/${ledger.id}/report.${format}`}
+                            download
+                        >
+                            {format === 'xml' ? 'JUnit' : format === 'txt' ? 'text' : format.toUpperCase()}
+                        </a>
+                    ))}
+                </p>
+            </section>
+        </>
+    );
+}

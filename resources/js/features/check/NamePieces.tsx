@@ -1,0 +1,49 @@
+import { classes } from '../../lib/classes';
+import type { NameReading } from '../../types/book';
+
+const WRONG = 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red';
+
+/** Asked and found name above each other, piece by piece. */
+export function NamePieces({ reading }: { reading: NameReading }) {
+    return (
+        <figure className="overflow-x-auto py-1">
+            <table className="mono border-collapse" aria-label={`How ${reading.name} reads`}>
+                <tbody>
+                    {(['asked', 'found'] as const).map((row) => (
+                        <tr key={row}>
+                            <th scope="row" className="aside pr-3 text-left text-[13px]! font-normal">
+                                {row}
+                            </th>
+                            {reading.pieces.map((piece, at) => (
+                                <td
+                                    key={at}
+                                    title={piece.piece}
+                                    className={classes(
+                                        'border-y px-1.5 py-0.5 whitespace-pre',
+                                        piece.differs.length === 0 && 'border-rule',
+                                        piece.differs.length > 0 && row === 'found' && WRONG,
+                                        piece.differs.length > 0 && row !== 'found' && 'border-edge',
+                                    )}
+                                >
+                                    {piece[row] === '' ? (
+                                        <span className="text-faint">{row === 'found' ? '(none)' : ' '}</span>
+                                    ) : (
+                                        piece[row].replaceAll(' ', '␣')
+                                    )}
+                                </td>
+                            ))}
+                        </tr>
+                    ))}
+                    <tr aria-hidden="true">
+                        <td />
+                        {reading.pieces.map((piece, at) => (
+                            <td key={at} className="px-1.5 text-center font-sans text-[11px] text-faint">
+                                {piece.piece === 'separator' || piece.piece === 'extra' ? '' : piece.piece}
+                            </td>
+                        ))}
+                    </tr>
+                </tbody>
+            </table>
+        </figure>
+    );
+}

@@ -1,0 +1,32 @@
+import { Link } from '@inertiajs/react';
+import type { PastCheck } from '../../types/book';
+import { MarkSign, verdictMark } from '../../parts/MarkSign';
+
+export function PastChecks({ past, current }: { past: PastCheck[]; current: number | null }) {
+    return past.length < 2 ? null : (
+        <section className="mt-4">
+            <h2 className="aside pb-1">Past checks</h2>
+            <ul className="border-t border-ink text-[13px]">
+                {past.map((check) => {
+                    const mark = verdictMark(check.verdict, check.waived);
+
+                    return (
+                        <li key={check.id} className="border-b border-rule">
+                            <Link
+                                href={`/checks/${check.id}`}
+                                aria-current={check.id === current ? 'true' : undefined}
+                                className="grid grid-cols-[18px_1fr] gap-x-1 py-1 hover:bg-sheet"
+                            >
+                                <span>{mark !== null && <MarkSign mark={mark} label={check.verdict} />}</span>
+                                <span>
+                                    {check.made}, {check.of}, rev. {check.revision}
+                                    <span className="block text-faint">{check.holdsUp}</span>
+                                </span>
+                            </Link>
+                        </li>
+                    );
+                })}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { classes } from '../../lib/classes';
+
+/** A small picture of one frame; where the file is gone by now, only its number. */
+export function Thumbnail({
+    check,
+    part,
+    pass,
+    frame,
+}: {
+    check: number;
+    part: string;
+    pass: string | null;
+    frame: number;
+}) {
+    const [gone, setGone] = useState(false);
+    // until it is there its place is kept, so that nothing jumps
+    const [there, setThere] = useState(false);
+    const query = pass === null ? '' : `?pass=${encodeURIComponent(pass)}`;
+
+    return (
+        <figure className="w-[150px]">
+            {gone ? (
+                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">
+                    no longer there, or changed
+                </p>
+            ) : (
+                <img
+                    src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${query}`}
+                    alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`}
+                    loading="lazy"
+                    className={classes(
+                        'h-[84px]',
+                        there ? 'w-auto' : 'w-full',
+                        'max-w-full border border-rule bg-[length:12px_12px]',
+                        'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
+                    )}
+                    onLoad={() => setThere(true)}
+                    onError={() => setGone(true)}
+                />
+            )}
+            <figcaption className="mono text-[12px] text-faint">{frame}</figcaption>
+        </figure>
+    );
+}

@@ -1,0 +1,52 @@
+import { below } from './layers';
+import type { AskedPart, Layer } from '../../types/book';
+import { Breaking } from '../../parts/Breaking';
+
+const LAYERS: Record<Layer, string> = {
+    house: 'the house',
+    specification: 'this specification',
+    deliverable: 'this deliverable',
+};
+
+/** How much each layer sets, and what an upper one says instead of a lower. */
+export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
+    const lines = parts.flatMap((part) => part.lines.map((line) => ({ line, part: part.name })));
+    const instead = lines.filter(({ line }) => below(line) !== null);
+    const count = (layer: Layer) => lines.filter(({ line }) => line.setBy === layer).length;
+    if (lines.length === 0) {
+        return null;
+    }
+
+    return (
+        <section className="mb-5" aria-label="Who set what">
+            <h2 className="aside pb-1">Who set what</h2>
+            <p className="border-t border-ink pt-1 text-[13px] text-faint">
+                {(['house', 'specification', 'deliverable'] as const)
+                    .filter((layer) => count(layer) > 0)
+                    .map((layer) => `${LAYERS[layer]} ${count(layer)}`)
+                    .join(', ')}
+            </p>
+            {instead.map(({ line, part }) => {
+                const lower = below(line);
+
+                return (
+                    <p key={`${part}-${line.id}`} className="border-b border-rule py-1 text-[13px]">
+                        <a href={`#${part}-${line.id}`} className="plain-link">
+                            {line.label}
+                        </a>
+                        {parts.length > 1 && <span className="text-faint"> of {part}</span>}
+                        <span className="mono block">
+                            <Breaking text={line.value} /> <span className="font-sans text-faint">here, not</span>{' '}
+                            <s className="text-faint">
+                                <Breaking text={lower?.value ?? 'nothing'} />
+                            </s>{' '}
+                            <span className="font-sans text-faint">
+                                of {lower?.by === 'house' ? 'the house' : 'its specification'}
+                            </span>
+                        </span>
+                    </p>
+                );
+            })}
+        </section>
+    );
+}
