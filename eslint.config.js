@@ -1,7 +1,11 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
+
+/** What several features need is a part; none of them looks into another. */
+const FEATURES = readdirSync('resources/js/features');
 
 /** Pages use features and parts, those use helpers, helpers use types; nothing looks back. */
 const noImports = (...places) => ({
@@ -10,7 +14,7 @@ const noImports = (...places) => ({
         {
             patterns: places.map((place) => ({
                 group: [`**/${place}/*`, `**/${place}`],
-                message: 'What is shared goes down: pages, then parts, then lib, then types.',
+                message: 'What is shared goes down: pages, then features, then parts, then lib, then types.',
             })),
         },
     ],
@@ -31,7 +35,8 @@ export default ts.config(
             eqeqeq: ['error', 'always', { null: 'ignore' }],
         },
     },
-    { files: ['resources/js/parts/**'], rules: noImports('pages', 'layouts') },
-    { files: ['resources/js/lib/**'], rules: noImports('pages', 'layouts', 'parts') },
-    { files: ['resources/js/types/**'], rules: noImports('pages', 'layouts', 'parts', 'lib') },
+    { files: ['resources/js/features/**'], rules: noImports('pages', ...FEATURES) },
+    { files: ['resources/js/parts/**'], rules: noImports('pages', 'features', ...FEATURES) },
+    { files: ['resources/js/lib/**'], rules: noImports('pages', 'features', 'parts', ...FEATURES) },
+    { files: ['resources/js/types/**'], rules: noImports('pages', 'features', 'parts', 'lib', ...FEATURES) },
 );

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\HealthController;
+use App\Http\Controllers\Account\HealthController;
 use App\Http\FaultReply;
 use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\NoteExports;

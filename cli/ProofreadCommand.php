@@ -57,9 +57,9 @@ final class ProofreadCommand extends Command
         $many = count($drafts) > 1;
         if ($input->getOption('json') === true) {
             $findings = [];
-            foreach ($found as $path => $quarrels) {
-                foreach ($quarrels as $quarrel) {
-                    $findings[] = ($many ? ['specification' => $path] : []) + $quarrel->toArray();
+            foreach ($found as $path => $conflicts) {
+                foreach ($conflicts as $conflict) {
+                    $findings[] = ($many ? ['specification' => $path] : []) + $conflict->toArray();
                 }
             }
             $output->writeln(
@@ -92,11 +92,11 @@ final class ProofreadCommand extends Command
         $text = '';
         foreach ($drafts as $path => $draft) {
             $text .= count($drafts) > 1 ? "{$path}\n" : '';
-            foreach ($found[$path] ?? [] as $quarrel) {
-                $part = count($draft->specification->parts) > 1 ? " ({$quarrel->part})" : '';
-                $text .= implode(', ', $quarrel->requirements)."{$part}\n    {$quarrel->says}\n";
-                foreach ($quarrel->offers as $offer) {
-                    $text .= "    - {$offer->says}\n";
+            foreach ($found[$path] ?? [] as $conflict) {
+                $part = count($draft->specification->parts) > 1 ? " ({$conflict->part})" : '';
+                $text .= implode(', ', $conflict->requirements)."{$part}\n    {$conflict->says}\n";
+                foreach ($conflict->resolutions as $resolution) {
+                    $text .= "    - {$resolution->says}\n";
                 }
             }
             foreach ($draft->specification->notUnderstood as $key) {

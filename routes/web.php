@@ -2,29 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\BoardController;
-use App\Http\Controllers\CalculatorController;
-use App\Http\Controllers\CheckController;
-use App\Http\Controllers\DeliverableController;
-use App\Http\Controllers\HouseRequirementController;
-use App\Http\Controllers\ListController;
-use App\Http\Controllers\ManyScenesController;
-use App\Http\Controllers\NamesController;
-use App\Http\Controllers\PictureController;
-use App\Http\Controllers\PresetController;
-use App\Http\Controllers\ProductionController;
-use App\Http\Controllers\RecheckController;
-use App\Http\Controllers\ReferenceController;
-use App\Http\Controllers\RenderController;
-use App\Http\Controllers\RenderLogController;
-use App\Http\Controllers\RequirementController;
-use App\Http\Controllers\SceneController;
-use App\Http\Controllers\SharedChangeController;
-use App\Http\Controllers\SheetController;
-use App\Http\Controllers\SignInController;
-use App\Http\Controllers\SpecificationController;
-use App\Http\Controllers\TokenController;
-use App\Http\Controllers\WaiverController;
+use App\Http\Controllers\Account;
+use App\Http\Controllers\Board;
+use App\Http\Controllers\Check;
+use App\Http\Controllers\Production;
+use App\Http\Controllers\Render;
+use App\Http\Controllers\Scene;
+use App\Http\Controllers\Specification;
 use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
@@ -36,161 +20,179 @@ foreach ([
 }
 
 Route::middleware('guest')->group(function (): void {
-    Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
-    Route::post('/sign-in', [SignInController::class, 'store']);
+    Route::get('/sign-in', [Account\SignInController::class, 'create'])->name('sign-in');
+    Route::post('/sign-in', [Account\SignInController::class, 'store'])->name('sign-in.store');
 });
 
 // for somebody without a sign-in: the signature is looked at by the controller, which says why a link is closed
-Route::get('/sheets/{link}', [SheetController::class, 'open'])->middleware('throttle:60,1')->name('sheet.open');
+Route::get('/sheets/{link}', Specification\OpenSheetController::class)->middleware('throttle:60,1')->name('sheet.open');
+
+// what somebody has of their own
+Route::middleware(['auth', 'throttle:work'])->group(function (): void {
+    Route::post('/sign-out', [Account\SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('/', [Production\ProductionController::class, 'index'])->name('productions');
+    Route::get('/calculator', [Account\CalculatorController::class, 'show'])->name('calculator');
+    Route::get('/tokens', [Account\TokenController::class, 'index'])->name('tokens');
+    Route::post('/tokens', [Account\TokenController::class, 'store'])->name('tokens.store');
+    Route::delete('/tokens/{token}', [Account\TokenController::class, 'destroy'])->name('tokens.drop');
+});
+
+Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}')->group(function (): void {
+    Route::middleware('can:view,production')->group(function (): void {
+        Route::get('/', [Production\ProductionController::class, 'show'])->name('production');
+        Route::get('/scenes', [Scene\ManyScenesController::class, 'create'])->name('scenes');
+        Route::post('/scenes', [Scene\ManyScenesController::class, 'store'])->name('scenes.store');
+        Route::post('/scenes/read', Scene\FoundScenesController::class)
+            ->middleware('throttle:costly')
+            ->name('scenes.read');
+    });
+    Route::middleware('can:decide,production')->group(function (): void {
+        Route::get('/deliverables/new', [Production\DeliverableController::class, 'create'])->name('deliverable.new');
+        Route::post('/deliverables', [Production\DeliverableController::class, 'store'])->name('deliverable.store');
+        Route::get('/house', [Production\HouseController::class, 'show'])->name('house');
+        Route::patch('/house', [Production\HouseController::class, 'update'])->name('house.update');
+        Route::get('/list', [Production\ListController::class, 'create'])->name('list');
+        Route::post('/list', [Production\ListController::class, 'store'])->name('list.store');
+        Route::post('/list/read', Production\ListPreviewController::class)->name('list.read');
+        Route::get('/together', [Production\SharedChangeController::class, 'create'])->name('together');
+        Route::post('/together', [Production\SharedChangeController::class, 'store'])->name('together.store');
+        Route::get('/reference', [Production\ReferenceController::class, 'show'])->name('reference');
+        Route::post('/presets', [Production\PresetController::class, 'store'])->name('preset.store');
+        Route::get('/board', [Board\BoardController::class, 'show'])->name('board');
+        Route::get('/outbox', [Board\OutboxController::class, 'show'])->name('outbox');
+        Route::post('/outbox', [Board\OutboxController::class, 'store'])->name('outbox.write');
+        Route::delete('/outbox', [Board\OutboxController::class, 'destroy'])->name('outbox.clear');
+        Route::patch('/pool', [Render\PoolController::class, 'update'])->name('pool');
+        Route::get('/names', [Production\NamesController::class, 'show'])->name('names');
+        Route::patch('/names', [Production\NamesController::class, 'update'])->name('names.update');
+        Route::post('/names', [Production\FieldMapController::class, 'store'])->name('names.import');
+        Route::get('/field-map.json', [Production\FieldMapController::class, 'show'])->name('names.export');
+        Route::post('/recheck', [Check\RepeatChecksController::class, 'production'])->name('production.recheck');
+    });
+    Route::middleware(['can:decide,production', 'throttle:costly'])->group(function (): void {
+        Route::get('/deliverables.{format}', Production\ListFileController::class)->name('list.export');
+        Route::post('/together/read', Production\SharedChangePreviewController::class)->name('together.read');
+        Route::get('/proof', Production\ProofController::class)->name('proof');
+        Route::post('/reference', [Production\ReferenceController::class, 'store'])->name('reference.propose');
+        Route::get('/results.csv', Board\ResultsController::class)->name('grades');
+        Route::get('/outbox.{format}', Board\OutboxFileController::class)->name('outbox.export');
+        Route::get('/render', [Render\RenderPlanController::class, 'show'])->name('plan');
+        Route::post('/log-shapes', [Production\LogShapeController::class, 'store'])->name('shape');
+    });
+});
+
+Route::middleware(['auth', 'throttle:work', 'can:decide,preset'])->prefix('/presets/{preset}')->group(
+    function (): void {
+        Route::patch('/', [Production\PresetController::class, 'update'])->name('preset.rename');
+        Route::delete('/', [Production\PresetController::class, 'destroy'])->name('preset.destroy');
+    },
+);
+
+Route::middleware(['auth', 'throttle:work', 'can:decide,specification'])->prefix('/specifications/{specification}')
+    ->group(function (): void {
+        Route::get('/', [Production\SpecificationController::class, 'show'])->name('revisions');
+        Route::patch('/', [Production\SpecificationController::class, 'update'])->name('specification.rename');
+        Route::post('/parts', [Production\SpecificationPartController::class, 'store'])->name('specification.parts');
+        Route::post('/recheck', [Check\RepeatChecksController::class, 'specification'])->name('specification.recheck');
+    });
+
+Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable}')->group(function (): void {
+    Route::middleware('can:view,deliverable')->group(function (): void {
+        Route::redirect('/', '/deliverables/{deliverable}/frames')->name('deliverable');
+        Route::get('/specification', [Specification\AskedController::class, 'show'])->name('specification');
+        Route::get('/scene', [Scene\SceneController::class, 'show'])->name('scene');
+        Route::get('/frames', [Check\FramesController::class, 'show'])->name('frames');
+        Route::get('/render', [Render\RenderController::class, 'show'])->name('render');
+        Route::get('/hand-out', [Specification\HandOutController::class, 'show'])->name('hand-out');
+        Route::post('/presence', [Specification\PresenceController::class, 'store'])->name('presence');
+        Route::get('/sheet.{format}', [Specification\SheetController::class, 'show'])
+            ->middleware('throttle:costly')
+            ->name('sheet');
+        Route::get('/settings.{format}', Scene\SettingsTemplateController::class)
+            ->whereIn('format', ['json', 'txt'])
+            ->name('scene.template');
+    });
+    Route::middleware('can:specify,deliverable')->group(function (): void {
+        Route::patch('/requirements', [Specification\AskedController::class, 'update'])->name('requirements');
+        Route::post('/approved', [Specification\ApprovedPictureController::class, 'store'])->name('approved');
+        Route::patch('/values', [Specification\NameValueController::class, 'update'])->name('values');
+        Route::post('/sheets', [Specification\SheetLinkController::class, 'store'])->name('sheet.share');
+    });
+    Route::middleware('can:check,deliverable')->group(function (): void {
+        Route::post('/scene', [Scene\SceneController::class, 'store'])->name('scene.store');
+        Route::post('/scene/pieces', [Scene\ScenePieceController::class, 'store'])->name('scene.piece');
+        Route::get('/scene/enter', [Scene\TypedSceneController::class, 'create'])->name('scene.entry');
+        Route::post('/scene/typed', [Scene\TypedSceneController::class, 'store'])->name('scene.typed');
+        Route::put('/scene/part', [Scene\ScenePartController::class, 'update'])->name('scene.part');
+        Route::post('/scene/names', [Scene\NameMeaningController::class, 'store'])->name('scene.point');
+        Route::post('/ticks', [Check\TickController::class, 'store'])->name('tick');
+        Route::patch('/render', [Render\RenderController::class, 'update'])->name('render.update');
+        Route::get('/logs', [Render\RenderLogController::class, 'index'])->name('logs');
+        Route::post('/logs', [Render\RenderLogController::class, 'store'])->name('logs.send');
+        Route::post('/logs/follow', [Render\FollowedLogController::class, 'store'])->name('logs.begin');
+        Route::get('/intake', [Check\IntakeController::class, 'show'])->name('intake');
+        Route::post('/checks', [Check\CheckController::class, 'store'])
+            ->middleware('throttle:costly')
+            ->name('checks.store');
+    });
+});
 
 Route::middleware(['auth', 'throttle:work'])->group(function (): void {
-    Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
-    Route::get('/', [ProductionController::class, 'index'])->name('productions');
-    Route::get('/calculator', [CalculatorController::class, 'show'])->name('calculator');
+    Route::delete('/messages/{message}', [Board\MessageController::class, 'destroy'])
+        ->can('decide', 'message')
+        ->name('message.drop');
+    Route::delete('/sheets/{link}', [Specification\SheetLinkController::class, 'destroy'])
+        ->can('specify', 'link')
+        ->name('sheet.revoke');
+    Route::post('/changes/{change}/{way}', [Specification\ChangeController::class, 'update'])
+        ->whereIn('way', ['undo', 'redo'])
+        ->can('turn', 'change')
+        ->name('change.turn');
+    Route::get('/logs/{log}', [Render\RenderLogController::class, 'show'])->can('view', 'log')->name('log');
+    Route::delete('/logs/{log}', [Render\RenderLogController::class, 'destroy'])->can('check', 'log')->name('log.drop');
+    Route::delete('/waivers/{waiver}', [Check\WaiverController::class, 'destroy'])
+        ->can('decide', 'waiver')
+        ->name('waiver.drop');
+});
 
-    Route::prefix('/productions/{production}')->group(function (): void {
-        Route::get('/', [ProductionController::class, 'show'])->name('production');
-        Route::get('/deliverables/new', [DeliverableController::class, 'create'])->name('deliverable.new');
-        Route::post('/deliverables', [DeliverableController::class, 'store'])->name('deliverable.store');
-        Route::get('/house', [HouseRequirementController::class, 'show'])->name('house');
-        Route::patch('/house', [HouseRequirementController::class, 'update'])->name('house.update');
-        Route::get('/list', [ListController::class, 'show'])->name('list');
-        Route::post('/list/read', [ListController::class, 'read'])->name('list.read');
-        Route::post('/list', [ListController::class, 'store'])->name('list.store');
-        Route::get(
-            '/deliverables.{format}',
-            [ListController::class, 'export'],
-        )->middleware('throttle:costly')->name('list.export');
-        Route::get('/together', [SharedChangeController::class, 'show'])->name('together');
-        Route::post(
-            '/together/read',
-            [SharedChangeController::class, 'read'],
-        )->middleware('throttle:costly')->name('together.read');
-        Route::post('/together', [SharedChangeController::class, 'store'])->name('together.store');
-        Route::get('/proof', [SharedChangeController::class, 'proof'])->middleware('throttle:costly')->name('proof');
-        Route::get('/reference', [ReferenceController::class, 'browse'])->name('reference');
-        Route::post(
-            '/reference',
-            [ReferenceController::class, 'propose'],
-        )->middleware('throttle:costly')->name('reference.propose');
-        Route::post('/presets', [PresetController::class, 'store'])->name('preset.store');
-        Route::get('/board', [BoardController::class, 'show'])->name('board');
-        Route::get('/results.csv', [BoardController::class, 'grades'])->middleware('throttle:costly')->name('grades');
-        Route::get('/outbox', [BoardController::class, 'outbox'])->name('outbox');
-        Route::post('/outbox', [BoardController::class, 'write'])->name('outbox.write');
-        Route::delete('/outbox', [BoardController::class, 'clear'])->name('outbox.clear');
-        Route::get(
-            '/outbox.{format}',
-            [BoardController::class, 'export'],
-        )->middleware('throttle:costly')->name('outbox.export');
-        Route::get('/scenes', [ManyScenesController::class, 'show'])->name('scenes');
-        Route::post(
-            '/scenes/read',
-            [ManyScenesController::class, 'read'],
-        )->middleware('throttle:costly')->name('scenes.read');
-        Route::post('/scenes', [ManyScenesController::class, 'store'])->name('scenes.store');
-        Route::get('/render', [RenderController::class, 'plan'])->middleware('throttle:costly')->name('plan');
-        Route::patch('/pool', [RenderController::class, 'keepPool'])->name('pool');
-        Route::get('/names', [NamesController::class, 'show'])->name('names');
-        Route::patch('/names', [NamesController::class, 'update'])->name('names.update');
-        Route::post('/names', [NamesController::class, 'import'])->name('names.import');
-        Route::get('/field-map.json', [NamesController::class, 'export'])->name('names.export');
-        Route::post('/log-shapes', [NamesController::class, 'shape'])->middleware('throttle:costly')->name('shape');
-    });
-    Route::delete('/messages/{message}', [BoardController::class, 'drop'])->name('message.drop');
-    Route::get('/tokens', [TokenController::class, 'show'])->name('tokens');
-    Route::post('/tokens', [TokenController::class, 'store'])->name('tokens.store');
-    Route::delete('/tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.drop');
-    Route::patch('/presets/{preset}', [PresetController::class, 'rename'])->name('preset.rename');
-    Route::delete('/presets/{preset}', [PresetController::class, 'destroy'])->name('preset.destroy');
-
-    Route::prefix('/specifications/{specification}')->group(function (): void {
-        Route::get('/', [SpecificationController::class, 'show'])->name('revisions');
-        Route::patch('/', [SpecificationController::class, 'rename'])->name('specification.rename');
-        Route::post('/parts', [SpecificationController::class, 'parts'])->name('specification.parts');
-        Route::post('/recheck', [RecheckController::class, 'specification'])->name('specification.recheck');
-    });
-
-    Route::prefix('/deliverables/{deliverable}')->group(function (): void {
-        Route::redirect('/', '/deliverables/{deliverable}/frames');
-        Route::get('/specification', [DeliverableController::class, 'specification'])->name('specification');
-        Route::get('/scene', [DeliverableController::class, 'scene'])->name('scene');
-        Route::get('/frames', [DeliverableController::class, 'frames'])->name('frames');
-        Route::patch('/requirements', [RequirementController::class, 'update'])->name('requirements');
-        Route::post('/approved', [RequirementController::class, 'approve'])->name('approved');
-        Route::patch('/values', [RequirementController::class, 'value'])->name('values');
-        Route::post('/presence', [RequirementController::class, 'presence'])->name('presence');
-        Route::get('/hand-out', [SheetController::class, 'show'])->name('hand-out');
-        Route::get('/sheet.{format}', [SheetController::class, 'file'])->middleware('throttle:costly')->name('sheet');
-        Route::post('/sheets', [SheetController::class, 'share'])->name('sheet.share');
-        Route::post('/scene', [SceneController::class, 'store'])->name('scene.store');
-        Route::post('/scene/pieces', [SceneController::class, 'piece'])->name('scene.piece');
-        Route::get('/scene/enter', [SceneController::class, 'entry'])->name('scene.entry');
-        Route::post('/scene/typed', [SceneController::class, 'typedIn'])->name('scene.typed');
-        Route::put('/scene/part', [SceneController::class, 'part'])->name('scene.part');
-        Route::post('/scene/names', [SceneController::class, 'point'])->name('scene.point');
-        Route::get(
-            '/settings.{format}',
-            [SceneController::class, 'template'],
-        )->whereIn('format', ['json', 'txt'])->name('scene.template');
-        Route::post('/ticks', [WaiverController::class, 'tick'])->name('tick');
-        Route::get('/render', [RenderController::class, 'show'])->name('render');
-        Route::patch('/render', [RenderController::class, 'update'])->name('render.update');
-        Route::get('/logs', [RenderLogController::class, 'logs'])->name('logs');
-        Route::post('/logs', [RenderLogController::class, 'send'])->name('logs.send');
-        Route::post('/logs/follow', [RenderLogController::class, 'beginFollowing'])->name('logs.begin');
-        Route::get('/intake', [CheckController::class, 'browse'])->name('intake');
-        Route::post('/checks', [CheckController::class, 'store'])->middleware('throttle:costly')->name('checks.store');
-    });
-    Route::delete('/sheets/{link}', [SheetController::class, 'revoke'])->name('sheet.revoke');
-    Route::post(
-        '/changes/{change}/{way}',
-        [RequirementController::class, 'turn'],
-    )->whereIn('way', ['undo', 'redo'])->name('change.turn');
-
-    Route::get('/logs/{log}', [RenderLogController::class, 'follow'])->name('log');
-    Route::delete('/logs/{log}', [RenderLogController::class, 'forget'])->name('log.drop');
-    Route::post('/checks/{check}/waivers', [WaiverController::class, 'store'])->name('waive');
-    Route::delete('/waivers/{waiver}', [WaiverController::class, 'destroy'])->name('waiver.drop');
-    Route::get('/checks/{check}', [CheckController::class, 'show'])->name('check');
-    Route::get('/checks/{check}/progress', [CheckController::class, 'follow'])->name('check.progress');
-    Route::post(
-        '/productions/{production}/recheck',
-        [RecheckController::class, 'production'],
-    )->name('production.recheck');
-    Route::post('/checks/{check}/again', [RecheckController::class, 'one'])->name('check.again');
-    Route::post('/checks/{check}/stop', [CheckController::class, 'stop'])->name('check.stop');
-    Route::get(
-        '/checks/{check}/pictures/{part}/{frame}',
-        [PictureController::class, 'show'],
-    )->where('frame', '-?\d{1,10}')
+Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(function (): void {
+    Route::get('/', [Check\CheckController::class, 'show'])->can('view', 'check')->name('check');
+    Route::get('/progress', [Check\CheckProgressController::class, 'show'])
+        ->can('view', 'check')
+        ->name('check.progress');
+    Route::post('/again', Check\RepeatCheckController::class)->can('check', 'check')->name('check.again');
+    Route::post('/stop', Check\StopCheckController::class)->can('check', 'check')->name('check.stop');
+    Route::post('/waivers', [Check\WaiverController::class, 'store'])->can('waive', 'check')->name('waive');
+    Route::get('/report.{format}', Check\CheckReportController::class)
+        ->middleware('throttle:costly')
+        ->can('view', 'check')
+        ->name('check.report');
+    Route::get('/pictures/{part}/{frame}', [Check\PictureController::class, 'show'])
+        ->where('frame', '-?\d{1,10}')
         ->middleware('throttle:pictures')
         ->withoutMiddleware('throttle:work')
+        ->can('view', 'check')
         ->name('check.picture');
-    Route::get(
-        '/checks/{check}/report.{format}',
-        [CheckController::class, 'report'],
-    )->middleware('throttle:costly')->name('check.report');
 });
 
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
-    Route::post(
-        '/deliverables/{deliverable}/understand',
-        [RequirementController::class, 'understand'],
-    )->name('understand');
-    Route::post('/deliverables/{deliverable}/scene/try', [SceneController::class, 'attempt'])->name('scene.try');
-    Route::post(
-        '/productions/{production}/plan',
-        [RenderController::class, 'attempt'],
-    )->middleware('throttle:costly')->name('plan.try');
-    Route::post(
-        '/productions/{production}/log-shapes/try',
-        [NamesController::class, 'tryPatterns'],
-    )->middleware('throttle:costly')->name('shape.try');
-    Route::post(
-        '/productions/{production}/understand',
-        [HouseRequirementController::class, 'understand'],
-    )->name('house.understand');
-    Route::post('/calculate', [CalculatorController::class, 'work'])->name('calculate');
+    Route::post('/deliverables/{deliverable}/understand', Specification\UnderstandController::class)
+        ->can('specify', 'deliverable')
+        ->name('understand');
+    Route::post('/deliverables/{deliverable}/scene/try', Scene\TypedAttemptController::class)
+        ->can('check', 'deliverable')
+        ->name('scene.try');
+    Route::post('/productions/{production}/understand', Production\UnderstandHouseController::class)
+        ->can('decide', 'production')
+        ->name('house.understand');
+    Route::post('/productions/{production}/plan', Render\PlanAttemptController::class)
+        ->middleware('throttle:costly')
+        ->can('view', 'production')
+        ->name('plan.try');
+    Route::post('/productions/{production}/log-shapes/try', Production\PatternTrialController::class)
+        ->middleware('throttle:costly')
+        ->can('decide', 'production')
+        ->name('shape.try');
+    Route::post('/calculate', [Account\CalculatorController::class, 'store'])->name('calculate');
 });

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Health\MachineTrouble;
+use App\Http\Pages\Account\FaultPage;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A page in plain words in place of what the framework would say of a fault. */
@@ -32,9 +32,6 @@ final readonly class FaultReply
         }
         $says = $fault instanceof AuthorizationException ? $fault->getMessage() : null;
 
-        return Inertia::render(
-            'Fault',
-            ['status' => $status, 'says' => $says],
-        )->toResponse($request)->setStatusCode($status);
+        return (new FaultPage($status, $says))->render()->toResponse($request)->setStatusCode($status);
     }
 }

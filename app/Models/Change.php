@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use PlainLedger\Core\Specification\SetBy;
 
 /**
  * One change of what is asked: by whom, where, from what to what. It can be taken back and made again.
@@ -24,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $follows_id  the change it was made with, and is taken back with
  * @property \Illuminate\Support\Carbon $created_at
  * @property User|null $person
+ * @property Deliverable|null $deliverable
+ * @property Production $production
  */
 final class Change extends Model
 {
@@ -37,9 +41,35 @@ final class Change extends Model
         return ['undone' => 'boolean'];
     }
 
+    /**
+     * Those that had to do with what is asked of a deliverable.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeTouching(Builder $query, Deliverable $deliverable): void
+    {
+        $query->where('production_id', $deliverable->production_id)->where(
+            fn (Builder $any) => $any->where('deliverable_id', $deliverable->id)
+                ->orWhere('specification_id', $deliverable->specification_id)
+                ->orWhere('layer', SetBy::House->value),
+        );
+    }
+
     /** @return BelongsTo<User, $this> */
     public function person(): BelongsTo
     {
         return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @return BelongsTo<Deliverable, $this> */
+    public function deliverable(): BelongsTo
+    {
+        return $this->belongsTo(Deliverable::class);
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
@@ -21,8 +22,8 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property int|null $scene_id
  * @property int|null $delivery_id
  * @property int|null $user_id
- * @property string $state queued, running, done, stopped or failed
- * @property string|null $verdict
+ * @property CheckState $state
+ * @property Verdict|null $verdict
  * @property string|null $holds_up
  * @property list<array{set_by: string, data: array<string, mixed>, label: string}> $layers
  * @property array{root: int, folder: string, depth: string}|null $order
@@ -64,6 +65,8 @@ final class Check extends Model
             'progress' => 'array',
             'summary' => 'array',
             'seen_at' => 'datetime',
+            'state' => CheckState::class,
+            'verdict' => Verdict::class,
         ];
     }
 
@@ -124,12 +127,57 @@ final class Check extends Model
      */
     public function scopeUnderWay(Builder $query): void
     {
-        $query->whereIn('state', ['queued', 'running']);
+        $query->whereIn('state', [CheckState::Queued, CheckState::Running]);
+    }
+
+    /**
+     * Those that came to an end, with a verdict.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeDone(Builder $query): void
+    {
+        $query->where('state', CheckState::Done);
+    }
+
+    /**
+     * What boards read of a check: never its document.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeForBoard(Builder $query): void
+    {
+        $query->select([
+            'checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary',
+            'checks.scene_id', 'checks.delivery_id', 'checks.updated_at', 'checks.asked', 'checks.trouble',
+        ]);
+    }
+
+    /**
+     * What the index reads of a check: neither its document nor its summary.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeForIndex(Builder $query): void
+    {
+        $query->select([
+            'checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.waived',
+            'checks.asked', 'checks.trouble', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at',
+        ]);
+    }
+
+    /** Everything that the ledger shows beside its document. */
+    public function loadForLedger(): self
+    {
+        return $this->loadMissing([
+            'revision', 'scene', 'delivery.intakeRoot', 'person',
+            ...array_map(static fn (string $r): string => "deliverable.{$r}", Deliverable::ASKED),
+        ]);
     }
 
     public function isUnderWay(): bool
     {
-        return $this->state === 'queued' || $this->state === 'running';
+        return $this->state->isUnderWay();
     }
 
     /** Ends it with a sentence, where it is under way still. */
@@ -137,6 +185,6 @@ final class Check extends Model
     {
         self::query()->whereKey($this->id)
             ->underWay()
-            ->update(['state' => 'failed', 'fault' => $says, 'progress' => null]);
+            ->update(['state' => CheckState::Failed, 'fault' => $says, 'progress' => null]);
     }
 }

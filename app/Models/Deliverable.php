@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -35,6 +36,9 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  */
 final class Deliverable extends Model
 {
+    /** Relations that what is asked of it is read from. */
+    public const ASKED = ['owner', 'production', 'specification.latest'];
+
     protected $fillable = [
         'production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides',
         'frame_times', 'frame_size',
@@ -106,7 +110,61 @@ final class Deliverable extends Model
      */
     public function newest(): HasOne
     {
-        return $this->hasOne(Check::class)->ofMany(['id' => 'max'], fn ($query) => $query->where('state', 'done'));
+        return $this->hasOne(Check::class)->ofMany(['id' => 'max'], fn ($query) => $query->done());
+    }
+
+    /**
+     * With what is asked of each, so that nothing more is read for any.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeWithAsked(Builder $query): void
+    {
+        $query->with(self::ASKED);
+    }
+
+    /**
+     * All for those who decide, what is theirs for everybody else.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeOpenTo(Builder $query, User $reader): void
+    {
+        $decides = $reader->memberships()->get()->filter(static fn (Membership $m): bool => $m->role->decides());
+        $query->where(fn (Builder $any) => $any->where('owner_id', $reader->id)
+            ->orWhereIn('production_id', $decides->pluck('production_id')));
+    }
+
+    /**
+     * With the least that an index shows.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeForIndex(Builder $query): void
+    {
+        $query->with([...self::ASKED, 'newest' => fn ($newest) => $newest->forIndex()]);
+    }
+
+    /**
+     * With what a board shows.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeForBoard(Builder $query): void
+    {
+        $query->with([...self::ASKED, 'newest' => fn ($newest) => $newest->forBoard()]);
+    }
+
+    /** What is asked of it. */
+    public function loadAsked(): self
+    {
+        return $this->load(self::ASKED);
+    }
+
+    /** What its own pages show: what is asked, and the newest check. */
+    public function loadForPage(): self
+    {
+        return $this->load([...self::ASKED, 'newest']);
     }
 
     /** @return list<Layer> house, specification, deliverable: each laid over the one before */

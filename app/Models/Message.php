@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property User $to
  * @property User|null $by
+ * @property Production $production
  */
 final class Message extends Model
 {
@@ -35,5 +36,11 @@ final class Message extends Model
     public function by(): BelongsTo
     {
         return $this->belongsTo(User::class, 'by_id');
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A specification to begin from that a production keeps for itself.
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $production_id
  * @property string $title
  * @property array<string, mixed> $document
+ * @property Production $production
  */
 final class Preset extends Model
 {
@@ -21,5 +23,11 @@ final class Preset extends Model
     protected function casts(): array
     {
         return ['document' => 'array'];
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 }

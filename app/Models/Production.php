@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\Scene\FieldMap;
+use PlainLedger\Core\Scene\FieldMeaning;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 
@@ -48,6 +50,26 @@ final class Production extends Model
     public function deliverables(): HasMany
     {
         return $this->hasMany(Deliverable::class);
+    }
+
+    /** @return HasMany<Message, $this> */
+    public function messages(): HasMany
+    {
+        return $this->hasMany(Message::class);
+    }
+
+    /** @return Collection<int, Message> with whom they are to and by */
+    public function newestMessages(): Collection
+    {
+        return $this->messages()->with('to', 'by')->orderByDesc('id')->limit(2000)->get();
+    }
+
+    /** @return list<array{id: int, title: string}> by title */
+    public function specificationTitles(): array
+    {
+        return array_values($this->specifications()->orderBy('title')->get(['id', 'title'])->map(
+            static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title],
+        )->all());
     }
 
     /** @return HasMany<Specification, $this> */
@@ -92,6 +114,13 @@ final class Production extends Model
     public function fieldMap(): FieldMap
     {
         return Scene::map($this->field_map);
+    }
+
+    public function keepFieldMap(FieldMap $map): void
+    {
+        $this->update(
+            ['field_map' => array_map(static fn (FieldMeaning $m): array => $m->toArray(), $map->meanings())],
+        );
     }
 
     /** @return list<LogShape> its own first */

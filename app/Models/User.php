@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Laravel\Sanctum\HasApiTokens;
 
@@ -33,6 +34,12 @@ final class User extends Authenticatable
     public function productions(): BelongsToMany
     {
         return $this->belongsToMany(Production::class, 'memberships')->withPivot('role');
+    }
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
     }
 
     public function roleIn(int $production): ?Role

@@ -27,6 +27,7 @@ use PlainLedger\Core\Checking\Waiver as Accepted;
  * @property Carbon|null $ended_at
  * @property Carbon $created_at
  * @property User|null $person
+ * @property Production $production
  */
 final class Waiver extends Model
 {
@@ -44,6 +45,12 @@ final class Waiver extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @return BelongsTo<Production, $this> */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 
     /** @return list<Accepted> those that hold for a deliverable, its own first */

@@ -7,6 +7,7 @@ namespace App\Rendering;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\RenderLog;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\FrameRange;
@@ -14,6 +15,8 @@ use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\RenderPlanning\FrameTimes;
 use PlainLedger\Core\RenderPlanning\MachinePool;
 use PlainLedger\Core\RenderPlanning\RenderJob;
+use PlainLedger\Core\RenderPlanning\RenderPlan;
+use PlainLedger\Core\Specification\Consequences;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -117,6 +120,49 @@ final readonly class RenderWork
                 FrameTimes::ofMilliseconds(array_map(static fn (int $s): int => $s * 1000, $gaps)),
                 'by when its files were written',
             ];
+    }
+
+    /** Everything of a production that is still due and has a time, as one list. */
+    public static function plan(Production $production, MachinePool $pool): RenderPlan
+    {
+        $jobs = array_filter(self::owed($production)->map(self::job(...))->all());
+
+        return RenderPlan::of($pool, array_values($jobs));
+    }
+
+    /** @return list<array{id: int, code: string, frames: string}> due, with no time known for a frame */
+    public static function untimed(Production $production): array
+    {
+        $list = [];
+        foreach (self::owed($production) as $deliverable) {
+            $frames = self::frames($deliverable);
+            if ($frames !== null && ! $frames->isEmpty() && self::times($deliverable) === null) {
+                $list[] = ['id' => $deliverable->id, 'code' => $deliverable->code, 'frames' => (string) $frames];
+            }
+        }
+
+        return $list;
+    }
+
+    /** @return Collection<int, Deliverable> */
+    private static function owed(Production $production): Collection
+    {
+        return $production->deliverables()->forBoard()->with('renderLogs')->orderBy('code')->get();
+    }
+
+    /** What one picture takes before it is compressed, as far as what is asked tells it. */
+    public static function unpackedFrame(Deliverable $deliverable): ?string
+    {
+        $asked = $deliverable->draft()->specification;
+        foreach ($asked->parts as $part) {
+            foreach (Consequences::of($asked, $part)->lines as $line) {
+                if ($line['label'] === Consequences::UNPACKED) {
+                    return $line['value'];
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function bytes(Deliverable $deliverable): ?int

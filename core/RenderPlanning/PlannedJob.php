@@ -29,7 +29,11 @@ final readonly class PlannedJob
         return $this->ready === null || $this->job->due === null ? null : $this->ready[$which] - $this->job->due;
     }
 
-    /** `in time` where even the latest is; `late` where even the earliest is not; else `perhaps late`. */
+    /**
+     * `in time` where even the latest is; `late` where even the earliest is not; else `perhaps late`.
+     *
+     * @return 'in time'|'late'|'never'|'no date'|'perhaps late'
+     */
     public function word(): string
     {
         return match (true) {

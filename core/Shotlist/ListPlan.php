@@ -74,7 +74,7 @@ final readonly class ListPlan
     }
 
     /** How many rows would be made, changed, left as they are, refused. */
-    public function count(string $does): int
+    public function count(RowAction $does): int
     {
         return count(array_filter($this->rows, static fn (PlannedRow $r): bool => $r->does === $does));
     }

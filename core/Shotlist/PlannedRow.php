@@ -7,17 +7,9 @@ namespace PlainLedger\Core\Shotlist;
 /** One row of a plan. */
 final readonly class PlannedRow
 {
-    public const MAKE = 'make';
-
-    public const CHANGE = 'change';
-
-    public const SAME = 'same';
-
-    public const REFUSE = 'refuse';
-
     /** @param  list<array{what: string, from: string, to: string}>  $changes */
     private function __construct(
-        public string $does,
+        public RowAction $does,
         public ShotRow $row,
         public ?ListedPerson $owner,
         public array $changes,
@@ -26,11 +18,11 @@ final readonly class PlannedRow
     public static function of(ShotRow $row, ?ExistingDeliverable $known, ?ListedPerson $owner): self
     {
         if ($row->faults !== [] || $known === null) {
-            return new self($row->faults === [] ? self::MAKE : self::REFUSE, $row, $owner, []);
+            return new self($row->faults === [] ? RowAction::Make : RowAction::Refuse, $row, $owner, []);
         }
         $changes = self::changes($row, $known, $owner);
 
-        return new self($changes === [] ? self::SAME : self::CHANGE, $row, $owner, $changes);
+        return new self($changes === [] ? RowAction::Same : RowAction::Change, $row, $owner, $changes);
     }
 
     /** @return list<array{what: string, from: string, to: string}> */

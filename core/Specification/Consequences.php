@@ -20,6 +20,9 @@ use PlainLedger\Core\Media\Channels;
 /** What one part implies, computed from what is asked: count, running time, timecode, shape, names, bytes. */
 final readonly class Consequences
 {
+    /** How the line is called that tells what a picture takes before it is compressed. */
+    public const UNPACKED = 'one frame, unpacked';
+
     /**
      * @param  list<array{label: string, value: string}>  $lines
      * @param  array{width: int, height: int, aspect: string, spoken: string}|null  $shape as it is shown: pixels made
@@ -160,7 +163,7 @@ final readonly class Consequences
         }
         // bits a picture, rounded up to whole bytes
         $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
-        $one = self::line('one frame, unpacked', (string) ByteSize::of($bytes));
+        $one = self::line(self::UNPACKED, (string) ByteSize::of($bytes));
         if ($expected === null) {
             return [$one];
         }

@@ -57,10 +57,10 @@ final readonly class Proofreader
         $all = array_filter(array_map($this->read(...), $drafts));
         foreach ((new SamePaths)->across(
             array_map(static fn (SpecificationDraft $d): Specification => $d->specification, $drafts),
-        ) as [$called, $other, $quarrel]) {
+        ) as [$called, $other, $conflict]) {
             if ($called !== $other) {
-                $all[$called][] = $quarrel;
-                $all[$other][] = $quarrel;
+                $all[$called][] = $conflict;
+                $all[$other][] = $conflict;
             }
         }
 
@@ -73,24 +73,24 @@ final readonly class Proofreader
         $found = $draft->faults;
         foreach ($draft->specification->parts as $part) {
             foreach ($this->proofs as $proof) {
-                foreach ($proof->read($draft->specification, $part) as $quarrel) {
-                    $found[] = $quarrel;
+                foreach ($proof->read($draft->specification, $part) as $conflict) {
+                    $found[] = $conflict;
                 }
             }
             // and what one pass alone is asked, together with what holds for all
             foreach ($part->ofPasses as $pass => $own) {
                 foreach ($this->proofs as $proof) {
-                    foreach ($proof->read($draft->specification, $part->ofPass((string) $pass)) as $quarrel) {
-                        $concerns = array_intersect($quarrel->requirements, array_keys($own)) !== []
-                            && ! in_array(RequirementId::PASSES, $quarrel->requirements, true);
-                        $found = $concerns ? [...$found, $quarrel] : $found;
+                    foreach ($proof->read($draft->specification, $part->ofPass((string) $pass)) as $conflict) {
+                        $concerns = array_intersect($conflict->requirements, array_keys($own)) !== []
+                            && ! in_array(RequirementId::PASSES, $conflict->requirements, true);
+                        $found = $concerns ? [...$found, $conflict] : $found;
                     }
                 }
             }
         }
         $once = [];
-        foreach ($found as $quarrel) {
-            $once["{$quarrel->part}: {$quarrel->says}"] ??= $quarrel;
+        foreach ($found as $conflict) {
+            $once["{$conflict->part}: {$conflict->says}"] ??= $conflict;
         }
 
         return array_values($once);

@@ -10,17 +10,17 @@ use PlainLedger\Core\Specification\Conflicts\Conflict;
 final class ValueFaults
 {
     /** @var array<string, Conflict> */
-    private array $quarrels = [];
+    private array $conflicts = [];
 
     public function add(string $id, string $part, string $plain): void
     {
         // said once, also where an outer requirement holds for several parts
-        $this->quarrels["{$id}: {$plain}"] ??= Conflict::between([$id], $part, $plain);
+        $this->conflicts["{$id}: {$plain}"] ??= Conflict::between([$id], $part, $plain);
     }
 
     /** @return list<Conflict> */
     public function list(): array
     {
-        return array_values($this->quarrels);
+        return array_values($this->conflicts);
     }
 }

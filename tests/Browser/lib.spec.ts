@@ -7,7 +7,7 @@ import { notesOf, verdictInWords } from '../../resources/js/features/check/notes
 import { blocks, isNumber, joined, moved, PIECES, written } from '../../resources/js/features/specification/pattern';
 import { spokenTime } from '../../resources/js/lib/spoken';
 import { asCsv } from '../../resources/js/lib/spreadsheet';
-import type { AskedLine, CheckDocument } from '../../resources/js/types/book';
+import type { AskedLine, CheckDocument } from '../../resources/js/types/views';
 
 /** What the pages reckon themselves, without a page. */
 

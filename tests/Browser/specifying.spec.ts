@@ -140,7 +140,7 @@ test('what the house asks is asked no more, and again', async ({ page }) => {
     await expect(row(page, /^Pixel aspect/)).toContainText('house');
 });
 
-test('requirements that quarrel are named, and one press settles them', async ({ page }) => {
+test('requirements that conflict are named, and one press settles them', async ({ page }) => {
     await specification(page, 'TC_030');
     await row(page, /^File names/)
         .getByRole('button', { name: /Change/ })

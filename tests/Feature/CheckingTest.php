@@ -51,7 +51,7 @@ final class CheckingTest extends LedgerTestCase
 
         self::assertSame(
             ['done', 'unbalanced', '4 frames to render'],
-            [$check->state, $check->verdict, $check->holds_up],
+            [$check->state->value, $check->verdict?->value, $check->holds_up],
         );
         $page = $this->page("/deliverables/{$this->deliverable->id}/frames");
         self::assertSame('render-stopped', $page['ledger']['document']['causes'][0]['id']);
@@ -131,7 +131,7 @@ final class CheckingTest extends LedgerTestCase
         config(['ledger.files_at_once' => 3]);
         $check = $this->checkFolder();
         Queue::assertPushed(ScanSlice::class);
-        self::assertSame('queued', $check->state);
+        self::assertSame('queued', $check->state->value);
         $this->getJson("/checks/{$check->id}/progress")->assertJson(['state' => 'queued', 'done' => 0]);
         $this->post(
             "/deliverables/{$this->deliverable->id}/checks",
@@ -140,7 +140,7 @@ final class CheckingTest extends LedgerTestCase
 
         $this->post("/checks/{$check->id}/stop");
         (new ScanSlice($check->id))->handle(app(\App\Actions\Checks\KeepScan::class));
-        self::assertSame('stopped', $check->refresh()->state);
+        self::assertSame('stopped', $check->refresh()->state->value);
         self::assertNull($check->document);
     }
 
@@ -157,7 +157,7 @@ final class CheckingTest extends LedgerTestCase
         }
 
         self::assertGreaterThan(2, $slices);
-        self::assertSame('done', $check->state);
+        self::assertSame('done', $check->state->value);
         self::assertSame('1-900', $check->account()['sequences'][0]['present']);
     }
 
@@ -169,7 +169,7 @@ final class CheckingTest extends LedgerTestCase
         Workbench::remove($this->intake->folder.'/tide/TC_010/v1');
         (new ScanSlice($check->id))->handle(app(\App\Actions\Checks\KeepScan::class));
 
-        self::assertSame('failed', $check->refresh()->state);
+        self::assertSame('failed', $check->refresh()->state->value);
         self::assertStringContainsString('is not in this intake', (string) $check->fault);
         self::assertSame(
             $check->fault,

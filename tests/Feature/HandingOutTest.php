@@ -94,7 +94,7 @@ final class HandingOutTest extends LedgerTestCase
         )->assertSee('Not settled yet: Frame 20000 needs 5 digits');
         self::assertSame(
             [['naming.pattern', 'time.range']],
-            array_column($this->page("/deliverables/{$this->deliverable->id}/hand-out")['quarrels'], 'requirements'),
+            array_column($this->page("/deliverables/{$this->deliverable->id}/hand-out")['conflicts'], 'requirements'),
         );
         $this->post(
             "/deliverables/{$this->deliverable->id}/sheets",

@@ -65,7 +65,7 @@ final class KeepsWorkingTest extends LedgerTestCase
             )
             ->assertRedirect();
         $check = $this->deliverable->checks()->latest('id')->firstOrFail();
-        self::assertSame('done', $check->state, (string) $check->fault);
+        self::assertSame('done', $check->state->value, (string) $check->fault);
 
         $entries = array_column((array) $check->account()['entries'], null, 'id');
         self::assertSame(
@@ -119,7 +119,7 @@ final class KeepsWorkingTest extends LedgerTestCase
             $this->deliverable->checks()
                 ->latest('id')
                 ->get(['state', 'order'])
-                ->map(static fn (Check $c): array => [$c->state, $c->order])
+                ->map(static fn (Check $c): array => [$c->state->value, $c->order])
                 ->firstOrFail(),
         );
     }
@@ -162,7 +162,7 @@ final class KeepsWorkingTest extends LedgerTestCase
             )->run(time()),
         );
 
-        self::assertSame(['failed', Waiting::NOBODY], [$check->refresh()->state, $check->fault]);
+        self::assertSame(['failed', Waiting::NOBODY], [$check->refresh()->state->value, $check->fault]);
         self::assertSame(0, $this->deliverable->deliveries()->count());
     }
 

@@ -94,10 +94,11 @@ final class KilledTest extends LedgerTestCase
         $this->until(static fn (): bool => ($check->refresh()->progress['done'] ?? 0) > 0);
         $worker->signal(SIGKILL);
         $this->until(static fn (): bool => ! $worker->isRunning());
-        self::assertSame('running', $check->refresh()->state);
+        self::assertSame('running', $check->refresh()->state->value);
 
         self::assertSame(0, $this->worker()->wait());
-        self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict], (string) $check->fault);
+        $check->refresh();
+        self::assertSame(['done', 'balanced'], [$check->state->value, $check->verdict?->value], (string) $check->fault);
         self::assertSame([1, 2500], [$this->deliverable->deliveries()->count(), $check->delivery?->file_count]);
         self::assertSame(0, DB::connection('side')->table('jobs')->count());
     }
@@ -127,7 +128,7 @@ final class KilledTest extends LedgerTestCase
         }
         $this->worker()->wait();
 
-        self::assertSame(['failed', ScanSlice::BROKE_OFF], [$check->refresh()->state, $check->fault]);
+        self::assertSame(['failed', ScanSlice::BROKE_OFF], [$check->refresh()->state->value, $check->fault]);
         self::assertSame(0, $this->deliverable->deliveries()->count());
     }
 
@@ -139,7 +140,8 @@ final class KilledTest extends LedgerTestCase
         exec('pkill -KILL -P '.(int) $worker->getPid());
         $worker->wait();
 
-        self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict], (string) $check->fault);
+        $check->refresh();
+        self::assertSame(['done', 'balanced'], [$check->state->value, $check->verdict?->value], (string) $check->fault);
         self::assertSame(1500, $check->delivery?->file_count);
     }
 
@@ -166,17 +168,17 @@ final class KilledTest extends LedgerTestCase
         $server->signal(SIGKILL);
         $this->until(static fn (): bool => ! $server->isRunning());
         $check = Check::query()->firstOrFail();
-        self::assertContains($check->state, ['queued', 'running'], $server->getErrorOutput());
+        self::assertContains($check->state->value, ['queued', 'running'], $server->getErrorOutput());
         self::assertSame([0, 0], [Waiting::breakOffLost(), DB::connection('side')->table('jobs')->count()]);
 
         $check->update(['seen_at' => now()->subSeconds(61)]);
         self::assertSame(1, Waiting::breakOffLost());
-        self::assertSame(['failed', Waiting::NOBODY], [$check->refresh()->state, $check->fault]);
+        self::assertSame(['failed', Waiting::NOBODY], [$check->refresh()->state->value, $check->fault]);
         self::assertSame(0, $this->deliverable->deliveries()->count());
         // and it is begun again
         $this->actingAs($this->coordinator)->post("/checks/{$check->id}/again")->assertSessionHasNoErrors();
         $this->worker()->wait();
-        self::assertSame('done', $this->deliverable->checks()->latest('id')->firstOrFail()->state);
+        self::assertSame('done', $this->deliverable->checks()->latest('id')->firstOrFail()->state->value);
     }
 
     public function test_two_workers_share_the_work(): void
@@ -207,7 +209,7 @@ final class KilledTest extends LedgerTestCase
         array_map(static fn (Process $worker): int => $worker->wait(), $workers);
 
         foreach ($checks as $check) {
-            self::assertSame(['done', 'balanced'], [$check->refresh()->state, $check->verdict]);
+            self::assertSame(['done', 'balanced'], [$check->refresh()->state->value, $check->verdict?->value]);
             self::assertSame(1, $check->deliverable->deliveries()->count());
         }
     }

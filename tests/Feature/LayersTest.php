@@ -340,7 +340,7 @@ final class LayersTest extends LedgerTestCase
             ->json();
         $answer = $ask(['id' => 'time.range', 'value' => '1-20000', 'part' => '']);
 
-        self::assertSame('Frame 20000 needs 5 digits and the name has 4.', $answer['parts'][0]['quarrels'][0]['says']);
+        self::assertSame('Frame 20000 needs 5 digits and the name has 4.', $answer['parts'][0]['conflicts'][0]['says']);
         self::assertSame(
             ['TC_010.0001.png', 'TC_010.10000.png', 'TC_010.20000.png'],
             $answer['parts'][0]['names']['sets'][0]['names'],

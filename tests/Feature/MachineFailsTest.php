@@ -88,7 +88,7 @@ final class MachineFailsTest extends LedgerTestCase
         self::assertSame(0, Check::query()->count());
         $other->exec('rollback');
         $this->checkFolder()->assertSessionHasNoErrors();
-        self::assertSame('done', Check::query()->firstOrFail()->state);
+        self::assertSame('done', Check::query()->firstOrFail()->state->value);
     }
 
     public function test_a_database_that_is_gone_is_told_without_a_session(): void
@@ -131,7 +131,7 @@ final class MachineFailsTest extends LedgerTestCase
                 'The ledger cannot be used just now: it may be read and not written to. Nothing was written. '
                     .'Whoever runs this installation finds more in its log.',
             ],
-            [$check->state, $check->fault],
+            [$check->state->value, $check->fault],
         );
         self::assertSame(0, DB::table('deliveries')->count());
     }

@@ -184,7 +184,7 @@ final class ManyAtOnceTest extends LedgerTestCase
             [['TC_010', '1001-1010', '1-20000'], ['TC_020', '1001-1010', '1-20000']],
             array_map(static fn (array $l): array => [$l['code'], $l['from'], $l['to']], $lines),
         );
-        self::assertSame(['Frame 20000 needs 5 digits and the name has 4.'], $lines[0]['quarrels']);
+        self::assertSame(['Frame 20000 needs 5 digits and the name has 4.'], $lines[0]['conflicts']);
         self::assertSame('1001-1010', $this->others->fresh()?->overrides['time.range']);
 
         $this->post(
@@ -223,7 +223,7 @@ final class ManyAtOnceTest extends LedgerTestCase
         );
         self::assertSame(
             'TC_010 and TC_020 would write the same path, sky.####.png.',
-            $found[0]['quarrels'][0]['says'],
+            $found[0]['conflicts'][0]['says'],
         );
     }
 

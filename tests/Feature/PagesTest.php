@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\Pages\BookPage;
+use App\Http\Pages\Book\Due;
 use App\Models\Check;
 use App\Models\Production;
 use Illuminate\Support\Carbon;
@@ -28,8 +28,8 @@ final class PagesTest extends LedgerTestCase
     {
         Carbon::setTestNow('2026-11-25 12:00:00');
         $words = static fn (string $at): array => [
-            BookPage::due(Carbon::parse($at))['words'] ?? null,
-            BookPage::due(Carbon::parse($at))['late'] ?? null,
+            Due::of(Carbon::parse($at))?->words,
+            Due::of(Carbon::parse($at))?->late,
         ];
 
         self::assertSame(['in 1 minute', false], $words('2026-11-25 12:01:00'));
@@ -38,8 +38,8 @@ final class PagesTest extends LedgerTestCase
         self::assertSame(['in 39 hours', false], $words('2026-11-27 03:00:00'));
         self::assertSame(['in 3 days', false], $words('2026-11-28 18:00:00'));
         self::assertSame(['2 hours late', true], $words('2026-11-25 10:00:00'));
-        self::assertNull(BookPage::due(null));
-        self::assertSame('Friday 27 Nov, 18:00', BookPage::due(Carbon::parse('2026-11-27 18:00'))['at'] ?? null);
+        self::assertNull(Due::of(null));
+        self::assertSame('Friday 27 Nov, 18:00', Due::of(Carbon::parse('2026-11-27 18:00'))?->at);
     }
 
     public function test_the_index_has_trouble_first(): void

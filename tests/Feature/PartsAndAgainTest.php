@@ -71,12 +71,12 @@ final class PartsAndAgainTest extends LedgerTestCase
         $this->paste(self::FRAMES);
         self::assertSame(
             [['frames'], 'balanced'],
-            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict],
+            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict?->value],
         );
         $this->paste(self::PREVIEW);
         self::assertSame(
             [['preview'], 'balanced'],
-            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict],
+            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict?->value],
         );
         // another part has other settings: nobody has changed any
         self::assertSame([], $this->newest()->account()['since']['unasked']);
@@ -88,13 +88,21 @@ final class PartsAndAgainTest extends LedgerTestCase
         $this->from('/x')->put($url, ['part' => 'frames'])->assertSessionHasNoErrors();
         self::assertSame(
             [['frames'], 'unbalanced', 'frames'],
-            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict, $this->newest()->scene?->part],
+            [
+                $this->newest()->account()['scene']['makes'],
+                $this->newest()->verdict?->value,
+                $this->newest()->scene?->part,
+            ],
         );
         $this->from('/x')->put($url, ['part' => 'sound'])->assertSessionHasErrors('part');
         $this->from('/x')->put($url, ['part' => null])->assertSessionHasNoErrors();
         self::assertSame(
             [['preview'], 'balanced', null],
-            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict, $this->newest()->scene?->part],
+            [
+                $this->newest()->account()['scene']['makes'],
+                $this->newest()->verdict?->value,
+                $this->newest()->scene?->part,
+            ],
         );
         // pointing at a name leaves the part as it was told
         $this->from('/x')->put($url, ['part' => 'frames']);
@@ -136,7 +144,7 @@ final class PartsAndAgainTest extends LedgerTestCase
         $this->from('/x')->post("{$url}/typed", ['part' => 'frames', 'typed' => $frames])->assertSessionHasNoErrors();
         self::assertSame(
             [['frames'], 'balanced'],
-            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict],
+            [$this->newest()->account()['scene']['makes'], $this->newest()->verdict?->value],
         );
         // the other part is typed beside it, and neither replaces the other
         $this->from('/x')
@@ -217,7 +225,7 @@ final class PartsAndAgainTest extends LedgerTestCase
                 ->assertSessionHas('told');
             self::assertSame([true, false], $stale());
         }
-        self::assertSame('unbalanced', $this->newest()->verdict);
+        self::assertSame('unbalanced', $this->newest()->verdict?->value);
     }
 
     public function test_all_of_a_production_are_checked_again_at_once(): void
@@ -238,7 +246,10 @@ final class PartsAndAgainTest extends LedgerTestCase
         $again()->assertSessionHas('told', 'Every check is of what is asked now.');
         self::assertSame(
             ['unbalanced', 'time.rate'],
-            [$this->newest()->verdict, array_column($this->newest()->account()['causes'], 'explains')[0][0] ?? null],
+            [
+                $this->newest()->verdict?->value,
+                array_column($this->newest()->account()['causes'], 'explains')[0][0] ?? null,
+            ],
         );
     }
 
@@ -405,6 +416,6 @@ final class PartsAndAgainTest extends LedgerTestCase
             );
         $after = $this->newest();
         self::assertNotSame($before[0], $after->id);
-        self::assertSame(['queued', null], [$after->state, $after->verdict]);
+        self::assertSame(['queued', null], [$after->state->value, $after->verdict?->value]);
     }
 }

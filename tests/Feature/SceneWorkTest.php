@@ -48,7 +48,7 @@ final class SceneWorkTest extends LedgerTestCase
         $this->paste(self::GOOD)
             ->assertSessionHasNoErrors()
             ->assertRedirect("/deliverables/{$this->deliverable->id}/scene");
-        self::assertSame('balanced', $this->newest()->verdict);
+        self::assertSame('balanced', $this->newest()->verdict?->value);
         self::assertSame(
             ['Picture' => 'equal', 'Time' => 'equal', 'Format' => 'equal', 'Naming' => 'equal'],
             $this->newest()->summary['groups'],
@@ -58,7 +58,7 @@ final class SceneWorkTest extends LedgerTestCase
         // what is asked has changed meanwhile: then it is looked at again
         $this->deliverable->update(['overrides' => ['time.range' => '1001-1012']]);
         $this->paste(self::GOOD);
-        self::assertSame([2, 'unbalanced'], [$this->deliverable->checks()->count(), $this->newest()->verdict]);
+        self::assertSame([2, 'unbalanced'], [$this->deliverable->checks()->count(), $this->newest()->verdict?->value]);
         $this->paste('  ')->assertSessionHasErrors('settings');
         $this->paste("shot,fps,size\nA,24,64x36\nB,24,64x36\n", 'many.csv')->assertSessionHasErrors(
             ['settings' => 'many.csv: it tells of 2 scenes (A and B), and one is expected here.'],
@@ -123,7 +123,10 @@ final class SceneWorkTest extends LedgerTestCase
             )
             ->assertSessionHasNoErrors()
             ->assertRedirect();
-        self::assertSame(['balanced', 'typed in'], [$this->newest()->verdict, $this->newest()->scene?->file_name]);
+        self::assertSame(
+            ['balanced', 'typed in'],
+            [$this->newest()->verdict?->value, $this->newest()->scene?->file_name],
+        );
         // the next time one begins from there
         $again = $this->page("/deliverables/{$this->deliverable->id}/scene/enter")['entry']['typed'];
         self::assertSame(
@@ -352,7 +355,7 @@ final class SceneWorkTest extends LedgerTestCase
         $waived = $this->newest();
         self::assertSame(
             ['balanced', 'waived', []],
-            [$waived->verdict, $this->marks($waived)['time.rate'], $waived->account()['causes']],
+            [$waived->verdict?->value, $this->marks($waived)['time.rate'], $waived->account()['causes']],
         );
         self::assertSame(
             ['reason' => 'agreed with the hall', 'by' => 'Coordinator'],
@@ -488,7 +491,7 @@ final class SceneWorkTest extends LedgerTestCase
         self::assertStringContainsString('6 files: 1001-1006', $document['causes'][0]['says']);
         $this->get("/checks/{$this->newest()->id}/report.txt")->assertSee('6 files: 1001-1006');
         $this->paste(str_replace(['1001-1010', 'out/'], ['1001-1006', 'renders/v2/'], self::GOOD));
-        self::assertSame('balanced', $this->newest()->verdict);
+        self::assertSame('balanced', $this->newest()->verdict?->value);
     }
 
     public function test_a_scene_of_many_megabytes_comes_piece_by_piece(): void
@@ -516,7 +519,7 @@ final class SceneWorkTest extends LedgerTestCase
         self::assertSame($this->newest()->id, $check);
         self::assertSame(
             ['balanced', 'TC_010.usda, as it was read'],
-            [$this->newest()->verdict, $this->newest()->scene?->file_name],
+            [$this->newest()->verdict?->value, $this->newest()->scene?->file_name],
         );
         self::assertLessThan(2_000, strlen((string) $this->newest()->scene?->content));
         self::assertSame([], Storage::allFiles());

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Checks\ProductionQuota;
-use App\Http\Controllers\SignInController;
+use App\Http\Controllers\Account\SignInController;
 use App\Models\User;
 use App\Security\PasswordRule;
 use Illuminate\Support\Facades\Cache;

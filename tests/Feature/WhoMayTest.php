@@ -434,4 +434,25 @@ final class WhoMayTest extends LedgerTestCase
             array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code'),
         );
     }
+
+    /** What somebody has of their own needs no leave; everything else names a policy beside its address. */
+    public function test_every_route_says_who_may(): void
+    {
+        $own = [
+            'sign-in', 'sign-in.store', 'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
+            'tokens.drop', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
+        ];
+        $open = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $leave = array_filter(
+                $route->gatherMiddleware(),
+                static fn (mixed $m): bool => is_string($m) && str_starts_with($m, 'can:'),
+            );
+            if ($leave === [] && ! in_array($route->getName(), $own, true)) {
+                $open[] = implode(' ', [...$route->methods(), $route->uri()]);
+            }
+        }
+
+        self::assertSame([], $open);
+    }
 }

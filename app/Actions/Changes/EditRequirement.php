@@ -13,13 +13,11 @@ use PlainLedger\Core\Specification\SetBy;
 /** Changes what is asked of a deliverable, in whichever of its layers; what cannot be resolved then is not kept. */
 final readonly class EditRequirement
 {
-    private const NEEDS = ['production', 'owner', 'specification.latest'];
-
     public function __construct(private ChangeRequirement $change) {}
 
     public function run(Deliverable $deliverable, RequirementEdit $edit, User $by): ?Change
     {
-        $deliverable->load(self::NEEDS);
+        $deliverable->loadAsked();
         $target = ChangedLayer::byLayer($deliverable)[$edit->layer->value];
         $part = self::part($deliverable, $edit, $target);
 
@@ -73,7 +71,7 @@ final readonly class EditRequirement
 
     private static function resolve(Deliverable $deliverable): void
     {
-        $deliverable->refresh()->load(self::NEEDS);
+        $deliverable->refresh()->loadAsked();
         foreach ($deliverable->resolved()->parts as $part) {
             // widened by handles it may run out of bounds
             $part->expected();

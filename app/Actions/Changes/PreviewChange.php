@@ -15,7 +15,7 @@ final readonly class PreviewChange
     /**
      * @param  list<Deliverable>  $deliverables
      * @param  string|null  $json  null: what each sets itself is taken back
-     * @return list<array{id: int, code: string, from: string|null, to: string|null, quarrels: list<string>}>
+     * @return list<array{id: int, code: string, from: string|null, to: string|null, conflicts: list<string>}>
      */
     public function run(array $deliverables, string $id, ?string $json): array
     {
@@ -41,7 +41,7 @@ final readonly class PreviewChange
                 'code' => $deliverable->code,
                 'from' => $now->specification->parts[0]->find($id)?->required(),
                 'to' => $then->specification->parts[0]->find($id)?->required(),
-                'quarrels' => array_values(array_diff($after, $before)),
+                'conflicts' => array_values(array_diff($after, $before)),
             ];
         }
 

@@ -14,9 +14,6 @@ use PlainLedger\Core\Specification\Layer;
 /** Whether what a check was made by is still what is asked: a stamp of all layers, which boards can compare. */
 final readonly class AskedLayers
 {
-    /** What a deliverable must have loaded for `now`, without reading more for each. */
-    public const NEEDS = ['owner', 'production', 'specification.latest'];
-
     /**
      * @param  list<array{set_by: string, data: array<string, mixed>, label?: string}>  $layers as a check keeps them
      */
@@ -68,7 +65,7 @@ final readonly class AskedLayers
                     'checks.specification_revision_id',
                 ),
                 'newest.revision',
-                ...self::NEEDS,
+                ...Deliverable::ASKED,
             ],
         )->orderBy('code')->get() as $deliverable) {
             $check = $deliverable->newest;

@@ -27,16 +27,8 @@ final class CheckAgain implements ShouldQueue
         $deliverable = Deliverable::query()->find($this->deliverable);
         $by = User::query()->find($this->by);
         $newest = $deliverable?->checks()
-            ->where('state', 'done')
-            ->with(
-                'deliverable.production',
-                'deliverable.owner',
-                'deliverable.specification.latest',
-                'scene',
-                'delivery',
-            )
-            ->latest('id')
-            ->first();
+            ->done()
+            ->latest('id')->first()?->loadForLedger();
         if ($newest instanceof Check && $by !== null) {
             try {
                 $repeat->run($newest, $by);

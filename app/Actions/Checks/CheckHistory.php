@@ -14,7 +14,7 @@ final readonly class CheckHistory
     public static function since(Check $check, array $document): ?CheckComparison
     {
         $before = $check->deliverable->checks()
-            ->where('state', 'done')
+            ->done()
             ->where('id', '<', $check->id)
             ->with('scene')
             ->latest('id')

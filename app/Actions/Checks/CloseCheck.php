@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use App\Models\Check;
+use App\Models\CheckState;
 use App\Models\Deliverable;
 use App\Models\Delivery;
 use App\Models\Tick;
@@ -58,9 +59,9 @@ final readonly class CloseCheck
             }
             $delivery === null || $delivery->exists || $delivery->save();
             $check->update([
-                'state' => 'done',
+                'state' => CheckState::Done,
                 'delivery_id' => $delivery?->id,
-                'verdict' => $account->check->verdict->value,
+                'verdict' => $account->check->verdict,
                 'holds_up' => BlockerSummary::inWords($account),
                 'progress' => null,
                 'document' => $written,

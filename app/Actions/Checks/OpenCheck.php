@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use App\Models\Check;
+use App\Models\CheckState;
 use App\Models\Deliverable;
 use App\Models\Scene;
 use App\Models\User;
@@ -23,7 +24,7 @@ final readonly class OpenCheck
     public function run(Deliverable $deliverable, ?Scene $scene, User $by, ?array $order = null): Check
     {
         return DB::transaction(function () use ($deliverable, $scene, $by, $order): Check {
-            $deliverable->load('production', 'owner', 'specification.latest');
+            $deliverable->loadAsked();
             ProductionQuota::allows($deliverable->production, $order !== null);
             $revision = $deliverable->specification->latest;
             // what cannot be resolved is refused before anything is written
@@ -46,7 +47,7 @@ final readonly class OpenCheck
                 'specification_revision_id' => $revision->id,
                 'scene_id' => $scene?->id,
                 'user_id' => $by->id,
-                'state' => 'queued',
+                'state' => CheckState::Queued,
                 'order' => $order,
                 'seen_at' => Carbon::now(),
                 'layers' => $layers, 'asked' => AskedLayers::stamp($layers),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use App\Models\Check;
+use App\Models\CheckState;
 use App\Models\Delivery;
 use App\Models\User;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
@@ -22,7 +23,7 @@ final readonly class RepeatCheck
      */
     public function run(Check $old, User $by): Check
     {
-        if ($old->state !== 'done') {
+        if ($old->state !== CheckState::Done) {
             return $this->brokenOff($old, $by);
         }
         $delivery = $old->delivery;

@@ -9,6 +9,7 @@ use App\Intake\ApprovedPictures;
 use App\Intake\IntakeFolder;
 use App\Intake\Spool;
 use App\Models\Check;
+use App\Models\CheckState;
 use App\Models\IntakeRoot;
 use App\Processes\ScanEnd;
 use App\Processes\ScanOutcome;
@@ -153,7 +154,7 @@ final class ScanSlice implements ShouldQueue
         return Check::query()->whereKey($check->id)->underWay()
             ->update(
                 [
-                    'state' => 'running',
+                    'state' => CheckState::Running,
                     'progress' => json_encode($kept, JSON_THROW_ON_ERROR),
                     'seen_at' => Carbon::now(),
                 ],

@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Shotlist\ListPlan;
 use PlainLedger\Core\Shotlist\PlannedRow;
+use PlainLedger\Core\Shotlist\RowAction;
 
 /** Makes and changes the deliverables of a planned list: all of them, or none. */
 final readonly class WriteList
@@ -30,10 +31,10 @@ final readonly class WriteList
         return DB::transaction(function () use ($production, $specification, $plan, $by): array {
             [$made, $changed] = [0, 0];
             foreach ($plan->rows as $planned) {
-                if ($planned->does === PlannedRow::MAKE) {
+                if ($planned->does === RowAction::Make) {
                     $this->make($production, $specification, $planned);
                     $made++;
-                } elseif ($planned->does === PlannedRow::CHANGE) {
+                } elseif ($planned->does === RowAction::Change) {
                     $this->changeOne($production, $planned, $by);
                     $changed++;
                 }

@@ -55,7 +55,7 @@ final readonly class BringScene
     private static function checkedAlready(Deliverable $deliverable, array $scene): ?Check
     {
         $last = $deliverable->scenes()->latest('id')->first();
-        $newest = $deliverable->checks()->where('state', 'done')->latest('id')->first();
+        $newest = $deliverable->checks()->done()->latest('id')->first();
         if ($last === null || $newest === null || $newest->scene_id !== $last->id) {
             return null;
         }

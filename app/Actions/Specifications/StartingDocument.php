@@ -11,7 +11,6 @@ use App\Models\Preset as OwnPreset;
 use App\Models\Production;
 use App\Models\Specification;
 use App\Models\User;
-use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Json\JsonDocument;
@@ -78,37 +77,19 @@ final readonly class StartingDocument
     }
 
     /**
+     * @param  StartingChoice  $choice  where it begins
+     * @param  User  $by  who may copy what they decide on themselves
      * @return array<string, mixed>
      *
      * @throws ValidationException
      */
-    public static function document(Production $production, Request $request): array
+    public static function document(Production $production, StartingChoice $choice, User $by): array
     {
-        $request->validate(
-            [
-                'begin' => ['nullable', 'string', 'max:80'],
-                'document' => ['nullable', 'file', 'max:4000'],
-                'root' => ['nullable', 'integer'],
-                'below' => ['nullable', 'string', 'max:1000'],
-                'code' => ['nullable', 'string', 'max:80'],
-            ],
-        );
-        $file = $request->file('document');
-        if ($file instanceof UploadedFile) {
-            return self::uploaded($file);
-        }
-        [$kind, $word] = [...explode(':', $request->string('begin')->toString(), 2), ''];
-
-        return match ($kind) {
-            'preset' => Preset::find($word)->document ?? throw self::unknown('preset'),
-            'own' => $production->presets()->find((int) $word)->document ?? throw self::unknown('preset'),
-            'copy' => self::copy((int) $word, $request),
-            'files' => self::files(
-                $production,
-                $request->integer('root'),
-                $request->string('below')->toString(),
-                $request->string('code')->toString() ?: null,
-            ),
+        return match ($choice->kind) {
+            'preset' => Preset::find($choice->word)->document ?? throw self::unknown('preset'),
+            'own' => $production->presets()->find((int) $choice->word)->document ?? throw self::unknown('preset'),
+            'copy' => self::copy((int) $choice->word, $by),
+            'files' => self::files($production, $choice->root, $choice->below, $choice->code),
             default => ['delivers' => 'frames', 'values' => [], 'require' => []],
         };
     }
@@ -118,8 +99,12 @@ final readonly class StartingDocument
         return ValidationException::withMessages(['begin' => "There is no such {$what}."]);
     }
 
-    /** @return array<string, mixed> */
-    private static function uploaded(UploadedFile $file): array
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws PlainSentence
+     */
+    public static function uploaded(UploadedFile $file): array
     {
         $content = (string) $file->getContent();
         $document = JsonDocument::parse($content, $file->getClientOriginalName(), Resolved::FORMAT);
@@ -129,10 +114,10 @@ final readonly class StartingDocument
     }
 
     /** @return array<string, mixed> */
-    private static function copy(int $id, Request $request): array
+    private static function copy(int $id, User $by): array
     {
         $specification = Specification::query()->with('production', 'latest')->find($id);
-        if ($specification === null || ! ($request->user()?->can('decide', $specification->production) ?? false)) {
+        if ($specification === null || ! $by->can('decide', $specification->production)) {
             throw ValidationException::withMessages(['begin' => 'There is no such specification.']);
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Controllers\SignInController;
+use App\Http\Controllers\Account\SignInController;
 use App\Security\SecurityLog;
 use Closure;
 use Illuminate\Http\Request;

@@ -10,19 +10,23 @@ final readonly class Conflict
     /**
      * @param  non-empty-list<string>  $requirements  ids
      * @param  string  $part  the part they stand in
-     * @param  list<ConflictResolution>  $offers  the smallest change first
+     * @param  list<ConflictResolution>  $resolutions  the smallest change first
      */
     private function __construct(
         public array $requirements,
         public string $part,
         public string $says,
-        public array $offers,
+        public array $resolutions,
     ) {}
 
     /** @param  non-empty-list<string>  $requirements */
-    public static function between(array $requirements, string $part, string $says, ConflictResolution ...$offers): self
-    {
-        return new self($requirements, $part, $says, array_values($offers));
+    public static function between(
+        array $requirements,
+        string $part,
+        string $says,
+        ConflictResolution ...$resolutions,
+    ): self {
+        return new self($requirements, $part, $says, array_values($resolutions));
     }
 
     /** @return array<string, mixed> */
@@ -32,7 +36,7 @@ final readonly class Conflict
             'requirements' => $this->requirements,
             'part' => $this->part,
             'says' => $this->says,
-            'offers' => array_map(static fn (ConflictResolution $o): array => $o->toArray(), $this->offers),
+            'offers' => array_map(static fn (ConflictResolution $o): array => $o->toArray(), $this->resolutions),
         ];
     }
 }

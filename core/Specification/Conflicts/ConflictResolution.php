@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Specification\Conflicts;
 
-/** A change of one requirement that ends a quarrel. */
+/** A change of one requirement that ends a conflict. */
 final readonly class ConflictResolution
 {
     /** @param  string|null  $value  as it would be typed; null: ask it no more */

@@ -6,7 +6,7 @@ import { Breaking } from '../parts/Breaking';
 import { MarkSign, verdictMark } from '../parts/MarkSign';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import { shortcutsOn } from '../parts/Shortcuts';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 interface BoardData {
     rows: BoardRow[];

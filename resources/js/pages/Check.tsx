@@ -3,10 +3,18 @@ import { verdictInWords } from '../features/check/notes';
 import { FilesFound } from '../features/check/FilesFound';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../features/check/LedgerSheet';
-import type { Book, Deliverable, Ledger } from '../types/book';
+import type { Book, DeliverableHead, Ledger } from '../types/views';
 
 /** One past check, as it was. */
-export default function Check({ book, deliverable, ledger }: { book: Book; deliverable: Deliverable; ledger: Ledger }) {
+export default function Check({
+    book,
+    deliverable,
+    ledger,
+}: {
+    book: Book;
+    deliverable: DeliverableHead;
+    ledger: Ledger;
+}) {
     return (
         <LedgerSheet
             title={`${deliverable.code}, check of ${ledger.made}`}

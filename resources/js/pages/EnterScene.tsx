@@ -6,7 +6,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { Folios } from '../parts/Folios';
 import { MarkSign } from '../parts/MarkSign';
-import type { Book as BookData, Deliverable, Mark, Verdict } from '../types/book';
+import type { Book as BookData, DeliverableHead, Mark, Verdict } from '../types/views';
 
 interface Row {
     field: string;
@@ -39,12 +39,12 @@ interface Entry {
 }
 
 /** A scene typed in off the screen, in the order it is usually read; marks come as one types. */
-export default function EnterScene(props: { book: BookData; deliverable: Deliverable; entry: Entry }) {
+export default function EnterScene(props: { book: BookData; deliverable: DeliverableHead; entry: Entry }) {
     // another part is another sheet
     return <Sheet key={props.entry.part ?? ''} {...props} />;
 }
 
-function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deliverable; entry: Entry }) {
+function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: DeliverableHead; entry: Entry }) {
     const [typed, setTyped] = useState<Record<string, string>>(() =>
         Array.isArray(entry.typed) ? {} : { ...entry.typed },
     );

@@ -9,7 +9,7 @@ import { FolderBrowser, type Choice, type Root } from '../parts/FolderBrowser';
 import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { PastChecks } from '../features/check/PastChecks';
-import type { Book, Deliverable, Ledger, PastCheck, Progress } from '../types/book';
+import type { Book, DeliverableHead, Ledger, PastCheck, Progress } from '../types/views';
 
 export default function Frames({
     book,
@@ -21,7 +21,7 @@ export default function Frames({
     broken,
 }: {
     book: Book;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     ledger: Ledger | null;
     past: PastCheck[];
     roots: Root[];

@@ -6,7 +6,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { PlannedRows, type Plan } from '../features/production/PlannedRows';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 type Source = 'file' | 'text' | 'learners';
 

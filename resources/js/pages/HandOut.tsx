@@ -4,7 +4,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { CopyButton } from '../parts/CopyButton';
 import { Folios } from '../parts/Folios';
-import type { Book as BookData, Deliverable, Quarrel } from '../types/book';
+import type { Book as BookData, DeliverableHead, ConflictShown } from '../types/views';
 
 interface SheetLink {
     id: number;
@@ -32,13 +32,13 @@ export default function HandOut({
     book,
     deliverable,
     may,
-    quarrels,
+    conflicts,
     links,
 }: {
     book: BookData;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     may: { specify: boolean };
-    quarrels: Quarrel[];
+    conflicts: ConflictShown[];
     links: SheetLink[];
 }) {
     const [days, setDays] = useState('30');
@@ -53,12 +53,12 @@ export default function HandOut({
             deliverable={deliverable}
             margin={
                 <>
-                    {quarrels.length > 0 && (
+                    {conflicts.length > 0 && (
                         <section className="mb-5">
                             <h2 className="pb-1 font-serif text-red italic">Not settled yet</h2>
-                            {quarrels.map((quarrel) => (
-                                <p key={quarrel.says} className="note">
-                                    <Breaking text={quarrel.says} />
+                            {conflicts.map((conflict) => (
+                                <p key={conflict.says} className="note">
+                                    <Breaking text={conflict.says} />
                                 </p>
                             ))}
                             <p className="text-[13px] text-faint">The sheet says so on its face until it is settled.</p>
@@ -110,7 +110,7 @@ export default function HandOut({
                                     />
                                     days
                                 </label>
-                                {quarrels.length > 0 && (
+                                {conflicts.length > 0 && (
                                     <label className="mt-1.5 flex items-center gap-1.5">
                                         <input
                                             type="checkbox"

@@ -9,7 +9,7 @@ import { SavedBar } from '../features/specification/SavedBar';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { AskedLine, Book as BookData, Offered, Quarrel } from '../types/book';
+import type { AskedLine, Book as BookData, OfferedRequirement, ConflictShown } from '../types/views';
 
 interface Starting {
     id: string;
@@ -29,13 +29,13 @@ export default function House({
     book: BookData;
     lines: AskedLine[];
     starting: Starting[];
-    offered: Offered[];
-    faults: Quarrel[];
+    offered: OfferedRequirement[];
+    faults: ConflictShown[];
 }) {
     const turning = useTurning(`house-${book.production.id}`);
-    const [more, setMore] = useState<Offered | null>(null);
+    const [more, setMore] = useState<OfferedRequirement | null>(null);
     const [open, setOpen] = useState<string | null>(null);
-    const [first, setFirst] = useState<Offered | null>(null);
+    const [first, setFirst] = useState<OfferedRequirement | null>(null);
     const finder = useRef<HTMLInputElement>(null);
     const place: Place = {
         understand: `/productions/${book.production.id}/understand`,

@@ -9,7 +9,7 @@ import { SETTINGS_FILES } from '../features/scene/BringScene';
 import { DropPlace } from '../parts/DropPlace';
 import { MarkSign, verdictMark } from '../parts/MarkSign';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData, Verdict } from '../types/book';
+import type { Book as BookData, Verdict } from '../types/views';
 
 interface Told {
     label: string;

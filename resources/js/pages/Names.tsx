@@ -5,7 +5,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { FieldChoice, type Field } from '../features/scene/PointAt';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 interface Named {
     name: string;

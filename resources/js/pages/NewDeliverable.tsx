@@ -5,7 +5,7 @@ import { tell } from '../lib/ask';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { FolderBrowser, type Choice } from '../parts/FolderBrowser';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 interface Fields {
     code: string;

@@ -2,7 +2,7 @@ import { router } from '@inertiajs/react';
 import { classes } from '../lib/classes';
 import { Book } from '../parts/Book';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 interface Message {
     id: number;

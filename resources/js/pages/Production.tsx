@@ -5,7 +5,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { MarkSign, verdictMark } from '../parts/MarkSign';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData, IndexLine, Quarrel } from '../types/book';
+import type { Book as BookData, IndexLine, ConflictShown } from '../types/views';
 
 interface SpecificationLine {
     id: number;
@@ -198,7 +198,7 @@ function Specifications({ lines }: { lines: SpecificationLine[] }) {
 /** What contradicts itself anywhere in the production, looked for when asked. */
 function Proof({ production }: { production: number }) {
     const [found, setFound] = useState<{
-        found: { id: number | null; code: string; quarrels: Quarrel[] }[];
+        found: { id: number | null; code: string; conflicts: ConflictShown[] }[];
         read: number;
     } | null>(null);
     const [busy, setBusy] = useState(false);
@@ -206,7 +206,7 @@ function Proof({ production }: { production: number }) {
     const look = () => {
         setBusy(true);
         setFault(null);
-        ask<{ found: { id: number | null; code: string; quarrels: Quarrel[] }[]; read: number }>(
+        ask<{ found: { id: number | null; code: string; conflicts: ConflictShown[] }[]; read: number }>(
             `/productions/${production}/proof`,
         )
             .then(setFound, (trouble: unknown) =>
@@ -223,7 +223,7 @@ function Proof({ production }: { production: number }) {
                     {busy ? 'Reading…' : 'Proofread all that is asked'}
                 </button>
                 <span className="text-faint">
-                    requirements that quarrel, and deliverables that would write the same path
+                    requirements that conflict, and deliverables that would write the same path
                 </span>
             </p>
             <div aria-live="polite">
@@ -240,9 +240,9 @@ function Proof({ production }: { production: number }) {
                                 {each.code}
                             </Link>
                         )}
-                        {each.quarrels.map((quarrel) => (
-                            <p key={quarrel.says} className="text-red">
-                                <Breaking text={quarrel.says} />
+                        {each.conflicts.map((conflict) => (
+                            <p key={conflict.says} className="text-red">
+                                <Breaking text={conflict.says} />
                             </p>
                         ))}
                     </div>

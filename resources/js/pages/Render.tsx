@@ -7,12 +7,11 @@ import { BringLog } from '../features/render/BringLog';
 import { Folios } from '../parts/Folios';
 import { LogFollowed } from '../features/render/LogFollowed';
 import { PlanTable } from '../features/render/PlanTable';
-import type { Book as BookData, Deliverable } from '../types/book';
-import type { LogShown, Plan } from '../types/render';
+import type { Book as BookData, DeliverableHead, LogShown, Plan } from '../types/views';
 
 interface Props {
     book: BookData;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     frames: string | null;
     count: number;
     typed: { times: string; size: string };

@@ -4,8 +4,7 @@ import { useTriedPlan } from '../features/render/plan';
 import { Book } from '../parts/Book';
 import { FrameList, PlanTable } from '../features/render/PlanTable';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData } from '../types/book';
-import type { Plan } from '../types/render';
+import type { Book as BookData, Plan } from '../types/views';
 
 interface Props {
     book: BookData;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData } from '../types/book';
+import type { Book as BookData } from '../types/views';
 
 interface Props {
     book: BookData;

@@ -7,7 +7,7 @@ import { LedgerSheet } from '../features/check/LedgerSheet';
 import { PartMade } from '../features/check/PartMade';
 import { PastChecks } from '../features/check/PastChecks';
 import { PointAt, type Field, type Unknown } from '../features/scene/PointAt';
-import type { Book, Deliverable, Ledger, PastCheck } from '../types/book';
+import type { Book, DeliverableHead, Ledger, PastCheck } from '../types/views';
 
 function NotUnderstood({
     deliverable,
@@ -69,7 +69,7 @@ export default function Scene({
     broken,
 }: {
     book: Book;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     ledger: Ledger | null;
     past: PastCheck[];
     unknown: Unknown[];

@@ -10,7 +10,7 @@ import { Finder } from '../features/specification/Finder';
 import { Implications } from '../features/specification/Implications';
 import { Parts } from '../features/specification/Parts';
 import { PieceValues } from '../features/specification/PieceValues';
-import { QuarrelNotes } from '../features/specification/QuarrelNotes';
+import { ConflictNotes } from '../features/specification/ConflictNotes';
 import { SavedBar } from '../features/specification/SavedBar';
 import { WhoSetWhat } from '../features/specification/WhoSetWhat';
 import { Book } from '../parts/Book';
@@ -23,14 +23,14 @@ import type {
     Asked,
     AskedPart,
     Book as BookData,
-    Deliverable,
+    DeliverableHead,
     DroppedLine,
-    Implied,
-    Layer,
-    Offer,
-    Offered,
-    Quarrel,
-} from '../types/book';
+    ImpliedPart,
+    SetBy,
+    SuggestedChange,
+    OfferedRequirement,
+    ConflictShown,
+} from '../types/views';
 
 /**
  * What is asked, as sentences beside values, edited in place; what follows from it stands in the margin as it is typed.
@@ -43,37 +43,37 @@ export default function Specification({
     sums,
 }: {
     book: BookData;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     asked: Asked;
     may: { specify: boolean };
     sums: Calculation[];
 }) {
     const { person } = usePage<{ person: { name: string } | null; [key: string]: unknown }>().props;
-    const [scope, setScope] = useState<Layer>('deliverable');
-    const [typed, setTyped] = useState<Implied[] | null>(null);
+    const [scope, setScope] = useState<SetBy>('deliverable');
+    const [typed, setTyped] = useState<ImpliedPart[] | null>(null);
     const [note, setNote] = useState<number | null>(null);
     const turning = useTurning(`deliverable-${deliverable.id}`);
     const presence = usePresence(deliverable.id, asked.state, person?.name);
-    const shown: Implied[] = typed ?? asked.parts;
+    const shown: ImpliedPart[] = typed ?? asked.parts;
     const several = asked.parts.length > 1;
     const labels = useMemo(
         () => Object.fromEntries(asked.offered.map((each) => [each.id, each.label])),
         [asked.offered],
     );
-    const quarrels = shown.flatMap((part) => part.quarrels).map((quarrel, at) => ({ quarrel, number: at + 1 }));
+    const conflicts = shown.flatMap((part) => part.conflicts).map((conflict, at) => ({ conflict, number: at + 1 }));
     const place = (part: string): Place => ({
         understand: `/deliverables/${deliverable.id}/understand`,
         keep: `/deliverables/${deliverable.id}/requirements`,
         part: several ? part : null,
         scope,
     });
-    const take = (quarrel: Quarrel, offer: Offer) => {
+    const take = (conflict: ConflictShown, offer: SuggestedChange) => {
         const line = asked.parts
-            .find((part) => part.name === quarrel.part)
+            .find((part) => part.name === conflict.part)
             ?.lines.find((each) => each.id === offer.requirement);
         turning.send('patch', `/deliverables/${deliverable.id}/requirements`, {
             id: offer.requirement,
-            part: several ? quarrel.part : null,
+            part: several ? conflict.part : null,
             value: offer.value,
             level: line?.level ?? 'must',
             why: line?.why ?? null,
@@ -102,8 +102,8 @@ export default function Specification({
             deliverable={deliverable}
             margin={
                 <>
-                    <QuarrelNotes
-                        quarrels={quarrels}
+                    <ConflictNotes
+                        conflicts={conflicts}
                         labels={labels}
                         onTouch={setNote}
                         onTake={may.specify && typed === null ? take : null}
@@ -195,7 +195,7 @@ export default function Specification({
                     place={place(part.name)}
                     layer={scope}
                     editable={may.specify}
-                    quarrels={quarrels}
+                    conflicts={conflicts}
                     note={note}
                     turning={turning}
                     onImply={setTyped}
@@ -214,14 +214,14 @@ interface PartProps {
     part: AskedPart;
     prose: string;
     several: boolean;
-    offered: Offered[];
+    offered: OfferedRequirement[];
     place: Place;
-    layer: Layer;
+    layer: SetBy;
     editable: boolean;
-    quarrels: { quarrel: Quarrel; number: number }[];
+    conflicts: { conflict: ConflictShown; number: number }[];
     note: number | null;
     turning: ReturnType<typeof useTurning>;
-    onImply: (parts: Implied[] | null) => void;
+    onImply: (parts: ImpliedPart[] | null) => void;
 }
 
 function PartSheet({
@@ -232,19 +232,19 @@ function PartSheet({
     place,
     layer,
     editable,
-    quarrels,
+    conflicts,
     note,
     turning,
     onImply,
 }: PartProps) {
-    const [more, setMore] = useState<Offered | null>(null);
+    const [more, setMore] = useState<OfferedRequirement | null>(null);
     const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
     const finder = useRef<HTMLInputElement>(null);
     useFocusBack(more !== null, finder);
     const groups = [...new Set(part.lines.map((line) => line.group))];
     const notesOf = (id: string) =>
-        quarrels
-            .filter(({ quarrel }) => quarrel.part === part.name && quarrel.requirements.some((each) => each === id))
+        conflicts
+            .filter(({ conflict }) => conflict.part === part.name && conflict.requirements.some((each) => each === id))
             .map(({ number }) => number);
     const asked = Object.fromEntries(part.lines.map((line) => [line.id, line.value]));
     const edit = (id: string, editing: boolean) =>

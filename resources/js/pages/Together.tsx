@@ -5,21 +5,21 @@ import { Finder } from '../features/specification/Finder';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { Book as BookData, Offered } from '../types/book';
+import type { Book as BookData, OfferedRequirement } from '../types/views';
 
 interface Planned {
     id: number;
     code: string;
     from: string | null;
     to: string | null;
-    quarrels: string[];
+    conflicts: string[];
 }
 
 /** One value of many deliverables: chosen, looked at, then changed together. */
-export default function Together({ book, offered }: { book: BookData; offered: Offered[] }) {
+export default function Together({ book, offered }: { book: BookData; offered: OfferedRequirement[] }) {
     const [chosen, setChosen] = useState<Set<number>>(new Set());
     const [wanted, setWanted] = useState('');
-    const [line, setLine] = useState<Offered | null>(null);
+    const [line, setLine] = useState<OfferedRequirement | null>(null);
     const [value, setValue] = useState('');
     const [drop, setDrop] = useState(false);
     const [plan, setPlan] = useState<Planned[] | null>(null);
@@ -215,7 +215,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                                             <span className="font-sans text-faint">not asked</span>
                                                         ))
                                                     )}
-                                                    {each.quarrels.map((says) => (
+                                                    {each.conflicts.map((says) => (
                                                         <span
                                                             key={says}
                                                             className="block font-sans text-[13px] text-red"
@@ -239,7 +239,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                             ? 'Nothing would change'
                                             : `Change ${changing.length === 1 ? 'one' : changing.length}`}
                                     </button>
-                                    {plan.some((each) => each.quarrels.length > 0) && (
+                                    {plan.some((each) => each.conflicts.length > 0) && (
                                         <span className="text-red">Some would contradict themselves.</span>
                                     )}
                                 </p>

@@ -1,7 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { setTheme, theme } from '../lib/theme';
-import type { Book as BookData, Deliverable } from '../types/book';
+import type { Book as BookData, DeliverableHead } from '../types/views';
 import { Index } from './Index';
 import { Shortcuts, shortcutsOn } from './Shortcuts';
 
@@ -25,7 +25,7 @@ export function Book({
 }: {
     title: string;
     book: BookData | null;
-    deliverable?: Deliverable;
+    deliverable?: DeliverableHead;
     margin?: ReactNode;
     children: ReactNode;
 }) {

@@ -1,12 +1,12 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../lib/classes';
-import type { Deliverable, Mark } from '../types/book';
+import type { DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
 export type Folio = 'specification' | 'scene' | 'render' | 'frames';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
-export function Folios({ deliverable, at }: { deliverable: Deliverable; at: Folio | null }) {
+export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
     const folios: [Folio, string, Mark | null][] = [
         ['specification', 'Specification', null],
         ['scene', 'Scene', deliverable.folios.scene],

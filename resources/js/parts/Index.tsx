@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { useDeferredValue, useState, type KeyboardEvent, type RefObject } from 'react';
 import { classes } from '../lib/classes';
-import type { Book } from '../types/book';
+import type { Book } from '../types/views';
 import { MarkSign, verdictMark } from './MarkSign';
 
 /** The production's deliverables as index lines, trouble first. Arrow keys go from line to line. */

@@ -1,4 +1,4 @@
-import type { Mark, Verdict } from '../types/book';
+import type { Mark, Verdict } from '../types/views';
 
 const NAMES: Record<Mark, string> = {
     equal: 'equal',

@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../lib/classes';
-import type { Book } from '../types/book';
+import type { Book } from '../types/views';
 
 export type ProductionFolio =
     '' | '/board' | '/scenes' | '/render' | '/house' | '/list' | '/together' | '/names' | '/outbox';

@@ -14,6 +14,7 @@ use PlainLedger\Core\Shotlist\ListedPerson;
 use PlainLedger\Core\Shotlist\ListPlan;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\Readers\CsvTable;
+use PlainLedger\Core\Shotlist\RowAction;
 use PlainLedger\Core\Shotlist\ShotRow;
 use PlainLedger\Core\Shotlist\ShotRowReader;
 use PlainLedger\Core\Shotlist\Writers\ShotlistCsv;
@@ -130,7 +131,7 @@ final class ListsTest extends TestCase
     {
         $row = self::rows($csv)[0];
         self::assertStringContainsString($says, implode(' ', $row->faults));
-        self::assertSame(PlannedRow::REFUSE, ListPlan::of([$row], [], [])->rows[0]->does);
+        self::assertSame(RowAction::Refuse, ListPlan::of([$row], [], [])->rows[0]->does);
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -201,7 +202,7 @@ final class ListsTest extends TestCase
 
         self::assertSame(
             ['change', 'make', 'refuse', 'same', 'refuse', 'refuse'],
-            array_map(static fn (PlannedRow $r): string => $r->does, $plan->rows),
+            array_map(static fn (PlannedRow $r): string => $r->does->value, $plan->rows),
         );
         self::assertSame(
             [
@@ -215,7 +216,7 @@ final class ListsTest extends TestCase
         self::assertSame(['owner: “Reed” could be Ansel Reed or Wren Reed.'], $plan->rows[4]->row->faults);
         self::assertSame(
             [1, 1, 1, 3],
-            [$plan->count('make'), $plan->count('change'), $plan->count('same'), $plan->count('refuse')],
+            array_map($plan->count(...), RowAction::cases()),
         );
         self::assertSame($plan->seal(), ListPlan::of($rows, $known, $people)->seal());
         self::assertNotSame($plan->seal(), ListPlan::of($rows, [], $people)->seal());

@@ -27,7 +27,7 @@ final class ProofreaderTest extends TestCase
      * @param  array<string, mixed>  $more
      * @return list<Conflict>
      */
-    private static function quarrels(array $require, array $more = []): array
+    private static function conflicts(array $require, array $more = []): array
     {
         return Proofreader::standard()->read(self::draft($more + ['require' => $require]));
     }
@@ -343,47 +343,47 @@ final class ProofreaderTest extends TestCase
         array $expected,
         array $more = [],
     ): void {
-        $quarrels = self::quarrels($require, $more);
+        $conflicts = self::conflicts($require, $more);
         self::assertCount(
             1,
-            $quarrels,
-            (string) json_encode(array_map(static fn (Conflict $q): array => $q->toArray(), $quarrels)),
+            $conflicts,
+            (string) json_encode(array_map(static fn (Conflict $q): array => $q->toArray(), $conflicts)),
         );
-        self::assertEqualsCanonicalizing($expected, $quarrels[0]->requirements);
-        self::assertMatchesRegularExpression('~^.{10,}[.]$~u', $quarrels[0]->says);
+        self::assertEqualsCanonicalizing($expected, $conflicts[0]->requirements);
+        self::assertMatchesRegularExpression('~^.{10,}[.]$~u', $conflicts[0]->says);
     }
 
     /**
-     * Every offer ends the quarrel that it was made for, and begins none between the same requirements.
+     * Every offer ends the conflict that it was made for, and begins none between the same requirements.
      *
      * @param  array<string, mixed>  $require
      * @param  list<string>  $expected
      * @param  array<string, mixed>  $more
      */
     #[DataProvider('contradictions')]
-    public function test_each_offer_ends_the_quarrel(array $require, array $expected, array $more = []): void
+    public function test_each_offer_ends_the_conflict(array $require, array $expected, array $more = []): void
     {
-        $quarrel = self::quarrels($require, $more)[0];
-        foreach ($quarrel->offers as $offer) {
+        $conflict = self::conflicts($require, $more)[0];
+        foreach ($conflict->resolutions as $resolution) {
             $changed = $require;
-            if (isset($changed['passes'][1]['require'][$offer->requirement])) {
-                $changed['passes'][1]['require'][$offer->requirement] = $offer->value;
+            if (isset($changed['passes'][1]['require'][$resolution->requirement])) {
+                $changed['passes'][1]['require'][$resolution->requirement] = $resolution->value;
             } else {
-                $changed[$offer->requirement] = $offer->value;
+                $changed[$resolution->requirement] = $resolution->value;
             }
             $left = array_filter(
-                self::quarrels($changed, $more),
-                static fn (Conflict $q): bool => $q->says === $quarrel->says
-                    || array_diff($q->requirements, $quarrel->requirements) === [],
+                self::conflicts($changed, $more),
+                static fn (Conflict $q): bool => $q->says === $conflict->says
+                    || array_diff($q->requirements, $conflict->requirements) === [],
             );
             self::assertSame(
                 [],
                 array_map(static fn (Conflict $q): string => $q->says, array_values($left)),
-                "after: {$offer->says} ({$offer->requirement} = {$offer->value})",
+                "after: {$resolution->says} ({$resolution->requirement} = {$resolution->value})",
             );
         }
         // a value that cannot be understood has no change that could be guessed
-        self::assertTrue($quarrel->offers !== [] || count($expected) === 1 || $expected === ['format.bit_depth']);
+        self::assertTrue($conflict->resolutions !== [] || count($expected) === 1 || $expected === ['format.bit_depth']);
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1?: array<string, mixed>}> */
@@ -728,7 +728,7 @@ final class ProofreaderTest extends TestCase
     #[DataProvider('sensible')]
     public function test_nothing_sensible_is_complained_of(array $require, array $more = []): void
     {
-        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, self::quarrels($require, $more)));
+        self::assertSame([], array_map(static fn (Conflict $q): string => $q->says, self::conflicts($require, $more)));
     }
 
     public function test_frames_and_their_preview(): void
@@ -770,15 +770,15 @@ final class ProofreaderTest extends TestCase
         $data['require'] = ['time.rate' => 24];
         $parts[1]['require']['format.keyframe_interval'] = 100;
         $parts[1]['require']['format.file_size'] = '3 MB';
-        $quarrels = Proofreader::standard()->read(self::draft($data + ['parts' => $parts]));
+        $conflicts = Proofreader::standard()->read(self::draft($data + ['parts' => $parts]));
         self::assertEqualsCanonicalizing(
             [
                 ['format.file_size', 'format.bit_rate', 'time.range', 'time.rate'],
                 ['format.keyframe_interval', 'time.range'],
             ],
-            array_map(static fn (Conflict $q): array => $q->requirements, $quarrels),
+            array_map(static fn (Conflict $q): array => $q->requirements, $conflicts),
         );
-        self::assertSame(['preview', 'preview'], array_map(static fn (Conflict $q): string => $q->part, $quarrels));
+        self::assertSame(['preview', 'preview'], array_map(static fn (Conflict $q): string => $q->part, $conflicts));
     }
 
     public function test_a_movie_lasts_as_long_as_its_frames(): void
@@ -843,7 +843,7 @@ final class ProofreaderTest extends TestCase
             ],
         );
         $read = static fn (array $drafts): array => array_map(
-            static fn (array $quarrels): array => array_map(static fn (Conflict $q): string => $q->says, $quarrels),
+            static fn (array $conflicts): array => array_map(static fn (Conflict $q): string => $q->says, $conflicts),
             Proofreader::standard()->readAll($drafts),
         );
 

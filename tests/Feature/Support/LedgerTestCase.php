@@ -107,7 +107,8 @@ abstract class LedgerTestCase extends TestCase
     {
         $response = $this->get($url)->assertOk();
 
-        return $response->viewData('page')['props'];
+        // as the browser gets it
+        return json_decode((string) json_encode($response->viewData('page')), true)['props'];
     }
 
     protected function root(): int

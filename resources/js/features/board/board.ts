@@ -1,4 +1,4 @@
-import type { Due, Mark, Verdict } from '../../types/book';
+import type { Due, Mark, Verdict } from '../../types/views';
 
 /** One deliverable on a board. */
 export interface BoardRow {

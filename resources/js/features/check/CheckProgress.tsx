@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { ask } from '../../lib/ask';
-import type { Progress } from '../../types/book';
+import type { Progress } from '../../types/views';
 
 function long(seconds: number): string {
     return seconds < 90 ? `${seconds} s` : `${Math.round(seconds / 60)} min`;

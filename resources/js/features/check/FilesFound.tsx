@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { rendered } from '../../lib/frames';
-import type { Ledger } from '../../types/book';
+import type { Ledger } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';

@@ -1,6 +1,6 @@
 import { useId, useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { bytes, has, runs, span, touches } from '../../lib/frames';
-import type { Sequence } from '../../types/book';
+import type { Sequence } from '../../types/views';
 import { CopyButton } from '../../parts/CopyButton';
 
 type State = 'whole' | 'cut' | 'wrong' | 'missing' | 'extra' | 'none';

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import type { Cause, Fix, Ledger } from '../../types/book';
+import type { Cause, Fix, Ledger } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';

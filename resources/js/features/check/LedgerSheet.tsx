@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { notesOf } from './notes';
-import type { Book as BookData, Deliverable, Ledger } from '../../types/book';
+import type { Book as BookData, DeliverableHead, Ledger } from '../../types/views';
 import { Book } from '../../parts/Book';
 import { LedgerMargin } from './LedgerMargin';
 import { LedgerTable } from './LedgerTable';
@@ -20,7 +20,7 @@ export function LedgerSheet({
 }: {
     title: string;
     book: BookData;
-    deliverable: Deliverable;
+    deliverable: DeliverableHead;
     ledger: Ledger | null;
     head: ReactNode;
     between?: ReactNode;

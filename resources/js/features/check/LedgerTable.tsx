@@ -2,7 +2,7 @@ import { Fragment, useState } from 'react';
 import { classes } from '../../lib/classes';
 import { inWords, pickOut } from './difference';
 import { lineKey } from './notes';
-import type { Cell, Entry, Ledger } from '../../types/book';
+import type { Cell, Entry, Ledger } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { Folded } from '../../parts/Folded';
 import { MarkSign } from '../../parts/MarkSign';

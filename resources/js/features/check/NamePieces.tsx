@@ -1,5 +1,5 @@
 import { classes } from '../../lib/classes';
-import type { NameReading } from '../../types/book';
+import type { NameReading } from '../../types/views';
 
 const WRONG = 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transparent)] text-red';
 

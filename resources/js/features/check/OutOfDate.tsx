@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import type { Ledger } from '../../types/book';
+import type { Ledger } from '../../types/views';
 
 /** Says that a check is out of date, since something else is asked or files were arriving, with the way out at hand. */
 export function OutOfDate({ ledger }: { ledger: Ledger }) {

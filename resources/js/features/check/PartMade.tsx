@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import type { Ledger } from '../../types/book';
+import type { Ledger } from '../../types/views';
 
 /** Which part of several the settings make, and another where that was concluded wrongly. */
 export function PartMade({ deliverable, ledger }: { deliverable: number; ledger: Ledger }) {

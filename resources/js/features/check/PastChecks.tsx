@@ -1,5 +1,5 @@
 import { Link } from '@inertiajs/react';
-import type { PastCheck } from '../../types/book';
+import type { PastCheck } from '../../types/views';
 import { MarkSign, verdictMark } from '../../parts/MarkSign';
 
 export function PastChecks({ past, current }: { past: PastCheck[]; current: number | null }) {
@@ -17,7 +17,7 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
                                 aria-current={check.id === current ? 'true' : undefined}
                                 className="grid grid-cols-[18px_1fr] gap-x-1 py-1 hover:bg-sheet"
                             >
-                                <span>{mark !== null && <MarkSign mark={mark} label={check.verdict} />}</span>
+                                <span>{mark !== null && <MarkSign mark={mark} label={check.verdict ?? ''} />}</span>
                                 <span>
                                     {check.made}, {check.of}, rev. {check.revision}
                                     <span className="block text-faint">{check.holdsUp}</span>

@@ -1,4 +1,4 @@
-import type { SinceBefore } from '../../types/book';
+import type { SinceBefore } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { MarkSign } from '../../parts/MarkSign';
 

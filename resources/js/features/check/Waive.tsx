@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useId, useState } from 'react';
-import type { Entry, Ledger } from '../../types/book';
+import type { Entry, Ledger } from '../../types/views';
 
 /** Accepting an unequal line as it is, with the reason; or taking that back. */
 export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {

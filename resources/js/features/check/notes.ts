@@ -1,4 +1,4 @@
-import type { CheckDocument, Entry } from '../../types/book';
+import type { CheckDocument, Entry } from '../../types/views';
 
 export const lineKey = (entry: Entry): string => `${entry.part}/${entry.pass ?? ''}/${entry.id}`;
 

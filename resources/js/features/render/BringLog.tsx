@@ -2,7 +2,7 @@ import { router } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ask, tellForm } from '../../lib/ask';
 import { bytes } from '../../lib/frames';
-import type { LogShown } from '../../types/render';
+import type { LogShown } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
 

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ask } from '../../lib/ask';
 import { bytes } from '../../lib/frames';
 import { spokenSpan, spokenTime } from '../../lib/spoken';
-import type { LogShown } from '../../types/render';
+import type { LogShown } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 

@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../../lib/classes';
-import type { Plan, PlanJob } from '../../types/render';
+import type { Plan, PlanJob } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { MarkSign } from '../../parts/MarkSign';

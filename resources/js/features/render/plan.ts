@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Plan } from '../../types/render';
+import type { Plan } from '../../types/views';
 import { tell } from '../../lib/ask';
 
 /**

@@ -3,7 +3,7 @@ import { classes } from '../../lib/classes';
 import { useFocusBack } from '../../lib/focus';
 import { below, SET_BY } from './layers';
 import type { Turning } from './turning';
-import type { AskedLine, Implied, Layer } from '../../types/book';
+import type { AskedLine, ImpliedPart, SetBy } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { Editor, type Place } from './Editor';
 
@@ -11,7 +11,7 @@ interface Props {
     line: AskedLine;
     place: Place;
     /** the layer a change is made in */
-    layer: Layer;
+    layer: SetBy;
     editable: boolean;
     /** numbers of the notes that speak of this line */
     notes: number[];
@@ -21,7 +21,7 @@ interface Props {
     editing: boolean;
     onEdit: (editing: boolean) => void;
     turning: Turning;
-    onImply: (parts: Implied[] | null) => void;
+    onImply: (parts: ImpliedPart[] | null) => void;
 }
 
 /** One requirement: its value, its sentence, who set it and instead of what. */

@@ -1,7 +1,7 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { tell } from '../../lib/ask';
 import type { Turning } from './turning';
-import type { Implied } from '../../types/book';
+import type { ImpliedPart } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { PatternBuilder } from './PatternBuilder';
 import { ApprovePicture } from './ApprovePicture';
@@ -10,7 +10,7 @@ export interface Understood {
     says: string | null;
     sentence?: string;
     fault: string | null;
-    parts?: Implied[];
+    parts?: ImpliedPart[];
 }
 
 /** Where a change goes, and who says how it is read. */
@@ -35,7 +35,7 @@ interface Props {
     turning: Turning;
     mayDrop: boolean;
     onDone: (kept: boolean) => void;
-    onImply: (parts: Implied[] | null) => void;
+    onImply: (parts: ImpliedPart[] | null) => void;
 }
 
 /** A field that takes what people type, shows how it was understood, and keeps it on Enter or when it is left. */

@@ -1,11 +1,11 @@
 import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
 import { classes } from '../../lib/classes';
-import type { Offered } from '../../types/book';
+import type { OfferedRequirement } from '../../types/views';
 
 const MOST = 12;
 
 /** How well an entry fits: its own words first, then any usual word for it. */
-function fit(each: Offered, text: string): number {
+function fit(each: OfferedRequirement, text: string): number {
     const [label, also] = [each.label.toLowerCase(), each.also.toLowerCase()];
     if (label.startsWith(text) || also.split(/,\s*/).includes(text)) {
         return 0;
@@ -22,7 +22,7 @@ function fit(each: Offered, text: string): number {
 }
 
 /** A fact of the production's own, by the words that were typed. */
-function ownFact(text: string): Offered | null {
+function ownFact(text: string): OfferedRequirement | null {
     const name = text
         .trim()
         .toLowerCase()
@@ -55,10 +55,10 @@ export function Finder({
     onTake,
     field,
 }: {
-    offered: Offered[];
+    offered: OfferedRequirement[];
     label: string;
     asked?: Partial<Record<string, string>>;
-    onTake: (taken: Offered) => void;
+    onTake: (taken: OfferedRequirement) => void;
     field?: Ref<HTMLInputElement>;
 }) {
     const [text, setText] = useState('');
@@ -80,7 +80,7 @@ export function Finder({
     ];
     const chosen = shown[Math.min(at, shown.length - 1)];
 
-    const take = (taken: Offered | undefined) => {
+    const take = (taken: OfferedRequirement | undefined) => {
         if (taken !== undefined) {
             setText('');
             setOpen(false);

@@ -1,10 +1,10 @@
-import type { Implied } from '../../types/book';
+import type { ImpliedPart } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Outline, RangeRuler } from './Outline';
 
 /** What a part comes to: figures, ruler, shape, names, as they are asked or as they are being typed. */
-export function Implications({ part, several, typed }: { part: Implied; several: boolean; typed: boolean }) {
+export function Implications({ part, several, typed }: { part: ImpliedPart; several: boolean; typed: boolean }) {
     return (
         <section className="mb-5" aria-label={`What ${several ? part.name : 'this'} comes to`}>
             <h2 className="aside pb-1">

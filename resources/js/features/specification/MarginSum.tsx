@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
-import type { AskedPart } from '../../types/book';
+import type { AskedPart } from '../../types/views';
 import { Sum, type Calculation } from '../../parts/Sum';
 
 /** One sum in the margin, begun with what is asked. */

@@ -1,4 +1,4 @@
-import type { Ruler, ShapeShown } from '../../types/book';
+import type { Ruler, ShapeShown } from '../../types/views';
 
 /** The picture's shape to scale as it is shown, in a 16:9 frame where that leaves bars. */
 export function Outline({ shape }: { shape: ShapeShown }) {

@@ -1,8 +1,8 @@
 import { below } from './layers';
-import type { AskedPart, Layer } from '../../types/book';
+import type { AskedPart, SetBy } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 
-const LAYERS: Record<Layer, string> = {
+const LAYERS: Record<SetBy, string> = {
     house: 'the house',
     specification: 'this specification',
     deliverable: 'this deliverable',
@@ -12,7 +12,7 @@ const LAYERS: Record<Layer, string> = {
 export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
     const lines = parts.flatMap((part) => part.lines.map((line) => ({ line, part: part.name })));
     const instead = lines.filter(({ line }) => below(line) !== null);
-    const count = (layer: Layer) => lines.filter(({ line }) => line.setBy === layer).length;
+    const count = (layer: SetBy) => lines.filter(({ line }) => line.setBy === layer).length;
     if (lines.length === 0) {
         return null;
     }

@@ -1,17 +1,17 @@
-import type { AskedLine, Layer } from '../../types/book';
+import type { AskedLine, SetBy } from '../../types/views';
 
 /** Which layer says what, in words. */
 
-export const SET_BY: Record<Layer, string> = {
+export const SET_BY: Record<SetBy, string> = {
     house: 'house',
     specification: 'this specification',
     deliverable: 'this deliverable',
 };
 
-const ORDER: Layer[] = ['house', 'specification', 'deliverable'];
+const ORDER: SetBy[] = ['house', 'specification', 'deliverable'];
 
 /** What a line would be without the layer that set it; null where nothing lies below. */
-export function below(line: AskedLine): { by: Layer; value: string | null } | null {
+export function below(line: AskedLine): { by: SetBy; value: string | null } | null {
     const lower = ORDER.slice(0, ORDER.indexOf(line.setBy)).filter((layer) => layer in line.layers);
     const by = lower.at(-1);
 

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
-import type { State } from '../../types/book';
+import type { AskedState } from '../../types/views';
 import { tell } from '../../lib/ask';
 
 const EVERY = 8000;
@@ -12,7 +12,7 @@ const EVERY = 8000;
  */
 export function usePresence(
     deliverable: number,
-    state: State,
+    state: AskedState,
     me: string | undefined,
 ): { others: string[]; changed: string | null } {
     const [others, setOthers] = useState<string[]>([]);
@@ -28,7 +28,11 @@ export function usePresence(
             if (document.hidden) {
                 return;
             }
-            tell<{ others: string[]; state: State }>(`/deliverables/${deliverable}/presence`, {}, stop.signal).then(
+            tell<{ others: string[]; state: AskedState }>(
+                `/deliverables/${deliverable}/presence`,
+                {},
+                stop.signal,
+            ).then(
                 (answer) => {
                     setOthers(answer.others);
                     if (answer.state.token !== token.current) {

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Check;
+
+use App\Intake\IntakeFolder;
+use App\Models\Check;
+use App\Models\Delivery;
+use App\Models\User;
+use App\Processes\ThumbnailProcess;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
+use PlainLedger\Core\Delivery\ListedFile;
+use PlainLedger\Core\Matching\Matcher;
+use PlainLedger\Core\Text\PlainSentence;
+
+/** Small pictures of single frames, decoded from the files as they are now. */
+final class PictureController
+{
+    private const LONGEST = 320;
+
+    /** Days that a picture is kept, once it was decoded. */
+    private const KEPT = 14;
+
+    public function show(
+        Request $request,
+        #[CurrentUser] User $reader,
+        Check $check,
+        string $part,
+        int $frame,
+    ): Response {
+        $check->load('deliverable.production', 'deliverable.owner', 'delivery.intakeRoot', 'scene');
+        $delivery = $check->delivery;
+        abort_unless($delivery?->intakeRoot !== null, 404);
+        $timeline = $check->scene?->settings()->timeline;
+        $match = Matcher::match($check->resolved(), $delivery->scanned(), $timeline)->parts[$part]
+            ?? abort(404);
+        $overseer = $reader->can('specify', $check->deliverable);
+        foreach ($match->passes as $pass) {
+            $at = $pass->frames->place($frame);
+            // of several passes the one that is asked for
+            if ($at === null || ($request->query('pass') !== null && $request->query('pass') !== $pass->pass)) {
+                continue;
+            }
+            $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;
+            $row = $sequence->rowOf($frame) ?? abort(404);
+            $png = $this->picture($check, $sequence->group->listed($row), $overseer);
+
+            return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
+        }
+        abort(404);
+    }
+
+    /** Of the very file that was checked: another that lies there by now is not shown for it. */
+    private function picture(Check $check, ListedFile $file, bool $overseer): string
+    {
+        /** @var Delivery $delivery */
+        $delivery = $check->delivery;
+        try {
+            $folder = IntakeFolder::open(
+                $delivery->intakeRoot ?? abort(404),
+                $delivery->folder,
+                $check->deliverable,
+                $overseer,
+            );
+        } catch (PlainSentence) {
+            abort(404);
+        }
+        $now = $folder->listing()->again($file);
+        abort_if(
+            $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
+            404,
+            'The file was changed since it was looked at. Check again.',
+        );
+        // the same file in a later delivery has the same picture
+        $key = 'picture:'.hash('xxh128', implode("\0", [$folder->path, $file->path(), $file->size, $file->modified]));
+        $kept = Cache::get($key);
+        if (! is_string($kept)) {
+            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST) ?? '');
+            Cache::put($key, $kept, now()->addDays(self::KEPT));
+        }
+        abort_if($kept === '', 404);
+
+        return (string) base64_decode($kept, true);
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Board;
+
+use App\Http\Pages\Book\Due;
+use App\Http\Pages\Book\IndexLine;
+use App\Http\Pages\ByKey;
+use App\Models\Check;
+use App\Models\Deliverable;
+use Illuminate\Support\Carbon;
+use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\Verdict;
+
+/** One deliverable on a board. */
+final readonly class BoardRow
+{
+    /** Of what was not checked. */
+    private const NOTHING = ['balance' => [0, 0], 'groups' => [], 'waivers' => [], 'causes' => []];
+
+    public int $id;
+
+    public string $code;
+
+    public string $title;
+
+    public ?string $owner;
+
+    public string $specification;
+
+    public ?Due $due;
+
+    /** @var int|null seconds since 1970 */
+    public ?int $dueAt;
+
+    /** What is otherwise than it was yesterday, in a word. */
+    public ?string $changed;
+
+    public bool $stale;
+
+    public ?string $holdsUp;
+
+    /** @var 'scene'|'frames' the page that has the trouble */
+    public string $folio;
+
+    /** @var ByKey<Mark> by group */
+    public ByKey $marks;
+
+    public int $good;
+
+    public int $all;
+
+    public int $waived;
+
+    /** What the first cause says. */
+    public ?string $cause;
+
+    /** @var list<string> */
+    public array $causes;
+
+    public ?Verdict $verdict;
+
+    public bool $scene;
+
+    public bool $files;
+
+    /** @var int|null seconds since 1970 */
+    public ?int $checked;
+
+    public ?string $when;
+
+    /** @param  Check|null  $then  the newest check of the day before */
+    public function __construct(Deliverable $deliverable, ?Check $then)
+    {
+        $newest = $deliverable->newest;
+        $line = new IndexLine($deliverable);
+        $this->id = $line->id;
+        $this->code = $line->code;
+        $this->title = $line->title;
+        $this->owner = $line->owner;
+        $this->due = $line->due;
+        $this->stale = $line->stale;
+        $this->holdsUp = $line->holdsUp;
+        $this->folio = $line->folio;
+        $this->verdict = $line->verdict;
+        $this->specification = $deliverable->specification->title;
+        $this->dueAt = $deliverable->due_at?->getTimestamp();
+        $this->changed = $newest === null ? null : self::changed($newest, $then);
+        $summary = $newest->summary ?? self::NOTHING;
+        [$this->good, $this->all] = $summary['balance'];
+        $this->marks = new ByKey(array_map(Mark::from(...), $summary['groups']));
+        $this->waived = count($summary['waivers']);
+        $this->cause = $summary['causes'][0]['says'] ?? null;
+        $this->causes = array_values(array_unique(array_column($summary['causes'], 'id')));
+        $this->scene = $newest?->scene_id !== null;
+        $this->files = $newest?->delivery_id !== null;
+        $this->checked = $newest?->updated_at->getTimestamp();
+        $this->when = $newest?->updated_at->format('j M, H:i');
+    }
+
+    private static function changed(Check $now, ?Check $then): ?string
+    {
+        if ($then?->id === $now->id) {
+            return null;
+        }
+        if ($then === null) {
+            return $now->updated_at->isAfter(Carbon::now()->subDay()) ? 'first check' : null;
+        }
+        if ($then->verdict !== $now->verdict) {
+            return match ($now->verdict) {
+                Verdict::Balanced => 'balances now',
+                Verdict::Unbalanced => 'balances no more',
+                default => 'is open now',
+            };
+        }
+
+        return self::lines($then) != self::lines($now) ? 'other lines' : null;
+    }
+
+    /** @return array{array<string, string>, list<string>} marks by group, and causes */
+    private static function lines(Check $check): array
+    {
+        return [$check->summary['groups'] ?? [], array_column($check->summary['causes'] ?? [], 'id')];
+    }
+}

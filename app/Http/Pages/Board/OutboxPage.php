@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Board;
+
+use App\Http\Pages\Book\Book;
+use App\Http\Pages\RendersPage;
+use App\Models\Message;
+use App\Models\Production;
+use App\Models\User;
+
+/** What would be sent to owners. */
+final readonly class OutboxPage
+{
+    use RendersPage;
+
+    public Book $book;
+
+    /** @var list<MessageShown> */
+    public array $messages;
+
+    public function __construct(Production $production, User $reader)
+    {
+        $this->book = new Book($production, $reader);
+        $this->messages = array_values($production->newestMessages()->map(
+            static fn (Message $m): MessageShown => new MessageShown($m),
+        )->all());
+    }
+}

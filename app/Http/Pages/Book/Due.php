@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Book;
+
+use Illuminate\Support\Carbon;
+
+/** When something is due, and how long that is from now. */
+final readonly class Due
+{
+    public string $at;
+
+    public string $words;
+
+    public bool $late;
+
+    private function __construct(Carbon $due)
+    {
+        $minutes = (int) floor(Carbon::now()->diffInMinutes($due));
+        $this->at = $due->format('l j M, H:i');
+        $this->words = $minutes < 0 ? self::long(-$minutes).' late' : 'in '.self::long($minutes);
+        $this->late = $minutes < 0;
+    }
+
+    public static function of(?Carbon $due): ?self
+    {
+        return $due === null ? null : new self($due);
+    }
+
+    private static function long(int $minutes): string
+    {
+        [$number, $unit] = match (true) {
+            $minutes < 60 => [$minutes, 'minute'],
+            $minutes < 48 * 60 => [intdiv($minutes, 60), 'hour'],
+            default => [intdiv($minutes, 1440), 'day'],
+        };
+
+        return "{$number} {$unit}".($number === 1 ? '' : 's');
+    }
+}

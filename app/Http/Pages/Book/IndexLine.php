@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Book;
+
+use App\Actions\Checks\AskedLayers;
+use App\Models\Check;
+use App\Models\Deliverable;
+use Illuminate\Support\Carbon;
+use PlainLedger\Core\Checking\Verdict;
+use PlainLedger\Core\Report\BlockerSummary;
+
+/** One deliverable in the index: how it stands, in the fewest words. */
+final readonly class IndexLine
+{
+    /** Minutes after which nothing is said to arrive still that nobody has looked at since. */
+    private const ARRIVES_FOR = 20;
+
+    public int $id;
+
+    public string $code;
+
+    public string $title;
+
+    public ?string $owner;
+
+    public ?Due $due;
+
+    public ?Verdict $verdict;
+
+    public bool $waived;
+
+    public ?string $holdsUp;
+
+    /** Something else is asked since it was checked. */
+    public bool $stale;
+
+    /** @var 'scene'|'frames' the page that has the trouble */
+    public string $folio;
+
+    /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
+    public function __construct(Deliverable $deliverable)
+    {
+        $newest = $deliverable->newest;
+        $this->id = $deliverable->id;
+        $this->code = $deliverable->code;
+        $this->title = $deliverable->title;
+        $this->owner = $deliverable->owner?->name;
+        $this->due = Due::of($deliverable->due_at);
+        $this->verdict = $newest?->verdict;
+        $this->waived = ($newest->waived ?? 0) > 0;
+        $this->holdsUp = self::holdsUp($newest);
+        $this->stale = AskedLayers::hasChangedSince($deliverable, $newest);
+        $this->folio = self::folio($newest);
+    }
+
+    /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
+    public static function holdsUp(?Check $check): ?string
+    {
+        return $check?->holds_up === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)
+            ? 'was arriving; check again'
+            : $check?->holds_up;
+    }
+
+    /** Whether so much time has passed that files which were arriving then are there, or never will be. */
+    public static function shouldHaveArrived(Check $check): bool
+    {
+        return $check->updated_at->isBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
+    }
+
+    /**
+     * The folio that has the trouble: the first cause's side; of what balances, the frames where there are any.
+     *
+     * @return 'scene'|'frames'
+     */
+    public static function folio(?Check $check): string
+    {
+        return match (true) {
+            $check?->trouble !== null => $check->trouble === 'scene' ? 'scene' : 'frames',
+            default => $check?->delivery_id === null && $check?->scene_id !== null ? 'scene' : 'frames',
+        };
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Production;
+
+use App\Http\Pages\Book\Book;
+use App\Http\Pages\RendersPage;
+use App\Models\Preset;
+use App\Models\Production;
+use App\Models\Specification;
+use App\Models\User;
+
+/** A production: its deliverables, and for whoever decides its specifications. */
+final readonly class ProductionPage
+{
+    use RendersPage;
+
+    public Book $book;
+
+    /** @var list<array{id: int, title: string, revision: int, deliverables: int}> */
+    public array $specifications;
+
+    /** @var list<array{id: int, title: string}> */
+    public array $presets;
+
+    public function __construct(Production $production, User $reader)
+    {
+        $this->book = new Book($production, $reader);
+        $this->specifications = $this->book->decides ? self::specifications($production) : [];
+        $this->presets = $this->book->decides ? self::presets($production) : [];
+    }
+
+    /** @return list<array{id: int, title: string, revision: int, deliverables: int}> */
+    private static function specifications(Production $production): array
+    {
+        $all = $production->specifications()->with('latest')->withCount('deliverables')->orderBy('title')->get();
+
+        return array_values($all->map(static fn (Specification $s): array => [
+            'id' => $s->id,
+            'title' => $s->title,
+            'revision' => $s->latest->number,
+            'deliverables' => (int) $s->getAttribute('deliverables_count'),
+        ])->all());
+    }
+
+    /** @return list<array{id: int, title: string}> */
+    private static function presets(Production $production): array
+    {
+        $all = $production->presets()->orderBy('title')->get();
+
+        return array_values($all->map(static fn (Preset $p): array => ['id' => $p->id, 'title' => $p->title])->all());
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Production;
+
+use App\Http\Pages\RendersPage;
+use App\Models\Production;
+use App\Models\User;
+
+/** The productions that somebody belongs to. */
+final readonly class ProductionsPage
+{
+    use RendersPage;
+
+    /** @var list<ProductionLine> */
+    public array $productions;
+
+    /** @param  iterable<Production>  $productions */
+    public function __construct(iterable $productions, User $reader)
+    {
+        $lines = [];
+        foreach ($productions as $production) {
+            $lines[] = new ProductionLine($production, $reader);
+        }
+        $this->productions = $lines;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Production;
+
+use App\Http\Pages\Book\Book;
+use App\Http\Pages\RendersPage;
+use App\Http\Pages\Specification\OfferedRequirement;
+use App\Models\Production;
+use App\Models\User;
+
+/** One change of many deliverables. */
+final readonly class TogetherPage
+{
+    use RendersPage;
+
+    public Book $book;
+
+    /** @var list<OfferedRequirement> */
+    public array $offered;
+
+    public function __construct(Production $production, User $reader)
+    {
+        $this->book = new Book($production, $reader);
+        $this->offered = OfferedRequirement::all();
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Account;
+
+use App\Security\TokenScope;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A token for a program. */
+final class TokenRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'days' => ['required', 'integer', 'min:1', 'max:366'],
+            'scope' => ['nullable', 'in:read,check'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Say what it is for, so that you know it again.',
+            'days.*' => 'From 1 to 366 days.',
+        ];
+    }
+
+    public function scope(): TokenScope
+    {
+        return TokenScope::tryFrom($this->string('scope')->toString()) ?? TokenScope::Check;
+    }
+}

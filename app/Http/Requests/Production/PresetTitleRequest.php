@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Production;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** What a preset is called. */
+final class PresetTitleRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'title' => ['required', 'string', 'max:160'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.required' => 'A preset needs a title.',
+        ];
+    }
+}

@@ -1,0 +1,303 @@
+/* Written by bin/generate from the routes; changes here are lost. */
+
+import type { Config } from 'ziggy-js';
+
+export const routes: Config = {
+    url: '',
+    port: null,
+    defaults: {},
+    routes: {
+        'sign-in': { uri: 'sign-in', methods: ['GET', 'HEAD'] },
+        'sign-in.store': { uri: 'sign-in', methods: ['POST'] },
+        'sign-out': { uri: 'sign-out', methods: ['POST'] },
+        productions: { uri: '/', methods: ['GET', 'HEAD'] },
+        calculator: { uri: 'calculator', methods: ['GET', 'HEAD'] },
+        tokens: { uri: 'tokens', methods: ['GET', 'HEAD'] },
+        'tokens.store': { uri: 'tokens', methods: ['POST'] },
+        'tokens.drop': { uri: 'tokens/{token}', methods: ['DELETE'], parameters: ['token'] },
+        production: { uri: 'productions/{production}', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        scenes: { uri: 'productions/{production}/scenes', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'scenes.store': { uri: 'productions/{production}/scenes', methods: ['POST'], parameters: ['production'] },
+        'scenes.read': { uri: 'productions/{production}/scenes/read', methods: ['POST'], parameters: ['production'] },
+        'deliverable.new': {
+            uri: 'productions/{production}/deliverables/new',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production'],
+        },
+        'deliverable.store': {
+            uri: 'productions/{production}/deliverables',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        house: { uri: 'productions/{production}/house', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'house.update': { uri: 'productions/{production}/house', methods: ['PATCH'], parameters: ['production'] },
+        list: { uri: 'productions/{production}/list', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'list.store': { uri: 'productions/{production}/list', methods: ['POST'], parameters: ['production'] },
+        'list.read': { uri: 'productions/{production}/list/read', methods: ['POST'], parameters: ['production'] },
+        together: { uri: 'productions/{production}/together', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'together.store': { uri: 'productions/{production}/together', methods: ['POST'], parameters: ['production'] },
+        reference: { uri: 'productions/{production}/reference', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'preset.store': { uri: 'productions/{production}/presets', methods: ['POST'], parameters: ['production'] },
+        board: { uri: 'productions/{production}/board', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        outbox: { uri: 'productions/{production}/outbox', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'outbox.write': { uri: 'productions/{production}/outbox', methods: ['POST'], parameters: ['production'] },
+        'outbox.clear': { uri: 'productions/{production}/outbox', methods: ['DELETE'], parameters: ['production'] },
+        pool: { uri: 'productions/{production}/pool', methods: ['PATCH'], parameters: ['production'] },
+        names: { uri: 'productions/{production}/names', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'names.update': { uri: 'productions/{production}/names', methods: ['PATCH'], parameters: ['production'] },
+        'names.import': { uri: 'productions/{production}/names', methods: ['POST'], parameters: ['production'] },
+        'names.export': {
+            uri: 'productions/{production}/field-map.json',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production'],
+        },
+        'production.recheck': {
+            uri: 'productions/{production}/recheck',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        'list.export': {
+            uri: 'productions/{production}/deliverables.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production', 'format'],
+        },
+        'together.read': {
+            uri: 'productions/{production}/together/read',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        proof: { uri: 'productions/{production}/proof', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'reference.propose': {
+            uri: 'productions/{production}/reference',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        grades: { uri: 'productions/{production}/results.csv', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'outbox.export': {
+            uri: 'productions/{production}/outbox.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production', 'format'],
+        },
+        plan: { uri: 'productions/{production}/render', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        shape: { uri: 'productions/{production}/log-shapes', methods: ['POST'], parameters: ['production'] },
+        'preset.rename': { uri: 'presets/{preset}', methods: ['PATCH'], parameters: ['preset'] },
+        'preset.destroy': { uri: 'presets/{preset}', methods: ['DELETE'], parameters: ['preset'] },
+        revisions: { uri: 'specifications/{specification}', methods: ['GET', 'HEAD'], parameters: ['specification'] },
+        'specification.rename': {
+            uri: 'specifications/{specification}',
+            methods: ['PATCH'],
+            parameters: ['specification'],
+        },
+        'specification.parts': {
+            uri: 'specifications/{specification}/parts',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'specification.recheck': {
+            uri: 'specifications/{specification}/recheck',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        deliverable: {
+            uri: 'deliverables/{deliverable}',
+            methods: ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'],
+            parameters: ['deliverable'],
+        },
+        specification: {
+            uri: 'deliverables/{deliverable}/specification',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable'],
+        },
+        scene: { uri: 'deliverables/{deliverable}/scene', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        frames: { uri: 'deliverables/{deliverable}/frames', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        render: { uri: 'deliverables/{deliverable}/render', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        'hand-out': {
+            uri: 'deliverables/{deliverable}/hand-out',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable'],
+        },
+        presence: { uri: 'deliverables/{deliverable}/presence', methods: ['POST'], parameters: ['deliverable'] },
+        sheet: {
+            uri: 'deliverables/{deliverable}/sheet.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable', 'format'],
+        },
+        'scene.template': {
+            uri: 'deliverables/{deliverable}/settings.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable', 'format'],
+        },
+        requirements: {
+            uri: 'deliverables/{deliverable}/requirements',
+            methods: ['PATCH'],
+            parameters: ['deliverable'],
+        },
+        approved: { uri: 'deliverables/{deliverable}/approved', methods: ['POST'], parameters: ['deliverable'] },
+        values: { uri: 'deliverables/{deliverable}/values', methods: ['PATCH'], parameters: ['deliverable'] },
+        'sheet.share': { uri: 'deliverables/{deliverable}/sheets', methods: ['POST'], parameters: ['deliverable'] },
+        'scene.store': { uri: 'deliverables/{deliverable}/scene', methods: ['POST'], parameters: ['deliverable'] },
+        'scene.piece': {
+            uri: 'deliverables/{deliverable}/scene/pieces',
+            methods: ['POST'],
+            parameters: ['deliverable'],
+        },
+        'scene.entry': {
+            uri: 'deliverables/{deliverable}/scene/enter',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable'],
+        },
+        'scene.typed': {
+            uri: 'deliverables/{deliverable}/scene/typed',
+            methods: ['POST'],
+            parameters: ['deliverable'],
+        },
+        'scene.part': { uri: 'deliverables/{deliverable}/scene/part', methods: ['PUT'], parameters: ['deliverable'] },
+        'scene.point': {
+            uri: 'deliverables/{deliverable}/scene/names',
+            methods: ['POST'],
+            parameters: ['deliverable'],
+        },
+        tick: { uri: 'deliverables/{deliverable}/ticks', methods: ['POST'], parameters: ['deliverable'] },
+        'render.update': { uri: 'deliverables/{deliverable}/render', methods: ['PATCH'], parameters: ['deliverable'] },
+        logs: { uri: 'deliverables/{deliverable}/logs', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        'logs.send': { uri: 'deliverables/{deliverable}/logs', methods: ['POST'], parameters: ['deliverable'] },
+        'logs.begin': { uri: 'deliverables/{deliverable}/logs/follow', methods: ['POST'], parameters: ['deliverable'] },
+        intake: { uri: 'deliverables/{deliverable}/intake', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        'checks.store': { uri: 'deliverables/{deliverable}/checks', methods: ['POST'], parameters: ['deliverable'] },
+        'message.drop': { uri: 'messages/{message}', methods: ['DELETE'], parameters: ['message'] },
+        'sheet.revoke': { uri: 'sheets/{link}', methods: ['DELETE'], parameters: ['link'] },
+        'change.turn': { uri: 'changes/{change}/{way}', methods: ['POST'], parameters: ['change', 'way'] },
+        log: { uri: 'logs/{log}', methods: ['GET', 'HEAD'], parameters: ['log'] },
+        'log.drop': { uri: 'logs/{log}', methods: ['DELETE'], parameters: ['log'] },
+        'waiver.drop': { uri: 'waivers/{waiver}', methods: ['DELETE'], parameters: ['waiver'] },
+        check: { uri: 'checks/{check}', methods: ['GET', 'HEAD'], parameters: ['check'] },
+        'check.progress': { uri: 'checks/{check}/progress', methods: ['GET', 'HEAD'], parameters: ['check'] },
+        'check.again': { uri: 'checks/{check}/again', methods: ['POST'], parameters: ['check'] },
+        'check.stop': { uri: 'checks/{check}/stop', methods: ['POST'], parameters: ['check'] },
+        waive: { uri: 'checks/{check}/waivers', methods: ['POST'], parameters: ['check'] },
+        'check.report': {
+            uri: 'checks/{check}/report.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'format'],
+        },
+        'check.picture': {
+            uri: 'checks/{check}/pictures/{part}/{frame}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'part', 'frame'],
+        },
+        understand: { uri: 'deliverables/{deliverable}/understand', methods: ['POST'], parameters: ['deliverable'] },
+        'scene.try': { uri: 'deliverables/{deliverable}/scene/try', methods: ['POST'], parameters: ['deliverable'] },
+        'house.understand': {
+            uri: 'productions/{production}/understand',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        'plan.try': { uri: 'productions/{production}/plan', methods: ['POST'], parameters: ['production'] },
+        'shape.try': { uri: 'productions/{production}/log-shapes/try', methods: ['POST'], parameters: ['production'] },
+        calculate: { uri: 'calculate', methods: ['POST'] },
+    },
+};
+
+declare module 'ziggy-js' {
+    interface TypeConfig {
+        strictRouteNames: true;
+    }
+    interface RouteList {
+        'sign-in': readonly [];
+        'sign-in.store': readonly [];
+        'sign-out': readonly [];
+        productions: readonly [];
+        calculator: readonly [];
+        tokens: readonly [];
+        'tokens.store': readonly [];
+        'tokens.drop': readonly [{ name: 'token'; required: true }];
+        production: readonly [{ name: 'production'; required: true }];
+        scenes: readonly [{ name: 'production'; required: true }];
+        'scenes.store': readonly [{ name: 'production'; required: true }];
+        'scenes.read': readonly [{ name: 'production'; required: true }];
+        'deliverable.new': readonly [{ name: 'production'; required: true }];
+        'deliverable.store': readonly [{ name: 'production'; required: true }];
+        house: readonly [{ name: 'production'; required: true }];
+        'house.update': readonly [{ name: 'production'; required: true }];
+        list: readonly [{ name: 'production'; required: true }];
+        'list.store': readonly [{ name: 'production'; required: true }];
+        'list.read': readonly [{ name: 'production'; required: true }];
+        together: readonly [{ name: 'production'; required: true }];
+        'together.store': readonly [{ name: 'production'; required: true }];
+        reference: readonly [{ name: 'production'; required: true }];
+        'preset.store': readonly [{ name: 'production'; required: true }];
+        board: readonly [{ name: 'production'; required: true }];
+        outbox: readonly [{ name: 'production'; required: true }];
+        'outbox.write': readonly [{ name: 'production'; required: true }];
+        'outbox.clear': readonly [{ name: 'production'; required: true }];
+        pool: readonly [{ name: 'production'; required: true }];
+        names: readonly [{ name: 'production'; required: true }];
+        'names.update': readonly [{ name: 'production'; required: true }];
+        'names.import': readonly [{ name: 'production'; required: true }];
+        'names.export': readonly [{ name: 'production'; required: true }];
+        'production.recheck': readonly [{ name: 'production'; required: true }];
+        'list.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
+        'together.read': readonly [{ name: 'production'; required: true }];
+        proof: readonly [{ name: 'production'; required: true }];
+        'reference.propose': readonly [{ name: 'production'; required: true }];
+        grades: readonly [{ name: 'production'; required: true }];
+        'outbox.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
+        plan: readonly [{ name: 'production'; required: true }];
+        shape: readonly [{ name: 'production'; required: true }];
+        'preset.rename': readonly [{ name: 'preset'; required: true }];
+        'preset.destroy': readonly [{ name: 'preset'; required: true }];
+        revisions: readonly [{ name: 'specification'; required: true }];
+        'specification.rename': readonly [{ name: 'specification'; required: true }];
+        'specification.parts': readonly [{ name: 'specification'; required: true }];
+        'specification.recheck': readonly [{ name: 'specification'; required: true }];
+        deliverable: readonly [{ name: 'deliverable'; required: true }];
+        specification: readonly [{ name: 'deliverable'; required: true }];
+        scene: readonly [{ name: 'deliverable'; required: true }];
+        frames: readonly [{ name: 'deliverable'; required: true }];
+        render: readonly [{ name: 'deliverable'; required: true }];
+        'hand-out': readonly [{ name: 'deliverable'; required: true }];
+        presence: readonly [{ name: 'deliverable'; required: true }];
+        sheet: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
+        'scene.template': readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
+        requirements: readonly [{ name: 'deliverable'; required: true }];
+        approved: readonly [{ name: 'deliverable'; required: true }];
+        values: readonly [{ name: 'deliverable'; required: true }];
+        'sheet.share': readonly [{ name: 'deliverable'; required: true }];
+        'scene.store': readonly [{ name: 'deliverable'; required: true }];
+        'scene.piece': readonly [{ name: 'deliverable'; required: true }];
+        'scene.entry': readonly [{ name: 'deliverable'; required: true }];
+        'scene.typed': readonly [{ name: 'deliverable'; required: true }];
+        'scene.part': readonly [{ name: 'deliverable'; required: true }];
+        'scene.point': readonly [{ name: 'deliverable'; required: true }];
+        tick: readonly [{ name: 'deliverable'; required: true }];
+        'render.update': readonly [{ name: 'deliverable'; required: true }];
+        logs: readonly [{ name: 'deliverable'; required: true }];
+        'logs.send': readonly [{ name: 'deliverable'; required: true }];
+        'logs.begin': readonly [{ name: 'deliverable'; required: true }];
+        intake: readonly [{ name: 'deliverable'; required: true }];
+        'checks.store': readonly [{ name: 'deliverable'; required: true }];
+        'message.drop': readonly [{ name: 'message'; required: true }];
+        'sheet.revoke': readonly [{ name: 'link'; required: true }];
+        'change.turn': readonly [{ name: 'change'; required: true }, { name: 'way'; required: true }];
+        log: readonly [{ name: 'log'; required: true }];
+        'log.drop': readonly [{ name: 'log'; required: true }];
+        'waiver.drop': readonly [{ name: 'waiver'; required: true }];
+        check: readonly [{ name: 'check'; required: true }];
+        'check.progress': readonly [{ name: 'check'; required: true }];
+        'check.again': readonly [{ name: 'check'; required: true }];
+        'check.stop': readonly [{ name: 'check'; required: true }];
+        waive: readonly [{ name: 'check'; required: true }];
+        'check.report': readonly [{ name: 'check'; required: true }, { name: 'format'; required: true }];
+        'check.picture': readonly [
+            { name: 'check'; required: true },
+            { name: 'part'; required: true },
+            { name: 'frame'; required: true },
+        ];
+        understand: readonly [{ name: 'deliverable'; required: true }];
+        'scene.try': readonly [{ name: 'deliverable'; required: true }];
+        'house.understand': readonly [{ name: 'production'; required: true }];
+        'plan.try': readonly [{ name: 'production'; required: true }];
+        'shape.try': readonly [{ name: 'production'; required: true }];
+        calculate: readonly [];
+    }
+}

@@ -1,0 +1,871 @@
+/* Written by bin/generate from the view models; changes here are lost. */
+
+import type { RequirementId, Group } from './requirements';
+
+export interface Asked {
+    parts: AskedPart[];
+    /** what pieces of names stand for */
+    values: Record<string, string>;
+    /** those of the deliverable alone */
+    own: Record<string, string>;
+    offered: OfferedRequirement[];
+    notUnderstood: string[];
+    usedBy: number;
+    /** The specification's id. */
+    specification: number;
+    state: AskedState;
+}
+
+export interface AskedLine {
+    id: RequirementId;
+    label: string;
+    group: Group;
+    value: string;
+    level: Level;
+    why: string | null;
+    setBy: SetBy;
+    sentence: string;
+    example: string;
+    words: string[];
+    layers: Record<string, string | null>;
+    tokens: Record<string, string>;
+}
+
+export interface AskedPart {
+    lines: AskedLine[];
+    dropped: DroppedLine[];
+    name: string;
+    delivers: Delivers;
+    madeFrom: string | null;
+    prose: string;
+    consequences: { label: string; value: string }[];
+    /** as it is shown: pixels made square */
+    shape: ShapeShown | null;
+    ruler: Ruler | null;
+    names: { sets: { pass: string | null; folder: string; names: string[] }[]; tree: string[] } | null;
+    /** what should be known of the names */
+    notes: string[];
+    conflicts: ConflictShown[];
+}
+
+export interface AskedState {
+    token: string;
+    by: string | null;
+    at: string | null;
+}
+
+export interface Board {
+    rows: BoardRow[];
+    /** those that anybody is asked something of */
+    groups: Group[];
+    /** whom each cause is found of, the commonest first */
+    causes: CommonCause[];
+    /** settings that the scenes of a specification share, and whose are others */
+    agreement: SharedSetting[];
+}
+
+export interface BoardPage {
+    book: Book;
+    board: Board;
+}
+
+export interface BoardRow {
+    id: number;
+    code: string;
+    title: string;
+    owner: string | null;
+    specification: string;
+    due: Due | null;
+    /** seconds since 1970 */
+    dueAt: number | null;
+    /** What is otherwise than it was yesterday, in a word. */
+    changed: string | null;
+    stale: boolean;
+    holdsUp: string | null;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+    /** by group */
+    marks: Record<string, Mark>;
+    good: number;
+    all: number;
+    waived: number;
+    /** What the first cause says. */
+    cause: string | null;
+    causes: string[];
+    verdict: Verdict | null;
+    scene: boolean;
+    files: boolean;
+    /** seconds since 1970 */
+    checked: number | null;
+    when: string | null;
+}
+
+export interface Book {
+    production: { id: number; code: string; name: string; kind: string };
+    role: Role | null;
+    decides: boolean;
+    index: IndexLine[];
+}
+
+export interface CalculatorPage {
+    calculations: OfferedSum[];
+}
+
+export type Cause = {
+    id: string;
+    part: string;
+    side: Side;
+    says: string;
+    evidence: string[];
+    explains: string[];
+    or: string[];
+    pass?: string;
+};
+
+export type Cell = {
+    mark: Mark;
+    found: string | null;
+    runs?: { frames: string; found: string; pass?: string }[];
+    stale?: boolean;
+};
+
+export type CheckDocument = {
+    title: string;
+    verdict: Verdict;
+    depth: ScanDepth;
+    entries: Entry[];
+    not_checked: { id: string; part: string; pass?: string; why: string }[];
+    sequences: Sequence[];
+    causes: Cause[];
+    fixes: Fix[];
+    fixes_count: number;
+    names: NameReading[];
+    names_count: number;
+    movies: { part: string; path: string; kind: string }[];
+    strays: string[];
+    strays_count: number;
+    not_understood: string[];
+    not_understood_count: number;
+    scene: CheckedScene | null;
+    since: SinceBefore | null;
+    strip: Strip[];
+};
+
+export interface CheckPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    ledger: Ledger;
+}
+
+export type CheckState = 'queued' | 'running' | 'done' | 'stopped' | 'failed';
+
+export type CheckedScene = {
+    file: string | null;
+    makes: string[];
+    comes_to: { id: string; label: string; says: string; part?: string }[];
+};
+
+export type CommonCause = {
+    id: string;
+    who: { id: number; code: string; owner: string | null; says: string; folio: 'scene' | 'frames' }[];
+};
+
+export interface ConflictShown {
+    requirements: RequirementId[];
+    part: string;
+    says: string;
+    resolutions: SuggestedChange[];
+}
+
+export interface DeliverableHead {
+    id: number;
+    code: string;
+    title: string;
+    owner: string | null;
+    due: Due | null;
+    verdict: Verdict | null;
+    waived: boolean;
+    holdsUp: string | null;
+    stale: boolean;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+    specification: string;
+    revision: number;
+    /** each folio's own mark */
+    folios: { scene: Mark | null; frames: Mark | null };
+}
+
+export type Delivers = 'frames' | 'still' | 'movie' | 'file';
+
+export interface DroppedLine {
+    id: RequirementId;
+    label: string;
+    by: SetBy;
+    from: SetBy;
+    value: string;
+    tokens: Record<string, string>;
+}
+
+export interface Due {
+    at: string;
+    words: string;
+    late: boolean;
+}
+
+export interface EnterScenePage {
+    book: Book;
+    deliverable: DeliverableHead;
+    entry: EntrySheet;
+}
+
+export type Entry = {
+    id: RequirementId;
+    part: string;
+    level: Level;
+    mark: Mark;
+    required: string;
+    scene?: Cell;
+    files?: Cell;
+    why?: string;
+    set_by: string;
+    pass?: string;
+    waiver?: { reason: string; by?: string; key?: number };
+    find_out?: string;
+};
+
+export interface EntryRow {
+    field: string;
+    line: string;
+    label: string;
+    group: Group | null;
+    required: string | null;
+    level: Level | null;
+    example: string;
+    /** what it can be, where that is a matter of a few words */
+    words: string[];
+    where: string | null;
+}
+
+export interface EntrySheet {
+    /** all that are owed; of several, one is typed in at a time */
+    parts: string[];
+    part: string | null;
+    rows: EntryRow[];
+    /** what was typed, or brought otherwise, the last time */
+    typed: Record<string, string>;
+}
+
+export interface FaultPage {
+    status: number;
+    says: string | null;
+}
+
+export type FieldUnit =
+    'factor' | 'percent' | 'bit/s' | 'kbit/s' | 'Mbit/s' | 'kHz' | 'Hz' | 'per cm' | 'per inch' | 'counted from 0';
+
+export type Fix = {
+    kind: string;
+    part: string;
+    says: string;
+    pass?: string;
+    id?: string;
+    frames?: string;
+    count?: number;
+    from?: string;
+    to?: string;
+    files?: string;
+    shift?: number;
+    key: string;
+    done: boolean;
+};
+
+export interface FoundScene {
+    label: string;
+    content: string;
+    /** Whose it says that it is. */
+    whose: string;
+    deliverable: number | null;
+    /** deliverables that it could be of */
+    perhaps: number[];
+    settings: number;
+    /** How many of its names were not understood. */
+    unknown: number;
+}
+
+export interface FoundScenes {
+    scenes: FoundScene[];
+    /** why others were refused */
+    refused: string[];
+    deliverables: { id: number; code: string; owner: string | null }[];
+}
+
+export interface FramesPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { specify: boolean };
+    ledger: Ledger | null;
+    past: PastCheck[];
+    roots: IntakePlace[];
+    running: Progress | null;
+    broken: Unfinished | null;
+}
+
+export interface FromListPage {
+    book: Book;
+    specifications: { id: number; title: string }[];
+    /** what a column can mean */
+    columns: { word: string; label: string }[];
+    learners: { id: number; name: string; handle: string }[];
+}
+
+export interface HandOutPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { specify: boolean };
+    conflicts: ConflictShown[];
+    links: SheetLinkShown[];
+}
+
+export interface HousePage {
+    book: Book;
+    lines: AskedLine[];
+    starting: StartingLine[];
+    offered: OfferedRequirement[];
+    faults: ConflictShown[];
+}
+
+export interface ImpliedPart {
+    name: string;
+    delivers: Delivers;
+    madeFrom: string | null;
+    prose: string;
+    consequences: { label: string; value: string }[];
+    /** as it is shown: pixels made square */
+    shape: ShapeShown | null;
+    ruler: Ruler | null;
+    names: { sets: { pass: string | null; folder: string; names: string[] }[]; tree: string[] } | null;
+    /** what should be known of the names */
+    notes: string[];
+    conflicts: ConflictShown[];
+}
+
+export interface IndexLine {
+    id: number;
+    code: string;
+    title: string;
+    owner: string | null;
+    due: Due | null;
+    verdict: Verdict | null;
+    waived: boolean;
+    holdsUp: string | null;
+    /** Something else is asked since it was checked. */
+    stale: boolean;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+}
+
+export interface IntakePlace {
+    id: number;
+    label: string;
+    /** Where this deliverable is expected. */
+    own: string;
+    /** the folder that should be there and is not, and what makes it */
+    wanted: { folder: string; make: string | null } | null;
+}
+
+export interface KeptScene {
+    id: number;
+    code: string;
+    verdict: Verdict | null;
+    holdsUp: string | null;
+    cause: string | null;
+    fault: string | null;
+}
+
+export interface Ledger {
+    id: number;
+    made: string;
+    by: string | null;
+    revision: number;
+    /** All of what is asked, by whomever, is still what this check was made by. */
+    current: boolean;
+    /** Files were arriving then, and should be there by now. */
+    arrived: boolean;
+    /** all that are owed */
+    parts: string[];
+    scene: { name: string; part: string | null; at: string } | null;
+    delivery: ShownDelivery | null;
+    /** by id */
+    labels: Record<string, { label: string; group: string }>;
+    /** A line is accepted in the newest check alone. */
+    newest: boolean;
+    specification: string;
+    document: CheckDocument;
+}
+
+export type Level = 'must' | 'should';
+
+export interface ListPreview {
+    headings: string[] | null;
+    /** what each column means */
+    columns: (string | null)[] | null;
+    /** the first rows as they stand */
+    sample: string[][];
+    notes: string[];
+    /** By which writing it is asked for later: where the book has changed since, it is another one. */
+    seal: string;
+    counts: { make: number; change: number; same: number; refuse: number };
+    /** those that are refused first, then in their order */
+    rows: ListPreviewRow[];
+    /** How many more there are than are shown. */
+    more: number;
+}
+
+export interface ListPreviewRow {
+    does: RowAction;
+    line: number;
+    code: string;
+    title: string | null;
+    owner: string | null;
+    due: string | null;
+    /** by requirement */
+    asks: Record<string, string>;
+    /** by piece of a name */
+    values: Record<string, string>;
+    frames: number | null;
+    changes: { what: string; from: string; to: string }[];
+    faults: string[];
+    notes: string[];
+}
+
+export type LogEvent = 'started' | 'finished' | 'file' | 'warning' | 'error';
+
+export type LogFacts = {
+    finished: string;
+    begun: string;
+    last: number | null;
+    files: number;
+    lastFile: string | null;
+    lines: number;
+    median: number | null;
+    slow: [number, number][];
+    beside: number;
+    warnings: number;
+    errors: number;
+    messages: [string, string, number][];
+    clock: string | null;
+    progress: LogProgress | null;
+};
+
+export type LogProgress = {
+    expected: string;
+    count: number;
+    done: number;
+    left: string;
+    leftCount: number;
+    resume: number | null;
+    beyond: string;
+    secondsLeft: [number, number] | null;
+};
+
+export interface LogShown {
+    id: number;
+    name: string;
+    /** It lies in the intake, and is read on as it grows. */
+    followed: boolean;
+    shape: string | null;
+    /** Bytes. */
+    read: number;
+    /** Bytes. */
+    size: number;
+    fault: string | null;
+    at: string;
+    reading: LogFacts | null;
+}
+
+export interface ManyScenesPage {
+    book: Book;
+}
+
+export type Mark = 'equal' | 'unequal' | 'waived' | 'unknown';
+
+export interface MessageShown {
+    id: number;
+    to: string;
+    address: string;
+    by: string | null;
+    subject: string;
+    body: string;
+    at: string;
+}
+
+export type NameReading = {
+    part: string;
+    pass?: string;
+    name: string;
+    frames: string;
+    pieces: { piece: string; asked: string; found: string; differs: string[] }[];
+};
+
+export interface NamedField {
+    field: string;
+    label: string;
+    /** in which it can be told */
+    units: FieldUnit[];
+}
+
+export interface NamedSetting {
+    name: string;
+    is: string | null;
+    label: string | null;
+    unit: FieldUnit | null;
+    /** values by the words that are written for them */
+    words: Record<string, string>;
+}
+
+export interface NamesPage {
+    book: Book;
+    names: NamedSetting[];
+    fields: NamedField[];
+    shapes: { name: string; patterns: { event: string; pattern: string }[] }[];
+    /** How many of the shapes, the first ones, are the production's own. */
+    own: number;
+    events: { event: LogEvent; says: string }[];
+    pieces: string[];
+}
+
+export interface NewDeliverablePage {
+    book: Book;
+    specifications: { id: number; title: string }[];
+    presets: { word: string; group: string; title: string }[];
+    others: { id: number; title: string; production: string }[];
+    roots: { id: number; label: string }[];
+    people: { id: number; name: string; role: Role }[];
+}
+
+export interface OfferedRequirement {
+    id: RequirementId;
+    label: string;
+    group: Group;
+    example: string;
+    also: string;
+    words: string[];
+}
+
+export interface OfferedSum {
+    word: string;
+    title: string;
+    fields: { name: string; label: string; example: string; start: string }[];
+}
+
+export interface OutboxPage {
+    book: Book;
+    messages: MessageShown[];
+}
+
+export interface PastCheck {
+    id: number;
+    verdict: Verdict | null;
+    waived: boolean;
+    holdsUp: string | null;
+    made: string;
+    revision: number;
+    of: 'files' | 'scene' | 'scene and files';
+    by: string | null;
+}
+
+export interface Plan {
+    ready: string | null;
+    machines: number;
+    needed: number | null;
+    frames: number;
+    bytes: string | null;
+    jobs: PlanJob[];
+}
+
+export interface PlanJob {
+    id: number;
+    code: string;
+    frames: string;
+    count: number;
+    word: 'in time' | 'late' | 'perhaps late' | 'never' | 'no date';
+    perFrame: string;
+    samples: number;
+    /** likely, at the earliest, at the latest */
+    ready: [string, string, string] | null;
+    due: string | null;
+    late: string | null;
+    /** what would be in time */
+    fits: { range: string; count: number; scale: number | null } | null;
+    disk: string | null;
+}
+
+export interface Pool {
+    machines: number;
+    hours: string;
+}
+
+export interface ProductionLine {
+    id: number;
+    code: string;
+    name: string;
+    kind: string;
+    role: Role | null;
+    deliverables: number;
+    unbalanced: number;
+    open: number;
+    balanced: number;
+}
+
+export interface ProductionPage {
+    book: Book;
+    specifications: { id: number; title: string; revision: number; deliverables: number }[];
+    presets: { id: number; title: string }[];
+}
+
+export interface ProductionsPage {
+    productions: ProductionLine[];
+}
+
+export interface Progress {
+    id: number;
+    state: CheckState;
+    done: number;
+    all: number | null;
+    at: string;
+    /** seconds, as far as the pace so far tells */
+    left: number | null;
+    /** seconds for which nothing has moved; null while it moves */
+    still: number | null;
+    /** Nobody works on what is queued. */
+    alone: boolean;
+}
+
+export interface ProofOfAll {
+    found: { id: number | null; code: string; conflicts: ConflictShown[] }[];
+    /** How many were read. */
+    read: number;
+}
+
+export interface ProposalShown {
+    parts: { name: string; prose: string; lines: { label: string; value: string }[] }[];
+}
+
+export interface RenderPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { specify: boolean };
+    frames: string | null;
+    count: number;
+    typed: { times: string; size: string };
+    /** What the times of frames were taken from. */
+    from: string | null;
+    /** What one picture takes before it is compressed, as far as what is asked tells it. */
+    unpacked: string | null;
+    pool: Pool;
+    plan: Plan | null;
+    log: LogShown | null;
+    shapes: string[];
+    roots: IntakePlace[];
+}
+
+export interface RenderPlanPage {
+    book: Book;
+    pool: Pool;
+    plan: Plan;
+    /** due, with no time known for a frame */
+    untimed: { id: number; code: string; frames: string }[];
+}
+
+export interface RevisionLine {
+    number: number;
+    at: string;
+    by: string | null;
+    /** How many checks were made by it, and of how many deliverables. */
+    checks: number;
+    deliverables: number;
+    /** It was checked by, and stays as it is. */
+    fixed: boolean;
+}
+
+export interface RevisionsPage {
+    book: Book;
+    specification: { id: number; title: string };
+    revisions: RevisionLine[];
+    from: number | null;
+    to: number | null;
+    differs: { part: string; id: string; label: string; from: string | null; to: string | null }[];
+    parts: { name: string; delivers: Delivers; madeFrom: string | null }[];
+    users: { id: number; code: string; title: string; overrides: number }[];
+    /** newest checks by another one */
+    outOfDate: { id: number; deliverable: string; deliverableId: number; revision: number }[];
+}
+
+export type Role = 'coordinator' | 'instructor' | 'artist' | 'learner';
+
+export type RowAction = 'make' | 'change' | 'same' | 'refuse';
+
+export type Ruler = { cut: [number, number]; delivered: [number, number]; head: number; tail: number };
+
+export type ScanDepth = 'quick' | 'full';
+
+export interface ScenePage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { specify: boolean };
+    ledger: Ledger | null;
+    past: PastCheck[];
+    unknown: { name: string; value: string; field: string | null }[];
+    fields: NamedField[];
+    broken: Unfinished | null;
+}
+
+export type Sequence = {
+    part: string | null;
+    pass: string | null;
+    folder: string;
+    pattern: string;
+    expected: string;
+    present: string;
+    damaged: string;
+    missing: string;
+    extra: string;
+    rerender: string;
+};
+
+export type SetBy = 'house' | 'specification' | 'deliverable';
+
+export type ShapeShown = { width: number; height: number; aspect: string; spoken: string };
+
+export type SharedSetting = {
+    specification: string;
+    id: string;
+    label: string;
+    common: string;
+    count: number;
+    others: { whose: string; value: string }[];
+};
+
+export interface SheetLinkShown {
+    id: number;
+    /** null where it is closed */
+    path: string | null;
+    expires: string;
+    state: 'open' | 'expired' | 'taken back';
+    opened: number;
+}
+
+export type ShownDelivery = {
+    root: string | null;
+    rootId: number | null;
+    folder: string;
+    depth: string;
+    files: number;
+    bytes: number;
+    at: string;
+};
+
+export type Side = 'scene' | 'files';
+
+export interface SignInPage {
+    /** The demo's sign-in is shown. */
+    demo: boolean;
+}
+
+export type SinceBefore = {
+    put_right: string[];
+    accepted: string[];
+    new: string[];
+    back: string[];
+    still: string[];
+    unasked: { id: string; label: string; from: string; to: string }[];
+};
+
+export interface SpecificationPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { specify: boolean };
+    asked: Asked;
+    sums: OfferedSum[];
+}
+
+export interface StartingLine {
+    id: string;
+    label: string;
+    values: string[];
+    token: string;
+}
+
+export type Strip = {
+    part: string;
+    pass: string | null;
+    wrong: string;
+    sizes: [number, number][];
+    pictures?: number[];
+};
+
+export type SuggestedChange = { requirement: RequirementId; value: string | null; says: string };
+
+export interface TogetherPage {
+    book: Book;
+    offered: OfferedRequirement[];
+}
+
+export type TokenScope = 'read' | 'check' | 'write';
+
+export interface TokenShown {
+    id: number;
+    name: string;
+    scope: string;
+    made: string | null;
+    used: string | null;
+    until: string | null;
+    /** Its time is over. */
+    over: boolean;
+}
+
+export interface TokensPage {
+    tokens: TokenShown[];
+    scopes: { scope: TokenScope; says: string }[];
+    /** It is shown once; only its hash is kept. */
+    fresh: string | null;
+    address: string;
+}
+
+export interface TriedPatterns {
+    lines: { text: string; told: { event: string; at: number | string; pieces: Record<string, string> }[] }[];
+    /** by place of the pattern */
+    faults: Record<string, string>;
+}
+
+export interface TypedAttempt {
+    /** by requirement */
+    lines: Record<string, { mark: Mark; found: string | null; required: string }>;
+    /** why a value was not understood, by field */
+    faults: Record<string, string>;
+    /** as it was read, where that is not what was typed, by field */
+    understood: Record<string, string>;
+    causes: { says: string; explains: string[] }[];
+    comesTo: { id: string; label: string; says: string }[];
+    verdict: Verdict;
+    fault: string | null;
+}
+
+export interface Understanding {
+    says: string | null;
+    sentence: string | null;
+    fault: string | null;
+    parts: ImpliedPart[];
+}
+
+export interface Unfinished {
+    id: number;
+    says: string;
+}
+
+export type Verdict = 'balanced' | 'unbalanced' | 'open';
+
+export interface WorkedSum {
+    results: { label: string; value: string; formula: string }[];
+    fault: string | null;
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Tools;
+
+use PHPStan\PhpDocParser\Ast\PhpDoc\TypeAliasTagValueNode;
+use PHPStan\PhpDocParser\Ast\PhpDoc\VarTagValueNode;
+use PHPStan\PhpDocParser\Ast\Type\TypeNode;
+use PHPStan\PhpDocParser\Lexer\Lexer;
+use PHPStan\PhpDocParser\Parser\ConstExprParser;
+use PHPStan\PhpDocParser\Parser\PhpDocParser;
+use PHPStan\PhpDocParser\Parser\TokenIterator;
+use PHPStan\PhpDocParser\Parser\TypeParser;
+use PHPStan\PhpDocParser\ParserConfig;
+use ReflectionClass;
+use ReflectionNamedType;
+use ReflectionProperty;
+
+/**
+ * What pages are given, as TypeScript: one interface for each view model, from its public properties, their types and
+ * docblocks; one type for each alias that a view model's docblock defines.
+ */
+final class PageTypes
+{
+    private readonly Lexer $lexer;
+
+    private readonly PhpDocParser $docs;
+
+    private readonly TypeParser $types;
+
+    /** @param  array<string, string>  $known  what stands in another file, TypeScript's names by PHP's */
+    public function __construct(private readonly array $known)
+    {
+        $config = new ParserConfig([]);
+        $constants = new ConstExprParser($config);
+        $this->lexer = new Lexer($config);
+        $this->types = new TypeParser($config, $constants);
+        $this->docs = new PhpDocParser($config, $this->types, $constants);
+    }
+
+    /**
+     * @param  list<class-string>  $classes
+     * @param  string  $from  the module of what is known
+     */
+    public function write(array $classes, string $from): string
+    {
+        sort($classes);
+        $blocks = [];
+        $enums = [];
+        foreach ($classes as $class) {
+            $reflection = new ReflectionClass($class);
+            $writer = new TypeScriptType($reflection, $classes, $this->known);
+            foreach ($this->aliases($reflection) as $name => $type) {
+                $blocks[$name] = "export type {$name} = {$writer->write($type)};";
+            }
+            $blocks[$reflection->getShortName()] = $this->interface($reflection, $writer);
+            $enums += $writer->enums();
+        }
+        foreach ($enums as $name => $enum) {
+            $blocks[$name] = "export type {$name} = {$enum};";
+        }
+        ksort($blocks);
+        $body = implode("\n\n", $blocks);
+        $used = array_values(array_filter(
+            array_unique($this->known),
+            static fn (string $name): bool => preg_match("~\\b{$name}\\b~", $body) === 1,
+        ));
+        $imports = $used === [] ? '' : 'import type { '.implode(', ', $used)." } from '{$from}';\n\n";
+
+        return "/* Written by bin/generate from the view models; changes here are lost. */\n\n{$imports}{$body}\n";
+    }
+
+    /**
+     * @param  ReflectionClass<object>  $class
+     * @return array<string, TypeNode>
+     */
+    private function aliases(ReflectionClass $class): array
+    {
+        $aliases = [];
+        foreach ($this->tags($class->getDocComment()) as $value) {
+            if ($value instanceof TypeAliasTagValueNode) {
+                $aliases[$value->alias] = $value->type;
+            }
+        }
+
+        return $aliases;
+    }
+
+    /** @param  ReflectionClass<object>  $class */
+    private function interface(ReflectionClass $class, TypeScriptType $writer): string
+    {
+        $lines = [];
+        foreach ($class->getProperties(ReflectionProperty::IS_PUBLIC) as $property) {
+            $says = $this->says($property);
+            $lines[] = ($says === '' ? '' : "    /** {$says} */\n")
+                ."    {$property->getName()}: {$writer->write($this->typeOf($property))};";
+        }
+
+        return "export interface {$class->getShortName()} {\n".implode("\n", $lines)."\n}";
+    }
+
+    /** The docblock where there is one, else the declared type. */
+    private function typeOf(ReflectionProperty $property): TypeNode
+    {
+        foreach ($this->tags($property->getDocComment()) as $value) {
+            if ($value instanceof VarTagValueNode) {
+                return $value->type;
+            }
+        }
+        $type = $property->getType();
+        $text = $type instanceof ReflectionNamedType && ! $type->isBuiltin()
+            ? ($type->allowsNull() ? '?' : '').'\\'.$type->getName()
+            : (string) $type;
+
+        return $this->types->parse(new TokenIterator($this->lexer->tokenize($text)));
+    }
+
+    /** What a docblock says of a property besides its type. */
+    private function says(ReflectionProperty $property): string
+    {
+        foreach ($this->tags($property->getDocComment()) as $value) {
+            if ($value instanceof VarTagValueNode) {
+                return trim((string) preg_replace('~\s+~', ' ', $value->description));
+            }
+        }
+        $comment = (string) $property->getDocComment();
+
+        return trim((string) preg_replace('~^/\*\*|\*/$|^\s*\*~m', '', $comment));
+    }
+
+    /** @return list<object> */
+    private function tags(string|false $comment): array
+    {
+        if ($comment === false) {
+            return [];
+        }
+        $node = $this->docs->parse(new TokenIterator($this->lexer->tokenize($comment)));
+
+        return array_map(static fn ($tag): object => $tag->value, $node->getTags());
+    }
+}
