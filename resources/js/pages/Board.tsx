@@ -82,7 +82,7 @@ const Row = memo(function Row({
                             data-row={row.id}
                             tabIndex={reachable ? 0 : -1}
                             onFocus={() => onFocus(row.id)}
-                            className="plain-link mono [overflow-wrap:anywhere]"
+                            className="link mono [overflow-wrap:anywhere]"
                         >
                             {row.code}
                         </Link>
@@ -201,7 +201,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 type="search"
                                 aria-label="Find on the board"
                                 placeholder="Find a code, an owner, a cause"
-                                className="line-field w-56!"
+                                className="input w-56!"
                                 value={filter.text}
                                 onChange={(event) => setFilter({ ...filter, text: event.target.value })}
                             />
@@ -237,7 +237,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                             {specifications.length > 1 && (
                                 <select
                                     aria-label="Specification"
-                                    className="line-field w-auto!"
+                                    className="select w-auto!"
                                     value={filter.specification ?? ''}
                                     onChange={(event) =>
                                         setFilter({
@@ -256,7 +256,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 {stale > 0 && (
                                     <button
                                         type="button"
-                                        className="press strong"
+                                        className="btn btn-primary"
                                         disabled={busy}
                                         onClick={() =>
                                             router.post(
@@ -275,7 +275,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 )}
                                 <button
                                     type="button"
-                                    className="press"
+                                    className="btn"
                                     onClick={() =>
                                         write(
                                             filter.which === 'all' && filter.cause === null && filter.text === ''
@@ -286,7 +286,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 >
                                     Write to the owners
                                 </button>
-                                <a className="press" href={`/productions/${book.production.id}/results.csv`} download>
+                                <a className="btn" href={`/productions/${book.production.id}/results.csv`} download>
                                     Results as CSV
                                 </a>
                             </span>
@@ -296,7 +296,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                 Only what has “{named(chosen.id)}”.{' '}
                                 <button
                                     type="button"
-                                    className="plain-link"
+                                    className="link"
                                     onClick={() => setFilter({ ...filter, cause: null })}
                                 >
                                     Show all again
@@ -366,7 +366,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                             <span>
                                                 <button
                                                     type="button"
-                                                    className="plain-link"
+                                                    className="link"
                                                     onClick={() => setFilter({ ...filter, cause: cause.id })}
                                                 >
                                                     {named(cause.id)}
@@ -380,7 +380,7 @@ export default function Board({ book, board }: { book: BookData; board: BoardDat
                                                             {n > 0 && ', '}
                                                             <Link
                                                                 href={`/deliverables/${who.id}/${who.folio}`}
-                                                                className="plain-link mono"
+                                                                className="link mono"
                                                             >
                                                                 {who.code}
                                                             </Link>

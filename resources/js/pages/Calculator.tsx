@@ -9,7 +9,7 @@ export default function Calculator({ calculations }: { calculations: Calculation
                 <h1 className="title text-[24px]">Calculator</h1>
                 <nav aria-label="Sums" className="flex flex-wrap gap-x-4 border-b border-ink py-2 text-[13px]">
                     {calculations.map((each) => (
-                        <a key={each.word} href={`#${each.word}`} className="plain-link">
+                        <a key={each.word} href={`#${each.word}`} className="link">
                             {each.title}
                         </a>
                     ))}

@@ -27,7 +27,7 @@ export default function Check({
                     <div className="px-6 pt-3">
                         <p className="aside">
                             Check of {ledger.made}, kept as it was.{' '}
-                            <Link href={`/deliverables/${deliverable.id}/frames`} className="plain-link not-italic">
+                            <Link href={`/deliverables/${deliverable.id}/frames`} className="link not-italic">
                                 To the newest
                             </Link>
                         </p>

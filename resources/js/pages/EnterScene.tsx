@@ -246,7 +246,7 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                                             id={`f-${row.field}`}
                                             data-field={row.field}
                                             autoFocus={row.field === entry.rows[0]?.field}
-                                            className="line-field mono"
+                                            className="input mono"
                                             value={value}
                                             placeholder={row.example}
                                             list={row.words.length > 0 ? `w-${row.field}` : undefined}
@@ -298,10 +298,10 @@ function Sheet({ book, deliverable, entry }: { book: BookData; deliverable: Deli
                     </tfoot>
                 </table>
                 <p className="flex flex-wrap items-center gap-3 pt-3">
-                    <button type="submit" className="press strong" disabled={busy}>
+                    <button type="submit" className="btn btn-primary" disabled={busy}>
                         {busy ? 'Keeping…' : 'Keep and check'}
                     </button>
-                    <Link href={`/deliverables/${deliverable.id}/scene`} className="press">
+                    <Link href={`/deliverables/${deliverable.id}/scene`} className="btn">
                         Leave it
                     </Link>
                     <span className="text-faint">

@@ -24,7 +24,7 @@ export default function Fault({ status, says }: { status: number; says: string |
                 <h1 className="title border-b-[3px] border-double border-ink pb-2 text-[24px]">{what}</h1>
                 <p className="said mt-3">{says !== null && says !== 'This action is unauthorized.' ? says : then}</p>
                 <p className="mt-4">
-                    <Link href="/" className="plain-link">
+                    <Link href="/" className="link">
                         To the productions
                     </Link>
                 </p>

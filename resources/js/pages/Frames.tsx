@@ -79,7 +79,7 @@ export default function Frames({
                                         {canRepeat && !choosing && (
                                             <button
                                                 type="button"
-                                                className="press"
+                                                className="btn"
                                                 disabled={busy}
                                                 onClick={() =>
                                                     check(last, delivery.depth === 'full' ? 'full' : 'quick')
@@ -90,7 +90,7 @@ export default function Frames({
                                         )}
                                         <button
                                             type="button"
-                                            className="press"
+                                            className="btn"
                                             aria-expanded={choosing}
                                             onClick={() => setChoosing(!choosing)}
                                         >
@@ -122,7 +122,7 @@ export default function Frames({
                                 <>
                                     <button
                                         type="button"
-                                        className="press strong"
+                                        className="btn btn-primary"
                                         disabled={busy || !ready}
                                         onClick={() => check(at, full ? 'full' : 'quick')}
                                     >
@@ -131,6 +131,7 @@ export default function Frames({
                                     <label className="flex items-center gap-1.5">
                                         <input
                                             type="checkbox"
+                                            className="checkbox"
                                             checked={full}
                                             onChange={(event) => setFull(event.target.checked)}
                                         />

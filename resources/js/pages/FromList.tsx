@@ -175,7 +175,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                             <label htmlFor="specification">New ones follow</label>
                             <select
                                 id="specification"
-                                className="line-field max-w-[440px]"
+                                className="select max-w-[440px]"
                                 value={specification}
                                 onChange={(event) => setSpecification(event.target.value)}
                             >
@@ -197,6 +197,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                     <label key={word} className="flex items-baseline gap-1.5">
                                         <input
                                             type="radio"
+                                            className="radio"
                                             name="source"
                                             checked={source === word}
                                             onChange={() => turnTo(word)}
@@ -224,7 +225,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                             <label className="flex items-baseline gap-2 pt-1">
                                                 Sheet
                                                 <select
-                                                    className="line-field w-auto!"
+                                                    className="select w-auto!"
                                                     value={sheet}
                                                     onChange={(event) => {
                                                         setSheet(Number(event.target.value));
@@ -247,7 +248,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                     <label htmlFor="pasted">The list</label>
                                     <textarea
                                         id="pasted"
-                                        className="line-field mono h-36"
+                                        className="textarea mono h-36"
                                         value={text}
                                         spellCheck={false}
                                         placeholder={
@@ -276,6 +277,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                                 <label key={each.id} className="flex items-baseline gap-1.5">
                                                     <input
                                                         type="checkbox"
+                                                        className="checkbox"
                                                         checked={roster.has(each.handle)}
                                                         onChange={(event) =>
                                                             setRoster((was) => {
@@ -298,7 +300,7 @@ export default function FromList({ book, specifications, columns, learners }: Pr
                                     <label htmlFor="code">Code of each</label>
                                     <input
                                         id="code"
-                                        className="line-field mono max-w-[320px]"
+                                        className="input mono max-w-[320px]"
                                         value={code}
                                         onChange={(event) => setCode(event.target.value)}
                                     />

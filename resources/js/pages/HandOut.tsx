@@ -69,7 +69,7 @@ export default function HandOut({
                         <ul className="border-t border-ink">
                             {FILES.map(([format, name, says]) => (
                                 <li key={format} className="border-b border-rule py-1.5">
-                                    <a className="plain-link" href={`${base}/sheet.${format}`}>
+                                    <a className="link" href={`${base}/sheet.${format}`}>
                                         {name}
                                     </a>
                                     <span className="block text-[12.5px] text-faint">{says}</span>
@@ -103,7 +103,7 @@ export default function HandOut({
                                 <label className="mt-1.5 flex items-center gap-1.5">
                                     It lasts
                                     <input
-                                        className="line-field w-14!"
+                                        className="input w-14!"
                                         inputMode="numeric"
                                         value={days}
                                         onChange={(event) => setDays(event.target.value)}
@@ -114,13 +114,14 @@ export default function HandOut({
                                     <label className="mt-1.5 flex items-center gap-1.5">
                                         <input
                                             type="checkbox"
+                                            className="checkbox"
                                             checked={anyway}
                                             onChange={(event) => setAnyway(event.target.checked)}
                                         />
                                         although it is not settled
                                     </label>
                                 )}
-                                <button className="press mt-2">Make a link</button>
+                                <button className="btn mt-2">Make a link</button>
                                 {fault !== null && (
                                     <p role="alert" className="pt-1 text-red">
                                         {fault}
@@ -136,12 +137,7 @@ export default function HandOut({
                                             </span>
                                         ) : (
                                             <>
-                                                <a
-                                                    className="plain-link"
-                                                    href={link.path}
-                                                    target="_blank"
-                                                    rel="noreferrer"
-                                                >
+                                                <a className="link" href={link.path} target="_blank" rel="noreferrer">
                                                     open until {link.expires}
                                                 </a>
                                                 <span className="mt-1 flex flex-wrap gap-1.5">
@@ -150,7 +146,7 @@ export default function HandOut({
                                                     </CopyButton>
                                                     <button
                                                         type="button"
-                                                        className="press"
+                                                        className="btn"
                                                         onClick={() =>
                                                             router.delete(`/sheets/${link.id}`, {
                                                                 preserveScroll: true,
@@ -177,12 +173,12 @@ export default function HandOut({
         >
             <Folios deliverable={deliverable} at={null} />
             <p className="flex flex-wrap items-baseline gap-x-4 px-6 pt-2 text-[13px]">
-                <Link href={`${base}/specification`} className="plain-link">
+                <Link href={`${base}/specification`} className="link">
                     Back to what is asked
                 </Link>
                 <button
                     type="button"
-                    className="plain-link"
+                    className="link"
                     onClick={() => document.querySelector<HTMLIFrameElement>('#the-sheet')?.contentWindow?.print()}
                 >
                     Print the sheet

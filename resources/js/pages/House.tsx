@@ -265,7 +265,7 @@ function StartingRow({
             <td className="column">
                 <button
                     type="button"
-                    className="plain-link text-[13px]"
+                    className="link text-[13px]"
                     onClick={() =>
                         turning.send('patch', keep, {
                             id: line.id,
@@ -335,7 +335,7 @@ function StartingField({
                 autoFocus
                 aria-label={`Starting value of ${label}`}
                 aria-invalid={fault !== null}
-                className="line-field mono"
+                className="input mono"
                 value={value}
                 placeholder={`like ${example}`}
                 onFocus={(event) => event.target.select()}

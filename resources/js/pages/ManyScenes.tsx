@@ -193,7 +193,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                         <p className="flex flex-wrap items-baseline gap-3 pt-3">
                             <button
                                 type="button"
-                                className="press strong"
+                                className="btn btn-primary"
                                 disabled={busy !== null || left === 0}
                                 onClick={() => void check()}
                             >
@@ -205,7 +205,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                     `; balanced ${withVerdict('balanced')}, unbalanced ${withVerdict('unbalanced')}`}
                             </span>
                             {results.length > 0 && book.decides && (
-                                <Link className="plain-link" href={`/productions/${book.production.id}/board`}>
+                                <Link className="link" href={`/productions/${book.production.id}/board`}>
                                     See the board
                                 </Link>
                             )}
@@ -246,7 +246,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                                 <select
                                                     aria-label={`Deliverable of ${scene.label}`}
                                                     className={classes(
-                                                        'line-field',
+                                                        'select',
                                                         scene.deliverable === null && 'border-red!',
                                                     )}
                                                     value={scene.deliverable ?? ''}
@@ -298,7 +298,7 @@ export default function ManyScenes({ book }: { book: BookData }) {
                                                         </span>
                                                         <span>
                                                             <Link
-                                                                className="plain-link"
+                                                                className="link"
                                                                 href={`/deliverables/${result.id}/scene`}
                                                             >
                                                                 {result.holdsUp}

@@ -48,7 +48,7 @@ function NamedLine({ base, line }: { base: string; line: Named }) {
             <td className="column">
                 <button
                     type="button"
-                    className="plain-link"
+                    className="link"
                     onClick={() =>
                         router.patch(`${base}/names`, { name: line.name, drop: true }, { preserveScroll: true })
                     }
@@ -98,7 +98,7 @@ function AddName({ base, fields }: { base: string; fields: Field[] }) {
             <label>
                 <span className="aside block">Name as it stands there</span>
                 <input
-                    className="line-field w-48!"
+                    className="input w-48!"
                     value={name}
                     maxLength={200}
                     onChange={(event) => setName(event.target.value)}
@@ -119,11 +119,7 @@ function AddName({ base, fields }: { base: string; fields: Field[] }) {
             {units.length > 0 && (
                 <label>
                     <span className="aside block">in</span>
-                    <select
-                        className="line-field w-auto!"
-                        value={unit}
-                        onChange={(event) => setUnit(event.target.value)}
-                    >
+                    <select className="select w-auto!" value={unit} onChange={(event) => setUnit(event.target.value)}>
                         <option value="">as usual</option>
                         {units.map((each) => (
                             <option key={each}>{each}</option>
@@ -134,13 +130,13 @@ function AddName({ base, fields }: { base: string; fields: Field[] }) {
             <label>
                 <span className="aside block">words for values</span>
                 <input
-                    className="line-field w-56!"
+                    className="input w-56!"
                     value={words}
                     placeholder="Ja = on, Nein = off"
                     onChange={(event) => setWords(event.target.value)}
                 />
             </label>
-            <button type="submit" className="press" disabled={name.trim() === '' || is === ''}>
+            <button type="submit" className="btn" disabled={name.trim() === '' || is === ''}>
                 Keep the name
             </button>
             {fault !== null && (
@@ -222,7 +218,7 @@ function ShapeEditor({
                 <span className="aside">Name</span>
                 <input
                     autoFocus
-                    className="line-field w-72!"
+                    className="input w-72!"
                     value={name}
                     maxLength={80}
                     onChange={(event) => setName(event.target.value)}
@@ -241,7 +237,7 @@ function ShapeEditor({
                     <span>
                         <input
                             id={`p-${each.event}`}
-                            className="line-field mono"
+                            className="input mono"
                             value={each.pattern}
                             placeholder={each.event === 'finished' ? 'frame {frame} done in {seconds} s' : ''}
                             maxLength={500}
@@ -266,7 +262,7 @@ function ShapeEditor({
                 <span className="aside">Some lines of such a log, to try it on</span>
                 <textarea
                     rows={4}
-                    className="line-field mono text-[12.5px]"
+                    className="textarea mono text-[12.5px]"
                     value={sample}
                     onChange={(event) => setSample(event.target.value)}
                 />
@@ -301,10 +297,10 @@ function ShapeEditor({
                 </p>
             )}
             <p className="flex gap-2 pt-2">
-                <button type="submit" className="press strong" disabled={name.trim() === ''}>
+                <button type="submit" className="btn btn-primary" disabled={name.trim() === ''}>
                     Keep the shape
                 </button>
-                <button type="button" className="press" onClick={onClose}>
+                <button type="button" className="btn" onClick={onClose}>
                     Leave it
                 </button>
             </p>
@@ -373,7 +369,7 @@ export default function Names({
                 <AddName base={base} fields={fields} />
                 <p className="flex flex-wrap items-center gap-3 pt-3">
                     {names.length > 0 && (
-                        <a className="press" href={`${base}/field-map.json`} download>
+                        <a className="btn" href={`${base}/field-map.json`} download>
                             Take them as a file
                         </a>
                     )}
@@ -403,7 +399,7 @@ export default function Names({
                             }
                         }}
                     />
-                    <button type="button" className="press" onClick={() => file.current?.click()}>
+                    <button type="button" className="btn" onClick={() => file.current?.click()}>
                         Read names from a file
                     </button>
                 </p>
@@ -424,7 +420,7 @@ export default function Names({
                                 <span className="ml-auto flex gap-3 text-[13px]">
                                     <button
                                         type="button"
-                                        className="plain-link"
+                                        className="link"
                                         onClick={() =>
                                             setEditing(at < own ? shape : { name: '', patterns: shape.patterns })
                                         }
@@ -434,7 +430,7 @@ export default function Names({
                                     {at < own && (
                                         <button
                                             type="button"
-                                            className="plain-link"
+                                            className="link"
                                             onClick={() =>
                                                 router.post(
                                                     `${base}/log-shapes`,
@@ -462,7 +458,7 @@ export default function Names({
                 </ul>
                 {editing === null ? (
                     <p className="pt-3">
-                        <button type="button" className="press" onClick={() => setEditing({ name: '', patterns: [] })}>
+                        <button type="button" className="btn" onClick={() => setEditing({ name: '', patterns: [] })}>
                             Add a shape
                         </button>
                     </p>

@@ -141,19 +141,19 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                 <Line id="code" label="Code" fault={faults.code} help="It stands for {shot} in names and folders.">
                     <input
                         id="code"
-                        className="line-field mono"
+                        className="input mono"
                         value={form.data.code}
                         onChange={set('code')}
                         placeholder={`${book.production.code}_050`}
                     />
                 </Line>
                 <Line id="title" label="Title" fault={faults.title}>
-                    <input id="title" className="line-field" value={form.data.title} onChange={set('title')} />
+                    <input id="title" className="input" value={form.data.title} onChange={set('title')} />
                 </Line>
                 <Line id="specification" label="Specification" fault={faults.specification}>
                     <select
                         id="specification"
-                        className="line-field"
+                        className="select"
                         value={form.data.specification}
                         onChange={set('specification')}
                     >
@@ -170,7 +170,7 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                         <Line id="newTitle" label="Its title" fault={faults.newTitle}>
                             <input
                                 id="newTitle"
-                                className="line-field"
+                                className="input"
                                 value={form.data.newTitle}
                                 placeholder="as what it begins from"
                                 onChange={set('newTitle')}
@@ -188,6 +188,7 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                                         <label key={word} className="flex items-baseline gap-1.5">
                                             <input
                                                 type="radio"
+                                                className="radio"
                                                 name="way"
                                                 checked={way === word}
                                                 onChange={() => turnTo(word)}
@@ -205,12 +206,7 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                         </div>
                         {way === 'preset' && (
                             <Line id="begin" label="Preset" help="Everything in it can be changed afterwards.">
-                                <select
-                                    id="begin"
-                                    className="line-field"
-                                    value={form.data.begin}
-                                    onChange={set('begin')}
-                                >
+                                <select id="begin" className="select" value={form.data.begin} onChange={set('begin')}>
                                     {groups.map((group) => (
                                         <optgroup key={group} label={group}>
                                             {presets
@@ -231,12 +227,7 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                                 label="Specification"
                                 help="It is copied; the two go their own ways from then on."
                             >
-                                <select
-                                    id="begin"
-                                    className="line-field"
-                                    value={form.data.begin}
-                                    onChange={set('begin')}
-                                >
+                                <select id="begin" className="select" value={form.data.begin} onChange={set('begin')}>
                                     {others.map((other) => (
                                         <option key={other.id} value={`copy:${other.id}`}>
                                             {other.title}
@@ -274,7 +265,7 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                                         <>
                                             <button
                                                 type="button"
-                                                className="press"
+                                                className="btn"
                                                 disabled={!ready || reading}
                                                 onClick={() => propose(at)}
                                             >
@@ -329,10 +320,10 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                     fault={faults.range ?? faults.refused}
                     help="Like 1001-1096. It can be set later."
                 >
-                    <input id="range" className="line-field mono" value={form.data.range} onChange={set('range')} />
+                    <input id="range" className="input mono" value={form.data.range} onChange={set('range')} />
                 </Line>
                 <Line id="owner" label="Owner" fault={faults.owner}>
-                    <select id="owner" className="line-field" value={form.data.owner} onChange={set('owner')}>
+                    <select id="owner" className="select" value={form.data.owner} onChange={set('owner')}>
                         <option value="">nobody yet</option>
                         {people.map((person) => (
                             <option key={person.id} value={person.id}>
@@ -345,14 +336,14 @@ export default function NewDeliverable({ book, specifications, presets, others, 
                     <input
                         id="due"
                         type="datetime-local"
-                        className="line-field w-56!"
+                        className="input w-56!"
                         value={form.data.due}
                         onChange={set('due')}
                     />
                 </Line>
                 <p className="pt-4">
                     <button
-                        className="press strong"
+                        className="btn btn-primary"
                         disabled={
                             form.processing ||
                             (form.data.specification === '' && way === 'files' && form.data.begin !== 'files')

@@ -26,19 +26,19 @@ export default function Outbox({ book, messages }: { book: BookData; messages: M
                     What would be sent to owners. Nothing leaves this machine: take it with you as a file.
                 </p>
                 <p className="flex flex-wrap items-baseline gap-3 pt-2">
-                    <button type="button" className="press strong" onClick={() => router.post(base, {})}>
+                    <button type="button" className="btn btn-primary" onClick={() => router.post(base, {})}>
                         Write to everybody whose work does not balance
                     </button>
                     {messages.length > 0 && (
                         <>
                             {(['mbox', 'txt', 'json'] as const).map((format) => (
-                                <a key={format} className="plain-link" href={`${base}.${format}`} download>
+                                <a key={format} className="link" href={`${base}.${format}`} download>
                                     {format === 'mbox' ? 'as a mailbox' : format === 'txt' ? 'as text' : 'as JSON'}
                                 </a>
                             ))}
                             <button
                                 type="button"
-                                className="plain-link ml-auto"
+                                className="link ml-auto"
                                 onClick={() => {
                                     if (window.confirm(`Throw away all ${messages.length} messages?`)) {
                                         router.delete(base);
@@ -72,7 +72,7 @@ export default function Outbox({ book, messages }: { book: BookData; messages: M
                                     </pre>
                                     <button
                                         type="button"
-                                        className="plain-link mt-2 text-[13px]"
+                                        className="link mt-2 text-[13px]"
                                         onClick={() =>
                                             router.delete(`/messages/${message.id}`, { preserveScroll: true })
                                         }

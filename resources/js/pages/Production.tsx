@@ -37,14 +37,11 @@ export default function Production({
                                 <p className="mt-3 flex flex-wrap gap-3 font-sans">
                                     <Link
                                         href={`/productions/${book.production.id}/deliverables/new`}
-                                        className="press strong inline-block"
+                                        className="btn btn-primary inline-block"
                                     >
                                         Add the first deliverable
                                     </Link>
-                                    <Link
-                                        href={`/productions/${book.production.id}/list`}
-                                        className="press inline-block"
-                                    >
+                                    <Link href={`/productions/${book.production.id}/list`} className="btn inline-block">
                                         Read a list of them
                                     </Link>
                                 </p>
@@ -92,17 +89,17 @@ export default function Production({
                 {book.decides && book.index.length > 0 && (
                     <p className="flex flex-wrap gap-x-4 pt-3 text-[13px]">
                         <span className="aside">The list of deliverables, to take along:</span>
-                        <a className="plain-link" href={`/productions/${book.production.id}/deliverables.csv`}>
+                        <a className="link" href={`/productions/${book.production.id}/deliverables.csv`}>
                             CSV
                         </a>
-                        <a className="plain-link" href={`/productions/${book.production.id}/deliverables.otio`}>
+                        <a className="link" href={`/productions/${book.production.id}/deliverables.otio`}>
                             OpenTimelineIO
                         </a>
                     </p>
                 )}
                 {!book.decides && book.index.length > 1 && (
                     <p className="pt-4">
-                        <Link href={`/productions/${book.production.id}/scenes`} className="press inline-block">
+                        <Link href={`/productions/${book.production.id}/scenes`} className="btn inline-block">
                             Bring the settings of several scenes
                         </Link>
                     </p>
@@ -143,7 +140,7 @@ function DeliverableRow({ line }: { line: IndexLine }) {
                     <span>
                         <Link
                             href={`/deliverables/${line.id}/${line.folio}`}
-                            className="plain-link mono [overflow-wrap:anywhere]"
+                            className="link mono [overflow-wrap:anywhere]"
                         >
                             {line.code}
                         </Link>{' '}
@@ -177,7 +174,7 @@ function Specifications({ lines }: { lines: SpecificationLine[] }) {
             <ul>
                 {lines.map((line) => (
                     <li key={line.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
-                        <Link href={`/specifications/${line.id}`} className="plain-link">
+                        <Link href={`/specifications/${line.id}`} className="link">
                             <Breaking text={line.title} />
                         </Link>
                         <span className="text-faint">
@@ -219,7 +216,7 @@ function Proof({ production }: { production: number }) {
         <section className="pt-6" aria-label="Proofreading">
             <h2 className="title border-b border-edge pb-1 text-[18px]">Proofreading</h2>
             <p className="flex flex-wrap items-baseline gap-3 py-2">
-                <button type="button" className="press" disabled={busy} onClick={look}>
+                <button type="button" className="btn" disabled={busy} onClick={look}>
                     {busy ? 'Reading…' : 'Proofread all that is asked'}
                 </button>
                 <span className="text-faint">
@@ -236,7 +233,7 @@ function Proof({ production }: { production: number }) {
                         {each.id === null ? (
                             <span className="mono">{each.code}</span>
                         ) : (
-                            <Link href={`/deliverables/${each.id}/specification`} className="plain-link mono">
+                            <Link href={`/deliverables/${each.id}/specification`} className="link mono">
                                 {each.code}
                             </Link>
                         )}
@@ -270,7 +267,7 @@ function PresetLine({ preset }: { preset: { id: number; title: string } }) {
                 <input
                     autoFocus
                     aria-label="Title of the preset"
-                    className="line-field w-96!"
+                    className="input w-96!"
                     value={title}
                     onChange={(event) => setTitle(event.target.value)}
                     onBlur={keep}
@@ -289,12 +286,12 @@ function PresetLine({ preset }: { preset: { id: number; title: string } }) {
                 </span>
             )}
             <span className="ml-auto flex gap-3 text-[13px]">
-                <button type="button" className="plain-link" onClick={() => setEditing(true)}>
+                <button type="button" className="link" onClick={() => setEditing(true)}>
                     call it otherwise
                 </button>
                 <button
                     type="button"
-                    className="plain-link"
+                    className="link"
                     onClick={() => {
                         if (window.confirm(`Take the preset “${preset.title}” away? What was begun from it stays.`)) {
                             router.delete(`/presets/${preset.id}`, { preserveScroll: true });

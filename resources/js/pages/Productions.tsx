@@ -43,7 +43,7 @@ export default function Productions({ productions }: { productions: Line[] }) {
                             {productions.map((line) => (
                                 <tr key={line.id}>
                                     <th scope="row">
-                                        <Link href={`/productions/${line.id}`} className="plain-link title text-[16px]">
+                                        <Link href={`/productions/${line.id}`} className="link title text-[16px]">
                                             {line.name}
                                         </Link>{' '}
                                         <span className="aside">

@@ -73,7 +73,7 @@ function Estimate({ book, deliverable, frames, count, typed, from, unpacked, poo
                 <label>
                     <span className="aside block">Time for a frame, or of several</span>
                     <input
-                        className="line-field w-64!"
+                        className="input w-64!"
                         value={times}
                         placeholder={from !== null && from !== 'typed' ? `known ${from}` : '62 s, 1:10, 58 s'}
                         onChange={(event) => setTimes(event.target.value)}
@@ -82,7 +82,7 @@ function Estimate({ book, deliverable, frames, count, typed, from, unpacked, poo
                 <label>
                     <span className="aside block">A frame takes on disk</span>
                     <input
-                        className="line-field w-44!"
+                        className="input w-44!"
                         value={size}
                         placeholder={unpacked === null ? '14 MB' : `unpacked ${unpacked}`}
                         onChange={(event) => setSize(event.target.value)}
@@ -91,7 +91,7 @@ function Estimate({ book, deliverable, frames, count, typed, from, unpacked, poo
                 <label>
                     <span className="aside block">Machines</span>
                     <input
-                        className="line-field w-20!"
+                        className="input w-20!"
                         inputMode="numeric"
                         value={machines}
                         onChange={(event) => setMachines(event.target.value)}
@@ -100,13 +100,13 @@ function Estimate({ book, deliverable, frames, count, typed, from, unpacked, poo
                 <label>
                     <span className="aside block">Hours that may be used</span>
                     <input
-                        className="line-field w-40!"
+                        className="input w-40!"
                         value={hours}
                         placeholder="all day"
                         onChange={(event) => setHours(event.target.value)}
                     />
                 </label>
-                <button type="submit" className="press" disabled={times === typed.times && size === typed.size}>
+                <button type="submit" className="btn" disabled={times === typed.times && size === typed.size}>
                     Keep
                 </button>
             </form>

@@ -40,7 +40,7 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                     <label>
                         <span className="aside block">Machines</span>
                         <input
-                            className="line-field w-24!"
+                            className="input w-24!"
                             inputMode="numeric"
                             value={machines}
                             onChange={(event) => setMachines(event.target.value)}
@@ -49,13 +49,13 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                     <label>
                         <span className="aside block">Hours of the day that may be used</span>
                         <input
-                            className="line-field w-48!"
+                            className="input w-48!"
                             value={hours}
                             placeholder="all day, or 19:00-07:00"
                             onChange={(event) => setHours(event.target.value)}
                         />
                     </label>
-                    <button type="submit" className="press" disabled={same}>
+                    <button type="submit" className="btn" disabled={same}>
                         Keep these
                     </button>
                     {shown.jobs.length > 0 && <FrameList plan={shown} />}
@@ -95,7 +95,7 @@ export default function RenderPlan({ book, pool, plan, untimed }: Props) {
                         <ul>
                             {untimed.map((each) => (
                                 <li key={each.id} className="border-b border-rule py-1">
-                                    <Link href={`/deliverables/${each.id}/render`} className="plain-link mono">
+                                    <Link href={`/deliverables/${each.id}/render`} className="link mono">
                                         {each.code}
                                     </Link>{' '}
                                     <span className="mono text-faint">{each.frames}</span>

@@ -70,7 +70,7 @@ export default function Revisions({
                 </label>
                 <input
                     id="title"
-                    className="line-field title max-w-[560px] text-[18px]"
+                    className="input title max-w-[560px] text-[18px]"
                     value={title}
                     onChange={(event) => setTitle(event.target.value)}
                     onBlur={rename}
@@ -100,7 +100,7 @@ export default function Revisions({
                                     {at > 0 && ', '}
                                     <Link
                                         href={`/deliverables/${user.id}/specification`}
-                                        className="plain-link mono text-[14px]"
+                                        className="link mono text-[14px]"
                                     >
                                         {user.code}
                                     </Link>
@@ -123,10 +123,7 @@ export default function Revisions({
                             {outOfDate.slice(0, 20).map((each, at) => (
                                 <span key={each.id}>
                                     {at > 0 && ', '}
-                                    <Link
-                                        href={`/deliverables/${each.deliverableId}/frames`}
-                                        className="plain-link mono"
-                                    >
+                                    <Link href={`/deliverables/${each.deliverableId}/frames`} className="link mono">
                                         {each.deliverable}
                                     </Link>{' '}
                                     <span className="text-faint">revision {each.revision}</span>
@@ -137,7 +134,7 @@ export default function Revisions({
                         <p className="pt-1.5">
                             <button
                                 type="button"
-                                className="press strong"
+                                className="btn btn-primary"
                                 disabled={busy}
                                 onClick={() =>
                                     router.post(
@@ -208,7 +205,7 @@ export default function Revisions({
                             From revision
                             <select
                                 aria-label="From revision"
-                                className="line-field w-auto! font-sans text-[14px]"
+                                className="select w-auto! font-sans text-[14px]"
                                 value={from ?? ''}
                                 onChange={(event) => compare({ from: Number(event.target.value), to })}
                             >
@@ -219,7 +216,7 @@ export default function Revisions({
                             to
                             <select
                                 aria-label="To revision"
-                                className="line-field w-auto! font-sans text-[14px]"
+                                className="select w-auto! font-sans text-[14px]"
                                 value={to ?? ''}
                                 onChange={(event) => compare({ from, to: Number(event.target.value) })}
                             >
@@ -292,12 +289,12 @@ export default function Revisions({
                     <label className="text-[13px]">
                         Keep it as a preset of this production, called
                         <input
-                            className="line-field block w-96!"
+                            className="input block w-96!"
                             value={preset}
                             onChange={(event) => setPreset(event.target.value)}
                         />
                     </label>
-                    <button className="press">Keep as a preset</button>
+                    <button className="btn">Keep as a preset</button>
                 </form>
             </div>
         </Book>

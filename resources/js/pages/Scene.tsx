@@ -144,11 +144,11 @@ export default function Scene({
                             Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its
                             render settings as USD text, a line for each setting, or a sheet. For an exporter, or to
                             fill in by hand:{' '}
-                            <a className="plain-link" href={`/deliverables/${deliverable.id}/settings.json`} download>
+                            <a className="link" href={`/deliverables/${deliverable.id}/settings.json`} download>
                                 what is asked as JSON
                             </a>{' '}
                             or{' '}
-                            <a className="plain-link" href={`/deliverables/${deliverable.id}/settings.txt`} download>
+                            <a className="link" href={`/deliverables/${deliverable.id}/settings.txt`} download>
                                 as lines
                             </a>
                             .

@@ -25,7 +25,7 @@ export default function SignIn({ demo }: { demo: boolean }) {
                         id="email"
                         type="email"
                         autoComplete="username"
-                        className="line-field mt-1"
+                        className="input mt-1"
                         value={form.data.email}
                         onChange={(event) => form.setData('email', event.target.value)}
                         aria-invalid={form.errors.email !== undefined}
@@ -42,7 +42,7 @@ export default function SignIn({ demo }: { demo: boolean }) {
                         id="password"
                         type="password"
                         autoComplete="current-password"
-                        className="line-field mt-1"
+                        className="input mt-1"
                         value={form.data.password}
                         onChange={(event) => form.setData('password', event.target.value)}
                         aria-invalid={form.errors.password !== undefined}
@@ -51,7 +51,7 @@ export default function SignIn({ demo }: { demo: boolean }) {
                     <p id="password-fault" role="alert" className="min-h-5 text-[13px] text-red">
                         {form.errors.password}
                     </p>
-                    <button className="press strong mt-2" disabled={form.processing}>
+                    <button className="btn btn-primary mt-2" disabled={form.processing}>
                         Sign in
                     </button>
                 </form>

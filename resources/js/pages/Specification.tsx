@@ -129,7 +129,7 @@ export default function Specification({
                 <p className="flex flex-wrap items-baseline justify-between gap-x-4">
                     <span className="text-[13px] text-faint">
                         {may.specify ? (
-                            <Link href={`/specifications/${asked.specification}`} className="plain-link">
+                            <Link href={`/specifications/${asked.specification}`} className="link">
                                 {deliverable.specification}, revision {deliverable.revision}
                             </Link>
                         ) : (
@@ -137,7 +137,7 @@ export default function Specification({
                         )}
                         {asked.usedBy > 1 && `, shared by ${asked.usedBy} deliverables`}
                         {' · '}
-                        <Link href={`/deliverables/${deliverable.id}/hand-out`} className="plain-link">
+                        <Link href={`/deliverables/${deliverable.id}/hand-out`} className="link">
                             Hand it out
                         </Link>
                     </span>
@@ -159,6 +159,7 @@ export default function Specification({
                             <label key={value} className="flex items-baseline gap-1.5">
                                 <input
                                     type="radio"
+                                    className="radio"
                                     name="scope"
                                     checked={scope === value}
                                     onChange={() => setScope(value)}
@@ -405,7 +406,7 @@ function PartSheet({
                             {editable && (
                                 <>
                                     {' '}
-                                    <button type="button" className="plain-link" onClick={() => askAgain(line)}>
+                                    <button type="button" className="link" onClick={() => askAgain(line)}>
                                         ask again
                                     </button>
                                 </>

@@ -82,7 +82,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                         <input
                             type="search"
                             aria-label="Find among them"
-                            className="line-field my-2"
+                            className="input my-2"
                             placeholder="Find among them"
                             value={wanted}
                             onChange={(event) => setWanted(event.target.value)}
@@ -96,6 +96,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 <label className="flex items-baseline gap-2 border-b border-rule py-1 font-semibold">
                                     <input
                                         type="checkbox"
+                                        className="checkbox"
                                         checked={listed.every((each) => chosen.has(each.id))}
                                         onChange={(event) =>
                                             toggle(
@@ -112,6 +113,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                             <label className="flex items-baseline gap-2 py-1">
                                                 <input
                                                     type="checkbox"
+                                                    className="checkbox"
                                                     checked={chosen.has(each.id)}
                                                     onChange={(event) => toggle([each.id], event.target.checked)}
                                                 />
@@ -145,7 +147,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 </label>
                                 <input
                                     id="value"
-                                    className="line-field mono max-w-[440px]"
+                                    className="input mono max-w-[440px]"
                                     value={value}
                                     disabled={drop}
                                     placeholder={`like ${line.example}`}
@@ -156,6 +158,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 <label className="mt-2 flex items-center gap-1.5 text-[13px]">
                                     <input
                                         type="checkbox"
+                                        className="checkbox"
                                         checked={drop}
                                         onChange={(event) => change(() => setDrop(event.target.checked))}
                                     />
@@ -163,7 +166,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 </label>
                                 <p className="pt-2">
                                     <button
-                                        className="press"
+                                        className="btn"
                                         disabled={busy || chosen.size === 0 || (!drop && value.trim() === '')}
                                     >
                                         {busy
@@ -231,7 +234,7 @@ export default function Together({ book, offered }: { book: BookData; offered: O
                                 <p className="flex items-baseline gap-3 pt-3">
                                     <button
                                         type="button"
-                                        className="press strong"
+                                        className="btn btn-primary"
                                         disabled={busy || changing.length === 0}
                                         onClick={write}
                                     >

@@ -58,7 +58,7 @@ export default function Tokens({
                     <label>
                         <span className="aside block">What is it for?</span>
                         <input
-                            className="line-field w-72!"
+                            className="input w-72!"
                             maxLength={80}
                             value={form.data.name}
                             placeholder="exporter of the lighting room"
@@ -68,7 +68,7 @@ export default function Tokens({
                     <label>
                         <span className="aside block">For how many days?</span>
                         <input
-                            className="line-field w-28!"
+                            className="input w-28!"
                             inputMode="numeric"
                             value={form.data.days}
                             onChange={(event) => form.setData('days', event.target.value)}
@@ -77,7 +77,7 @@ export default function Tokens({
                     <label>
                         <span className="aside block">What may it do?</span>
                         <select
-                            className="line-field w-72!"
+                            className="select w-72!"
                             value={form.data.scope}
                             onChange={(event) => form.setData('scope', event.target.value)}
                         >
@@ -88,7 +88,7 @@ export default function Tokens({
                             ))}
                         </select>
                     </label>
-                    <button type="submit" className="press strong" disabled={form.processing}>
+                    <button type="submit" className="btn btn-primary" disabled={form.processing}>
                         Make a token
                     </button>
                 </form>
@@ -139,7 +139,7 @@ export default function Tokens({
                                     <td className="column">
                                         <button
                                             type="button"
-                                            className="plain-link"
+                                            className="link"
                                             onClick={() => router.delete(`/tokens/${token.id}`)}
                                         >
                                             take away<span className="sr-only"> the token {token.name}</span>

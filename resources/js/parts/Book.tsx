@@ -112,18 +112,18 @@ export function Book({
                 )}
                 <span className="ml-auto flex items-baseline gap-4 whitespace-nowrap">
                     {person !== null && (
-                        <Link href="/" className="plain-link">
+                        <Link href="/" className="link">
                             All productions
                         </Link>
                     )}
                     {person !== null && (
-                        <Link href="/calculator" className="plain-link">
+                        <Link href="/calculator" className="link">
                             Calculator
                         </Link>
                     )}
                     <button
                         type="button"
-                        className="plain-link"
+                        className="link"
                         onClick={() => {
                             setTheme(night ? 'paper' : 'night');
                             setNight(!night);
@@ -131,14 +131,14 @@ export function Book({
                     >
                         {night ? 'Day' : 'Night'}
                     </button>
-                    <button type="button" className="plain-link" onClick={() => setShowKeys(true)}>
+                    <button type="button" className="link" onClick={() => setShowKeys(true)}>
                         Keys
                     </button>
                     <Link href="/tokens" className="text-faint hover:underline" title="Your tokens">
                         {person?.name}
                         {book?.role != null && `, ${book.role}`}
                     </Link>
-                    <button type="button" className="plain-link" onClick={() => router.post('/sign-out')}>
+                    <button type="button" className="link" onClick={() => router.post('/sign-out')}>
                         Sign out
                     </button>
                 </span>

@@ -22,7 +22,7 @@ export function CopyButton({ text, children }: { text: string; children: string 
     };
 
     return (
-        <button type="button" className="press" onClick={copy}>
+        <button type="button" className="btn" onClick={copy}>
             <span aria-live="polite">{told ?? children}</span>
         </button>
     );

@@ -62,7 +62,7 @@ export function DropPlace({
                     onFiles(files);
                 }}
             />
-            <button type="button" className="press" disabled={busy} onClick={() => field.current?.click()}>
+            <button type="button" className="btn" disabled={busy} onClick={() => field.current?.click()}>
                 {button}
             </button>
             {children}

@@ -15,7 +15,7 @@ export function Folded({ text, most = 100 }: { text: string; most?: number }) {
             <Breaking text={open ? text : `${head}…`} />{' '}
             <button
                 type="button"
-                className="plain-link font-sans text-[12.5px]"
+                className="link font-sans text-[12.5px]"
                 aria-expanded={open}
                 onClick={() => setOpen(!open)}
             >

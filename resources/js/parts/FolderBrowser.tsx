@@ -94,7 +94,7 @@ export function FolderBrowser({
                 {roots.length > 1 ? (
                     <select
                         aria-label="Intake"
-                        className="line-field w-auto!"
+                        className="select w-auto!"
                         value={at.root}
                         onChange={(event) => setAt({ root: Number(event.target.value), below: '' })}
                     >
@@ -105,7 +105,7 @@ export function FolderBrowser({
                         ))}
                     </select>
                 ) : (
-                    <button type="button" className="plain-link" onClick={() => go('')}>
+                    <button type="button" className="link" onClick={() => go('')}>
                         {root?.label}
                     </button>
                 )}
@@ -114,7 +114,7 @@ export function FolderBrowser({
                         /{' '}
                         <button
                             type="button"
-                            className="plain-link mono"
+                            className="link mono"
                             onClick={() => go(crumbs.slice(0, n + 1).join('/'))}
                         >
                             {crumb}

@@ -28,16 +28,13 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                         .join(' · ')}
                 </span>
             </h1>
-            <nav aria-label="Folios" className="mx-6 mt-2 flex gap-6 border-b border-ink">
+            <nav aria-label="Folios" className="tabs mx-6 mt-2 border-b border-ink">
                 {folios.map(([folio, name, mark]) => (
                     <Link
                         key={folio}
                         href={`/deliverables/${deliverable.id}/${folio}`}
                         aria-current={folio === at ? 'page' : undefined}
-                        className={classes(
-                            '-mb-px flex items-center gap-1.5 border-b-[3px] py-1.5',
-                            folio === at ? 'border-ink font-semibold' : 'border-transparent text-faint hover:text-ink',
-                        )}
+                        className={classes('tab', folio === at && 'tab-active')}
                     >
                         {mark !== null && <MarkSign mark={mark} />}
                         {name}

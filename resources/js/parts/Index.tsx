@@ -49,7 +49,7 @@ export function Index({
                     value={text}
                     onChange={(event) => setText(event.target.value)}
                     placeholder="Find a deliverable"
-                    className="line-field mt-1"
+                    className="input mt-1"
                     aria-label="Find in the index"
                 />
             </div>
@@ -100,10 +100,10 @@ export function Index({
             )}
             {book.decides && (
                 <p className="flex flex-wrap gap-x-3 px-4 pt-3">
-                    <Link href={`/productions/${book.production.id}/deliverables/new`} className="plain-link">
+                    <Link href={`/productions/${book.production.id}/deliverables/new`} className="link">
                         Add a deliverable
                     </Link>
-                    <Link href={`/productions/${book.production.id}/list`} className="plain-link">
+                    <Link href={`/productions/${book.production.id}/list`} className="link">
                         Add many
                     </Link>
                 </p>

@@ -28,18 +28,13 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                 </span>
             </h1>
             {book.decides && (
-                <nav aria-label="Folios" className="mx-6 mt-2 flex flex-wrap gap-x-6 border-b border-ink">
+                <nav aria-label="Folios" className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
                     {FOLIOS.map(([folio, name]) => (
                         <Link
                             key={folio}
                             href={`/productions/${book.production.id}${folio}`}
                             aria-current={folio === at ? 'page' : undefined}
-                            className={classes(
-                                '-mb-px border-b-[3px] py-1.5',
-                                folio === at
-                                    ? 'border-ink font-semibold'
-                                    : 'border-transparent text-faint hover:text-ink',
-                            )}
+                            className={classes('tab', folio === at && 'tab-active')}
                         >
                             {name}
                         </Link>

@@ -44,6 +44,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
             <label className="mt-4 flex items-center gap-2">
                 <input
                     type="checkbox"
+                    className="checkbox"
                     checked={on}
                     onChange={(event) => {
                         localStorage.setItem('shortcuts', event.target.checked ? 'on' : 'off');
@@ -53,7 +54,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
                 Single keys do this
             </label>
             <form method="dialog" className="mt-4">
-                <button className="press">Close</button>
+                <button className="btn">Close</button>
             </form>
         </dialog>
     );

@@ -72,7 +72,7 @@ export function Sum({
                         </label>
                         <input
                             id={`${name}-${field.name}`}
-                            className="line-field mono"
+                            className="input mono"
                             value={given[field.name] ?? ''}
                             placeholder={field.example}
                             autoComplete="off"

@@ -26,7 +26,7 @@ export function BrokenOff({ broken }: { broken: Broken }) {
     return (
         <div role="alert" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border border-red px-3 py-2 text-red">
             <span>{broken.says}</span>
-            <button type="button" className="press" disabled={busy} onClick={again}>
+            <button type="button" className="btn" disabled={busy} onClick={again}>
                 {busy ? 'Checking…' : 'Begin again'}
             </button>
             {fault !== null && <span>{fault}</span>}

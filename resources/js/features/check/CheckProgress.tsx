@@ -44,16 +44,12 @@ export function CheckProgress({ running }: { running: Progress }) {
                     <span className="text-faint">nothing has moved for {long(now.still)}</span>
                 )}
                 {now.left !== null && <span className="text-faint">about {long(now.left)} still</span>}
-                <button
-                    type="button"
-                    className="press ml-auto"
-                    onClick={() => router.post(`/checks/${running.id}/stop`)}
-                >
+                <button type="button" className="btn ml-auto" onClick={() => router.post(`/checks/${running.id}/stop`)}>
                     Stop
                 </button>
             </p>
             <progress
-                className="mt-1 h-1.5 w-full accent-primary"
+                className="progress mt-1"
                 value={now.all === null ? undefined : now.done}
                 max={now.all ?? 1}
                 aria-label="Files read"

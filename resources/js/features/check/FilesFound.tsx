@@ -90,7 +90,7 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                         ))}
                     </ul>
                     {document.strays.length > 6 && (
-                        <button type="button" className="plain-link" onClick={() => setAllStrays(!allStrays)}>
+                        <button type="button" className="link" onClick={() => setAllStrays(!allStrays)}>
                             {allStrays ? 'fewer' : `${document.strays_count - 6} more`}
                         </button>
                     )}

@@ -233,7 +233,7 @@ export function FrameStrip({
                         </label>
                         <input
                             id={`${hatch}-range`}
-                            className="line-field mono w-40!"
+                            className="input mono w-40!"
                             key={selected}
                             defaultValue={selected}
                             onChange={(event) => {

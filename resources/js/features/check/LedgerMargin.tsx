@@ -77,7 +77,7 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
                 {open ? (
                     <input
                         type="checkbox"
-                        className="mt-1 size-3.5"
+                        className="checkbox mt-1 size-3.5"
                         checked={done}
                         onChange={(event) => tick(event.target.checked)}
                     />
@@ -174,7 +174,7 @@ export function LedgerMargin({
                         ))}
                     </ol>
                     {fixes.length > FIRST && (
-                        <button type="button" className="plain-link" onClick={() => setAll(!all)}>
+                        <button type="button" className="link" onClick={() => setAll(!all)}>
                             {all ? 'fewer' : `${fixes.length - FIRST} more`}
                         </button>
                     )}
@@ -200,12 +200,7 @@ export function LedgerMargin({
                     <br />
                     Report:{' '}
                     {(['txt', 'json', 'csv', 'xml'] as const).map((format) => (
-                        <a
-                            key={format}
-                            className="plain-link mr-2"
-                            href={`/checks/${ledger.id}/report.${format}`}
-                            download
-                        >
+                        <a key={format} className="link mr-2" href={`/checks/${ledger.id}/report.${format}`} download>
                             {format === 'xml' ? 'JUnit' : format === 'txt' ? 'text' : format.toUpperCase()}
                         </a>
                     ))}

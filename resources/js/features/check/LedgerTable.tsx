@@ -100,7 +100,7 @@ function Runs({ cell, range }: { cell: Cell | undefined; range: boolean }) {
                 </span>
             ))}
             {runs.length > 4 && (
-                <button type="button" className="plain-link" onClick={() => setAll(!all)}>
+                <button type="button" className="link" onClick={() => setAll(!all)}>
                     {all ? 'fewer' : `${runs.length - 4} more`}
                 </button>
             )}

@@ -31,7 +31,7 @@ export function OutOfDate({ ledger }: { ledger: Ledger }) {
                 {ledger.arrived &&
                     ` Files were still arriving at ${ledger.made}; whether they have come since, another look tells.`}
             </span>
-            <button type="button" className="press strong" disabled={busy} onClick={again}>
+            <button type="button" className="btn btn-primary" disabled={busy} onClick={again}>
                 {busy ? 'Checking…' : 'Check again'}
             </button>
             {fault !== null && (

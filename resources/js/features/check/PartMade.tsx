@@ -49,7 +49,7 @@ export function PartMade({ deliverable, ledger }: { deliverable: number; ledger:
             {told !== null && changeable ? (
                 <span className="text-[13px] text-faint">
                     as somebody said;{' '}
-                    <button type="button" className="plain-link" disabled={busy} onClick={() => tell(null)}>
+                    <button type="button" className="link" disabled={busy} onClick={() => tell(null)}>
                         let their format and name say it
                     </button>
                 </span>

@@ -18,7 +18,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
         return (
             <button
                 type="button"
-                className="plain-link block text-[12.5px]"
+                className="link block text-[12.5px]"
                 onClick={() => router.delete(`/waivers/${key}?check=${ledger.id}`, { preserveScroll: true })}
             >
                 accept it no more<span className="sr-only">: {label}</span>
@@ -27,7 +27,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
     }
     if (!open) {
         return (
-            <button type="button" className="plain-link block text-[12.5px]" onClick={() => setOpen(true)}>
+            <button type="button" className="link block text-[12.5px]" onClick={() => setOpen(true)}>
                 accept as it is<span className="sr-only">: {label}</span>
             </button>
         );
@@ -63,14 +63,19 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
             <input
                 id={id}
                 autoFocus
-                className="line-field"
+                className="input"
                 value={reason}
                 maxLength={500}
                 onChange={(event) => setReason(event.target.value)}
                 aria-invalid={fault !== null}
             />
             <label className="mt-1 flex items-baseline gap-1.5">
-                <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />
+                <input
+                    type="checkbox"
+                    className="checkbox"
+                    checked={all}
+                    onChange={(event) => setAll(event.target.checked)}
+                />
                 <span>for all that follow “{ledger.specification}”</span>
             </label>
             {fault !== null && (
@@ -79,10 +84,10 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
                 </p>
             )}
             <span className="mt-1.5 flex gap-2">
-                <button type="submit" className="press strong" disabled={busy}>
+                <button type="submit" className="btn btn-primary" disabled={busy}>
                     Accept it
                 </button>
-                <button type="button" className="press" onClick={() => setOpen(false)}>
+                <button type="button" className="btn" onClick={() => setOpen(false)}>
                     Leave it
                 </button>
             </span>

@@ -78,7 +78,7 @@ export function PlannedRows({
             ))}
             <div className="sticky top-0 z-10 flex flex-wrap items-baseline gap-3 border-b border-ink bg-sheet py-2">
                 <span className="title text-[16px]">{sum === '' ? 'No rows' : sum}</span>
-                <button type="button" className="press strong" disabled={busy || write === 0} onClick={onWrite}>
+                <button type="button" className="btn btn-primary" disabled={busy || write === 0} onClick={onWrite}>
                     {toWrite(counts.make, counts.change)}
                 </button>
                 {counts.refuse > 0 && write > 0 && (
@@ -229,7 +229,7 @@ function Columns({
                                 <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
                                 <select
                                     aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`}
-                                    className={`line-field w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`}
+                                    className={`select w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`}
                                     value={now[at] ?? ''}
                                     onChange={(event) =>
                                         onMatch(now.map((word, n) => (n === at ? event.target.value : word)))

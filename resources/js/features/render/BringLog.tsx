@@ -43,7 +43,7 @@ function Logs({
                 <button
                     key={log.name}
                     type="button"
-                    className="press"
+                    className="btn"
                     onClick={() =>
                         router.post(
                             `/deliverables/${deliverable}/logs/follow`,
@@ -127,13 +127,13 @@ export function BringLog({
                         })
                     }
                 />
-                <button type="button" className="press" disabled={sent !== null} onClick={() => field.current?.click()}>
+                <button type="button" className="btn" disabled={sent !== null} onClick={() => field.current?.click()}>
                     Choose a log
                 </button>
                 {roots.length > 0 && (
                     <button
                         type="button"
-                        className="press"
+                        className="btn"
                         aria-expanded={browsing}
                         onClick={() => setBrowsing(!browsing)}
                     >
@@ -142,11 +142,7 @@ export function BringLog({
                 )}
                 <label className="flex items-center gap-2">
                     <span className="aside">its lines read as</span>
-                    <select
-                        className="line-field w-auto!"
-                        value={shape}
-                        onChange={(event) => setShape(event.target.value)}
-                    >
+                    <select className="select w-auto!" value={shape} onChange={(event) => setShape(event.target.value)}>
                         <option value="">whatever fits best</option>
                         {shapes.map((name) => (
                             <option key={name}>{name}</option>
@@ -157,7 +153,7 @@ export function BringLog({
             {sent !== null && (
                 <p className="flex items-center gap-3 pt-1">
                     <progress
-                        className="h-1.5 w-64 accent-primary"
+                        className="progress w-64"
                         value={sent.done}
                         max={Math.max(1, sent.all)}
                         aria-label="Log sent"
@@ -167,7 +163,7 @@ export function BringLog({
                     </span>
                     <button
                         type="button"
-                        className="press"
+                        className="btn"
                         onClick={() => {
                             stopped.current = true;
                         }}

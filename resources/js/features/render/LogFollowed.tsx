@@ -44,7 +44,7 @@ function Progress({ log }: { log: LogShown }) {
                         <p className="text-faint">If it goes on from now, it ends {endsAt(left)}.</p>
                     )}
                     <progress
-                        className="mt-1 h-1.5 w-full accent-primary"
+                        className="progress mt-1"
                         value={progress.done}
                         max={progress.count}
                         aria-label="Frames finished"
@@ -186,7 +186,7 @@ export function LogFollowed({ log: first }: { log: LogShown }) {
                 </span>
                 <button
                     type="button"
-                    className="plain-link"
+                    className="link"
                     onClick={() => router.delete(`/logs/${log.id}`, { preserveScroll: true })}
                 >
                     forget it

@@ -54,7 +54,7 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                             <th scope="row">
                                 <Link
                                     href={`/deliverables/${job.id}/render`}
-                                    className="plain-link mono [overflow-wrap:anywhere]"
+                                    className="link mono [overflow-wrap:anywhere]"
                                 >
                                     {job.code}
                                 </Link>

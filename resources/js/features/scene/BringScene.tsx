@@ -94,10 +94,10 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                 several={false}
                 onFiles={(files) => void send(files)}
             >
-                <button type="button" className="press" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
+                <button type="button" className="btn" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
                     Paste text
                 </button>
-                <Link href={`/deliverables/${deliverable}/scene/enter`} className="press">
+                <Link href={`/deliverables/${deliverable}/scene/enter`} className="btn">
                     Type it in
                 </Link>
             </DropPlace>
@@ -116,19 +116,19 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                         id="pasted"
                         autoFocus
                         rows={7}
-                        className="line-field mono"
+                        className="textarea mono"
                         value={text}
                         onChange={(event) => setText(event.target.value)}
                         placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'}
                     />
-                    <button type="submit" className="press strong mt-1" disabled={busy || text.trim() === ''}>
+                    <button type="submit" className="btn btn-primary mt-1" disabled={busy || text.trim() === ''}>
                         Check this
                     </button>
                 </form>
             )}
             {sent !== null && (
                 <p className="flex items-center gap-3 pt-1">
-                    <progress className="h-1.5 w-64" value={sent.done} max={sent.all} aria-label="Scene sent" />
+                    <progress className="progress w-64" value={sent.done} max={sent.all} aria-label="Scene sent" />
                     <span className="text-faint">
                         {bytes(sent.done)} of {bytes(sent.all)}
                     </span>

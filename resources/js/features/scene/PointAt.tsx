@@ -29,7 +29,7 @@ export function FieldChoice({
     return (
         <select
             id={id}
-            className="line-field w-auto! max-w-[260px]"
+            className="select w-auto! max-w-[260px]"
             value={value}
             onChange={(event) => onChange(event.target.value)}
         >
@@ -111,7 +111,7 @@ export function PointAt({
                 {(chosen?.units.length ?? 0) > 0 && (
                     <select
                         aria-label={`Unit of ${unknown.name}`}
-                        className="line-field w-auto!"
+                        className="select w-auto!"
                         value={unit}
                         onChange={(event) => setUnit(event.target.value)}
                     >
@@ -127,7 +127,7 @@ export function PointAt({
                     <label className="flex items-center gap-1.5">
                         <span className="text-faint">and “{unknown.value}” means</span>
                         <input
-                            className="line-field w-28!"
+                            className="input w-28!"
                             value={stands}
                             placeholder="what it says"
                             onChange={(event) => setStands(event.target.value)}
@@ -136,11 +136,16 @@ export function PointAt({
                 )}
                 {decides && (
                     <label className="flex items-center gap-1.5 text-[13px]">
-                        <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />
+                        <input
+                            type="checkbox"
+                            className="checkbox"
+                            checked={all}
+                            onChange={(event) => setAll(event.target.checked)}
+                        />
                         for the whole production
                     </label>
                 )}
-                <button type="submit" className="press" disabled={busy || is === ''}>
+                <button type="submit" className="btn" disabled={busy || is === ''}>
                     {busy ? 'Reading again…' : 'Keep and read again'}
                 </button>
             </form>

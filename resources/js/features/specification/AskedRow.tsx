@@ -132,7 +132,7 @@ export function AskedRow({
                             {editable && (lower !== null || line.setBy === 'deliverable') && (
                                 <>
                                     {' · '}
-                                    <button type="button" className="plain-link not-italic" onClick={takeBack}>
+                                    <button type="button" className="link not-italic" onClick={takeBack}>
                                         take back
                                     </button>
                                 </>

@@ -49,7 +49,7 @@ export function ConflictNotes({
                                     <button
                                         key={offer.says}
                                         type="button"
-                                        className="press text-left whitespace-normal!"
+                                        className="btn text-left whitespace-normal!"
                                         onClick={() => onTake(conflict, offer)}
                                     >
                                         {offer.says}

@@ -188,7 +188,7 @@ export function Editor({
             <input
                 id={name}
                 ref={field}
-                className="line-field mono"
+                className="input mono"
                 value={value}
                 list={words.length > 0 ? `${name}-words` : undefined}
                 onChange={(event) => {
@@ -244,10 +244,10 @@ export function Editor({
             {conflict !== null && (
                 <p role="alert" className="flex flex-wrap items-baseline gap-2 py-1 text-[13px] text-red">
                     {conflict}
-                    <button type="button" className="press" onClick={() => send(false, true)}>
+                    <button type="button" className="btn" onClick={() => send(false, true)}>
                         Keep mine instead
                     </button>
-                    <button type="button" className="press" onClick={() => leave(false)}>
+                    <button type="button" className="btn" onClick={() => leave(false)}>
                         Leave theirs
                     </button>
                 </p>
@@ -257,6 +257,7 @@ export function Editor({
                     <label key={each} className="flex items-center gap-1">
                         <input
                             type="radio"
+                            className="radio"
                             name={`${name}-level`}
                             checked={level === each}
                             onChange={() => setLevel(each)}
@@ -269,13 +270,13 @@ export function Editor({
                 </label>
                 <input
                     id={`${name}-why`}
-                    className="line-field w-40!"
+                    className="input w-40!"
                     placeholder="why, if it helps"
                     value={why}
                     onChange={(event) => setWhy(event.target.value)}
                 />
                 {mayDrop && (
-                    <button type="button" className="plain-link" onClick={() => send(true, false)}>
+                    <button type="button" className="link" onClick={() => send(true, false)}>
                         ask no more
                     </button>
                 )}

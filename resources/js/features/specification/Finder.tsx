@@ -120,7 +120,7 @@ export function Finder({
                 aria-controls={`${name}-list`}
                 aria-autocomplete="list"
                 aria-activedescendant={open && chosen !== undefined ? `${name}-${chosen.each.id}` : undefined}
-                className="line-field"
+                className="input"
                 value={text}
                 placeholder="type any word for it: fps, padding, handles, codec"
                 autoComplete="off"

@@ -40,7 +40,7 @@ export function MarginSum({ sums, parts }: { sums: Calculation[]; parts: AskedPa
                 <>
                     <select
                         aria-label="Which sum"
-                        className="line-field my-1.5"
+                        className="select my-1.5"
                         value={word}
                         onChange={(event) => setWord(event.target.value)}
                     >
@@ -52,7 +52,7 @@ export function MarginSum({ sums, parts }: { sums: Calculation[]; parts: AskedPa
                     </select>
                     <Sum key={word} calculation={chosen} given={given} narrow />
                     <p className="pt-1 text-[13px]">
-                        <Link href="/calculator" className="plain-link">
+                        <Link href="/calculator" className="link">
                             All sums on a page
                         </Link>
                     </p>

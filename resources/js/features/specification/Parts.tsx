@@ -47,7 +47,7 @@ export function Parts({
                             <input
                                 autoFocus
                                 aria-label={`What ${part.name} is to be called`}
-                                className="line-field w-48!"
+                                className="input w-48!"
                                 value={renaming.to}
                                 onChange={(event) => setRenaming({ ...renaming, to: event.target.value })}
                                 onBlur={() => setRenaming(null)}
@@ -71,7 +71,7 @@ export function Parts({
                         <span className="ml-auto flex gap-3 text-[13px]">
                             <button
                                 type="button"
-                                className="plain-link"
+                                className="link"
                                 onClick={() => setRenaming({ name: part.name, to: part.name })}
                             >
                                 call it otherwise
@@ -79,7 +79,7 @@ export function Parts({
                             {parts.length > 1 && (
                                 <button
                                     type="button"
-                                    className="plain-link"
+                                    className="link"
                                     onClick={() => {
                                         if (window.confirm(removal(part.name, usedBy))) {
                                             send({ does: 'remove', name: part.name }, () => undefined);
@@ -116,7 +116,7 @@ export function Parts({
                         Name
                         <input
                             autoFocus
-                            className="line-field block w-40!"
+                            className="input block w-40!"
                             value={given.name}
                             placeholder="preview"
                             onChange={(event) => setGiven({ ...given, name: event.target.value })}
@@ -125,7 +125,7 @@ export function Parts({
                     <label className="text-[13px]">
                         It delivers
                         <select
-                            className="line-field block"
+                            className="select block"
                             value={given.delivers}
                             onChange={(event) => setGiven({ ...given, delivers: event.target.value })}
                         >
@@ -139,7 +139,7 @@ export function Parts({
                     <label className="text-[13px]">
                         Made from
                         <select
-                            className="line-field block"
+                            className="select block"
                             value={given.made_from}
                             onChange={(event) => setGiven({ ...given, made_from: event.target.value })}
                         >
@@ -149,14 +149,14 @@ export function Parts({
                             ))}
                         </select>
                     </label>
-                    <button className="press strong">Add the part</button>
-                    <button type="button" className="press" onClick={() => setAdding(false)}>
+                    <button className="btn btn-primary">Add the part</button>
+                    <button type="button" className="btn" onClick={() => setAdding(false)}>
                         Leave it
                     </button>
                 </form>
             ) : (
                 <p className="py-1.5 text-[13px]">
-                    <button type="button" className="plain-link" onClick={() => setAdding(true)}>
+                    <button type="button" className="link" onClick={() => setAdding(true)}>
                         Add a part
                     </button>{' '}
                     <span className="text-faint">

@@ -135,7 +135,7 @@ export function PatternBuilder({
                             text
                             <input
                                 data-own
-                                className="line-field mono w-28!"
+                                className="input mono w-28!"
                                 value={chosen.text}
                                 onChange={(event) => change({ kind: 'text', text: event.target.value })}
                             />
@@ -145,7 +145,7 @@ export function PatternBuilder({
                             digits of {chosen.name}
                             <input
                                 data-own
-                                className="line-field mono w-12!"
+                                className="input mono w-12!"
                                 inputMode="numeric"
                                 value={chosen.after}
                                 onChange={(event) =>
@@ -160,7 +160,7 @@ export function PatternBuilder({
                     )}
                     <button
                         type="button"
-                        className="plain-link"
+                        className="link"
                         disabled={place === 0}
                         onClick={() => put(moved(list, place, place - 1), place - 1)}
                     >
@@ -168,7 +168,7 @@ export function PatternBuilder({
                     </button>
                     <button
                         type="button"
-                        className="plain-link"
+                        className="link"
                         disabled={place >= list.length - 1}
                         onClick={() => put(moved(list, place, place + 1), place + 1)}
                     >
@@ -176,7 +176,7 @@ export function PatternBuilder({
                     </button>
                     <button
                         type="button"
-                        className="plain-link"
+                        className="link"
                         onClick={() =>
                             put(
                                 list.filter((_, n) => n !== place),

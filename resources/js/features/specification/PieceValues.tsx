@@ -62,7 +62,7 @@ export function PieceValues({
                             {editable && own[name] !== undefined && editing !== name && (
                                 <button
                                     type="button"
-                                    className="plain-link ml-2 font-sans text-[12.5px]"
+                                    className="link ml-2 font-sans text-[12.5px]"
                                     onClick={() => turning.send('patch', keep, { name, value: '' })}
                                 >
                                     take back
@@ -114,7 +114,7 @@ function Value({
                 autoFocus
                 aria-label={name}
                 aria-invalid={fault !== null}
-                className="line-field w-32!"
+                className="input w-32!"
                 value={value}
                 onChange={(event) => setValue(event.target.value)}
                 onBlur={send}

@@ -11,7 +11,7 @@ export function SavedBar({ turning }: { turning: Turning }) {
             </span>
             <button
                 type="button"
-                className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline"
+                className="link disabled:cursor-default disabled:text-faint disabled:no-underline"
                 disabled={!turning.canUndo}
                 onClick={turning.undo}
             >
@@ -19,7 +19,7 @@ export function SavedBar({ turning }: { turning: Turning }) {
             </button>
             <button
                 type="button"
-                className="plain-link disabled:cursor-default disabled:text-faint disabled:no-underline"
+                className="link disabled:cursor-default disabled:text-faint disabled:no-underline"
                 disabled={!turning.canRedo}
                 onClick={turning.redo}
             >

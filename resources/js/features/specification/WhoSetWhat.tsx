@@ -31,7 +31,7 @@ export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
 
                 return (
                     <p key={`${part}-${line.id}`} className="border-b border-rule py-1 text-[13px]">
-                        <a href={`#${part}-${line.id}`} className="plain-link">
+                        <a href={`#${part}-${line.id}`} className="link">
                             {line.label}
                         </a>
                         {parts.length > 1 && <span className="text-faint"> of {part}</span>}
