@@ -114,13 +114,11 @@ test('twelve learners’ scenes are dropped at once, and the one that tells noth
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
     await page.getByRole('link', { name: 'Many scenes' }).click();
+    const mistakes: Record<string, string> = { pim: 'scale = 50\n', kestrel: 'fps = 25\n' };
     const files = LEARNERS.map((learner) =>
         learner === 'fenn'
             ? file('scene_final2.txt', scene('x').replace('x_vane', 'vane'))
-            : file(
-                  `${learner}_settings.txt`,
-                  scene(learner, learner === 'pim' ? 'scale = 50\n' : learner === 'kestrel' ? 'fps = 25\n' : ''),
-              ),
+            : file(`${learner}_settings.txt`, scene(learner, mistakes[learner] ?? '')),
     );
     await page.locator('#scenes').setInputFiles([...files, file('torn.json', '{"format": ')]);
     await expect(page.getByText('11 of 12 know whose they are')).toBeVisible();

@@ -1,8 +1,9 @@
 import { Book } from '../parts/Book';
-import { Sum, type Calculation } from '../parts/Sum';
+import { Sum } from '../parts/Sum';
+import type { CalculatorPage } from '../types/views';
 
 /** The sums people do at the desk, one below the other, each with its formula. */
-export default function Calculator({ calculations }: { calculations: Calculation[] }) {
+export default function Calculator({ calculations }: CalculatorPage) {
     return (
         <Book title="Calculator" book={null}>
             <div className="mx-auto max-w-[980px] px-6 py-4">

@@ -1,20 +1,13 @@
 import { Link } from '@inertiajs/react';
-import { verdictInWords } from '../features/check/notes';
 import { FilesFound } from '../features/check/FilesFound';
-import { Folios } from '../parts/Folios';
 import { LedgerSheet } from '../features/check/LedgerSheet';
-import type { Book, DeliverableHead, Ledger } from '../types/views';
+import { verdictInWords } from '../features/check/notes';
+import { to } from '../lib/route';
+import { Folios } from '../parts/Folios';
+import type { CheckPage } from '../types/views';
 
 /** One past check, as it was. */
-export default function Check({
-    book,
-    deliverable,
-    ledger,
-}: {
-    book: Book;
-    deliverable: DeliverableHead;
-    ledger: Ledger;
-}) {
+export default function Check({ book, deliverable, ledger }: CheckPage) {
     return (
         <LedgerSheet
             title={`${deliverable.code}, check of ${ledger.made}`}
@@ -27,7 +20,7 @@ export default function Check({
                     <div className="px-6 pt-3">
                         <p className="aside">
                             Check of {ledger.made}, kept as it was.{' '}
-                            <Link href={`/deliverables/${deliverable.id}/frames`} className="link not-italic">
+                            <Link href={to('frames', { deliverable: deliverable.id })} className="link not-italic">
                                 To the newest
                             </Link>
                         </p>

@@ -1,4 +1,6 @@
 import { Head, Link } from '@inertiajs/react';
+import { to } from '../lib/route';
+import type { FaultPage } from '../types/views';
 
 const SAYS: Record<number, [string, string]> = {
     403: ['This page is not yours to open.', 'If it should be, ask the coordinator of the production.'],
@@ -13,7 +15,7 @@ const SAYS: Record<number, [string, string]> = {
     503: ['The ledger is closed for a moment.', 'Try again in a minute.'],
 };
 
-export default function Fault({ status, says }: { status: number; says: string | null }) {
+export default function Fault({ status, says }: FaultPage) {
     const [what, then] = SAYS[status] ?? SAYS[500] ?? ['', ''];
 
     return (
@@ -24,7 +26,7 @@ export default function Fault({ status, says }: { status: number; says: string |
                 <h1 className="title border-b-[3px] border-double border-ink pb-2 text-[24px]">{what}</h1>
                 <p className="said mt-3">{says !== null && says !== 'This action is unauthorized.' ? says : then}</p>
                 <p className="mt-4">
-                    <Link href="/" className="link">
+                    <Link href={to('productions')} className="link">
                         To the productions
                     </Link>
                 </p>

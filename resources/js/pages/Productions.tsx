@@ -1,20 +1,41 @@
 import { Link } from '@inertiajs/react';
+import { to } from '../lib/route';
 import { Book } from '../parts/Book';
+import { LedgerHead } from '../parts/LedgerHead';
 import { MarkSign } from '../parts/MarkSign';
+import type { ProductionLine, ProductionsPage } from '../types/views';
 
-interface Line {
-    id: number;
-    code: string;
-    name: string;
-    kind: string;
-    role: string;
-    deliverables: number;
-    unbalanced: number;
-    open: number;
-    balanced: number;
+function Line({ line }: { line: ProductionLine }) {
+    return (
+        <tr>
+            <th scope="row">
+                <Link href={to('production', { production: line.id })} className="link title text-[16px]">
+                    {line.name}
+                </Link>{' '}
+                <span className="aside">
+                    {line.code}, {line.kind}
+                </span>
+            </th>
+            <td className="column">{line.role}</td>
+            <td className="column mono">{line.deliverables}</td>
+            <td className="column">
+                <span className="flex gap-4">
+                    <span>
+                        <MarkSign mark="unequal" label="do not balance" /> {line.unbalanced}
+                    </span>
+                    <span>
+                        <MarkSign mark="unknown" label="open" /> {line.open}
+                    </span>
+                    <span>
+                        <MarkSign mark="equal" label="balance" /> {line.balanced}
+                    </span>
+                </span>
+            </td>
+        </tr>
+    );
 }
 
-export default function Productions({ productions }: { productions: Line[] }) {
+export default function Productions({ productions }: ProductionsPage) {
     return (
         <Book title="Productions" book={null}>
             <div className="px-6 py-4">
@@ -25,47 +46,10 @@ export default function Productions({ productions }: { productions: Line[] }) {
                     </p>
                 ) : (
                     <table className="ledger mt-2">
-                        <thead>
-                            <tr>
-                                <th scope="col">production</th>
-                                <th scope="col" className="column">
-                                    you are
-                                </th>
-                                <th scope="col" className="column">
-                                    owed
-                                </th>
-                                <th scope="col" className="column">
-                                    stands at
-                                </th>
-                            </tr>
-                        </thead>
+                        <LedgerHead columns={[['production'], ['you are'], ['owed'], ['stands at']]} />
                         <tbody>
                             {productions.map((line) => (
-                                <tr key={line.id}>
-                                    <th scope="row">
-                                        <Link href={`/productions/${line.id}`} className="link title text-[16px]">
-                                            {line.name}
-                                        </Link>{' '}
-                                        <span className="aside">
-                                            {line.code}, {line.kind}
-                                        </span>
-                                    </th>
-                                    <td className="column">{line.role}</td>
-                                    <td className="column mono">{line.deliverables}</td>
-                                    <td className="column">
-                                        <span className="flex gap-4">
-                                            <span>
-                                                <MarkSign mark="unequal" label="do not balance" /> {line.unbalanced}
-                                            </span>
-                                            <span>
-                                                <MarkSign mark="unknown" label="open" /> {line.open}
-                                            </span>
-                                            <span>
-                                                <MarkSign mark="equal" label="balance" /> {line.balanced}
-                                            </span>
-                                        </span>
-                                    </td>
-                                </tr>
+                                <Line key={line.id} line={line} />
                             ))}
                         </tbody>
                     </table>

@@ -1,12 +1,14 @@
 import { Head, useForm } from '@inertiajs/react';
-import type { FormEvent } from 'react';
+import type { SyntheticEvent } from 'react';
+import { to } from '../lib/route';
 import { MarkSign } from '../parts/MarkSign';
+import type { SignInPage } from '../types/views';
 
-export default function SignIn({ demo }: { demo: boolean }) {
+export default function SignIn({ demo }: SignInPage) {
     const form = useForm({ email: '', password: '' });
-    const submit = (event: FormEvent) => {
+    const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        form.post('/sign-in', { onError: () => form.reset('password') });
+        form.post(to('sign-in.store'), { onError: () => form.reset('password') });
     };
 
     return (

@@ -1,5 +1,20 @@
 import { useState } from 'react';
 
+/** A page that is not served over https has no clipboard of its own. */
+function hasClipboard(of: { clipboard?: Clipboard }): boolean {
+    return of.clipboard !== undefined;
+}
+
+function copyFromField(text: string) {
+    const field = document.createElement('textarea');
+    field.value = text;
+    document.body.append(field);
+    field.select();
+    // eslint-disable-next-line @typescript-eslint/no-deprecated -- nothing else copies on a page without https
+    document.execCommand('copy');
+    field.remove();
+}
+
 export function CopyButton({ text, children }: { text: string; children: string }) {
     const [told, setTold] = useState<string | null>(null);
     const copy = () => {
@@ -7,17 +22,11 @@ export function CopyButton({ text, children }: { text: string; children: string 
             setTold('Copied');
             setTimeout(() => setTold(null), 2000);
         };
-        // a page that is not served over https has no clipboard of its own
-        if (navigator.clipboard === undefined) {
-            const field = document.createElement('textarea');
-            field.value = text;
-            document.body.append(field);
-            field.select();
-            document.execCommand('copy');
-            field.remove();
-            done();
-        } else {
+        if (hasClipboard(navigator)) {
             navigator.clipboard.writeText(text).then(done, () => setTold('Select and copy it by hand'));
+        } else {
+            copyFromField(text);
+            done();
         }
     };
 

@@ -1,6 +1,8 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { classes } from '../lib/classes';
+import { useRef, useState, type ReactNode } from 'react';
 import { ask } from '../lib/ask';
+import { classes } from '../lib/classes';
+import { useQuestion } from '../lib/useQuestion';
+import { Fault } from './Fault';
 
 interface Contents {
     below: string;
@@ -24,167 +26,208 @@ export interface Choice {
     below: string;
 }
 
+/** Where one is: the root, and each folder on the way. */
+function Crumbs({
+    roots,
+    at,
+    onRoot,
+    onGo,
+}: {
+    roots: Root[];
+    at: Choice;
+    onRoot: (root: number) => void;
+    onGo: (below: string) => void;
+}) {
+    const crumbs = at.below === '' ? [] : at.below.split('/');
+
+    return (
+        <div className="flex flex-wrap items-center gap-x-2 border-b border-rule px-3 py-1.5">
+            {roots.length > 1 ? (
+                <select
+                    aria-label="Intake"
+                    className="select w-auto!"
+                    value={at.root}
+                    onChange={(event) => onRoot(Number(event.target.value))}
+                >
+                    {roots.map((each) => (
+                        <option key={each.id} value={each.id}>
+                            {each.label}
+                        </option>
+                    ))}
+                </select>
+            ) : (
+                <button type="button" className="link" onClick={() => onGo('')}>
+                    {roots[0]?.label}
+                </button>
+            )}
+            {crumbs.map((crumb, n) => (
+                <span key={n} className="[overflow-wrap:anywhere]">
+                    /{' '}
+                    <button type="button" className="link mono" onClick={() => onGo(crumbs.slice(0, n + 1).join('/'))}>
+                        {crumb}
+                    </button>
+                </span>
+            ))}
+        </div>
+    );
+}
+
+/** A folder that should be there and is not, and how it is made. */
+function Wanted({ folder, make }: { folder: string; make: string | null }) {
+    return (
+        <p className="said text-[15px]">
+            There is no folder of its own here yet: it would be <span className="mono">{folder}</span>. Make it in the
+            intake
+            {make === null ? (
+                ', or ask whoever looks after it, '
+            ) : (
+                <>
+                    {' '}
+                    (<span className="mono [overflow-wrap:anywhere]">{make}</span>)
+                </>
+            )}{' '}
+            and copy the frames there.
+        </p>
+    );
+}
+
+/** What lies in a folder besides others. */
+function Files({ contents }: { contents: Contents }) {
+    const { files, folders, sample } = contents;
+    if (files === 0) {
+        return (
+            <p className="text-faint">
+                {folders.length === 0 ? 'This folder is empty.' : 'No files beside these folders.'}
+            </p>
+        );
+    }
+
+    return (
+        <p className="text-faint">
+            {`${files} ${files === 1 ? 'file' : 'files'}: `}
+            <span className="mono [overflow-wrap:anywhere]">{sample.join(', ')}</span>
+            {files > sample.length && ' …'}
+        </p>
+    );
+}
+
+function Folder({
+    contents,
+    below,
+    wanted,
+    onGo,
+}: {
+    contents: Contents;
+    below: string;
+    wanted: Root['wanted'];
+    onGo: (below: string) => void;
+}) {
+    return (
+        <>
+            {contents.folders.length > 0 && (
+                <ul>
+                    {contents.folders.map((folder) => (
+                        <li key={folder}>
+                            <button
+                                type="button"
+                                className={classes(
+                                    'mono cursor-pointer py-0.5 text-left',
+                                    'text-link [overflow-wrap:anywhere] hover:underline',
+                                )}
+                                onClick={() => onGo(below === '' ? folder : `${below}/${folder}`)}
+                            >
+                                {folder}/
+                            </button>
+                        </li>
+                    ))}
+                </ul>
+            )}
+            {wanted != null && <Wanted {...wanted} />}
+            {contents.more && <p className="text-faint">More folders than are shown here.</p>}
+            <Files contents={contents} />
+        </>
+    );
+}
+
+/** Where one begins: where one was, if that is open still, else where the deliverable is expected. */
+function beginning(roots: Root[], start: Choice | null): Choice | null {
+    if (start !== null && roots.some((root) => root.id === start.root)) {
+        return start;
+    }
+    const first = roots[0];
+
+    return first === undefined ? null : { root: first.id, below: first.own };
+}
+
 /**
  * A small browser of the folders below the intake roots this person may see; what is done with the folder stands below
  * it.
  */
-export function FolderBrowser({
-    browse,
-    roots,
-    start,
-    fault,
-    children,
-}: {
+export function FolderBrowser(props: {
     browse: string;
     roots: Root[];
     start: Choice | null;
     fault: string | null;
     children: (at: Choice, ready: boolean) => ReactNode;
 }) {
-    const [at, setAt] = useState<Choice | null>(
-        start !== null && roots.some((root) => root.id === start.root)
-            ? start
-            : roots[0] === undefined
-              ? null
-              : { root: roots[0].id, below: roots[0].own },
+    const [at, setAt] = useState(() => beginning(props.roots, props.start));
+
+    return at === null ? (
+        <p className="px-6 py-4 text-faint">
+            This production has no intake folder that is open to you. Ask its coordinator.
+        </p>
+    ) : (
+        <Browser {...props} at={at} onAt={setAt} />
     );
-    const [found, setFound] = useState<{ contents: Contents | null; trouble: string | null }>({
-        contents: null,
-        trouble: null,
-    });
+}
+
+function Browser({
+    browse,
+    roots,
+    fault,
+    at,
+    onAt,
+    children,
+}: {
+    browse: string;
+    roots: Root[];
+    fault: string | null;
+    at: Choice;
+    onAt: (at: Choice) => void;
+    children: (at: Choice, ready: boolean) => ReactNode;
+}) {
     const list = useRef<HTMLDivElement>(null);
-
-    useEffect(() => {
-        if (at === null) {
-            return;
-        }
-        const stop = new AbortController();
-        ask<Contents>(`${browse}?root=${at.root}&below=${encodeURIComponent(at.below)}`, stop.signal).then(
-            (contents) => setFound({ contents, trouble: null }),
-            (trouble: unknown) => {
-                if (!stop.signal.aborted) {
-                    setFound({
-                        contents: null,
-                        trouble: trouble instanceof Error ? trouble.message : 'This folder could not be read.',
-                    });
-                }
-            },
-        );
-
-        return () => stop.abort();
-    }, [at, browse]);
-
-    if (at === null) {
-        return (
-            <p className="px-6 py-4 text-faint">
-                This production has no intake folder that is open to you. Ask its coordinator.
-            </p>
-        );
-    }
+    const url = `${browse}?root=${at.root}&below=${encodeURIComponent(at.below)}`;
+    const found = useQuestion(url, (stop) => ask<Contents>(url, stop), {
+        wait: 0,
+        otherwise: 'This folder could not be read.',
+        keeps: false,
+    });
+    const root = roots.find((each) => each.id === at.root);
     const go = (below: string) => {
-        setAt({ ...at, below });
+        onAt({ ...at, below });
         list.current?.focus();
     };
-    const crumbs = at.below === '' ? [] : at.below.split('/');
-    const root = roots.find((each) => each.id === at.root);
 
     return (
         <div className="mx-6 my-3 border border-edge">
-            <div className="flex flex-wrap items-center gap-x-2 border-b border-rule px-3 py-1.5">
-                {roots.length > 1 ? (
-                    <select
-                        aria-label="Intake"
-                        className="select w-auto!"
-                        value={at.root}
-                        onChange={(event) => setAt({ root: Number(event.target.value), below: '' })}
-                    >
-                        {roots.map((each) => (
-                            <option key={each.id} value={each.id}>
-                                {each.label}
-                            </option>
-                        ))}
-                    </select>
-                ) : (
-                    <button type="button" className="link" onClick={() => go('')}>
-                        {root?.label}
-                    </button>
-                )}
-                {crumbs.map((crumb, n) => (
-                    <span key={n} className="[overflow-wrap:anywhere]">
-                        /{' '}
-                        <button
-                            type="button"
-                            className="link mono"
-                            onClick={() => go(crumbs.slice(0, n + 1).join('/'))}
-                        >
-                            {crumb}
-                        </button>
-                    </span>
-                ))}
-            </div>
+            <Crumbs roots={roots} at={at} onRoot={(id) => onAt({ root: id, below: '' })} onGo={go} />
             <div ref={list} tabIndex={-1} className="scroll max-h-44 min-h-16 px-3 py-1.5" aria-live="polite">
-                {found.trouble !== null ? (
-                    <p className="text-red" role="alert">
-                        {found.trouble}
-                    </p>
-                ) : found.contents === null ? (
-                    <p className="text-faint">Reading the folder…</p>
-                ) : (
-                    <>
-                        {found.contents.folders.length > 0 && (
-                            <ul>
-                                {found.contents.folders.map((folder) => (
-                                    <li key={folder}>
-                                        <button
-                                            type="button"
-                                            className={classes(
-                                                'mono cursor-pointer py-0.5 text-left',
-                                                'text-link [overflow-wrap:anywhere] hover:underline',
-                                            )}
-                                            onClick={() => go(at.below === '' ? folder : `${at.below}/${folder}`)}
-                                        >
-                                            {folder}/
-                                        </button>
-                                    </li>
-                                ))}
-                            </ul>
-                        )}
-                        {at.below === (root?.own ?? '') && root?.wanted != null && (
-                            <p className="said text-[15px]">
-                                There is no folder of its own here yet: it would be{' '}
-                                <span className="mono">{root.wanted.folder}</span>. Make it in the intake
-                                {root.wanted.make === null ? (
-                                    ', or ask whoever looks after it, '
-                                ) : (
-                                    <>
-                                        {' '}
-                                        (<span className="mono [overflow-wrap:anywhere]">{root.wanted.make}</span>)
-                                    </>
-                                )}{' '}
-                                and copy the frames there.
-                            </p>
-                        )}
-                        {found.contents.more && <p className="text-faint">More folders than are shown here.</p>}
-                        <p className="text-faint">
-                            {found.contents.files === 0
-                                ? found.contents.folders.length === 0
-                                    ? 'This folder is empty.'
-                                    : 'No files beside these folders.'
-                                : `${found.contents.files} ${found.contents.files === 1 ? 'file' : 'files'}: `}
-                            <span className="mono [overflow-wrap:anywhere]">{found.contents.sample.join(', ')}</span>
-                            {found.contents.files > found.contents.sample.length && ' …'}
-                        </p>
-                    </>
+                <Fault says={found.fault} />
+                {found.fault === null && found.answer === null && <p className="text-faint">Reading the folder…</p>}
+                {found.fault === null && found.answer !== null && (
+                    <Folder
+                        contents={found.answer}
+                        below={at.below}
+                        wanted={at.below === (root?.own ?? '') ? root?.wanted : null}
+                        onGo={go}
+                    />
                 )}
             </div>
             <div className="flex flex-wrap items-center gap-4 border-t border-rule px-3 py-2">
-                {children(at, found.contents !== null)}
+                {children(at, found.answer !== null)}
             </div>
-            {fault !== null && (
-                <p role="alert" className="border-t border-rule px-3 py-2 text-red">
-                    {fault}
-                </p>
-            )}
+            <Fault says={fault} className="border-t border-rule px-3 py-2" />
         </div>
     );
 }

@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../lib/classes';
+import { to } from '../lib/route';
 import type { DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
@@ -32,7 +33,7 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                 {folios.map(([folio, name, mark]) => (
                     <Link
                         key={folio}
-                        href={`/deliverables/${deliverable.id}/${folio}`}
+                        href={to(folio, { deliverable: deliverable.id })}
                         aria-current={folio === at ? 'page' : undefined}
                         className={classes('tab', folio === at && 'tab-active')}
                     >

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Mark, Verdict } from '../types/views';
 
 const NAMES: Record<Mark, string> = {
@@ -14,6 +15,33 @@ const INKS: Record<Mark, string> = {
     unknown: 'text-faint',
 };
 
+/** Two lines, crossed where they are not equal. */
+function Lines({ crossed }: { crossed: boolean }) {
+    return (
+        <>
+            <path d="M1.500 4.700h11M1.500 9.300h11" />
+            {crossed && <path d="M9.800 1 4.200 13" />}
+        </>
+    );
+}
+
+const SHAPES: Record<Mark, ReactNode> = {
+    equal: <Lines crossed={false} />,
+    unequal: <Lines crossed />,
+    waived: (
+        <>
+            <path d="M1.5 5.6c1.8-2 3.6-2 5.5-.4s3.700 1.600 5.500-.4" />
+            <path d="M1.5 10.200c1.800-2 3.600-2 5.500-.4s3.700 1.600 5.500-.4" />
+        </>
+    ),
+    unknown: (
+        <>
+            <path d="M4 4.700c0-3.600 6-3.600 6-.2 0 2.200-3 2.100-3 4.600" />
+            <path d="M7 11v2" strokeWidth="2" />
+        </>
+    ),
+};
+
 /** The four marks, drawn: shapes first, colour second. */
 export function MarkSign({ mark, label }: { mark: Mark; label?: string }) {
     return (
@@ -28,23 +56,21 @@ export function MarkSign({ mark, label }: { mark: Mark; label?: string }) {
             stroke="currentColor"
             strokeWidth="1.8"
         >
-            {mark === 'waived' ? (
-                <>
-                    <path d="M1.5 5.6c1.8-2 3.6-2 5.5-.4s3.700 1.600 5.500-.4" />
-                    <path d="M1.5 10.200c1.800-2 3.600-2 5.500-.4s3.700 1.600 5.500-.4" />
-                </>
-            ) : mark === 'unknown' ? (
-                <>
-                    <path d="M4 4.700c0-3.600 6-3.600 6-.2 0 2.200-3 2.100-3 4.600" />
-                    <path d="M7 11v2" strokeWidth="2" />
-                </>
-            ) : (
-                <>
-                    <path d="M1.500 4.700h11M1.500 9.300h11" />
-                    {mark === 'unequal' && <path d="M9.800 1 4.200 13" />}
-                </>
-            )}
+            {SHAPES[mark]}
         </svg>
+    );
+}
+
+/** The mark of a deliverable; a dot where it has not been checked. */
+export function VerdictSign({ verdict, waived }: { verdict: Verdict | null; waived: boolean }) {
+    const mark = verdictMark(verdict, waived);
+
+    return mark === null ? (
+        <span className="text-faint" aria-label="not checked">
+            ·
+        </span>
+    ) : (
+        <MarkSign mark={mark} label={verdict ?? ''} />
     );
 }
 

@@ -1,21 +1,21 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../lib/classes';
+import { to } from '../lib/route';
 import type { Book } from '../types/views';
 
-export type ProductionFolio =
-    '' | '/board' | '/scenes' | '/render' | '/house' | '/list' | '/together' | '/names' | '/outbox';
+const FOLIOS = [
+    ['production', 'Deliverables'],
+    ['board', 'Board'],
+    ['scenes', 'Many scenes'],
+    ['plan', 'Render plan'],
+    ['outbox', 'Outbox'],
+    ['house', 'House requirements'],
+    ['names', 'Names'],
+    ['list', 'From a list'],
+    ['together', 'Many together'],
+] as const;
 
-const FOLIOS: [ProductionFolio, string][] = [
-    ['', 'Deliverables'],
-    ['/board', 'Board'],
-    ['/scenes', 'Many scenes'],
-    ['/render', 'Render plan'],
-    ['/outbox', 'Outbox'],
-    ['/house', 'House requirements'],
-    ['/names', 'Names'],
-    ['/list', 'From a list'],
-    ['/together', 'Many together'],
-];
+type ProductionFolio = (typeof FOLIOS)[number][0];
 
 /** Head of a production's pages, and its folios for those who decide. */
 export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio | null }) {
@@ -32,7 +32,7 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                     {FOLIOS.map(([folio, name]) => (
                         <Link
                             key={folio}
-                            href={`/productions/${book.production.id}${folio}`}
+                            href={to(folio, { production: book.production.id })}
                             aria-current={folio === at ? 'page' : undefined}
                             className={classes('tab', folio === at && 'tab-active')}
                         >

@@ -1,8 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-
-export function shortcutsOn(): boolean {
-    return localStorage.getItem('shortcuts') !== 'off';
-}
+import { setSingleKeys, singleKeysOn } from '../lib/useKeys';
 
 const KEYS: [string, string][] = [
     ['F6', 'from one part of the book to the next (always on)'],
@@ -17,45 +14,42 @@ const KEYS: [string, string][] = [
 
 export function Shortcuts({ onClose }: { onClose: () => void }) {
     const dialog = useRef<HTMLDialogElement>(null);
-    const [on, setOn] = useState(shortcutsOn());
+    const [on, setOn] = useState(singleKeysOn());
 
     useEffect(() => {
         dialog.current?.showModal();
     }, []);
 
     return (
-        <dialog
-            ref={dialog}
-            onClose={onClose}
-            aria-labelledby="keys-title"
-            className="m-auto border border-ink bg-sheet p-6 text-ink backdrop:bg-ink/30"
-        >
-            <h2 id="keys-title" className="title mb-3 text-[18px]">
-                Keys
-            </h2>
-            <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
-                {KEYS.map(([key, does]) => (
-                    <div key={key} className="contents">
-                        <dt className="mono">{key}</dt>
-                        <dd>{does}</dd>
-                    </div>
-                ))}
-            </dl>
-            <label className="mt-4 flex items-center gap-2">
-                <input
-                    type="checkbox"
-                    className="checkbox"
-                    checked={on}
-                    onChange={(event) => {
-                        localStorage.setItem('shortcuts', event.target.checked ? 'on' : 'off');
-                        setOn(event.target.checked);
-                    }}
-                />
-                Single keys do this
-            </label>
-            <form method="dialog" className="mt-4">
-                <button className="btn">Close</button>
-            </form>
+        <dialog ref={dialog} onClose={onClose} aria-labelledby="keys-title" className="modal">
+            <div className="modal-box">
+                <h2 id="keys-title" className="title mb-3 text-[18px]">
+                    Keys
+                </h2>
+                <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
+                    {KEYS.map(([key, does]) => (
+                        <div key={key} className="contents">
+                            <dt className="mono">{key}</dt>
+                            <dd>{does}</dd>
+                        </div>
+                    ))}
+                </dl>
+                <label className="mt-4 flex items-center gap-2">
+                    <input
+                        type="checkbox"
+                        className="checkbox"
+                        checked={on}
+                        onChange={(event) => {
+                            setSingleKeys(event.target.checked);
+                            setOn(event.target.checked);
+                        }}
+                    />
+                    Single keys do this
+                </label>
+                <form method="dialog" className="modal-action">
+                    <button className="btn">Close</button>
+                </form>
+            </div>
         </dialog>
     );
 }

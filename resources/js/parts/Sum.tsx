@@ -1,19 +1,44 @@
-import { useEffect, useId, useState } from 'react';
-import { classes } from '../lib/classes';
+import { useId, useState } from 'react';
 import { tell } from '../lib/ask';
+import { classes } from '../lib/classes';
+import { to } from '../lib/route';
+import { useQuestion } from '../lib/useQuestion';
+import type { OfferedSum, WorkedSum } from '../types/views';
 import { Breaking } from './Breaking';
 import { CopyButton } from './CopyButton';
 
-export interface Calculation {
-    word: string;
-    title: string;
-    fields: { name: string; label: string; example: string; start: string }[];
-}
+function Results({ answer, fault }: { answer: WorkedSum | null; fault: string | null }) {
+    const says = fault ?? answer?.fault ?? null;
+    if (says !== null) {
+        return (
+            <p className="py-1 text-red">
+                <Breaking text={says} />
+            </p>
+        );
+    }
+    const results = answer?.results ?? [];
 
-interface Result {
-    label: string;
-    value: string;
-    formula: string;
+    return results.length === 0 ? (
+        <p className="py-1 text-faint">Fill in what you know; what follows stands here.</p>
+    ) : (
+        <dl>
+            {results.map((result) => (
+                <div
+                    key={result.label}
+                    className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-rule py-1"
+                >
+                    <dt className="text-[13px] text-faint">{result.label}</dt>
+                    <dd className="row-span-2 self-center">
+                        <CopyButton text={result.value}>Copy</CopyButton>
+                    </dd>
+                    <dd className="mono text-[15px]">
+                        <Breaking text={result.value} />{' '}
+                        <span className="font-serif text-[13px] text-faint italic">{result.formula}</span>
+                    </dd>
+                </div>
+            ))}
+        </dl>
+    );
 }
 
 /** One sum: what is typed in, what comes out, and by which formula. */
@@ -22,7 +47,7 @@ export function Sum({
     given: first,
     narrow,
 }: {
-    calculation: Calculation;
+    calculation: OfferedSum;
     given?: Record<string, string>;
     narrow?: boolean;
 }) {
@@ -30,31 +55,13 @@ export function Sum({
         ...Object.fromEntries(calculation.fields.map((field) => [field.name, field.start])),
         ...first,
     }));
-    const [answer, setAnswer] = useState<{ results: Result[]; fault: string | null }>({ results: [], fault: null });
     const name = useId();
-
-    useEffect(() => {
-        const stop = new AbortController();
-        const timer = setTimeout(() => {
-            tell<{ results: Result[]; fault: string | null }>(
-                '/calculate',
-                { word: calculation.word, given },
-                stop.signal,
-            ).then(setAnswer, (trouble: unknown) => {
-                if (!stop.signal.aborted) {
-                    setAnswer({
-                        results: [],
-                        fault: trouble instanceof Error ? trouble.message : 'This could not be worked out.',
-                    });
-                }
-            });
-        }, 150);
-
-        return () => {
-            clearTimeout(timer);
-            stop.abort();
-        };
-    }, [calculation.word, given]);
+    const asked = { word: calculation.word, given };
+    const { answer, fault } = useQuestion(
+        JSON.stringify(asked),
+        (stop) => tell<WorkedSum>(to('calculate'), asked, stop),
+        { otherwise: 'This could not be worked out.' },
+    );
 
     return (
         <div className={narrow ? '' : 'grid grid-cols-[300px_minmax(0,1fr)] gap-x-8'}>
@@ -83,34 +90,7 @@ export function Sum({
                 ))}
             </div>
             <div aria-live="polite">
-                {answer.fault !== null ? (
-                    <p className="py-1 text-red">
-                        <Breaking text={answer.fault} />
-                    </p>
-                ) : answer.results.length === 0 ? (
-                    <p className="py-1 text-faint">Fill in what you know; what follows stands here.</p>
-                ) : (
-                    <dl>
-                        {answer.results.map((result) => (
-                            <div
-                                key={result.label}
-                                className={classes(
-                                    'grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3',
-                                    'border-b border-rule py-1',
-                                )}
-                            >
-                                <dt className="text-[13px] text-faint">{result.label}</dt>
-                                <dd className="row-span-2 self-center">
-                                    <CopyButton text={result.value}>Copy</CopyButton>
-                                </dd>
-                                <dd className="mono text-[15px]">
-                                    <Breaking text={result.value} />{' '}
-                                    <span className="font-serif text-[13px] text-faint italic">{result.formula}</span>
-                                </dd>
-                            </div>
-                        ))}
-                    </dl>
-                )}
+                <Results answer={answer} fault={fault} />
             </div>
         </div>
     );

@@ -591,7 +591,7 @@ export interface PlanJob {
     word: 'in time' | 'late' | 'perhaps late' | 'never' | 'no date';
     perFrame: string;
     samples: number;
-    /** likely, at the earliest, at the latest */
+    /** at the earliest, likely, at the latest */
     ready: [string, string, string] | null;
     due: string | null;
     late: string | null;

@@ -28,7 +28,7 @@ final readonly class PlanJob
 
     public int $samples;
 
-    /** @var array{string, string, string}|null likely, at the earliest, at the latest */
+    /** @var array{string, string, string}|null at the earliest, likely, at the latest */
     public ?array $ready;
 
     public ?string $due;

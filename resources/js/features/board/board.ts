@@ -1,30 +1,6 @@
-import type { Due, Mark, Verdict } from '../../types/views';
+import type { BoardRow } from '../../types/views';
 
-/** One deliverable on a board. */
-export interface BoardRow {
-    id: number;
-    code: string;
-    title: string;
-    owner: string | null;
-    specification: string;
-    due: Due | null;
-    dueAt: number | null;
-    verdict: Verdict | null;
-    holdsUp: string | null;
-    marks: Record<string, Mark>;
-    good: number;
-    all: number;
-    waived: number;
-    scene: boolean;
-    files: boolean;
-    checked: number | null;
-    when: string | null;
-    cause: string | null;
-    causes: string[];
-    changed: string | null;
-    stale: boolean;
-    folio: 'scene' | 'frames';
-}
+export type { BoardRow };
 
 export type SortBy = 'trouble' | 'code' | 'owner' | 'due' | 'checked' | 'balance';
 
@@ -50,28 +26,38 @@ const COMPARE: Record<SortBy, (a: BoardRow, b: BoardRow) => number> = {
     balance: (a, b) => (a.all === 0 ? -1 : a.good / a.all) - (b.all === 0 ? -1 : b.good / b.all),
 };
 
+export const ALL: BoardFilter = { text: '', which: 'all', cause: null, specification: null };
+
+const FITS: Record<BoardFilter['which'], (row: BoardRow) => boolean> = {
+    all: () => true,
+    unbalanced: (row) => row.verdict === 'unbalanced',
+    open: (row) => row.verdict === 'open',
+    balanced: (row) => row.verdict === 'balanced',
+    unchecked: (row) => row.verdict === null,
+    changed: (row) => row.changed !== null,
+    stale: (row) => row.stale,
+    late: (row) => row.due?.late === true && row.verdict !== 'balanced',
+};
+
+function hasText(row: BoardRow, text: string): boolean {
+    const all = `${row.code} ${row.title} ${row.owner ?? ''} ${row.holdsUp ?? ''} ${row.cause ?? ''}`;
+
+    return text === '' || all.toLowerCase().includes(text);
+}
+
+/** How many rows there would be of one kind. */
+export function countOf(rows: BoardRow[], which: BoardFilter['which']): number {
+    return rows.filter(FITS[which]).length;
+}
+
 /** Rows that are asked for, in the order that is asked for; of equals by their codes. */
 export function arranged(rows: BoardRow[], filter: BoardFilter, by: SortBy, down: boolean): BoardRow[] {
     const text = filter.text.trim().toLowerCase();
-    const fits = (row: BoardRow): boolean => {
-        const which =
-            filter.which === 'all' ||
-            (filter.which === 'unchecked' && row.verdict === null) ||
-            (filter.which === 'changed' && row.changed !== null) ||
-            (filter.which === 'stale' && row.stale) ||
-            (filter.which === 'late' && row.due?.late === true && row.verdict !== 'balanced') ||
-            row.verdict === filter.which;
-
-        return (
-            which &&
-            (filter.cause === null || row.causes.includes(filter.cause)) &&
-            (filter.specification === null || row.specification === filter.specification) &&
-            (text === '' ||
-                `${row.code} ${row.title} ${row.owner ?? ''} ${row.holdsUp ?? ''} ${row.cause ?? ''}`
-                    .toLowerCase()
-                    .includes(text))
-        );
-    };
+    const fits = (row: BoardRow): boolean =>
+        FITS[filter.which](row) &&
+        (filter.cause === null || row.causes.includes(filter.cause)) &&
+        (filter.specification === null || row.specification === filter.specification) &&
+        hasText(row, text);
     // NaN of two missing dates is no order
     const order = (a: BoardRow, b: BoardRow): number =>
         (COMPARE[by](a, b) || 0) * (down ? -1 : 1) || byCode.compare(a.code, b.code);

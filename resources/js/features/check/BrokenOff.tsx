@@ -1,35 +1,19 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
-
-export interface Broken {
-    id: number;
-    says: string;
-}
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import type { Unfinished } from '../../types/views';
 
 /** Says why the newest check came to no end, with the way to begin it again. */
-export function BrokenOff({ broken }: { broken: Broken }) {
-    const [busy, setBusy] = useState(false);
-    const [fault, setFault] = useState<string | null>(null);
-    const again = () => {
-        setFault(null);
-        router.post(
-            `/checks/${broken.id}/again`,
-            {},
-            {
-                onStart: () => setBusy(true),
-                onFinish: () => setBusy(false),
-                onError: (errors) => setFault(Object.values(errors)[0] ?? 'This could not be begun again.'),
-            },
-        );
-    };
+export function BrokenOff({ broken }: { broken: Unfinished }) {
+    const action = useAction('This could not be begun again.');
+    const again = () => action.send('post', to('check.again', { check: broken.id }), {}, { preserveScroll: false });
 
     return (
-        <div role="alert" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border border-red px-3 py-2 text-red">
+        <div role="alert" className="alert alert-error mx-6 mt-3">
             <span>{broken.says}</span>
-            <button type="button" className="btn" disabled={busy} onClick={again}>
-                {busy ? 'Checking…' : 'Begin again'}
+            <button type="button" className="btn" disabled={action.busy} onClick={again}>
+                {action.busy ? 'Checking…' : 'Begin again'}
             </button>
-            {fault !== null && <span>{fault}</span>}
+            {action.fault !== null && <span>{action.fault}</span>}
         </div>
     );
 }

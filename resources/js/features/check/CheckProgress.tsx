@@ -1,50 +1,58 @@
 import { router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ask } from '../../lib/ask';
+import { to } from '../../lib/route';
+import { usePolling } from '../../lib/usePolling';
 import type { Progress } from '../../types/views';
+
+const EVERY = 1000;
 
 function long(seconds: number): string {
     return seconds < 90 ? `${seconds} s` : `${Math.round(seconds / 60)} min`;
+}
+
+function inWords({ state, done, all }: Progress): string {
+    if (state === 'queued') {
+        return 'Waiting for its turn.';
+    }
+
+    return all === null ? 'Reading names.' : `${done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`;
 }
 
 /** A check under way: how far, what is being read, how long still; and a way to stop it. */
 export function CheckProgress({ running }: { running: Progress }) {
     const [now, setNow] = useState(running);
     const [lost, setLost] = useState(false);
+    const check = running.id;
 
-    useEffect(() => {
-        const timer = setInterval(() => {
-            ask<Progress>(`/checks/${running.id}/progress`).then(
-                (progress) => {
-                    setNow(progress);
-                    setLost(false);
-                    if (progress.state !== 'queued' && progress.state !== 'running') {
-                        clearInterval(timer);
-                        router.reload();
-                    }
-                },
-                () => setLost(true),
-            );
-        }, 1000);
+    usePolling(async (stop) => {
+        try {
+            const progress = await ask<Progress>(to('check.progress', { check }), stop);
+            setNow(progress);
+            setLost(false);
+            if (progress.state !== 'queued' && progress.state !== 'running') {
+                router.reload();
 
-        return () => clearInterval(timer);
-    }, [running.id]);
+                return null;
+            }
+        } catch {
+            setLost(true);
+        }
+
+        return EVERY;
+    }, EVERY);
 
     return (
         <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Check under way">
             <p className="flex items-baseline gap-3">
                 <span className="said" role="status">
-                    {now.state === 'queued'
-                        ? 'Waiting for its turn.'
-                        : now.all === null
-                          ? 'Reading names.'
-                          : `${now.done.toLocaleString('en')} of ${now.all.toLocaleString('en')} files read.`}
+                    {inWords(now)}
                 </span>
                 {now.still !== null && now.state === 'running' && (
                     <span className="text-faint">nothing has moved for {long(now.still)}</span>
                 )}
                 {now.left !== null && <span className="text-faint">about {long(now.left)} still</span>}
-                <button type="button" className="btn ml-auto" onClick={() => router.post(`/checks/${running.id}/stop`)}>
+                <button type="button" className="btn ml-auto" onClick={() => router.post(to('check.stop', { check }))}>
                     Stop
                 </button>
             </p>

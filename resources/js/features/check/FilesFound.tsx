@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { rendered } from '../../lib/frames';
-import type { Ledger } from '../../types/views';
+import type { CheckDocument, Ledger, NameReading, Sequence } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
@@ -10,95 +10,123 @@ import { Thumbnail } from './Thumbnail';
 
 const AGAIN = { all: 'To render again:', none: 'To render:', some: 'To render, some of them again:' };
 
+/** So many are shown before somebody wants all. */
+const FIRST = 6;
+
+const MOST_NAMES = 5;
+
+function Pictures({
+    check,
+    part,
+    pass,
+    frames = [],
+}: {
+    check: number;
+    part: string;
+    pass: string | null;
+    frames: number[] | undefined;
+}) {
+    return frames.length === 0 ? null : (
+        <ul className="flex gap-3 px-6 pb-2">
+            {frames.map((frame) => (
+                <li key={frame}>
+                    <Thumbnail check={check} part={part} pass={pass} frame={frame} />
+                </li>
+            ))}
+        </ul>
+    );
+}
+
+/** One sequence that is owed: its frames as a strip, some as pictures, and what is to be rendered. */
+function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequence; isNamed: boolean }) {
+    const strip = ledger.document.strip.find((each) => each.part === sequence.part && each.pass === sequence.pass);
+    const { part } = sequence;
+
+    return (
+        <section>
+            {isNamed && <h2 className="aside px-6 pt-3">{sequence.pass ?? part}</h2>}
+            <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
+            {part !== null && <Pictures check={ledger.id} part={part} pass={sequence.pass} frames={strip?.pictures} />}
+            {sequence.rerender !== '' && (
+                <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
+                    <span>{AGAIN[rendered(sequence)]}</span>
+                    <span className="mono text-red">
+                        <Folded text={sequence.rerender} most={160} />
+                    </span>
+                    <CopyButton text={sequence.rerender}>Copy the range</CopyButton>
+                </p>
+            )}
+        </section>
+    );
+}
+
+/** Names that do not fit, piece by piece. */
+function Names({ names, many }: { names: NameReading[]; many: number }) {
+    return names.length === 0 ? null : (
+        <section className="px-6 pt-2">
+            <h2 className="aside">Names that do not fit</h2>
+            {names.slice(0, MOST_NAMES).map((reading, at) => (
+                <div key={at}>
+                    {reading.pass !== undefined && <p className="aside text-[13px]">pass {reading.pass}</p>}
+                    <NamePieces reading={reading} />
+                </div>
+            ))}
+            {many > MOST_NAMES && <p className="text-faint">and {many - MOST_NAMES} more, in the report files</p>}
+        </section>
+    );
+}
+
+/** Sequences and files that nobody asked for. */
+function Others({ document }: { document: CheckDocument }) {
+    const [all, setAll] = useState(false);
+    const { strays, strays_count: many } = document;
+    const others = document.sequences.filter((sequence) => sequence.part === null);
+
+    return others.length === 0 && strays.length === 0 ? null : (
+        <section className="px-6 pt-2">
+            <h2 className="aside">Belongs to nothing that is asked</h2>
+            <ul className="mono text-[13px]">
+                {others.map(({ folder, pattern, present }, at) => (
+                    <li key={at}>
+                        <Breaking text={folder === '' ? pattern : `${folder}/${pattern}`} />{' '}
+                        <span className="text-faint">
+                            <Folded text={present} />
+                        </span>
+                    </li>
+                ))}
+                {(all ? strays : strays.slice(0, FIRST)).map((stray) => (
+                    <li key={stray}>
+                        <Breaking text={stray} />
+                    </li>
+                ))}
+            </ul>
+            {strays.length > FIRST && (
+                <button type="button" className="link" onClick={() => setAll(!all)}>
+                    {all ? 'fewer' : `${many - FIRST} more`}
+                </button>
+            )}
+            {all && many > strays.length && <p className="text-faint">The report files have all {many}.</p>}
+        </section>
+    );
+}
+
 /** What the delivery holds, drawn: sequences as strips, names piece by piece, and what belongs to nothing. */
 export function FilesFound({ ledger }: { ledger: Ledger }) {
     const { document } = ledger;
-    const [allStrays, setAllStrays] = useState(false);
     const owed = document.sequences.filter((sequence) => sequence.part !== null);
-    const others = document.sequences.filter((sequence) => sequence.part === null);
-    const strays = allStrays ? document.strays : document.strays.slice(0, 6);
 
     return (
         <>
-            {owed.map((sequence, at) => {
-                const strip = document.strip.find((each) => each.part === sequence.part && each.pass === sequence.pass);
-
-                return (
-                    <section key={at}>
-                        {(sequence.pass !== null || owed.length > 1) && (
-                            <h2 className="aside px-6 pt-3">{sequence.pass ?? sequence.part}</h2>
-                        )}
-                        <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
-                        {(strip?.pictures ?? []).length > 0 && sequence.part !== null && (
-                            <ul className="flex gap-3 px-6 pb-2">
-                                {strip?.pictures?.map((frame) => (
-                                    <li key={frame}>
-                                        <Thumbnail
-                                            check={ledger.id}
-                                            part={sequence.part ?? ''}
-                                            pass={sequence.pass}
-                                            frame={frame}
-                                        />
-                                    </li>
-                                ))}
-                            </ul>
-                        )}
-                        {sequence.rerender !== '' && (
-                            <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
-                                <span>{AGAIN[rendered(sequence)]}</span>
-                                <span className="mono text-red">
-                                    <Folded text={sequence.rerender} most={160} />
-                                </span>
-                                <CopyButton text={sequence.rerender}>Copy the range</CopyButton>
-                            </p>
-                        )}
-                    </section>
-                );
-            })}
-            {document.names.length > 0 && (
-                <section className="px-6 pt-2">
-                    <h2 className="aside">Names that do not fit</h2>
-                    {document.names.slice(0, 5).map((reading, at) => (
-                        <div key={at}>
-                            {reading.pass !== undefined && <p className="aside text-[13px]">pass {reading.pass}</p>}
-                            <NamePieces reading={reading} />
-                        </div>
-                    ))}
-                    {document.names_count > 5 && (
-                        <p className="text-faint">and {document.names_count - 5} more, in the report files</p>
-                    )}
-                </section>
-            )}
-            {(others.length > 0 || strays.length > 0) && (
-                <section className="px-6 pt-2">
-                    <h2 className="aside">Belongs to nothing that is asked</h2>
-                    <ul className="mono text-[13px]">
-                        {others.map((sequence, at) => (
-                            <li key={at}>
-                                <Breaking
-                                    text={`${sequence.folder === '' ? '' : `${sequence.folder}/`}${sequence.pattern}`}
-                                />{' '}
-                                <span className="text-faint">
-                                    <Folded text={sequence.present} />
-                                </span>
-                            </li>
-                        ))}
-                        {strays.map((stray) => (
-                            <li key={stray}>
-                                <Breaking text={stray} />
-                            </li>
-                        ))}
-                    </ul>
-                    {document.strays.length > 6 && (
-                        <button type="button" className="link" onClick={() => setAllStrays(!allStrays)}>
-                            {allStrays ? 'fewer' : `${document.strays_count - 6} more`}
-                        </button>
-                    )}
-                    {allStrays && document.strays_count > document.strays.length && (
-                        <p className="text-faint">The report files have all {document.strays_count}.</p>
-                    )}
-                </section>
-            )}
+            {owed.map((sequence, at) => (
+                <Owed
+                    key={at}
+                    ledger={ledger}
+                    sequence={sequence}
+                    isNamed={sequence.pass !== null || owed.length > 1}
+                />
+            ))}
+            <Names names={document.names} many={document.names_count} />
+            <Others document={document} />
         </>
     );
 }

@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import type { Cause, Fix, Ledger } from '../../types/views';
+import { to } from '../../lib/route';
+import type { Cause, Entry, Fix, Ledger } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
@@ -65,7 +66,7 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
     const tick = (now: boolean) => {
         setDone(now);
         router.post(
-            `/deliverables/${deliverable}/ticks`,
+            to('tick', { deliverable }),
             { fix: fix.key, done: now },
             { preserveScroll: true, preserveState: true, onError: () => setDone(!now) },
         );
@@ -97,115 +98,151 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
     );
 }
 
-/** Causes and fixes, beside the lines they speak of. */
-export function LedgerMargin({
-    ledger,
-    deliverable,
-    touched,
-    onTouch,
-}: {
+/** Which size was found, where it is not the one that is asked. */
+function wrongSize(size: Entry | undefined): string | null {
+    if (size?.mark !== 'unequal') {
+        return null;
+    }
+    const wrong = [size.files, size.scene].find((cell) => cell?.mark === 'unequal' && cell.stale !== true);
+    // where most is right, what differs is drawn
+    const isRightMostly = wrong?.found != null && size.required.split(' | ').includes(wrong.found);
+
+    return (isRightMostly ? wrong.runs?.[0]?.found : wrong?.found) ?? null;
+}
+
+function Causes({ ledger, touched, onTouch }: Omit<Props, 'deliverable'>) {
+    const { causes, verdict } = ledger.document;
+    if (causes.length === 0) {
+        return (
+            <p className="aside">
+                {verdict === 'balanced'
+                    ? 'Every line balances.'
+                    : 'Nothing is unequal; what could not be read keeps it open.'}
+            </p>
+        );
+    }
+
+    return (
+        <>
+            <h2 className="aside pb-1">Why</h2>
+            <ol>
+                {causes.map((cause, at) => (
+                    <CauseNote
+                        key={at}
+                        cause={cause}
+                        number={at + 1}
+                        ledger={ledger}
+                        touched={touched === at + 1}
+                        onTouch={onTouch}
+                    />
+                ))}
+            </ol>
+        </>
+    );
+}
+
+function Fixes({ ledger, deliverable }: { ledger: Ledger; deliverable: number }) {
+    const [all, setAll] = useState(false);
+    const { fixes, fixes_count: many } = ledger.document;
+    const done = fixes.filter((fix) => fix.done).length;
+
+    return fixes.length === 0 ? null : (
+        <section className="mt-2">
+            <h2 className="aside pb-1">
+                Put right, in this order
+                {done > 0 && (
+                    <span className="not-italic">
+                        {' '}
+                        · {done} of {fixes.length} done
+                    </span>
+                )}
+            </h2>
+            <ol className="note">
+                {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
+                    <FixLine
+                        key={`${fix.key}/${String(fix.done)}`}
+                        fix={fix}
+                        number={at + 1}
+                        deliverable={deliverable}
+                        open={ledger.newest}
+                    />
+                ))}
+            </ol>
+            {fixes.length > FIRST && (
+                <button type="button" className="link" onClick={() => setAll(!all)}>
+                    {all ? 'fewer' : `${fixes.length - FIRST} more`}
+                </button>
+            )}
+            {many > fixes.length && <p className="text-faint">The report files have all {many}.</p>}
+        </section>
+    );
+}
+
+const REPORTS = [
+    ['txt', 'text'],
+    ['json', 'JSON'],
+    ['csv', 'CSV'],
+    ['xml', 'JUnit'],
+] as const;
+
+/** When it was made, by whom and how closely, and all of it as a file. */
+function ThisCheck({ ledger }: { ledger: Ledger }) {
+    const isFull = ledger.document.depth === 'full';
+
+    return (
+        <section className="mt-2">
+            <h2 className="aside pb-1">This check</h2>
+            <p className="note font-sans! text-[13px]!">
+                {ledger.made}
+                {ledger.by !== null && `, by ${ledger.by}`}
+                <br />
+                specification revision {ledger.revision}
+                {!ledger.current && <span className="text-ochre"> (something else is asked since)</span>}
+                {ledger.delivery !== null && (
+                    <>
+                        <br />
+                        {isFull ? 'every byte was read' : 'head and tail of each file were read'}
+                    </>
+                )}
+                <br />
+                Report:{' '}
+                {REPORTS.map(([format, name]) => (
+                    <a
+                        key={format}
+                        className="link mr-2"
+                        href={to('check.report', { check: ledger.id, format })}
+                        download
+                    >
+                        {name}
+                    </a>
+                ))}
+            </p>
+        </section>
+    );
+}
+
+interface Props {
     ledger: Ledger;
     deliverable: number;
     touched: number | null;
     onTouch: (note: number | null) => void;
-}) {
-    const { document } = ledger;
-    const size = document.entries.find((entry) => entry.id === 'picture.resolution');
-    const wrong = [size?.files, size?.scene].find((cell) => cell?.mark === 'unequal' && cell.stale !== true);
-    // where most is right, what differs is drawn
-    const found =
-        wrong === undefined
-            ? null
-            : ((wrong.found !== null && size?.required.split(' | ').includes(wrong.found) === true
-                  ? wrong.runs?.[0]?.found
-                  : wrong.found) ?? null);
-    const [all, setAll] = useState(false);
-    const { fixes } = document;
+}
+
+/** Causes and fixes, beside the lines they speak of. */
+export function LedgerMargin({ ledger, deliverable, touched, onTouch }: Props) {
+    const { since, entries } = ledger.document;
+    const size = entries.find((entry) => entry.id === 'picture.resolution');
+    const found = wrongSize(size);
 
     return (
         <>
-            {document.since !== null && document.since !== undefined && <Since since={document.since} />}
-            {document.causes.length === 0 ? (
-                <p className="aside">
-                    {document.verdict === 'balanced'
-                        ? 'Every line balances.'
-                        : 'Nothing is unequal; what could not be read keeps it open.'}
-                </p>
-            ) : (
-                <>
-                    <h2 className="aside pb-1">Why</h2>
-                    <ol>
-                        {document.causes.map((cause, at) => (
-                            <CauseNote
-                                key={at}
-                                cause={cause}
-                                number={at + 1}
-                                ledger={ledger}
-                                touched={touched === at + 1}
-                                onTouch={onTouch}
-                            />
-                        ))}
-                    </ol>
-                </>
-            )}
-            {size !== undefined && found !== null && size.mark === 'unequal' && (
+            {since != null && <Since since={since} />}
+            <Causes ledger={ledger} touched={touched} onTouch={onTouch} />
+            {size !== undefined && found !== null && (
                 <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />
             )}
-            {fixes.length > 0 && (
-                <section className="mt-2">
-                    <h2 className="aside pb-1">
-                        Put right, in this order
-                        {fixes.some((fix) => fix.done) && (
-                            <span className="not-italic">
-                                {' '}
-                                · {fixes.filter((fix) => fix.done).length} of {fixes.length} done
-                            </span>
-                        )}
-                    </h2>
-                    <ol className="note">
-                        {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
-                            <FixLine
-                                key={`${fix.key}/${String(fix.done)}`}
-                                fix={fix}
-                                number={at + 1}
-                                deliverable={deliverable}
-                                open={ledger.newest}
-                            />
-                        ))}
-                    </ol>
-                    {fixes.length > FIRST && (
-                        <button type="button" className="link" onClick={() => setAll(!all)}>
-                            {all ? 'fewer' : `${fixes.length - FIRST} more`}
-                        </button>
-                    )}
-                    {document.fixes_count > fixes.length && (
-                        <p className="text-faint">The report files have all {document.fixes_count}.</p>
-                    )}
-                </section>
-            )}
-            <section className="mt-2">
-                <h2 className="aside pb-1">This check</h2>
-                <p className="note font-sans! text-[13px]!">
-                    {ledger.made}
-                    {ledger.by !== null && `, by ${ledger.by}`}
-                    <br />
-                    specification revision {ledger.revision}
-                    {!ledger.current && <span className="text-ochre"> (something else is asked since)</span>}
-                    {ledger.delivery !== null && (
-                        <>
-                            <br />
-                            {document.depth === 'full' ? 'every byte was read' : 'head and tail of each file were read'}
-                        </>
-                    )}
-                    <br />
-                    Report:{' '}
-                    {(['txt', 'json', 'csv', 'xml'] as const).map((format) => (
-                        <a key={format} className="link mr-2" href={`/checks/${ledger.id}/report.${format}`} download>
-                            {format === 'xml' ? 'JUnit' : format === 'txt' ? 'text' : format.toUpperCase()}
-                        </a>
-                    ))}
-                </p>
-            </section>
+            <Fixes ledger={ledger} deliverable={deliverable} />
+            <ThisCheck ledger={ledger} />
         </>
     );
 }

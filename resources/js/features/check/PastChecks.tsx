@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import type { PastCheck } from '../../types/views';
+import { to } from '../../lib/route';
 import { MarkSign, verdictMark } from '../../parts/MarkSign';
 
 export function PastChecks({ past, current }: { past: PastCheck[]; current: number | null }) {
@@ -13,7 +14,7 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
                     return (
                         <li key={check.id} className="border-b border-rule">
                             <Link
-                                href={`/checks/${check.id}`}
+                                href={to('check', { check: check.id })}
                                 aria-current={check.id === current ? 'true' : undefined}
                                 className="grid grid-cols-[18px_1fr] gap-x-1 py-1 hover:bg-sheet"
                             >

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { classes } from '../../lib/classes';
+import { to } from '../../lib/route';
 
 /** A small picture of one frame; where the file is gone by now, only its number. */
 export function Thumbnail({
@@ -16,7 +17,7 @@ export function Thumbnail({
     const [gone, setGone] = useState(false);
     // until it is there its place is kept, so that nothing jumps
     const [there, setThere] = useState(false);
-    const query = pass === null ? '' : `?pass=${encodeURIComponent(pass)}`;
+    const url = to('check.picture', { check, part, frame }, pass === null ? {} : { pass });
 
     return (
         <figure className="w-[150px]">
@@ -26,7 +27,7 @@ export function Thumbnail({
                 </p>
             ) : (
                 <img
-                    src={`/checks/${check}/pictures/${encodeURIComponent(part)}/${frame}${query}`}
+                    src={url}
                     alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`}
                     loading="lazy"
                     className={classes(

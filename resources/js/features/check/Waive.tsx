@@ -1,63 +1,53 @@
 import { router } from '@inertiajs/react';
-import { useId, useState } from 'react';
+import { useId, useState, type SyntheticEvent } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Fault } from '../../parts/Fault';
 import type { Entry, Ledger } from '../../types/views';
 
 /** Accepting an unequal line as it is, with the reason; or taking that back. */
 export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
     const [open, setOpen] = useState(false);
+    const label = ledger.labels[entry.id]?.label ?? entry.id;
+    const waiver = entry.waiver?.key;
+    if (waiver === undefined && open) {
+        return <Reason ledger={ledger} entry={entry} onClose={() => setOpen(false)} />;
+    }
+    const takeBack = (key: number) =>
+        router.delete(to('waiver.drop', { waiver: key }, { check: ledger.id }), { preserveScroll: true });
+
+    return (
+        <button
+            type="button"
+            className="link block text-[12.5px]"
+            onClick={() => (waiver === undefined ? setOpen(true) : takeBack(waiver))}
+        >
+            {waiver === undefined ? 'accept as it is' : 'accept it no more'}
+            <span className="sr-only">: {label}</span>
+        </button>
+    );
+}
+
+function Reason({ ledger, entry, onClose }: { ledger: Ledger; entry: Entry; onClose: () => void }) {
     const [reason, setReason] = useState('');
     const [all, setAll] = useState(false);
-    const [fault, setFault] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
+    const action = useAction('This could not be kept.');
     const id = useId();
-    const label = ledger.labels[entry.id]?.label ?? entry.id;
-
-    if (entry.waiver?.key !== undefined) {
-        const key = entry.waiver.key;
-
-        return (
-            <button
-                type="button"
-                className="link block text-[12.5px]"
-                onClick={() => router.delete(`/waivers/${key}?check=${ledger.id}`, { preserveScroll: true })}
-            >
-                accept it no more<span className="sr-only">: {label}</span>
-            </button>
-        );
-    }
-    if (!open) {
-        return (
-            <button type="button" className="link block text-[12.5px]" onClick={() => setOpen(true)}>
-                accept as it is<span className="sr-only">: {label}</span>
-            </button>
-        );
-    }
-    const keep = () => {
-        setBusy(true);
-        router.post(
-            `/checks/${ledger.id}/waivers`,
+    const keep = (event: SyntheticEvent) => {
+        event.preventDefault();
+        action.send(
+            'post',
+            to('waive', { check: ledger.id }),
             { id: entry.id, part: entry.part, pass: entry.pass ?? null, reason, all },
-            {
-                preserveScroll: true,
-                onError: (errors) => setFault(errors.reason ?? Object.values(errors)[0] ?? 'This could not be kept.'),
-                onSuccess: () => setOpen(false),
-                onFinish: () => setBusy(false),
-            },
+            { names: ['reason'], done: onClose },
         );
     };
 
     return (
         <form
             className="mt-1 border border-edge p-2 text-[13px]"
-            onSubmit={(event) => {
-                event.preventDefault();
-                keep();
-            }}
-            onKeyDown={(event) => {
-                if (event.key === 'Escape') {
-                    setOpen(false);
-                }
-            }}
+            onSubmit={keep}
+            onKeyDown={(event) => event.key === 'Escape' && onClose()}
         >
             <label htmlFor={id}>Why is it accepted?</label>
             <input
@@ -67,7 +57,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
                 value={reason}
                 maxLength={500}
                 onChange={(event) => setReason(event.target.value)}
-                aria-invalid={fault !== null}
+                aria-invalid={action.fault !== null}
             />
             <label className="mt-1 flex items-baseline gap-1.5">
                 <input
@@ -78,16 +68,12 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
                 />
                 <span>for all that follow “{ledger.specification}”</span>
             </label>
-            {fault !== null && (
-                <p role="alert" className="text-red">
-                    {fault}
-                </p>
-            )}
+            <Fault says={action.fault} />
             <span className="mt-1.5 flex gap-2">
-                <button type="submit" className="btn btn-primary" disabled={busy}>
+                <button type="submit" className="btn btn-primary" disabled={action.busy}>
                     Accept it
                 </button>
-                <button type="button" className="btn" onClick={() => setOpen(false)}>
+                <button type="button" className="btn" onClick={onClose}>
                     Leave it
                 </button>
             </span>

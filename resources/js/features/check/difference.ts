@@ -9,30 +9,31 @@ const WORDS = /(\d+|[A-Za-z]+|[^A-Za-z0-9]+)/g;
 export function pickOut(asked: string, found: string): Piece[] {
     const a = asked.match(WORDS) ?? [];
     const b = found.match(WORDS) ?? [];
-    if (a.length !== b.length) {
-        // what stands at both ends alike is not what differs
-        let head = 0;
-        while (head < a.length && head < b.length && a[head] === b[head]) {
-            head++;
-        }
-        let tail = 0;
-        while (tail < a.length - head && tail < b.length - head && a[a.length - 1 - tail] === b[b.length - 1 - tail]) {
-            tail++;
-        }
-        const middle = b.slice(head, b.length - tail).join('');
-        if (middle === '') {
-            // something is missing, and nothing that stands there is wrong: all of it is shown as another
-            return [{ text: found, differs: true }].filter((piece) => piece.text !== '');
-        }
-
-        return [
-            { text: b.slice(0, head).join(''), differs: false },
-            { text: middle, differs: true },
-            { text: b.slice(b.length - tail).join(''), differs: false },
-        ].filter((piece) => piece.text !== '');
+    if (a.length === b.length) {
+        return b.map((text, at) => ({ text, differs: text !== a[at] }));
     }
+    // what stands at both ends alike is not what differs
+    const head = alikeFrom(a, b);
+    const tail = alikeFrom(a.slice(head).reverse(), b.slice(head).reverse());
+    const middle = b.slice(head, b.length - tail).join('');
+    // where something is missing, nothing that stands there is wrong: all of it is shown as another
+    const pieces: Piece[] =
+        middle === ''
+            ? [{ text: found, differs: true }]
+            : [
+                  { text: b.slice(0, head).join(''), differs: false },
+                  { text: middle, differs: true },
+                  { text: b.slice(b.length - tail).join(''), differs: false },
+              ];
 
-    return b.map((text, at) => ({ text, differs: text !== a[at] }));
+    return pieces.filter((piece) => piece.text !== '');
+}
+
+/** How many words at the beginning are the same. */
+function alikeFrom(a: string[], b: string[]): number {
+    const first = b.findIndex((word, at) => word !== a[at]);
+
+    return first === -1 ? b.length : first;
 }
 
 /** How a wrong size stands to the asked one, where a word says it. */

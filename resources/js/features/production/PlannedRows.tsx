@@ -1,34 +1,9 @@
-import type { ReactNode } from 'react';
 import { classes } from '../../lib/classes';
 import { Breaking } from '../../parts/Breaking';
+import { LedgerHead } from '../../parts/LedgerHead';
+import type { ListPreview, ListPreviewRow, RowAction } from '../../types/views';
 
-export interface PlannedRow {
-    does: 'make' | 'change' | 'same' | 'refuse';
-    line: number;
-    code: string;
-    title: string | null;
-    owner: string | null;
-    due: string | null;
-    asks: Record<string, string> | [];
-    values: Record<string, string> | [];
-    frames: number | null;
-    changes: { what: string; from: string; to: string }[];
-    faults: string[];
-    notes: string[];
-}
-
-export interface Plan {
-    headings: string[] | null;
-    columns: (string | null)[] | null;
-    sample: (string | null)[][];
-    notes: string[];
-    seal: string;
-    counts: Record<PlannedRow['does'], number>;
-    rows: PlannedRow[];
-    more: number;
-}
-
-const DOES: Record<PlannedRow['does'], string> = {
+const DOES: Record<RowAction, string> = {
     make: 'made',
     change: 'changed',
     same: 'as it is',
@@ -52,7 +27,7 @@ export function PlannedRows({
     busy,
     onWrite,
 }: {
-    plan: Plan;
+    plan: ListPreview;
     columns: { word: string; label: string }[];
     matched: string[] | null;
     onMatch: (matched: string[]) => void;
@@ -88,59 +63,17 @@ export function PlannedRows({
                 )}
             </div>
             <table className="ledger">
-                <colgroup>
-                    <col style={{ width: '8%' }} />
-                    <col style={{ width: '10%' }} />
-                    <col style={{ width: '26%' }} />
-                    <col style={{ width: '56%' }} />
-                </colgroup>
-                <thead>
-                    <tr>
-                        <th scope="col">row</th>
-                        <th scope="col" className="column">
-                            would be
-                        </th>
-                        <th scope="col" className="column">
-                            deliverable
-                        </th>
-                        <th scope="col" className="column">
-                            with
-                        </th>
-                    </tr>
-                </thead>
+                <LedgerHead
+                    columns={[
+                        ['row', '8%'],
+                        ['would be', '10%'],
+                        ['deliverable', '26%'],
+                        ['with', '56%'],
+                    ]}
+                />
                 <tbody>
                     {plan.rows.map((row) => (
-                        <tr key={`${row.line} ${row.code}`}>
-                            <td className="mono">{row.line}</td>
-                            <td
-                                className={classes(
-                                    'column',
-                                    row.does === 'refuse' && 'text-red',
-                                    row.does === 'same' && 'text-faint',
-                                )}
-                            >
-                                {DOES[row.does]}
-                            </td>
-                            <td className="column">
-                                <span className="mono">
-                                    <Breaking text={row.code === '' ? '(no code)' : row.code} />
-                                </span>{' '}
-                                <span className="aside">{row.title}</span>
-                            </td>
-                            <td className="column text-[13px]">
-                                {row.faults.map((fault) => (
-                                    <span key={fault} className="block text-red">
-                                        <Breaking text={fault} />
-                                    </span>
-                                ))}
-                                {row.does !== 'refuse' && <With row={row} columns={columns} />}
-                                {row.notes.map((note) => (
-                                    <span key={note} className="block text-ochre">
-                                        <Breaking text={note} />
-                                    </span>
-                                ))}
-                            </td>
-                        </tr>
+                        <Row key={`${row.line} ${row.code}`} row={row} columns={columns} />
                     ))}
                 </tbody>
             </table>
@@ -149,45 +82,122 @@ export function PlannedRows({
     );
 }
 
-function With({ row, columns }: { row: PlannedRow; columns: { word: string; label: string }[] }) {
-    const said: ReactNode[] = [];
-    const add = (label: string, value: string) =>
-        said.push(
-            <span key={label}>
-                {said.length > 0 && ', '}
-                <span className="text-faint">{label}</span> <span className="mono">{value}</span>
-            </span>,
-        );
-    if (row.does === 'change') {
-        return (
-            <>
-                {row.changes.map((change) => (
-                    <span key={change.what} className="block">
-                        <span className="text-faint">
-                            {(columns.find((each) => each.word === change.what)?.label ?? change.what).toLowerCase()}
-                        </span>{' '}
-                        {change.from !== '' && <s className="mono text-faint">{change.from}</s>}{' '}
-                        <span className="mono">{change.to}</span>
+type Columns = { word: string; label: string }[];
+
+const labelOf = (columns: Columns, word: string): string =>
+    (columns.find((each) => each.word === word)?.label ?? word).toLowerCase();
+
+function Row({ row, columns }: { row: ListPreviewRow; columns: Columns }) {
+    return (
+        <tr>
+            <td className="mono">{row.line}</td>
+            <td className={classes('column', row.does === 'refuse' && 'text-red', row.does === 'same' && 'text-faint')}>
+                {DOES[row.does]}
+            </td>
+            <td className="column">
+                <span className="mono">
+                    <Breaking text={row.code === '' ? '(no code)' : row.code} />
+                </span>{' '}
+                <span className="aside">{row.title}</span>
+            </td>
+            <td className="column text-[13px]">
+                {row.faults.map((fault) => (
+                    <span key={fault} className="block text-red">
+                        <Breaking text={fault} />
                     </span>
                 ))}
-            </>
-        );
-    }
-    Object.entries(row.asks).forEach(([id, value]) =>
-        add((columns.find((each) => each.word === id)?.label ?? id).toLowerCase(), value),
+                {row.does === 'change' && <Changed row={row} columns={columns} />}
+                {(row.does === 'make' || row.does === 'same') && <With row={row} columns={columns} />}
+                {row.notes.map((note) => (
+                    <span key={note} className="block text-ochre">
+                        <Breaking text={note} />
+                    </span>
+                ))}
+            </td>
+        </tr>
     );
-    if (row.frames !== null) {
-        add('frames', String(row.frames));
-    }
-    Object.entries(row.values).forEach(([name, value]) => add(`{${name}}`, value));
-    if (row.owner !== null) {
-        add('owner', row.owner);
-    }
-    if (row.due !== null) {
-        add('due', row.due);
-    }
+}
 
-    return <>{said}</>;
+/** What would be otherwise than it is. */
+function Changed({ row, columns }: { row: ListPreviewRow; columns: Columns }) {
+    return row.changes.map((change) => (
+        <span key={change.what} className="block">
+            <span className="text-faint">{labelOf(columns, change.what)}</span>{' '}
+            {change.from !== '' && <s className="mono text-faint">{change.from}</s>}{' '}
+            <span className="mono">{change.to}</span>
+        </span>
+    ));
+}
+
+/** All that a row says. */
+function With({ row, columns }: { row: ListPreviewRow; columns: Columns }) {
+    const said: [string, string | null][] = [
+        ...Object.entries(row.asks).map(([id, value]): [string, string] => [labelOf(columns, id), value]),
+        ['frames', row.frames === null ? null : String(row.frames)],
+        ...Object.entries(row.values).map(([name, value]): [string, string] => [`{${name}}`, value]),
+        ['owner', row.owner],
+        ['due', row.due],
+    ];
+
+    return said
+        .filter(([, value]) => value !== null)
+        .map(([label, value], at) => (
+            <span key={label}>
+                {at > 0 && ', '}
+                <span className="text-faint">{label}</span> <span className="mono">{value}</span>
+            </span>
+        ));
+}
+
+/** A heading as a piece of names is called. */
+function slug(heading: string): string {
+    const plain = heading
+        .toLowerCase()
+        .replaceAll(/[^a-z0-9]+/g, '_')
+        .replaceAll(/^_+|_+$/g, '')
+        .replace(/^(?=\d)/, 'n');
+
+    return plain || 'extra';
+}
+
+/** What one column holds. */
+function Meaning({
+    heading,
+    at,
+    chosen,
+    columns,
+    onChoose,
+}: {
+    heading: string;
+    at: number;
+    chosen: string | undefined;
+    columns: Columns;
+    onChoose: (word: string) => void;
+}) {
+    const piece = `value:${slug(heading)}`;
+    const isOther =
+        chosen !== undefined && chosen !== '' && chosen !== piece && !columns.some((each) => each.word === chosen);
+
+    return (
+        <th scope="col" className="border-b border-ink px-2 py-1 text-left align-bottom font-normal">
+            <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
+            <select
+                aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`}
+                className={`select w-[118px]! ${chosen === '' ? 'text-faint' : ''}`}
+                value={chosen ?? ''}
+                onChange={(event) => onChoose(event.target.value)}
+            >
+                <option value="">left out</option>
+                <option value={piece}>{`piece {${slug(heading)}}`}</option>
+                {isOther && <option value={chosen}>{chosen}</option>}
+                {columns.map((each) => (
+                    <option key={each.word} value={each.word}>
+                        {each.label}
+                    </option>
+                ))}
+            </select>
+        </th>
+    );
 }
 
 /** How each heading was understood; any of them can be corrected. */
@@ -197,18 +207,13 @@ function Columns({
     matched,
     onMatch,
 }: {
-    plan: Plan;
-    columns: { word: string; label: string }[];
+    plan: ListPreview;
+    columns: Columns;
     matched: string[] | null;
     onMatch: (matched: string[]) => void;
 }) {
     const now = matched ?? (plan.columns ?? []).map((word) => word ?? '');
-    const slug = (heading: string) =>
-        heading
-            .toLowerCase()
-            .replaceAll(/[^a-z0-9]+/g, '_')
-            .replaceAll(/^_+|_+$/g, '')
-            .replace(/^(?=\d)/, 'n') || 'extra';
+    const headings = plan.headings ?? [];
 
     return (
         <div
@@ -220,43 +225,22 @@ function Columns({
             <table className="border-collapse text-[13px]">
                 <thead>
                     <tr>
-                        {(plan.headings ?? []).map((heading, at) => (
-                            <th
+                        {headings.map((heading, at) => (
+                            <Meaning
                                 key={at}
-                                scope="col"
-                                className="border-b border-ink px-2 py-1 text-left align-bottom font-normal"
-                            >
-                                <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
-                                <select
-                                    aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`}
-                                    className={`select w-[118px]! ${now[at] === '' ? 'text-faint' : ''}`}
-                                    value={now[at] ?? ''}
-                                    onChange={(event) =>
-                                        onMatch(now.map((word, n) => (n === at ? event.target.value : word)))
-                                    }
-                                >
-                                    <option value="">left out</option>
-                                    <option value={`value:${slug(heading)}`}>{`piece {${slug(heading)}}`}</option>
-                                    {now[at] !== undefined &&
-                                        now[at] !== '' &&
-                                        now[at] !== `value:${slug(heading)}` &&
-                                        !columns.some((each) => each.word === now[at]) && (
-                                            <option value={now[at]}>{now[at]}</option>
-                                        )}
-                                    {columns.map((each) => (
-                                        <option key={each.word} value={each.word}>
-                                            {each.label}
-                                        </option>
-                                    ))}
-                                </select>
-                            </th>
+                                heading={heading}
+                                at={at}
+                                chosen={now[at]}
+                                columns={columns}
+                                onChoose={(chosen) => onMatch(now.map((word, n) => (n === at ? chosen : word)))}
+                            />
                         ))}
                     </tr>
                 </thead>
                 <tbody>
                     {plan.sample.map((row, n) => (
                         <tr key={n}>
-                            {(plan.headings ?? []).map((_, at) => (
+                            {headings.map((_, at) => (
                                 <td
                                     key={at}
                                     className="mono max-w-40 truncate border-b border-rule px-2 py-0.5 text-faint"

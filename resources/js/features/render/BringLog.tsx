@@ -1,13 +1,21 @@
 import { router } from '@inertiajs/react';
-import { useEffect, useRef, useState } from 'react';
-import { ask, tellForm } from '../../lib/ask';
+import { useRef, useState } from 'react';
+import { ask } from '../../lib/ask';
 import { bytes } from '../../lib/frames';
-import type { LogShown } from '../../types/views';
-import { Breaking } from '../../parts/Breaking';
+import { to } from '../../lib/route';
+import { refusal } from '../../lib/trouble';
+import { useQuestion } from '../../lib/useQuestion';
+import { Fault } from '../../parts/Fault';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
+import type { IntakePlace } from '../../types/views';
+import { useSendLog } from './useSendLog';
 
-const PIECE = 7_000_000;
+interface LogFile {
+    name: string;
+    bytes: number;
+}
 
+/** What lies in a folder that could be a log, each with the way to follow it. */
 function Logs({
     deliverable,
     at,
@@ -19,46 +27,46 @@ function Logs({
     shape: string;
     onFault: (fault: string | null) => void;
 }) {
-    const [logs, setLogs] = useState<{ name: string; bytes: number }[] | null>(null);
-    useEffect(() => {
-        const stop = new AbortController();
-        ask<{ logs: { name: string; bytes: number }[] }>(
-            `/deliverables/${deliverable}/logs?root=${at.root}&below=${encodeURIComponent(at.below)}`,
-            stop.signal,
-        ).then(
-            (answer) => setLogs(answer.logs),
-            () => setLogs([]),
+    const url = to('logs', { deliverable }, { root: at.root, below: at.below });
+    const { answer, fault } = useQuestion(url, (stop) => ask<{ logs: LogFile[] }>(url, stop), { wait: 0 });
+    const logs = fault === null ? (answer?.logs ?? null) : [];
+    const follow = (log: LogFile) =>
+        router.post(
+            to('logs.begin', { deliverable }),
+            { ...at, file: log.name, shape: shape === '' ? null : shape },
+            { onError: (errors) => onFault(refusal(errors, 'This log could not be read.', 'log', 'refused')) },
         );
+    if (logs === null || logs.length === 0) {
+        return (
+            <span className="text-faint">
+                {logs === null ? 'Looking for logs…' : 'No log lies in this folder (.log, .txt or .out).'}
+            </span>
+        );
+    }
 
-        return () => stop.abort();
-    }, [deliverable, at]);
-
-    return logs === null || logs.length === 0 ? (
-        <span className="text-faint">
-            {logs === null ? 'Looking for logs…' : 'No log lies in this folder (.log, .txt or .out).'}
-        </span>
-    ) : (
+    return (
         <span className="flex flex-wrap gap-2">
             {logs.map((log) => (
-                <button
-                    key={log.name}
-                    type="button"
-                    className="btn"
-                    onClick={() =>
-                        router.post(
-                            `/deliverables/${deliverable}/logs/follow`,
-                            { ...at, file: log.name, shape: shape === '' ? null : shape },
-                            {
-                                onError: (errors) =>
-                                    onFault(errors.log ?? errors.refused ?? Object.values(errors)[0] ?? null),
-                            },
-                        )
-                    }
-                >
+                <button key={log.name} type="button" className="btn" onClick={() => follow(log)}>
                     Follow {log.name} <span className="font-normal">{bytes(log.bytes)}</span>
                 </button>
             ))}
         </span>
+    );
+}
+
+/** How far it has gone over, with the way to stop. */
+function Sent({ done, all, onStop }: { done: number; all: number; onStop: () => void }) {
+    return (
+        <p className="flex items-center gap-3 pt-1">
+            <progress className="progress w-64" value={done} max={Math.max(1, all)} aria-label="Log sent" />
+            <span className="text-faint">
+                {bytes(done)} of {bytes(all)} read
+            </span>
+            <button type="button" className="btn" onClick={onStop}>
+                Stop
+            </button>
+        </p>
     );
 }
 
@@ -70,44 +78,12 @@ export function BringLog({
 }: {
     deliverable: number;
     shapes: string[];
-    roots: { id: number; label: string; own: string }[];
+    roots: IntakePlace[];
 }) {
     const [shape, setShape] = useState('');
-    const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
-    const [fault, setFault] = useState<string | null>(null);
     const [browsing, setBrowsing] = useState(false);
-    const stopped = useRef(false);
+    const { sent, fault, setFault, send, stop } = useSendLog(deliverable, shape);
     const field = useRef<HTMLInputElement>(null);
-
-    const send = async (file: File | undefined) => {
-        if (file === undefined) {
-            return;
-        }
-        setFault(null);
-        stopped.current = false;
-        let log: LogShown | null = null;
-        try {
-            for (let at = 0; at === 0 || at < file.size; at += PIECE) {
-                if (stopped.current) {
-                    break;
-                }
-                setSent({ done: at, all: file.size });
-                log = await tellForm<LogShown>(`/deliverables/${deliverable}/logs`, {
-                    piece: new File([file.slice(at, at + PIECE)], 'piece'),
-                    log: log === null ? null : String(log.id),
-                    name: file.name,
-                    size: String(file.size),
-                    shape: shape === '' ? null : shape,
-                    last: at + PIECE >= file.size ? '1' : '0',
-                });
-            }
-            router.reload();
-        } catch (trouble) {
-            setFault(trouble instanceof Error ? trouble.message : 'This log could not be sent.');
-        } finally {
-            setSent(null);
-        }
-    };
 
     return (
         <div>
@@ -150,35 +126,10 @@ export function BringLog({
                     </select>
                 </label>
             </p>
-            {sent !== null && (
-                <p className="flex items-center gap-3 pt-1">
-                    <progress
-                        className="progress w-64"
-                        value={sent.done}
-                        max={Math.max(1, sent.all)}
-                        aria-label="Log sent"
-                    />
-                    <span className="text-faint">
-                        {bytes(sent.done)} of {bytes(sent.all)} read
-                    </span>
-                    <button
-                        type="button"
-                        className="btn"
-                        onClick={() => {
-                            stopped.current = true;
-                        }}
-                    >
-                        Stop
-                    </button>
-                </p>
-            )}
-            {fault !== null && (
-                <p role="alert" className="pt-1 text-red">
-                    <Breaking text={fault} />
-                </p>
-            )}
+            {sent !== null && <Sent {...sent} onStop={stop} />}
+            <Fault says={fault} className="pt-1" />
             {browsing && (
-                <FolderBrowser browse={`/deliverables/${deliverable}/intake`} roots={roots} start={null} fault={null}>
+                <FolderBrowser browse={to('intake', { deliverable })} roots={roots} start={null} fault={null}>
                     {(at) => (
                         <Logs
                             key={`${at.root}/${at.below}`}

@@ -1,6 +1,8 @@
 import { Link } from '@inertiajs/react';
 import { classes } from '../../lib/classes';
-import type { Plan, PlanJob } from '../../types/views';
+import { to } from '../../lib/route';
+import { LedgerHead } from '../../parts/LedgerHead';
+import type { Mark, Plan, PlanJob } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { MarkSign } from '../../parts/MarkSign';
@@ -23,108 +25,99 @@ function Ready({ job }: { job: PlanJob }) {
     );
 }
 
+const MARKS: Record<PlanJob['word'], Mark> = {
+    'in time': 'equal',
+    'no date': 'unknown',
+    'perhaps late': 'unknown',
+    late: 'unequal',
+    never: 'unequal',
+};
+
+/** Whether it is in time, and by how much. */
+function lateInWords({ word, late }: PlanJob): string {
+    if (late === null) {
+        return word;
+    }
+
+    return word === 'late' ? late : `${word}, ${late}`;
+}
+
+/** What would be in time, where all of it is not. */
+function Fits({ fits }: { fits: PlanJob['fits'] }) {
+    return fits === null ? null : (
+        <span className="block text-[12.5px]">
+            In time: {fits.count === 0 ? 'no frame' : <span className="mono">{fits.range}</span>}
+            {fits.scale !== null && `, or all of it at a scale of ${fits.scale} %`}.
+        </span>
+    );
+}
+
+function Due({ job }: { job: PlanJob }) {
+    if (job.due === null) {
+        return <span className="text-faint">no date</span>;
+    }
+    const isLate = job.word === 'late' || job.word === 'never';
+
+    return (
+        <span className="grid grid-cols-[18px_1fr] gap-x-1">
+            <span>
+                <MarkSign mark={MARKS[job.word]} label={job.word} />
+            </span>
+            <span>
+                {job.due}
+                <span className={classes('block text-[12.5px]', isLate ? 'text-red' : 'text-faint')}>
+                    {lateInWords(job)}
+                </span>
+                <Fits fits={job.fits} />
+            </span>
+        </span>
+    );
+}
+
+function Row({ job, alone }: { job: PlanJob; alone: boolean }) {
+    return (
+        <tr>
+            {!alone && (
+                <th scope="row">
+                    <Link href={to('render', { deliverable: job.id })} className="link mono [overflow-wrap:anywhere]">
+                        {job.code}
+                    </Link>
+                </th>
+            )}
+            <td className={alone ? '' : 'column'}>
+                <span className="mono">
+                    <Breaking text={job.frames} />
+                </span>
+                <span className="block text-[12.5px] text-faint">
+                    {job.count} {job.count === 1 ? 'frame' : 'frames'}
+                </span>
+            </td>
+            <td className="column">
+                {job.perFrame}
+                {job.samples > 1 && <span className="block text-[12.5px] text-faint">from {job.samples} times</span>}
+            </td>
+            <td className="column">
+                <Ready job={job} />
+            </td>
+            <td className="column">
+                <Due job={job} />
+            </td>
+            <td className="column">{job.disk ?? <span className="text-faint">not known</span>}</td>
+        </tr>
+    );
+}
+
 /** When each is ready, in the order in which they are rendered. */
 export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
+    const columns = ['frames', 'a frame takes', 'ready', 'due', 'disk'];
+    const late = plan.jobs.filter((job) => job.word === 'late' || job.word === 'never').length;
+
     return (
         <table className="ledger mt-2">
-            <thead>
-                <tr>
-                    {!alone && <th scope="col">deliverable</th>}
-                    <th scope="col" className={alone ? '' : 'column'}>
-                        frames
-                    </th>
-                    <th scope="col" className="column">
-                        a frame takes
-                    </th>
-                    <th scope="col" className="column">
-                        ready
-                    </th>
-                    <th scope="col" className="column">
-                        due
-                    </th>
-                    <th scope="col" className="column">
-                        disk
-                    </th>
-                </tr>
-            </thead>
+            <LedgerHead columns={[...(alone ? [] : ['deliverable']), ...columns].map((name) => [name] as const)} />
             <tbody>
                 {plan.jobs.map((job) => (
-                    <tr key={job.id}>
-                        {!alone && (
-                            <th scope="row">
-                                <Link
-                                    href={`/deliverables/${job.id}/render`}
-                                    className="link mono [overflow-wrap:anywhere]"
-                                >
-                                    {job.code}
-                                </Link>
-                            </th>
-                        )}
-                        <td className={alone ? '' : 'column'}>
-                            <span className="mono">
-                                <Breaking text={job.frames} />
-                            </span>
-                            <span className="block text-[12.5px] text-faint">
-                                {job.count} {job.count === 1 ? 'frame' : 'frames'}
-                            </span>
-                        </td>
-                        <td className="column">
-                            {job.perFrame}
-                            {job.samples > 1 && (
-                                <span className="block text-[12.5px] text-faint">from {job.samples} times</span>
-                            )}
-                        </td>
-                        <td className="column">
-                            <Ready job={job} />
-                        </td>
-                        <td className="column">
-                            {job.due === null ? (
-                                <span className="text-faint">no date</span>
-                            ) : (
-                                <span className="grid grid-cols-[18px_1fr] gap-x-1">
-                                    <span>
-                                        <MarkSign
-                                            mark={
-                                                job.word === 'in time'
-                                                    ? 'equal'
-                                                    : job.word === 'perhaps late'
-                                                      ? 'unknown'
-                                                      : 'unequal'
-                                            }
-                                            label={job.word}
-                                        />
-                                    </span>
-                                    <span>
-                                        {job.due}
-                                        <span
-                                            className={classes(
-                                                'block text-[12.5px]',
-                                                job.word === 'late' || job.word === 'never' ? 'text-red' : 'text-faint',
-                                            )}
-                                        >
-                                            {job.word === 'late'
-                                                ? (job.late ?? 'late')
-                                                : `${job.word}${job.late === null ? '' : `, ${job.late}`}`}
-                                        </span>
-                                        {job.fits !== null && (
-                                            <span className="block text-[12.5px]">
-                                                In time:{' '}
-                                                {job.fits.count === 0 ? (
-                                                    'no frame'
-                                                ) : (
-                                                    <span className="mono">{job.fits.range}</span>
-                                                )}
-                                                {job.fits.scale !== null &&
-                                                    `, or all of it at a scale of ${job.fits.scale} %`}
-                                                .
-                                            </span>
-                                        )}
-                                    </span>
-                                </span>
-                            )}
-                        </td>
-                        <td className="column">{job.disk ?? <span className="text-faint">not known</span>}</td>
-                    </tr>
+                    <Row key={job.id} job={job} alone={alone} />
                 ))}
             </tbody>
             {!alone && (
@@ -134,9 +127,7 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
                         <td className="column">{plan.frames} frames</td>
                         <td className="column" />
                         <td className="column">{plan.ready ?? 'never'}</td>
-                        <td className="column">
-                            {plan.jobs.filter((job) => job.word === 'late' || job.word === 'never').length} late
-                        </td>
+                        <td className="column">{late} late</td>
                         <td className="column">{plan.bytes ?? ''}</td>
                     </tr>
                 </tfoot>

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
-import type { Plan } from '../../types/views';
 import { tell } from '../../lib/ask';
+import { to } from '../../lib/route';
+import { useQuestion } from '../../lib/useQuestion';
+import type { Plan } from '../../types/views';
 
 /**
  * Another plan of a production, tried on the server as one types; null: what is kept is shown, and nothing is asked.
@@ -9,35 +10,12 @@ import { tell } from '../../lib/ask';
 export function useTriedPlan(
     production: number,
     asked: Record<string, string | number> | null,
-): { tried: Plan | null; fault: string | null; setFault: (fault: string | null) => void } {
-    const [tried, setTried] = useState<Plan | null>(null);
-    const [fault, setFault] = useState<string | null>(null);
-    const key = asked === null ? null : JSON.stringify(asked);
+): { tried: Plan | null; fault: string | null } {
+    const { answer, fault } = useQuestion(
+        asked === null ? null : JSON.stringify(asked),
+        (stop) => tell<{ plan: Plan | null }>(to('plan.try', { production }), asked, stop),
+        { wait: 200, otherwise: 'This could not be planned.' },
+    );
 
-    useEffect(() => {
-        if (key === null) {
-            return;
-        }
-        const stop = new AbortController();
-        const timer = setTimeout(() => {
-            tell<{ plan: Plan | null }>(`/productions/${production}/plan`, JSON.parse(key), stop.signal).then(
-                (answer) => {
-                    setTried(answer.plan);
-                    setFault(null);
-                },
-                (trouble: unknown) => {
-                    if (!stop.signal.aborted) {
-                        setFault(trouble instanceof Error ? trouble.message : 'This could not be planned.');
-                    }
-                },
-            );
-        }, 200);
-
-        return () => {
-            clearTimeout(timer);
-            stop.abort();
-        };
-    }, [key, production]);
-
-    return { tried, fault, setFault };
+    return { tried: answer?.plan ?? null, fault };
 }

@@ -1,84 +1,47 @@
-import { Link, router } from '@inertiajs/react';
+import { Link } from '@inertiajs/react';
 import { useState } from 'react';
-import { tellForm } from '../../lib/ask';
 import { bytes } from '../../lib/frames';
-import { asText } from '../../lib/spreadsheet';
-import { Breaking } from '../../parts/Breaking';
+import { to } from '../../lib/route';
 import { DropPlace } from '../../parts/DropPlace';
+import { Fault } from '../../parts/Fault';
+import { SETTINGS_FILES } from './settingsFiles';
+import { useBringScene } from './useBringScene';
 
-export const SETTINGS_FILES =
-    '.json,.usda,.usd,.txt,.ini,.cfg,.csv,.tsv,.xlsx,.zip,application/json,text/plain,text/csv';
+/** Settings as text. */
+function Paste({ busy, onSend }: { busy: boolean; onSend: (text: string) => void }) {
+    const [text, setText] = useState('');
 
-/** More than this does not go as one. */
-const LARGE = 4_000_000;
-
-const PIECE = 7_000_000;
+    return (
+        <form
+            className="mt-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onSend(text);
+            }}
+        >
+            <label htmlFor="pasted" className="aside">
+                Settings as text: a document, USD text, lines, or cells copied from a sheet
+            </label>
+            <textarea
+                id="pasted"
+                autoFocus
+                rows={7}
+                className="textarea mono"
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+                placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'}
+            />
+            <button type="submit" className="btn btn-primary mt-1" disabled={busy || text.trim() === ''}>
+                Check this
+            </button>
+        </form>
+    );
+}
 
 /** The ways in for the settings of one scene: dropped, chosen, pasted, or typed in. */
 export function BringScene({ deliverable, first }: { deliverable: number; first: boolean }) {
-    const [busy, setBusy] = useState(false);
-    const [fault, setFault] = useState<string | null>(null);
-    const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
+    const { busy, fault, sent, post, send } = useBringScene(deliverable);
     const [pasting, setPasting] = useState(false);
-    const [text, setText] = useState('');
-    const post = (data: Record<string, string | File>) => {
-        setBusy(true);
-        setFault(null);
-        router.post(`/deliverables/${deliverable}/scene`, data, {
-            forceFormData: true,
-            preserveScroll: true,
-            onError: (errors) =>
-                setFault(errors.settings ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be read.'),
-            onSuccess: () => {
-                setPasting(false);
-                setText('');
-            },
-            onFinish: () => setBusy(false),
-        });
-    };
-    const send = async (files: File[]) => {
-        const file = files[0];
-        if (file === undefined) {
-            return;
-        }
-        if (files.length > 1) {
-            setFault(
-                'These are several files, and one scene belongs here. ' +
-                    'Many at once are brought on the production’s page “Many scenes”.',
-            );
-
-            return;
-        }
-        try {
-            if (file.size > LARGE) {
-                await sendPieces(file);
-            } else {
-                post({ settings: await asText(file) });
-            }
-        } catch (trouble) {
-            setFault(trouble instanceof Error ? trouble.message : 'This file could not be read.');
-        }
-    };
-    /** A scene of many megabytes goes piece by piece. */
-    const sendPieces = async (file: File) => {
-        setBusy(true);
-        setFault(null);
-        try {
-            for (let at = 0; at < file.size; at += PIECE) {
-                setSent({ done: at, all: file.size });
-                await tellForm(`/deliverables/${deliverable}/scene/pieces`, {
-                    piece: new File([file.slice(at, at + PIECE)], 'piece'),
-                    name: file.name,
-                    at: String(at),
-                    last: at + PIECE >= file.size ? '1' : '0',
-                });
-            }
-            router.visit(`/deliverables/${deliverable}/scene`);
-        } finally {
-            setBusy(false);
-            setSent(null);
-        }
-    };
 
     return (
         <div className="px-6 pt-3">
@@ -97,35 +60,11 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                 <button type="button" className="btn" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
                     Paste text
                 </button>
-                <Link href={`/deliverables/${deliverable}/scene/enter`} className="btn">
+                <Link href={to('scene.entry', { deliverable })} className="btn">
                     Type it in
                 </Link>
             </DropPlace>
-            {pasting && (
-                <form
-                    className="mt-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        post({ pasted: text });
-                    }}
-                >
-                    <label htmlFor="pasted" className="aside">
-                        Settings as text: a document, USD text, lines, or cells copied from a sheet
-                    </label>
-                    <textarea
-                        id="pasted"
-                        autoFocus
-                        rows={7}
-                        className="textarea mono"
-                        value={text}
-                        onChange={(event) => setText(event.target.value)}
-                        placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'}
-                    />
-                    <button type="submit" className="btn btn-primary mt-1" disabled={busy || text.trim() === ''}>
-                        Check this
-                    </button>
-                </form>
-            )}
+            {pasting && <Paste busy={busy} onSend={(pasted) => post({ pasted }, () => setPasting(false))} />}
             {sent !== null && (
                 <p className="flex items-center gap-3 pt-1">
                     <progress className="progress w-64" value={sent.done} max={sent.all} aria-label="Scene sent" />
@@ -134,11 +73,7 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
                     </span>
                 </p>
             )}
-            {fault !== null && (
-                <p role="alert" className="mt-2 text-red">
-                    <Breaking text={fault} />
-                </p>
-            )}
+            <Fault says={fault} className="mt-2" />
         </div>
     );
 }

@@ -1,43 +1,36 @@
-import { router } from '@inertiajs/react';
-import { useId, useState } from 'react';
+import { useId, useState, type SyntheticEvent } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
+import { Fault } from '../../parts/Fault';
+import { FieldChoice } from '../../parts/FieldChoice';
+import type { NamedField, ScenePage } from '../../types/views';
 
-export interface Unknown {
-    name: string;
-    value: string;
-    field: string | null;
-}
+type Unknown = ScenePage['unknown'][number];
 
-export interface Field {
-    field: string;
-    label: string;
-    units: string[];
-}
-
-/** Choosing what a name stands for, by typing a part of it. */
-export function FieldChoice({
-    id,
-    fields,
-    value,
+/** In which unit a name is told, where that makes a difference. */
+function UnitChoice({
+    name,
+    units,
+    unit,
     onChange,
 }: {
-    id: string;
-    fields: Field[];
-    value: string;
-    onChange: (field: string) => void;
+    name: string;
+    units: string[];
+    unit: string;
+    onChange: (unit: string) => void;
 }) {
-    return (
+    return units.length === 0 ? null : (
         <select
-            id={id}
-            className="select w-auto! max-w-[260px]"
-            value={value}
+            aria-label={`Unit of ${name}`}
+            className="select w-auto!"
+            value={unit}
             onChange={(event) => onChange(event.target.value)}
         >
-            <option value="">choose a setting</option>
-            <option value="-">nothing that matters here</option>
-            {fields.map((field) => (
-                <option key={field.field} value={field.field}>
-                    {field.label}
+            <option value="">as usual</option>
+            {units.map((each) => (
+                <option key={each} value={each}>
+                    {each}
                 </option>
             ))}
         </select>
@@ -53,46 +46,31 @@ export function PointAt({
 }: {
     deliverable: number;
     unknown: Unknown;
-    fields: Field[];
+    fields: NamedField[];
     decides: boolean;
 }) {
-    const [is, setIs] = useState(unknown.field ?? '');
-    const [unit, setUnit] = useState('');
-    const [stands, setStands] = useState('');
-    const [all, setAll] = useState(decides);
-    const [fault, setFault] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
+    const [given, setGiven] = useState({ is: unknown.field ?? '', unit: '', stands: '', all: decides });
+    const action = useAction('This could not be kept.');
     const id = useId();
-    const chosen = fields.find((field) => field.field === is);
-    const keep = () => {
-        setBusy(true);
-        router.post(
-            `/deliverables/${deliverable}/scene/names`,
-            {
-                name: unknown.name,
-                is: is === '-' || is === '' ? null : is,
-                unit: unit === '' ? null : unit,
-                word: stands.trim() === '' ? '' : unknown.value,
-                stands: stands.trim(),
-                all,
-            },
-            {
-                preserveScroll: true,
-                onError: (errors) => setFault(errors.point ?? Object.values(errors)[0] ?? 'This could not be kept.'),
-                onFinish: () => setBusy(false),
-            },
-        );
+    const units = fields.find((field) => field.field === given.is)?.units ?? [];
+    const means = given.is !== '' && given.is !== '-';
+    const keep = (event: SyntheticEvent) => {
+        event.preventDefault();
+        const stands = given.stands.trim();
+        const data = {
+            name: unknown.name,
+            is: means ? given.is : null,
+            unit: given.unit === '' ? null : given.unit,
+            word: stands === '' ? '' : unknown.value,
+            stands,
+            all: given.all,
+        };
+        action.send('post', to('scene.point', { deliverable }), data, { names: ['point'] });
     };
 
     return (
         <li className="border-t border-rule py-1.5 first:border-0">
-            <form
-                className="flex flex-wrap items-center gap-x-2 gap-y-1"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    keep();
-                }}
-            >
+            <form className="flex flex-wrap items-center gap-x-2 gap-y-1" onSubmit={keep}>
                 <label htmlFor={id} className="mono">
                     <Breaking text={unknown.name} />
                     <span className="text-faint"> = </span>
@@ -102,35 +80,23 @@ export function PointAt({
                 <FieldChoice
                     id={id}
                     fields={fields}
-                    value={is}
-                    onChange={(field) => {
-                        setIs(field);
-                        setUnit('');
-                    }}
+                    value={given.is}
+                    onChange={(is) => setGiven({ ...given, is, unit: '' })}
                 />
-                {(chosen?.units.length ?? 0) > 0 && (
-                    <select
-                        aria-label={`Unit of ${unknown.name}`}
-                        className="select w-auto!"
-                        value={unit}
-                        onChange={(event) => setUnit(event.target.value)}
-                    >
-                        <option value="">as usual</option>
-                        {chosen?.units.map((each) => (
-                            <option key={each} value={each}>
-                                {each}
-                            </option>
-                        ))}
-                    </select>
-                )}
-                {is !== '' && is !== '-' && (
+                <UnitChoice
+                    name={unknown.name}
+                    units={units}
+                    unit={given.unit}
+                    onChange={(unit) => setGiven({ ...given, unit })}
+                />
+                {means && (
                     <label className="flex items-center gap-1.5">
                         <span className="text-faint">and “{unknown.value}” means</span>
                         <input
                             className="input w-28!"
-                            value={stands}
+                            value={given.stands}
                             placeholder="what it says"
-                            onChange={(event) => setStands(event.target.value)}
+                            onChange={(event) => setGiven({ ...given, stands: event.target.value })}
                         />
                     </label>
                 )}
@@ -139,21 +105,17 @@ export function PointAt({
                         <input
                             type="checkbox"
                             className="checkbox"
-                            checked={all}
-                            onChange={(event) => setAll(event.target.checked)}
+                            checked={given.all}
+                            onChange={(event) => setGiven({ ...given, all: event.target.checked })}
                         />
                         for the whole production
                     </label>
                 )}
-                <button type="submit" className="btn" disabled={busy || is === ''}>
-                    {busy ? 'Reading again…' : 'Keep and read again'}
+                <button type="submit" className="btn" disabled={action.busy || given.is === ''}>
+                    {action.busy ? 'Reading again…' : 'Keep and read again'}
                 </button>
             </form>
-            {fault !== null && (
-                <p role="alert" className="text-red">
-                    {fault}
-                </p>
-            )}
+            <Fault says={action.fault} />
         </li>
     );
 }

@@ -1,18 +1,22 @@
 import { useId, useState } from 'react';
 import { tellForm } from '../../lib/ask';
+import { sentence } from '../../lib/trouble';
 
 /** Uploads a picture that frames are to agree with, and gives the path by which it is asked. */
 export function ApprovePicture({ to, onPath }: { to: string; onPath: (path: string) => void }) {
     const [busy, setBusy] = useState(false);
     const [fault, setFault] = useState<string | null>(null);
     const id = useId();
-    const send = async (file: File) => {
+    const send = async (file: File | undefined) => {
+        if (file === undefined) {
+            return;
+        }
         setBusy(true);
         setFault(null);
         try {
             onPath((await tellForm<{ path: string }>(to, { picture: file })).path);
         } catch (trouble) {
-            setFault(trouble instanceof Error ? trouble.message : 'This picture could not be sent.');
+            setFault(sentence(trouble, 'This picture could not be sent.'));
         } finally {
             setBusy(false);
         }
@@ -26,12 +30,7 @@ export function ApprovePicture({ to, onPath }: { to: string; onPath: (path: stri
                 type="file"
                 accept=".png,.jpg,.jpeg,.exr"
                 disabled={busy}
-                onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    if (file !== undefined) {
-                        void send(file);
-                    }
-                }}
+                onChange={(event) => void send(event.target.files?.[0])}
             />
             {fault !== null && (
                 <span role="alert" className="text-red">

@@ -1,11 +1,12 @@
 import { useRef } from 'react';
-import { classes } from '../../lib/classes';
 import { useFocusBack } from '../../lib/focus';
-import { below, SET_BY } from './layers';
-import type { Turning } from './turning';
-import type { AskedLine, ImpliedPart, SetBy } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
-import { Editor, type Place } from './Editor';
+import { EditableText } from '../../parts/EditableText';
+import type { AskedLine, ImpliedPart, SetBy } from '../../types/views';
+import type { Changes } from './changes';
+import { Editor } from './Editor';
+import { below, OF_LAYER, SET_BY } from './layers';
+import type { Place } from './useEditor';
 
 interface Props {
     line: AskedLine;
@@ -20,29 +21,48 @@ interface Props {
     saysWho?: boolean;
     editing: boolean;
     onEdit: (editing: boolean) => void;
-    turning: Turning;
+    changes: Changes;
     onImply: (parts: ImpliedPart[] | null) => void;
 }
 
-/** One requirement: its value, its sentence, who set it and instead of what. */
-export function AskedRow({
-    line,
-    place,
-    layer,
-    editable,
-    notes,
-    touched,
-    saysWho = true,
-    editing,
-    onEdit,
-    turning,
-    onImply,
-}: Props) {
-    const button = useRef<HTMLButtonElement>(null);
+function Name({ line, notes }: { line: AskedLine; notes: number[] }) {
+    return (
+        <th scope="row">
+            {line.label}
+            {line.level === 'should' && <span className="aside"> should</span>}
+            {notes.map((note) => (
+                <a
+                    key={note}
+                    href={`#note-${note}`}
+                    className="note-number ml-1.5 no-underline"
+                    aria-label={`note ${note}`}
+                >
+                    {note}
+                </a>
+            ))}
+        </th>
+    );
+}
+
+function Instead({ lower, value }: { lower: NonNullable<ReturnType<typeof below>>; value: string }) {
+    return lower.value === value ? (
+        <>, the same as {OF_LAYER[lower.by]}</>
+    ) : (
+        <>
+            , instead of{' '}
+            <span className="mono not-italic">
+                <Breaking text={lower.value ?? 'nothing'} />
+            </span>{' '}
+            of {OF_LAYER[lower.by]}
+        </>
+    );
+}
+
+/** Who set it, and instead of what. */
+function Origin({ line, place, editable, saysWho = true, changes }: Props) {
     const lower = below(line);
-    useFocusBack(editing, button);
     const takeBack = () =>
-        turning.send('patch', place.keep, {
+        changes.send('patch', place.keep, {
             id: line.id,
             part: place.part,
             level: line.level,
@@ -52,60 +72,71 @@ export function AskedRow({
         });
 
     return (
+        <span className="aside block text-[12.5px]">
+            {saysWho && SET_BY[line.setBy]}
+            {lower !== null && <Instead lower={lower} value={line.value} />}
+            {editable && (lower !== null || line.setBy === 'deliverable') && (
+                <>
+                    {' · '}
+                    <button type="button" className="link not-italic" onClick={takeBack}>
+                        take back
+                    </button>
+                </>
+            )}
+        </span>
+    );
+}
+
+function Edit({ line, place, layer, onEdit, changes, onImply }: Props) {
+    return (
+        <td className="column" colSpan={2}>
+            <Editor
+                edited={{
+                    id: line.id,
+                    start: line.value,
+                    level: line.level,
+                    why: line.why ?? '',
+                    seen: line.tokens[layer] ?? null,
+                }}
+                label={line.label}
+                example={line.example}
+                words={line.words}
+                place={place}
+                changes={changes}
+                mayDrop
+                onDone={() => onEdit(false)}
+                onImply={onImply}
+            />
+        </td>
+    );
+}
+
+/** One requirement: its value, its sentence, who set it and instead of what. */
+export function AskedRow(props: Props) {
+    const { line, place, editable, notes, touched, editing, onEdit } = props;
+    const button = useRef<HTMLButtonElement>(null);
+    useFocusBack(editing, button);
+
+    return (
         <tr
             id={`${place.part ?? ''}-${line.id}`}
             data-notes={notes.join(' ')}
             className={editing || touched ? 'touched' : ''}
         >
-            <th scope="row">
-                {line.label}
-                {line.level === 'should' && <span className="aside"> should</span>}
-                {notes.map((note) => (
-                    <a
-                        key={note}
-                        href={`#note-${note}`}
-                        className="note-number ml-1.5 no-underline"
-                        aria-label={`note ${note}`}
-                    >
-                        {note}
-                    </a>
-                ))}
-            </th>
+            <Name line={line} notes={notes} />
             {editing ? (
-                <td className="column" colSpan={2}>
-                    <Editor
-                        id={line.id}
-                        label={line.label}
-                        start={line.value}
-                        level={line.level}
-                        why={line.why ?? ''}
-                        example={line.example}
-                        words={line.words}
-                        place={place}
-                        seen={line.tokens[layer] ?? null}
-                        turning={turning}
-                        mayDrop
-                        onDone={() => onEdit(false)}
-                        onImply={onImply}
-                    />
-                </td>
+                <Edit {...props} />
             ) : (
                 <>
                     <td className="column">
                         {editable ? (
-                            <button
-                                ref={button}
-                                type="button"
-                                className={classes(
-                                    'mono w-full cursor-pointer text-left',
-                                    'underline decoration-rule decoration-dotted',
-                                    'underline-offset-4 hover:decoration-link',
-                                )}
-                                aria-label={`${line.label}: ${line.value}. Change`}
-                                onClick={() => onEdit(true)}
-                            >
-                                <Breaking text={line.value} />
-                            </button>
+                            <EditableText
+                                button={button}
+                                label={line.label}
+                                text={line.value}
+                                className="mono w-full text-left"
+                                onEdit={() => onEdit(true)}
+                            />
                         ) : (
                             <span className="mono">
                                 <Breaking text={line.value} />
@@ -115,29 +146,7 @@ export function AskedRow({
                     <td className="column">
                         <Breaking text={line.sentence} />
                         {line.why !== null && <span className="aside"> ({line.why})</span>}
-                        <span className="aside block text-[12.5px]">
-                            {saysWho && SET_BY[line.setBy]}
-                            {lower !== null && lower.value === line.value && (
-                                <>, the same as {lower.by === 'house' ? 'the house' : 'its specification'}</>
-                            )}
-                            {lower !== null && lower.value !== line.value && (
-                                <>
-                                    , instead of{' '}
-                                    <span className="mono not-italic">
-                                        <Breaking text={lower.value ?? 'nothing'} />
-                                    </span>{' '}
-                                    of {lower.by === 'house' ? 'the house' : 'its specification'}
-                                </>
-                            )}
-                            {editable && (lower !== null || line.setBy === 'deliverable') && (
-                                <>
-                                    {' · '}
-                                    <button type="button" className="link not-italic" onClick={takeBack}>
-                                        take back
-                                    </button>
-                                </>
-                            )}
-                        </span>
+                        <Origin {...props} />
                     </td>
                 </>
             )}

@@ -1,219 +1,134 @@
-import { useEffect, useId, useRef, useState } from 'react';
-import { tell } from '../../lib/ask';
-import type { Turning } from './turning';
-import type { ImpliedPart } from '../../types/views';
+import { useEffect, useId, useRef, type FocusEvent, type KeyboardEvent } from 'react';
 import { Breaking } from '../../parts/Breaking';
-import { PatternBuilder } from './PatternBuilder';
+import type { ImpliedPart } from '../../types/views';
 import { ApprovePicture } from './ApprovePicture';
+import type { Changes } from './changes';
+import { PatternBuilder } from './PatternBuilder';
+import { useEditor, type Edited, type Editing, type Place } from './useEditor';
 
-export interface Understood {
-    says: string | null;
-    sentence?: string;
-    fault: string | null;
-    parts?: ImpliedPart[];
+const LEVELS = ['must', 'should'] as const;
+
+/** How the value was understood, or why it was not. */
+function Says({ id, editing }: { id: string; editing: Editing }) {
+    const { understood, fault } = editing;
+
+    return (
+        <p id={id} aria-live="polite" className={`min-h-5 text-[13px] ${fault === null ? 'text-faint' : 'text-red'}`}>
+            {fault !== null && <Breaking text={fault} />}
+            {fault === null && understood !== null && (
+                <>
+                    read as{' '}
+                    <span className="mono">
+                        <Breaking text={understood.says ?? ''} />
+                    </span>
+                </>
+            )}
+        </p>
+    );
 }
 
-/** Where a change goes, and who says how it is read. */
-export interface Place {
-    understand: string;
-    keep: string;
-    part: string | null;
-    scope: string;
+/** What another has changed meanwhile, and whose is to stand. */
+function Conflict({ editing }: { editing: Editing }) {
+    return editing.state.conflict === null ? null : (
+        <p role="alert" className="flex flex-wrap items-baseline gap-2 py-1 text-[13px] text-red">
+            {editing.state.conflict}
+            <button type="button" className="btn" onClick={() => editing.send(false, true)}>
+                Keep mine instead
+            </button>
+            <button type="button" className="btn" onClick={() => editing.leave(false)}>
+                Leave theirs
+            </button>
+        </p>
+    );
 }
 
-interface Props {
-    id: string;
-    label: string;
-    start: string;
-    level: 'must' | 'should';
-    why: string;
-    example: string;
-    words: string[];
-    place: Place;
-    /** what stood there when this was begun; another's change since is not written over */
-    seen: string | null;
-    turning: Turning;
-    mayDrop: boolean;
-    onDone: (kept: boolean) => void;
-    onImply: (parts: ImpliedPart[] | null) => void;
+/** How strictly it is asked, why, and the way to ask it no more. */
+function Foot({ name, editing, mayDrop }: { name: string; editing: Editing; mayDrop: boolean }) {
+    const { state, take } = editing;
+    const isReady = editing.isChanged && !editing.isBlank && editing.fault === null && state.conflict === null;
+
+    return (
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px]">
+            {LEVELS.map((level) => (
+                <label key={level} className="flex items-center gap-1">
+                    <input
+                        type="radio"
+                        className="radio"
+                        name={`${name}-level`}
+                        checked={state.level === level}
+                        onChange={() => take({ does: 'set', level })}
+                    />
+                    {level}
+                </label>
+            ))}
+            <label className="sr-only" htmlFor={`${name}-why`}>
+                Why
+            </label>
+            <input
+                id={`${name}-why`}
+                className="input w-40!"
+                placeholder="why, if it helps"
+                value={state.why}
+                onChange={(event) => take({ does: 'say', why: event.target.value })}
+            />
+            {mayDrop && (
+                <button type="button" className="link" onClick={() => editing.send(true, false)}>
+                    ask no more
+                </button>
+            )}
+            {isReady && <span className="text-faint">Enter keeps it, Escape leaves it</span>}
+        </div>
+    );
 }
 
-/** A field that takes what people type, shows how it was understood, and keeps it on Enter or when it is left. */
-export function Editor({
-    id,
-    label,
-    start,
-    level: startLevel,
-    why: startWhy,
+/** What an uploaded picture makes of a value that may have its frame already. */
+function withPicture(before: string, path: string): string {
+    return /^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before)
+        ? `${before.trim().replace(/:$/, '')}: ${path}`
+        : `frame 1: ${path}`;
+}
+
+/** The field itself, begun with what stands there, and helpers for values of some kinds. */
+function ValueField({
+    name,
+    edited,
     example,
     words,
     place,
-    seen,
-    turning,
-    mayDrop,
-    onDone,
-    onImply,
-}: Props) {
-    const [value, setValue] = useState(start);
-    const [level, setLevel] = useState(startLevel);
-    const [why, setWhy] = useState(startWhy);
-    const [understood, setUnderstood] = useState<Understood | null>(null);
-    const [token, setToken] = useState(seen);
-    const [conflict, setConflict] = useState<string | null>(null);
-    const form = useRef<HTMLFormElement>(null);
+    editing,
+}: {
+    name: string;
+    edited: Edited;
+    example: string;
+    words: string[];
+    place: Place;
+    editing: Editing;
+}) {
     const field = useRef<HTMLInputElement>(null);
-    const sending = useRef(false);
-    const closed = useRef(false);
-    const imply = useRef(onImply);
-    const name = useId();
-    const dirty = value.trim() !== start || level !== startLevel || why !== startWhy;
-    const isPattern = id === 'naming.pattern' || id === 'naming.folder';
-
-    useEffect(() => {
-        imply.current = onImply;
-    });
+    const type = (value: string) => editing.take({ does: 'type', value });
 
     useEffect(() => {
         field.current?.focus();
         field.current?.select();
-
-        return () => imply.current(null);
     }, []);
 
-    useEffect(() => {
-        if (value.trim() === '') {
-            return;
-        }
-        const stop = new AbortController();
-        const timer = setTimeout(() => {
-            tell<Understood>(place.understand, { id, value, part: place.part }, stop.signal).then(
-                (answer) => {
-                    setUnderstood(answer);
-                    imply.current(answer.parts ?? null);
-                },
-                () => undefined,
-            );
-        }, 150);
-
-        return () => {
-            clearTimeout(timer);
-            stop.abort();
-        };
-    }, [place.understand, place.part, id, value]);
-
-    const leave = (kept: boolean) => {
-        closed.current = true;
-        onDone(kept);
-    };
-    const send = (drop: boolean, over: boolean) => {
-        if (sending.current) {
-            return;
-        }
-        sending.current = true;
-        setConflict(null);
-        turning.send(
-            'patch',
-            place.keep,
-            {
-                id,
-                value,
-                level,
-                why: why.trim() === '' ? null : why.trim(),
-                scope: place.scope,
-                part: place.part,
-                drop,
-                seen: over ? null : token,
-            },
-            {
-                kept: () => leave(true),
-                refused: (errors) => {
-                    sending.current = false;
-                    if (errors.conflict !== undefined) {
-                        setConflict(errors.conflict);
-                        setToken(null);
-                    } else {
-                        setUnderstood({
-                            says: null,
-                            fault:
-                                errors.value ?? errors.refused ?? Object.values(errors)[0] ?? 'This could not be kept.',
-                        });
-                    }
-                },
-            },
-        );
-    };
-    const blank = value.trim() === '';
-
     return (
-        <form
-            ref={form}
-            className="py-1"
-            onSubmit={(event) => {
-                event.preventDefault();
-                if (!blank && conflict === null) {
-                    if (dirty) {
-                        send(false, false);
-                    } else {
-                        leave(false);
-                    }
-                }
-            }}
-            onBlur={(event) => {
-                if (closed.current || form.current?.contains(event.relatedTarget)) {
-                    return;
-                }
-                // another window in front is no leaving
-                if (event.relatedTarget === null && !document.hasFocus()) {
-                    return;
-                }
-                if (blank || !dirty) {
-                    leave(false);
-                } else if (conflict === null && understood?.fault == null) {
-                    send(false, false);
-                }
-            }}
-            onKeyDown={(event) => {
-                if (event.key === 'Escape') {
-                    event.stopPropagation();
-                    leave(false);
-                } else if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
-                    event.preventDefault();
-                    form.current?.requestSubmit();
-                }
-            }}
-        >
-            <label className="sr-only" htmlFor={name}>
-                {label}
-            </label>
+        <>
             <input
                 id={name}
                 ref={field}
                 className="input mono"
-                value={value}
+                value={editing.state.value}
                 list={words.length > 0 ? `${name}-words` : undefined}
-                onChange={(event) => {
-                    setValue(event.target.value);
-                    if (event.target.value.trim() === '') {
-                        setUnderstood(null);
-                    }
-                }}
+                onChange={(event) => type(event.target.value)}
                 aria-describedby={`${name}-says`}
-                aria-invalid={understood?.fault != null}
+                aria-invalid={editing.fault !== null}
                 placeholder={`like ${example}`}
                 autoComplete="off"
                 spellCheck={false}
             />
-            {id === 'content.reference' && place.keep.startsWith('/deliverables/') && (
-                <ApprovePicture
-                    to={place.keep.replace(/requirements$/, 'approved')}
-                    onPath={(path) =>
-                        setValue((before) =>
-                            /^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before)
-                                ? `${before.trim().replace(/:$/, '')}: ${path}`
-                                : `frame 1: ${path}`,
-                        )
-                    }
-                />
+            {edited.id === 'content.reference' && place.approved !== null && (
+                <ApprovePicture to={place.approved} onPath={(path) => type(withPicture(editing.state.value, path))} />
             )}
             {words.length > 0 && (
                 <datalist id={`${name}-words`}>
@@ -222,68 +137,96 @@ export function Editor({
                     ))}
                 </datalist>
             )}
-            <p
-                id={`${name}-says`}
-                aria-live="polite"
-                className={`min-h-5 text-[13px] ${understood?.fault != null ? 'text-red' : 'text-faint'}`}
-            >
-                {understood === null || blank ? (
-                    ''
-                ) : understood.fault !== null ? (
-                    <Breaking text={understood.fault} />
-                ) : (
-                    <>
-                        read as{' '}
-                        <span className="mono">
-                            <Breaking text={understood.says ?? ''} />
-                        </span>
-                    </>
-                )}
-            </p>
-            {isPattern && <PatternBuilder value={value} folder={id === 'naming.folder'} onChange={setValue} />}
-            {conflict !== null && (
-                <p role="alert" className="flex flex-wrap items-baseline gap-2 py-1 text-[13px] text-red">
-                    {conflict}
-                    <button type="button" className="btn" onClick={() => send(false, true)}>
-                        Keep mine instead
-                    </button>
-                    <button type="button" className="btn" onClick={() => leave(false)}>
-                        Leave theirs
-                    </button>
-                </p>
+            <Says id={`${name}-says`} editing={editing} />
+            {(edited.id === 'naming.pattern' || edited.id === 'naming.folder') && (
+                <PatternBuilder value={editing.state.value} folder={edited.id === 'naming.folder'} onChange={type} />
             )}
-            <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px]">
-                {(['must', 'should'] as const).map((each) => (
-                    <label key={each} className="flex items-center gap-1">
-                        <input
-                            type="radio"
-                            className="radio"
-                            name={`${name}-level`}
-                            checked={level === each}
-                            onChange={() => setLevel(each)}
-                        />
-                        {each}
-                    </label>
-                ))}
-                <label className="sr-only" htmlFor={`${name}-why`}>
-                    Why
-                </label>
-                <input
-                    id={`${name}-why`}
-                    className="input w-40!"
-                    placeholder="why, if it helps"
-                    value={why}
-                    onChange={(event) => setWhy(event.target.value)}
-                />
-                {mayDrop && (
-                    <button type="button" className="link" onClick={() => send(true, false)}>
-                        ask no more
-                    </button>
-                )}
-                {dirty && !blank && understood?.fault == null && conflict === null && (
-                    <span className="text-faint">Enter keeps it, Escape leaves it</span>
-                )}
-            </div>
+        </>
+    );
+}
+
+/** Enter keeps it, Escape leaves it, and so does going elsewhere; another window in front is no leaving. */
+function useLeaving(editing: Editing) {
+    const form = useRef<HTMLFormElement>(null);
+    const { isBlank, isChanged, fault, state, leave, send } = editing;
+    const submit = () => {
+        if (isBlank || state.conflict !== null) {
+            return;
+        }
+        if (isChanged) {
+            send(false, false);
+        } else {
+            leave(false);
+        }
+    };
+    const blur = (event: FocusEvent<HTMLFormElement>) => {
+        const isInside = form.current?.contains(event.relatedTarget) === true;
+        const isElsewhere = event.relatedTarget === null && !document.hasFocus();
+        if (editing.isClosed() || isInside || isElsewhere) {
+            return;
+        }
+        if (isBlank || !isChanged) {
+            leave(false);
+        } else if (state.conflict === null && fault === null) {
+            send(false, false);
+        }
+    };
+    const press = (event: KeyboardEvent<HTMLFormElement>) => {
+        if (event.key === 'Escape') {
+            event.stopPropagation();
+            leave(false);
+        } else if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+            event.preventDefault();
+            form.current?.requestSubmit();
+        }
+    };
+
+    return { form, submit, blur, press };
+}
+
+/** A field that takes what people type, shows how it was understood, and keeps it on Enter or when it is left. */
+export function Editor({
+    edited,
+    label,
+    example,
+    words,
+    place,
+    changes,
+    mayDrop,
+    onDone,
+    onImply,
+}: {
+    edited: Edited;
+    label: string;
+    example: string;
+    words: string[];
+    place: Place;
+    changes: Changes;
+    mayDrop: boolean;
+    onDone: (kept: boolean) => void;
+    onImply: (parts: ImpliedPart[] | null) => void;
+}) {
+    const editing = useEditor(edited, place, changes, onDone, onImply);
+    const { form, submit, blur, press } = useLeaving(editing);
+    const name = useId();
+
+    return (
+        <form
+            ref={form}
+            className="py-1"
+            onSubmit={(event) => {
+                event.preventDefault();
+                submit();
+            }}
+            onBlur={blur}
+            onKeyDown={press}
+        >
+            <label className="sr-only" htmlFor={name}>
+                {label}
+            </label>
+            <ValueField name={name} edited={edited} example={example} words={words} place={place} editing={editing} />
+            <Conflict editing={editing} />
+            <Foot name={name} editing={editing} mayDrop={mayDrop} />
         </form>
     );
 }

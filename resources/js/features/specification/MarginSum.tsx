@@ -1,10 +1,11 @@
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
-import type { AskedPart } from '../../types/views';
-import { Sum, type Calculation } from '../../parts/Sum';
+import { to } from '../../lib/route';
+import type { AskedPart, OfferedSum } from '../../types/views';
+import { Sum } from '../../parts/Sum';
 
 /** One sum in the margin, begun with what is asked. */
-export function MarginSum({ sums, parts }: { sums: Calculation[]; parts: AskedPart[] }) {
+export function MarginSum({ sums, parts }: { sums: OfferedSum[]; parts: AskedPart[] }) {
     const [word, setWord] = useState(sums[0]?.word ?? '');
     const [open, setOpen] = useState(false);
     const chosen = sums.find((each) => each.word === word);
@@ -52,7 +53,7 @@ export function MarginSum({ sums, parts }: { sums: Calculation[]; parts: AskedPa
                     </select>
                     <Sum key={word} calculation={chosen} given={given} narrow />
                     <p className="pt-1 text-[13px]">
-                        <Link href="/calculator" className="link">
+                        <Link href={to('calculator')} className="link">
                             All sums on a page
                         </Link>
                     </p>

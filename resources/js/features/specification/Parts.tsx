@@ -1,7 +1,19 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useState, type SyntheticEvent } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Fault } from '../../parts/Fault';
+import { InlineField } from '../../parts/InlineField';
+import type { Delivers } from '../../types/views';
 
-const DELIVERS: [string, string][] = [
+interface Part {
+    name: string;
+    delivers: Delivers;
+    madeFrom: string | null;
+}
+
+type Send = (data: Record<string, string | null>, done: () => void) => void;
+
+const DELIVERS: [Delivers, string][] = [
     ['frames', 'frames, one file each'],
     ['still', 'one still picture'],
     ['movie', 'a movie'],
@@ -13,147 +25,119 @@ const removal = (name: string, usedBy: number): string =>
     `Take the part “${name}” and all that is asked of it out of the specification?` +
     (usedBy > 1 ? ` ${usedBy} deliverables share it.` : '');
 
-/** What a specification is made of: its parts added, called otherwise, taken away. */
-export function Parts({
-    parts,
-    specification,
-    usedBy,
-}: {
-    parts: { name: string; delivers: string; madeFrom: string | null }[];
-    specification: number;
-    usedBy: number;
-}) {
-    const [adding, setAdding] = useState(false);
-    const [given, setGiven] = useState({ name: '', delivers: 'movie', made_from: parts[0]?.name ?? '' });
-    const [renaming, setRenaming] = useState<{ name: string; to: string } | null>(null);
-    const [fault, setFault] = useState<string | null>(null);
-    const send = (data: Record<string, string | null>, done: () => void) => {
-        setFault(null);
-        router.post(`/specifications/${specification}/parts`, data, {
-            preserveScroll: true,
-            onSuccess: done,
-            onError: (errors) =>
-                setFault(errors.name ?? errors.to ?? errors.delivers ?? errors.refused ?? 'This could not be kept.'),
-        });
+function PartLine({ part, mayGo, usedBy, send }: { part: Part; mayGo: boolean; usedBy: number; send: Send }) {
+    const [name, setName] = useState<string | null>(null);
+    const remove = () => {
+        if (window.confirm(removal(part.name, usedBy))) {
+            send({ does: 'remove', name: part.name }, () => undefined);
+        }
     };
+
+    return (
+        <li className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
+            {name === null ? (
+                <span className="font-semibold">{part.name}</span>
+            ) : (
+                <InlineField
+                    label={`What ${part.name} is to be called`}
+                    value={name}
+                    className="input w-48!"
+                    keepsOnBlur={false}
+                    onChange={setName}
+                    onKeep={() => send({ does: 'rename', name: part.name, to: name }, () => setName(null))}
+                    onLeave={() => setName(null)}
+                />
+            )}
+            <span className="text-faint">
+                {DELIVERS.find(([word]) => word === part.delivers)?.[1] ?? part.delivers}
+                {part.madeFrom !== null && `, made from ${part.madeFrom}`}
+            </span>
+            <span className="ml-auto flex gap-3 text-[13px]">
+                <button type="button" className="link" onClick={() => setName(part.name)}>
+                    call it otherwise
+                </button>
+                {mayGo && (
+                    <button type="button" className="link" onClick={remove}>
+                        take out
+                    </button>
+                )}
+            </span>
+        </li>
+    );
+}
+
+function AddPart({ parts, send, onClose }: { parts: Part[]; send: Send; onClose: () => void }) {
+    const [given, setGiven] = useState({ name: '', delivers: 'movie', made_from: parts[0]?.name ?? '' });
+    const submit = (event: SyntheticEvent) => {
+        event.preventDefault();
+        send({ does: 'add', ...given, made_from: given.made_from === '' ? null : given.made_from }, onClose);
+    };
+
+    return (
+        <form className="flex flex-wrap items-end gap-3 py-2" onSubmit={submit}>
+            <label className="text-[13px]">
+                Name
+                <input
+                    autoFocus
+                    className="input block w-40!"
+                    value={given.name}
+                    placeholder="preview"
+                    onChange={(event) => setGiven({ ...given, name: event.target.value })}
+                />
+            </label>
+            <label className="text-[13px]">
+                It delivers
+                <select
+                    className="select block"
+                    value={given.delivers}
+                    onChange={(event) => setGiven({ ...given, delivers: event.target.value })}
+                >
+                    {DELIVERS.map(([word, says]) => (
+                        <option key={word} value={word}>
+                            {says}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <label className="text-[13px]">
+                Made from
+                <select
+                    className="select block"
+                    value={given.made_from}
+                    onChange={(event) => setGiven({ ...given, made_from: event.target.value })}
+                >
+                    <option value="">nothing of these</option>
+                    {parts.map((part) => (
+                        <option key={part.name}>{part.name}</option>
+                    ))}
+                </select>
+            </label>
+            <button className="btn btn-primary">Add the part</button>
+            <button type="button" className="btn" onClick={onClose}>
+                Leave it
+            </button>
+        </form>
+    );
+}
+
+/** What a specification is made of: its parts added, called otherwise, taken away. */
+export function Parts({ parts, specification, usedBy }: { parts: Part[]; specification: number; usedBy: number }) {
+    const [adding, setAdding] = useState(false);
+    const action = useAction('This could not be kept.');
+    const names = ['name', 'to', 'delivers', 'refused'];
+    const send: Send = (data, done) =>
+        action.send('post', to('specification.parts', { specification }), data, { names, done });
 
     return (
         <section className="mx-6 mt-2 mb-10 max-w-[640px]" aria-label="Parts">
             <h2 className="title border-b border-edge pb-1 text-[16px]">Parts</h2>
             <ul>
                 {parts.map((part) => (
-                    <li key={part.name} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
-                        {renaming?.name === part.name ? (
-                            <input
-                                autoFocus
-                                aria-label={`What ${part.name} is to be called`}
-                                className="input w-48!"
-                                value={renaming.to}
-                                onChange={(event) => setRenaming({ ...renaming, to: event.target.value })}
-                                onBlur={() => setRenaming(null)}
-                                onKeyDown={(event) => {
-                                    if (event.key === 'Enter') {
-                                        send({ does: 'rename', name: part.name, to: renaming.to }, () =>
-                                            setRenaming(null),
-                                        );
-                                    } else if (event.key === 'Escape') {
-                                        setRenaming(null);
-                                    }
-                                }}
-                            />
-                        ) : (
-                            <span className="font-semibold">{part.name}</span>
-                        )}
-                        <span className="text-faint">
-                            {DELIVERS.find(([word]) => word === part.delivers)?.[1] ?? part.delivers}
-                            {part.madeFrom !== null && `, made from ${part.madeFrom}`}
-                        </span>
-                        <span className="ml-auto flex gap-3 text-[13px]">
-                            <button
-                                type="button"
-                                className="link"
-                                onClick={() => setRenaming({ name: part.name, to: part.name })}
-                            >
-                                call it otherwise
-                            </button>
-                            {parts.length > 1 && (
-                                <button
-                                    type="button"
-                                    className="link"
-                                    onClick={() => {
-                                        if (window.confirm(removal(part.name, usedBy))) {
-                                            send({ does: 'remove', name: part.name }, () => undefined);
-                                        }
-                                    }}
-                                >
-                                    take out
-                                </button>
-                            )}
-                        </span>
-                    </li>
+                    <PartLine key={part.name} part={part} mayGo={parts.length > 1} usedBy={usedBy} send={send} />
                 ))}
             </ul>
             {adding ? (
-                <form
-                    className="flex flex-wrap items-end gap-3 py-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        send(
-                            {
-                                does: 'add',
-                                name: given.name,
-                                delivers: given.delivers,
-                                made_from: given.made_from === '' ? null : given.made_from,
-                            },
-                            () => {
-                                setAdding(false);
-                                setGiven({ ...given, name: '' });
-                            },
-                        );
-                    }}
-                >
-                    <label className="text-[13px]">
-                        Name
-                        <input
-                            autoFocus
-                            className="input block w-40!"
-                            value={given.name}
-                            placeholder="preview"
-                            onChange={(event) => setGiven({ ...given, name: event.target.value })}
-                        />
-                    </label>
-                    <label className="text-[13px]">
-                        It delivers
-                        <select
-                            className="select block"
-                            value={given.delivers}
-                            onChange={(event) => setGiven({ ...given, delivers: event.target.value })}
-                        >
-                            {DELIVERS.map(([word, says]) => (
-                                <option key={word} value={word}>
-                                    {says}
-                                </option>
-                            ))}
-                        </select>
-                    </label>
-                    <label className="text-[13px]">
-                        Made from
-                        <select
-                            className="select block"
-                            value={given.made_from}
-                            onChange={(event) => setGiven({ ...given, made_from: event.target.value })}
-                        >
-                            <option value="">nothing of these</option>
-                            {parts.map((part) => (
-                                <option key={part.name}>{part.name}</option>
-                            ))}
-                        </select>
-                    </label>
-                    <button className="btn btn-primary">Add the part</button>
-                    <button type="button" className="btn" onClick={() => setAdding(false)}>
-                        Leave it
-                    </button>
-                </form>
+                <AddPart parts={parts} send={send} onClose={() => setAdding(false)} />
             ) : (
                 <p className="py-1.5 text-[13px]">
                     <button type="button" className="link" onClick={() => setAdding(true)}>
@@ -165,11 +149,7 @@ export function Parts({
                     </span>
                 </p>
             )}
-            {fault !== null && (
-                <p role="alert" className="text-[13px] text-red">
-                    {fault}
-                </p>
-            )}
+            <Fault says={action.fault} className="text-[13px]" />
         </section>
     );
 }

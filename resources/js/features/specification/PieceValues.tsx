@@ -1,7 +1,9 @@
 import { useState } from 'react';
-import { classes } from '../../lib/classes';
-import type { Turning } from './turning';
+import { refusal } from '../../lib/trouble';
 import { Breaking } from '../../parts/Breaking';
+import { EditableText } from '../../parts/EditableText';
+import { InlineField } from '../../parts/InlineField';
+import type { Changes } from './changes';
 
 /** What the pieces of names stand for here; a value of one's own is kept on Enter or when it is left. */
 export function PieceValues({
@@ -9,18 +11,43 @@ export function PieceValues({
     own,
     needed,
     keep,
-    turning,
+    changes,
     editable,
 }: {
     values: Record<string, string>;
     own: Record<string, string>;
     needed: string[];
     keep: string;
-    turning: Turning;
+    changes: Changes;
     editable: boolean;
 }) {
     const [editing, setEditing] = useState<string | null>(null);
     const names = [...new Set([...Object.keys(values), ...needed])];
+    const value = (name: string) => {
+        if (editing === name) {
+            return (
+                <Value
+                    name={name}
+                    start={values[name] ?? ''}
+                    keep={keep}
+                    changes={changes}
+                    onDone={() => setEditing(null)}
+                />
+            );
+        }
+
+        return editable ? (
+            <EditableText
+                label={name}
+                text={values[name]}
+                nothing="nothing yet"
+                className="text-right"
+                onEdit={() => setEditing(name)}
+            />
+        ) : (
+            <Breaking text={values[name] ?? 'nothing yet'} />
+        );
+    };
 
     return (
         <section className="mb-5" aria-label="Pieces of names">
@@ -31,39 +58,12 @@ export function PieceValues({
                     <div key={name} className="flex items-baseline justify-between gap-3 border-b border-rule py-0.5">
                         <dt className="mono text-[13px] text-faint">{`{${name}}`}</dt>
                         <dd className="mono text-right text-[13px]">
-                            {editing === name ? (
-                                <Value
-                                    name={name}
-                                    start={values[name] ?? ''}
-                                    keep={keep}
-                                    turning={turning}
-                                    onDone={() => setEditing(null)}
-                                />
-                            ) : editable ? (
-                                <button
-                                    type="button"
-                                    className={classes(
-                                        'cursor-pointer text-right',
-                                        'underline decoration-rule decoration-dotted',
-                                        'underline-offset-4 hover:decoration-link',
-                                    )}
-                                    aria-label={`${name}: ${values[name] ?? 'nothing yet'}. Change`}
-                                    onClick={() => setEditing(name)}
-                                >
-                                    {values[name] === undefined ? (
-                                        <span className="text-ochre">nothing yet</span>
-                                    ) : (
-                                        <Breaking text={values[name]} />
-                                    )}
-                                </button>
-                            ) : (
-                                <Breaking text={values[name] ?? 'nothing yet'} />
-                            )}
+                            {value(name)}
                             {editable && own[name] !== undefined && editing !== name && (
                                 <button
                                     type="button"
                                     className="link ml-2 font-sans text-[12.5px]"
-                                    onClick={() => turning.send('patch', keep, { name, value: '' })}
+                                    onClick={() => changes.send('patch', keep, { name, value: '' })}
                                 >
                                     take back
                                 </button>
@@ -80,13 +80,13 @@ function Value({
     name,
     start,
     keep,
-    turning,
+    changes,
     onDone,
 }: {
     name: string;
     start: string;
     keep: string;
-    turning: Turning;
+    changes: Changes;
     onDone: () => void;
 }) {
     const [value, setValue] = useState(start);
@@ -94,38 +94,30 @@ function Value({
     const send = () => {
         if (value.trim() === start) {
             onDone();
-        } else {
-            turning.send(
-                'patch',
-                keep,
-                { name, value: value.trim() },
-                {
-                    kept: onDone,
-                    refused: (errors) =>
-                        setFault(errors.value ?? errors.name ?? errors.refused ?? 'This could not be kept.'),
-                },
-            );
+
+            return;
         }
+        changes.send(
+            'patch',
+            keep,
+            { name, value: value.trim() },
+            {
+                kept: onDone,
+                refused: (errors) => setFault(refusal(errors, 'This could not be kept.', 'value', 'name', 'refused')),
+            },
+        );
     };
 
     return (
         <>
-            <input
-                autoFocus
-                aria-label={name}
-                aria-invalid={fault !== null}
-                className="input w-32!"
+            <InlineField
+                label={name}
                 value={value}
-                onChange={(event) => setValue(event.target.value)}
-                onBlur={send}
-                onKeyDown={(event) => {
-                    if (event.key === 'Enter') {
-                        send();
-                    } else if (event.key === 'Escape') {
-                        event.stopPropagation();
-                        onDone();
-                    }
-                }}
+                className="input w-32!"
+                isWrong={fault !== null}
+                onChange={setValue}
+                onKeep={send}
+                onLeave={onDone}
             />
             {fault !== null && (
                 <span role="alert" className="block font-sans text-[12.5px] text-red">

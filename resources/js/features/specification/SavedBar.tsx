@@ -1,8 +1,8 @@
-import type { Turning } from './turning';
+import type { Changes } from './changes';
 
 /** Whether everything is kept, and the way back. */
-export function SavedBar({ turning }: { turning: Turning }) {
-    const { state } = turning;
+export function SavedBar({ changes }: { changes: Changes }) {
+    const { state } = changes;
 
     return (
         <span className="flex items-baseline gap-3 text-[13px] whitespace-nowrap">
@@ -12,16 +12,16 @@ export function SavedBar({ turning }: { turning: Turning }) {
             <button
                 type="button"
                 className="link disabled:cursor-default disabled:text-faint disabled:no-underline"
-                disabled={!turning.canUndo}
-                onClick={turning.undo}
+                disabled={!changes.canUndo}
+                onClick={changes.undo}
             >
                 Undo
             </button>
             <button
                 type="button"
                 className="link disabled:cursor-default disabled:text-faint disabled:no-underline"
-                disabled={!turning.canRedo}
-                onClick={turning.redo}
+                disabled={!changes.canRedo}
+                onClick={changes.redo}
             >
                 Redo
             </button>

@@ -1,4 +1,4 @@
-import { below } from './layers';
+import { below, OF_LAYER } from './layers';
 import type { AskedPart, SetBy } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 
@@ -40,9 +40,7 @@ export function WhoSetWhat({ parts }: { parts: AskedPart[] }) {
                             <s className="text-faint">
                                 <Breaking text={lower?.value ?? 'nothing'} />
                             </s>{' '}
-                            <span className="font-sans text-faint">
-                                of {lower?.by === 'house' ? 'the house' : 'its specification'}
-                            </span>
+                            <span className="font-sans text-faint">of {OF_LAYER[lower?.by ?? 'specification']}</span>
                         </span>
                     </p>
                 );

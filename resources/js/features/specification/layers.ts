@@ -8,6 +8,13 @@ export const SET_BY: Record<SetBy, string> = {
     deliverable: 'this deliverable',
 };
 
+/** Whose it is, behind “of”. */
+export const OF_LAYER: Record<SetBy, string> = {
+    house: 'the house',
+    specification: 'its specification',
+    deliverable: 'its specification',
+};
+
 const ORDER: SetBy[] = ['house', 'specification', 'deliverable'];
 
 /** What a line would be without the layer that set it; null where nothing lies below. */

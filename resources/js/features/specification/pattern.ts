@@ -1,3 +1,5 @@
+import type { AskedPart } from '../../types/views';
+
 /** A name pattern as blocks that can be moved; whether it can be used is the server's word. */
 
 export type Block = { kind: 'text'; text: string } | { kind: 'piece'; name: string; after: string };
@@ -23,6 +25,9 @@ export const PIECES: KnownPiece[] = [
     { name: 'learner', after: '', says: 'whose work it is' },
     { name: 'ext', after: '', says: 'extension of the format' },
 ];
+
+/** Pieces whose value comes from the frame, the pass or the format, not from a value given for it. */
+const MADE = ['frame', 'pass', 'ext', 'first', 'last', 'width', 'height'];
 
 export const SEPARATORS = ['_', '.', '-', '/'];
 
@@ -62,15 +67,15 @@ export function blocks(pattern: string): Block[] {
 }
 
 export function written(list: Block[]): string {
-    return list
-        .map((block) =>
-            block.kind === 'text'
-                ? block.text.replaceAll('{', '{{').replaceAll('}', '}}')
-                : block.after === ''
-                  ? `{${block.name}}`
-                  : `{${block.name}:${block.after}}`,
-        )
-        .join('');
+    return list.map(writtenBlock).join('');
+}
+
+function writtenBlock(block: Block): string {
+    if (block.kind === 'text') {
+        return block.text.replaceAll('{', '{{').replaceAll('}', '}}');
+    }
+
+    return block.after === '' ? `{${block.name}}` : `{${block.name}:${block.after}}`;
 }
 
 /** Text next to text is one text. */
@@ -96,4 +101,15 @@ export function moved(list: Block[], from: number, to: number): Block[] {
     const rest = list.filter((_, at) => at !== from);
 
     return [...rest.slice(0, to), block, ...rest.slice(to)];
+}
+
+/** The pieces that names and folders of a specification have, and that somebody gives a value. */
+export function neededPieces(parts: AskedPart[]): string[] {
+    const patterns = parts.flatMap((part) =>
+        part.lines.filter((line) => line.id === 'naming.pattern' || line.id === 'naming.folder'),
+    );
+
+    return patterns
+        .flatMap((line) => blocks(line.value))
+        .flatMap((block) => (block.kind === 'piece' && !MADE.includes(block.name) ? [block.name] : []));
 }

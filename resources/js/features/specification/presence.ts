@@ -1,7 +1,9 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
-import type { AskedState } from '../../types/views';
 import { tell } from '../../lib/ask';
+import { to } from '../../lib/route';
+import { usePolling } from '../../lib/usePolling';
+import type { AskedState } from '../../types/views';
 
 const EVERY = 8000;
 
@@ -22,41 +24,32 @@ export function usePresence(
         token.current = state.token;
     }, [state.token]);
 
-    useEffect(() => {
-        const stop = new AbortController();
-        const look = () => {
-            if (document.hidden) {
-                return;
-            }
-            tell<{ others: string[]; state: AskedState }>(
-                `/deliverables/${deliverable}/presence`,
-                {},
-                stop.signal,
-            ).then(
+    const compare = (now: AskedState) => {
+        if (now.token === token.current) {
+            return;
+        }
+        token.current = now.token;
+        setChanged(
+            now.by === null || now.by === me
+                ? 'Changed in another window; this is how it stands now.'
+                : `${now.by} changed this at ${now.at ?? ''}; this is how it stands now.`,
+        );
+        router.reload({ only: ['asked', 'deliverable'] });
+    };
+    usePolling(async (stop) => {
+        if (!document.hidden) {
+            const url = to('presence', { deliverable });
+            await tell<{ others: string[]; state: AskedState }>(url, {}, stop).then(
                 (answer) => {
                     setOthers(answer.others);
-                    if (answer.state.token !== token.current) {
-                        token.current = answer.state.token;
-                        setChanged(
-                            answer.state.by === null || answer.state.by === me
-                                ? 'Changed in another window; this is how it stands now.'
-                                : `${answer.state.by} changed this at ${answer.state.at ?? ''}; ` +
-                                      'this is how it stands now.',
-                        );
-                        router.reload({ only: ['asked', 'deliverable'] });
-                    }
+                    compare(answer.state);
                 },
                 () => undefined,
             );
-        };
-        look();
-        const timer = setInterval(look, EVERY);
+        }
 
-        return () => {
-            clearInterval(timer);
-            stop.abort();
-        };
-    }, [deliverable, me]);
+        return EVERY;
+    }, 0);
 
     return { others, changed };
 }

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { to } from '../../lib/route';
+import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
+import type { IntakePlace, ScanDepth } from '../../types/views';
+
+/** Which folder is to be looked at, and how closely. */
+export function ChooseFolder({
+    deliverable,
+    roots,
+    start,
+    fault,
+    busy,
+    onCheck,
+}: {
+    deliverable: number;
+    roots: IntakePlace[];
+    start: Choice | null;
+    fault: string | null;
+    busy: boolean;
+    onCheck: (at: Choice, depth: ScanDepth) => void;
+}) {
+    const [full, setFull] = useState(false);
+
+    return (
+        <FolderBrowser browse={to('intake', { deliverable })} roots={roots} start={start} fault={fault}>
+            {(at, ready) => (
+                <>
+                    <button
+                        type="button"
+                        className="btn btn-primary"
+                        disabled={busy || !ready}
+                        onClick={() => onCheck(at, full ? 'full' : 'quick')}
+                    >
+                        {busy ? 'Checking…' : 'Check this folder'}
+                    </button>
+                    <label className="flex items-center gap-1.5">
+                        <input
+                            type="checkbox"
+                            className="checkbox"
+                            checked={full}
+                            onChange={(event) => setFull(event.target.checked)}
+                        />
+                        read every byte
+                    </label>
+                    <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
+                </>
+            )}
+        </FolderBrowser>
+    );
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Fault } from '../../parts/Fault';
+import type { Choice } from '../../parts/FolderBrowser';
+import type { FramesPage, Ledger, ScanDepth, ShownDelivery } from '../../types/views';
+import { BrokenOff } from './BrokenOff';
+import { CheckProgress } from './CheckProgress';
+import { ChooseFolder } from './ChooseFolder';
+import { FramesHead } from './FramesHead';
+
+/** Where files were looked at the last time. */
+function placeOf(delivery: ShownDelivery | null): Choice | null {
+    return delivery === null || delivery.rootId === null ? null : { root: delivery.rootId, below: delivery.folder };
+}
+
+/** A check that is under way, or how the last one ended before its end. */
+function Running({ running, broken }: Pick<FramesPage, 'running' | 'broken'>) {
+    if (running !== null) {
+        return <CheckProgress key={running.id} running={running} />;
+    }
+
+    return broken === null ? null : <BrokenOff broken={broken} />;
+}
+
+/** What was looked at, what is being looked at, and the ways to look again. */
+export function FramesTop({ page, ledger }: { page: FramesPage; ledger: Ledger | null }) {
+    const { deliverable, roots, running, broken } = page;
+    const delivery = ledger?.delivery ?? null;
+    const last = placeOf(delivery);
+    const isRunning = running !== null;
+    const [choosing, setChoosing] = useState(delivery === null);
+    const action = useAction('This could not be checked.');
+    const check = (choice: Choice, depth: ScanDepth) =>
+        action.send(
+            'post',
+            to('checks.store', { deliverable: deliverable.id }),
+            { ...choice, depth },
+            { names: ['below', 'root', 'refused'], preserveScroll: false, done: () => setChoosing(false) },
+        );
+
+    return (
+        <>
+            <Running running={running} broken={broken} />
+            {delivery !== null && ledger !== null && (
+                <div className="px-6 pt-3">
+                    <FramesHead
+                        ledger={ledger}
+                        delivery={delivery}
+                        isRunning={isRunning}
+                        canRepeat={roots.some((root) => root.id === last?.root)}
+                        choosing={choosing}
+                        busy={action.busy}
+                        onRepeat={(depth) => last !== null && check(last, depth)}
+                        onChoose={() => setChoosing(!choosing)}
+                    />
+                    {!choosing && <Fault says={action.fault} className="mt-1" />}
+                </div>
+            )}
+            {delivery === null && !isRunning && (
+                <p className="said px-6 pt-5">
+                    No files have been looked at yet. Choose the folder they were rendered to.
+                </p>
+            )}
+            {choosing && !isRunning && (
+                <ChooseFolder
+                    deliverable={deliverable.id}
+                    roots={roots}
+                    start={last}
+                    fault={action.fault}
+                    busy={action.busy}
+                    onCheck={check}
+                />
+            )}
+        </>
+    );
+}

@@ -1,0 +1,153 @@
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { SAYS, ticks, WIDTH, type FrameState, type Strip } from './strip';
+
+const FILLS: Record<Exclude<FrameState, 'cut'>, string> = {
+    whole: 'color-mix(in oklab, var(--color-success) 45%, var(--color-base-100))',
+    wrong: 'color-mix(in oklab, var(--color-error) 38%, var(--color-base-100))',
+    missing: 'var(--color-base-100)',
+    extra: 'color-mix(in oklab, var(--color-warning) 45%, var(--color-base-100))',
+    none: 'transparent',
+};
+
+/** What frames that are cut short are filled with. */
+function Hatch({ id }: { id: string }) {
+    return (
+        <defs>
+            <pattern id={id} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+                <rect width="4" height="4" fill="var(--color-base-100)" />
+                <rect width="2" height="4" fill="var(--color-error)" />
+            </pattern>
+        </defs>
+    );
+}
+
+/** One cell a frame, binned where they are many. */
+function Cells({ strip, hatch }: { strip: Strip; hatch: string }) {
+    const cell = WIDTH / strip.cells;
+    const gap = cell > 5 ? 1 : 0.5;
+
+    return Array.from({ length: strip.cells }, (_, n) => {
+        const state = strip.state(strip.frameAt(n), strip.frameAt(n + 1) - 1);
+
+        return (
+            <rect
+                key={n}
+                x={n * cell + gap / 2}
+                y={28}
+                width={Math.max(1, cell - gap)}
+                height={20}
+                fill={state === 'cut' ? `url(#${hatch})` : FILLS[state]}
+                stroke={state === 'cut' || state === 'missing' ? 'var(--color-error)' : 'none'}
+                strokeWidth={state === 'missing' ? 0.8 : 1}
+            />
+        );
+    });
+}
+
+/** Sizes as a fine line above the cells. */
+function Sizes({ strip, sizes }: { strip: Strip; sizes: [number, number][] }) {
+    const largest = Math.max(1, ...sizes.map(([, size]) => size));
+    const points = sizes.map(
+        ([frame, size]) => `${strip.x(frame).toFixed(1)},${(22 - (size / largest) * 18).toFixed(1)}`,
+    );
+
+    return sizes.length < 2 ? null : (
+        <polyline points={points.join(' ')} fill="none" stroke="var(--color-secondary)" strokeWidth="1" />
+    );
+}
+
+function Ticks({ strip }: { strip: Strip }) {
+    const ends: Record<number, { x: number; anchor: 'start' | 'end' }> = {
+        [strip.last]: { x: WIDTH, anchor: 'end' },
+        [strip.first]: { x: 0, anchor: 'start' },
+    };
+
+    return ticks(strip).map((tick) => (
+        <text
+            key={tick}
+            x={ends[tick]?.x ?? strip.x(tick)}
+            y={62}
+            textAnchor={ends[tick]?.anchor ?? 'middle'}
+            className="mono"
+            fontSize="11"
+            fill="var(--color-secondary)"
+        >
+            {tick}
+        </text>
+    ));
+}
+
+/** The range that is selected. */
+function Selection({ strip, mark }: { strip: Strip; mark: [number, number] }) {
+    return (
+        <rect
+            x={((Math.min(...mark) - strip.first) / strip.count) * WIDTH}
+            y={25}
+            width={((Math.abs(mark[1] - mark[0]) + 1) / strip.count) * WIDTH}
+            height={26}
+            fill="none"
+            stroke="var(--color-primary)"
+            strokeWidth="2"
+        />
+    );
+}
+
+/** A strip as a slider: pointer and keys go from frame to frame, and select a range. */
+export function StripDrawing({
+    strip,
+    sizes,
+    cursor,
+    mark,
+    hatch,
+    onKey,
+    onDown,
+    onMove,
+    onUp,
+}: {
+    strip: Strip;
+    sizes: [number, number][];
+    cursor: number | null;
+    mark: [number, number] | null;
+    hatch: string;
+    onKey: (event: KeyboardEvent) => void;
+    onDown: (frame: number) => void;
+    onMove: (frame: number) => void;
+    onUp: () => void;
+}) {
+    const { first, last } = strip;
+    const at = (event: PointerEvent<SVGSVGElement>) => {
+        const box = event.currentTarget.getBoundingClientRect();
+
+        return strip.clamp(first + Math.floor(((event.clientX - box.left) / box.width) * strip.count));
+    };
+
+    return (
+        <svg
+            viewBox={`0 0 ${WIDTH} 66`}
+            className="block w-full touch-none select-none"
+            role="slider"
+            tabIndex={0}
+            aria-label="Frame"
+            aria-valuemin={first}
+            aria-valuemax={last}
+            aria-valuenow={cursor ?? first}
+            aria-valuetext={cursor === null ? `${first} to ${last}` : `${cursor}: ${SAYS[strip.state(cursor, cursor)]}`}
+            onKeyDown={onKey}
+            onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                onDown(at(event));
+            }}
+            onPointerMove={(event) => onMove(at(event))}
+            onPointerUp={onUp}
+        >
+            <Hatch id={hatch} />
+            <Sizes strip={strip} sizes={sizes} />
+            <Cells strip={strip} hatch={hatch} />
+            {mark !== null && <Selection strip={strip} mark={mark} />}
+            {cursor !== null && (
+                <path d={`M${strip.x(cursor)} 24v28`} stroke="var(--color-base-content)" strokeWidth="1" />
+            )}
+            <Ticks strip={strip} />
+        </svg>
+    );
+}

@@ -1,0 +1,65 @@
+import { LedgerHead } from '../../parts/LedgerHead';
+
+/** What one change would do to a deliverable. */
+export interface PreviewedChange {
+    id: number;
+    code: string;
+    from: string | null;
+    to: string | null;
+    /** what would contradict itself then, and does not now */
+    conflicts: string[];
+}
+
+const NOT_ASKED = <span className="font-sans text-faint">not asked</span>;
+
+/** What would become of each, and the way to do it. */
+export function PreviewedChanges({
+    plan,
+    busy,
+    onWrite,
+}: {
+    plan: PreviewedChange[];
+    busy: boolean;
+    onWrite: () => void;
+}) {
+    const many = plan.filter((each) => each.from !== each.to).length;
+    const says = many === 0 ? 'Nothing would change' : `Change ${many === 1 ? 'one' : many}`;
+
+    return (
+        <div className="pt-4" aria-live="polite">
+            <table className="ledger">
+                <LedgerHead columns={[['deliverable'], ['now'], ['then']]} />
+                <tbody>
+                    {plan.map((each) => (
+                        <tr key={each.id}>
+                            <th scope="row" className="mono">
+                                {each.code}
+                            </th>
+                            <td className="column mono">{each.from ?? NOT_ASKED}</td>
+                            <td className="column mono">
+                                {each.from === each.to ? (
+                                    <span className="font-sans text-faint">the same</span>
+                                ) : (
+                                    (each.to ?? NOT_ASKED)
+                                )}
+                                {each.conflicts.map((conflict) => (
+                                    <span key={conflict} className="block font-sans text-[13px] text-red">
+                                        {conflict}
+                                    </span>
+                                ))}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            <p className="flex items-baseline gap-3 pt-3">
+                <button type="button" className="btn btn-primary" disabled={busy || many === 0} onClick={onWrite}>
+                    {says}
+                </button>
+                {plan.some((each) => each.conflicts.length > 0) && (
+                    <span className="text-red">Some would contradict themselves.</span>
+                )}
+            </p>
+        </div>
+    );
+}

@@ -1,0 +1,268 @@
+import { Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Breaking } from '../../parts/Breaking';
+import { Fault } from '../../parts/Fault';
+import { LedgerHead } from '../../parts/LedgerHead';
+import type { RevisionLine, RevisionsPage } from '../../types/views';
+
+const MOST_USERS = 40;
+
+const MOST_CHECKS = 20;
+
+/** What the specification is called; kept on Enter or when it is left. */
+export function SpecificationTitle({ id, title: kept }: { id: number; title: string }) {
+    const [title, setTitle] = useState(kept);
+    const action = useAction('This could not be kept.');
+    const rename = () => {
+        if (title.trim() !== kept) {
+            const url = to('specification.rename', { specification: id });
+            action.send('patch', url, { title: title.trim() }, { names: ['title'], preserveState: true });
+        }
+    };
+
+    return (
+        <>
+            <label htmlFor="title" className="aside block text-[13px]">
+                Specification
+            </label>
+            <input
+                id="title"
+                className="input title max-w-[560px] text-[18px]"
+                value={title}
+                onChange={(event) => setTitle(event.target.value)}
+                onBlur={rename}
+                onKeyDown={(event) => {
+                    if (event.key === 'Enter') {
+                        rename();
+                    } else if (event.key === 'Escape') {
+                        setTitle(kept);
+                    }
+                }}
+            />
+            <Fault says={action.fault} />
+        </>
+    );
+}
+
+/** Who follows it, and what it is made of. */
+export function Followers({ users, parts }: Pick<RevisionsPage, 'users' | 'parts'>) {
+    const many = users.length === 1 ? 'One deliverable follows it: ' : `${users.length} deliverables follow it: `;
+
+    return (
+        <p className="said py-3">
+            {users.length === 0 ? (
+                'Nothing follows it yet.'
+            ) : (
+                <>
+                    {many}
+                    {users.slice(0, MOST_USERS).map((user, at) => (
+                        <span key={user.id}>
+                            {at > 0 && ', '}
+                            <Link
+                                href={to('specification', { deliverable: user.id })}
+                                className="link mono text-[14px]"
+                            >
+                                {user.code}
+                            </Link>
+                            {user.overrides > 0 && (
+                                <span className="aside text-[14px]"> ({user.overrides} of its own)</span>
+                            )}
+                        </span>
+                    ))}
+                    {users.length > MOST_USERS && ` and ${users.length - MOST_USERS} more`}.
+                </>
+            )}{' '}
+            It has {parts.length === 1 ? 'one part' : `${parts.length} parts`}:{' '}
+            {parts.map((part) => part.name).join(', ')}.
+        </p>
+    );
+}
+
+/** Checks of what was asked before, with the way to make them again. */
+export function OutOfDateChecks({
+    specification,
+    checks,
+}: {
+    specification: number;
+    checks: RevisionsPage['outOfDate'];
+}) {
+    const action = useAction('These could not be checked again.');
+
+    return checks.length === 0 ? null : (
+        <div className="mb-3 border border-edge px-3 py-2">
+            <p>
+                {checks.length === 1 ? 'One check is' : `${checks.length} checks are`} of what was asked before:{' '}
+                {checks.slice(0, MOST_CHECKS).map((each, at) => (
+                    <span key={each.id}>
+                        {at > 0 && ', '}
+                        <Link href={to('frames', { deliverable: each.deliverableId })} className="link mono">
+                            {each.deliverable}
+                        </Link>{' '}
+                        <span className="text-faint">revision {each.revision}</span>
+                    </span>
+                ))}
+                {checks.length > MOST_CHECKS && ` and ${checks.length - MOST_CHECKS} more`}
+            </p>
+            <p className="pt-1.5">
+                <button
+                    type="button"
+                    className="btn btn-primary"
+                    disabled={action.busy}
+                    onClick={() => action.send('post', to('specification.recheck', { specification }))}
+                >
+                    {action.busy ? 'Checking…' : 'Check them again by what is asked now'}
+                </button>
+            </p>
+        </div>
+    );
+}
+
+function ChecksBy({ revision, newest }: { revision: RevisionLine; newest: boolean }) {
+    const { checks, deliverables } = revision;
+
+    return (
+        <td className="column">
+            {checks === 0 ? (
+                <span className="text-faint">none</span>
+            ) : (
+                `${checks} of ${deliverables} ${deliverables === 1 ? 'deliverable' : 'deliverables'}`
+            )}
+            {newest && !revision.fixed && (
+                <span className="text-faint">; still open: a change goes into it until a check uses it</span>
+            )}
+        </td>
+    );
+}
+
+/** Every revision, the newest first. */
+export function RevisionTable({ revisions }: { revisions: RevisionLine[] }) {
+    return (
+        <table className="ledger">
+            <LedgerHead
+                columns={[
+                    ['revision', '12%'],
+                    ['begun', '24%'],
+                    ['by', '24%'],
+                    ['checks by it', '40%'],
+                ]}
+            />
+            <tbody>
+                {revisions.map((revision, at) => (
+                    <tr key={revision.number}>
+                        <th scope="row">{revision.number}</th>
+                        <td className="column">{revision.at}</td>
+                        <td className="column">
+                            {revision.by ?? <span className="text-faint">set up with the production</span>}
+                        </td>
+                        <ChecksBy revision={revision} newest={at === 0} />
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+function Value({ text }: { text: string | null }) {
+    return (
+        <td className="column mono">
+            {text === null ? <span className="font-sans text-faint">not asked</span> : <Breaking text={text} />}
+        </td>
+    );
+}
+
+/** What differs between two revisions. */
+export function Comparison({
+    specification,
+    revisions,
+    from,
+    to: until,
+    differs,
+    several,
+}: Pick<RevisionsPage, 'revisions' | 'from' | 'to' | 'differs'> & { specification: number; several: boolean }) {
+    const compare = (next: { from: number | null; to: number | null }) =>
+        router.get(
+            to('revisions', { specification }),
+            { from: next.from ?? '', to: next.to ?? '' },
+            { preserveScroll: true, preserveState: true },
+        );
+    const choice = (label: string, chosen: number | null, onChoose: (number: number) => void) => (
+        <select
+            aria-label={label}
+            className="select w-auto! font-sans text-[14px]"
+            value={chosen ?? ''}
+            onChange={(event) => onChoose(Number(event.target.value))}
+        >
+            {revisions.map((each) => (
+                <option key={each.number}>{each.number}</option>
+            ))}
+        </select>
+    );
+
+    return (
+        <section className="pt-6" aria-label="Two revisions compared">
+            <h2 className="title flex flex-wrap items-baseline gap-2 border-b border-edge pb-1 text-[18px]">
+                From revision
+                {choice('From revision', from, (number) => compare({ from: number, to: until }))}
+                to
+                {choice('To revision', until, (number) => compare({ from, to: number }))}
+            </h2>
+            {differs.length === 0 ? (
+                <p className="py-2 text-faint">They ask the same.</p>
+            ) : (
+                <table className="ledger">
+                    <LedgerHead
+                        columns={[
+                            ['requirement', '28%'],
+                            [`revision ${from}`, '36%'],
+                            [`revision ${until}`, '36%'],
+                        ]}
+                    />
+                    <tbody>
+                        {differs.map((line) => (
+                            <tr key={`${line.part} ${line.id} ${line.label}`}>
+                                <th scope="row">
+                                    {line.label}
+                                    {several && line.part !== '' && <span className="aside"> of {line.part}</span>}
+                                </th>
+                                <Value text={line.from} />
+                                <Value text={line.to} />
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            )}
+        </section>
+    );
+}
+
+/** Keeps it for what begins later. */
+export function KeepAsPreset({
+    production,
+    specification,
+}: {
+    production: number;
+    specification: { id: number; title: string };
+}) {
+    const [title, setTitle] = useState(specification.title);
+    const action = useAction('This could not be kept.');
+
+    return (
+        <form
+            className="flex flex-wrap items-end gap-3 pt-8"
+            onSubmit={(event) => {
+                event.preventDefault();
+                const data = { title, specification: specification.id };
+                action.send('post', to('preset.store', { production }), data, { names: ['title'] });
+            }}
+        >
+            <label className="text-[13px]">
+                Keep it as a preset of this production, called
+                <input className="input block w-96!" value={title} onChange={(event) => setTitle(event.target.value)} />
+            </label>
+            <button className="btn">Keep as a preset</button>
+            <Fault says={action.fault} className="w-full" />
+        </form>
+    );
+}

@@ -1,0 +1,92 @@
+import { Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { to } from '../lib/route';
+import { setTheme, theme } from '../lib/theme';
+import type { Book, DeliverableHead } from '../types/views';
+
+function Whose({ book, deliverable }: { book: Book | null; deliverable: DeliverableHead | undefined }) {
+    if (book === null) {
+        return <span className="title text-[18px]">Plain Ledger</span>;
+    }
+    const due = deliverable?.due ?? null;
+
+    return (
+        <>
+            <Link
+                href={to('production', { production: book.production.id })}
+                className="title min-w-0 truncate text-[18px] hover:underline"
+            >
+                {book.production.name}
+            </Link>
+            <span className="aside min-w-0 truncate">
+                {book.production.code}
+                {deliverable !== undefined && ` · ${deliverable.code}`}
+                {due !== null && <span className={due.late ? 'text-red' : ''}> · due {due.words}</span>}
+            </span>
+        </>
+    );
+}
+
+function ThemeButton() {
+    const [night, setNight] = useState(theme() === 'night');
+
+    return (
+        <button
+            type="button"
+            className="link"
+            onClick={() => {
+                setTheme(night ? 'paper' : 'night');
+                setNight(!night);
+            }}
+        >
+            {night ? 'Day' : 'Night'}
+        </button>
+    );
+}
+
+/** What stands at the head of every page: whose it is, and the ways out. */
+export function RunningHead({
+    book,
+    deliverable,
+    person,
+    onKeys,
+}: {
+    book: Book | null;
+    deliverable: DeliverableHead | undefined;
+    person: string | null;
+    onKeys: () => void;
+}) {
+    const role = book?.role ?? null;
+
+    return (
+        <header className="book-head flex items-baseline gap-3 px-5 py-2" data-region="head" tabIndex={-1}>
+            <a href="#sheet" className="sr-only focus:not-sr-only">
+                To the page
+            </a>
+            <Whose book={book} deliverable={deliverable} />
+            <span className="ml-auto flex items-baseline gap-4 whitespace-nowrap">
+                {person !== null && (
+                    <>
+                        <Link href={to('productions')} className="link">
+                            All productions
+                        </Link>
+                        <Link href={to('calculator')} className="link">
+                            Calculator
+                        </Link>
+                    </>
+                )}
+                <ThemeButton />
+                <button type="button" className="link" onClick={onKeys}>
+                    Keys
+                </button>
+                <Link href={to('tokens')} className="text-faint hover:underline" title="Your tokens">
+                    {person}
+                    {role !== null && `, ${role}`}
+                </Link>
+                <button type="button" className="link" onClick={() => router.post(to('sign-out'))}>
+                    Sign out
+                </button>
+            </span>
+        </header>
+    );
+}
