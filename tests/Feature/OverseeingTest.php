@@ -148,7 +148,7 @@ final class OverseeingTest extends LedgerTestCase
         self::assertStringContainsString('1. Set the frame rate to 24; it is 25.', $messages[1]['body']);
         self::assertStringContainsString('Nothing has been checked yet', $messages[0]['body']);
         self::assertStringContainsString(
-            'To: <artist@harbour.example>',
+            'To: artist@harbour.example',
             (string) $this->get($this->base().'/outbox.mbox')->assertOk()->getContent(),
         );
         self::assertCount(2, json_decode((string) $this->get($this->base().'/outbox.json')->getContent(), true));
