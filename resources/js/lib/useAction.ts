@@ -27,12 +27,13 @@ export function useAction(otherwise: string): Action {
         method,
         url,
         data = {},
-        { names = [], done, preserveScroll = true, ...visit } = {},
+        { names = [], done, preserveScroll = true, preserveState = true, ...visit } = {},
     ) => {
         setFault(null);
         router.visit(url, {
             ...visit,
             preserveScroll,
+            preserveState,
             method,
             data,
             onStart: () => setBusy(true),

@@ -35,13 +35,16 @@ export function useQuestion<Answer>(
                 return;
             }
             setKnown((was) => ({ ...was, asking: true }));
+            const learn = (next: (was: Question<Answer>) => Question<Answer>) => {
+                if (!stop.signal.aborted) {
+                    setKnown(next);
+                }
+            };
             latest.current(stop.signal).then(
-                (answer) => setKnown({ answer, fault: null, asking: false }),
+                (answer) => learn(() => ({ answer, fault: null, asking: false })),
                 (trouble: unknown) => {
-                    if (!stop.signal.aborted) {
-                        const fault = sentence(trouble, otherwise);
-                        setKnown((was) => ({ answer: keeps ? was.answer : null, fault, asking: false }));
-                    }
+                    const fault = sentence(trouble, otherwise);
+                    learn((was) => ({ answer: keeps ? was.answer : null, fault, asking: false }));
                 },
             );
         }, wait);

@@ -18,7 +18,7 @@ export function SpecificationTitle({ id, title: kept }: { id: number; title: str
     const rename = () => {
         if (title.trim() !== kept) {
             const url = to('specification.rename', { specification: id });
-            action.send('patch', url, { title: title.trim() }, { names: ['title'], preserveState: true });
+            action.send('patch', url, { title: title.trim() }, { names: ['title'] });
         }
     };
 
