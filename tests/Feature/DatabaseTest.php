@@ -71,6 +71,7 @@ final class DatabaseTest extends TestCase
     {
         DB::statement('create table t (n integer)');
         $other = new \PDO("sqlite:{$this->bench->folder}/ledger.sqlite");
+        $other->exec('pragma busy_timeout = 50');
         DB::transaction(static function () use ($other): void {
             try {
                 $other->exec('BEGIN IMMEDIATE');
