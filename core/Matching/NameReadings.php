@@ -10,6 +10,7 @@ use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\ExactName;
+use PlainLedger\Core\Naming\NameReader;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
@@ -27,6 +28,9 @@ final class NameReadings
 
     /** @var array<int, true> groups whose names were not read for want of time, by object id */
     private array $unread = [];
+
+    /** @var array<int, array<string, NameReader>> by what is expected, as object id, and its extensions */
+    private array $readers = [];
 
     public function __construct(private readonly Delivery $delivery) {}
 
@@ -51,7 +55,19 @@ final class NameReadings
         $this->done++;
         $extensions = self::extensions($files->part, $this->delivery->factsOf($group, $row), $name);
 
-        return $files->pattern?->read($name, $files->values->withExtensions($extensions));
+        return $this->reader($files, $extensions)?->read($name);
+    }
+
+    /** @param  list<string>  $extensions */
+    private function reader(ExpectedFiles $files, array $extensions): ?NameReader
+    {
+        $of = spl_object_id($files);
+        $these = implode('/', $extensions);
+
+        return $files->pattern === null
+            ? null
+            : $this->readers[$of][$these]
+                ??= NameReader::of($files->pattern, $files->values->withExtensions($extensions));
     }
 
     public function hasTime(): bool

@@ -158,7 +158,7 @@ final readonly class NamePattern implements \Stringable
     /** How a name reads by this pattern, piece by piece. */
     public function read(string $name, PieceValues $values): NameReading
     {
-        return ExactName::of($this, $values)->read($name) ?? ApproximateName::of($this, $values)->read($name);
+        return NameReader::of($this, $values)->read($name);
     }
 
     /**

@@ -224,8 +224,8 @@ final class OddRequestsTest extends LedgerTestCase
         }, $usual);
         self::assertContains($this->sent($method, $path, $usual)->status(), [200, 302, 422], 'as it is usually sent');
         self::assertSame([], $this->faults($method, $path, $usual));
-        // and the book can still be opened
-        foreach ([
+        // and the book can still be opened, where anything was sent that could change it
+        foreach ($method === 'GET' ? [] : [
             "/deliverables/{$this->deliverable->id}/specification",
             "/deliverables/{$this->deliverable->id}/hand-out",
             "/productions/{$this->production->id}",

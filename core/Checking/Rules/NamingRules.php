@@ -13,6 +13,7 @@ use PlainLedger\Core\Matching\Take;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\NameReader;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Naming\PatternRefused;
 use PlainLedger\Core\Naming\Piece;
@@ -77,10 +78,11 @@ final readonly class NamingRules implements Rule
         $values = $values->withExtensions(array_values(array_unique([...$usual, ...$values->extensions])));
         $expected = $subject->expected ?? FrameRange::of(1, 1);
 
+        $reader = NameReader::of($asked, $values);
+
         return array_map(
-            static fn (int $frame): NameReading => $asked->read(
+            static fn (int $frame): NameReading => $reader->read(
                 self::written($own, $asked, $values, $frame, $subject),
-                $values,
             ),
             array_values(array_unique([$expected->first(), $expected->last()])),
         );

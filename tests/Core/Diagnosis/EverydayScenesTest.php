@@ -232,11 +232,15 @@ final class EverydayScenesTest extends TestCase
         $scene = ['file' => 'TC_010_light_v003', 'saved' => $change['saved'] ?? true, 'project_folder' => 'tide_clock'];
         unset($change['saved']);
 
+        // read once for some two thousand scenes
+        static $asked = null;
+        $asked ??= Workbench::specification(
+            self::REQUIRE,
+            ['starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-250']]],
+        );
+
         return CheckReport::of(
-            Workbench::specification(
-                self::REQUIRE,
-                ['starting_values' => ['picture.resolution' => ['400x300'], 'time.range' => ['1-250']]],
-            ),
+            $asked,
             Workbench::scene($change + self::SETTINGS, $scene),
             null,
         )->toArray();

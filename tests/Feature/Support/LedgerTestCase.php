@@ -10,12 +10,16 @@ use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Foundation\Testing\WithCachedConfig;
+use Illuminate\Foundation\Testing\WithCachedRoutes;
 use Tests\Core\Support\Workbench;
 
 /** A small production with a coordinator, two artists, and an intake folder of its own. */
 abstract class LedgerTestCase extends TestCase
 {
     use RefreshDatabase;
+    use WithCachedConfig;
+    use WithCachedRoutes;
 
     protected Workbench $intake;
 
