@@ -40,7 +40,11 @@ final readonly class WriteMessages
     {
         /** @var User $owner */
         $owner = $theirs->firstOrFail()->owner;
-        /** @var non-empty-list<array{code: string, title: string, due: string|null, document: array<string, mixed>|null}> $told */
+        /**
+         * @var non-empty-list<array{
+         *   code: string, title: string, due: string|null, document: array<string, mixed>|null,
+         * }> $told
+         */
         $told = array_values($theirs->map(static fn (Deliverable $d): array => [
             'code' => $d->code,
             'title' => $d->title,

@@ -7,7 +7,7 @@ namespace App\Http\Pages;
 use Inertia\Inertia;
 use Inertia\Response;
 
-/** A view model that is a whole page: its class is called as the page is, and its public properties are what it gets. */
+/** A view model that is a whole page: its class is called as the page, and its public properties are what it gets. */
 trait RendersPage
 {
     public function render(): Response

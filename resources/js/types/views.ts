@@ -42,7 +42,7 @@ export interface AskedPart {
     /** as it is shown: pixels made square */
     shape: ShapeShown | null;
     ruler: Ruler | null;
-    names: { sets: { pass: string | null; folder: string; names: string[] }[]; tree: string[] } | null;
+    names: { sets: NameSet[]; tree: string[] } | null;
     /** what should be known of the names */
     notes: string[];
     conflicts: ConflictShown[];
@@ -343,7 +343,7 @@ export interface ImpliedPart {
     /** as it is shown: pixels made square */
     shape: ShapeShown | null;
     ruler: Ruler | null;
-    names: { sets: { pass: string | null; folder: string; names: string[] }[]; tree: string[] } | null;
+    names: { sets: NameSet[]; tree: string[] } | null;
     /** what should be known of the names */
     notes: string[];
     conflicts: ConflictShown[];
@@ -369,7 +369,7 @@ export interface IntakePlace {
     label: string;
     /** Where this deliverable is expected. */
     own: string;
-    /** the folder that should be there and is not, and what makes it */
+    /** the folder that should be there, and what makes it */
     wanted: { folder: string; make: string | null } | null;
 }
 
@@ -506,6 +506,8 @@ export type NameReading = {
     frames: string;
     pieces: { piece: string; asked: string; found: string; differs: string[] }[];
 };
+
+export type NameSet = { pass: string | null; folder: string; names: string[] };
 
 export interface NamedField {
     field: string;
@@ -697,7 +699,7 @@ export interface RevisionsPage {
     differs: { part: string; id: string; label: string; from: string | null; to: string | null }[];
     parts: { name: string; delivers: Delivers; madeFrom: string | null }[];
     users: { id: number; code: string; title: string; overrides: number }[];
-    /** newest checks by another one */
+    /** newest by another one */
     outOfDate: { id: number; deliverable: string; deliverableId: number; revision: number }[];
 }
 

@@ -18,7 +18,7 @@ final readonly class IntakePlace
     /** Where this deliverable is expected. */
     public string $own;
 
-    /** @var array{folder: string, make: string|null}|null the folder that should be there and is not, and what makes it */
+    /** @var array{folder: string, make: string|null}|null the folder that should be there, and what makes it */
     public ?array $wanted;
 
     private function __construct(IntakeRoot $root, Deliverable $deliverable, bool $overseer)

@@ -43,7 +43,7 @@ final readonly class RevisionsPage
     /** @var list<array{id: int, code: string, title: string, overrides: int}> */
     public array $users;
 
-    /** @var list<array{id: int, deliverable: string, deliverableId: int, revision: int}> newest checks by another one */
+    /** @var list<array{id: int, deliverable: string, deliverableId: int, revision: int}> newest by another one */
     public array $outOfDate;
 
     public function __construct(Specification $specification, User $reader, ?int $from, ?int $to)

@@ -20,6 +20,7 @@ use PlainLedger\Core\Text\PlainSentence;
  *
  * @phpstan-type Ruler array{cut: array{int, int}, delivered: array{int, int}, head: int, tail: int}
  * @phpstan-type ShapeShown array{width: int, height: int, aspect: string, spoken: string}
+ * @phpstan-type NameSet array{pass: string|null, folder: string, names: list<string>}
  */
 readonly class ImpliedPart
 {
@@ -40,7 +41,7 @@ readonly class ImpliedPart
     /** @var Ruler|null */
     public ?array $ruler;
 
-    /** @var array{sets: list<array{pass: string|null, folder: string, names: list<string>}>, tree: list<string>}|null */
+    /** @var array{sets: list<NameSet>, tree: list<string>}|null */
     public ?array $names;
 
     /** @var list<string> what should be known of the names */
