@@ -6,6 +6,7 @@ namespace App\Actions\Changes;
 
 use App\Models\Deliverable;
 use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
 
@@ -19,7 +20,7 @@ final readonly class PreviewChange
      */
     public function run(array $deliverables, string $id, ?string $json): array
     {
-        $proofreader = \PlainLedger\Core\Specification\Proofreader::standard();
+        $proofreader = Proofreader::standard();
         $lines = [];
         foreach ($deliverables as $deliverable) {
             $layers = $deliverable->layers($deliverable->specification->latest);

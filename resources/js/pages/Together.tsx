@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Chooser } from '../features/production/Chooser';
-import { PreviewedChanges, type PreviewedChange } from '../features/production/PreviewedChanges';
+import { PreviewedChanges } from '../features/production/PreviewedChanges';
 import { SharedValue, type SharedChange } from '../features/production/SharedValue';
 import { tell } from '../lib/ask';
 import { to } from '../lib/route';
@@ -10,7 +10,7 @@ import { useOpenSet } from '../lib/useOpenSet';
 import { Book } from '../parts/Book';
 import { Fault } from '../parts/Fault';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { TogetherPage } from '../types/views';
+import type { PreviewedChange, TogetherPage } from '../types/views';
 
 /** One value of many deliverables: chosen, looked at, then changed together. */
 export default function Together({ book, offered }: TogetherPage) {

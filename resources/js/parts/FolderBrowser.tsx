@@ -2,15 +2,8 @@ import { useRef, useState, type ReactNode } from 'react';
 import { ask } from '../lib/ask';
 import { classes } from '../lib/classes';
 import { useQuestion } from '../lib/useQuestion';
+import type { FolderContents } from '../types/views';
 import { Fault } from './Fault';
-
-interface Contents {
-    below: string;
-    folders: string[];
-    files: number;
-    sample: string[];
-    more: boolean;
-}
 
 export interface Root {
     id: number;
@@ -92,7 +85,7 @@ function Wanted({ folder, make }: { folder: string; make: string | null }) {
 }
 
 /** What lies in a folder besides others. */
-function Files({ contents }: { contents: Contents }) {
+function Files({ contents }: { contents: FolderContents }) {
     const { files, folders, sample } = contents;
     if (files === 0) {
         return (
@@ -117,7 +110,7 @@ function Folder({
     wanted,
     onGo,
 }: {
-    contents: Contents;
+    contents: FolderContents;
     below: string;
     wanted: Root['wanted'];
     onGo: (below: string) => void;
@@ -198,7 +191,7 @@ function Browser({
 }) {
     const list = useRef<HTMLDivElement>(null);
     const url = `${browse}?root=${at.root}&below=${encodeURIComponent(at.below)}`;
-    const found = useQuestion(url, (stop) => ask<Contents>(url, stop), {
+    const found = useQuestion(url, (stop) => ask<FolderContents>(url, stop), {
         wait: 0,
         otherwise: 'This folder could not be read.',
         keeps: false,

@@ -279,6 +279,16 @@ export type Fix = {
     done: boolean;
 };
 
+export interface FolderContents {
+    below: string;
+    folders: string[];
+    files: number;
+    /** some names */
+    sample: string[];
+    /** whether there are more folders than are told */
+    more: boolean;
+}
+
 export interface FoundScene {
     label: string;
     content: string;
@@ -457,6 +467,8 @@ export type LogFacts = {
     progress: LogProgress | null;
 };
 
+export type LogFile = { name: string; bytes: number };
+
 export type LogProgress = {
     expected: string;
     count: number;
@@ -481,6 +493,11 @@ export interface LogShown {
     fault: string | null;
     at: string;
     reading: LogFacts | null;
+}
+
+export interface LogsInFolder {
+    contents: FolderContents;
+    logs: LogFile[];
 }
 
 export interface ManyScenesPage {
@@ -605,6 +622,20 @@ export interface PlanJob {
 export interface Pool {
     machines: number;
     hours: string;
+}
+
+export interface Presence {
+    state: AskedState;
+    others: string[];
+}
+
+export interface PreviewedChange {
+    id: number;
+    code: string;
+    from: string | null;
+    to: string | null;
+    /** what would contradict itself then, and does not now */
+    conflicts: string[];
 }
 
 export interface ProductionLine {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Check;
 
 use App\Http\OpenedFolder;
+use App\Http\Pages\Check\FolderContents;
 use App\Http\Requests\Production\FolderRequest;
 use App\Models\Deliverable;
 use App\Models\User;
@@ -16,6 +17,6 @@ final class IntakeController
 {
     public function show(FolderRequest $request, #[CurrentUser] User $reader, Deliverable $deliverable): JsonResponse
     {
-        return response()->json(OpenedFolder::of($request, $deliverable, $reader)->contents());
+        return response()->json(new FolderContents(OpenedFolder::of($request, $deliverable, $reader)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Production;
 
 use App\Actions\Specifications\StartingDocument;
+use App\Http\Pages\Check\FolderContents;
 use App\Http\Pages\Production\ProposalShown;
 use App\Http\Requests\Production\FolderRequest;
 use App\Intake\IntakeFolder;
@@ -22,7 +23,7 @@ final class ReferenceController
     {
         $folder = IntakeFolder::ofProduction($request->intakeRoot($production->id), $request->below());
 
-        return response()->json($folder->contents());
+        return response()->json(new FolderContents($folder));
     }
 
     /** What a folder's files would make a specification ask. */

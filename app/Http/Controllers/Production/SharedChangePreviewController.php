@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Production;
 
 use App\Actions\Changes\PreviewChange;
+use App\Http\Pages\Production\PreviewedChange;
 use App\Http\Requests\Production\SharedChangeRequest;
 use App\Models\Production;
 use Illuminate\Http\JsonResponse;
@@ -19,6 +20,11 @@ final class SharedChangePreviewController
     ): JsonResponse {
         $deliverables = $request->deliverables($production);
 
-        return response()->json(['lines' => $preview->run($deliverables, $request->id(), $request->written())]);
+        $lines = $preview->run($deliverables, $request->id(), $request->written());
+
+        return response()->json(['lines' => array_map(
+            static fn (array $line): PreviewedChange => new PreviewedChange(...$line),
+            $lines,
+        )]);
     }
 }

@@ -10,6 +10,7 @@ use App\Actions\Logs\FollowLog;
 use App\Actions\Logs\ForgetLog;
 use App\Http\OpenedFolder;
 use App\Http\Pages\Render\LogShown;
+use App\Http\Pages\Render\LogsInFolder;
 use App\Http\Requests\Production\FolderRequest;
 use App\Http\Requests\Render\LogPieceRequest;
 use App\Models\Deliverable;
@@ -27,9 +28,7 @@ final class RenderLogController
     /** What lies in a folder of the intake that could be a log. */
     public function index(FolderRequest $request, #[CurrentUser] User $reader, Deliverable $deliverable): JsonResponse
     {
-        $folder = OpenedFolder::of($request, $deliverable, $reader);
-
-        return response()->json(['contents' => $folder->contents(), 'logs' => $folder->logs()]);
+        return response()->json(new LogsInFolder(OpenedFolder::of($request, $deliverable, $reader)));
     }
 
     /** A piece of one; its first piece begins it. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Specification;
 
-use App\Http\Pages\Specification\AskedState;
+use App\Http\Pages\Specification\Presence;
 use App\Models\Deliverable;
 use App\Models\Role;
 use App\Models\User;
@@ -24,10 +24,9 @@ final class PresenceController
     {
         $deliverable->loadAsked();
 
-        return response()->json([
-            'others' => array_slice($this->others($reader, $deliverable), 0, self::MOST_TOLD),
-            'state' => new AskedState($deliverable),
-        ]);
+        $others = array_slice($this->others($reader, $deliverable), 0, self::MOST_TOLD);
+
+        return response()->json(new Presence($others, $deliverable));
     }
 
     /** @return list<string> who that is, is nothing for a learner to know */

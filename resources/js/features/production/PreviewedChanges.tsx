@@ -1,14 +1,5 @@
 import { LedgerHead } from '../../parts/LedgerHead';
-
-/** What one change would do to a deliverable. */
-export interface PreviewedChange {
-    id: number;
-    code: string;
-    from: string | null;
-    to: string | null;
-    /** what would contradict itself then, and does not now */
-    conflicts: string[];
-}
+import type { PreviewedChange } from '../../types/views';
 
 const NOT_ASKED = <span className="font-sans text-faint">not asked</span>;
 

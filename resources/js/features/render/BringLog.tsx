@@ -7,13 +7,8 @@ import { refusal } from '../../lib/trouble';
 import { useQuestion } from '../../lib/useQuestion';
 import { Fault } from '../../parts/Fault';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
-import type { IntakePlace } from '../../types/views';
+import type { IntakePlace, LogFile, LogsInFolder } from '../../types/views';
 import { useSendLog } from './useSendLog';
-
-interface LogFile {
-    name: string;
-    bytes: number;
-}
 
 /** What lies in a folder that could be a log, each with the way to follow it. */
 function Logs({
@@ -28,7 +23,7 @@ function Logs({
     onFault: (fault: string | null) => void;
 }) {
     const url = to('logs', { deliverable }, { root: at.root, below: at.below });
-    const { answer, fault } = useQuestion(url, (stop) => ask<{ logs: LogFile[] }>(url, stop), { wait: 0 });
+    const { answer, fault } = useQuestion(url, (stop) => ask<LogsInFolder>(url, stop), { wait: 0 });
     const logs = fault === null ? (answer?.logs ?? null) : [];
     const follow = (log: LogFile) =>
         router.post(

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { tell } from '../../lib/ask';
 import { to } from '../../lib/route';
 import { usePolling } from '../../lib/usePolling';
-import type { AskedState } from '../../types/views';
+import type { AskedState, Presence } from '../../types/views';
 
 const EVERY = 8000;
 
@@ -39,7 +39,7 @@ export function usePresence(
     usePolling(async (stop) => {
         if (!document.hidden) {
             const url = to('presence', { deliverable });
-            await tell<{ others: string[]; state: AskedState }>(url, {}, stop).then(
+            await tell<Presence>(url, {}, stop).then(
                 (answer) => {
                     setOthers(answer.others);
                     compare(answer.state);

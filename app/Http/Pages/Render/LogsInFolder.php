@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Pages\Render;
+
+use App\Http\Pages\Check\FolderContents;
+use App\Intake\IntakeFolder;
+
+/**
+ * What lies in a folder that could be a log, the newest first.
+ *
+ * @phpstan-type LogFile array{name: string, bytes: int}
+ */
+final readonly class LogsInFolder
+{
+    public FolderContents $contents;
+
+    /** @var list<LogFile> */
+    public array $logs;
+
+    public function __construct(IntakeFolder $folder)
+    {
+        $this->contents = new FolderContents($folder);
+        $this->logs = $folder->logs();
+    }
+}
