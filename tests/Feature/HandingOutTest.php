@@ -8,6 +8,7 @@ use App\Models\SheetLink;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Specification\Specification;
+use Tests\Feature\Factories\SheetLinkFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Sheets and the links to them. */
@@ -69,9 +70,7 @@ final class HandingOutTest extends LedgerTestCase
 
     public function test_a_link_ends_by_itself(): void
     {
-        $link = SheetLink::query()->create(
-            ['deliverable_id' => $this->deliverable->id, 'expires_at' => Carbon::now()->addDay()],
-        );
+        $link = SheetLinkFactory::to($this->deliverable)->create();
         $path = $link->path();
         Carbon::setTestNow(Carbon::now()->addDays(2));
         $this->get($path)->assertForbidden()->assertSee('Its time is over.');
@@ -104,9 +103,7 @@ final class HandingOutTest extends LedgerTestCase
 
     public function test_an_artist_sees_no_links(): void
     {
-        SheetLink::query()->create(
-            ['deliverable_id' => $this->deliverable->id, 'expires_at' => Carbon::now()->addDay()],
-        );
+        SheetLinkFactory::to($this->deliverable)->create();
         self::assertSame(
             [],
             $this->actingAs($this->artist)->page("/deliverables/{$this->deliverable->id}/hand-out")['links'],

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Production;
 use App\Models\Rules\RootRefused;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\Factories\ProductionFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Nobody's intake lies in another's. */
@@ -26,18 +27,14 @@ final class IntakeRootsTest extends LedgerTestCase
     #[DataProvider('refused')]
     public function test_a_root_in_another_ones_place_is_refused(string $path): void
     {
-        $other = Production::query()->create(
-            ['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]],
-        );
+        $other = ProductionFactory::new()->create();
         $this->expectException(RootRefused::class);
         $other->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);
     }
 
     public function test_one_beside_it_is_not(): void
     {
-        $other = Production::query()->create(
-            ['code' => 'XX', 'name' => 'Other', 'kind' => 'film', 'house' => ['require' => []]],
-        );
+        $other = ProductionFactory::new()->create();
         $other->intakeRoots()->create(['label' => 'Intake', 'path' => 'tide_two/{shot}']);
         // of one production they may: its people are the same
         $this->production->intakeRoots()->create(['label' => 'Deeper', 'path' => 'tide/editorial']);

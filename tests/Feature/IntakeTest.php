@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Check;
 use App\Models\User;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\Factories\ProductionFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Nobody looks outside their part of the intake. */
@@ -92,10 +93,7 @@ final class IntakeTest extends LedgerTestCase
 
     public function test_a_root_of_another_production_is_none_of_this_one(): void
     {
-        $foreign = \App\Models\Production::query()->create(
-            ['code' => 'XX', 'name' => 'Another', 'kind' => 'film', 'house' => []],
-        )
-            ->intakeRoots()
+        $foreign = ProductionFactory::new()->create()->intakeRoots()
             ->create(['label' => 'All', 'path' => 'elsewhere']);
 
         $this->actingAs($this->coordinator)

@@ -10,6 +10,7 @@ use App\Queue\Waiting;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Tests\Core\Support\Workbench;
+use Tests\Feature\Factories\DeliverableFactory;
 use Tests\Feature\Support\LedgerTestCase;
 use Tests\Feature\Support\OwnDatabases;
 
@@ -185,16 +186,8 @@ final class KilledTest extends LedgerTestCase
     {
         $checks = [];
         foreach (range(1, 8) as $n) {
-            $deliverable = $this->production->deliverables()->create(
-                [
-                    'specification_id' => $this->deliverable->specification_id,
-                    'owner_id' => $this->artist->id,
-                    'code' => "TC_20{$n}",
-                    'title' => '',
-                    'values' => [],
-                    'overrides' => ['time.range' => '1-20'],
-                ],
-            );
+            $deliverable = DeliverableFactory::beside($this->deliverable)->named("TC_20{$n}")->ownedBy($this->artist)
+                ->withFrames('1-20')->create();
             $deliverable->keepParts();
             $this->intake->frames("tide/TC_20{$n}/TC_20{$n}.%04d.png", '1-20', Workbench::png());
             $this->actingAs($this->artist)

@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use PlainLedger\Core\Shotlist\Readers\Timeline;
+use Tests\Feature\Factories\ProductionFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Deliverables from lists, timelines and rosters; many changed together; where a specification begins. */
@@ -273,10 +274,7 @@ final class ManyAtOnceTest extends LedgerTestCase
 
     public function test_a_specification_of_a_production_one_does_not_decide_in_is_not_copied(): void
     {
-        $elsewhere = \App\Models\Production::query()->create(
-            ['code' => 'FB', 'name' => 'Fog Bank', 'kind' => 'film', 'house' => []],
-        );
-        $elsewhere->memberships()->create(['user_id' => $this->stranger->id, 'role' => 'coordinator']);
+        $elsewhere = ProductionFactory::new()->with($this->stranger, 'coordinator')->create();
         $secret = $elsewhere->specifications()->create(['title' => 'Secret']);
         $secret->revise(['delivers' => 'frames', 'require' => []], null);
         $this->actingAs($this->coordinator)

@@ -8,11 +8,12 @@ use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Models\Check;
 use App\Models\Deliverable;
-use App\Models\SheetLink;
 use App\Models\Specification;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\Factories\DeliverableFactory;
+use Tests\Feature\Factories\SheetLinkFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Whatever is sent, by somebody who may: an answer or a refusal, never a fault, and nothing half written. */
@@ -347,16 +348,7 @@ final class OddRequestsTest extends LedgerTestCase
         $data = ['specification' => $this->deliverable->specification_id, 'text' => $csv];
         $seal = $this->postJson("/productions/{$this->production->id}/list/read", $data)->assertOk()->json('seal');
         // somebody makes one of them meanwhile: what was agreed to does not hold any more
-        $this->production->deliverables()->create(
-            [
-                'specification_id' => $this->deliverable->specification_id,
-                'owner_id' => null,
-                'code' => 'TC_102',
-                'title' => '',
-                'values' => [],
-                'overrides' => [],
-            ],
-        );
+        DeliverableFactory::beside($this->deliverable)->named('TC_102')->create();
         $this->from('/x')
             ->post("/productions/{$this->production->id}/list", $data + ['seal' => $seal])
             ->assertSessionHasErrors('file');
@@ -384,9 +376,7 @@ final class OddRequestsTest extends LedgerTestCase
             ['title' => $markup, 'overrides' => ['camera.name' => $markup, 'other.note' => "\"'>{$markup}"]],
         );
         $this->actingAs($this->coordinator);
-        $link = SheetLink::query()->create(
-            ['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()],
-        );
+        $link = SheetLinkFactory::to($this->deliverable)->create();
         foreach ([
             "/deliverables/{$this->deliverable->id}/sheet.html",
             "/deliverables/{$this->deliverable->id}/specification",

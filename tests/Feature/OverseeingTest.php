@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Tests\Feature\Factories\DeliverableFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** The board, messages to owners, results; and what is rendered: estimates, one list for all machines, logs. */
@@ -36,15 +37,8 @@ final class OverseeingTest extends LedgerTestCase
 
     public function test_the_board_shows_marks_causes_and_what_does_not_agree(): void
     {
-        $third = $this->production->deliverables()->create(
-            [
-                'specification_id' => $this->deliverable->specification_id,
-                'code' => 'TC_030',
-                'title' => 'third',
-                'values' => [],
-                'overrides' => ['time.range' => '1001-1010'],
-            ],
-        );
+        $third = DeliverableFactory::beside($this->deliverable)->named('TC_030', 'third')->withFrames('1001-1010')
+            ->create();
         $good = "size = 64x36\nfps = 24\nframes = 1001-1010\nformat = png\nsamples = 128\noutput = out/%s.####.png\n";
         $this->scene($this->deliverable->id, sprintf($good, 'TC_010'));
         $this->scene($this->others->id, str_replace('128', '64', sprintf($good, 'TC_020'))."scale = 50\n");
@@ -95,16 +89,7 @@ final class OverseeingTest extends LedgerTestCase
         $this->scene($this->deliverable->id, "size = 32x18\nfps = 24\n");
         $check = Check::query()->firstOrFail();
         for ($n = 0; $n < 500; $n++) {
-            $each = $this->production->deliverables()->create(
-                [
-                    'specification_id' => $this->deliverable->specification_id,
-                    'owner_id' => $this->artist->id,
-                    'code' => "S_{$n}",
-                    'title' => '',
-                    'values' => [],
-                    'overrides' => [],
-                ],
-            );
+            $each = DeliverableFactory::beside($this->deliverable)->named("S_{$n}")->ownedBy($this->artist)->create();
             $each->checks()->create(
                 [
                     'specification_revision_id' => $check->specification_revision_id,

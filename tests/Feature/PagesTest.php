@@ -6,9 +6,10 @@ namespace Tests\Feature;
 
 use App\Http\Pages\Book\Due;
 use App\Models\Check;
-use App\Models\Production;
 use Illuminate\Support\Carbon;
 use Tests\Core\Support\Workbench;
+use Tests\Feature\Factories\DeliverableFactory;
+use Tests\Feature\Factories\ProductionFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** What pages are given. */
@@ -50,13 +51,7 @@ final class PagesTest extends LedgerTestCase
             "/deliverables/{$this->others->id}/checks",
             ['root' => $this->root(), 'below' => 'TC_020/v1', 'depth' => 'quick'],
         );
-        $this->production->deliverables()->create([
-            'specification_id' => $this->deliverable->specification_id,
-            'code' => 'TC_000',
-            'title' => '',
-            'values' => [],
-            'overrides' => [],
-        ]);
+        DeliverableFactory::beside($this->deliverable)->named('TC_000')->create();
         $this->actingAs($this->coordinator);
         $index = $this->page("/productions/{$this->production->id}")['book']['index'];
 
@@ -69,10 +64,8 @@ final class PagesTest extends LedgerTestCase
     public function test_whoever_belongs_to_one_production_goes_straight_there(): void
     {
         $this->actingAs($this->artist)->get('/')->assertRedirect("/productions/{$this->production->id}");
-        $second = Production::query()->create(
-            ['code' => 'OP', 'name' => 'Output Practice', 'kind' => 'course', 'house' => []],
-        );
-        $second->memberships()->create(['user_id' => $this->artist->id, 'role' => 'learner']);
+        $second = ProductionFactory::new()->named('OP', 'Output Practice')->with($this->artist, 'learner')
+            ->create(['kind' => 'course']);
         $lines = $this->page('/')['productions'];
 
         self::assertSame(['Output Practice', 'The Tide Clock'], array_column($lines, 'name'));

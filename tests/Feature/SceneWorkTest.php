@@ -13,6 +13,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Tests\Feature\Factories\ProductionFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Settings pasted, typed, pointed at and brought by the dozen; lines accepted; work ticked off; what changed since. */
@@ -283,10 +284,7 @@ final class SceneWorkTest extends LedgerTestCase
         self::assertStringContainsString('32', (string) $done[1]['cause']);
         self::assertSame('sheet.csv, line 2', $this->deliverable->scenes()->latest('id')->firstOrFail()->file_name);
         // another production's deliverable is none of this one
-        $elsewhere = \App\Models\Production::query()->create(
-            ['code' => 'X', 'name' => 'X', 'kind' => 'film', 'house' => []],
-        );
-        $elsewhere->memberships()->create(['user_id' => $this->coordinator->id, 'role' => 'coordinator']);
+        $elsewhere = ProductionFactory::new()->with($this->coordinator, 'coordinator')->create();
         $this->postJson(
             "/productions/{$elsewhere->id}/scenes",
             ['scenes' => [['deliverable' => $this->deliverable->id, 'label' => 'x', 'content' => self::GOOD]]],

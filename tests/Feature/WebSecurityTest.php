@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Actions\Checks\ProductionQuota;
 use App\Http\Controllers\Account\SignInController;
-use App\Models\User;
 use App\Security\PasswordRule;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\Factories\UserFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Who comes in, what every reply carries, and what one person may ask of the machine. */
@@ -125,9 +125,7 @@ final class WebSecurityTest extends LedgerTestCase
     public function test_passwords_are_kept_whole_and_old_ways_of_keeping_them_are_renewed(): void
     {
         $long = str_repeat('x', 100);
-        $user = User::query()->create(
-            ['name' => 'Long', 'email' => 'long@harbour.example', 'password' => "{$long}right", 'handle' => 'long'],
-        );
+        $user = UserFactory::new()->named('long')->create(['password' => "{$long}right"]);
         self::assertSame('wrong', $this->try('long@harbour.example', "{$long}wrong", '10.0.0.1'));
         self::assertSame('in', $this->try('long@harbour.example', "{$long}right", '10.0.0.1'));
         $user->getConnection()

@@ -8,10 +8,10 @@ use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Models\Check;
 use App\Models\Message;
-use App\Models\SheetLink;
 use App\Models\Waiver;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\Factories\SheetLinkFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** Every route, with every kind of visitor. */
@@ -315,9 +315,7 @@ final class WhoMayTest extends LedgerTestCase
         // of a check there is one only where it is asked for: a scan is another process
         $check = preg_match('~/C\b~', $path) === 1 ? $this->checked()->id : 0;
         $preset = $this->production->presets()->create(['title' => 'Mine', 'document' => []]);
-        $link = SheetLink::query()->create(
-            ['deliverable_id' => $this->deliverable->id, 'expires_at' => now()->addDay()],
-        );
+        $link = SheetLinkFactory::to($this->deliverable)->create();
         $change = app(ChangeRequirement::class)->run(
             ChangedLayer::deliverable($this->deliverable),
             '',

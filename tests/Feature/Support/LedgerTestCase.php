@@ -13,6 +13,9 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Foundation\Testing\WithCachedConfig;
 use Illuminate\Foundation\Testing\WithCachedRoutes;
 use Tests\Core\Support\Workbench;
+use Tests\Feature\Factories\DeliverableFactory;
+use Tests\Feature\Factories\ProductionFactory;
+use Tests\Feature\Factories\UserFactory;
 
 /** A small production with a coordinator, two artists, and an intake folder of its own. */
 abstract class LedgerTestCase extends TestCase
@@ -52,26 +55,13 @@ abstract class LedgerTestCase extends TestCase
         $this->intake = new Workbench;
         config(['ledger.intake' => $this->intake->folder]);
         foreach (['coordinator', 'artist', 'other', 'stranger'] as $who) {
-            $this->{$who} = User::query()->create(
-                [
-                    'name' => ucfirst($who),
-                    'email' => "{$who}@harbour.example",
-                    'password' => 'a long password',
-                    'handle' => $who,
-                ],
-            )->refresh();
+            $this->{$who} = UserFactory::new()->named($who)->create()->refresh();
         }
-        $this->production = Production::query()->create(
-            [
-                'code' => 'TC',
-                'name' => 'The Tide Clock',
-                'kind' => 'film',
+        $this->production = ProductionFactory::new()->named('TC', 'The Tide Clock')
+            ->with($this->coordinator, 'coordinator')->with($this->artist, 'artist')->with($this->other, 'artist')
+            ->create([
                 'house' => ['require' => ['time.rate' => '24'], 'starting_values' => ['time.range' => ['1-60']]],
-            ],
-        );
-        foreach (['coordinator' => 'coordinator', 'artist' => 'artist', 'other' => 'artist'] as $who => $role) {
-            $this->production->memberships()->create(['user_id' => $this->{$who}->id, 'role' => $role]);
-        }
+            ]);
         $this->production->intakeRoots()->create(['label' => 'Shots', 'path' => 'tide/{shot}']);
         $specification = $this->production->specifications()->create(['title' => 'Lit frames']);
         $specification->revise(
@@ -87,17 +77,8 @@ abstract class LedgerTestCase extends TestCase
             ],
             $this->coordinator,
         );
-        $make = fn (string $code, User $owner): Deliverable => $this->production->deliverables()->create(
-            [
-                'specification_id' => $specification->id,
-                'owner_id' => $owner->id,
-                'code' => $code,
-                'title' => 'a shot',
-                'values' => [],
-                'overrides' => ['time.range' => '1001-1010'],
-                'due_at' => now()->addDays(2),
-            ],
-        );
+        $make = static fn (string $code, User $owner): Deliverable => DeliverableFactory::following($specification)
+            ->named($code, 'a shot')->ownedBy($owner)->withFrames('1001-1010')->create(['due_at' => now()->addDays(2)]);
         $this->deliverable = $make('TC_010', $this->artist);
         $this->others = $make('TC_020', $this->other);
         $this->deliverable->keepParts();
