@@ -207,6 +207,26 @@ final class ManyAtOnceTest extends LedgerTestCase
         self::assertSame([], $this->others->fresh()?->overrides);
     }
 
+    public function test_where_parts_differ_each_is_told(): void
+    {
+        $part = static fn (string $name, array $require): array => [
+            'name' => $name, 'delivers' => 'frames', 'require' => $require,
+        ];
+        $this->deliverable->specification->revise(
+            ['parts' => [$part('plate', ['time.handles' => '8']), $part('matte', [])]],
+            $this->coordinator,
+        );
+        $look = fn (array $change): array => (array) $this->actingAs($this->coordinator)->postJson(
+            "/productions/{$this->production->id}/together/read",
+            ['deliverables' => [$this->deliverable->id], 'id' => 'time.handles', 'level' => 'must'] + $change,
+        )->assertOk()->json('lines.0');
+        $line = $look(['value' => '4']);
+        self::assertSame(['plate: 8+8, matte: not asked', '4+4'], [$line['from'], $line['to']]);
+        $this->deliverable->update(['overrides' => ['time.handles' => '4+4']]);
+        $line = $look(['drop' => true]);
+        self::assertSame(['4+4', 'plate: 8+8, matte: not asked'], [$line['from'], $line['to']]);
+    }
+
     public function test_two_that_would_write_the_same_path(): void
     {
         $this->actingAs($this->coordinator);

@@ -9,6 +9,7 @@ use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\Proofreader;
 use PlainLedger\Core\Specification\SetBy;
 use PlainLedger\Core\Specification\Specification as Resolved;
+use PlainLedger\Core\Specification\SpecificationDraft;
 
 /** One value changed in several deliverables: what it is now, what it would be, and what that contradicts. */
 final readonly class PreviewChange
@@ -40,12 +41,31 @@ final readonly class PreviewChange
             $lines[] = [
                 'id' => $deliverable->id,
                 'code' => $deliverable->code,
-                'from' => $now->specification->parts[0]->find($id)?->required(),
-                'to' => $then->specification->parts[0]->find($id)?->required(),
+                'from' => self::asked($now, $id),
+                'to' => self::asked($then, $id),
                 'conflicts' => array_values(array_diff($after, $before)),
             ];
         }
 
         return $lines;
+    }
+
+    /** What is asked of all parts, or of each by its name where they differ; null where it is asked of none. */
+    private static function asked(SpecificationDraft $draft, string $id): ?string
+    {
+        $values = [];
+        foreach ($draft->specification->parts as $part) {
+            $values[$part->name] = $part->find($id)?->required();
+        }
+        if (count(array_unique($values, SORT_REGULAR)) < 2) {
+            return array_values($values)[0] ?? null;
+        }
+        $told = array_map(
+            static fn (string $part, ?string $value): string => "{$part}: ".($value ?? 'not asked'),
+            array_keys($values),
+            $values,
+        );
+
+        return implode(', ', $told);
     }
 }
