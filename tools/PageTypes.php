@@ -54,7 +54,7 @@ final class PageTypes
             foreach ($this->aliases($reflection) as $name => $type) {
                 $blocks[$name] = "export type {$name} = {$writer->write($type)};";
             }
-            $blocks[$reflection->getShortName()] = $this->interface($reflection, $writer);
+            $blocks[$reflection->getShortName()] = $this->interface($reflection, $writer, $classes);
             $enums += $writer->enums();
         }
         foreach ($enums as $name => $enum) {
@@ -87,17 +87,28 @@ final class PageTypes
         return $aliases;
     }
 
-    /** @param  ReflectionClass<object>  $class */
-    private function interface(ReflectionClass $class, TypeScriptType $writer): string
+    /**
+     * @param  ReflectionClass<object>  $class
+     * @param  list<class-string>  $models  classes that have an interface of their own
+     */
+    private function interface(ReflectionClass $class, TypeScriptType $writer, array $models): string
     {
+        $parent = $class->getParentClass();
+        $extends = $parent !== false && in_array($parent->getName(), $models, true) ? $parent : null;
         $lines = [];
         foreach ($class->getProperties(ReflectionProperty::IS_PUBLIC) as $property) {
+            // what the parent has stands there
+            if ($extends?->hasProperty($property->getName())) {
+                continue;
+            }
             $says = $this->says($property);
             $lines[] = ($says === '' ? '' : "    /** {$says} */\n")
                 ."    {$property->getName()}: {$writer->write($this->typeOf($property))};";
         }
 
-        return "export interface {$class->getShortName()} {\n".implode("\n", $lines)."\n}";
+        $head = $class->getShortName().($extends === null ? '' : " extends {$extends->getShortName()}");
+
+        return "export interface {$head} {\n".implode("\n", $lines)."\n}";
     }
 
     /** The docblock where there is one, else the declared type. */

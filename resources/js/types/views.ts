@@ -31,21 +31,9 @@ export interface AskedLine {
     tokens: Record<string, string>;
 }
 
-export interface AskedPart {
+export interface AskedPart extends ImpliedPart {
     lines: AskedLine[];
     dropped: DroppedLine[];
-    name: string;
-    delivers: Delivers;
-    madeFrom: string | null;
-    prose: string;
-    consequences: { label: string; value: string }[];
-    /** as it is shown: pixels made square */
-    shape: ShapeShown | null;
-    ruler: Ruler | null;
-    names: { sets: NameSet[]; tree: string[] } | null;
-    /** what should be known of the names */
-    notes: string[];
-    conflicts: ConflictShown[];
 }
 
 export interface AskedState {
@@ -177,18 +165,7 @@ export interface ConflictShown {
     resolutions: SuggestedChange[];
 }
 
-export interface DeliverableHead {
-    id: number;
-    code: string;
-    title: string;
-    owner: string | null;
-    due: Due | null;
-    verdict: Verdict | null;
-    waived: boolean;
-    holdsUp: string | null;
-    stale: boolean;
-    /** the page that has the trouble */
-    folio: 'scene' | 'frames';
+export interface DeliverableHead extends IndexLine {
     specification: string;
     revision: number;
     /** each folio's own mark */

@@ -33,6 +33,15 @@ final class PageTypesTest extends TestCase
         self::assertStringNotContainsString('hidden', $written);
     }
 
+    public function test_what_a_parent_has_stands_there_alone(): void
+    {
+        $written = (new PageTypes([]))->write([ShownMore::class, ShownExample::class], './requirements');
+        self::assertSame(
+            'export interface ShownMore extends ShownExample { more: number; }',
+            $this->block('interface ShownMore', $written),
+        );
+    }
+
     public function test_what_has_no_counterpart_is_refused(): void
     {
         $this->expectException(\LogicException::class);

@@ -11,7 +11,7 @@ use PlainLedger\Core\Checking\Verdict;
  *
  * @phpstan-type Place array{root: int, below?: string|null}
  */
-final readonly class ShownExample
+readonly class ShownExample
 {
     public function __construct(
         /** what it is called */

@@ -7,33 +7,11 @@ namespace App\Http\Pages\Book;
 use App\Models\Check;
 use App\Models\Deliverable;
 use PlainLedger\Core\Checking\Mark;
-use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Specification\Level;
 
-/** What a deliverable's own pages have in common. */
-final readonly class DeliverableHead
+/** What a deliverable's own pages have in common: its line of the index, and more. */
+final readonly class DeliverableHead extends IndexLine
 {
-    public int $id;
-
-    public string $code;
-
-    public string $title;
-
-    public ?string $owner;
-
-    public ?Due $due;
-
-    public ?Verdict $verdict;
-
-    public bool $waived;
-
-    public ?string $holdsUp;
-
-    public bool $stale;
-
-    /** @var 'scene'|'frames' the page that has the trouble */
-    public string $folio;
-
     public string $specification;
 
     public int $revision;
@@ -41,19 +19,10 @@ final readonly class DeliverableHead
     /** @var array{scene: Mark|null, frames: Mark|null} each folio's own mark */
     public array $folios;
 
+    /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public function __construct(Deliverable $deliverable)
     {
-        $line = new IndexLine($deliverable);
-        $this->id = $line->id;
-        $this->code = $line->code;
-        $this->title = $line->title;
-        $this->owner = $line->owner;
-        $this->due = $line->due;
-        $this->verdict = $line->verdict;
-        $this->waived = $line->waived;
-        $this->holdsUp = $line->holdsUp;
-        $this->stale = $line->stale;
-        $this->folio = $line->folio;
+        parent::__construct($deliverable);
         $this->specification = $deliverable->specification->title;
         $this->revision = $deliverable->specification->latest->number;
         $newest = $deliverable->newest;

@@ -12,7 +12,7 @@ use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Report\BlockerSummary;
 
 /** One deliverable in the index: how it stands, in the fewest words. */
-final readonly class IndexLine
+readonly class IndexLine
 {
     /** Minutes after which nothing is said to arrive still that nobody has looked at since. */
     private const ARRIVES_FOR = 20;
