@@ -296,28 +296,6 @@ final readonly class FrameRange implements \Countable, \Stringable
         return $this->isOneRun() ? $stepped : $stepped->and($this);
     }
 
-    /**
-     * The distance between neighbours where it is the same throughout; null for fewer than three numbers or uneven
-     * ones.
-     */
-    public function evenStep(): ?int
-    {
-        if ($this->isOneRun()) {
-            return $this->ends[1] - $this->ends[0] >= 2 ? 1 : null;
-        }
-        $before = null;
-        $step = null;
-        foreach ($this->runs() as [$first, $last]) {
-            if ($first !== $last || ($before !== null && $step !== null && $first - $before !== $step)) {
-                return null;
-            }
-            $step = $before === null ? $step : $first - $before;
-            $before = $first;
-        }
-
-        return $this->runCount() >= 3 ? $step : null;
-    }
-
     /** The greatest step all its numbers keep to; null for fewer than three numbers. */
     public function commonStep(): ?int
     {

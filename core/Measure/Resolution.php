@@ -86,9 +86,4 @@ final readonly class Resolution implements \Stringable
     {
         return BigRational::nd($this->width, $this->height)->multipliedBy($pixelAspect)->simplified();
     }
-
-    public function sameShapeAs(self $other): bool
-    {
-        return $this->width * $other->height === $other->width * $this->height;
-    }
 }

@@ -105,15 +105,6 @@ final readonly class CheckComparison
         return $wasWrong ? ['equal' => 'putRight', 'waived' => 'accepted'][$mark] ?? null : null;
     }
 
-    public function isNothing(): bool
-    {
-        return $this->putRight === []
-            && $this->accepted === []
-            && $this->new === []
-            && $this->back === []
-            && $this->unasked === [];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(): array
     {

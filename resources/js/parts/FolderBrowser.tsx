@@ -2,17 +2,11 @@ import { useRef, useState, type ReactNode } from 'react';
 import { ask } from '../lib/ask';
 import { classes } from '../lib/classes';
 import { useQuestion } from '../lib/useQuestion';
-import type { FolderContents } from '../types/views';
+import type { FolderContents, IntakePlace } from '../types/views';
 import { Fault } from './Fault';
 
-export interface Root {
-    id: number;
-    label: string;
-    /** the folder of what is looked for, as far as it is there */
-    own: string;
-    /** the same where it has not been made, and how it is made */
-    wanted?: { folder: string; make: string | null } | null;
-}
+/** Where one begins; what should be there and is not is told only where it is of one deliverable. */
+export type Root = Omit<IntakePlace, 'wanted'> & Partial<Pick<IntakePlace, 'wanted'>>;
 
 export interface Choice {
     root: number;

@@ -473,7 +473,6 @@ export interface LogShown {
 }
 
 export interface LogsInFolder {
-    contents: FolderContents;
     logs: LogFile[];
 }
 

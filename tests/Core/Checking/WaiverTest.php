@@ -279,10 +279,10 @@ final class WaiverTest extends TestCase
             [[], ['Frame rate'], ['Resolution']],
             [$accepted->putRight, $accepted->accepted, $accepted->still],
         );
-        self::assertTrue(CheckComparison::of($documents[0], [$documents[0]], $first, $first)->isNothing());
+        $same = CheckComparison::of($documents[0], [$documents[0]], $first, $first);
         self::assertSame(
-            ['Resolution', 'Frame rate'],
-            CheckComparison::of($documents[0], [$documents[0]], $first, $first)->still,
+            [[], [], [], [], ['Resolution', 'Frame rate'], []],
+            [$same->putRight, $same->accepted, $same->new, $same->back, $same->still, $same->unasked],
         );
     }
 

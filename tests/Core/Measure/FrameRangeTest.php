@@ -163,8 +163,6 @@ final class FrameRangeTest extends TestCase
         self::assertSame('9-10,15,20-23', (string) FrameRange::parse('10,15,20')->widened(1, 3));
         self::assertSame('1,5,9', (string) FrameRange::parse('1-10')->every(4));
         self::assertSame('1001-1010', (string) FrameRange::parse('1-10')->shifted(1000));
-        self::assertSame(2, FrameRange::parse('1-9x2')->evenStep());
-        self::assertNull(FrameRange::parse('1,2,5')->evenStep());
         self::assertSame(2, FrameRange::parse('1,3,9')->commonStep());
         self::assertNull(FrameRange::parse('1,96')->commonStep());
     }

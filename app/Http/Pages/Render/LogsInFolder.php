@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Render;
 
-use App\Http\Pages\Check\FolderContents;
 use App\Intake\IntakeFolder;
 
 /**
@@ -14,14 +13,11 @@ use App\Intake\IntakeFolder;
  */
 final readonly class LogsInFolder
 {
-    public FolderContents $contents;
-
     /** @var list<LogFile> */
     public array $logs;
 
     public function __construct(IntakeFolder $folder)
     {
-        $this->contents = new FolderContents($folder);
         $this->logs = $folder->logs();
     }
 }
