@@ -100,6 +100,7 @@ final class FactsTable
             $picture->colour,
             $picture->projection,
             $encoding->quality,
+            $encoding->alphaKind,
         ];
     }
 
@@ -128,7 +129,7 @@ final class FactsTable
          * @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null,
          *   bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null,
          *   list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>,
-         *   21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null} $row
+         *   21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null, 25?: string|null} $row
          */
         [
             $kind, $width, $height, $aspect, $bits, $sample, $channels, , $compression, $rate, $frames,
@@ -140,7 +141,16 @@ final class FactsTable
         return new MediaFacts(
             $kind === null ? null : Kind::from($kind),
             new PictureFacts($width, $height, $aspect, $region, $density, $colour, $projection),
-            new PictureEncoding($bits, $sample, $channels, $compression, $codec, $chroma, $row[24] ?? null),
+            new PictureEncoding(
+                $bits,
+                $sample,
+                $channels,
+                $compression,
+                $codec,
+                $chroma,
+                $row[24] ?? null,
+                $row[25] ?? null,
+            ),
             new TimingFacts($rate === null ? null : FrameRate::parse($rate), $frames),
             new FileLabels($camera, $layers),
             $sound,

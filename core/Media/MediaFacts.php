@@ -36,6 +36,16 @@ final readonly class MediaFacts
         return $this->with(['wholeness' => Wholeness::unread($reason)]);
     }
 
+    /** With another named fact worth showing. */
+    public function withNote(string $name, string $says): self
+    {
+        $labels = $this->labels;
+
+        return $this->with([
+            'labels' => new FileLabels($labels->camera, $labels->layers, [...$labels->header, $name => $says]),
+        ]);
+    }
+
     /** Why it is not known whether it is whole; null where that is known, or was not asked. */
     public function unread(): ?string
     {
@@ -93,7 +103,7 @@ final readonly class MediaFacts
             'compression' => $this->encoding->compression,
             'frame_rate' => $rate === null ? null : (string) $rate,
             'frame_count' => $this->timing->frameCount,
-            'duration' => null,
+            'duration' => $this->timing->duration === null ? null : Fraction::write($this->timing->duration),
             'codec' => $this->encoding->codec,
             'chroma' => $this->encoding->chroma,
             'keyframe_interval_max' => null,
@@ -115,6 +125,7 @@ final readonly class MediaFacts
                 'projection' => $this->picture->projection,
                 'density' => $this->picture->density,
                 'colour' => $this->picture->colour,
+                'alpha_kind' => $this->encoding->alphaKind,
             ],
             static fn (mixed $value): bool => $value !== null,
         );

@@ -7,15 +7,14 @@ namespace PlainLedger\Core\Media;
 /** Tells a file's kind from its first bytes (and, for the one format without a signature there, its last). */
 final readonly class Signature
 {
-    /** What a recogniser needs of the head. */
-    public const HEAD = 4096;
-
-    public static function of(string $head, ByteSource $source): ?Kind
+    public static function of(FileEnds $file): ?Kind
     {
+        $head = $file->head;
+
         return self::byFourBytes($head)
             ?? self::byLongerMark($head)
             ?? self::boxes($head)
-            ?? (self::isTga($head, $source) ? Kind::Tga : null);
+            ?? (self::isTga($file) ? Kind::Tga : null);
     }
 
     private static function byFourBytes(string $head): ?Kind
@@ -85,19 +84,17 @@ final readonly class Signature
     }
 
     /** No signature at the head: the footer of version 2, or a header in which everything is possible. */
-    private static function isTga(string $head, ByteSource $source): bool
+    private static function isTga(FileEnds $file): bool
     {
-        if (strlen($head) < 18) {
+        if (strlen($file->head) < TgaHeader::LENGTH) {
             return false;
         }
-        $header = TgaHeader::read($head);
+        $header = TgaHeader::read($file->head);
         if (! $header->isPossible()) {
             return false;
         }
-        $footer = $source->read(max(0, $source->size() - 26), 26);
 
-        return str_contains($footer, 'TRUEVISION-XFILE.')
-            || ($header->isLikely() && $source->size() >= $header->leastSize());
+        return TgaHeader::hasFooter($file->tail()) || ($header->isLikely() && $file->size() >= $header->leastSize());
     }
 
     private static function short(string $bytes, int $at): int

@@ -43,7 +43,7 @@ final class ExrDecoder implements Decoder
     public function tellsApart(ByteSource $source, MediaFacts $facts): ?string
     {
         try {
-            $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
+            $file = ExrHeader::read($source, $source->read(0, 4096));
         } catch (FileDamaged) {
             return null;
         }
@@ -62,7 +62,7 @@ final class ExrDecoder implements Decoder
     public function decode(ByteSource $source, MediaFacts $facts): ExrPixels
     {
         try {
-            $file = ExrHeader::read($source, $source->read(0, Signature::HEAD));
+            $file = ExrHeader::read($source, $source->read(0, 4096));
         } catch (FileDamaged $damaged) {
             throw PixelsRefused::because('its header is broken', $damaged);
         }

@@ -13,7 +13,7 @@ final readonly class Exif
 
     private const EXIF_DIRECTORY = 0x8769;
 
-    private const COLOUR_SPACE = 0xA001;
+    public const COLOUR_SPACE = 0xA001;
 
     private const INCH = 2;
 

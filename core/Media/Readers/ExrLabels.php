@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Media\Readers;
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Media\SmpteTimecode;
 use PlainLedger\Core\Text\Text;
 
 /** What an OpenEXR header notes of its picture, beside where its pixels are. */
@@ -81,23 +82,14 @@ final readonly class ExrLabels
         return $this->attributes->frameNumber();
     }
 
-    /**
-     * Two words, the first in binary-coded decimals: frames, seconds, minutes, hours, and bit 6 for drop-frame
-     * (SMPTE ST 12-1, table 6).
-     */
+    /** Two words, the first the time address. */
     public function timecode(): ?string
     {
         $bytes = $this->attributes->bytes('timeCode');
         if (strlen($bytes) !== 8) {
             return null;
         }
-        $word = ExrHeader::int($bytes, 0) & 0xFFFFFFFF;
-        $digits = static fn (int $shift, int $tens): int => 10 * ($word >> $shift + 4 & $tens) + ($word >> $shift & 15);
-        [$frames, $seconds, $minutes, $hours] = [$digits(0, 3), $digits(8, 7), $digits(16, 7), $digits(24, 3)];
-        if ($seconds > 59 || $minutes > 59 || $hours > 23) {
-            return null;
-        }
 
-        return sprintf('%02d:%02d:%02d%s%02d', $hours, $minutes, $seconds, ($word >> 6 & 1) === 1 ? ';' : ':', $frames);
+        return SmpteTimecode::ofWord(ExrHeader::int($bytes, 0) & 0xFFFFFFFF);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
-use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\ColourEncoding;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
@@ -29,22 +29,22 @@ final readonly class ExrReader implements Reader
         return Kind::Exr;
     }
 
-    public function headerKey(string $head): ?string
+    public function headerKey(FileEnds $file): ?string
     {
         return null;
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
+    public function tailDamage(FileEnds $file): ?FileDamaged
     {
         return null;
     }
 
-    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
     {
-        $file = ExrHeader::read($source, $head);
-        $facts = self::facts($file);
+        $header = ExrHeader::read($file->source, $file->head);
+        $facts = self::facts($header);
         try {
-            (new ExrChunks($source, $file))->check($depth);
+            (new ExrChunks($file->source, $header))->check($depth);
         } catch (FileDamaged $damaged) {
             return $facts->withDamage($damaged->damage, $damaged->reason);
         } catch (FileTooLarge $over) {

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
@@ -18,6 +19,7 @@ use PlainLedger\Core\Media\Wholeness;
 /** JPEG (ITU-T T.81) with JFIF density (ITU-T T.871): frame header, end mark; in full, the markers to the end. */
 final readonly class JpegReader implements Reader
 {
+    /** So near the end the end mark is looked for. */
     private const TAIL = 64;
 
     private const MOST_SEGMENTS = 2000;
@@ -33,21 +35,19 @@ final readonly class JpegReader implements Reader
         return Kind::Jpeg;
     }
 
-    public function headerKey(string $head): ?string
+    public function headerKey(FileEnds $file): ?string
     {
         return null;
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
+    public function tailDamage(FileEnds $file): ?FileDamaged
     {
-        $size = $source->size();
-        $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
-        if (str_contains($tail, "\xFF\xD9")) {
+        if (str_contains(substr($file->tail(), -self::TAIL), "\xFF\xD9")) {
             return null;
         }
 
         // something after the end mark: only a walk through the markers can tell it from a file cut short
-        return $this->bodyDamage($source, self::QUICK_REACH);
+        return $this->bodyDamage($file->source, self::QUICK_REACH);
     }
 
     /** @throws FileTooLarge */
@@ -62,13 +62,13 @@ final readonly class JpegReader implements Reader
         }
     }
 
-    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
     {
-        $facts = $this->header($source, $head);
+        $facts = $this->header($file);
         try {
             $damaged = $depth === ScanDepth::Full
-                ? $this->bodyDamage($source, PHP_INT_MAX)
-                : $this->tailDamage($source, $head);
+                ? $this->bodyDamage($file->source, PHP_INT_MAX)
+                : $this->tailDamage($file);
         } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
@@ -76,13 +76,13 @@ final readonly class JpegReader implements Reader
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
 
-    private function header(ByteSource $source, string $head): MediaFacts
+    private function header(FileEnds $file): MediaFacts
     {
         $segments = new JpegSegments;
         $at = 2;
         for ($i = 0; $i < self::MOST_SEGMENTS; $i++) {
-            $lead = $this->slice($source, $head, $at, 4);
-            $marker = self::markerOf($lead, $at, $source->size());
+            $lead = $file->read($at, 4);
+            $marker = self::markerOf($lead, $at, $file->size());
             if ($marker === JpegMarkers::FILL || JpegMarkers::standsAlone($marker)) {
                 $at += $marker === JpegMarkers::FILL ? 1 : 2;
 
@@ -90,14 +90,24 @@ final readonly class JpegReader implements Reader
             }
             $length = self::lengthOf($lead, $marker, $at);
             if (JpegFrame::isHeadedBy($marker)) {
-                $frame = JpegFrame::read($this->slice($source, $head, $at + 4, $length - 2), $marker);
+                $frame = JpegFrame::read($file->read($at + 4, $length - 2), $marker);
 
                 return self::facts($frame, $segments);
             }
-            $segments->take($marker, $this->slice($source, $head, $at + 4, min($length - 2, self::SEGMENT)));
+            $segments->take($marker, self::segment($file, $at + 4, $length - 2));
             $at += 2 + $length;
         }
         throw FileDamaged::header('there is no frame header among the first '.self::MOST_SEGMENTS.' segments');
+    }
+
+    /** Of a block of Exif its beginning, which is before any preview; of a packet all, since a fact may stand last. */
+    private static function segment(FileEnds $file, int $at, int $length): string
+    {
+        $start = $file->read($at, min($length, self::SEGMENT));
+
+        return $length > self::SEGMENT && ! str_starts_with($start, 'Exif') && str_contains($start, 'xmpmeta')
+            ? $file->read($at, $length)
+            : $start;
     }
 
     private static function markerOf(string $lead, int $at, int $size): int
@@ -156,10 +166,5 @@ final readonly class JpegReader implements Reader
             labels: new FileLabels(header: $header),
             wholeness: Wholeness::whole(),
         );
-    }
-
-    private function slice(ByteSource $source, string $head, int $offset, int $length): string
-    {
-        return $offset + $length <= strlen($head) ? substr($head, $offset, $length) : $source->read($offset, $length);
     }
 }

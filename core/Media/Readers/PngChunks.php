@@ -38,12 +38,15 @@ final class PngChunks
 
     private bool $hasProfile = false;
 
+    private ?string $exifColour = null;
+
     /** @param  int  $length  as the chunk tells it; longer ones come without their data */
     public function take(string $type, string $data, int $length): void
     {
         match ($type) {
             'tEXt' => $length > self::LARGEST_TEXT ? null : $this->takeLatinText($data),
             'iTXt' => $this->takeText($data),
+            'zTXt' => $this->takePackedText($data),
             default => $this->takeFact($type, $data),
         };
     }
@@ -57,6 +60,7 @@ final class PngChunks
             'cICP' => $this->takeCodePoints($data),
             'gAMA' => $this->takeGamma($data),
             'iCCP' => $this->takeProfile($data),
+            'eXIf' => $this->takeExif($data),
             'acTL' => $this->takeAnimation($data),
             default => null,
         };
@@ -73,7 +77,7 @@ final class PngChunks
     /** An embedded profile stands above a gamma; code points and the sRGB mark above both. */
     public function colour(): ?string
     {
-        return $this->named ?? ($this->hasProfile ? $this->profile : $this->gamma);
+        return $this->named ?? ($this->hasProfile ? $this->profile : $this->gamma ?? $this->exifColour);
     }
 
     public function camera(): ?string
@@ -146,6 +150,13 @@ final class PngChunks
         $this->hasProfile = true;
     }
 
+    private function takeExif(string $data): void
+    {
+        [$density, $colour] = Exif::read($data);
+        $this->density ??= $density;
+        $this->exifColour = $colour;
+    }
+
     private function takeAnimation(string $data): void
     {
         if (strlen($data) === 8) {
@@ -160,6 +171,14 @@ final class PngChunks
         if (str_contains($data, "\0")) {
             [$key, $value] = explode("\0", $data, 2);
             $this->note($key, mb_convert_encoding($value, 'UTF-8', 'ISO-8859-1') ?: '');
+        }
+    }
+
+    private function takePackedText(string $data): void
+    {
+        if (preg_match('~^([^\0]{1,79})\0\0(.+)$~s', $data, $m) === 1) {
+            $value = (string) @gzuncompress($m[2], 1 << 16);
+            $this->note($m[1], mb_convert_encoding($value, 'UTF-8', 'ISO-8859-1') ?: '');
         }
     }
 

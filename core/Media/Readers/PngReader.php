@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Media\Readers;
 
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
@@ -20,7 +21,11 @@ final readonly class PngReader implements Reader
 {
     private const END = "\0\0\0\0IEND\xAE\x42\x60\x82";
 
-    private const TAIL = 64;
+    /** Of a chunk: its length and type before, its CRC behind. */
+    private const AROUND = 12;
+
+    /** How much of the end is looked through where a long text may stand there. */
+    private const LONG_TAIL = 1 << 17;
 
     /** So many chunks are followed at most: quickly where the end mark is not at the end, and in full. */
     private const MOST_STEPS = 100_000;
@@ -35,34 +40,36 @@ final readonly class PngReader implements Reader
         return Kind::Png;
     }
 
-    public function headerKey(string $head): ?string
+    public function headerKey(FileEnds $file): ?string
     {
-        $at = strpos($head, 'IDAT');
+        $at = strpos($file->head, 'IDAT');
 
-        return $at === false ? null : substr($head, 0, $at - 4);
+        return $at === false ? null : substr($file->head, 0, $at - 4).implode('', self::behindPicture($file));
     }
 
-    public function tailDamage(ByteSource $source, string $head): ?FileDamaged
+    public function tailDamage(FileEnds $file): ?FileDamaged
     {
-        $size = $source->size();
-        $tail = $size <= strlen($head) ? substr($head, -self::TAIL) : $source->read($size - self::TAIL, self::TAIL);
-        if (str_ends_with($tail, self::END)) {
+        if (str_ends_with($file->tail(), self::END)) {
             return null;
         }
         // bytes after the end mark harm nobody; the chunks say where it stands
-        if (str_contains($tail, self::END) || $this->reachesEnd($source, false)) {
+        if (str_contains($file->tail(), self::END) || $this->reachesEnd($file->source, false)) {
             return null;
         }
 
-        return FileDamaged::cutShort('the end mark is missing after '.$size.' bytes');
+        return FileDamaged::cutShort('the end mark is missing after '.$file->size().' bytes');
     }
 
-    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
     {
-        $picture = PngHeader::read($head);
-        $facts = self::facts($picture, $this->chunksBeforePicture($source, $head));
+        $picture = PngHeader::read($file->head);
+        $chunks = $this->chunksBeforePicture($file);
+        foreach (self::behindPicture($file) as $chunk) {
+            $chunks->take(substr($chunk, 4, 4), substr($chunk, 8, -4), strlen($chunk) - self::AROUND);
+        }
+        $facts = self::facts($picture, $chunks);
         try {
-            $damaged = $depth === ScanDepth::Full ? $this->bodyDamage($source) : $this->tailDamage($source, $head);
+            $damaged = $depth === ScanDepth::Full ? $this->bodyDamage($file->source) : $this->tailDamage($file);
         } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
@@ -83,12 +90,12 @@ final readonly class PngReader implements Reader
     }
 
     /** What the chunks before the picture tell. */
-    private function chunksBeforePicture(ByteSource $source, string $head): PngChunks
+    private function chunksBeforePicture(FileEnds $file): PngChunks
     {
         $chunks = new PngChunks;
         $at = PngHeader::END;
         for ($i = 0; $i < self::MOST_CHUNKS; $i++) {
-            $lead = $this->slice($source, $head, $at, 8);
+            $lead = $file->read($at, 8);
             if (strlen($lead) < 8) {
                 break;
             }
@@ -98,9 +105,64 @@ final readonly class PngReader implements Reader
                 break;
             }
             $longest = $type === 'iTXt' ? PngChunks::LARGEST_PACKET : PngChunks::LARGEST_TEXT;
-            $data = $length <= $longest ? $this->slice($source, $head, $at + 8, $length) : '';
+            $data = $length <= $longest ? $file->read($at + 8, $length) : '';
             $chunks->take($type, $data, $length);
             $at += 12 + $length;
+        }
+
+        return $chunks;
+    }
+
+    /**
+     * Chunks of text between the picture's last chunk and the end mark, where many writers put them.
+     *
+     * @return list<string> whole, in their order
+     */
+    private static function behindPicture(FileEnds $file): array
+    {
+        $tail = $file->tail();
+        $chunks = self::chunksToEnd($tail);
+        // what stands before the end mark is packed unless it is text: of that more may be there than was read
+        $before = substr($tail, -400, 380);
+        if ($chunks === [] && $file->size() > strlen($tail) && preg_match('~[^\t\r\n -\x7E]{8}~', $before) !== 1) {
+            $chunks = self::chunksToEnd($file->read(
+                max(0, $file->size() - self::LONG_TAIL),
+                min(self::LONG_TAIL, $file->size()),
+            ));
+        }
+
+        return $chunks;
+    }
+
+    /** @return list<string> */
+    private static function chunksToEnd(string $tail): array
+    {
+        if (! str_ends_with($tail, self::END)) {
+            return [];
+        }
+        $end = strlen($tail) - self::AROUND;
+        for ($from = 0; preg_match('~[tiz]TXt|eXIf~', $tail, $m, PREG_OFFSET_CAPTURE, $from) === 1; $from = $at + 1) {
+            $at = $m[0][1];
+            $chunks = $at < 4 ? [] : self::chain($tail, $at - 4, $end);
+            if ($chunks !== []) {
+                return $chunks;
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<string> the chunks from here on, if they end where they should */
+    private static function chain(string $tail, int $at, int $end): array
+    {
+        $chunks = [];
+        while ($at < $end) {
+            $length = self::AROUND + self::uint32($tail, $at);
+            if ($length > $end - $at) {
+                return [];
+            }
+            $chunks[] = substr($tail, $at, $length);
+            $at += $length;
         }
 
         return $chunks;
@@ -178,11 +240,6 @@ final readonly class PngReader implements Reader
         }
 
         return hash_final($sum, true) === $source->read($at + 8 + $length, 4);
-    }
-
-    private function slice(ByteSource $source, string $head, int $offset, int $length): string
-    {
-        return $offset + $length <= strlen($head) ? substr($head, $offset, $length) : $source->read($offset, $length);
     }
 
     private static function uint32(string $bytes, int $at): int

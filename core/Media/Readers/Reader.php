@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
-use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\ScanDepth;
@@ -19,18 +19,16 @@ interface Reader
     public function kind(): Kind;
 
     /**
-     * @param  string  $head  the file's first bytes, already read
-     *
      * @throws FileDamaged where the header itself cannot be believed; a body that is not whole is told in the facts
      */
-    public function read(ByteSource $source, string $head, ScanDepth $depth): MediaFacts;
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts;
 
     /**
-     * For the quick look: the first bytes as far as they decide every fact but whether the body is whole, or null
-     * where that cannot be told so cheaply. Files with equal keys have equal facts.
+     * For the quick look: the bytes that decide every fact but whether the body is whole, or null where that cannot be
+     * told so cheaply. Files with equal keys have equal facts.
      */
-    public function headerKey(string $head): ?string;
+    public function headerKey(FileEnds $file): ?string;
 
     /** For a file whose header is known already: what the quick look at its tail shows. Null where it is whole. */
-    public function tailDamage(ByteSource $source, string $head): ?FileDamaged;
+    public function tailDamage(FileEnds $file): ?FileDamaged;
 }

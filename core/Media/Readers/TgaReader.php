@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\FileLabels;
+use PlainLedger\Core\Media\FileTooLarge;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureEncoding;
+use PlainLedger\Core\Media\PictureFacts;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\TgaHeader;
+use PlainLedger\Core\Media\Wholeness;
+
+/**
+ * TGA of both versions (file format specification 2.0): all types of picture, palettes, run lengths, and the extension
+ * area that says of what kind its alpha is. A picture that is not packed has a length that its header tells; a packed
+ * one without a footer is walked through, since nothing else marks its end.
+ */
+final readonly class TgaReader implements Reader
+{
+    public function kind(): Kind
+    {
+        return Kind::Tga;
+    }
+
+    public function headerKey(FileEnds $file): ?string
+    {
+        $extension = $this->extension($file);
+
+        return substr($file->head, 0, TgaHeader::LENGTH).($extension === null ? '-' : $extension->key());
+    }
+
+    public function tailDamage(FileEnds $file): ?FileDamaged
+    {
+        $header = TgaHeader::read($file->head);
+        if (! $header->isPacked()) {
+            return $this->shortBody($file, $header);
+        }
+        // whoever wrote the footer had written all before it
+        $isMarked = TgaHeader::hasFooter($file->tail());
+
+        return $isMarked ? null : (new TgaPackets($file->source, $header))->damage(TgaPackets::QUICK);
+    }
+
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
+    {
+        if (strlen($file->head) < TgaHeader::LENGTH) {
+            throw FileDamaged::cutShort('the file ends inside its header, after '.$file->size().' bytes');
+        }
+        $header = TgaHeader::read($file->head);
+        $facts = self::facts($header, $this->extension($file));
+        try {
+            $damaged = $depth === ScanDepth::Full && $header->isPacked()
+                ? (new TgaPackets($file->source, $header))->damage(PHP_INT_MAX)
+                : $this->tailDamage($file);
+        } catch (FileTooLarge $over) {
+            return $facts->withUnread($over->getMessage());
+        }
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    private function extension(FileEnds $file): ?TgaExtension
+    {
+        $place = TgaHeader::extensionPlace($file->tail());
+
+        return $place === 0 ? null : TgaExtension::read($file->read($place, TgaExtension::LENGTH));
+    }
+
+    private function shortBody(FileEnds $file, TgaHeader $header): ?FileDamaged
+    {
+        $due = $header->pixelPlace() + $header->width() * $header->height() * $header->pixelLength();
+
+        return $due <= $file->size()
+            ? null
+            : FileDamaged::cutShort("the picture takes {$due} bytes and the file ends after {$file->size()}");
+    }
+
+    private static function facts(TgaHeader $header, ?TgaExtension $extension): MediaFacts
+    {
+        $alpha = self::hasAlpha($header, $extension);
+        $colours = $header->isGrey() ? ['Y'] : ['R', 'G', 'B'];
+        $labels = ($extension === null ? [] : $extension->texts())
+            + ($header->isMapped() ? ['palette' => 'yes'] : [])
+            + ['origin' => ($header->isFromTop() ? 'top ' : 'bottom ').($header->isFromRight() ? 'right' : 'left')];
+
+        return new MediaFacts(
+            Kind::Tga,
+            new PictureFacts($header->width(), $header->height(), TgaExtension::aspectOf($extension)),
+            new PictureEncoding(
+                self::depth($header),
+                'uint',
+                [...$colours, ...($alpha ? ['A'] : [])],
+                $header->isPacked() ? 'rle' : 'none',
+                alphaKind: $alpha ? $extension?->alphaKind() : null,
+            ),
+            labels: new FileLabels(header: $labels),
+            wholeness: Wholeness::whole(),
+        );
+    }
+
+    /** The extension area decides where there is one; else the bits that the header keeps for it. */
+    private static function hasAlpha(TgaHeader $header, ?TgaExtension $extension): bool
+    {
+        $room = match (true) {
+            $header->isMapped() => $header->colourBits() === 32,
+            $header->isGrey() => $header->bits() === 16 && $header->alphaBits() === 8,
+            default => $header->bits() === 32 || ($header->bits() === 16 && $header->alphaBits() === 1),
+        };
+        $told = $extension?->hasAlpha();
+
+        return $room && ($told ?? ($header->isMapped() || $header->alphaBits() > 0));
+    }
+
+    /** Of a palette that of its numbers, as they are stored. */
+    private static function depth(TgaHeader $header): int
+    {
+        return match (true) {
+            $header->isMapped() => $header->bits(),
+            $header->isGrey() => $header->bits() === 16 && $header->alphaBits() !== 8 ? 16 : 8,
+            $header->bits() <= 16 => 5,
+            default => 8,
+        };
+    }
+}

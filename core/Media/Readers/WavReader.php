@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Media\ByteOrder;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\FileLabels;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\TimingFacts;
+use PlainLedger\Core\Media\Wholeness;
+use PlainLedger\Core\Text\Text;
+
+/**
+ * WAVE sound: whole numbers, floats, compressed forms by their tags, the extensible form, and lengths beyond four
+ * gigabytes (RF64, EBU Tech 3306). It has no checksums: whole is what reaches its told length.
+ */
+final readonly class WavReader implements Reader
+{
+    private const EXTENSIBLE = 0xFFFE;
+
+    private const FLOAT = 3;
+
+    private const PCM = 1;
+
+    private const CODECS = [
+        self::PCM => 'pcm', 2 => 'adpcm', self::FLOAT => 'pcm float', 6 => 'a-law', 7 => 'mu-law', 0x11 => 'adpcm',
+        0x50 => 'mpeg', 0x55 => 'mp3', 0xFF => 'aac', 0xF1AC => 'flac',
+    ];
+
+    /** What of a chunk of notes is read. */
+    private const NOTES = 602;
+
+    public function kind(): Kind
+    {
+        return Kind::Wav;
+    }
+
+    public function headerKey(FileEnds $file): ?string
+    {
+        return null;
+    }
+
+    public function tailDamage(FileEnds $file): ?FileDamaged
+    {
+        return null;
+    }
+
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
+    {
+        [$format, $data, $notes] = $this->chunks($file);
+        if ($format === null) {
+            throw FileDamaged::cutShort('no chunk says how its sound is kept, up to its end after '.$file->size().' bytes');
+        }
+        $wholeness = self::wholeness($file, $data);
+        $there = $data === null ? 0 : max(0, min($data[1], $file->size() - $data[0]));
+        $bytes = ByteOrder::Little->u16($format, 12);
+        $rate = ByteOrder::Little->u32($format, 4);
+        $seconds = $bytes > 0 && $rate > 0 ? BigRational::nd(intdiv($there, $bytes), $rate)->simplified() : null;
+        $sound = self::sound($format);
+
+        return new MediaFacts(
+            Kind::Wav,
+            timing: new TimingFacts(duration: str_starts_with($sound['codec'], 'pcm') ? $seconds : null),
+            labels: new FileLabels(header: $notes),
+            sound: $sound,
+            wholeness: $wholeness,
+        );
+    }
+
+    /** @return array{string|null, array{int, int}|null, array<string, string>} format; place and length of the sound; notes */
+    private function chunks(FileEnds $file): array
+    {
+        [$format, $data, $notes] = [null, null, []];
+        /** @var \ArrayObject<string, int> $long */
+        $long = new \ArrayObject;
+        foreach (RiffChunks::of($file, null, $long) as [$type, $at, $length]) {
+            if ($type === 'ds64') {
+                $long['data'] = max(0, ByteOrder::Little->u64($file->read($at, 16), 8));
+                $notes['long form'] = 'yes';
+            } elseif ($type === 'fmt ' && $length >= 16) {
+                $format ??= str_pad($file->read($at, min($length, 40)), 40, "\0");
+            } elseif ($type === 'data') {
+                $data ??= [$at, $length];
+            } elseif ($type === 'bext') {
+                $notes += self::notes($file->read($at, min($length, self::NOTES)));
+            }
+        }
+
+        return [$format, $data, $notes];
+    }
+
+    /** @return array{sample_rate: int, channels: int, bit_depth: int|null, codec: string} */
+    private static function sound(string $format): array
+    {
+        $tag = ByteOrder::Little->u16($format);
+        $bits = ByteOrder::Little->u16($format, 14);
+        if ($tag === self::EXTENSIBLE) {
+            $valid = ByteOrder::Little->u16($format, 18);
+            $bits = $valid > 0 && $valid <= $bits ? $valid : $bits;
+            $tag = ByteOrder::Little->u16($format, 24);
+        }
+        $isPlain = $tag === self::PCM || $tag === self::FLOAT;
+
+        return [
+            'sample_rate' => ByteOrder::Little->u32($format, 4),
+            'channels' => ByteOrder::Little->u16($format, 2),
+            'bit_depth' => $isPlain && $bits > 0 ? $bits : null,
+            'codec' => self::CODECS[$tag] ?? sprintf('tag %04x', $tag),
+        ];
+    }
+
+    /** @param  array{int, int}|null  $data */
+    private static function wholeness(FileEnds $file, ?array $data): Wholeness
+    {
+        $size = $file->size();
+        $damaged = match (true) {
+            $data === null => FileDamaged::cutShort("the file ends before its sound, after {$size} bytes"),
+            $data[0] + $data[1] > $size => FileDamaged::cutShort(
+                "its sound takes {$data[1]} bytes and the file ends after ".max(0, $size - $data[0]).' of them',
+            ),
+            default => null,
+        };
+
+        return $damaged === null ? Wholeness::whole() : Wholeness::damaged($damaged->damage, $damaged->reason);
+    }
+
+    /** @return array<string, string> of the broadcast extension (EBU Tech 3285): what it is, by whom, from when on */
+    private static function notes(string $bytes): array
+    {
+        $notes = [];
+        foreach (['description' => [0, 256], 'originator' => [256, 32]] as $name => [$at, $length]) {
+            $text = trim(explode("\0", substr($bytes, $at, $length))[0]);
+            $notes += $text === '' ? [] : [$name => Text::named($text)];
+        }
+        $samples = ByteOrder::Little->u64($bytes, 338);
+
+        return $notes + ($samples > 0 ? ['first sample since midnight' => (string) $samples] : []);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers;
+
+use PlainLedger\Core\Media\ByteOrder;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\FileLabels;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\PictureEncoding;
+use PlainLedger\Core\Media\PictureFacts;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\TimingFacts;
+use PlainLedger\Core\Media\Wholeness;
+
+/**
+ * WebP (RFC 9649): lossy, lossless, the extended form with alpha, animation and what is noted behind. It has no
+ * checksums of its own: whole is what reaches its told length, chunk by chunk.
+ */
+final readonly class WebpReader implements Reader
+{
+    public function kind(): Kind
+    {
+        return Kind::Webp;
+    }
+
+    public function headerKey(FileEnds $file): ?string
+    {
+        return null;
+    }
+
+    public function tailDamage(FileEnds $file): ?FileDamaged
+    {
+        $due = 8 + ByteOrder::Little->u32($file->head, 4);
+
+        return $due <= $file->size()
+            ? null
+            : FileDamaged::cutShort("the file says that it has {$due} bytes and ends after {$file->size()}");
+    }
+
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
+    {
+        $picture = WebpPicture::read($file);
+        $facts = self::facts($picture);
+        $damaged = $this->tailDamage($file) ?? self::chunkDamage($picture, $file);
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    private static function chunkDamage(WebpPicture $picture, FileEnds $file): ?FileDamaged
+    {
+        return match (true) {
+            $picture->end > $file->size() => FileDamaged::cutShort(
+                "a chunk reaches to byte {$picture->end} and the file ends after {$file->size()}",
+            ),
+            ! $picture->hasPixels => FileDamaged::cutShort('no picture is among its chunks'),
+            default => null,
+        };
+    }
+
+    private static function facts(WebpPicture $picture): MediaFacts
+    {
+        return new MediaFacts(
+            Kind::Webp,
+            new PictureFacts(
+                $picture->width,
+                $picture->height,
+                \Brick\Math\BigRational::one(),
+                density: $picture->density,
+                colour: $picture->colour,
+                projection: $picture->projection,
+            ),
+            new PictureEncoding(
+                8,
+                'uint',
+                ['R', 'G', 'B', ...($picture->hasAlpha ? ['A'] : [])],
+                $picture->isLossless ? 'lossless' : 'lossy',
+                chroma: $picture->isLossless ? null : '4:2:0',
+            ),
+            new TimingFacts(frameCount: $picture->frames > 0 ? $picture->frames : null),
+            new FileLabels(header: $picture->frames > 0 ? ['animation frames' => (string) $picture->frames] : []),
+            wholeness: Wholeness::whole(),
+        );
+    }
+}
