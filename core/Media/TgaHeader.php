@@ -10,7 +10,7 @@ final readonly class TgaHeader
     /** In bytes. */
     public const LENGTH = 18;
 
-    private const FOOTER = 26;
+    public const FOOTER = 26;
 
     private const MAPPED = [1, 9];
 

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\CodecCapabilities;
+use PlainLedger\Core\Media\CompressionName;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
@@ -21,17 +22,15 @@ final readonly class FormatRules implements Rule
         RequirementId::FORMAT_ALPHA, RequirementId::FORMAT_COMPRESSION, RequirementId::FORMAT_CHROMA,
     ];
 
-    /** What keeps every bit. pxr24 rounds 32-bit floats and keeps the rest. */
-    private const LOSSLESS = ['none', 'rle', 'zip', 'zips', 'piz', 'lzw', 'deflate', 'packbits', 'htj2k256', 'htj2k32'];
-
     public function answers(string $id): bool
     {
         return in_array($id, self::IDS, true);
     }
 
+    /** pxr24 rounds 32-bit floats and keeps the rest. */
     public static function isLossless(?string $compression, ?MediaFacts $facts = null): bool
     {
-        return in_array($compression, self::LOSSLESS, true)
+        return CompressionName::isLossless($compression ?? '')
             || (
                 $compression === 'pxr24'
                 && $facts !== null
@@ -48,7 +47,9 @@ final readonly class FormatRules implements Rule
 
         $held = $this->asHeld($requirement->id(), $found, $subject);
 
-        return Cell::ofWord($requirement, $this->same($requirement, $held, null, []), $held);
+        $kind = Kind::tryFrom($subject->scene->get(RequirementId::FORMAT_KIND) ?? '');
+
+        return Cell::ofWord($requirement, $this->same($requirement, $held, null, $kind), $held);
     }
 
     /** Alpha that codec or format cannot hold will not be in the files, whatever is switched on. */
@@ -91,7 +92,7 @@ final readonly class FormatRules implements Rule
                 return null;
             }
 
-            return [$found, $found !== null && $this->same($requirement, $found, $facts, $passes)];
+            return [$found, $found !== null && $this->same($requirement, $found, $facts, $facts->kind)];
         });
     }
 
@@ -114,7 +115,7 @@ final readonly class FormatRules implements Rule
     {
         return match ($facts->encoding->hasAlpha()) {
             null => null,
-            true => 'alpha',
+            true => $facts->encoding->alphaKind ?? 'alpha',
             false => 'none',
         };
     }
@@ -145,8 +146,7 @@ final readonly class FormatRules implements Rule
         return $own === [] ? $channels : $own;
     }
 
-    /** @param  list<string>  $passes */
-    private function same(Requirement $requirement, string $found, ?MediaFacts $facts, array $passes): bool
+    private function same(Requirement $requirement, string $found, ?MediaFacts $facts, ?Kind $kind): bool
     {
         $asked = $requirement->value->values;
 
@@ -154,10 +154,22 @@ final readonly class FormatRules implements Rule
             RequirementId::FORMAT_BIT_DEPTH => $requirement->value->admitsNumber($found),
             RequirementId::FORMAT_ALPHA => self::sameAlpha($found, $asked),
             RequirementId::FORMAT_CHANNELS => self::lower($found) === self::lower($asked[0] ?? ''),
-            RequirementId::FORMAT_COMPRESSION => in_array($found, $asked, true)
-                || (in_array('lossless', $asked, true) && ($found === 'lossless' || self::isLossless($found, $facts))),
+            RequirementId::FORMAT_COMPRESSION => self::samePacking($found, $asked, $kind)
+                || (in_array('lossless', $asked, true) && self::isLossless($found, $facts)),
             default => in_array($found, $asked, true),
         };
+    }
+
+    /** @param  list<string>  $asked */
+    private static function samePacking(string $found, array $asked, ?Kind $kind): bool
+    {
+        foreach ($asked as $word) {
+            if (CompressionName::isSame($found, $word, $kind)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -105,12 +105,18 @@ final readonly class Lzw
             } elseif ($next < self::FULL) {
                 $next++;
             }
-            $width = match (true) {
-                $next >= 2047 => 12,
-                $next >= 1023 => 11,
-                $next >= 511 => 10,
-                default => 9,
-            };
+            $width = self::width($next);
         }
+    }
+
+    /** Of the next code, in bits. */
+    private static function width(int $next): int
+    {
+        return match (true) {
+            $next >= 2047 => 12,
+            $next >= 1023 => 11,
+            $next >= 511 => 10,
+            default => 9,
+        };
     }
 }

@@ -15,7 +15,6 @@ use PlainLedger\Core\Media\Readers\ExrChannels;
 use PlainLedger\Core\Media\Readers\ExrHeader;
 use PlainLedger\Core\Media\Readers\ExrPart;
 use PlainLedger\Core\Media\Readers\ExrStorage;
-use PlainLedger\Core\Media\Signature;
 
 /**
  * OpenEXR scanlines, unpacked or packed by run lengths or deflate, half or float (OpenEXR file layout; the

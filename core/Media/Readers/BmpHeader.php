@@ -19,9 +19,7 @@ final readonly class BmpHeader
     /** The oldest, whose sides have sixteen bits and whose palette three bytes a colour. */
     private const CORE = 12;
 
-    /** Headers from here on carry masks of their own; with alpha from the next; with a colour space from the third. */
-    private const WITH_MASKS = 52;
-
+    /** Headers from here on have a mask of alpha; from the next on a colour space. */
     private const WITH_ALPHA = 56;
 
     private const WITH_COLOUR = 108;
@@ -42,7 +40,7 @@ final readonly class BmpHeader
 
     private const BITS = [0, 1, 2, 4, 8, 16, 24, 32];
 
-    private const SRGB = "BGRs";
+    private const SRGB = 'BGRs';
 
     private const EMBEDDED = 'DEBM';
 
@@ -78,7 +76,7 @@ final readonly class BmpHeader
         $packing = $isCore || $length < 20 ? 0 : ByteOrder::Little->u32($bytes, 30);
         $known = self::isOther($length) ? self::OTHER : self::COMPRESSIONS;
         if (! in_array($bits, self::BITS, true) || ! isset($known[$packing])) {
-            throw FileDamaged::header("the header names {$bits} bits a pixel packed in way {$packing}, which there is not");
+            throw FileDamaged::header("the header names {$bits} bits a pixel, or a packing, that there is not");
         }
 
         return new self($bytes, $length, $width, $height, $bits, $packing, self::place($bytes, $length));

@@ -29,6 +29,7 @@ final readonly class BmpReader implements Reader
     public function headerKey(FileEnds $file): ?string
     {
         $header = BmpHeader::read($file);
+
         // the length of what is packed, and a profile far behind, are of each file's own
         return $header->isPlain() && ! $header->hasProfile() && $header->pixelPlace() <= strlen($file->head)
             ? substr($file->head, 0, $header->pixelPlace())
@@ -66,7 +67,8 @@ final readonly class BmpReader implements Reader
 
     private static function facts(BmpHeader $header, FileEnds $file): MediaFacts
     {
-        $labels = ['header' => $header->length().' bytes', 'origin' => $header->isFromTop() ? 'top left' : 'bottom left']
+        $labels = ['header' => $header->length().' bytes']
+            + ['origin' => $header->isFromTop() ? 'top left' : 'bottom left']
             + ($header->hasPalette() ? ['palette' => 'yes'] : [])
             + $header->masksText();
 

@@ -18,6 +18,8 @@ final readonly class DpxElement
         102 => ['R', 'G', 'B'], 103 => ['R', 'G', 'B', 'A'],
     ];
 
+    private const USER = ['user', 'user2', 'user3', 'user4', 'user5', 'user6', 'user7', 'user8'];
+
     /** Samples of each pixel where they are not its channels: colour at half the pixels. */
     private const HALVED = [100 => 2, 101 => 3];
 
@@ -45,7 +47,7 @@ final readonly class DpxElement
     public function channels(): array
     {
         return self::CHANNELS[$this->descriptor]
-            ?? array_slice(['user', 'user2', 'user3', 'user4', 'user5', 'user6', 'user7', 'user8'], 0, $this->samples());
+            ?? array_slice(self::USER, 0, $this->samples());
     }
 
     /** Of each pixel, on the mean. */

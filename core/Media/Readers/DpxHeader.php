@@ -64,7 +64,10 @@ final readonly class DpxHeader
             throw FileDamaged::header("the header names {$bits} bits a channel, which DPX does not have");
         }
 
-        return $header;
+        // what lies beyond the place of its pixels is pixels, and no header that was left out
+        $bytes = substr($bytes, 0, max(self::GENERIC, $header->pixelPlace()));
+
+        return new self($bytes, $order, $width, $height, $elements);
     }
 
     public function element(int $number): DpxElement

@@ -35,7 +35,8 @@ final readonly class DpxReader implements Reader
     public function tailDamage(FileEnds $file): ?FileDamaged
     {
         $header = DpxHeader::read($file);
-        foreach (['the file says that it has' => $header->toldSize(), 'the picture reaches to' => $header->end()] as $of => $due) {
+        $dues = ['the file says that it has' => $header->toldSize(), 'the picture reaches to' => $header->end()];
+        foreach ($dues as $of => $due) {
             if ($due > $file->size()) {
                 return FileDamaged::cutShort("{$of} {$due} bytes and the file ends after {$file->size()}");
             }

@@ -141,8 +141,10 @@ final readonly class PngReader implements Reader
             return [];
         }
         $end = strlen($tail) - self::AROUND;
-        for ($from = 0; preg_match('~[tiz]TXt|eXIf~', $tail, $m, PREG_OFFSET_CAPTURE, $from) === 1; $from = $at + 1) {
+        $from = 0;
+        while (preg_match('~tEXt|[iz]TXt|eXIf~', $tail, $m, PREG_OFFSET_CAPTURE, $from) === 1) {
             $at = $m[0][1];
+            $from = $at + 1;
             $chunks = $at < 4 ? [] : self::chain($tail, $at - 4, $end);
             if ($chunks !== []) {
                 return $chunks;

@@ -22,8 +22,8 @@ final readonly class RiffChunks
 
     /**
      * @param  int|null  $from  where the first is, in bytes
-     * @param  array<string, int>  $lengths  of those whose own field says that they stand elsewhere, as they become
-     *   known; read anew for each chunk
+     * @param  \ArrayObject<string, int>|null  $lengths  of those whose own field says that they stand elsewhere, as
+     *   they become known; read anew for each chunk
      * @return \Generator<int, array{string, int, int}> type, where its data begins, and their length; one that reaches
      *   beyond the file too
      */
@@ -35,7 +35,9 @@ final readonly class RiffChunks
             $type = substr($lead, 0, 4);
             $length = ByteOrder::Little->u32($lead, 4);
             if ($length === self::ELSEWHERE) {
-                $length = $lengths[$type] ?? $file->size() - $at - self::LEAD;
+                $length = $lengths !== null && isset($lengths[$type])
+                    ? $lengths[$type]
+                    : $file->size() - $at - self::LEAD;
             }
             yield [$type, $at + self::LEAD, $length];
             $at += self::LEAD + $length + $length % 2;

@@ -20,7 +20,8 @@ final readonly class TgaPackets
 
     private const PIECE = 1 << 18;
 
-    public function __construct(private ByteSource $source, private TgaHeader $header) {}
+    /** @param  int  $end  where what is no picture any more begins: a footer, or the end of the file */
+    public function __construct(private ByteSource $source, private TgaHeader $header, private int $end) {}
 
     /**
      * Null where they come to all of the picture.
@@ -37,13 +38,13 @@ final readonly class TgaPackets
         }
         $pixel = $this->header->pixelLength();
         $at = $this->header->pixelPlace();
-        [$piece, $from, $size] = ['', $at, $this->source->size()];
+        [$piece, $from, $size] = ['', $at, $this->end];
         while ($left > 0) {
             if ($at - $from >= strlen($piece)) {
                 $from = $at;
-                $piece = $this->source->read($at, self::PIECE);
+                $piece = $this->source->read($at, min(self::PIECE, max(0, $size - $at)));
                 if ($piece === '') {
-                    return FileDamaged::cutShort("the file ends after {$size} bytes, {$left} pixels before its picture");
+                    return FileDamaged::cutShort("its picture ends at byte {$size}, {$left} pixels too early");
                 }
             }
             $lead = ord($piece[$at - $from]);
@@ -53,7 +54,7 @@ final readonly class TgaPackets
         }
 
         return match (true) {
-            $at > $size => FileDamaged::cutShort("the file ends after {$size} bytes, inside its last run of pixels"),
+            $at > $size => FileDamaged::cutShort("its picture ends at byte {$size}, inside its last run of pixels"),
             $left < 0 => FileDamaged::checksum('its last run reaches '.-$left.' pixels beyond the picture'),
             default => null,
         };

@@ -28,7 +28,7 @@ final readonly class TgaReader implements Reader
         return Kind::Tga;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    public function headerKey(FileEnds $file): string
     {
         $extension = $this->extension($file);
 
@@ -44,7 +44,7 @@ final readonly class TgaReader implements Reader
         // whoever wrote the footer had written all before it
         $isMarked = TgaHeader::hasFooter($file->tail());
 
-        return $isMarked ? null : (new TgaPackets($file->source, $header))->damage(TgaPackets::QUICK);
+        return $isMarked ? null : $this->packets($file, $header)->damage(TgaPackets::QUICK);
     }
 
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
@@ -56,13 +56,21 @@ final readonly class TgaReader implements Reader
         $facts = self::facts($header, $this->extension($file));
         try {
             $damaged = $depth === ScanDepth::Full && $header->isPacked()
-                ? (new TgaPackets($file->source, $header))->damage(PHP_INT_MAX)
+                ? $this->packets($file, $header)->damage(PHP_INT_MAX)
                 : $this->tailDamage($file);
         } catch (FileTooLarge $over) {
             return $facts->withUnread($over->getMessage());
         }
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    private function packets(FileEnds $file, TgaHeader $header): TgaPackets
+    {
+        $end = $file->size() - (TgaHeader::hasFooter($file->tail()) ? TgaHeader::FOOTER : 0);
+        $extension = TgaHeader::extensionPlace($file->tail());
+
+        return new TgaPackets($file->source, $header, $extension > 0 ? min($end, $extension) : $end);
     }
 
     private function extension(FileEnds $file): ?TgaExtension

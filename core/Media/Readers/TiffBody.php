@@ -22,7 +22,6 @@ final readonly class TiffBody
 
     public function __construct(
         private ByteSource $source,
-        private TiffDirectory $page,
         private TiffPicture $picture,
         private TiffSegments $segments,
     ) {}
@@ -40,8 +39,9 @@ final readonly class TiffBody
                 throw FileDamaged::header("its {$this->word()} {$number} has an impossible place");
             }
             if ($place + $length > $size) {
+                $end = $place + $length;
                 throw FileDamaged::cutShort(
-                    "its {$this->word()} {$number} reaches to byte ".($place + $length)." and the file ends after {$size}",
+                    "its {$this->word()} {$number} reaches to byte {$end} and the file ends after {$size}",
                 );
             }
             // tiles with nothing in them may be left out
@@ -76,7 +76,10 @@ final readonly class TiffBody
             throw FileTooLarge::of((string) ByteSize::of(max($due, $length)).' in one piece');
         }
         $isWhole = match (true) {
-            $this->picture->compression === TiffPicture::LZW => Lzw::length($this->bytes($place, $length), $due) >= $due,
+            $this->picture->compression === TiffPicture::LZW => Lzw::length(
+                $this->bytes($place, $length),
+                $due,
+            ) >= $due,
             $this->picture->compression === TiffPicture::PACK_BITS => PackBits::length(
                 $this->bytes($place, $length),
             ) >= $due,

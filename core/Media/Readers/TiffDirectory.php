@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
+use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\FileDamaged;
 
 /** One image file directory (TIFF revision 6.0, section 2; eight-byte places as BigTIFF has them). */
@@ -13,6 +14,12 @@ final readonly class TiffDirectory
     private const LENGTHS = [
         1 => 1, 2 => 1, 3 => 2, 4 => 4, 5 => 8, 6 => 1, 7 => 1, 8 => 2, 9 => 4, 10 => 8, 11 => 4, 12 => 8, 13 => 4,
         16 => 8, 17 => 8, 18 => 8,
+    ];
+
+    /** How whole numbers are unpacked, by type: of the one byte order and of the other. */
+    private const CODES = [
+        1 => ['C', 'C'], 3 => ['v', 'n'], 4 => ['V', 'N'], 6 => ['C', 'C'], 7 => ['C', 'C'], 8 => ['v', 'n'],
+        9 => ['V', 'N'], 13 => ['V', 'N'], 16 => ['P', 'J'], 17 => ['P', 'J'], 18 => ['P', 'J'],
     ];
 
     private const MOST_ENTRIES = 4096;
@@ -63,6 +70,9 @@ final readonly class TiffDirectory
             $type = $file->order->u16($bytes, $at + 2);
             $values = $file->place($bytes, $at + 4);
             $takes = (self::LENGTHS[$type] ?? 1) * $values;
+            if ($takes > $room && $file->place($bytes, $at + 4 + $room) + $takes > $file->size()) {
+                throw FileDamaged::cutShort('its directory points beyond its end, after '.$file->size().' bytes');
+            }
             $place = $takes <= $room && $values >= 0 ? $from + $at + 4 + $room : $file->place($bytes, $at + 4 + $room);
             $entries[$file->order->u16($bytes, $at)] = [$type, $values, $place];
         }
@@ -95,15 +105,8 @@ final readonly class TiffDirectory
     public function numbers(int $tag, int $most, int $from = 0): array
     {
         [$type, $count, $place] = $this->entries[$tag] ?? [0, 0, 0];
-        $length = self::LENGTHS[$type] ?? 0;
-        $isLittle = $this->file->order === \PlainLedger\Core\Media\ByteOrder::Little;
-        $code = match ($type) {
-            1, 6, 7 => 'C',
-            3, 8 => $isLittle ? 'v' : 'n',
-            4, 9, 13 => $isLittle ? 'V' : 'N',
-            16, 17, 18 => $isLittle ? 'P' : 'J',
-            default => null,
-        };
+        $length = self::LENGTHS[$type] ?? 1;
+        $code = self::CODES[$type][$this->file->order === ByteOrder::Little ? 0 : 1] ?? null;
         $many = min($most, $count - $from);
         if ($code === null || $many < 1 || $place < 0) {
             return [];

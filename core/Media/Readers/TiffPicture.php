@@ -54,22 +54,36 @@ final readonly class TiffPicture
 
     private const WITHOUT_KIND = 4;
 
-    /**
-     * @param  list<int>  $bits  of each sample
-     * @param  list<int>  $extra  what each sample beyond the colours is; those of which it is not told have 0
-     */
+    /** @var list<int> what each sample beyond the colours is; 0 where it is not told */
+    public array $extra;
+
+    /** @var list<int> of each sample */
+    public array $bits;
+
+    public int $compression;
+
+    public bool $isPlanar;
+
+    public int $predictor;
+
+    private int $format;
+
     private function __construct(
+        TiffDirectory $page,
         public int $width,
         public int $height,
-        public array $bits,
-        public int $compression,
         public int $photometric,
         public int $samples,
-        public array $extra,
-        private int $format,
-        public bool $isPlanar,
-        public int $predictor,
-    ) {}
+    ) {
+        $bits = $page->numbers(TiffTag::BITS, $samples);
+        $this->bits = array_pad($bits, $samples, $bits[0] ?? 1);
+        $extra = max(0, $samples - self::colourSamples($photometric, $samples));
+        $this->extra = array_pad($page->numbers(TiffTag::EXTRA_SAMPLES, $extra), $extra, 0);
+        $this->compression = $page->number(TiffTag::COMPRESSION) ?? self::UNPACKED;
+        $this->format = $page->number(TiffTag::SAMPLE_FORMAT) ?? 1;
+        $this->isPlanar = $page->number(TiffTag::PLANES) === 2 && $samples > 1;
+        $this->predictor = $page->number(TiffTag::PREDICTOR) ?? 1;
+    }
 
     /** @throws FileDamaged */
     public static function read(TiffDirectory $page): self
@@ -81,31 +95,18 @@ final readonly class TiffPicture
                 throw FileDamaged::header("its directory names an impossible size, a side of {$side} pixels");
             }
         }
-        $photometric = $page->number(TiffTag::PHOTOMETRIC) ?? 1;
         $samples = $page->number(TiffTag::SAMPLES) ?? 1;
         if ($samples < 1 || $samples > 1000) {
             throw FileDamaged::header("its directory names {$samples} samples a pixel");
         }
-        $bits = $page->numbers(TiffTag::BITS, $samples);
-        foreach ($bits as $of) {
+        $picture = new self($page, $width, $height, $page->number(TiffTag::PHOTOMETRIC) ?? 1, $samples);
+        foreach ($picture->bits as $of) {
             if ($of < 1 || $of > 64) {
                 throw FileDamaged::header("its directory names {$of} bits a channel");
             }
         }
-        $extra = max(0, $samples - self::colourSamples($photometric, $samples));
 
-        return new self(
-            $width,
-            $height,
-            array_pad($bits, $samples, $bits[0] ?? 1),
-            $page->number(TiffTag::COMPRESSION) ?? self::UNPACKED,
-            $photometric,
-            $samples,
-            array_pad($page->numbers(TiffTag::EXTRA_SAMPLES, $extra), $extra, 0),
-            $page->number(TiffTag::SAMPLE_FORMAT) ?? 1,
-            $page->number(TiffTag::PLANES) === 2 && $samples > 1,
-            $page->number(TiffTag::PREDICTOR) ?? 1,
-        );
+        return $picture;
     }
 
     private static function colourSamples(int $photometric, int $samples): int

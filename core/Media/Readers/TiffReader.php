@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Media\Readers;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\ColourEncoding;
 use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileEnds;
@@ -43,6 +44,11 @@ final readonly class TiffReader implements Reader
         6 => 'turned by 90°', 7 => 'mirrored, turned by 90°', 8 => 'turned by 270°',
     ];
 
+    private const NOTES = [
+        'description' => TiffTag::DESCRIPTION, 'software' => TiffTag::SOFTWARE, 'date' => TiffTag::DATE,
+        'artist' => TiffTag::ARTIST, 'host' => TiffTag::HOST,
+    ];
+
     private const CHROMA = [
         '1 1' => '4:4:4', '2 1' => '4:2:2', '2 2' => '4:2:0', '4 1' => '4:1:1', '4 2' => '4:1:0', '1 2' => '4:4:0',
     ];
@@ -70,7 +76,7 @@ final readonly class TiffReader implements Reader
         $segments = TiffSegments::of($page, $picture);
         $facts = self::facts($tiff, $page, $picture, $segments);
         try {
-            (new TiffBody($file->source, $page, $picture, $segments))->check($depth);
+            (new TiffBody($file->source, $picture, $segments))->check($depth);
             $pages = $this->pages($file, $tiff, $page, $depth);
         } catch (FileDamaged $damaged) {
             return $facts->withDamage($damaged->damage, $damaged->reason);
@@ -95,7 +101,7 @@ final readonly class TiffReader implements Reader
             $seen[$page->next] = true;
             $page = TiffDirectory::read($tiff, $page->next);
             $picture = TiffPicture::read($page);
-            (new TiffBody($file->source, $page, $picture, TiffSegments::of($page, $picture)))->check($depth);
+            (new TiffBody($file->source, $picture, TiffSegments::of($page, $picture)))->check($depth);
         }
 
         return $pages;
@@ -139,7 +145,7 @@ final readonly class TiffReader implements Reader
         return new TimingFacts(
             $rate === null ? null : FrameRate::of($rate[0], $rate[1]),
             // frames stand first there, and hours last
-            timecode: strlen($code) === 8 ? SmpteTimecode::ofWord(unpack('V', $code)[1] ?? 0) : null,
+            timecode: strlen($code) === 8 ? SmpteTimecode::ofWord(ByteOrder::Little->u32($code)) : null,
         );
     }
 
@@ -192,23 +198,29 @@ final readonly class TiffReader implements Reader
         TiffPicture $picture,
         TiffSegments $segments,
     ): array {
-        $orientation = $page->number(TiffTag::ORIENTATION) ?? 1;
-        $texts = [
-            'byte order' => $tiff->order === \PlainLedger\Core\Media\ByteOrder::Big ? 'big' : 'little',
+        $orientation = self::ORIENTATIONS[$page->number(TiffTag::ORIENTATION) ?? 1] ?? null;
+
+        return array_filter([
+            'byte order' => $tiff->order === ByteOrder::Big ? 'big' : 'little',
             'cut into' => $segments->isTiled ? "tiles of {$segments->width}x{$segments->height}" : 'strips',
-        ]
-            + ($tiff->isBig ? ['long form' => 'yes'] : [])
-            + ($picture->isPlanar ? ['planes' => 'apart'] : [])
-            + ($picture->isPalette() ? ['palette' => 'yes'] : [])
-            + (count(array_unique($picture->bits)) > 1 ? ['bits' => implode('-', $picture->bits)] : [])
-            + (isset(self::ORIENTATIONS[$orientation]) ? ['orientation' => self::ORIENTATIONS[$orientation]] : []);
-        $notes = ['description' => TiffTag::DESCRIPTION, 'software' => TiffTag::SOFTWARE, 'date' => TiffTag::DATE,
-            'artist' => TiffTag::ARTIST, 'host' => TiffTag::HOST];
-        foreach ($notes as $name => $tag) {
+            'long form' => $tiff->isBig ? 'yes' : null,
+            'planes' => $picture->isPlanar ? 'apart' : null,
+            'palette' => $picture->isPalette() ? 'yes' : null,
+            'bits' => count(array_unique($picture->bits)) > 1 ? implode('-', $picture->bits) : null,
+            'orientation' => $orientation,
+            ...self::notes($page),
+        ], static fn (?string $text): bool => $text !== null);
+    }
+
+    /** @return array<string, string> */
+    private static function notes(TiffDirectory $page): array
+    {
+        $notes = [];
+        foreach (self::NOTES as $name => $tag) {
             $text = $page->text($tag);
-            $texts += $text === null ? [] : [$name => Text::named(mb_strcut($text, 0, 400))];
+            $notes += $text === null ? [] : [$name => Text::named(mb_strcut($text, 0, 400))];
         }
 
-        return $texts;
+        return $notes;
     }
 }

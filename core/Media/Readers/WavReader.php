@@ -55,7 +55,7 @@ final readonly class WavReader implements Reader
     {
         [$format, $data, $notes] = $this->chunks($file);
         if ($format === null) {
-            throw FileDamaged::cutShort('no chunk says how its sound is kept, up to its end after '.$file->size().' bytes');
+            throw FileDamaged::cutShort("no chunk says how its sound is kept, up to its end at {$file->size()}");
         }
         $wholeness = self::wholeness($file, $data);
         $there = $data === null ? 0 : max(0, min($data[1], $file->size() - $data[0]));
@@ -73,7 +73,7 @@ final readonly class WavReader implements Reader
         );
     }
 
-    /** @return array{string|null, array{int, int}|null, array<string, string>} format; place and length of the sound; notes */
+    /** @return array{string|null, array{int, int}|null, array<string, string>} format; where the sound is; notes */
     private function chunks(FileEnds $file): array
     {
         [$format, $data, $notes] = [null, null, []];
@@ -121,7 +121,7 @@ final readonly class WavReader implements Reader
         $size = $file->size();
         $damaged = match (true) {
             $data === null => FileDamaged::cutShort("the file ends before its sound, after {$size} bytes"),
-            $data[0] + $data[1] > $size => FileDamaged::cutShort(
+            $size < $data[0] + $data[1] => FileDamaged::cutShort(
                 "its sound takes {$data[1]} bytes and the file ends after ".max(0, $size - $data[0]).' of them',
             ),
             default => null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers;
 
+use Brick\Math\BigRational;
 use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileEnds;
@@ -22,6 +23,9 @@ use PlainLedger\Core\Media\Wholeness;
  */
 final readonly class WebpReader implements Reader
 {
+    /** So many bytes at the end are no pixels if all of them are zero. */
+    private const ZEROS = 512;
+
     public function kind(): Kind
     {
         return Kind::Webp;
@@ -56,9 +60,16 @@ final readonly class WebpReader implements Reader
             $picture->end > $file->size() => FileDamaged::cutShort(
                 "a chunk reaches to byte {$picture->end} and the file ends after {$file->size()}",
             ),
+            // packed pixels do not end in zeros; a copy that broke off may
+            self::endsInZeros($file) => FileDamaged::cutShort('nothing but zeros stands at its end'),
             ! $picture->hasPixels => FileDamaged::cutShort('no picture is among its chunks'),
             default => null,
         };
+    }
+
+    private static function endsInZeros(FileEnds $file): bool
+    {
+        return $file->size() > self::ZEROS && trim(substr($file->tail(), -self::ZEROS), "\0") === '';
     }
 
     private static function facts(WebpPicture $picture): MediaFacts
@@ -68,7 +79,7 @@ final readonly class WebpReader implements Reader
             new PictureFacts(
                 $picture->width,
                 $picture->height,
-                \Brick\Math\BigRational::one(),
+                BigRational::one(),
                 density: $picture->density,
                 colour: $picture->colour,
                 projection: $picture->projection,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Specification\Conflicts;
 
 use PlainLedger\Core\Media\CodecCapabilities;
+use PlainLedger\Core\Media\CompressionName;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\RequirementId;
@@ -92,10 +93,7 @@ final readonly class CompressionSupport implements ConflictRule
     /** @param  list<string>  $asked */
     private function losesNothing(array $asked): bool
     {
-        return array_diff(
-            $asked,
-            ['lossless', 'none', 'rle', 'zip', 'zips', 'piz', 'lzw', 'deflate', 'packbits', 'htj2k256', 'htj2k32'],
-        ) === [];
+        return array_filter($asked, static fn (string $way): bool => ! CompressionName::isLossless($way)) === [];
     }
 
     /** @return list<string>|null the ways a format has; null where that depends */
@@ -118,7 +116,11 @@ final readonly class CompressionSupport implements ConflictRule
                 'htj2k256',
                 'htj2k32',
             ],
-            Kind::Tiff => ['lzw', 'none', 'deflate', 'zip', 'packbits', 'jpeg'],
+            Kind::Tiff => [
+                'lzw', 'none', 'deflate', 'zip', 'packbits', 'jpeg', 'ccitt', 'ccitt-g3', 'ccitt-g4', 'lzma', 'zstd',
+                'webp', 'jbig', 'jpeg2000', 'jpeg-xl', 'lerc',
+            ],
+            Kind::Webp => ['lossy', 'lossless'],
             Kind::Tga, Kind::Bmp, Kind::Dpx => ['none', 'rle'],
             default => null,
         };

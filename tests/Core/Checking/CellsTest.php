@@ -584,14 +584,17 @@ final class CellsTest extends TestCase
 
     public function test_a_kind_that_is_only_recognised_leaves_lines_open_that_a_scene_may_close(): void
     {
-        $tiff = (string) file_get_contents(__DIR__.'/../../fixtures/encoders/other.tif');
-        $bench = (new Workbench)->frames('a%d.tif', '1-3', $tiff);
-        $specification = Workbench::specification(['picture.resolution' => '66x38', 'format.kind' => 'tiff']);
+        $movie = (string) file_get_contents(__DIR__.'/../../fixtures/encoders/other.mov');
+        $bench = (new Workbench)->put('a.mov', $movie);
+        $specification = Workbench::specification(
+            ['picture.resolution' => '66x38', 'format.kind' => 'mov', 'naming.pattern' => 'a.{ext}'],
+            ['delivers' => 'movie'],
+        );
 
         self::assertSame('open', $bench->check($specification)['verdict']);
         $both = $bench->check(
             $specification,
-            Workbench::scene(['picture.resolution' => '66x38', 'format.kind' => 'tiff']),
+            Workbench::scene(['picture.resolution' => '66x38', 'format.kind' => 'mov']),
         );
         self::assertSame(['equal', 'unknown'], [$both['entries'][0]['mark'], $both['entries'][0]['files']['mark']]);
     }

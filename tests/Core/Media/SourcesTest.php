@@ -85,7 +85,7 @@ final class SourcesTest extends TestCase
         };
         self::assertTrue(Probe::standard()->read($counting)->isWhole());
         self::assertLessThanOrEqual(2, count($counting->reads));
-        self::assertLessThanOrEqual(4096 + 64, array_sum(array_column($counting->reads, 1)));
+        self::assertLessThanOrEqual(4096 + 1024, array_sum(array_column($counting->reads, 1)));
     }
 
     public function test_a_file_that_is_gone_or_no_file_is_told_in_words(): void

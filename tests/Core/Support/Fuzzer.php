@@ -76,7 +76,7 @@ final readonly class Fuzzer
             Workbench::exr(20, 20, compression: 'none', half: false),
         ];
         foreach (glob(
-            dirname(__DIR__, 2).'/fixtures/{encoders,exr}/*.{png,jpg,jpeg,exr,tif,tiff,mp4,mov}',
+            dirname(__DIR__, 2).'/fixtures/{encoders,exr,stills}/*.{png,jpg,jpeg,exr,tif,tga,dpx,bmp,webp,wav,mp4,mov}',
             GLOB_BRACE,
         ) ?: [] as $path) {
             if (filesize($path) < 200_000) {
