@@ -16,11 +16,12 @@ interface Decoder
 
     /**
      * @param  MediaFacts  $facts  of these very bytes; its size is believed before anything is unpacked
+     * @param  string  $layer  by name, of a format that has them; `""` for what stands in none
      *
      * @throws PixelsRefused
      * @throws \PlainLedger\Core\Media\FileTooLarge before any memory is taken for it
      */
-    public function decode(ByteSource $source, MediaFacts $facts): Pixels;
+    public function decode(ByteSource $source, MediaFacts $facts, string $layer = ''): Pixels;
 
     /**
      * Sixteen bytes that tell pictures apart where eight bits a channel do not; null where those do.

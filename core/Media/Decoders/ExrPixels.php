@@ -84,34 +84,8 @@ final readonly class ExrPixels implements Pixels
         return $this->image()->thumbnail($longest);
     }
 
-    /** By way of a bitmap: lines from the bottom, each filled up to whole four bytes. */
     private function image(): GdPixels
     {
-        $fill = str_repeat("\0", (4 - 3 * $this->width % 4) % 4);
-        $pixels = implode($fill, array_reverse($this->lines)).$fill;
-        $header = 'BM'.pack(
-            'VvvVVVVvvVVVVVV',
-            54 + strlen($pixels),
-            0,
-            0,
-            54,
-            40,
-            $this->width,
-            $this->height,
-            1,
-            24,
-            0,
-            strlen($pixels),
-            0,
-            0,
-            0,
-            0,
-        );
-        $image = imagecreatefromstring($header.$pixels);
-        if ($image === false) {
-            throw PixelsRefused::because('there is no memory for it');
-        }
-
-        return new GdPixels($image);
+        return BitmapContainer::image($this->width, $this->height, $this->lines);
     }
 }

@@ -10,7 +10,7 @@ use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 
-/** PNG and JPEG by PHP's gd extension. Sixteen bits a channel come down to eight. */
+/** PNG, JPEG and WebP by PHP's gd extension. Sixteen bits a channel come down to eight. */
 final readonly class GdDecoder implements Decoder
 {
     /** So much is unpacked at a time. */
@@ -34,13 +34,16 @@ final readonly class GdDecoder implements Decoder
 
     public function decodes(Kind $kind): bool
     {
-        return $kind === Kind::Png || $kind === Kind::Jpeg;
+        return in_array($kind, [Kind::Png, Kind::Jpeg, Kind::Webp], true);
     }
 
-    public function decode(ByteSource $source, MediaFacts $facts): GdPixels
+    public function decode(ByteSource $source, MediaFacts $facts, string $layer = ''): GdPixels
     {
         if ($facts->kind === null || ! $this->decodes($facts->kind) || ! $facts->isWhole()) {
-            throw PixelsRefused::because('it is no whole PNG or JPEG');
+            throw PixelsRefused::because('it is no whole PNG, JPEG or WebP');
+        }
+        if ($facts->kind === Kind::Webp && $facts->timing->frameCount !== null) {
+            throw PixelsRefused::because('it is an animation');
         }
         [$width, $height] = [$facts->picture->width ?? 0, $facts->picture->height ?? 0];
         if ($width * $height > self::MOST_PIXELS) {
@@ -60,11 +63,8 @@ final readonly class GdDecoder implements Decoder
         if ($image === false) {
             throw PixelsRefused::because('its data is broken');
         }
-        imagepalettetotruecolor($image);
-        imagealphablending($image, false);
-        imagesavealpha($image, true);
 
-        return new GdPixels($image);
+        return GdPixels::of($image);
     }
 
     /** Each scan goes over the whole picture once more; a few of these marks may be a preview's in the header. */

@@ -9,7 +9,16 @@ use PlainLedger\Core\Media\Pixels;
 /** Pixels that gd holds. */
 final readonly class GdPixels implements Pixels
 {
-    public function __construct(private \GdImage $image) {}
+    private function __construct(private \GdImage $image) {}
+
+    public static function of(\GdImage $image): self
+    {
+        imagepalettetotruecolor($image);
+        imagealphablending($image, false);
+        imagesavealpha($image, true);
+
+        return new self($image);
+    }
 
     public function width(): int
     {

@@ -12,12 +12,26 @@ use PlainLedger\Core\Media\Pixels;
 /** The decoder of each kind there is. */
 final readonly class PictureDecoder implements Decoder
 {
+    /** What is unpacked here, by kind. */
+    private const PACKINGS = [
+        'png' => ['deflate'], 'jpeg' => ['jpeg'], 'exr' => ['none', 'rle', 'zips', 'zip', 'piz', 'pxr24'],
+        'tiff' => ['none', 'lzw', 'deflate', 'packbits', 'jpeg'], 'tga' => ['none', 'rle'], 'dpx' => ['none'],
+        'bmp' => ['none', 'rle'], 'webp' => ['lossy', 'lossless'],
+    ];
+
     /** @param  list<Decoder>  $decoders */
     private function __construct(private array $decoders) {}
 
     public static function standard(): self
     {
-        return new self([new GdDecoder, new ExrDecoder]);
+        return new self([
+            new GdDecoder,
+            new ExrDecoder,
+            new TiffDecoder,
+            new TgaDecoder,
+            new DpxDecoder,
+            new BmpDecoder,
+        ]);
     }
 
     public function decodes(Kind $kind): bool
@@ -31,19 +45,17 @@ final readonly class PictureDecoder implements Decoder
         return $facts->isWhole()
             && $facts->kind !== null
             && $this->decodes($facts->kind)
-            && (
-                $facts->kind !== Kind::Exr
-                || in_array($facts->encoding->compression, ['none', 'rle', 'zips', 'zip'], true)
-            );
+            && in_array($facts->encoding->compression, self::PACKINGS[$facts->kind->value] ?? [null], true)
+            && ($facts->kind !== Kind::Webp || $facts->timing->frameCount === null);
     }
 
-    public function decode(ByteSource $source, MediaFacts $facts): Pixels
+    public function decode(ByteSource $source, MediaFacts $facts, string $layer = ''): Pixels
     {
         $decoder = $facts->kind === null ? null : $this->of($facts->kind);
 
         return $decoder === null
             ? throw PixelsRefused::because('its kind is not decoded here')
-            : $decoder->decode($source, $facts);
+            : $decoder->decode($source, $facts, $layer);
     }
 
     public function tellsApart(ByteSource $source, MediaFacts $facts): ?string

@@ -22,8 +22,10 @@ final readonly class ExrChannels
     /**
      * @param  non-empty-array<array-key, int>  $types  by name: uint, half or float
      * @param  bool  $allSampled  whether each of them has a value in every pixel
+     * @param  array<array-key, array{int, int}>  $steps  by name: from one pixel that has a value to the next, across
+     *   and down
      */
-    private function __construct(public array $types, public bool $allSampled) {}
+    private function __construct(public array $types, public bool $allSampled, private array $steps) {}
 
     /**
      * @param  string  $list  a `chlist`
@@ -32,7 +34,7 @@ final readonly class ExrChannels
      */
     public static function read(string $list): self
     {
-        $types = [];
+        [$types, $steps] = [[], []];
         $allSampled = true;
         for ($at = 0; $at < strlen($list) && $list[$at] !== "\0"; $at = $end + 17) {
             $end = strpos($list, "\0", $at);
@@ -46,14 +48,14 @@ final readonly class ExrChannels
                 throw FileDamaged::header("the channel “{$name}” has a pixel type that OpenEXR does not have");
             }
             $types[$name] = $type;
-            $isSampled = [ExrHeader::int($list, $end + 9), ExrHeader::int($list, $end + 13)] === [1, 1];
-            $allSampled = $allSampled && $isSampled;
+            $steps[$name] = [max(1, ExrHeader::int($list, $end + 9)), max(1, ExrHeader::int($list, $end + 13))];
+            $allSampled = $allSampled && $steps[$name] === [1, 1];
         }
         if ($types === []) {
             throw FileDamaged::header('it has no channels');
         }
 
-        return new self($types, $allSampled);
+        return new self($types, $allSampled, $steps);
     }
 
     /** @return list<string> a channel may be called by a number, which a key does not keep as text */
@@ -71,6 +73,34 @@ final readonly class ExrChannels
         }
 
         return $bytes;
+    }
+
+    /**
+     * The type of each, and how many values it has across and down.
+     *
+     * @return list<array{int, int, int}>
+     */
+    public function sizesIn(ExrArea $area): array
+    {
+        $sizes = [];
+        foreach ($this->types as $name => $type) {
+            [$across, $down] = $this->steps[$name];
+            $sizes[] = [
+                $type,
+                self::multiples($area->left, $area->width, $across),
+                self::multiples($area->top, $area->height, $down),
+            ];
+        }
+
+        return $sizes;
+    }
+
+    /** How many of so many numbers from one on are multiples of a step. */
+    private static function multiples(int $from, int $many, int $step): int
+    {
+        $below = static fn (int $number): int => (int) floor($number / $step);
+
+        return $step === 1 ? $many : $below($from + $many - 1) - $below($from - 1);
     }
 
     public function holdWholeNumbers(): bool

@@ -24,9 +24,6 @@ final readonly class ExrChunks
     /** What all of them may come to: some minutes of unpacking. */
     private const MOST_UNPACKED = 64 << 30;
 
-    /** So much of a chunk is unpacked at a time. */
-    private const PIECE = 1 << 16;
-
     /** Entries of an offset table that are read at a time. */
     private const BLOCK = 65_536;
 
@@ -163,9 +160,29 @@ final readonly class ExrChunks
                 "the chunk at byte {$offset} reaches past the end of the file, at {$this->source->size()}",
             );
         }
-        if ($unpack && ! $part->storage->deep && $part->storage->isDeflated()) {
-            $this->expectUnpacking($offset, $offset + $length, $packed, $part, $number);
+        if ($unpack && ! $part->storage->deep) {
+            $area = $this->areaOf($part, $number, substr($bytes, $lead - 16, 16));
+            $this->expectUnpacking($offset, $offset + $length, $packed, $part, $area);
         }
+    }
+
+    /** @param  string  $tile  of a tile: its place across and down, and its levels */
+    private function areaOf(ExrPart $part, int $number, string $tile): ExrArea
+    {
+        $tiles = $part->storage->tiles;
+        if ($tiles === null) {
+            $top = $number * $part->storage->linesPerChunk();
+            $lines = min($part->storage->linesPerChunk(), $part->data->height() - $top);
+
+            return new ExrArea($part->data->left, $part->data->top + $top, $part->data->width(), max(0, $lines));
+        }
+        [$column, $row, $levelX, $levelY] = array_map(
+            static fn (int $at): int => ExrHeader::int($tile, $at),
+            [0, 4, 8, 12],
+        );
+        $size = $tiles->sizeOf($column, $row, $levelX, $levelY, $part->data->width(), $part->data->height());
+
+        return new ExrArea($part->data->left, $part->data->top, ...$size);
     }
 
     private static function expectLine(int $due, int $line, int $offset, bool $isZeros): void
@@ -202,35 +219,12 @@ final readonly class ExrChunks
         return $isPossible ? $sizes['table'] + $sizes['data'] : -1;
     }
 
-    /** A chunk that did not get smaller is stored as it is; one that did is a zlib stream with its own checksum. */
-    private function expectUnpacking(int $offset, int $at, int $packed, ExrPart $part, int $number): void
+    /** A chunk that did not get smaller is stored as it is; one that did comes to a length that is known. */
+    private function expectUnpacking(int $offset, int $at, int $packed, ExrPart $part, ExrArea $area): void
     {
-        $raw = $part->unpackedChunk($number);
-        if ($packed >= $raw || $raw > self::LARGEST_UNPACKED || $this->unpacks($at, $packed, $raw)) {
-            return;
-        }
-        // a tile at the edge, and a channel that is not sampled everywhere, hold less than this
-        $isExact = ! $part->isTiled() && $part->channels->allSampled;
-        $data = $this->source->read($at, 2);
-        $isZlib = (ord($data[0]) & 15) === 8 && (ord($data[0]) << 8 | ord($data[1] ?? "\0")) % 31 === 0;
-        if ($isExact || $isZlib) {
+        $chunk = new ExrPackedChunk($this->source, $part->storage->compression, $part->channels->sizesIn($area));
+        if ($chunk->rawBytes() <= self::LARGEST_UNPACKED && ! $chunk->isWhole($at, $packed)) {
             throw FileDamaged::checksum("the chunk at byte {$offset} does not unpack");
         }
-    }
-
-    /** Piece by piece, so that a chunk that comes to much is never there as a whole. */
-    private function unpacks(int $at, int $packed, int $raw): bool
-    {
-        $stream = inflate_init(ZLIB_ENCODING_DEFLATE);
-        $came = 0;
-        for ($read = 0; $stream !== false && $read < $packed; $read += self::PIECE) {
-            $bytes = @inflate_add($stream, $this->source->read($at + $read, min(self::PIECE, $packed - $read)));
-            $came += $bytes === false ? $raw + 1 : strlen($bytes);
-            if ($came > $raw) {
-                return false;
-            }
-        }
-
-        return $stream !== false && inflate_get_status($stream) === ZLIB_STREAM_END;
     }
 }

@@ -13,6 +13,16 @@ final readonly class ExrStorage
 
     public const ZIP = 3;
 
+    public const PIZ = 4;
+
+    public const PXR24 = 5;
+
+    public const B44 = 6;
+
+    public const B44A = 7;
+
+    public const DWA = [8, 9];
+
     private const NAMES = [
         'none',
         'rle',

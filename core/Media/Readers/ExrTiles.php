@@ -41,10 +41,37 @@ final readonly class ExrTiles
         return $tiles;
     }
 
+    public function width(): int
+    {
+        return $this->width;
+    }
+
+    public function height(): int
+    {
+        return $this->height;
+    }
+
     /** Pixels of one that is not cut by an edge. */
     public function pixels(): int
     {
         return $this->width * $this->height;
+    }
+
+    /**
+     * Width and height of one of them in a picture of this size; nothing of one that is not there.
+     *
+     * @return array{int, int}
+     */
+    public function sizeOf(int $column, int $row, int $levelX, int $levelY, int $width, int $height): array
+    {
+        if (min($column, $row, $levelX, $levelY) < 0 || max($levelX, $levelY) > 32) {
+            return [0, 0];
+        }
+
+        return [
+            max(0, min($this->width, $this->at($levelX, $width) - $column * $this->width)),
+            max(0, min($this->height, $this->at($levelY, $height) - $row * $this->height)),
+        ];
     }
 
     /** How many there are in all levels of a picture of this size. */

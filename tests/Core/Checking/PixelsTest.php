@@ -373,8 +373,8 @@ final class PixelsTest extends TestCase
 
     public function test_what_cannot_be_decoded_here_is_not_passed(): void
     {
-        $piz = (string) file_get_contents(__DIR__.'/../../fixtures/encoders/half-piz.exr');
-        $exr = self::bench([1 => $piz, 2 => $piz], 'exr')->check(
+        $packed = (string) file_get_contents(__DIR__.'/../../fixtures/encoders/tiled-dwaa.exr');
+        $exr = self::bench([1 => $packed, 2 => $packed], 'exr')->check(
             self::specification(['content.black' => 'none', 'content.alpha_used' => 'yes']),
         );
         self::assertSame(
@@ -385,7 +385,9 @@ final class PixelsTest extends TestCase
         self::assertSame(
             '1-2',
             self::lines(
-                self::bench([1 => $piz, 2 => $piz], 'exr')->check(self::specification(['content.frozen' => 'none'])),
+                self::bench([1 => $packed, 2 => $packed], 'exr')->check(
+                    self::specification(['content.frozen' => 'none']),
+                ),
             )[0]['files']['found'],
         );
         // one that breaks off tells of its damage, and the others of their pixels

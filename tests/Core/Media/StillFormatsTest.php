@@ -331,4 +331,52 @@ final class StillFormatsTest extends TestCase
             self::assertLessThan(8 << 20, memory_get_usage() - $before, $what);
         }
     }
+
+    /** Each by what it can be held against: a checksum, or the lengths and counts that it tells of itself. */
+    public function test_every_packing_of_openexr_is_held_against_what_it_should_come_to(): void
+    {
+        foreach (['piz', 'pxr24', 'rle', 'b44', 'b44a', 'dwaa', 'dwab'] as $packing) {
+            $bytes = (string) file_get_contents(self::FOLDER."smooth-{$packing}.exr");
+            self::assertTrue(
+                Probe::standard()->read(new StringSource($bytes), ScanDepth::Full)->wholeness->complete,
+                $packing,
+            );
+            // behind the lead of the first chunk: its place and levels, its length, and then what is packed
+            $table = (int) strpos($bytes, "\0\0", (int) strpos($bytes, 'tiles'));
+            $first = self::firstChunk($bytes, $table);
+            $at = $first + 20;
+            $bytes = match ($packing) {
+                'piz' => substr_replace($bytes, "\xFF\xFF\xFF\x7F", self::codeOf($bytes, $at) + 16, 4),
+                'b44' => substr_replace($bytes, "\xFF", $at + 2, 1),
+                'b44a' => substr_replace($bytes, ord($bytes[$at + 2]) >= 52 ? "\0" : "\xFF", $at + 2, 1),
+                'dwaa', 'dwab' => substr_replace($bytes, "\x01", $at + 26, 1),
+                'rle' => substr_replace($bytes, "\x7F\x7F\x7F", $at, 3),
+                default => substr_replace($bytes, "\0\0\0\0", $at + 8, 4),
+            };
+            $facts = Probe::standard()->read(new StringSource($bytes), ScanDepth::Full);
+            self::assertFalse($facts->wholeness->complete, $packing);
+            self::assertStringContainsString('does not unpack', (string) $facts->wholeness->reason, $packing);
+        }
+    }
+
+    private static function firstChunk(string $bytes, int $from): int
+    {
+        // an entry of the table points behind the table, at a chunk of tile 0, 0
+        for ($at = $from; $at < $from + 400; $at++) {
+            $place = unpack('P', substr($bytes, $at, 8))[1] ?? 0;
+            if ($place > $at && $place < strlen($bytes) && substr($bytes, $place, 16) === str_repeat("\0", 16)) {
+                return $place;
+            }
+        }
+        self::fail('There is no chunk.');
+    }
+
+    /** Where Huffman's code begins, with its own counts. */
+    private static function codeOf(string $bytes, int $at): int
+    {
+        /** @var array{1: int, 2: int} $span */
+        $span = unpack('v2', substr($bytes, $at, 4));
+
+        return $at + 4 + ($span[1] <= $span[2] ? $span[2] - $span[1] + 1 : 0);
+    }
 }
