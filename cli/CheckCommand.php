@@ -7,7 +7,7 @@ namespace PlainLedger\Cli;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
-use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
@@ -26,7 +26,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** `check`: a specification beside scene settings, files or both. */
-#[AsCommand('check', 'Compares a specification with scene settings, a folder of files, or both.')]
+#[AsCommand('check', 'Compares a specification with scene settings, delivered files, or both.')]
 final class CheckCommand extends Command
 {
     protected function configure(): void
@@ -44,7 +44,12 @@ final class CheckCommand extends Command
                 'this or --files: scene settings as a plain-ledger/scene document, USD text, lines of key = value, '
                     .'or a sheet with one scene; - reads standard input',
             )
-            ->addOption('files', null, InputOption::VALUE_REQUIRED, 'this or --scene: the folder that was delivered')
+            ->addOption(
+                'files',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'this or --scene: the folder, the zip or the file that was delivered',
+            )
             ->addOption(
                 'part',
                 null,
@@ -123,7 +128,7 @@ final class CheckCommand extends Command
 
         return (
             new Scan(
-                FolderListing::of($folder),
+                PlaceListing::of($folder),
                 Probe::standard(),
                 $depth,
                 $sampler,

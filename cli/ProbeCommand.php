@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\Archive\ZipDirectory;
+use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Measure\Fraction;
@@ -59,11 +60,14 @@ final class ProbeCommand extends Command
         foreach ($paths as $path) {
             if (! is_dir($path)) {
                 // a path that was named and cannot be read is a fault of the call
-                $this->tell($output, $path, FileSource::open($path), $depth, $json);
+                $source = FileSource::open($path);
+                if (! ZipDirectory::isZip($source->read(0, 4))) {
+                    $this->tell($output, $path, $source, $depth, $json);
 
-                continue;
+                    continue;
+                }
             }
-            $listing = FolderListing::of($path);
+            $listing = PlaceListing::of($path);
             $files = [];
             foreach ($listing->files() as $file) {
                 $files[$file->path()] = $file;

@@ -26,6 +26,11 @@ final readonly class BeatingListing implements Listing
         return $this->listing->root();
     }
 
+    public function mayGrow(): bool
+    {
+        return $this->listing->mayGrow();
+    }
+
     public function open(ListedFile $file): ByteSource
     {
         return new BeatingSource($this->listing->open($file), $this->beat);

@@ -6,6 +6,7 @@ namespace PlainLedger\Cli\Work;
 
 use PlainLedger\Core\Delivery\CrashGuard;
 use PlainLedger\Core\Delivery\FolderListing;
+use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanStage;
@@ -31,7 +32,7 @@ final readonly class ScanTask
     public function run(ScanOrder $order): void
     {
         $beat = new Beat($this->say);
-        $listing = new BeatingListing(FolderListing::at($order->folder), $beat);
+        $listing = new BeatingListing(PlaceListing::at($order->folder), $beat);
         $scan = new Scan(
             $listing,
             Probe::standard(),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli\Work;
 
-use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\ListedFile;
+use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Probe;
 
@@ -22,7 +22,7 @@ final readonly class ThumbnailTask
         $given = json_decode($order, true, 8, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
         $listed = new ListedFile($raw($given['below']), $raw($given['name']), $given['size'], $given['modified']);
-        $source = FolderListing::at($raw($given['folder']))->open($listed);
+        $source = PlaceListing::at($raw($given['folder']))->open($listed);
         $png = PictureDecoder::standard()->decode(
             $source,
             Probe::standard()->read($source),

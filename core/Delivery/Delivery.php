@@ -16,6 +16,7 @@ final readonly class Delivery
      * @param  int  $scannedAt  seconds since 1970
      * @param  string  $root  the last few folders of where it lies, as it was chosen; empty where it lies in none
      * @param  ChecksumComparison|null  $checksums  how its files agree with lists of checksums; null where nobody asked
+     * @param  bool  $mayGrow  whether more may be on its way
      */
     public function __construct(
         public array $groups,
@@ -25,6 +26,7 @@ final readonly class Delivery
         public ScanDepth $depth,
         public string $root = '',
         public ?ChecksumComparison $checksums = null,
+        public bool $mayGrow = true,
     ) {}
 
     public function factsOf(NameGroup $group, int $row): MediaFacts
@@ -65,7 +67,9 @@ final readonly class Delivery
             'scanned_at' => $this->scannedAt,
             'depth' => $this->depth->value,
             'root' => base64_encode($this->root),
-        ] + ($this->checksums === null ? [] : ['checksums' => $this->checksums->toArray()]);
+        ]
+            + ($this->mayGrow ? [] : ['finished' => true])
+            + ($this->checksums === null ? [] : ['checksums' => $this->checksums->toArray()]);
     }
 
     /** @param  array<string, mixed>  $data as `toArray` made it */
@@ -75,8 +79,8 @@ final readonly class Delivery
          * @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int,
          *   columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string,
          *   refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>,
-         *   odd: list<string>, scanned_at: int, depth: string, root?: string, checksums?: array{lists: int,
-         *   unlisted: int, wrong: int, absent: int, names: list<string>}} $data
+         *   odd: list<string>, scanned_at: int, depth: string, root?: string, finished?: bool,
+         *   checksums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}} $data
          */
         return new self(
             array_map(NameGroup::fromArray(...), $data['groups']),
@@ -86,6 +90,7 @@ final readonly class Delivery
             ScanDepth::from($data['depth']),
             (string) base64_decode($data['root'] ?? '', true),
             isset($data['checksums']) ? ChecksumComparison::fromArray($data['checksums']) : null,
+            ! ($data['finished'] ?? false),
         );
     }
 }

@@ -48,6 +48,11 @@ final readonly class FolderListing implements Listing
         return implode('/', array_slice(explode('/', trim($this->root, '/')), -self::ROOT_WORDS));
     }
 
+    public function mayGrow(): bool
+    {
+        return true;
+    }
+
     public function files(): iterable
     {
         return $this->walk('', 0);

@@ -20,6 +20,9 @@ interface Listing
     /** The last few folders of where they lie, as that was chosen; empty where they lie in none. */
     public function root(): string;
 
+    /** Whether more may be on its way to it: what was packed or picked is all there is. */
+    public function mayGrow(): bool;
+
     /**
      * The very file that was listed.
      *

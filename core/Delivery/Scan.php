@@ -150,6 +150,7 @@ final class Scan
             $this->depth,
             $this->listing->root(),
             $this->checksums->result(),
+            $this->listing->mayGrow(),
         );
     }
 

@@ -182,7 +182,9 @@ final readonly class Diagnostician
         if ($unequal === []) {
             return [];
         }
-        $situation = new Situation($lines->subject, $lines->entries, $lines->subject->delivery?->scannedAt);
+        $delivery = $lines->subject->delivery;
+        $scannedAt = $delivery?->mayGrow === true ? $delivery->scannedAt : null;
+        $situation = new Situation($lines->subject, $lines->entries, $scannedAt);
         $findings = [];
         foreach ($this->families as $family) {
             foreach ($family->find($situation) as $finding) {

@@ -233,6 +233,13 @@ final class OpeningTest extends TestCase
                 return $this->folder->files();
             }
 
+            public function mayGrow(): bool
+            {
+
+                return true;
+
+            }
+
             public function root(): string
             {
                 return '';

@@ -210,6 +210,11 @@ final class ScanTest extends TestCase
     {
         $listing = new class implements Listing
         {
+            public function mayGrow(): bool
+            {
+                return true;
+            }
+
             public function root(): string
             {
                 return '';
@@ -243,6 +248,11 @@ final class ScanTest extends TestCase
     {
         $listing = new class implements Listing
         {
+            public function mayGrow(): bool
+            {
+                return true;
+            }
+
             public function root(): string
             {
                 return '';
@@ -292,6 +302,13 @@ final class ScanTest extends TestCase
                         0,
                     );
                 }
+            }
+
+            public function mayGrow(): bool
+            {
+
+                return true;
+
             }
 
             public function root(): string

@@ -25,6 +25,11 @@ final class StrangeDeliveriesTest extends TestCase
     {
         return new class($files) implements Listing
         {
+            public function mayGrow(): bool
+            {
+                return true;
+            }
+
             public function root(): string
             {
                 return '';

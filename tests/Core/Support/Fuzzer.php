@@ -308,6 +308,13 @@ final readonly class Fuzzer
                 }
             }
 
+            public function mayGrow(): bool
+            {
+
+                return true;
+
+            }
+
             public function root(): string
             {
                 return 'fuzz';

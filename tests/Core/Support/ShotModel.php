@@ -135,6 +135,13 @@ final class ShotModel
              */
             public function __construct(private array $listed, private array $contents) {}
 
+            public function mayGrow(): bool
+            {
+
+                return true;
+
+            }
+
             public function root(): string
             {
                 return '';
