@@ -32,6 +32,7 @@ final readonly class Program
         $application->setCatchExceptions(false);
         $application->add(new ProbeCommand);
         $application->add(new CheckCommand);
+        $application->add(new TreeCommand);
         $application->add(new ProofreadCommand);
         $application->add(new SheetCommand);
         $application->add(new ScenesCommand);

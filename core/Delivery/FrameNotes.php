@@ -69,6 +69,20 @@ final class FrameNotes
         return $this->refused[$row] ?? null;
     }
 
+    /** @param  list<int>  $rows  that are kept, in their new order */
+    public function only(array $rows): self
+    {
+        $some = new self;
+        foreach ($rows as $new => $row) {
+            $some->otherFrames += isset($this->otherFrames[$row]) ? [$new => $this->otherFrames[$row]] : [];
+            $some->timecodes += isset($this->timecodes[$row]) ? [$new => $this->timecodes[$row]] : [];
+            $some->refused += isset($this->refused[$row]) ? [$new => $this->refused[$row]] : [];
+            $some->distances += array_key_exists($row, $this->distances) ? [$new => $this->distances[$row]] : [];
+        }
+
+        return $some;
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

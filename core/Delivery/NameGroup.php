@@ -109,6 +109,26 @@ final class NameGroup
         $this->count++;
     }
 
+    /**
+     * Some of its files, in the order of their rows.
+     *
+     * @param  list<int>  $rows
+     * @param  string  $folder  as it is called from where they are looked at
+     */
+    public function only(array $rows, string $folder): self
+    {
+        $some = new self($folder, $this->literals, $this->first);
+        foreach ($rows as $row) {
+            $numbers = array_map(fn (int $c): string => $this->numberText($c, $row), array_keys($this->first));
+            $some->append($numbers, $this->listed($row));
+            $some->facts .= pack('V', $this->factsId($row));
+        }
+        $some->notes = $this->notes->only($rows);
+        $some->samples = $this->samples->only($rows);
+
+        return $some;
+    }
+
     public function count(): int
     {
         return $this->count;

@@ -49,6 +49,19 @@ final class SampleColumn
         return $this->reasons[$row] ?? null;
     }
 
+    /** @param  list<int>  $rows  that are kept, in their new order */
+    public function only(array $rows): self
+    {
+        $some = new self;
+        $some->length = $this->length;
+        foreach ($rows as $new => $row) {
+            $some->samples .= substr($this->samples, $row * $this->length, $this->length);
+            $some->reasons += isset($this->reasons[$row]) ? [$new => $this->reasons[$row]] : [];
+        }
+
+        return $some;
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

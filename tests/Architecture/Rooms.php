@@ -11,7 +11,7 @@ final readonly class Rooms
         'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Naming', 'Specification', 'Scene', 'Delivery', 'Matching',
         'Checking',
         'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Messages', 'Report',
-        'Calculator',
+        'Calculator', 'Tree',
     ];
 
     /** @return list<string> the rooms that one may use, itself last */
