@@ -33,6 +33,8 @@ final readonly class Program
         $application->add(new ProbeCommand);
         $application->add(new CheckCommand);
         $application->add(new TreeCommand);
+        $application->add(new CompareCommand);
+        $application->add(new RenameCommand);
         $application->add(new ProofreadCommand);
         $application->add(new SheetCommand);
         $application->add(new ScenesCommand);

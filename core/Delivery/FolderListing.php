@@ -81,7 +81,7 @@ final readonly class FolderListing implements Listing
                         FileState::identity($stat),
                     );
                 } elseif ($type === FileState::FOLDER) {
-                    $below[] = (string) $name;
+                    array_push($below, ...((string) $name === SetAside::FOLDER ? [] : [(string) $name]));
                 } else {
                     yield $this->listed($folder, (string) $name, FileState::of($stat));
                 }

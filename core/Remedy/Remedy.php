@@ -63,7 +63,7 @@ final readonly class Remedy
             $fixes = [...$fixes, ...self::inOrder($named)];
         }
 
-        return new self(self::eachOnce($fixes), $rerender);
+        return new self(self::asideOnce(self::eachOnce($fixes)), $rerender);
     }
 
     private static function linesOf(Check $check, Subject $subject, int $place): ?PassEntries
@@ -141,6 +141,45 @@ final readonly class Remedy
             $id === RequirementId::SCENE_SAVED => PHP_INT_MAX,
             default => $group === null ? PHP_INT_MAX - 1 : (int) array_search($group, Group::cases(), true),
         };
+    }
+
+    /**
+     * A file that several causes want out of the way is set aside once.
+     *
+     * @param  list<Fix>  $fixes
+     * @return list<Fix>
+     */
+    private static function asideOnce(array $fixes): array
+    {
+        $gone = [];
+        $left = [];
+        foreach ($fixes as $fix) {
+            $frames = FrameRange::parse((string) ($fix->details['frames'] ?? ''));
+            if ($fix->kind !== FixKind::SetAside || $frames->isEmpty()) {
+                $left[] = $fix;
+
+                continue;
+            }
+            $from = (string) $fix->details['from'];
+            $before = $gone[$from] ?? FrameRange::none();
+            $gone[$from] = $before->plus($frames);
+            array_push($left, ...self::asideBut($before, $fix, $frames));
+        }
+
+        return $left;
+    }
+
+    /** @return list<Fix> none where nothing is left of it */
+    private static function asideBut(FrameRange $gone, Fix $fix, FrameRange $frames): array
+    {
+        $new = $frames->minus($gone);
+        if ($new->isEmpty() || count($new) === count($frames)) {
+            return $new->isEmpty() ? [] : [$fix];
+        }
+        $pass = $fix->details['pass'] ?? null;
+        $less = Fix::setAside($fix->part, (string) $fix->details['from'], count($new), $new);
+
+        return [$less->ofPass(is_string($pass) ? $pass : null)];
     }
 
     /**

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Delivery\Archive;
 
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\SetAside;
 use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\SourceUnreadable;
@@ -67,7 +68,7 @@ final class ZipListing implements Listing
         $this->look();
         $seen = [];
         foreach ($this->directory->entries() as $number => $entry) {
-            if ($entry->isFolder() || ZipName::isOfSystem($entry->name)) {
+            if ($entry->isFolder() || ZipName::isOfSystem($entry->name) || SetAside::holds($entry->name)) {
                 continue;
             }
             $isInside = ZipName::staysInside($entry->name);

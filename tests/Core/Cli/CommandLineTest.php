@@ -425,7 +425,7 @@ final class CommandLineTest extends TestCase
     public static function helps(): iterable
     {
         yield 'all' => [['--help'], ['check']];
-        foreach (['check', 'probe', 'proofread', 'sheet', 'scenes', 'log'] as $command) {
+        foreach (['check', 'tree', 'compare', 'rename', 'probe', 'proofread', 'sheet', 'scenes', 'log'] as $command) {
             yield $command => [[$command, '--help'], ['bin/plain-ledger '.$command]];
         }
         yield 'what is needed is said to be' => [['check', '--help'], ['required', '--part', '--scene']];
@@ -733,6 +733,80 @@ final class CommandLineTest extends TestCase
         self::assertStringContainsString('no line tells of a frame', $errors);
         self::assertSame(3, $this->run_(['log', 'nowhere.log'])[0]);
         self::assertSame(3, $this->run_(['log', 'r.log', '--finished', '/^(a+)+$/'])[0]);
+    }
+
+    public function test_a_zip_and_one_file_are_checked_like_a_folder(): void
+    {
+        $this->bench->frames('in/TC_010.%04d.png', '1-6', Workbench::png(64, 36));
+        $spec = $this->specification();
+        $folder = $this->run_(['check', '--spec', $spec, '--files', 'in', '--format', 'json']);
+        $zip = new \ZipArchive;
+        $zip->open("{$this->bench->folder}/in.zip", \ZipArchive::CREATE);
+        foreach (range(1, 6) as $frame) {
+            $name = sprintf('TC_010.%04d.png', $frame);
+            $zip->addFile("{$this->bench->folder}/in/{$name}", "in/{$name}");
+        }
+        $zip->close();
+
+        self::assertSame($folder, $this->run_(['check', '--spec', $spec, '--files', 'in.zip', '--format', 'json']));
+        self::assertCount(6, explode("\n", trim($this->run_(['probe', 'in.zip'])[1])));
+        [$code, $one] = $this->run_(['check', '--spec', $spec, '--files', 'in/TC_010.0003.png', '--format', 'json']);
+        self::assertSame([1, '3'], [$code, json_decode($one, true)['sequences'][0]['present']]);
+        $this->bench->put('torn.zip', substr((string) file_get_contents("{$this->bench->folder}/in.zip"), 0, 900));
+        [$code, , $says] = $this->run_(['check', '--spec', $spec, '--files', 'torn.zip']);
+        self::assertSame(3, $code);
+        self::assertStringContainsString('The archive “torn.zip” is not whole', $says);
+    }
+
+    public function test_a_tree_has_a_row_a_deliverable(): void
+    {
+        foreach (['TC_010', 'TC_020'] as $code) {
+            $this->specification(['values' => ['shot' => $code], 'title' => '']);
+            rename("{$this->bench->folder}/spec.json", "{$this->bench->folder}/{$code}.json");
+        }
+        $this->bench->put('specs/note.txt', 'none')->put('list.txt', "# both\nTC_010.json\n\nTC_020.json\n");
+        $this->bench->frames('all/TC_010.%04d.png', '1-6', Workbench::png(64, 36));
+        $this->bench->frames('all/b/TC_020.%04d.png', '1-5', Workbench::png(64, 36));
+        [$code, $text] = $this->run_(['tree', '--specs', 'list.txt', '--files', 'all']);
+        self::assertSame(1, $code);
+        self::assertStringContainsString('≠ TC_020  1 frame to render', $text);
+        self::assertStringContainsString('= TC_010  balances', $text);
+        [, $json] = $this->run_(['tree', '--specs', 'list.txt', '--files', 'all', '--format', 'json']);
+        $document = json_decode($json);
+        $schema = (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/tree.schema.json');
+        self::assertTrue((new Validator)->validate($document, $schema)->isValid());
+        [$code, , $says] = $this->run_(['tree', '--specs', 'specs', '--files', 'all']);
+        self::assertSame([3, 'specs: there is no specification in it.'], [$code, trim($says)]);
+    }
+
+    public function test_what_a_check_says_of_names_is_done_undone_and_compared(): void
+    {
+        $this->bench->frames('in/TC-010.%03d.png', '1-6', Workbench::png(64, 36));
+        $spec = $this->specification();
+        $check = fn (): string => $this->run_(['check', '--spec', $spec, '--files', 'in', '--format', 'json'])[1];
+        $this->bench->put('one.json', $check());
+        $rename = ['rename', '--check', 'one.json', '--files', 'in'];
+        self::assertStringContainsString(
+            'TC-010.###.png → TC_010.####.png 1-6, 6 files',
+            $this->run_($rename)[1],
+        );
+        self::assertFileExists("{$this->bench->folder}/in/TC-010.003.png");
+        self::assertSame(0, $this->run_([...$rename, '--apply'])[0]);
+        self::assertFileExists("{$this->bench->folder}/in/TC_010.0003.png");
+        $this->bench->put('two.json', $check());
+        [$code, $text] = $this->run_(['compare', 'one.json', 'two.json']);
+        self::assertSame([0, "Put right: File names\n"], [$code, $text]);
+        [$code, $back] = $this->run_(['compare', 'two.json', 'one.json', '--format', 'json']);
+        self::assertSame([1, ['File names']], [$code, json_decode($back, true)['new']]);
+        // the same check no longer tells what is there
+        self::assertSame(3, $this->run_([...$rename, '--apply'])[0]);
+        self::assertSame([0, "6 files back to where they were.\n"], array_slice(
+            $this->run_(['rename', '--files', 'in', '--undo']),
+            0,
+            2,
+        ));
+        self::assertFileExists("{$this->bench->folder}/in/TC-010.003.png");
+        self::assertStringStartsWith("#!/bin/sh\n", $this->run_([...$rename, '--script', 'sh'])[1]);
     }
 
     public function test_no_framework_and_no_database_is_loaded(): void

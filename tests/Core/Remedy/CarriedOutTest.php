@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Remedy;
 
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Delivery\SetAside;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Remedy\FileMoves\MovePlanner;
+use PlainLedger\Core\Remedy\FileMoves\MoveRefused;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\SceneSettings;
 use PlainLedger\Core\Specification\Specification;
@@ -15,6 +18,37 @@ use Tests\Core\Support\Workbench;
 /** Every fix that is told, carried out in its order and just as it is told, leaves a check that balances. */
 final class CarriedOutTest extends TestCase
 {
+    /**
+     * The plan for the files themselves leaves the names that carrying out step by step leaves.
+     *
+     * @param  list<array<string, mixed>>  $fixes
+     */
+    private static function assertPlanAgrees(ShotModel $model, array $fixes, string $why): void
+    {
+        $ends = array_fill_keys(array_keys($model->files), null);
+        try {
+            $plan = MovePlanner::plan($fixes, $model->listing(), 'x');
+        } catch (MoveRefused $refused) {
+            self::fail($refused->getMessage().$why);
+        }
+        foreach ($plan->moves as $move) {
+            unset($ends[$move->from]);
+            $moved[] = $move->to;
+        }
+        $all = [...array_keys($ends), ...$moved ?? []];
+        $planned = array_values(array_filter($all, static fn (string $path): bool => ! SetAside::holds($path)));
+        $copy = clone $model;
+        foreach ($fixes as $fix) {
+            if (in_array($fix['kind'], ['rename', 'move', 'set-aside'], true)) {
+                $copy->carryOut($fix);
+            }
+        }
+        $carried = array_keys($copy->files);
+        sort($planned);
+        sort($carried);
+        self::assertSame($carried, $planned, $why);
+    }
+
     public function test_random_deliveries_with_one_to_four_mistakes(): void
     {
         mt_srand(20261127);
@@ -42,6 +76,7 @@ final class CarriedOutTest extends TestCase
                 [$round, $done, $before, $told['causes'], $told['fixes']],
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             );
+            self::assertPlanAgrees($model, $told['fixes'], $why);
             try {
                 foreach ($told['fixes'] as $fix) {
                     $model->carryOut($fix);

@@ -105,6 +105,11 @@ final class ShotModel
 
     public function scan(): Delivery
     {
+        return (new Scan($this->listing(), Probe::standard()))->run(Workbench::NOW);
+    }
+
+    public function listing(): Listing
+    {
         static $made = [];
         $listed = [];
         $contents = [];
@@ -127,7 +132,8 @@ final class ShotModel
             $listed[] = new ListedFile($folder, basename($path), strlen($bytes), $file['time']);
             $contents[$path] = $bytes;
         }
-        $listing = new class($listed, $contents) implements Listing
+
+        return new class($listed, $contents) implements Listing
         {
             /**
              * @param  list<ListedFile>  $listed
@@ -162,8 +168,6 @@ final class ShotModel
                 return $file;
             }
         };
-
-        return (new Scan($listing, Probe::standard()))->run(Workbench::NOW);
     }
 
     /** @param  array<string, mixed>  $fix  as a check tells it */
