@@ -33,7 +33,7 @@ final class ProbeCommand extends Command
     public function __construct()
     {
         parent::__construct();
-        $this->probe = Probe::standard();
+        $this->probe = Probe::exact();
     }
 
     protected function configure(): void

@@ -10,13 +10,17 @@ use PlainLedger\Core\Media\ScanDepth;
 /** The files handed in, as scanned at one moment. */
 final readonly class Delivery
 {
+    /** The last few folders of where it lies, as it was chosen; empty where it lies in none. */
+    public string $root;
+
+    /** Whether more may be on its way. */
+    public bool $mayGrow;
+
     /**
      * @param  list<NameGroup>  $groups
      * @param  list<string>  $odd  paths that were listed and not looked at
      * @param  int  $scannedAt  seconds since 1970
-     * @param  string  $root  the last few folders of where it lies, as it was chosen; empty where it lies in none
      * @param  ChecksumComparison|null  $checksums  how its files agree with lists of checksums; null where nobody asked
-     * @param  bool  $mayGrow  whether more may be on its way
      */
     public function __construct(
         public array $groups,
@@ -24,10 +28,12 @@ final readonly class Delivery
         public array $odd,
         public int $scannedAt,
         public ScanDepth $depth,
-        public string $root = '',
+        DeliveryPlace $place = new DeliveryPlace,
         public ?ChecksumComparison $checksums = null,
-        public bool $mayGrow = true,
-    ) {}
+    ) {
+        $this->root = $place->root;
+        $this->mayGrow = $place->mayGrow;
+    }
 
     public function factsOf(NameGroup $group, int $row): MediaFacts
     {
@@ -88,9 +94,8 @@ final readonly class Delivery
             array_map(static fn (string $path): string => (string) base64_decode($path, true), $data['odd']),
             $data['scanned_at'],
             ScanDepth::from($data['depth']),
-            (string) base64_decode($data['root'] ?? '', true),
+            new DeliveryPlace((string) base64_decode($data['root'] ?? '', true), ! ($data['finished'] ?? false)),
             isset($data['checksums']) ? ChecksumComparison::fromArray($data['checksums']) : null,
-            ! ($data['finished'] ?? false),
         );
     }
 }

@@ -36,7 +36,7 @@ final class FactsTable
 
     public function intern(MediaFacts $facts): int
     {
-        if ($this->last[0] === $facts) {
+        if ($this->last[0]?->isOfSame($facts) === true) {
             return $this->last[1];
         }
         if ($facts->damage() !== null && count($this->facts) > self::MOST_TEXTS) {
@@ -100,7 +100,7 @@ final class FactsTable
             $picture->colour,
             $picture->projection,
             $encoding->quality,
-            $encoding->alphaKind,
+            $facts->labels->alphaKind,
         ];
     }
 
@@ -149,10 +149,9 @@ final class FactsTable
                 $codec,
                 $chroma,
                 $row[24] ?? null,
-                $row[25] ?? null,
             ),
             new TimingFacts($rate === null ? null : FrameRate::parse($rate), $frames),
-            new FileLabels($camera, $layers),
+            new FileLabels($camera, $layers, [], $row[25] ?? null),
             $sound,
             new Wholeness($complete, $damage === null ? null : Damage::from($damage), $reason),
         );

@@ -19,6 +19,8 @@ final class Scan
     /** Unpacking pixels takes its time. */
     private const MOST_SAMPLED_A_STEP = 4;
 
+    private const PATHS_KEPT = 256;
+
     private ListedNames $names;
 
     private FactsTable $facts;
@@ -99,6 +101,10 @@ final class Scan
 
     private function read(NameGroup $group, int $row): void
     {
+        if ($this->done % self::PATHS_KEPT === 0) {
+            // the engine keeps the path of every file it has opened, and searches in them
+            clearstatcache(true);
+        }
         $facts = $this->reading->facts($group, $row);
         $group->addFacts($this->facts->intern($facts), $facts);
         if ($this->sampler === null) {
@@ -148,9 +154,8 @@ final class Scan
             $this->names->odd(),
             $now,
             $this->depth,
-            $this->listing->root(),
+            new DeliveryPlace($this->listing->root(), $this->listing->mayGrow()),
             $this->checksums->result(),
-            $this->listing->mayGrow(),
         );
     }
 

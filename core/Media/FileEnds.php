@@ -15,6 +15,11 @@ final class FileEnds
 
     private ?string $tail = null;
 
+    /** What was read last beside them, and from where on. */
+    private string $read = '';
+
+    private int $readFrom = 0;
+
     private function __construct(public readonly ByteSource $source, public readonly string $head) {}
 
     /** @throws BytesMissing|SourceUnreadable */
@@ -47,14 +52,21 @@ final class FileEnds
     }
 
     /**
-     * Bytes from anywhere, from the head where they lie there.
+     * Bytes from anywhere; from the head, or from what was read last, where they lie there.
      *
      * @throws BytesMissing|SourceUnreadable
      */
     public function read(int $offset, int $length): string
     {
-        return $offset >= 0 && $offset + $length <= strlen($this->head)
-            ? substr($this->head, $offset, $length)
-            : $this->source->read($offset, $length);
+        if ($offset >= 0 && $offset + $length <= strlen($this->head)) {
+            return substr($this->head, $offset, $length);
+        }
+        $end = min($offset + $length, $this->source->size());
+        if ($offset < $this->readFrom || $end > $this->readFrom + strlen($this->read)) {
+            $this->read = $this->source->read($offset, $length);
+            $this->readFrom = $offset;
+        }
+
+        return substr($this->read, $offset - $this->readFrom, $length);
     }
 }

@@ -36,13 +36,49 @@ final readonly class MediaFacts
         return $this->with(['wholeness' => Wholeness::unread($reason)]);
     }
 
+    /** The same of another moment: what differs from frame to frame is its own, all else is shared. */
+    public function ofMoment(?string $timecode): self
+    {
+        if ($timecode === $this->timing->timecode) {
+            return $this;
+        }
+        $timing = $this->timing;
+
+        return $this->with(['timing' => new TimingFacts(
+            $timing->rate,
+            $timing->frameCount,
+            $timing->frameNumber,
+            $timecode,
+            $timing->duration,
+        )]);
+    }
+
+    /** Whether one was made of the other, so that only their moments may differ. Quick, and no more than that. */
+    public function isOfSame(self $other): bool
+    {
+        return $this === $other || (
+            $this->picture === $other->picture
+            && $this->encoding === $other->encoding
+            && $this->labels === $other->labels
+            && $this->wholeness === $other->wholeness
+            && $this->timing->rate === $other->timing->rate
+            && $this->timing->duration === $other->timing->duration
+            && $this->kind === $other->kind
+        );
+    }
+
     /** With another named fact worth showing. */
     public function withNote(string $name, string $says): self
     {
         $labels = $this->labels;
 
         return $this->with([
-            'labels' => new FileLabels($labels->camera, $labels->layers, [...$labels->header, $name => $says]),
+            'labels' => new FileLabels(
+                $labels->camera,
+                $labels->layers,
+                [...$labels->header, $name => $says],
+                $labels->alphaKind,
+            ),
         ]);
     }
 
@@ -125,7 +161,7 @@ final readonly class MediaFacts
                 'projection' => $this->picture->projection,
                 'density' => $this->picture->density,
                 'colour' => $this->picture->colour,
-                'alpha_kind' => $this->encoding->alphaKind,
+                'alpha_kind' => $this->labels->alphaKind,
             ],
             static fn (mixed $value): bool => $value !== null,
         );

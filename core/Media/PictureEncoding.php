@@ -12,7 +12,6 @@ final readonly class PictureEncoding
      * @param  string|null  $sample  `uint` or `float`
      * @param  list<string>|null  $channels  by full name, in the order R G B A within a layer
      * @param  int|null  $quality  1 to 100, estimated
-     * @param  string|null  $alphaKind  `straight` or `premultiplied`; null where the file does not say
      */
     public function __construct(
         public ?int $bitDepth = null,
@@ -22,7 +21,6 @@ final readonly class PictureEncoding
         public ?string $codec = null,
         public ?string $chroma = null,
         public ?int $quality = null,
-        public ?string $alphaKind = null,
     ) {}
 
     /** Whether there is transparency, in any layer; null where the channels are not known. */

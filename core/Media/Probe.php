@@ -7,7 +7,9 @@ namespace PlainLedger\Core\Media;
 use PlainLedger\Core\Media\Readers\BmpReader;
 use PlainLedger\Core\Media\Readers\DpxReader;
 use PlainLedger\Core\Media\Readers\ExrReader;
+use PlainLedger\Core\Media\Readers\HeaderOutline;
 use PlainLedger\Core\Media\Readers\JpegReader;
+use PlainLedger\Core\Media\Readers\OutliningReader;
 use PlainLedger\Core\Media\Readers\PngReader;
 use PlainLedger\Core\Media\Readers\Reader;
 use PlainLedger\Core\Media\Readers\TgaReader;
@@ -18,13 +20,16 @@ use PlainLedger\Core\Media\Readers\WebpReader;
 /** What a file is and says of itself, by the reader of its kind. */
 final class Probe
 {
-    private const MOST_REMEMBERED = 64;
+    /** Of frames that lie together: passes, takes, formats. */
+    private const MOST_OUTLINES = 8;
 
     /** @var array<string, Reader> by kind */
     private readonly array $readers;
 
-    /** @var array<string, MediaFacts> by header key: frames of one sequence mostly share their header */
-    private array $remembered = [];
+    /** @var list<HeaderOutline> of files that were read, the newest first: frames of one sequence share most of it */
+    private array $outlines = [];
+
+    private bool $isExact = false;
 
     public function __construct(Reader ...$readers)
     {
@@ -51,6 +56,15 @@ final class Probe
         );
     }
 
+    /** Reads each header anew, so that also its texts are each file's own. */
+    public static function exact(): self
+    {
+        $probe = self::standard();
+        $probe->isExact = true;
+
+        return $probe;
+    }
+
     /**
      * Never throws for what stands in the file: damage is told in the facts.
      *
@@ -62,6 +76,26 @@ final class Probe
             return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
         }
         $file = FileEnds::of($source);
+        $isQuick = $depth === ScanDepth::Quick && ! $this->isExact;
+
+        return ($isQuick ? $this->readLike($file) : null) ?? $this->readAnew($file, $depth, $isQuick);
+    }
+
+    /** By a file before it that has the same header but for little; null where there is none. */
+    private function readLike(FileEnds $file): ?MediaFacts
+    {
+        foreach ($this->outlines as $outline) {
+            $facts = $outline->read($file);
+            if ($facts !== null) {
+                return $facts;
+            }
+        }
+
+        return null;
+    }
+
+    private function readAnew(FileEnds $file, ScanDepth $depth, bool $remembers): MediaFacts
+    {
         $kind = Signature::of($file);
         if ($kind === null) {
             return trim($file->head, "\0") === ''
@@ -69,39 +103,25 @@ final class Probe
                 : MediaFacts::damaged(null, Damage::Unrecognised, 'no known kind of picture or movie');
         }
         $reader = $this->readers[$kind->value] ?? null;
+        if ($reader === null) {
+            return new MediaFacts($kind);
+        }
         try {
-            return $reader === null ? new MediaFacts($kind) : $this->readBy($reader, $file, $depth);
+            $facts = $reader->read($file, $depth);
+            if ($remembers && $reader instanceof OutliningReader && $facts->isWhole() && $facts->unread() === null) {
+                $this->remember($reader->outline($file, $facts));
+            }
+
+            return $facts;
         } catch (FileDamaged $damaged) {
             return MediaFacts::damaged($kind, $damaged->damage, $damaged->reason);
         }
     }
 
-    /** @throws FileDamaged|BytesMissing|SourceUnreadable */
-    private function readBy(Reader $reader, FileEnds $file, ScanDepth $depth): MediaFacts
+    private function remember(?HeaderOutline $outline): void
     {
-        $key = $depth === ScanDepth::Quick ? $reader->headerKey($file) : null;
-        if ($key !== null && isset($this->remembered[$key])) {
-            return self::withTail($this->remembered[$key], $reader, $file);
+        if ($outline !== null) {
+            $this->outlines = array_slice([$outline, ...$this->outlines], 0, self::MOST_OUTLINES);
         }
-        $facts = $reader->read($file, $depth);
-        if ($key !== null && $facts->isWhole() && $facts->unread() === null) {
-            if (count($this->remembered) >= self::MOST_REMEMBERED) {
-                $this->remembered = [];
-            }
-            $this->remembered[$key] = $facts;
-        }
-
-        return $facts;
-    }
-
-    private static function withTail(MediaFacts $facts, Reader $reader, FileEnds $file): MediaFacts
-    {
-        try {
-            $damaged = $reader->tailDamage($file);
-        } catch (FileTooLarge $over) {
-            return $facts->withUnread($over->getMessage());
-        }
-
-        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Tree;
 
 use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\DeliveryPlace;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Matching\ExpectedFiles;
 
@@ -30,9 +31,7 @@ final readonly class OwnFiles
             [],
             $tree->scannedAt,
             $tree->depth,
-            trim("{$tree->root}/{$base}", '/'),
-            null,
-            $tree->mayGrow,
+            new DeliveryPlace(trim("{$tree->root}/{$base}", '/'), $tree->mayGrow),
         );
     }
 

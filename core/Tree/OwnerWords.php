@@ -10,7 +10,7 @@ namespace PlainLedger\Core\Tree;
  */
 final readonly class OwnerWords
 {
-    /** @param  array<string, list<string>>  $keys  deliverables by the expression of their code, the longest code first */
+    /** @param  array<string, list<string>>  $keys  deliverables by the expression of their code, the longest first */
     private function __construct(private array $keys) {}
 
     /** @param  list<OwedDelivery>  $owed */

@@ -115,7 +115,7 @@ final readonly class FormatRules implements Rule
     {
         return match ($facts->encoding->hasAlpha()) {
             null => null,
-            true => $facts->encoding->alphaKind ?? 'alpha',
+            true => $facts->labels->alphaKind ?? 'alpha',
             false => 'none',
         };
     }

@@ -48,12 +48,12 @@ final class DeflatedSource implements ByteSource
 
     public function size(): int
     {
-        return $this->entry->size;
+        return $this->entry->span->size;
     }
 
     public function read(int $offset, int $length): string
     {
-        $length = min($length, $this->entry->size - $offset);
+        $length = min($length, $this->entry->span->size - $offset);
         if ($offset < 0 || $length <= 0) {
             return '';
         }
@@ -61,7 +61,7 @@ final class DeflatedSource implements ByteSource
         if ($offset + $length <= strlen($head)) {
             return substr($head, $offset, $length);
         }
-        $tailFrom = $this->entry->size - strlen($this->tail);
+        $tailFrom = $this->entry->span->size - strlen($this->tail);
 
         return $offset >= $tailFrom
             ? substr($this->tail, $offset - $tailFrom, $length)
@@ -71,7 +71,7 @@ final class DeflatedSource implements ByteSource
     /** @return string the head */
     private function unpackAll(): string
     {
-        $most = $this->entry->size <= self::SMALL ? $this->entry->size : self::END;
+        $most = $this->entry->span->size <= self::SMALL ? $this->entry->span->size : self::END;
         $sum = hash_init('crc32b');
         $head = '';
         $came = 0;
@@ -82,11 +82,11 @@ final class DeflatedSource implements ByteSource
             $head .= strlen($head) < $most ? substr($piece, 0, $most - strlen($head)) : '';
             $this->tail = substr($this->tail.$piece, -self::END);
         }
-        if ($came !== $this->entry->size || hexdec(hash_final($sum)) !== $this->entry->crc) {
+        if ($came !== $this->entry->span->size || hexdec(hash_final($sum)) !== $this->entry->crc) {
             throw $this->unreadable('it is damaged in the archive');
         }
         $this->stream = null;
-        $this->tail = $most === $this->entry->size ? '' : $this->tail;
+        $this->tail = $most === $this->entry->span->size ? '' : $this->tail;
 
         return $head;
     }
@@ -119,12 +119,12 @@ final class DeflatedSource implements ByteSource
     /** The next piece of what it unpacks to; null at its end. Never more than it says that there is. */
     private function next(): ?string
     {
-        if ($this->stream === null || $this->given >= $this->entry->packed) {
+        if ($this->stream === null || $this->given >= $this->entry->span->packed) {
             return null;
         }
         $packed = $this->archive->read(
             $this->from + $this->given,
-            min(self::PIECE, $this->entry->packed - $this->given),
+            min(self::PIECE, $this->entry->span->packed - $this->given),
         );
         $this->given += strlen($packed);
         $piece = $packed === '' ? false : @inflate_add($this->stream, $packed);

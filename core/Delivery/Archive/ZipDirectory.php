@@ -42,6 +42,13 @@ final readonly class ZipDirectory
 
     private const TIME = 0x5455;
 
+    /** Systems that write a mode into the upper half of the attributes; its bits of the type, and a link's. */
+    private const POSIX = [3, 19];
+
+    private const TYPE = 0170000;
+
+    private const LINK = 0120000;
+
     /** @param  int  $shift  bytes that stand before the archive, where another file does */
     private function __construct(
         private ByteSource $source,
@@ -155,12 +162,9 @@ final readonly class ZipDirectory
             $is['flags'],
             $is['method'],
             $is['crc'],
-            $packed,
-            $size,
-            $place + $this->shift,
+            new ZipSpan($place + $this->shift, $packed, $size),
             self::seconds($extra) ?? self::clock($is['date'], $is['time']),
-            $is['madeby'],
-            $is['attributes'],
+            in_array($is['madeby'], self::POSIX, true) && ($is['attributes'] >> 16 & self::TYPE) === self::LINK,
         );
     }
 

@@ -84,7 +84,7 @@ final class ZipListing implements Listing
             yield new ListedFile(
                 $this->below($folder),
                 $name === '' ? 'nameless' : $name,
-                $why === null ? $entry->size : 0,
+                $why === null ? $entry->span->size : 0,
                 $entry->modified,
                 $why,
                 $number + 1,
@@ -112,15 +112,15 @@ final class ZipListing implements Listing
         foreach ($this->directory->entries() as $entry) {
             $this->entries .= pack(
                 'PPPvVPx2',
-                $entry->place,
-                $entry->packed,
-                $entry->size,
+                $entry->span->place,
+                $entry->span->packed,
+                $entry->span->size,
                 $entry->refusal() === null ? $entry->method : 0xFFFF,
                 $entry->crc,
                 $entry->modified,
             );
-            $overlap = $overlap || isset($spans[$entry->place]);
-            $spans[$entry->place] = self::LOCAL_LENGTH + $entry->packed;
+            $overlap = $overlap || isset($spans[$entry->span->place]);
+            $spans[$entry->span->place] = self::LOCAL_LENGTH + $entry->span->packed;
             if (! $entry->isFolder() && ! ZipName::isOfSystem($entry->name)) {
                 $folder = ZipName::parts($entry->name)[0];
                 $tops[$folder === '' ? '' : explode('/', $folder)[0]] = true;
@@ -152,18 +152,18 @@ final class ZipListing implements Listing
     {
         $this->look();
         $entry = $this->entryOf($file);
-        $lead = $this->archive->read($entry->place, self::LOCAL_LENGTH);
+        $lead = $this->archive->read($entry->span->place, self::LOCAL_LENGTH);
         if (! str_starts_with($lead, self::LOCAL) || strlen($lead) < self::LOCAL_LENGTH) {
             throw SourceUnreadable::file($file->path(), 'it is damaged in the archive');
         }
         $order = ByteOrder::Little;
-        $from = $entry->place + self::LOCAL_LENGTH + $order->u16($lead, 26) + $order->u16($lead, 28);
-        if ($from + $entry->packed > $this->archive->size()) {
+        $from = $entry->span->place + self::LOCAL_LENGTH + $order->u16($lead, 26) + $order->u16($lead, 28);
+        if ($from + $entry->span->packed > $this->archive->size()) {
             throw SourceUnreadable::file($file->path(), 'the archive ends before it does');
         }
 
         return $entry->method === ZipEntry::STORED
-            ? new StoredSource($this->archive, $from, $entry->size)
+            ? new StoredSource($this->archive, $from, $entry->span->size)
             : new DeflatedSource($this->archive, $from, $entry);
     }
 
@@ -184,9 +184,7 @@ final class ZipListing implements Listing
             0,
             $is['method'],
             $is['crc'],
-            $is['packed'],
-            $is['size'],
-            $is['place'],
+            new ZipSpan($is['place'], $is['packed'], $is['size']),
             $is['modified'],
         );
     }

@@ -12,7 +12,7 @@ final readonly class ZipName
     /** The name once more, in UTF-8, with a sum of what it stands for. */
     private const IN_UTF8 = 0x7075;
 
-    /** In UTF-8 where it is, or where a field says how it is written in it; else as the first of these systems wrote. */
+    /** In UTF-8 where it is, or where a field tells it so; else as the first of these systems wrote. */
     public static function raw(string $name, string $extra): string
     {
         $field = ZipDirectory::field($extra, self::IN_UTF8);

@@ -13,7 +13,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Readers\DpxElement;
 use PlainLedger\Core\Media\Readers\DpxHeader;
 
-/** DPX of one element: colours of 8, 10, 12 (filled) and 16 bits, greys of 8 and 16. They are shown as they are kept. */
+/** DPX of one element: colours of 8, 10, 12 (filled) and 16 bits, greys of 8 and 16. They are shown as kept. */
 final readonly class DpxDecoder implements Decoder
 {
     private const COLOURS = [

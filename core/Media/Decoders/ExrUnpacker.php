@@ -144,7 +144,7 @@ final readonly class ExrUnpacker
         return ExrBlock::plain($out);
     }
 
-    /** Bytes of a channel's line by their weight, each value the difference to the one before; floats lack the lowest. */
+    /** Bytes of a channel's line by weight, each value the difference to the one before; floats lack the lowest. */
     private function columns(string $bytes, int $width, int $lines): ?ExrBlock
     {
         $out = '';

@@ -19,24 +19,31 @@ use PlainLedger\Core\Media\Wholeness;
  * BMP with every size of header, 1 to 32 bits, masks and run lengths. Its length follows from its header; where it is
  * packed, from the length that is told, and in full from its runs.
  */
-final readonly class BmpReader implements Reader
+final readonly class BmpReader implements OutliningReader
 {
     public function kind(): Kind
     {
         return Kind::Bmp;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
         $header = BmpHeader::read($file);
-
+        $end = $header->pixelPlace();
         // the length of what is packed, and a profile far behind, are of each file's own
-        return $header->isPlain() && ! $header->hasProfile() && $header->pixelPlace() <= strlen($file->head)
-            ? substr($file->head, 0, $header->pixelPlace())
-            : null;
+        if (! $header->isPlain() || $header->hasProfile() || $end > strlen($file->head)) {
+            return null;
+        }
+        $due = $end + $header->pixelBytes();
+
+        return new FixedOutline(
+            FixedBytes::of($file->head, $end, []),
+            $facts,
+            fn (FileEnds $other): ?FileDamaged => $due <= $other->size() ? null : $this->tailDamage($other),
+        );
     }
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         $header = BmpHeader::read($file);
         $due = $header->pixelPlace() + $header->pixelBytes();
@@ -86,7 +93,6 @@ final readonly class BmpReader implements Reader
                 'uint',
                 $header->channels($file),
                 $header->compression(),
-                alphaKind: null,
             ),
             labels: new FileLabels(header: $labels),
             wholeness: Wholeness::whole(),

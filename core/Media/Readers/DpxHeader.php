@@ -85,6 +85,12 @@ final readonly class DpxHeader
         );
     }
 
+    /** Of all headers, in bytes. */
+    public function length(): int
+    {
+        return strlen($this->bytes);
+    }
+
     public function elements(): int
     {
         return $this->elements;
@@ -114,9 +120,9 @@ final readonly class DpxHeader
     }
 
     /** The file's length as it says itself; 0 where it does not. */
-    public function toldSize(): int
+    public function toldSizeIn(string $head): int
     {
-        $told = $this->order->u32($this->bytes, 16);
+        $told = $this->order->u32($head, 16);
 
         return $told === self::NOTHING ? 0 : $told;
     }
@@ -160,7 +166,13 @@ final readonly class DpxHeader
     /** Null where it is not told; zeros without a rate are a field that nobody wrote. */
     public function timecode(): ?string
     {
-        $word = strlen($this->bytes) >= 1924 ? $this->order->u32($this->bytes, 1920) : self::NOTHING;
+        return $this->timecodeIn($this->bytes);
+    }
+
+    /** @param  string  $head  of a file of the same header but for its moment */
+    public function timecodeIn(string $head): ?string
+    {
+        $word = strlen($this->bytes) >= 1924 ? $this->order->u32($head, 1920) : self::NOTHING;
         if ($word === self::NOTHING || ($word === 0 && $this->rate() === null)) {
             return null;
         }

@@ -19,23 +19,32 @@ use PlainLedger\Core\Media\Wholeness;
  * DPX (SMPTE ST 268-1) of both byte orders. All facts stand in its first two kilobytes; it has no checksums, and whole
  * is what reaches both its told length and that of its picture.
  */
-final readonly class DpxReader implements Reader
+final readonly class DpxReader implements OutliningReader
 {
     public function kind(): Kind
     {
         return Kind::Dpx;
     }
 
-    /** The time of writing, and what counts frames, differ in each; facts of these are asked for each. */
-    public function headerKey(FileEnds $file): ?string
+    public function outline(FileEnds $file, MediaFacts $facts): HeaderOutline
     {
-        return null;
+        return DpxOutline::of($this, $file, DpxHeader::read($file), $facts);
     }
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         $header = DpxHeader::read($file);
-        $dues = ['the file says that it has' => $header->toldSize(), 'the picture reaches to' => $header->end()];
+
+        return $this->shortness($file, $header, $header->end());
+    }
+
+    /**
+     * @param  DpxHeader  $header  of this file, or of one that differs from it in its told length alone
+     * @param  int  $end  of its picture, in bytes
+     */
+    public function shortness(FileEnds $file, DpxHeader $header, int $end): ?FileDamaged
+    {
+        $dues = ['the file says that it has' => $header->toldSizeIn($file->head), 'the picture reaches to' => $end];
         foreach ($dues as $of => $due) {
             if ($due > $file->size()) {
                 return FileDamaged::cutShort("{$of} {$due} bytes and the file ends after {$file->size()}");

@@ -22,13 +22,14 @@ final readonly class ExrAttributes
     /**
      * @param  array<array-key, array{string, string}>  $all  type and bytes, by name
      * @param  int  $end  where the header ends
+     * @param  array<array-key, array{int, int}>  $places  where the value of each stands, and its length, by name
      */
-    private function __construct(private array $all, public int $end) {}
+    private function __construct(private array $all, public int $end, public array $places) {}
 
     /** @throws FileDamaged */
     public static function read(HeaderBytes $bytes, int $at): self
     {
-        $all = [];
+        [$all, $places] = [[], []];
         while (true) {
             [$name, $at] = $bytes->text($at);
             if ($name === '') {
@@ -40,6 +41,7 @@ final readonly class ExrAttributes
                 throw FileDamaged::header('the attribute “'.Text::shown($name).'” names an impossible length');
             }
             $all[$name] = [$type, $length <= self::LARGEST ? $bytes->take($at + 4, $length) : ''];
+            $places[$name] = [$at + 4, $length];
             $bytes->skip($at + 4, $length);
             $at += 4 + $length;
             if (count($all) > self::MOST) {
@@ -47,7 +49,7 @@ final readonly class ExrAttributes
             }
         }
 
-        return new self(self::complete($all), $at);
+        return new self(self::complete($all), $at, $places);
     }
 
     /**

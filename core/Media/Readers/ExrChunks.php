@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Media\Readers;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\ScanDepth;
 
@@ -27,7 +28,12 @@ final readonly class ExrChunks
     /** Entries of an offset table that are read at a time. */
     private const BLOCK = 65_536;
 
-    public function __construct(private ByteSource $source, private ExrHeader $file) {}
+    private ByteSource $source;
+
+    public function __construct(private FileEnds $ends, private ExrHeader $file)
+    {
+        $this->source = $ends->source;
+    }
 
     /**
      * @throws FileDamaged
@@ -84,7 +90,7 @@ final readonly class ExrChunks
     /** @return non-empty-array<int, int> counted from one */
     private function offsets(int $at, int $count): array
     {
-        $block = $this->source->read($at, 8 * $count);
+        $block = $this->ends->read($at, 8 * $count);
         if (strlen($block) < 8 * $count) {
             $size = $this->source->size();
             throw FileDamaged::cutShort("the file ends inside its offset table, after {$size} bytes");
@@ -143,7 +149,7 @@ final readonly class ExrChunks
         $part = $this->file->parts[$partNumber];
         $lead = ($this->file->multiPart ? 4 : 0) + ($part->isTiled() ? 16 : 4);
         $length = $lead + ($part->storage->deep ? 24 : 4);
-        $bytes = $this->source->read($offset, $length);
+        $bytes = $this->ends->read($offset, $length);
         if (strlen($bytes) < $length) {
             throw FileDamaged::cutShort("the file ends inside the chunk at byte {$offset}");
         }

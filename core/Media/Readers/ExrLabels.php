@@ -23,6 +23,12 @@ final readonly class ExrLabels
         return new self($attributes, $attributes->texts());
     }
 
+    /** @return array<array-key, array{int, int}> where the value of each attribute stands, and its length */
+    public function places(): array
+    {
+        return $this->attributes->places;
+    }
+
     /** The name of the part. */
     public function name(): ?string
     {

@@ -91,7 +91,7 @@ final readonly class ExrPackedChunk
         return $length;
     }
 
-    /** Bytes that it unpacks to, piece by piece, so that it is never there as a whole; less than nothing if it fails. */
+    /** Bytes that it unpacks to, piece by piece, so that it is never there whole; less than nothing if it fails. */
     private function inflated(int $at, int $packed, int $most): int
     {
         $stream = inflate_init(ZLIB_ENCODING_DEFLATE);

@@ -22,21 +22,16 @@ use PlainLedger\Core\Media\Wholeness;
  * OpenEXR, file layout of version 2: scanline, tiled, deep and multi-part. The quick look reads the headers, the
  * offset tables and the lead of the last chunk; in full, every chunk's lead is followed and deflated ones unpacked.
  */
-final readonly class ExrReader implements Reader
+final readonly class ExrReader implements OutliningReader
 {
     public function kind(): Kind
     {
         return Kind::Exr;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
-        return null;
-    }
-
-    public function tailDamage(FileEnds $file): ?FileDamaged
-    {
-        return null;
+        return ExrOutline::of($file, ExrHeader::read($file->source, $file->head), $facts);
     }
 
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
@@ -44,7 +39,7 @@ final readonly class ExrReader implements Reader
         $header = ExrHeader::read($file->source, $file->head);
         $facts = self::facts($header);
         try {
-            (new ExrChunks($file->source, $header))->check($depth);
+            (new ExrChunks($file, $header))->check($depth);
         } catch (FileDamaged $damaged) {
             return $facts->withDamage($damaged->damage, $damaged->reason);
         } catch (FileTooLarge $over) {

@@ -17,7 +17,7 @@ use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\Wholeness;
 
 /** JPEG (ITU-T T.81) with JFIF density (ITU-T T.871): frame header, end mark; in full, the markers to the end. */
-final readonly class JpegReader implements Reader
+final readonly class JpegReader implements OutliningReader
 {
     /** So near the end the end mark is looked for. */
     private const TAIL = 64;
@@ -35,12 +35,7 @@ final readonly class JpegReader implements Reader
         return Kind::Jpeg;
     }
 
-    public function headerKey(FileEnds $file): ?string
-    {
-        return null;
-    }
-
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         if (str_contains(substr($file->tail(), -self::TAIL), "\xFF\xD9")) {
             return null;
@@ -48,6 +43,25 @@ final readonly class JpegReader implements Reader
 
         // something after the end mark: only a walk through the markers can tell it from a file cut short
         return $this->bodyDamage($file->source, self::QUICK_REACH);
+    }
+
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
+    {
+        $head = $file->head;
+        for ($at = 2; $at + 4 <= strlen($head); $at = $end) {
+            $marker = ord($head[$at + 1]);
+            if ($head[$at] !== "\xFF" || $marker === JpegMarkers::FILL || JpegMarkers::standsAlone($marker)) {
+                return null;
+            }
+            $end = $at + 2 + (ord($head[$at + 2]) << 8 | ord($head[$at + 3]));
+            if (JpegFrame::isHeadedBy($marker)) {
+                return $end > strlen($head)
+                    ? null
+                    : new FixedOutline(FixedBytes::of($head, $end, []), $facts, $this->tailDamage(...));
+            }
+        }
+
+        return null;
     }
 
     /** @throws FileTooLarge */

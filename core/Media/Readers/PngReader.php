@@ -17,7 +17,7 @@ use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\Wholeness;
 
 /** PNG (ISO/IEC 15948): header, the chunks before the picture, the end mark; in full, every chunk's CRC. */
-final readonly class PngReader implements Reader
+final readonly class PngReader implements OutliningReader
 {
     private const END = "\0\0\0\0IEND\xAE\x42\x60\x82";
 
@@ -40,14 +40,24 @@ final readonly class PngReader implements Reader
         return Kind::Png;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
         $at = strpos($file->head, 'IDAT');
+        $behind = self::behindPicture($file);
+        if ($at === false) {
+            return null;
+        }
 
-        return $at === false ? null : substr($file->head, 0, $at - 4).implode('', self::behindPicture($file));
+        return new FixedOutline(
+            FixedBytes::of($file->head, $at - 4, []),
+            $facts,
+            fn (FileEnds $other): FileDamaged|false|null => self::behindPicture($other) === $behind
+                ? $this->tailDamage($other)
+                : false,
+        );
     }
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         if (str_ends_with($file->tail(), self::END)) {
             return null;

@@ -22,13 +22,4 @@ interface Reader
      * @throws FileDamaged where the header itself cannot be believed; a body that is not whole is told in the facts
      */
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts;
-
-    /**
-     * For the quick look: the bytes that decide every fact but whether the body is whole, or null where that cannot be
-     * told so cheaply. Files with equal keys have equal facts.
-     */
-    public function headerKey(FileEnds $file): ?string;
-
-    /** For a file whose header is known already: what the quick look at its tail shows. Null where it is whole. */
-    public function tailDamage(FileEnds $file): ?FileDamaged;
 }

@@ -21,21 +21,37 @@ use PlainLedger\Core\Media\Wholeness;
  * area that says of what kind its alpha is. A picture that is not packed has a length that its header tells; a packed
  * one without a footer is walked through, since nothing else marks its end.
  */
-final readonly class TgaReader implements Reader
+final readonly class TgaReader implements OutliningReader
 {
     public function kind(): Kind
     {
         return Kind::Tga;
     }
 
-    public function headerKey(FileEnds $file): string
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
-        $extension = $this->extension($file);
+        // what stands in an extension area is of each file's own
+        if (TgaHeader::extensionPlace($file->tail()) !== 0) {
+            return null;
+        }
+        $header = TgaHeader::read($file->head);
+        $due = $header->isPacked() ? PHP_INT_MAX : self::dueSize($header);
 
-        return substr($file->head, 0, TgaHeader::LENGTH).($extension === null ? '-' : $extension->key());
+        return new FixedOutline(
+            FixedBytes::of($file->head, TgaHeader::LENGTH, []),
+            $facts,
+            function (FileEnds $other) use ($due, $header): FileDamaged|false|null {
+                $isNone = $other->size() < $header->leastSize() && ! TgaHeader::hasFooter($other->tail());
+                if ($isNone || TgaHeader::extensionPlace($other->tail()) !== 0) {
+                    return false;
+                }
+
+                return $due <= $other->size() ? null : $this->tailDamage($other);
+            },
+        );
     }
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         $header = TgaHeader::read($file->head);
         if (! $header->isPacked()) {
@@ -82,11 +98,17 @@ final readonly class TgaReader implements Reader
 
     private function shortBody(FileEnds $file, TgaHeader $header): ?FileDamaged
     {
-        $due = $header->pixelPlace() + $header->width() * $header->height() * $header->pixelLength();
+        $due = self::dueSize($header);
 
         return $due <= $file->size()
             ? null
             : FileDamaged::cutShort("the picture takes {$due} bytes and the file ends after {$file->size()}");
+    }
+
+    /** Of a picture that is not packed, in bytes. */
+    private static function dueSize(TgaHeader $header): int
+    {
+        return $header->pixelPlace() + $header->width() * $header->height() * $header->pixelLength();
     }
 
     private static function facts(TgaHeader $header, ?TgaExtension $extension): MediaFacts
@@ -105,9 +127,8 @@ final readonly class TgaReader implements Reader
                 'uint',
                 [...$colours, ...($alpha ? ['A'] : [])],
                 $header->isPacked() ? 'rle' : 'none',
-                alphaKind: $alpha ? $extension?->alphaKind() : null,
             ),
-            labels: new FileLabels(header: $labels),
+            labels: new FileLabels(header: $labels, alphaKind: $alpha ? $extension?->alphaKind() : null),
             wholeness: Wholeness::whole(),
         );
     }

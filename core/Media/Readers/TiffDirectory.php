@@ -10,12 +10,6 @@ use PlainLedger\Core\Media\FileDamaged;
 /** One image file directory (TIFF revision 6.0, section 2; eight-byte places as BigTIFF has them). */
 final readonly class TiffDirectory
 {
-    /** Bytes of a value, by its type. */
-    private const LENGTHS = [
-        1 => 1, 2 => 1, 3 => 2, 4 => 4, 5 => 8, 6 => 1, 7 => 1, 8 => 2, 9 => 4, 10 => 8, 11 => 4, 12 => 8, 13 => 4,
-        16 => 8, 17 => 8, 18 => 8,
-    ];
-
     /** How whole numbers are unpacked, by type: of the one byte order and of the other. */
     private const CODES = [
         1 => ['C', 'C'], 3 => ['v', 'n'], 4 => ['V', 'N'], 6 => ['C', 'C'], 7 => ['C', 'C'], 8 => ['v', 'n'],
@@ -69,7 +63,7 @@ final readonly class TiffDirectory
             $at = $i * $length;
             $type = $file->order->u16($bytes, $at + 2);
             $values = $file->place($bytes, $at + 4);
-            $takes = (self::LENGTHS[$type] ?? 1) * $values;
+            $takes = (TiffEntry::LENGTHS[$type] ?? 1) * $values;
             if ($takes > $room && $file->place($bytes, $at + 4 + $room) + $takes > $file->size()) {
                 throw FileDamaged::cutShort('its directory points beyond its end, after '.$file->size().' bytes');
             }
@@ -105,7 +99,7 @@ final readonly class TiffDirectory
     public function numbers(int $tag, int $most, int $from = 0): array
     {
         [$type, $count, $place] = $this->entries[$tag] ?? [0, 0, 0];
-        $length = self::LENGTHS[$type] ?? 1;
+        $length = TiffEntry::LENGTHS[$type] ?? 1;
         $code = self::CODES[$type][$this->file->order === ByteOrder::Little ? 0 : 1] ?? null;
         $many = min($most, $count - $from);
         if ($code === null || $many < 1 || $place < 0) {
@@ -136,7 +130,7 @@ final readonly class TiffDirectory
     public function bytes(int $tag, int $most): string
     {
         [$type, $count, $place] = $this->entries[$tag] ?? [0, 0, 0];
-        $length = min($most, $count * (self::LENGTHS[$type] ?? 1));
+        $length = min($most, $count * (TiffEntry::LENGTHS[$type] ?? 1));
 
         return $this->file->bytes($place, $length);
     }

@@ -8,11 +8,11 @@ use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileEnds;
 
-/** The bytes of a TIFF by their places, in its byte order; what was read last is kept, since directories stand together. */
+/** The bytes of a TIFF by their places, in its byte order; what was read last is kept: directories stand together. */
 final class TiffFile
 {
     /** Read at a time where a directory or its values stand. */
-    private const WINDOW = 8192;
+    public const WINDOW = 8192;
 
     /** Values stand before their directory as often as behind it. */
     private const BEFORE = 3072;
@@ -64,6 +64,12 @@ final class TiffFile
         return $this->isBig ? $this->order->u64($bytes, $at) : $this->order->u32($bytes, $at);
     }
 
+    /** From where on to read around a place. */
+    public static function windowAt(int $place, int $size): int
+    {
+        return max(0, min($place - self::BEFORE, $size - self::WINDOW));
+    }
+
     /** So many bytes, or fewer where the file ends. */
     public function bytes(int $at, int $length): string
     {
@@ -74,11 +80,11 @@ final class TiffFile
             return substr($this->file->head, $at, $length);
         }
         if ($length > self::WINDOW - self::BEFORE) {
-            return $this->file->source->read($at, $length);
+            return $this->file->read($at, $length);
         }
         if ($at < $this->from || $at + $length > $this->from + strlen($this->window)) {
-            $this->from = max(0, min($at - self::BEFORE, $this->file->size() - self::WINDOW));
-            $this->window = $this->file->source->read($this->from, self::WINDOW);
+            $this->from = self::windowAt($at, $this->file->size());
+            $this->window = $this->file->read($this->from, self::WINDOW);
         }
 
         return substr($this->window, $at - $this->from, $length);

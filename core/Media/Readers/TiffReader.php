@@ -27,7 +27,7 @@ use PlainLedger\Core\Text\Text;
  * quick look reads the directories and follows the tables of strips and tiles; in full, each is unpacked where its
  * packing is known here.
  */
-final readonly class TiffReader implements Reader
+final readonly class TiffReader implements OutliningReader
 {
     private const MOST_PAGES = 1000;
 
@@ -58,14 +58,20 @@ final readonly class TiffReader implements Reader
         return Kind::Tiff;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
-        return null;
-    }
+        if (isset($facts->labels->header['pages']) || $facts->timing->timecode !== null) {
+            return null;
+        }
+        $tiff = TiffFile::open($file);
+        $page = TiffDirectory::read($tiff, $tiff->firstDirectory());
+        $picture = TiffPicture::read($page);
+        if ($picture->compression !== TiffPicture::UNPACKED) {
+            return TiffOutline::of($file, $facts, 0, 0);
+        }
+        $segments = TiffSegments::of($page, $picture);
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
-    {
-        return null;
+        return TiffOutline::of($file, $facts, $segments->rawBytes(0), $segments->rawBytes($segments->count() - 1));
     }
 
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
@@ -129,10 +135,12 @@ final readonly class TiffReader implements Reader
                 $picture->channels(),
                 $picture->compressionName(),
                 chroma: $picture->isDifferences() ? self::CHROMA[implode(' ', $segments->chroma())] ?? null : null,
-                alphaKind: $picture->alphaKind(),
             ),
             self::timing($tiff, $page),
-            new FileLabels(header: self::texts($tiff, $page, $picture, $segments)),
+            new FileLabels(
+                header: self::texts($tiff, $page, $picture, $segments),
+                alphaKind: $picture->alphaKind(),
+            ),
             wholeness: Wholeness::whole(),
         );
     }

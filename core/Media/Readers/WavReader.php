@@ -41,16 +41,6 @@ final readonly class WavReader implements Reader
         return Kind::Wav;
     }
 
-    public function headerKey(FileEnds $file): ?string
-    {
-        return null;
-    }
-
-    public function tailDamage(FileEnds $file): ?FileDamaged
-    {
-        return null;
-    }
-
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
     {
         [$format, $data, $notes] = $this->chunks($file);

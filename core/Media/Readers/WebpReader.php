@@ -21,7 +21,7 @@ use PlainLedger\Core\Media\Wholeness;
  * WebP (RFC 9649): lossy, lossless, the extended form with alpha, animation and what is noted behind. It has no
  * checksums of its own: whole is what reaches its told length, chunk by chunk.
  */
-final readonly class WebpReader implements Reader
+final readonly class WebpReader implements OutliningReader
 {
     /** So many bytes at the end are no pixels if all of them are zero. */
     private const ZEROS = 512;
@@ -31,18 +31,47 @@ final readonly class WebpReader implements Reader
         return Kind::Webp;
     }
 
-    public function headerKey(FileEnds $file): ?string
+    /** Of a picture without more than itself: its size, and whether it has alpha. */
+    public function outline(FileEnds $file, MediaFacts $facts): ?HeaderOutline
     {
-        return null;
+        // lengths differ, and what a lossy frame is packed with
+        $without = match (substr($file->head, 12, 4)) {
+            'VP8 ' => [[4, 4], [16, 7]],
+            'VP8L' => [[4, 4], [16, 4]],
+            default => null,
+        };
+        $end = substr($file->head, 12, 4) === 'VP8 ' ? 30 : 25;
+
+        return $without === null
+            ? null
+            : new FixedOutline(FixedBytes::of($file->head, $end, $without), $facts, $this->tailDamage(...));
     }
 
-    public function tailDamage(FileEnds $file): ?FileDamaged
+    private function tailDamage(FileEnds $file): ?FileDamaged
     {
         $due = 8 + ByteOrder::Little->u32($file->head, 4);
 
-        return $due <= $file->size()
+        return match (true) {
+            $due > $file->size() => FileDamaged::cutShort(
+                "the file says that it has {$due} bytes and ends after {$file->size()}",
+            ),
+            // packed pixels do not end in zeros; a copy that broke off may
+            self::endsInZeros($file) => FileDamaged::cutShort('nothing but zeros stands at its end'),
+            default => self::alone($file),
+        };
+    }
+
+    /** Of a picture without more than itself: whether its one chunk is all there. */
+    private static function alone(FileEnds $file): ?FileDamaged
+    {
+        if (! in_array(substr($file->head, 12, 4), ['VP8 ', 'VP8L'], true)) {
+            return null;
+        }
+        $end = 20 + ByteOrder::Little->u32($file->head, 16);
+
+        return $end <= $file->size()
             ? null
-            : FileDamaged::cutShort("the file says that it has {$due} bytes and ends after {$file->size()}");
+            : FileDamaged::cutShort("a chunk reaches to byte {$end} and the file ends after {$file->size()}");
     }
 
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
@@ -60,8 +89,6 @@ final readonly class WebpReader implements Reader
             $picture->end > $file->size() => FileDamaged::cutShort(
                 "a chunk reaches to byte {$picture->end} and the file ends after {$file->size()}",
             ),
-            // packed pixels do not end in zeros; a copy that broke off may
-            self::endsInZeros($file) => FileDamaged::cutShort('nothing but zeros stands at its end'),
             ! $picture->hasPixels => FileDamaged::cutShort('no picture is among its chunks'),
             default => null,
         };

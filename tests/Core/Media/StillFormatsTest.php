@@ -332,6 +332,40 @@ final class StillFormatsTest extends TestCase
         }
     }
 
+    /** Read by one that was read before, every file says what it says when it is read alone. */
+    public function test_frames_read_by_those_before_them_say_what_they_say_alone(): void
+    {
+        mt_srand(17);
+        $folders = [self::FOLDER, __DIR__.'/../../fixtures/encoders/', __DIR__.'/../../fixtures/exr/'];
+        $differing = [];
+        foreach ($folders as $folder) {
+            foreach (glob("{$folder}*.{png,jpg,exr,tif,tga,dpx,bmp,webp,wav}", GLOB_BRACE) ?: [] as $path) {
+                $whole = (string) file_get_contents($path);
+                $probe = Probe::standard();
+                $probe->read(new StringSource($whole));
+                for ($i = 0; $i < 40; $i++) {
+                    $bytes = self::changed($whole);
+                    $alone = Probe::exact()->read(new StringSource($bytes))->withoutHeader();
+                    if ($probe->read(new StringSource($bytes))->withoutHeader() != $alone) {
+                        $differing[] = basename($path)." {$i}";
+                    }
+                }
+            }
+        }
+        self::assertSame([], $differing);
+    }
+
+    private static function changed(string $bytes): string
+    {
+        $near = min(strlen($bytes), 2100);
+        for ($i = mt_rand(1, 3); $i > 0; $i--) {
+            $at = mt_rand(0, 2) > 0 ? mt_rand(0, $near - 1) : mt_rand(0, strlen($bytes) - 1);
+            $bytes[$at] = chr(mt_rand(0, 255));
+        }
+
+        return mt_rand(0, 5) === 0 ? substr($bytes, 0, mt_rand(1, strlen($bytes))) : $bytes;
+    }
+
     /** Each by what it can be held against: a checksum, or the lengths and counts that it tells of itself. */
     public function test_every_packing_of_openexr_is_held_against_what_it_should_come_to(): void
     {
