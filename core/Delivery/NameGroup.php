@@ -155,12 +155,8 @@ final class NameGroup
         return $this->columns[$column]->number($row);
     }
 
-    /**
-     * One number of every file, by row.
-     *
-     * @return list<int>
-     */
-    public function numbers(int $column): array
+    /** One number of every file, by row. */
+    public function numbers(int $column): IntColumn
     {
         return $this->columns[$column]->numbers($this->count);
     }
@@ -171,34 +167,22 @@ final class NameGroup
         return $this->columns[$column]->sharedDigits();
     }
 
-    /**
-     * Sizes in bytes, by row.
-     *
-     * @return list<int>
-     */
-    public function sizes(): array
+    /** Sizes in bytes, by row. */
+    public function sizes(): IntColumn
     {
-        return PackedColumn::all($this->sizes);
+        return IntColumn::ofPacked($this->sizes);
     }
 
-    /**
-     * Seconds since 1970, by row.
-     *
-     * @return list<int>
-     */
-    public function times(): array
+    /** Seconds since 1970, by row. */
+    public function times(): IntColumn
     {
-        return PackedColumn::all($this->times);
+        return IntColumn::ofPacked($this->times);
     }
 
-    /**
-     * Ids of facts, by row.
-     *
-     * @return list<int>
-     */
-    public function factsIds(): array
+    /** Ids of facts, by row. */
+    public function factsIds(): IntColumn
     {
-        return PackedColumn::all($this->facts, 'V*');
+        return IntColumn::ofNarrow($this->facts);
     }
 
     public function name(int $row): string

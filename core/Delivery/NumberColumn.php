@@ -63,16 +63,12 @@ final class NumberColumn
         return ($digits & self::MINUS ? '-' : '').$plain;
     }
 
-    /**
-     * Of every file, by row.
-     *
-     * @return list<int>
-     */
-    public function numbers(int $count): array
+    /** Of every file, by row. */
+    public function numbers(int $count): IntColumn
     {
-        return $this->numbers === ''
-            ? array_fill(0, $count, (int) $this->first)
-            : PackedColumn::all($this->numbers);
+        return IntColumn::ofPacked(
+            $this->numbers === '' ? str_repeat(pack('q', (int) $this->first), $count) : $this->numbers,
+        );
     }
 
     public function number(int $row): int

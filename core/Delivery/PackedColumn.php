@@ -18,15 +18,6 @@ final readonly class PackedColumn
         return $packed[1];
     }
 
-    /** @return list<int> */
-    public static function all(string $column, string $format = 'q*'): array
-    {
-        /** @var array<int, int> $values */
-        $values = $column === '' ? [] : unpack($format, $column);
-
-        return array_values($values);
-    }
-
     public static function put(string $column, int $row, int $value): string
     {
         return substr_replace($column, pack('q', $value), 8 * $row, 8);

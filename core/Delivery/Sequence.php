@@ -5,29 +5,32 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Delivery;
 
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\RangeBuilder;
 
 /** Files that differ in one number only, written with one count of digits; or a single file without such a number. */
 final readonly class Sequence
 {
+    private const ROW_BITS = 24;
+
     public FrameRange $frames;
 
     /**
      * @param  int|null  $column  which number of the name counts the frames; null for a file without one
      * @param  int  $digits  the count of digits they are filled to
-     * @param  list<int>  $numbers  ascending
-     * @param  list<int>  $rows  of the group, one for each number
+     * @param  IntColumn  $numbers  ascending
+     * @param  IntColumn  $rows  of the group, one for each number
      * @param  string  $lead  digits that stand right before the number and are not its own, likewise $trail after it
      */
     private function __construct(
         public NameGroup $group,
         public ?int $column,
         public int $digits,
-        public array $numbers,
-        public array $rows,
+        public IntColumn $numbers,
+        public IntColumn $rows,
         public string $lead = '',
         public string $trail = '',
     ) {
-        $this->frames = FrameRange::fromNumbers($numbers);
+        $this->frames = FrameRange::ofAscending($numbers);
     }
 
     /** @return list<self> the group's files, split where more than the number differs */
@@ -35,7 +38,7 @@ final readonly class Sequence
     {
         if ($column === null) {
             return array_map(
-                static fn (int $row): self => new self($group, null, 0, [], [$row]),
+                static fn (int $row): self => self::single($group, $row),
                 range(0, $group->count() - 1),
             );
         }
@@ -46,7 +49,7 @@ final readonly class Sequence
         $others = self::otherColumns($group, $column);
         $shared = $group->sharedDigits($column);
         if ($others === [] && $shared !== null) {
-            return [self::sorted($group, $column, $shared, $numbers, array_keys($numbers))];
+            return [self::whole($group, $column, $shared, $numbers)];
         }
         $buckets = [];
         for ($row = 0; $row < $group->count(); $row++) {
@@ -91,7 +94,7 @@ final readonly class Sequence
                 $key = implode('/', array_map(static fn (int $c): string => $group->numberText($c, $row), $others));
                 $buckets[$key][$row] = $own;
             } else {
-                $sequences[] = new self($group, null, 0, [], [$row]);
+                $sequences[] = self::single($group, $row);
             }
         }
         foreach ($buckets as $texts) {
@@ -119,7 +122,48 @@ final readonly class Sequence
     ): self {
         array_multisort($numbers, SORT_NUMERIC, $rows);
 
-        return new self($group, $column, max(1, $digits), $numbers, $rows, $lead, $trail);
+        return new self(
+            $group,
+            $column,
+            max(1, $digits),
+            IntColumn::of($numbers),
+            IntColumn::narrow($rows),
+            $lead,
+            $trail,
+        );
+    }
+
+    private static function single(NameGroup $group, int $row): self
+    {
+        return new self($group, null, 0, IntColumn::of([]), IntColumn::narrow([$row]));
+    }
+
+    /** All files of a group; of a million not more than one list is there at a time. */
+    private static function whole(NameGroup $group, int $column, int $digits, IntColumn $numbers): self
+    {
+        [$least, $most] = [PHP_INT_MAX, PHP_INT_MIN];
+        foreach ($numbers as $number) {
+            $least = min($least, $number);
+            $most = max($most, $number);
+        }
+        // number and row in one, so that sorting the one sorts the other
+        if (count($numbers) >= 1 << self::ROW_BITS || $most - $least >= 1 << 62 - self::ROW_BITS) {
+            $all = $numbers->all();
+
+            return self::sorted($group, $column, $digits, $all, array_keys($all));
+        }
+        $both = [];
+        foreach ($numbers as $row => $number) {
+            $both[] = $number - $least << self::ROW_BITS | $row;
+        }
+        sort($both, SORT_NUMERIC);
+        $rows = IntColumn::narrow((static function () use ($both): iterable {
+            foreach ($both as $one) {
+                yield $one & (1 << self::ROW_BITS) - 1;
+            }
+        })());
+
+        return new self($group, $column, max(1, $digits), $numbers->inOrder($rows), $rows);
     }
 
     /**
@@ -166,6 +210,13 @@ final readonly class Sequence
      */
     public static function likelyColumn(NameGroup $group): ?int
     {
+        if ($group->columnCount() === 0) {
+            return null;
+        }
+        $varying = array_filter(range(0, $group->columnCount() - 1), $group->varies(...));
+        if (count($varying) === 1) {
+            return array_values($varying)[0];
+        }
         $best = null;
         $most = 0;
         for ($c = 0; $c < $group->columnCount(); $c++) {
@@ -207,7 +258,8 @@ final readonly class Sequence
     {
         $least = 0;
         // ascending: only negative numbers are smaller further on
-        foreach (($this->numbers[0] ?? 0) < 0 ? $this->numbers : [] as $at => $number) {
+        $hasNegative = ! $this->numbers->isEmpty() && $this->numbers[0] < 0;
+        foreach ($hasNegative ? $this->numbers : [] as $at => $number) {
             if (abs($number) < abs($this->numbers[$least])) {
                 $least = $at;
             }
@@ -223,24 +275,22 @@ final readonly class Sequence
             return FrameRange::none();
         }
 
-        return FrameRange::fromNumbers(
-            array_filter(
-                $this->numbers,
-                fn (int $n): bool => str_pad((string) abs($n), $digits, '0', STR_PAD_LEFT) !== str_pad(
-                    (string) abs($n),
-                    $this->digits,
-                    '0',
-                    STR_PAD_LEFT,
-                ),
-            ),
-        );
+        $filled = static fn (int $n, int $to): string => str_pad((string) abs($n), $to, '0', STR_PAD_LEFT);
+        $builder = new RangeBuilder;
+        foreach ($this->numbers as $number) {
+            if ($filled($number, $digits) !== $filled($number, $this->digits)) {
+                $builder->add($number);
+            }
+        }
+
+        return $builder->range();
     }
 
     /** Which row of the group holds one number; null where none does. */
     public function rowOf(int $number): ?int
     {
-        $at = array_search($number, $this->numbers, true);
+        $at = $this->numbers->search($number);
 
-        return $at === false ? null : $this->rows[$at];
+        return $at === null ? null : $this->rows[$at];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis;
 
+use PlainLedger\Core\Delivery\IntColumn;
 use PlainLedger\Core\Matching\PassMatch;
 
 /** How files came in: how old the newest was at the scan, and the usual time between two of them, both in seconds. */
@@ -14,29 +15,45 @@ final readonly class ArrivalPace
 
     private const LEAST = 60;
 
+    /** Of more files every so manieth tells the pace. */
+    private const MOST = 20_000;
+
     /** @param  int|null  $age  null where the clock that wrote the files says nothing about now */
     private function __construct(public ?int $age, public int $gap, private bool $copied) {}
 
     public static function of(PassMatch $pass, ?int $scannedAt): self
     {
-        $times = $pass->frames->times;
-        if ($scannedAt === null || $times === []) {
+        $all = $pass->frames->times;
+        if ($scannedAt === null || $all->isEmpty()) {
             return new self(null, 0, false);
         }
+        [$oldest, $newest] = [PHP_INT_MAX, PHP_INT_MIN];
+        foreach ($all as $time) {
+            $oldest = min($oldest, $time);
+            $newest = max($newest, $time);
+        }
+        $age = $scannedAt - $newest;
+
+        // a clock that is an hour ahead says nothing about what is happening now
+        return new self(
+            $age < -3600 ? null : max(0, $age),
+            self::gap($all),
+            count($all) > 1 && $newest - $oldest <= self::COPIED,
+        );
+    }
+
+    /** The usual one, in seconds. */
+    private static function gap(IntColumn $all): int
+    {
+        $times = $all->some(self::MOST);
         sort($times);
         $gaps = [];
         for ($i = 1, $many = count($times); $i < $many; $i++) {
             $gaps[] = $times[$i] - $times[$i - 1];
         }
         sort($gaps);
-        $age = $scannedAt - $times[count($times) - 1];
 
-        // a clock that is an hour ahead says nothing about what is happening now
-        return new self(
-            $age < -3600 ? null : max(0, $age),
-            $gaps === [] ? 0 : $gaps[intdiv(count($gaps), 2)],
-            count($times) > 1 && $times[count($times) - 1] - $times[0] <= self::COPIED,
-        );
+        return $gaps === [] ? 0 : intdiv($gaps[intdiv(count($gaps), 2)] * count($times), count($all));
     }
 
     public function isStillArriving(): bool

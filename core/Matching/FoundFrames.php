@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\IntColumn;
 use PlainLedger\Core\Delivery\NameGroup;
-use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\RangeBuilder;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\PictureDistance;
 use PlainLedger\Core\Media\PixelSample;
@@ -17,47 +18,57 @@ final readonly class FoundFrames
     /** @var list<AlikeFrames> the frames by what their files say and which take they are of */
     public array $alike;
 
-    /** @var list<int> ascending */
-    public array $numbers;
+    /** Ascending. */
+    public IntColumn $numbers;
 
-    /** @var list<int> ids in the delivery's table */
-    public array $facts;
+    /** Ids in the delivery's table. */
+    public IntColumn $facts;
 
-    /** @var list<int> bytes */
-    public array $sizes;
+    /** Bytes. */
+    public IntColumn $sizes;
 
-    /** @var list<int> seconds since 1970 */
-    public array $times;
+    /** Seconds since 1970. */
+    public IntColumn $times;
 
-    /** @var list<int> which take each is of */
-    public array $takes;
+    /** Which take each is of. */
+    public IntColumn $takes;
 
-    /** @var list<int> where each stands in its group */
-    private array $rows;
+    /** Where each stands in its group. */
+    private IntColumn $rows;
 
     /** @param  list<NameGroup>  $groups  of each take */
-    private function __construct(
-        private Delivery $delivery,
-        private array $groups,
-        FrameColumns $columns,
-    ) {
+    private function __construct(private Delivery $delivery, private array $groups, FrameColumns $columns)
+    {
         $this->numbers = $columns->numbers;
-        $this->facts = $facts = $columns->facts;
+        $this->facts = $columns->facts;
         $this->sizes = $columns->sizes;
         $this->times = $columns->times;
         $this->takes = $columns->takes;
         $this->rows = $columns->rows;
-        $byFacts = [];
-        foreach ($facts as $i => $id) {
-            $byFacts[$id][$this->takes[$i]][] = $this->numbers[$i];
+        $this->alike = $this->alike();
+    }
+
+    /** @return list<AlikeFrames> */
+    private function alike(): array
+    {
+        /** @var array<int, array<int, RangeBuilder>> $builders by facts and take */
+        $builders = [];
+        $takes = $this->takes->getIterator();
+        $numbers = $this->numbers->getIterator();
+        foreach ($this->facts as $id) {
+            $builder = $builders[$id][$takes->current()] ??= new RangeBuilder;
+            $builder->add($numbers->current());
+            $takes->next();
+            $numbers->next();
         }
         $alike = [];
-        foreach ($byFacts as $id => $byTake) {
-            foreach ($byTake as $take => $list) {
-                $alike[] = new AlikeFrames($id, $delivery->facts->get($id), $take, FrameRange::fromNumbers($list));
+        foreach ($builders as $id => $byTake) {
+            foreach ($byTake as $take => $builder) {
+                $alike[] = new AlikeFrames($id, $this->delivery->facts->get($id), $take, $builder->range());
             }
         }
-        $this->alike = $alike;
+
+        return $alike;
     }
 
     /**
@@ -66,39 +77,9 @@ final readonly class FoundFrames
      */
     public static function of(Delivery $delivery, array $takes, ?int $lone = null): self
     {
-        $columns = new FrameColumns;
-        foreach ($takes as $t => $take) {
-            $sequence = $take->sequence;
-            [$ids, $lengths, $modified] = [
-                $sequence->group->factsIds(),
-                $sequence->group->sizes(),
-                $sequence->group->times(),
-            ];
-            $all = count($take->frames) === count($sequence->rows);
-            $before = null;
-            foreach ($sequence->rows as $i => $row) {
-                $number = $sequence->numbers[$i] ?? $lone ?? 0;
-                if ($number === $before || ! ($all || $take->frames->contains($number))) {
-                    continue;
-                }
-                $before = $number;
-                $columns->numbers[] = $number;
-                $columns->facts[] = $ids[$row];
-                $columns->sizes[] = $lengths[$row];
-                $columns->times[] = $modified[$row];
-                $columns->takes[] = $t;
-                $columns->rows[] = $row;
-            }
-        }
-        if (count($takes) > 1) {
-            $columns->sort();
-        }
+        $groups = array_map(static fn (Take $take): NameGroup => $take->sequence->group, $takes);
 
-        return new self(
-            $delivery,
-            array_map(static fn (Take $t): NameGroup => $t->sequence->group, $takes),
-            $columns,
-        );
+        return new self($delivery, $groups, FrameColumns::of($takes, $lone));
     }
 
     public function count(): int
@@ -144,8 +125,8 @@ final readonly class FoundFrames
     public function table(): array
     {
         $table = [];
-        foreach (array_keys(array_flip($this->facts)) as $id) {
-            $table[$id] = $this->delivery->facts->get($id);
+        foreach ($this->alike as $alike) {
+            $table[$alike->id] = $alike->facts;
         }
 
         return $table;
@@ -154,8 +135,6 @@ final readonly class FoundFrames
     /** Where one frame stands here; null where it does not. */
     public function place(int $number): ?int
     {
-        $at = array_search($number, $this->numbers, true);
-
-        return $at === false ? null : $at;
+        return $this->numbers->search($number);
     }
 }

@@ -27,7 +27,7 @@ final readonly class PassMatch
         public string $pattern,
         public bool $lone = false,
     ) {
-        $this->present = FrameRange::fromNumbers($frames->numbers);
+        $this->present = FrameRange::ofAscending($frames->numbers);
         $damaged = FrameRange::none();
         foreach ($frames->alike as $alike) {
             $damaged = $alike->facts->isWhole() ? $damaged : $damaged->plus($alike->frames);

@@ -80,6 +80,23 @@ final readonly class FrameRange implements \Countable, \Stringable
         return self::union(...$pieces);
     }
 
+    /** @param  list<int>  $ends  first and last of each run, ascending, with a gap between any two */
+    public static function ofEnds(array $ends): self
+    {
+        return new self($ends);
+    }
+
+    /** @param  iterable<int>  $numbers  ascending, repeats allowed; not held together */
+    public static function ofAscending(iterable $numbers): self
+    {
+        $builder = new RangeBuilder;
+        foreach ($numbers as $number) {
+            $builder->add($number);
+        }
+
+        return $builder->range();
+    }
+
     /** @param  iterable<int>  $numbers in any order, repeats allowed */
     public static function fromNumbers(iterable $numbers): self
     {

@@ -50,7 +50,7 @@ final readonly class SequenceSet
 
     private static function kindOf(Delivery $delivery, Sequence $sequence): ?Kind
     {
-        foreach (array_slice($sequence->rows, 0, self::SAMPLES) as $row) {
+        foreach ($sequence->rows->first(self::SAMPLES) as $row) {
             $kind = $delivery->factsOf($sequence->group, $row)->kind;
             if ($kind !== null) {
                 return $kind;

@@ -36,7 +36,7 @@ final readonly class TreeUnits
         $last = $sequence->rows[count($sequence->rows) - 1];
         $whose = $this->words->in($group->name($sequence->rows[0]));
         if (count($sequence->rows) === 1 || $whose === $this->words->in($group->name($last))) {
-            yield new TreeUnit($group, $sequence->rows, $sequence->pattern(), $frames);
+            yield new TreeUnit($group, $sequence->rows->all(), $sequence->pattern(), $frames);
 
             return;
         }

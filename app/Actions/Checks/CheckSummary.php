@@ -73,8 +73,8 @@ final readonly class CheckSummary
             foreach ($subject->match->passes as $p => $pass) {
                 $frames = $frames->plus($account->remedy->rerender[$subject->part->name][$p] ?? FrameRange::none());
                 $sizes = $pass->frames->sizes;
-                $bytes += $sizes === [] ? 0 : intdiv(array_sum($sizes), count($sizes));
-                $times = $times === [] ? $pass->frames->times : $times;
+                $bytes += $sizes->isEmpty() ? 0 : intdiv($sizes->sum(), count($sizes));
+                $times = $times === [] ? $pass->frames->times->all() : $times;
             }
 
             return [

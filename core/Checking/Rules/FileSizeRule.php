@@ -10,12 +10,16 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Measure\RangeBuilder;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
 /** `format.file_size`: each file within the cap. What is found is the largest. */
 final readonly class FileSizeRule implements Rule
 {
+    /** Sizes of which it is known whether they are within. */
+    private const MOST_KEPT = 10_000;
+
     public function answers(string $id): bool
     {
         return $id === RequirementId::FORMAT_FILE_SIZE;
@@ -36,32 +40,48 @@ final readonly class FileSizeRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        $sizes = array_map(self::relevantSizes(...), $subject->match->passes ?? []);
-        $all = array_merge(...array_values($sizes));
-        if ($all === []) {
+        [$largest, $wrong] = [null, []];
+        foreach ($subject->match->passes ?? [] as $place => $pass) {
+            [$most, $over] = self::over($pass, $requirement);
+            $largest = $most === null ? $largest : max($largest ?? 0, $most);
+            $wrong += $over->isEmpty() ? [] : [$place => $over];
+        }
+        if ($largest === null) {
             return null;
         }
-        $isOver = static fn (int $size): bool => ! $requirement->value->admitsNumber((string) $size);
-        $over = array_filter(array_map(static fn (array $own): array => array_filter($own, $isOver), $sizes));
-        $wrong = array_map(static fn (array $own): FrameRange => FrameRange::fromNumbers(array_keys($own)), $over);
-        $shown = max($over === [] ? $all : array_merge(...array_values($over)));
         $runs = array_map(
             static fn (FrameRange $frames): array => ['frames' => (string) $frames, 'found' => 'not within'],
             $subject->isNumbered() ? array_values($wrong) : [],
         );
 
-        return Cell::of(Mark::when($wrong === []), (string) $shown, $runs, $wrong);
+        return Cell::of(Mark::when($wrong === []), (string) $largest, $runs, $wrong);
     }
 
-    /** @return array<int, int> bytes by frame, of those that count */
-    private static function relevantSizes(PassMatch $pass): array
+    /** @return array{int|null, FrameRange} bytes of the largest; the frames that are not within */
+    private static function over(PassMatch $pass, Requirement $requirement): array
+    {
+        $largest = null;
+        $over = new RangeBuilder;
+        $isWithin = [];
+        foreach (self::relevantSizes($pass) as $frame => $size) {
+            $largest = max($largest ?? 0, $size);
+            if (! ($isWithin[$size] ??= $requirement->value->admitsNumber((string) $size))) {
+                $over->add($frame);
+            }
+            $isWithin = count($isWithin) > self::MOST_KEPT ? [] : $isWithin;
+        }
+
+        return [$largest, $over->range()];
+    }
+
+    /** @return \Generator<int, int> bytes by frame, of those that count */
+    private static function relevantSizes(PassMatch $pass): \Generator
     {
         $relevant = $pass->relevant();
-
-        return array_filter(
-            array_combine($pass->frames->numbers, $pass->frames->sizes),
-            static fn (int $frame): bool => $relevant->contains($frame),
-            ARRAY_FILTER_USE_KEY,
-        );
+        foreach ($pass->frames->numbers as $i => $frame) {
+            if ($relevant->contains($frame)) {
+                yield $frame => $pass->frames->sizes[$i];
+            }
+        }
     }
 }

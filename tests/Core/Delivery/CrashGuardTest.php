@@ -49,7 +49,7 @@ final class CrashGuardTest extends TestCase
     {
         $group = array_values(array_filter($delivery->groups, static fn ($g): bool => $g->columnCount() === 1))[0];
 
-        return $delivery->factsOf($group, (int) array_search($frame, $group->numbers(0), true));
+        return $delivery->factsOf($group, (int) array_search($frame, $group->numbers(0)->all(), true));
     }
 
     private static function bench(): Workbench
@@ -112,7 +112,7 @@ final class CrashGuardTest extends TestCase
             1,
             count(
                 array_filter(
-                    $delivery->groups[0]->numbers(0),
+                    $delivery->groups[0]->numbers(0)->all(),
                     static fn (int $n): bool => self::facts($delivery, $n)->damage() !== null,
                 ),
             ),
@@ -127,7 +127,7 @@ final class CrashGuardTest extends TestCase
             ['a.0001.png' => [ScanStage::Look], 'a.0003.png' => [ScanStage::Sum]],
         );
         $group = array_values(array_filter($delivery->groups, static fn ($g): bool => $g->columnCount() === 1))[0];
-        $row = (int) array_search(1, $group->numbers(0), true);
+        $row = (int) array_search(1, $group->numbers(0)->all(), true);
 
         self::assertSame([null, CrashGuard::WHY], [$group->sample($row), $group->unsampledReason($row)]);
         self::assertTrue(self::facts($delivery, 1)->isWhole());

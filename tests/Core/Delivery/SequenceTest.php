@@ -29,7 +29,7 @@ final class SequenceTest extends TestCase
     private static function sequences(NameGroup $group, ?int $column, string $lead = '', string $trail = ''): array
     {
         return array_map(
-            static fn (Sequence $one): array => [$one->column, $one->digits, $one->numbers],
+            static fn (Sequence $one): array => [$one->column, $one->digits, $one->numbers->all()],
             Sequence::of($group, $column, $lead, $trail),
         );
     }

@@ -123,7 +123,7 @@ final class BudgetsTest extends TestCase
         $looked = array_map(static fn (int $row): bool => $delivery->groups[0]->sample($row) !== null, [0, 1, 2]);
         self::assertSame(
             [1 => true, 2 => false, 3 => true],
-            self::sorted(array_combine($delivery->groups[0]->numbers(1), $looked)),
+            self::sorted(array_combine($delivery->groups[0]->numbers(1)->all(), $looked)),
         );
     }
 
