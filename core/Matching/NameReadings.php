@@ -32,6 +32,9 @@ final class NameReadings
     /** @var array<int, array<string, NameReader>> by what is expected, as object id, and its extensions */
     private array $readers = [];
 
+    /** @var array<string, NameReading|null> by what is expected, extensions and name */
+    private array $known = [];
+
     public function __construct(private readonly Delivery $delivery) {}
 
     /** Null where there was no time left to read it. */
@@ -52,10 +55,15 @@ final class NameReadings
 
             return null;
         }
-        $this->done++;
         $extensions = self::extensions($files->part, $this->delivery->factsOf($group, $row), $name);
 
-        return $this->reader($files, $extensions)?->read($name);
+        $key = spl_object_id($files).'/'.implode('/', $extensions)."/{$name}";
+        if (! array_key_exists($key, $this->known)) {
+            $this->done++;
+            $this->known[$key] = $this->reader($files, $extensions)?->read($name);
+        }
+
+        return $this->known[$key];
     }
 
     /** @param  list<string>  $extensions */

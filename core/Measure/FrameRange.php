@@ -153,10 +153,11 @@ final readonly class FrameRange implements \Countable, \Stringable
     public function minus(self $other): self
     {
         $ends = [];
-        $cuts = $other->ends;
+        [$own, $cuts] = [$this->ends, $other->ends];
         $j = 0;
         $many = count($cuts);
-        foreach ($this->runs() as [$first, $last]) {
+        for ($i = 0, $runs = count($own); $i < $runs; $i += 2) {
+            [$first, $last] = [$own[$i], $own[$i + 1]];
             while ($j < $many && $cuts[$j + 1] < $first) {
                 $j += 2;
             }
@@ -178,17 +179,34 @@ final readonly class FrameRange implements \Countable, \Stringable
 
     public function and(self $other): self
     {
-        return $this->minus($this->minus($other));
+        $ends = [];
+        [$a, $b] = [$this->ends, $other->ends];
+        [$i, $j, $own, $others] = [0, 0, count($a), count($b)];
+        while ($i < $own && $j < $others) {
+            $first = $a[$i] > $b[$j] ? $a[$i] : $b[$j];
+            $last = $a[$i + 1] < $b[$j + 1] ? $a[$i + 1] : $b[$j + 1];
+            if ($first <= $last) {
+                $ends[] = $first;
+                $ends[] = $last;
+            }
+            if ($a[$i + 1] < $b[$j + 1]) {
+                $i += 2;
+            } else {
+                $j += 2;
+            }
+        }
+
+        return new self($ends);
     }
 
     public function count(): int
     {
         $count = 0;
-        foreach ($this->runs() as [$first, $last]) {
-            $count += max(0, $last - $first + 1);
+        for ($i = 0, $many = count($this->ends); $i < $many; $i += 2) {
+            $count += $this->ends[$i + 1] - $this->ends[$i] + 1;
         }
 
-        return $count;
+        return max(0, $count);
     }
 
     public function isEmpty(): bool

@@ -10,11 +10,20 @@ namespace PlainLedger\Core\Measure;
  */
 final class FrameRangeText
 {
+    /** So many single frames at one step are shortest as one piece, whatever their numbers. */
+    private const MANY = 8;
+
     /** @var list<int> first frame of each place */
     private array $from = [];
 
     /** @var list<int> and its last */
     private array $to = [];
+
+    /** @var list<int> how many characters the two are written with */
+    private array $fromLength = [];
+
+    /** @var list<int> */
+    private array $toLength = [];
 
     /** @var array<int, int> the last place of the piece that begins at a place */
     private array $next = [];
@@ -38,6 +47,10 @@ final class FrameRangeText
         if ($range->isOneRun()) {
             return self::written($range->first(), $range->last());
         }
+        $step = $range->runCount() > self::MANY ? $range->commonStep() : null;
+        if ($step !== null && $step > 1 && intdiv($range->last() - $range->first(), $step) + 1 === $range->runCount()) {
+            return "{$range->first()}-{$range->last()}x{$step}";
+        }
         $text = new self($range);
         $text->plan();
 
@@ -48,6 +61,8 @@ final class FrameRangeText
     {
         $this->from[] = $first;
         $this->to[] = $last;
+        $this->fromLength[] = strlen((string) $first);
+        $this->toLength[] = strlen((string) $last);
     }
 
     /** Which pieces make the shortest text, from the last place to the first. */
@@ -62,7 +77,8 @@ final class FrameRangeText
                 if ($j < $i + 2 || $this->from[$i + 1] - $this->from[$i] < 2) {
                     continue;
                 }
-                $length = strlen($this->stepped($i, $j)) + 1 + $cost[$j + 1];
+                $step = strlen((string) ($this->from[$i + 1] - $this->from[$i]));
+                $length = $this->fromLength[$i] + $this->fromLength[$j] + $step + 3 + $cost[$j + 1];
                 if ($length < $best) {
                     [$best, $this->next[$i]] = [$length, $j];
                 }
@@ -108,7 +124,8 @@ final class FrameRangeText
             if ($j > $i && $this->from[$j] !== $this->to[$j - 1] + 1) {
                 break;
             }
-            $length = strlen(self::written($this->from[$i], $this->to[$j])) + 1 + $cost[$j + 1];
+            $isOne = $this->from[$i] === $this->to[$j];
+            $length = $this->fromLength[$i] + ($isOne ? 0 : 1 + $this->toLength[$j]) + 1 + $cost[$j + 1];
             if ($length <= $best) {
                 [$best, $end] = [$length, $j];
             }

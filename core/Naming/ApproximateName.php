@@ -64,7 +64,23 @@ final readonly class ApproximateName
     /** Whether a number that stands elsewhere could explain it better. */
     private static function mayBeMoved(NameReading $reading): bool
     {
-        return $reading->cost > self::MOVED && $reading->cost <= self::HOPELESS;
+        $isLikely = $reading->cost > self::MOVED && $reading->cost <= self::HOPELESS;
+
+        return $isLikely && ! self::hasItsNumber($reading);
+    }
+
+    /** Whether the number stands where it should, as it should be written, and nothing is left over beside it. */
+    private static function hasItsNumber(NameReading $reading): bool
+    {
+        $has = false;
+        foreach ($reading->pieces as $piece) {
+            if ($piece->piece === 'extra') {
+                return false;
+            }
+            $has = $has || ($piece->piece === 'frame' && $piece->differences === [] && $piece->found !== '');
+        }
+
+        return $has;
     }
 
     /** The name without the mark that it is a copy, where that reads better. */
