@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
-    'change', 'check', 'deliverable', 'link', 'log', 'message', 'preset', 'production', 'specification', 'token',
+    'change', 'check', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'token',
     'waiver',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
@@ -150,6 +150,9 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         ->name('change.turn');
     Route::get('/logs/{log}', [Render\RenderLogController::class, 'show'])->can('view', 'log')->name('log');
     Route::delete('/logs/{log}', [Render\RenderLogController::class, 'destroy'])->can('check', 'log')->name('log.drop');
+    Route::delete('/moves/{move}', [Check\MoveController::class, 'destroy'])
+        ->can('undo', 'move')
+        ->name('moves.undo');
     Route::delete('/waivers/{waiver}', [Check\WaiverController::class, 'destroy'])
         ->can('decide', 'waiver')
         ->name('waiver.drop');
@@ -167,6 +170,14 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
         ->middleware('throttle:costly')
         ->can('view', 'check')
         ->name('check.report');
+    Route::middleware('can:check,check')->group(function (): void {
+        Route::get('/moves', [Check\MoveController::class, 'show'])->middleware('throttle:costly')->name('moves');
+        Route::post('/moves', [Check\MoveController::class, 'store'])->middleware('throttle:costly')->name('moves.do');
+        Route::get('/moves.{format}', Check\MoveScriptController::class)
+            ->whereIn('format', ['sh', 'bat', 'csv'])
+            ->middleware('throttle:costly')
+            ->name('moves.script');
+    });
     Route::get('/pictures/{part}/{frame}', [Check\PictureController::class, 'show'])
         ->where('frame', '-?\d{1,10}')
         ->middleware('throttle:pictures')

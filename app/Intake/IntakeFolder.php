@@ -7,9 +7,13 @@ namespace App\Intake;
 use App\Models\Deliverable;
 use App\Models\IntakeRoot;
 use App\Models\Rules\RootPlace;
+use PlainLedger\Core\Delivery\Archive\ArchiveRefused;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\PinnedFolder;
+use PlainLedger\Core\Delivery\PlaceListing;
+use PlainLedger\Core\Delivery\SetAside;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Text\Text;
@@ -71,7 +75,7 @@ final readonly class IntakeFolder
             || ! self::within($base, $intake)
             || ! self::within($top, $base)
             || ! self::within($path, $top)
-            || ! is_dir($path)
+            || (! is_dir($path) && ! self::isZip($path))
         ) {
             throw FolderRefused::because($named, 'is not in this intake');
         }
@@ -90,6 +94,17 @@ final readonly class IntakeFolder
     public static function ofProduction(IntakeRoot $root, string $below): self
     {
         return self::open($root, $below, new Deliverable, true);
+    }
+
+    /** A regular file of that kind by its name; what it holds is seen when it is read. */
+    private static function isZip(string $path): bool
+    {
+        return strtolower(pathinfo($path, PATHINFO_EXTENSION)) === 'zip' && is_file($path);
+    }
+
+    public function isArchive(): bool
+    {
+        return ! is_dir($this->path);
     }
 
     private static function within(string $path, string $top): bool
@@ -138,9 +153,10 @@ final readonly class IntakeFolder
         return ['folder' => $own, 'make' => $overseer ? 'mkdir -p '.escapeshellarg("{$intake}/{$own}") : null];
     }
 
-    public function listing(): FolderListing
+    /** @throws ArchiveRefused|SourceUnreadable */
+    public function listing(): Listing
     {
-        return FolderListing::at($this->path);
+        return PlaceListing::at($this->path);
     }
 
     /**
@@ -150,7 +166,7 @@ final readonly class IntakeFolder
      */
     public function file(string $name): FileSource
     {
-        $found = $this->listing()->find($name);
+        $found = $this->isArchive() ? null : FolderListing::at($this->path)->find($name);
 
         return $found === null
             ? throw FolderRefused::because(Text::shown($name), 'is no file in this folder that may be read')
@@ -192,42 +208,74 @@ final readonly class IntakeFolder
     }
 
     /**
-     * Folders in it, and how many files lie beside them.
+     * Folders and archives in it, and how many files lie beside them.
      *
-     * @return array{below: string, folders: list<string>, files: int, sample: list<string>, more: bool}
+     * @return array{below: string, folders: list<string>, archives: list<string>, files: int, sample: list<string>,
+     *   more: bool}
      */
     public function contents(): array
     {
-        $folders = [];
-        $sample = [];
-        $files = 0;
+        if ($this->isArchive()) {
+            return $this->archiveContents();
+        }
+        [$folders, $archives, $names] = [[], [], []];
         $pinned = PinnedFolder::at($this->path);
         foreach ($pinned?->states() ?? [] as $name => $state) {
             $name = (string) $name;
-            if ($state->isLink()) {
+            if ($state->isLink() || $name === SetAside::FOLDER) {
                 continue;
             }
-            if ($state->isFolder()) {
-                // a name that is no text cannot be asked for again
-                if (mb_check_encoding($name, 'UTF-8') && count($folders) < self::MOST_SHOWN) {
-                    $folders[] = $name;
-                }
+            // a name that is no text cannot be asked for again
+            if (! mb_check_encoding($name, 'UTF-8')) {
+                $names[] = $state->isFolder() ? '' : $name;
+            } elseif ($state->isFolder()) {
+                $folders[] = $name;
             } else {
-                $files++;
-                if (count($sample) < self::MOST_SHOWN) {
-                    $sample[] = $name;
-                }
+                $names[] = $name;
+                array_push($archives, ...(preg_match('~\.zip$~i', $name) === 1 ? [$name] : []));
             }
         }
+        $names = array_filter($names, static fn (string $name): bool => $name !== '');
         sort($folders, SORT_NATURAL);
-        sort($sample, SORT_NATURAL);
+        sort($archives, SORT_NATURAL);
 
         return [
             'below' => $this->below,
-            'folders' => $folders,
-            'files' => $files,
-            'sample' => array_map(Text::shown(...), array_slice($sample, 0, 4)),
-            'more' => count($folders) >= self::MOST_SHOWN,
+            'folders' => array_slice($folders, 0, self::MOST_SHOWN),
+            'archives' => array_slice($archives, 0, self::MOST_SHOWN),
+            'files' => count($names),
+            'sample' => self::sample($names),
+            'more' => count($folders) > self::MOST_SHOWN,
         ];
+    }
+
+    /**
+     * Of what is packed in one.
+     *
+     * @return array{below: string, folders: list<string>, archives: list<string>, files: int, sample: list<string>,
+     *   more: bool}
+     */
+    private function archiveContents(): array
+    {
+        $names = [];
+        foreach ($this->listing()->files() as $file) {
+            $names[] = $file->path();
+        }
+
+        return [
+            'below' => $this->below, 'folders' => [], 'archives' => [], 'files' => count($names),
+            'sample' => self::sample($names), 'more' => false,
+        ];
+    }
+
+    /**
+     * @param  array<int, string>  $names
+     * @return list<string> the first few
+     */
+    private static function sample(array $names): array
+    {
+        sort($names, SORT_NATURAL);
+
+        return array_map(Text::shown(...), array_slice($names, 0, 4));
     }
 }

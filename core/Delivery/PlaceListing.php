@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Delivery;
 use PlainLedger\Core\Delivery\Archive\ArchiveRefused;
 use PlainLedger\Core\Delivery\Archive\ZipDirectory;
 use PlainLedger\Core\Delivery\Archive\ZipListing;
+use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\SourceUnreadable;
 
@@ -37,10 +38,18 @@ final readonly class PlaceListing
      */
     public static function at(string $path): Listing
     {
-        return is_dir($path) ? FolderListing::at($path) : self::ofFile(FileSource::open($path), $path);
+        if (is_dir($path)) {
+            return FolderListing::at($path);
+        }
+        // the very file that lies there, and no link
+        $folder = FolderListing::at(dirname($path));
+        $found = $folder->find(basename($path))
+            ?? throw SourceUnreadable::file(basename($path), 'there is no such file, or it may not be read');
+
+        return self::ofFile($folder->open($found), $path);
     }
 
-    private static function ofFile(FileSource $file, string $path): Listing
+    private static function ofFile(ByteSource $file, string $path): Listing
     {
         if (! ZipDirectory::isZip($file->read(0, 4))) {
             return FileListing::of($path);

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Actions\Changes\ChangedLayer;
 use App\Actions\Changes\ChangeRequirement;
 use App\Models\Check;
+use App\Models\FileMove;
 use App\Models\Message;
 use App\Models\Waiver;
 use Illuminate\Support\Facades\Route;
@@ -287,6 +288,11 @@ final class WhoMayTest extends LedgerTestCase
         yield 'its progress' => ['get', '/checks/C/progress', $all];
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
+        $theirs = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];
+        yield 'what it would rename' => ['get', '/checks/C/moves', $theirs];
+        yield 'a script of that' => ['get', '/checks/C/moves.csv', $theirs];
+        yield 'renaming' => ['post', '/checks/C/moves', ['artist' => 302, 'coordinator' => 302] + $theirs];
+        yield 'undoing that' => ['delete', '/moves/V', ['artist' => 302, 'coordinator' => 302] + $theirs];
         yield 'stopping it' => [
             'post',
             '/checks/C/stop',
@@ -337,6 +343,10 @@ final class WhoMayTest extends LedgerTestCase
         $message = Message::query()->create(
             ['production_id' => $this->production->id, 'to_id' => $this->artist->id, 'subject' => 's', 'body' => 'b'],
         );
+        $moved = FileMove::query()->create([
+            'deliverable_id' => $this->deliverable->id, 'intake_root_id' => $this->root(), 'folder' => 'TC_010/v1',
+            'work' => 'x1', 'files' => 1,
+        ]);
         $log = $this->deliverable->renderLogs()->create(['name' => 'r.log']);
         $token = $this->artist->createToken('mine')->accessToken->getKey();
         // pointing at a name needs a scene
@@ -345,6 +355,7 @@ final class WhoMayTest extends LedgerTestCase
             $path,
             [
                 '/W' => "/{$waiver->id}",
+                '/V' => "/{$moved->id}",
                 '/M' => "/{$message->id}",
                 '/G' => "/{$log->id}",
                 '/T' => "/{$token}",
@@ -404,6 +415,8 @@ final class WhoMayTest extends LedgerTestCase
                         '/deliverables/D' => '/deliverables/{deliverable}',
                         '/checks/C' => '/checks/{check}',
                         'report.json' => 'report.{format}',
+                        'moves.csv' => 'moves.{format}',
+                        '/moves/V' => '/moves/{move}',
                         'pictures/frames/1001' => 'pictures/{part}/{frame}',
                     ],
                 ),

@@ -151,7 +151,11 @@ final class ZipListing implements Listing
     public function open(ListedFile $file): ByteSource
     {
         $this->look();
-        $entry = $this->entryOf($file);
+        $known = $file->identity < 1 ? $this->again($file) : $file;
+        if (! $known->state()->isOfSameMoment($file->state())) {
+            throw SourceUnreadable::changed($file->path());
+        }
+        $entry = $this->entryOf($known);
         $lead = $this->archive->read($entry->span->place, self::LOCAL_LENGTH);
         if (! str_starts_with($lead, self::LOCAL) || strlen($lead) < self::LOCAL_LENGTH) {
             throw SourceUnreadable::file($file->path(), 'it is damaged in the archive');
@@ -191,6 +195,12 @@ final class ZipListing implements Listing
 
     public function again(ListedFile $file): ListedFile
     {
-        return $file->refused === null ? $file : new ListedFile($file->folder, $file->name, 0, 0, $file->refused);
+        foreach ($this->files() as $now) {
+            if ($now->name === $file->name && $now->folder === $file->folder) {
+                return $now;
+            }
+        }
+
+        return new ListedFile($file->folder, $file->name, 0, $file->modified, 'it is gone');
     }
 }

@@ -98,6 +98,24 @@ function Files({ contents }: { contents: FolderContents }) {
     );
 }
 
+/** What can be gone into: folders, and archives, which are looked into as they are. */
+function Entry({ name, onGo }: { name: string; onGo: () => void }) {
+    return (
+        <li>
+            <button
+                type="button"
+                className={classes(
+                    'mono cursor-pointer py-0.5 text-left',
+                    'text-link [overflow-wrap:anywhere] hover:underline',
+                )}
+                onClick={onGo}
+            >
+                {name}
+            </button>
+        </li>
+    );
+}
+
 function Folder({
     contents,
     below,
@@ -109,23 +127,17 @@ function Folder({
     wanted: Root['wanted'];
     onGo: (below: string) => void;
 }) {
+    const go = (name: string) => () => onGo(below === '' ? name : `${below}/${name}`);
+
     return (
         <>
-            {contents.folders.length > 0 && (
+            {contents.folders.length + contents.archives.length > 0 && (
                 <ul>
                     {contents.folders.map((folder) => (
-                        <li key={folder}>
-                            <button
-                                type="button"
-                                className={classes(
-                                    'mono cursor-pointer py-0.5 text-left',
-                                    'text-link [overflow-wrap:anywhere] hover:underline',
-                                )}
-                                onClick={() => onGo(below === '' ? folder : `${below}/${folder}`)}
-                            >
-                                {folder}/
-                            </button>
-                        </li>
+                        <Entry key={folder} name={`${folder}/`} onGo={go(folder)} />
+                    ))}
+                    {contents.archives.map((archive) => (
+                        <Entry key={archive} name={archive} onGo={go(archive)} />
                     ))}
                 </ul>
             )}

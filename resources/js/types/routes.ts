@@ -169,6 +169,7 @@ export const routes: Config = {
         'change.turn': { uri: 'changes/{change}/{way}', methods: ['POST'], parameters: ['change', 'way'] },
         log: { uri: 'logs/{log}', methods: ['GET', 'HEAD'], parameters: ['log'] },
         'log.drop': { uri: 'logs/{log}', methods: ['DELETE'], parameters: ['log'] },
+        'moves.undo': { uri: 'moves/{move}', methods: ['DELETE'], parameters: ['move'] },
         'waiver.drop': { uri: 'waivers/{waiver}', methods: ['DELETE'], parameters: ['waiver'] },
         check: { uri: 'checks/{check}', methods: ['GET', 'HEAD'], parameters: ['check'] },
         'check.progress': { uri: 'checks/{check}/progress', methods: ['GET', 'HEAD'], parameters: ['check'] },
@@ -177,6 +178,13 @@ export const routes: Config = {
         waive: { uri: 'checks/{check}/waivers', methods: ['POST'], parameters: ['check'] },
         'check.report': {
             uri: 'checks/{check}/report.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'format'],
+        },
+        moves: { uri: 'checks/{check}/moves', methods: ['GET', 'HEAD'], parameters: ['check'] },
+        'moves.do': { uri: 'checks/{check}/moves', methods: ['POST'], parameters: ['check'] },
+        'moves.script': {
+            uri: 'checks/{check}/moves.{format}',
             methods: ['GET', 'HEAD'],
             parameters: ['check', 'format'],
         },
@@ -281,6 +289,7 @@ declare module 'ziggy-js' {
         'change.turn': readonly [{ name: 'change'; required: true }, { name: 'way'; required: true }];
         log: readonly [{ name: 'log'; required: true }];
         'log.drop': readonly [{ name: 'log'; required: true }];
+        'moves.undo': readonly [{ name: 'move'; required: true }];
         'waiver.drop': readonly [{ name: 'waiver'; required: true }];
         check: readonly [{ name: 'check'; required: true }];
         'check.progress': readonly [{ name: 'check'; required: true }];
@@ -288,6 +297,9 @@ declare module 'ziggy-js' {
         'check.stop': readonly [{ name: 'check'; required: true }];
         waive: readonly [{ name: 'check'; required: true }];
         'check.report': readonly [{ name: 'check'; required: true }, { name: 'format'; required: true }];
+        moves: readonly [{ name: 'check'; required: true }];
+        'moves.do': readonly [{ name: 'check'; required: true }];
+        'moves.script': readonly [{ name: 'check'; required: true }, { name: 'format'; required: true }];
         'check.picture': readonly [
             { name: 'check'; required: true },
             { name: 'part'; required: true },

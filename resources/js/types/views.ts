@@ -259,6 +259,8 @@ export type Fix = {
 export interface FolderContents {
     below: string;
     folders: string[];
+    /** names of what can be looked into like a folder */
+    archives: string[];
     files: number;
     /** some names */
     sample: string[];
@@ -386,6 +388,10 @@ export interface Ledger {
     labels: Record<string, { label: string; group: string }>;
     /** A line is accepted in the newest check alone. */
     newest: boolean;
+    /** Names and places can be put right here: it is the newest, and of a folder. */
+    movable: boolean;
+    /** what was renamed in its folder last */
+    moved: { id: number; files: number; by: string | null; at: string } | null;
     specification: string;
     document: CheckDocument;
 }
@@ -593,6 +599,15 @@ export interface PlanJob {
     /** what would be in time */
     fits: { range: string; count: number; scale: number | null } | null;
     disk: string | null;
+}
+
+export interface PlannedMoves {
+    lines: { from: string; to: string; frames: string; count: number; aside: boolean }[];
+    /** lines that are not shown */
+    more: number;
+    files: number;
+    /** what no renaming does */
+    left: string[];
 }
 
 export interface Pool {

@@ -14,6 +14,9 @@ final readonly class FolderContents
     /** @var list<string> */
     public array $folders;
 
+    /** @var list<string> names of what can be looked into like a folder */
+    public array $archives;
+
     public int $files;
 
     /** @var list<string> some names */
@@ -27,6 +30,7 @@ final readonly class FolderContents
         $contents = $folder->contents();
         $this->below = $contents['below'];
         $this->folders = $contents['folders'];
+        $this->archives = $contents['archives'];
         $this->files = $contents['files'];
         $this->sample = $contents['sample'];
         $this->more = $contents['more'];

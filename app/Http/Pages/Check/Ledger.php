@@ -9,6 +9,7 @@ use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Delivery;
+use App\Models\FileMove;
 use App\Models\Scene;
 use App\Models\Tick;
 use PlainLedger\Core\Checking\Mark;
@@ -86,6 +87,12 @@ final readonly class Ledger
     /** A line is accepted in the newest check alone. */
     public bool $newest;
 
+    /** Names and places can be put right here: it is the newest, and of a folder. */
+    public bool $movable;
+
+    /** @var array{id: int, files: int, by: string|null, at: string}|null what was renamed in its folder last */
+    public ?array $moved;
+
     public string $specification;
 
     /** @var CheckDocument */
@@ -104,6 +111,8 @@ final readonly class Ledger
         $this->scene = self::scene($check->scene);
         $this->delivery = self::delivery($check->delivery);
         $this->newest = ! $deliverable->checks()->done()->where('id', '>', $check->id)->exists();
+        $this->movable = $this->newest && self::isMovable($document, $check->delivery);
+        $this->moved = $this->newest ? self::moved($deliverable, $check->delivery) : null;
         $this->specification = $deliverable->specification->title;
         $this->labels = self::labels($document);
         $this->arrived = self::wasArriving($document) && IndexLine::shouldHaveArrived($check);
@@ -111,6 +120,29 @@ final readonly class Ledger
         /** @var CheckDocument $shown */
         $shown = self::shortened(self::ticked($document, $deliverable));
         $this->document = $shown;
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private static function isMovable(array $document, ?Delivery $delivery): bool
+    {
+        $kinds = array_intersect(array_column(self::list($document, 'fixes'), 'kind'), ['rename', 'move', 'set-aside']);
+
+        return $kinds !== []
+            && $delivery?->intake_root_id !== null
+            && ! str_ends_with(strtolower($delivery->folder), '.zip');
+    }
+
+    /** @return array{id: int, files: int, by: string|null, at: string}|null */
+    private static function moved(Deliverable $deliverable, ?Delivery $delivery): ?array
+    {
+        $move = $delivery?->intake_root_id === null ? null : FileMove::last($deliverable, $delivery);
+
+        return $move === null ? null : [
+            'id' => $move->id,
+            'files' => $move->files,
+            'by' => $move->person?->name,
+            'at' => $move->created_at->format('j M, H:i'),
+        ];
     }
 
     /** @return array{name: string, part: string|null, at: string}|null */

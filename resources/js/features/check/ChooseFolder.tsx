@@ -3,6 +3,8 @@ import { to } from '../../lib/route';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
 import type { IntakePlace, ScanDepth } from '../../types/views';
 
+const isArchive = (name: string): boolean => /\.zip$/i.test(name);
+
 /** Which folder is to be looked at, and how closely. */
 export function ChooseFolder({
     deliverable,
@@ -31,7 +33,7 @@ export function ChooseFolder({
                         disabled={busy || !ready}
                         onClick={() => onCheck(at, full ? 'full' : 'quick')}
                     >
-                        {busy ? 'Checking…' : 'Check this folder'}
+                        {busy ? 'Checking…' : `Check this ${isArchive(at.below) ? 'archive' : 'folder'}`}
                     </button>
                     <label className="flex items-center gap-1.5">
                         <input
@@ -42,7 +44,11 @@ export function ChooseFolder({
                         />
                         read every byte
                     </label>
-                    <span className="text-[13px] text-faint">Folders below it are looked into as well.</span>
+                    <span className="text-[13px] text-faint">
+                        {isArchive(at.below)
+                            ? 'It is looked into as it is, and not unpacked.'
+                            : 'Folders below it are looked into as well.'}
+                    </span>
                 </>
             )}
         </FolderBrowser>

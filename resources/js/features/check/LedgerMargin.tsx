@@ -6,6 +6,7 @@ import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
 import { Shape } from '../../parts/Shape';
+import { Moves } from './Moves';
 import { Since } from './Since';
 
 /** So many are shown before somebody wants all. */
@@ -242,6 +243,7 @@ export function LedgerMargin({ ledger, deliverable, touched, onTouch }: Props) {
                 <Shape asked={size.required.split(' | ')[0] ?? ''} found={found} />
             )}
             <Fixes ledger={ledger} deliverable={deliverable} />
+            <Moves ledger={ledger} />
             <ThisCheck ledger={ledger} />
         </>
     );
