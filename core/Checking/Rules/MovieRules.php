@@ -10,7 +10,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** What only movies, and scenes that make them, tell: scan, codec, bit rate, keyframes, B-frames, index and sound. */
+/** What movies, scenes that make them, and sound alone tell: scan, codec, bit rate, keyframes, B-frames, index, sound. */
 final readonly class MovieRules implements Rule
 {
     private const IDS = [
@@ -50,6 +50,9 @@ final readonly class MovieRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+            if ($facts->sound !== null && str_starts_with($requirement->id(), 'audio.')) {
+                return self::ofSound($requirement, $facts->sound);
+            }
             if ($facts->kind?->isMovie() !== true) {
                 return null;
             }
@@ -57,5 +60,20 @@ final readonly class MovieRules implements Rule
 
             return [$codec, $codec !== null && in_array($codec, $requirement->value->values, true)];
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $sound  sample_rate, channels, bit_depth
+     * @return array{string, bool}|null compressed sound has no depth
+     */
+    private static function ofSound(Requirement $requirement, array $sound): ?array
+    {
+        $id = $requirement->id();
+        if ($id === RequirementId::AUDIO_PRESENCE) {
+            return ['required', $requirement->value->values === ['required']];
+        }
+        $found = $sound[substr($id, strlen('audio.'))] ?? null;
+
+        return is_int($found) ? [(string) $found, $requirement->value->admitsNumber((string) $found)] : null;
     }
 }

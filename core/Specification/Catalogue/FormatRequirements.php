@@ -17,8 +17,8 @@ final readonly class FormatRequirements
 {
     private const COMPRESSIONS = [
         'none', 'rle', 'zip', 'zips', 'piz', 'pxr24', 'b44', 'b44a', 'dwaa', 'dwab', 'htj2k256', 'htj2k32', 'lzw',
-        'deflate',
-        'packbits', 'jpeg', 'lossless',
+        'deflate', 'packbits', 'jpeg', 'ccitt', 'ccitt-g3', 'ccitt-g4', 'jbig', 'jpeg2000', 'jpeg-xl', 'lerc', 'lzma',
+        'zstd', 'webp', 'lossy', 'lossless',
     ];
 
     /** @return list<Descriptor> in the ledger’s order */

@@ -550,8 +550,8 @@ final class AsksTest extends TestCase
         ],
         'format.compression' => [
             [
-                'lzma',
-                '“lzma” is not one of none, rle, zip, zips, piz, pxr24, b44, b44a, dwaa, dwab, htj2k256, htj2k32, '
+                'brotli',
+                '“brotli” is not one of none, rle, zip, zips, piz, pxr24, b44, b44a, dwaa, dwab, htj2k256, htj2k32, '
                     .'lzw, deflate, packbits, jpeg, lossless.',
             ],
         ],
