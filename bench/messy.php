@@ -44,8 +44,9 @@ $cases = [
     '500 patterns of 100' => [
         static function (Closure $put): void {
             for ($f = 0; $f < 500; $f++) {
+                $scene = chr(97 + intdiv($f, 26) % 26).chr(97 + $f % 26).($f > 675 ? 'x' : '');
                 for ($n = 1; $n <= 100; $n++) {
-                    $put(sprintf('TC_%s_v003.%04d.png', chr(97 + intdiv($f, 26) % 26).chr(97 + $f % 26).($f > 675 ? 'x' : ''), $n));
+                    $put(sprintf('TC_%s_v003.%04d.png', $scene, $n));
                 }
             }
         }, [],

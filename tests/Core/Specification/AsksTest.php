@@ -552,7 +552,8 @@ final class AsksTest extends TestCase
             [
                 'brotli',
                 '“brotli” is not one of none, rle, zip, zips, piz, pxr24, b44, b44a, dwaa, dwab, htj2k256, htj2k32, '
-                    .'lzw, deflate, packbits, jpeg, lossless.',
+                    .'lzw, deflate, packbits, jpeg, ccitt, ccitt-g3, ccitt-g4, jbig, jpeg2000, jpeg-xl, lerc, lzma, '
+                    .'zstd, webp, lossy, lossless.',
             ],
         ],
         'format.quality' => [
