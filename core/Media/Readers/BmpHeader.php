@@ -75,7 +75,9 @@ final readonly class BmpHeader
         $bits = ByteOrder::Little->u16($bytes, $isCore ? 24 : 28);
         $packing = $isCore || $length < 20 ? 0 : ByteOrder::Little->u32($bytes, 30);
         $known = self::isOther($length) ? self::OTHER : self::COMPRESSIONS;
-        if (! in_array($bits, self::BITS, true) || ! isset($known[$packing])) {
+        // a pixel has no bits of its own only where a whole JPEG or PNG is embedded
+        $isEmbedded = in_array($known[$packing] ?? '', ['jpeg', 'deflate'], true);
+        if (! isset($known[$packing]) || ! in_array($bits, self::BITS, true) || ($bits === 0 && ! $isEmbedded)) {
             throw FileDamaged::header("the header names {$bits} bits a pixel, or a packing, that there is not");
         }
 

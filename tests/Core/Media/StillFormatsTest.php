@@ -322,6 +322,12 @@ final class StillFormatsTest extends TestCase
                 .$entry(273, 4, 1, 70).$entry(279, 4, 1, 1).pack('V', 8).str_repeat("\0", 99),
             'a directory of nothing' => "MM\0*".pack('N', 0),
             'impossible samples' => $tiff($sizes.$entry(277, 3, 1, 65535), 3),
+            'pixels without bits' => substr_replace(
+                (string) file_get_contents(dirname(__DIR__, 2).'/fixtures/stills/ffmpeg-24.bmp'),
+                "\0\0",
+                28,
+                2,
+            ),
             'places of another length' => "II+\0".pack('vvP', 4, 0, 16).str_repeat("\0", 40),
         ] as $what => $bytes) {
             $before = memory_get_usage();
