@@ -75,9 +75,7 @@ final readonly class BmpHeader
         $bits = ByteOrder::Little->u16($bytes, $isCore ? 24 : 28);
         $packing = $isCore || $length < 20 ? 0 : ByteOrder::Little->u32($bytes, 30);
         $known = self::isOther($length) ? self::OTHER : self::COMPRESSIONS;
-        // a pixel has no bits of its own only where a whole JPEG or PNG is embedded
-        $isEmbedded = in_array($known[$packing] ?? '', ['jpeg', 'deflate'], true);
-        if (! isset($known[$packing]) || ! in_array($bits, self::BITS, true) || ($bits === 0 && ! $isEmbedded)) {
+        if (! self::isPacking($known[$packing] ?? null, $bits)) {
             throw FileDamaged::header("the header names {$bits} bits a pixel, or a packing, that there is not");
         }
 
@@ -114,6 +112,14 @@ final readonly class BmpHeader
     public function isFromTop(): bool
     {
         return $this->height < 0;
+    }
+
+    /** A pixel has no bits of its own only where a whole JPEG or PNG is embedded. */
+    private static function isPacking(?string $packing, int $bits): bool
+    {
+        return $packing !== null
+            && in_array($bits, self::BITS, true)
+            && ($bits > 0 || in_array($packing, ['jpeg', 'deflate'], true));
     }
 
     public function bits(): int
