@@ -74,8 +74,7 @@ final readonly class BmpHeader
         }
         $bits = ByteOrder::Little->u16($bytes, $isCore ? 24 : 28);
         $packing = $isCore || $length < 20 ? 0 : ByteOrder::Little->u32($bytes, 30);
-        $known = self::isOther($length) ? self::OTHER : self::COMPRESSIONS;
-        if (! self::isPacking($known[$packing] ?? null, $bits)) {
+        if (! self::isPacking(self::packings($length)[$packing] ?? null, $bits)) {
             throw FileDamaged::header("the header names {$bits} bits a pixel, or a packing, that there is not");
         }
 
@@ -112,6 +111,12 @@ final readonly class BmpHeader
     public function isFromTop(): bool
     {
         return $this->height < 0;
+    }
+
+    /** @return array<int, string> the words for packings by their number, which depends on the size of the header */
+    private static function packings(int $length): array
+    {
+        return self::isOther($length) ? self::OTHER : self::COMPRESSIONS;
     }
 
     /** A pixel has no bits of its own only where a whole JPEG or PNG is embedded. */
@@ -160,7 +165,7 @@ final readonly class BmpHeader
 
     public function compression(): string
     {
-        return (self::isOther($this->length) ? self::OTHER : self::COMPRESSIONS)[$this->packing];
+        return self::packings($this->length)[$this->packing];
     }
 
     /** Bytes of a line, filled up to whole four. */
