@@ -11,7 +11,7 @@ final readonly class Mistakes
 {
     /**
      * @param  FrameRange|null  $render  the frames that are rendered, where they are others than the scene's
-     * @param  list<int>  $cutShort  frames whose files break off
+     * @param  SpoiltFrames  $spoilt  frames whose files are not what they should be
      * @param  array{int, int}|null  $size  another size
      * @param  string|null  $name  another output name
      * @param  array<string, string>  $strays  files laid beside, by name
@@ -19,7 +19,7 @@ final readonly class Mistakes
      */
     public function __construct(
         public ?FrameRange $render = null,
-        public array $cutShort = [],
+        public SpoiltFrames $spoilt = new SpoiltFrames,
         public ?array $size = null,
         public ?string $name = null,
         public array $strays = [],

@@ -40,6 +40,14 @@ final readonly class Painter
         }
     }
 
+    /** @return \Generator<int, list<array{int, array{float, float, float, float}}>> the same, of a picture all black */
+    public function nothing(): \Generator
+    {
+        for ($y = 0; $y < $this->height; $y++) {
+            yield [[$this->width, [0.0, 0.0, 0.0, 1.0]]];
+        }
+    }
+
     /** @return array{float, float, float, float} what lies behind everything in a line */
     private function ground(int $y): array
     {

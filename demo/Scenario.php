@@ -111,6 +111,56 @@ final readonly class Scenario
                             RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
+                    'Fog passes' => [
+                        'delivers' => 'frames',
+                        'require' => [
+                            RequirementId::PICTURE_RESOLUTION => '1024x429',
+                            RequirementId::TIME_STEP => '1',
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'exr',
+                            RequirementId::FORMAT_BIT_DEPTH => 16,
+                            RequirementId::FORMAT_CHANNELS => 'RGBA',
+                            'passes' => ['beauty', 'fog'],
+                            RequirementId::NAMING_PATTERN => '{shot}_{pass}_v{version:3}.{frame:4}.{ext}',
+                            RequirementId::NAMING_FOLDER => '{pass}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                            RequirementId::CONTENT_UNIFORM => 'yes',
+                            RequirementId::CONTENT_BLACK => 'none',
+                            RequirementId::CONTENT_FROZEN => 'none',
+                        ],
+                    ],
+                    'Dome' => [
+                        'delivers' => 'frames',
+                        'values' => ['task' => 'dome'],
+                        'require' => [
+                            RequirementId::PICTURE_RESOLUTION => '2048x1024',
+                            RequirementId::PICTURE_PROJECTION => 'lat-long',
+                            RequirementId::TIME_RANGE => '1-48',
+                            RequirementId::TIME_STEP => '1',
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'png',
+                            RequirementId::FORMAT_BIT_DEPTH => 8,
+                            RequirementId::FORMAT_CHANNELS => 'RGB',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                            RequirementId::CONTENT_UNIFORM => 'yes',
+                        ],
+                    ],
+                    'Poster' => [
+                        'delivers' => 'still',
+                        'values' => ['task' => 'poster'],
+                        'require' => [
+                            RequirementId::PICTURE_RESOLUTION => '1600x2000',
+                            RequirementId::TIME_RATE => null,
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::FORMAT_KIND => 'tiff',
+                            RequirementId::FORMAT_BIT_DEPTH => 16,
+                            RequirementId::FORMAT_CHANNELS => 'RGB',
+                            RequirementId::FORMAT_COMPRESSION => 'lossless',
+                            RequirementId::NAMING_PATTERN => '{shot}_{task}_v{version:3}.{ext}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                        ],
+                    ],
                     'Titles' => [
                         'delivers' => 'frames',
                         'values' => ['task' => 'titles'],
@@ -141,7 +191,7 @@ final readonly class Scenario
                         [],
                         new Mistakes(
                             render: FrameRange::of(1001, 1047),
-                            cutShort: [1047],
+                            spoilt: new SpoiltFrames(cutShort: [1047]),
                             log: 'logs/TC_020_light_v003.log',
                         ),
                     ),
@@ -174,20 +224,59 @@ final readonly class Scenario
                         'mistakes' => new Mistakes,
                     ],
                     [
+                        'code' => 'TC_050', 'title' => 'fog bank', 'owner' => 'brida', 'due' => 70,
+                        'specification' => 'Fog passes', 'require' => [RequirementId::TIME_RANGE => '1001-1048'],
+                        'scene' => null, 'render' => self::pass('TC_050', 'beauty', '1024x429', '1001-1048'),
+                        'mistakes' => new Mistakes(
+                            spoilt: new SpoiltFrames(black: [1009, 1010, 1011, 1012], frozen: [1030, 1031]),
+                            folder: 'beauty',
+                        ),
+                        'besides' => [
+                            [
+                                self::pass('TC_050', 'fog', '1024x429', '1001-1048'),
+                                new Mistakes(render: FrameRange::of(1001, 1040), folder: 'fog'),
+                            ],
+                        ],
+                    ],
+                    [
+                        'code' => 'TC_060', 'title' => 'dome sky', 'owner' => 'ansel', 'due' => 80,
+                        'specification' => 'Dome', 'require' => [], 'scene' => null,
+                        'render' => [
+                            RequirementId::PICTURE_RESOLUTION => '2048x1152',
+                            RequirementId::TIME_RANGE => '1-48',
+                            RequirementId::FORMAT_KIND => 'png',
+                            RequirementId::NAMING_PATTERN => 'TC_060_dome_v003.{frame:4}.png',
+                        ],
+                        'mistakes' => new Mistakes,
+                    ],
+                    [
                         'code' => 'TC_070',
                         'title' => 'slack water',
                         'owner' => 'ansel',
                         'due' => 62,
                         'specification' => 'Water passes',
                         'require' => [RequirementId::TIME_RANGE => '1001-1024'],
-                        'scene' => null, 'render' => self::pass('beauty'), 'mistakes' => new Mistakes(folder: 'beauty'),
+                        'scene' => null, 'render' => self::pass('TC_070', 'beauty'),
+                        'mistakes' => new Mistakes(folder: 'beauty'),
                         'besides' => [
                             [
-                                self::pass('foam'),
+                                self::pass('TC_070', 'foam'),
                                 new Mistakes(render: FrameRange::of(1001, 1016), size: [1024, 429], folder: 'foam'),
                             ],
-                            [self::pass('depth'), new Mistakes(folder: 'depth')],
+                            [self::pass('TC_070', 'depth'), new Mistakes(folder: 'depth')],
                         ],
+                    ],
+                    [
+                        'code' => 'TC_STILL', 'title' => 'poster', 'owner' => 'brida', 'due' => 110,
+                        'specification' => 'Poster', 'require' => [], 'scene' => null,
+                        'render' => [
+                            RequirementId::PICTURE_RESOLUTION => '1600x2000',
+                            RequirementId::TIME_RANGE => '1',
+                            RequirementId::FORMAT_KIND => 'tiff',
+                            RequirementId::FORMAT_BIT_DEPTH => 16,
+                            RequirementId::NAMING_PATTERN => 'TC_STILL_poster_v003.tif',
+                        ],
+                        'mistakes' => new Mistakes,
                     ],
                 ],
                 'pool' => ['machines' => 3, 'hours' => '19:00-07:00'],
@@ -315,18 +404,22 @@ final readonly class Scenario
         ];
     }
 
-    /** @return array<string, mixed> settings of one pass of the slack water, as they are rendered */
-    private static function pass(string $pass): array
-    {
+    /** @return array<string, mixed> settings of one pass that is rendered by itself */
+    private static function pass(
+        string $code,
+        string $pass,
+        string $size = '2048x858',
+        string $frames = '1001-1024',
+    ): array {
         return [
-            RequirementId::PICTURE_RESOLUTION => '2048x858',
+            RequirementId::PICTURE_RESOLUTION => $size,
             RequirementId::TIME_RATE => '24',
-            RequirementId::TIME_RANGE => '1001-1024',
+            RequirementId::TIME_RANGE => $frames,
             RequirementId::FORMAT_KIND => 'exr',
             RequirementId::FORMAT_BIT_DEPTH => 16,
             RequirementId::FORMAT_CHANNELS => $pass === 'depth' ? 'Y' : 'RGBA',
             RequirementId::FORMAT_COMPRESSION => 'zip',
-            RequirementId::NAMING_PATTERN => "TC_070_{$pass}_v003.{frame:4}.exr",
+            RequirementId::NAMING_PATTERN => "{$code}_{$pass}_v003.{frame:4}.exr",
         ];
     }
 

@@ -20,7 +20,7 @@ use PlainLedger\Core\Specification\RequirementId;
 final readonly class StandInRenderer
 {
     /** Where the scene says none. */
-    private const CHANNELS = ['png' => 'RGB', 'exr' => 'RGBA'];
+    private const CHANNELS = ['png' => 'RGB', 'tiff' => 'RGB', 'exr' => 'RGBA'];
 
     /**
      * @param  int  $finished seconds since 1970: when the last file was written; the others came a minute apart
@@ -46,7 +46,7 @@ final readonly class StandInRenderer
         $last = count($frames) - 1;
         foreach ($frames->numbers() as $n => $frame) {
             $path = $folder.'/'.$naming($frame);
-            file_put_contents($path, self::spoilt($picture($frame), $frame, $mistakes));
+            file_put_contents($path, $mistakes->spoilt->spoil($picture($frame), $frame));
             touch($path, $this->finished - ($last - $n) * $this->secondsAFrame);
         }
         if ($mistakes->log !== null) {
@@ -77,14 +77,6 @@ final readonly class StandInRenderer
         return Kind::tryFrom($scene->get(RequirementId::FORMAT_KIND) ?? '') ?? Kind::Png;
     }
 
-    private static function spoilt(string $bytes, int $frame, Mistakes $mistakes): string
-    {
-        return match (true) {
-            in_array($frame, $mistakes->cutShort, true) => substr($bytes, 0, intdiv(strlen($bytes) * 3, 5)),
-            default => $bytes,
-        };
-    }
-
     /** @return \Closure(int): string the bytes of each frame's file */
     private static function picture(SceneSettings $scene, Mistakes $mistakes): \Closure
     {
@@ -100,32 +92,28 @@ final readonly class StandInRenderer
         );
         $channels = Channels::parse($told ?? self::CHANNELS[$kind->value] ?? '');
 
-        return match ($kind) {
-            Kind::Png => self::png($scene, $size, $painter, $channels),
-            Kind::Exr => self::exr($scene, $size, $painter, $channels),
+        $writer = match ($kind) {
+            Kind::Png => new PngWriter($size->width, $size->height, Channels::write($channels), self::bits($scene)),
+            Kind::Tiff => new TiffWriter($size->width, $size->height, Channels::write($channels), self::bits($scene)),
+            Kind::Exr => self::exr($scene, $size, $channels),
             default => throw new \InvalidArgumentException(
-                "The stand-in writes PNG and OpenEXR, not {$kind->spoken()}.",
+                "The stand-in writes PNG, TIFF and OpenEXR, not {$kind->spoken()}.",
             ),
         };
+        $spoilt = $mistakes->spoilt;
+
+        return static fn (int $frame): string => $writer->write(
+            in_array($frame, $spoilt->black, true) ? $painter->nothing() : $painter->lines($spoilt->shownIn($frame)),
+        );
     }
 
-    /**
-     * @param  list<string>  $channels
-     * @return \Closure(int): string
-     */
-    private static function png(SceneSettings $scene, Resolution $size, Painter $painter, array $channels): \Closure
+    private static function bits(SceneSettings $scene): int
     {
-        $bits = (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8);
-        $writer = new PngWriter($size->width, $size->height, Channels::write($channels), $bits);
-
-        return static fn (int $frame): string => $writer->write($painter->lines($frame));
+        return (int) ($scene->get(RequirementId::FORMAT_BIT_DEPTH) ?? 8);
     }
 
-    /**
-     * @param  list<string>  $channels
-     * @return \Closure(int): string
-     */
-    private static function exr(SceneSettings $scene, Resolution $size, Painter $painter, array $channels): \Closure
+    /** @param  list<string>  $channels */
+    private static function exr(SceneSettings $scene, Resolution $size, array $channels): ExrWriter
     {
         $rate = FrameRate::parse($scene->get(RequirementId::TIME_RATE) ?? '24')->value;
         foreach ($scene->passes ?? [] as $pass) {
@@ -135,7 +123,8 @@ final readonly class StandInRenderer
         }
         $compression = $scene->get(RequirementId::FORMAT_COMPRESSION) ?? 'zip';
         $camera = $scene->cameraSetup->chosen[0] ?? $scene->get(RequirementId::CAMERA_NAME);
-        $writer = new ExrWriter(
+
+        return new ExrWriter(
             $size->width,
             $size->height,
             $channels,
@@ -146,8 +135,6 @@ final readonly class StandInRenderer
                 texts: $camera === null ? [] : ['camera' => $camera],
             ),
         );
-
-        return static fn (int $frame): string => $writer->write($painter->lines($frame));
     }
 
     /** A small movie of the frames, as one looks at before they are handed in. */
@@ -189,7 +176,7 @@ final readonly class StandInRenderer
                 $n % 16 === 5 ? "{$clock($at)} warning: no light reaches layer ".($n % 3)."\n" : ''
             );
             $at += $seconds;
-            if (in_array($frame, $mistakes->cutShort, true)) {
+            if (in_array($frame, $mistakes->spoilt->cutShort, true)) {
                 $text .= "{$clock($at)} error: the machine was lost while it rendered frame {$frame}\n";
                 break;
             }

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\IntColumn;
+use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Measure\RangeBuilder;
 use PlainLedger\Core\Media\MediaFacts;
@@ -90,6 +91,12 @@ final readonly class FoundFrames
     public function factsAt(int $index): MediaFacts
     {
         return $this->delivery->facts->get($this->facts[$index]);
+    }
+
+    /** The file of one of them, as it was listed. */
+    public function listedAt(int $index): ListedFile
+    {
+        return $this->groups[$this->takes[$index]]->listed($this->rows[$index]);
     }
 
     /** What its pixels come to; null where they could not be looked at. */

@@ -16,6 +16,8 @@ final readonly class FrameStrip
 {
     private const POINTS = 240;
 
+    private const SUSPICIOUS = 3;
+
     /** A float picture of more takes seconds to decode: one of them is enough. */
     private const QUICK_PIXELS = 500_000;
 
@@ -58,7 +60,7 @@ final readonly class FrameStrip
                     'pass' => $pass->pass,
                     'wrong' => (string) $wrong->minus($pass->damaged),
                     'sizes' => $sizes,
-                    'pictures' => self::pictures($pass),
+                    'pictures' => self::pictures($pass, $wrong),
                 ];
             }
         }
@@ -67,11 +69,12 @@ final readonly class FrameStrip
     }
 
     /**
-     * Frames worth a look: first, middle and last of those that can be decoded, or the middle one alone.
+     * Frames worth a look: first, middle and last of those that can be decoded, and the first of the first runs that
+     * are not as asked; or one alone, where each takes long.
      *
-     * @return list<int>
+     * @return list<int> in their order
      */
-    private static function pictures(PassMatch $pass): array
+    private static function pictures(PassMatch $pass, FrameRange $wrong): array
     {
         $decoder = PictureDecoder::standard();
         $whole = FrameRange::none();
@@ -88,16 +91,32 @@ final readonly class FrameStrip
                     );
             }
         }
+        if ($whole->isEmpty()) {
+            return [];
+        }
         $numbers = iterator_to_array($whole->numbers(), false);
+        $middle = $numbers[intdiv(count($numbers), 2)];
+        $suspicious = self::firstOfRuns($wrong->and($whole));
+        if ($heavy) {
+            return [$suspicious[0] ?? $middle];
+        }
+        $pictures = array_unique([$numbers[0], $middle, $numbers[count($numbers) - 1], ...$suspicious]);
+        sort($pictures);
 
-        if ($heavy && $numbers !== []) {
-            return [$numbers[intdiv(count($numbers), 2)]];
+        return $pictures;
+    }
+
+    /** @return list<int> of at most so many runs */
+    private static function firstOfRuns(FrameRange $frames): array
+    {
+        $firsts = [];
+        foreach ($frames->runs() as $run) {
+            if (count($firsts) === self::SUSPICIOUS) {
+                break;
+            }
+            $firsts[] = $run[0];
         }
 
-        return $numbers === []
-            ? []
-            : array_values(
-                array_unique([$numbers[0], $numbers[intdiv(count($numbers), 2)], $numbers[count($numbers) - 1]]),
-            );
+        return $firsts;
     }
 }

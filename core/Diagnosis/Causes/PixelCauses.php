@@ -173,7 +173,9 @@ final readonly class PixelCauses implements CauseFamily
             Side::Files,
             $this->which($situation, $frames, $one, $many).' Look at lights, exposure and camera.',
             self::lightOf($situation, $frames),
-            [RequirementId::CONTENT_BLACK],
+            $share === null && $this->standsStillToo($situation, $frames)
+                ? [RequirementId::CONTENT_BLACK, RequirementId::CONTENT_FROZEN]
+                : [RequirementId::CONTENT_BLACK],
         )->rendering();
     }
 
@@ -196,8 +198,8 @@ final readonly class PixelCauses implements CauseFamily
     /** @return iterable<Finding> */
     private function frozen(Situation $situation): iterable
     {
-        $frames = $this->wrong($situation, RequirementId::CONTENT_FROZEN);
-        if ($frames !== null) {
+        $frames = $this->wrong($situation, RequirementId::CONTENT_FROZEN)?->minus($this->blackOnes($situation));
+        if ($frames !== null && ! $frames->isEmpty()) {
             yield Finding::of(
                 CauseId::FrozenFrames,
                 Side::Files,
@@ -207,6 +209,21 @@ final readonly class PixelCauses implements CauseFamily
                 [RequirementId::CONTENT_FROZEN],
             )->rendering();
         }
+    }
+
+    private function standsStillToo(Situation $situation, FrameRange $black): bool
+    {
+        $still = $this->wrong($situation, RequirementId::CONTENT_FROZEN) ?? FrameRange::none();
+
+        return ! $still->and($black)->isEmpty();
+    }
+
+    /** One black picture is as another: those are told as black, and not as standing still besides. */
+    private function blackOnes(Situation $situation): FrameRange
+    {
+        $share = $situation->entry(RequirementId::CONTENT_BLACK)?->requirement->value->pixels->share;
+
+        return ($share === null ? $this->wrong($situation, RequirementId::CONTENT_BLACK) : null) ?? FrameRange::none();
     }
 
     private function wrong(Situation $situation, string $id): ?FrameRange

@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
     ['n  p', 'next and previous deliverable'],
     ['1  2  3  4', 'specification, scene, render, frames'],
     ['j  k', 'on a board: next and previous line'],
+    ['.  ,  +  −  Enter', 'on a frame strip: next and previous trouble, closer, further, show the frame'],
     ['a', 'on a specification: ask for more'],
     ['Ctrl Z  Ctrl Y', 'on a specification: take back, make again (always on)'],
     ['?', 'this list'],

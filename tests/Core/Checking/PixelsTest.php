@@ -258,6 +258,20 @@ final class PixelsTest extends TestCase
         self::assertSame($mark === 'unequal' ? ['hold-too-short'] : [], array_column($document['causes'], 'id'));
     }
 
+    public function test_black_ones_are_not_told_as_standing_still_besides(): void
+    {
+        $asked = self::specification(
+            ['content.black' => 'none', 'content.frozen' => 'none', 'time.range' => '1-12'],
+        );
+        $black = [5 => self::picture([0, 0, 0]), 6 => self::picture([0, 0, 0])];
+        $document = self::bench($black + self::moving())->check($asked);
+        self::assertSame(['black-frames'], array_column($document['causes'], 'id'));
+        self::assertSame(['content.black', 'content.frozen'], $document['causes'][0]['explains']);
+        $still = self::moving();
+        $document = self::bench($black + [9 => $still[8]] + $still)->check($asked);
+        self::assertSame(['black-frames', 'frozen-frames'], array_column($document['causes'], 'id'));
+    }
+
     public function test_what_is_to_be_held_is_not_frozen(): void
     {
         $moving = self::moving();

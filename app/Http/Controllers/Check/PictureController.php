@@ -45,9 +45,7 @@ final class PictureController
             if ($at === null || ($request->query('pass') !== null && $request->query('pass') !== $pass->pass)) {
                 continue;
             }
-            $sequence = $pass->takes[$pass->frames->takes[$at]]->sequence;
-            $row = $sequence->rowOf($frame) ?? abort(404);
-            $png = $this->picture($check, $sequence->group->listed($row), $overseer);
+            $png = $this->picture($check, $pass->frames->listedAt($at), $overseer);
 
             return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
         }

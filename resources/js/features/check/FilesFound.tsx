@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { rendered } from '../../lib/frames';
-import type { CheckDocument, Ledger, NameReading, Sequence } from '../../types/views';
+import type { CheckDocument, Ledger, NameReading, Sequence, Strip } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
@@ -15,19 +15,22 @@ const FIRST = 6;
 
 const MOST_NAMES = 5;
 
+/** So many frames that were chosen are shown. */
+const CHOSEN = 8;
+
 function Pictures({
     check,
     part,
     pass,
-    frames = [],
+    frames,
 }: {
     check: number;
     part: string;
     pass: string | null;
-    frames: number[] | undefined;
+    frames: number[];
 }) {
     return frames.length === 0 ? null : (
-        <ul className="flex gap-3 px-6 pb-2">
+        <ul className="flex flex-wrap gap-3 px-6 pt-1 pb-2">
             {frames.map((frame) => (
                 <li key={frame}>
                     <Thumbnail check={check} part={part} pass={pass} frame={frame} />
@@ -37,16 +40,32 @@ function Pictures({
     );
 }
 
+/** Frames worth a look anyway, then those that were chosen. */
+function shownOf(strip: Strip | undefined, chosen: number[]): number[] {
+    return [...new Set([...(strip?.pictures ?? []), ...chosen])];
+}
+
 /** One sequence that is owed: its frames as a strip, some as pictures, and what is to be rendered. */
 function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequence; isNamed: boolean }) {
     const strip = ledger.document.strip.find((each) => each.part === sequence.part && each.pass === sequence.pass);
     const { part } = sequence;
+    const [chosen, setChosen] = useState<number[]>([]);
+    const pictures = shownOf(strip, chosen);
+    // those that somebody chose come after those that are worth a look anyway, the latest ones
+    const choose = (frame: number) => setChosen((old) => [...old.filter((one) => one !== frame), frame].slice(-CHOSEN));
 
     return (
         <section>
             {isNamed && <h2 className="aside px-6 pt-3">{sequence.pass ?? part}</h2>}
-            <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} />
-            {part !== null && <Pictures check={ledger.id} part={part} pass={sequence.pass} frames={strip?.pictures} />}
+            <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} onChoose={choose} />
+            {part !== null && (
+                <Pictures
+                    check={ledger.id}
+                    part={part}
+                    pass={sequence.pass}
+                    frames={pictures}
+                />
+            )}
             {sequence.rerender !== '' && (
                 <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
                     <span>{AGAIN[rendered(sequence)]}</span>
@@ -57,6 +76,22 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
                 </p>
             )}
         </section>
+    );
+}
+
+/** Pictures that are owed and have no frames to be a strip of. */
+function Stills({ ledger }: { ledger: Ledger }) {
+    const { sequences, strip } = ledger.document;
+    const stills = strip.filter(
+        ({ part, pass }) => !sequences.some((sequence) => sequence.part === part && sequence.pass === pass),
+    );
+
+    return stills.map(({ part, pass, pictures = [] }, at) =>
+        pictures.map((frame) => (
+            <div key={`${at} ${frame}`} className="px-6 pt-3 pb-2">
+                <Thumbnail check={ledger.id} part={part} pass={pass} frame={frame} isStill />
+            </div>
+        )),
     );
 }
 
@@ -125,6 +160,7 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     isNamed={sequence.pass !== null || owed.length > 1}
                 />
             ))}
+            <Stills ledger={ledger} />
             <Names names={document.names} many={document.names_count} />
             <Others document={document} />
         </>

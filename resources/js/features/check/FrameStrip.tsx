@@ -2,8 +2,8 @@ import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { bytes, runs } from '../../lib/frames';
 import { CopyButton } from '../../parts/CopyButton';
 import type { Sequence } from '../../types/views';
-import { frameByKey, SAYS, stripOf, type Strip } from './strip';
-import { StripDrawing } from './StripDrawing';
+import { closer, following, frameByKey, further, SAYS, stripOf, type FrameState, type Strip } from './strip';
+import { StripDrawing, Swatch } from './StripDrawing';
 
 /** What is under the pointer. */
 function Told({
@@ -68,34 +68,123 @@ function Selected({
     );
 }
 
-/** One cell a frame, binned where they are many; sizes as a fine line above; a range can be selected. */
-export function FrameStrip(props: { sequence: Sequence; wrong: string; sizes: [number, number][] }) {
-    const strip = useMemo(() => stripOf(props.sequence, props.wrong), [props.sequence, props.wrong]);
-
-    return strip === null ? null : <Figure strip={strip} {...props} />;
+/** What the shades mean that are on the strip. */
+function Legend({ states }: { states: FrameState[] }) {
+    return (
+        <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-faint" aria-label="Legend">
+            {states.map((state) => (
+                <li key={state} className="flex items-center gap-1.5">
+                    <Swatch state={state} />
+                    {SAYS[state]}
+                </li>
+            ))}
+        </ul>
+    );
 }
 
-function Figure({ strip, sequence, sizes }: { strip: Strip; sequence: Sequence; sizes: [number, number][] }) {
+/** Goes closer, further, and from trouble to trouble. */
+function Ways({
+    strip,
+    from,
+    onView,
+    onGo,
+}: {
+    strip: Strip;
+    from: number;
+    onView: (view: [number, number] | null) => void;
+    onGo: (frame: number) => void;
+}) {
+    const isWhole = strip.first === strip.whole[0] && strip.last === strip.whole[1];
+    const ways: [string, boolean, () => void][] = [
+        ['Closer', strip.count > 16, () => onView(closer(strip, from))],
+        ['Further', !isWhole, () => onView(further(strip, from))],
+        ['All frames', !isWhole, () => onView(null)],
+    ];
+    const troubles = [
+        ['Trouble before', strip.trouble(from, true)],
+        ['Next trouble', strip.trouble(from, false)],
+    ] as const;
+
+    return (
+        <span className="flex flex-wrap gap-x-3 text-[13px]">
+            {ways.map(([says, can, go]) =>
+                can ? (
+                    <button key={says} type="button" className="link" onClick={go}>
+                        {says}
+                    </button>
+                ) : null,
+            )}
+            {troubles.map(([says, frame]) =>
+                frame === null ? null : (
+                    <button key={says} type="button" className="link" onClick={() => onGo(frame)}>
+                        {says}
+                    </button>
+                ),
+            )}
+        </span>
+    );
+}
+
+interface StripProps {
+    sequence: Sequence;
+    wrong: string;
+    sizes: [number, number][];
+    /** a frame that somebody wants to see */
+    onChoose: (frame: number) => void;
+}
+
+/** One cell a frame, binned where they are many; sizes as a fine line above; a range can be selected. */
+export function FrameStrip(props: StripProps) {
+    const [view, setView] = useState<[number, number] | null>(null);
+    const strip = useMemo(() => stripOf(props.sequence, props.wrong, view), [props.sequence, props.wrong, view]);
+
+    return strip === null ? null : <Figure strip={strip} onView={setView} {...props} />;
+}
+
+function Figure({
+    strip,
+    sequence,
+    sizes,
+    onView,
+    onChoose,
+}: StripProps & { strip: Strip; onView: (view: [number, number] | null) => void }) {
     const [cursor, setCursor] = useState<number | null>(null);
     const [mark, setMark] = useState<[number, number] | null>(null);
     const [drag, setDrag] = useState<number | null>(null);
     const id = useId();
+    const go = (frame: number) => {
+        setCursor(frame);
+        if (strip.clamp(frame) !== frame) {
+            onView(following(strip, frame));
+        }
+    };
+    // a frame without a whole file has nothing to be seen
+    const choose = (frame: number) => {
+        if (strip.hasFile(frame)) {
+            onChoose(frame);
+        }
+    };
     const press = (event: KeyboardEvent) => {
         const from = cursor ?? strip.first;
         const next = frameByKey(strip, event.key, from);
-        if (next !== null) {
+        if (event.key === 'Enter') {
+            choose(from);
+        } else if (event.key === '+' || event.key === '-') {
+            onView(event.key === '+' ? closer(strip, from) : further(strip, from));
+        } else if (next !== null) {
             event.preventDefault();
             setMark(event.shiftKey ? [mark?.[0] ?? from, next] : null);
-            setCursor(next);
+            go(next);
         }
     };
     const whose = sequence.pass === null ? '' : ` of ${sequence.pass}`;
+    const shown = sizes.filter(([frame]) => strip.clamp(frame) === frame);
 
     return (
         <figure className="px-6 pt-3" aria-label={`Frames ${strip.first} to ${strip.last}${whose}`}>
             <StripDrawing
                 strip={strip}
-                sizes={sizes}
+                sizes={shown}
                 cursor={cursor}
                 mark={mark}
                 hatch={id}
@@ -110,9 +199,14 @@ function Figure({ strip, sequence, sizes }: { strip: Strip; sequence: Sequence; 
                         setMark([drag, frame]);
                     }
                 }}
-                onUp={() => setDrag(null)}
+                onUp={(frame) => {
+                    if (drag === frame && mark === null) {
+                        choose(frame);
+                    }
+                    setDrag(null);
+                }}
             />
-            <figcaption className="flex min-h-[30px] items-center gap-3 text-[13px]">
+            <figcaption className="flex min-h-[30px] flex-wrap items-center gap-x-4 text-[13px]">
                 <Told
                     strip={strip}
                     cursor={cursor}
@@ -121,13 +215,10 @@ function Figure({ strip, sequence, sizes }: { strip: Strip; sequence: Sequence; 
                 />
                 {mark !== null && <Selected id={`${id}-range`} strip={strip} mark={mark} onMark={setMark} />}
             </figcaption>
-            <p className="sr-only">
-                {Object.entries(SAYS)
-                    .filter(([state]) => state !== 'none')
-                    .map(([, says]) => says)
-                    .join(', ')}{' '}
-                are told apart by shape and shade.
-            </p>
+            <div className="flex flex-wrap items-center gap-x-6">
+                <Legend states={strip.states} />
+                <Ways strip={strip} from={cursor ?? strip.first} onView={onView} onGo={go} />
+            </div>
         </figure>
     );
 }

@@ -1,4 +1,4 @@
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import { SAYS, ticks, WIDTH, type FrameState, type Strip } from './strip';
 
 const FILLS: Record<Exclude<FrameState, 'cut'>, string> = {
@@ -21,6 +21,27 @@ function Hatch({ id }: { id: string }) {
     );
 }
 
+/** How one state is drawn: by shape as well as by shade. */
+function look(state: FrameState, hatch: string) {
+    return {
+        fill: state === 'cut' ? `url(#${hatch})` : FILLS[state],
+        stroke: state === 'cut' || state === 'missing' ? 'var(--color-error)' : 'none',
+        strokeWidth: state === 'missing' ? 0.8 : 1,
+    };
+}
+
+/** The same, for a legend. */
+export function Swatch({ state }: { state: FrameState }) {
+    const hatch = useId();
+
+    return (
+        <svg width="12" height="14" aria-hidden="true">
+            <Hatch id={hatch} />
+            <rect x="1" y="1" width="10" height="12" {...look(state, hatch)} />
+        </svg>
+    );
+}
+
 /** One cell a frame, binned where they are many. */
 function Cells({ strip, hatch }: { strip: Strip; hatch: string }) {
     const cell = WIDTH / strip.cells;
@@ -36,9 +57,7 @@ function Cells({ strip, hatch }: { strip: Strip; hatch: string }) {
                 y={28}
                 width={Math.max(1, cell - gap)}
                 height={20}
-                fill={state === 'cut' ? `url(#${hatch})` : FILLS[state]}
-                stroke={state === 'cut' || state === 'missing' ? 'var(--color-error)' : 'none'}
-                strokeWidth={state === 'missing' ? 0.8 : 1}
+                {...look(state, hatch)}
             />
         );
     });
@@ -112,7 +131,7 @@ export function StripDrawing({
     onKey: (event: KeyboardEvent) => void;
     onDown: (frame: number) => void;
     onMove: (frame: number) => void;
-    onUp: () => void;
+    onUp: (frame: number) => void;
 }) {
     const { first, last } = strip;
     const at = (event: PointerEvent<SVGSVGElement>) => {
@@ -138,7 +157,7 @@ export function StripDrawing({
                 onDown(at(event));
             }}
             onPointerMove={(event) => onMove(at(event))}
-            onPointerUp={onUp}
+            onPointerUp={(event) => onUp(at(event))}
         >
             <Hatch id={hatch} />
             <Sizes strip={strip} sizes={sizes} />

@@ -8,12 +8,15 @@ export function Thumbnail({
     part,
     pass,
     frame,
+    isStill = false,
 }: {
     check: number;
     part: string;
     pass: string | null;
     frame: number;
+    isStill?: boolean;
 }) {
+    const called = isStill ? 'The picture' : `Frame ${frame}`;
     const [gone, setGone] = useState(false);
     // until it is there its place is kept, so that nothing jumps
     const [there, setThere] = useState(false);
@@ -28,7 +31,7 @@ export function Thumbnail({
             ) : (
                 <img
                     src={url}
-                    alt={pass === null ? `Frame ${frame}` : `Frame ${frame}, ${pass}`}
+                    alt={pass === null ? called : `${called}, ${pass}`}
                     loading="lazy"
                     className={classes(
                         'h-[84px]',
@@ -40,7 +43,7 @@ export function Thumbnail({
                     onError={() => setGone(true)}
                 />
             )}
-            <figcaption className="mono text-[12px] text-faint">{frame}</figcaption>
+            <figcaption className="mono text-[12px] text-faint">{isStill ? pass : frame}</figcaption>
         </figure>
     );
 }
