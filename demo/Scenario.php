@@ -114,7 +114,7 @@ final readonly class Scenario
                     'Fog passes' => [
                         'delivers' => 'frames',
                         'require' => [
-                            RequirementId::PICTURE_RESOLUTION => '1024x429',
+                            RequirementId::PICTURE_RESOLUTION => '480x200',
                             RequirementId::TIME_STEP => '1',
                             RequirementId::CAMERA_SINGLE => null,
                             RequirementId::FORMAT_KIND => 'exr',
@@ -225,16 +225,16 @@ final readonly class Scenario
                     ],
                     [
                         'code' => 'TC_050', 'title' => 'fog bank', 'owner' => 'brida', 'due' => 70,
-                        'specification' => 'Fog passes', 'require' => [RequirementId::TIME_RANGE => '1001-1048'],
-                        'scene' => null, 'render' => self::pass('TC_050', 'beauty', '1024x429', '1001-1048'),
+                        'specification' => 'Fog passes', 'require' => [RequirementId::TIME_RANGE => '1001-1024'],
+                        'scene' => null, 'render' => self::pass('TC_050', 'beauty', '480x200', '1001-1024'),
                         'mistakes' => new Mistakes(
-                            spoilt: new SpoiltFrames(black: [1009, 1010, 1011, 1012], frozen: [1030, 1031]),
+                            spoilt: new SpoiltFrames(black: [1005, 1006, 1007, 1008], frozen: [1015, 1016]),
                             folder: 'beauty',
                         ),
                         'besides' => [
                             [
-                                self::pass('TC_050', 'fog', '1024x429', '1001-1048'),
-                                new Mistakes(render: FrameRange::of(1001, 1040), folder: 'fog'),
+                                self::pass('TC_050', 'fog', '480x200', '1001-1024'),
+                                new Mistakes(render: FrameRange::of(1001, 1020), folder: 'fog'),
                             ],
                         ],
                     ],
