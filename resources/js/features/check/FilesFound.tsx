@@ -30,7 +30,7 @@ function Pictures({
     frames: number[];
 }) {
     return frames.length === 0 ? null : (
-        <ul className="flex flex-wrap gap-3 px-6 pt-1 pb-2">
+        <ul className="flex flex-wrap gap-3 px-6 pt-2 pb-2">
             {frames.map((frame) => (
                 <li key={frame}>
                     <Thumbnail check={check} part={part} pass={pass} frame={frame} />
