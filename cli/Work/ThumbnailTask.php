@@ -15,10 +15,13 @@ final readonly class ThumbnailTask
     /** @param  \Closure(array<string, mixed>): void  $say */
     public function __construct(private \Closure $say) {}
 
-    /** @param  string  $order  JSON: folder, name, size, modified; the texts in base 64; longest, in pixels */
+    /** @param  string  $order  JSON: folder, name, size, modified, layer; the texts in base 64; longest, in pixels */
     public function run(string $order): void
     {
-        /** @var array{folder: string, below: string, name: string, size: int, modified: int, longest: int} $given */
+        /**
+         * @var array{folder: string, below: string, name: string, size: int, modified: int, longest: int,
+         *   layer: string} $given
+         */
         $given = json_decode($order, true, 8, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
         $listed = new ListedFile($raw($given['below']), $raw($given['name']), $given['size'], $given['modified']);
@@ -26,6 +29,7 @@ final readonly class ThumbnailTask
         $png = PictureDecoder::standard()->decode(
             $source,
             Probe::standard()->read($source),
+            $raw($given['layer']),
         )->thumbnail($given['longest']);
         ($this->say)(['png' => base64_encode($png)]);
     }

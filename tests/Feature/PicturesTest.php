@@ -102,4 +102,26 @@ final class PicturesTest extends LedgerTestCase
             ->getContent();
         self::assertSame([64, 36], array_slice((array) getimagesizefromstring($png), 0, 2));
     }
+
+    public function test_layers_of_a_picture_are_shown_each_by_itself(): void
+    {
+        $exr = Workbench::exr(channels: ['R', 'G', 'B', 'A', 'mist.Y', 'shadow.Y']);
+        $this->intake->frames('tide/TC_010/layers/TC_010.%04d.exr', '1001-1003', $exr);
+        $this->actingAs($this->artist)->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/layers', 'depth' => 'quick'],
+        );
+        $check = $this->deliverable->checks()->latest('id')->firstOrFail();
+        self::assertSame(['', 'mist', 'shadow'], $check->account()['strip'][0]['layers']);
+        $url = "/checks/{$check->id}/pictures/frames/1002";
+        $shown = array_map(
+            fn (string $layer): string => (string) $this->get("{$url}?layer={$layer}")->assertOk()->getContent(),
+            ['', 'mist', 'shadow'],
+        );
+        self::assertCount(3, array_unique($shown));
+        foreach (['smoke', '../mist', str_repeat('m', 4000)] as $other) {
+            $this->get("{$url}?layer={$other}")->assertNotFound();
+        }
+        $this->get("{$url}?layer[]=mist")->assertOk();
+    }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Checks;
 
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Channels;
 use PlainLedger\Core\Media\Decoders\PictureDecoder;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Report\CheckReport;
@@ -18,12 +19,14 @@ final readonly class FrameStrip
 
     private const SUSPICIOUS = 3;
 
+    private const MOST_LAYERS = 60;
+
     /** A float picture of more takes seconds to decode: one of them is enough. */
     private const QUICK_PIXELS = 500_000;
 
     /**
      * @return list<array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>,
-     *   pictures: list<int>}>
+     *   pictures: list<int>, layers: list<string>}>
      */
     public static function of(CheckReport $account): array
     {
@@ -61,6 +64,7 @@ final readonly class FrameStrip
                     'wrong' => (string) $wrong->minus($pass->damaged),
                     'sizes' => $sizes,
                     'pictures' => self::pictures($pass, $wrong),
+                    'layers' => self::layers($pass),
                 ];
             }
         }
@@ -104,6 +108,26 @@ final readonly class FrameStrip
         sort($pictures);
 
         return $pictures;
+    }
+
+    /**
+     * What the pictures can be shown by, where that is more than their colours.
+     *
+     * @return list<string> `""` for channels that stand in no layer
+     */
+    private static function layers(PassMatch $pass): array
+    {
+        $layers = [];
+        foreach ($pass->frames->alike as $alike) {
+            $channels = $alike->facts->kind === Kind::Exr ? $alike->facts->encoding->channels ?? [] : [];
+            foreach ($channels as $channel) {
+                $layers[] = Channels::split($channel)[0];
+            }
+        }
+        sort($layers);
+        $layers = array_slice(array_values(array_unique($layers)), 0, self::MOST_LAYERS);
+
+        return $layers === [''] ? [] : $layers;
     }
 
     /** @return list<int> of at most so many runs */

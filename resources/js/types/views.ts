@@ -826,6 +826,7 @@ export type Strip = {
     wrong: string;
     sizes: [number, number][];
     pictures?: number[];
+    layers?: string[];
 };
 
 export type SuggestedChange = { requirement: RequirementId; value: string | null; says: string };

@@ -22,6 +22,8 @@ final class PictureController
 {
     private const LONGEST = 320;
 
+    private const LONGEST_NAME = 255;
+
     /** Days that a picture is kept, once it was decoded. */
     private const KEPT = 14;
 
@@ -45,7 +47,9 @@ final class PictureController
             if ($at === null || ($request->query('pass') !== null && $request->query('pass') !== $pass->pass)) {
                 continue;
             }
-            $png = $this->picture($check, $pass->frames->listedAt($at), $overseer);
+            $layer = $request->query('layer');
+            $layer = is_string($layer) ? substr($layer, 0, self::LONGEST_NAME) : '';
+            $png = $this->picture($check, $pass->frames->listedAt($at), $overseer, $layer);
 
             return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
         }
@@ -53,7 +57,7 @@ final class PictureController
     }
 
     /** Of the very file that was checked: another that lies there by now is not shown for it. */
-    private function picture(Check $check, ListedFile $file, bool $overseer): string
+    private function picture(Check $check, ListedFile $file, bool $overseer, string $layer): string
     {
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
@@ -74,10 +78,13 @@ final class PictureController
             'The file was changed since it was looked at. Check again.',
         );
         // the same file in a later delivery has the same picture
-        $key = 'picture:'.hash('xxh128', implode("\0", [$folder->path, $file->path(), $file->size, $file->modified]));
+        $key = 'picture:'.hash('xxh128', implode(
+            "\0",
+            [$folder->path, $file->path(), $file->size, $file->modified, $layer],
+        ));
         $kept = Cache::get($key);
         if (! is_string($kept)) {
-            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST) ?? '');
+            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST, $layer) ?? '');
             Cache::put($key, $kept, now()->addDays(self::KEPT));
         }
         abort_if($kept === '', 404);

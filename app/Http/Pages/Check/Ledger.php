@@ -45,7 +45,7 @@ use PlainLedger\Core\Specification\Part;
  * @phpstan-type CheckedScene array{file: string|null, makes: list<string>,
  *   comes_to: list<array{id: string, label: string, says: string, part?: string}>}
  * @phpstan-type Strip array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>,
- *   pictures?: list<int>}
+ *   pictures?: list<int>, layers?: list<string>}
  * @phpstan-type CheckDocument array{title: string, verdict: Verdict, depth: ScanDepth, entries: list<Entry>,
  *   not_checked: list<array{id: string, part: string, pass?: string, why: string}>, sequences: list<Sequence>,
  *   causes: list<Cause>, fixes: list<Fix>, fixes_count: int, names: list<NameReading>, names_count: int,

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { rendered } from '../../lib/frames';
 import type { CheckDocument, Ledger, NameReading, Sequence, Strip } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
@@ -18,25 +18,58 @@ const MOST_NAMES = 5;
 /** So many frames that were chosen are shown. */
 const CHOSEN = 8;
 
+/** What is shown of each picture. */
+function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; onChoose: (layer: string) => void }) {
+    const id = useId();
+
+    return (
+        <p className="flex items-center gap-2 px-6 pb-2 text-[13px]">
+            <label htmlFor={id} className="text-faint">
+                Shown of them
+            </label>
+            <select
+                id={id}
+                className="select w-auto!"
+                value={layer}
+                onChange={(event) => onChoose(event.currentTarget.value)}
+            >
+                {layers.map((each) => (
+                    <option key={each} value={each}>
+                        {each === '' ? 'colours' : each}
+                    </option>
+                ))}
+            </select>
+        </p>
+    );
+}
+
 function Pictures({
     check,
     part,
     pass,
     frames,
+    layers = [''],
 }: {
     check: number;
     part: string;
     pass: string | null;
     frames: number[];
+    layers: string[] | undefined;
 }) {
+    const [layer, setLayer] = useState(layers[0] ?? '');
+
     return frames.length === 0 ? null : (
-        <ul className="flex flex-wrap gap-3 px-6 pt-2 pb-2">
-            {frames.map((frame) => (
-                <li key={frame}>
-                    <Thumbnail check={check} part={part} pass={pass} frame={frame} />
-                </li>
-            ))}
-        </ul>
+        <>
+            <ul className="flex flex-wrap gap-3 px-6 pt-2 pb-2">
+                {frames.map((frame) => (
+                    // a picture by itself for each layer, so that none is shown for another until it is there
+                    <li key={`${frame} ${layer}`}>
+                        <Thumbnail check={check} part={part} pass={pass} frame={frame} layer={layer} />
+                    </li>
+                ))}
+            </ul>
+            {layers.length > 1 && <Layers layers={layers} layer={layer} onChoose={setLayer} />}
+        </>
     );
 }
 
@@ -59,12 +92,7 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
             {isNamed && <h2 className="aside px-6 pt-3">{sequence.pass ?? part}</h2>}
             <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} onChoose={choose} />
             {part !== null && (
-                <Pictures
-                    check={ledger.id}
-                    part={part}
-                    pass={sequence.pass}
-                    frames={pictures}
-                />
+                <Pictures check={ledger.id} part={part} pass={sequence.pass} frames={pictures} layers={strip?.layers} />
             )}
             {sequence.rerender !== '' && (
                 <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
@@ -86,10 +114,10 @@ function Stills({ ledger }: { ledger: Ledger }) {
         ({ part, pass }) => !sequences.some((sequence) => sequence.part === part && sequence.pass === pass),
     );
 
-    return stills.map(({ part, pass, pictures = [] }, at) =>
+    return stills.map(({ part, pass, pictures = [], layers }, at) =>
         pictures.map((frame) => (
             <div key={`${at} ${frame}`} className="px-6 pt-3 pb-2">
-                <Thumbnail check={ledger.id} part={part} pass={pass} frame={frame} isStill />
+                <Thumbnail check={ledger.id} part={part} pass={pass} frame={frame} layer={layers?.[0] ?? ''} isStill />
             </div>
         )),
     );

@@ -8,19 +8,26 @@ export function Thumbnail({
     part,
     pass,
     frame,
+    layer,
     isStill = false,
 }: {
     check: number;
     part: string;
     pass: string | null;
     frame: number;
+    /** whose channels are shown; those in none where it is empty */
+    layer: string;
     isStill?: boolean;
 }) {
     const called = isStill ? 'The picture' : `Frame ${frame}`;
     const [gone, setGone] = useState(false);
     // until it is there its place is kept, so that nothing jumps
     const [there, setThere] = useState(false);
-    const url = to('check.picture', { check, part, frame }, pass === null ? {} : { pass });
+    const url = to(
+        'check.picture',
+        { check, part, frame },
+        { ...(pass === null ? {} : { pass }), ...(layer === '' ? {} : { layer }) },
+    );
 
     return (
         <figure className="w-[150px]">
@@ -31,7 +38,7 @@ export function Thumbnail({
             ) : (
                 <img
                     src={url}
-                    alt={pass === null ? called : `${called}, ${pass}`}
+                    alt={[called, pass, layer].filter((word) => word !== null && word !== '').join(', ')}
                     loading="lazy"
                     className={classes(
                         'h-[84px]',
