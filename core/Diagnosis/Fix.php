@@ -250,6 +250,15 @@ final readonly class Fix
         return (string) ($this->details[$name] ?? '');
     }
 
+    /** What is to be set for files that are rendered anyway, so that they need not be saved once more. */
+    public function asSetting(): self
+    {
+        $pass = isset($this->details['pass']) ? $this->detail('pass') : null;
+
+        return self::set($this->part, $this->detail('id'), $this->label, $this->detail('from'), $this->detail('to'))
+            ->ofPass($pass);
+    }
+
     /** Whether it is work on files that a render makes anew. */
     public function isSparedByRender(): bool
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Remedy;
 
+use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Checking\Subject;
@@ -231,12 +232,30 @@ final readonly class PassWork
             $spared = $this->isOfAnotherPass($fix)
                 ? $fix
                 : $this->less($fix, $fix->kind === FixKind::Deliver ? $gone : $gone->plus($delivered));
+            $spared ??= $this->instead($fix);
             if ($spared !== null) {
                 $left[] = [$spared, $at];
             }
         }
 
         return $left;
+    }
+
+    /**
+     * What is rendered anyway comes out as it is set: where nobody knows how that is, it is told to be set. A scene
+     * that was read has its own say.
+     */
+    private function instead(Fix $fix): ?Fix
+    {
+        $isSaved = in_array($fix->kind, [FixKind::Encode, FixKind::Retag], true);
+        $scene = ($this->lines?->entries[(string) ($fix->details['id'] ?? '')] ?? null)?->scene;
+        $which = $fix->details['frames'] ?? null;
+        $frames = is_string($which) ? FrameRange::parse($which) : null;
+        $isRendered = $frames === null || ! $frames->and($this->rerender->shifted(-$this->shift))->isEmpty();
+
+        return $isSaved && $isRendered && ($scene === null || $scene->mark === Mark::Unknown)
+            ? $fix->asSetting()
+            : null;
     }
 
     private function isOfAnotherPass(Fix $fix): bool

@@ -77,6 +77,7 @@ final class CarriedOutTest extends TestCase
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             );
             self::assertPlanAgrees($model, $told['fixes'], $why);
+            $model->rememberSettings();
             try {
                 foreach ($told['fixes'] as $fix) {
                     $model->carryOut($fix);

@@ -31,6 +31,16 @@ final class ShotModel
     /** @var array<string, array{pass: string, frame: int, facts: array<string, mixed>, time: int}> by path */
     public array $files = [];
 
+    /** What a setting decides of a file. */
+    private const DECIDES = [
+        'picture.resolution' => 'size', 'picture.scale' => 'size', 'picture.region' => 'size',
+        'format.bit_depth' => 'bits', 'format.channels' => 'channels', 'format.alpha' => 'channels',
+        'picture.pixel_aspect' => 'density',
+    ];
+
+    /** @var array<string, array<string, mixed>> by pass: what is rendered from here on comes out like this */
+    private array $settings = [];
+
     /** @param  list<string>  $passes */
     public function __construct(
         public readonly array $passes,
@@ -83,7 +93,7 @@ final class ShotModel
         $this->files[$this->name($pass, $frame)] = [
             'pass' => $pass,
             'frame' => $frame,
-            'facts' => self::RIGHT,
+            'facts' => ($this->settings[$pass] ?? []) + self::RIGHT,
             'time' => Workbench::NOW - 90_000 + 60 * $frame,
         ];
     }
@@ -170,6 +180,34 @@ final class ShotModel
         };
     }
 
+    /** Whatever all files of a pass share was set so, and comes out so again until it is set otherwise. */
+    public function rememberSettings(): void
+    {
+        foreach ($this->passes as $pass) {
+            $own = array_filter(
+                $this->files,
+                // what is named as another's says nothing of this one's settings
+                static fn (array $file, string $path): bool => $file['pass'] === $pass
+                    && $file['facts']['state'] === 'whole'
+                    && str_contains($path, 'TC_010'),
+                ARRAY_FILTER_USE_BOTH,
+            );
+            foreach (array_unique(self::DECIDES) as $fact) {
+                $values = array_unique(array_column(array_column($own, 'facts'), $fact), SORT_REGULAR);
+                if (count($values) === 1) {
+                    $this->settings[$pass][$fact] = reset($values);
+                }
+            }
+        }
+    }
+
+    private function set(string $id, string $pass): void
+    {
+        foreach ($pass === '' ? $this->passes : [$pass] as $each) {
+            unset($this->settings[$each][self::DECIDES[$id] ?? '']);
+        }
+    }
+
     /** @param  array<string, mixed>  $fix  as a check tells it */
     public function carryOut(array $fix): void
     {
@@ -178,7 +216,7 @@ final class ShotModel
         $frames = FrameRange::parse((string) $fix['frames']);
         [$from, $to] = [(string) $fix['from'], (string) $fix['to']];
         match ($fix['kind']) {
-            'set' => null,
+            'set' => $this->set((string) $fix['id'], (string) $fix['pass']),
             'render', 'deliver' => $this->renderAll((string) $fix['pass'], $frames),
             'rename' => $this->rename($from, $to, $frames, (int) $fix['shift']),
             'move' => $this->move($from, $to, (string) $fix['files'], $frames),
