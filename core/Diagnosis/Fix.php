@@ -41,13 +41,15 @@ final readonly class Fix
         return new self(FixKind::Set, $part, ['id' => $id, 'from' => $from ?? '', 'to' => $to], $says);
     }
 
-    public static function render(string $part, FrameRange $frames, bool $again): self
+    /** @param  string|null  $named  the name that is asked, where the files there have another */
+    public static function render(string $part, FrameRange $frames, bool $again, ?string $named = null): self
     {
         $what = 'Render '
             .self::brief((string) $frames)
             .($again ? ' again' : '')
             .', '
             .Text::count(count($frames), 'frame')
+            .($named === null ? '' : ', named '.self::brief($named))
             .'.';
 
         return new self(FixKind::Render, $part, ['frames' => (string) $frames, 'count' => count($frames)], $what);

@@ -123,11 +123,26 @@ final readonly class PassWork
         if (! $render->isEmpty()) {
             $again = $this->shift === 0 && $this->pass->present->covers($render);
             $fixes[] = $this->subject->isNumbered()
-                ? Fix::render($this->subject->part->name, $render, $again)
+                ? Fix::render($this->subject->part->name, $render, $again, $this->nameAsked())
                 : Fix::renderPicture($this->subject->part->name, ! $this->pass->isEmpty());
         }
 
         return array_map(fn (Fix $f): Fix => $f->ofPass($this->pass->pass), $fixes);
+    }
+
+    /** What is rendered would be named as before, unless somebody says how. */
+    private function nameAsked(): ?string
+    {
+        foreach ($this->causes as $cause) {
+            foreach ($cause->finding->fixes as $fix) {
+                $isOwn = $fix->kind === FixKind::Rename && ! $this->isOfAnotherPass($fix);
+                if ($isOwn && $fix->details['to'] !== $fix->details['from']) {
+                    return (string) $fix->details['to'];
+                }
+            }
+        }
+
+        return null;
     }
 
     private function waits(): bool

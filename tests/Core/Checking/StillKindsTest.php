@@ -80,19 +80,6 @@ final class StillKindsTest extends TestCase
         }
     }
 
-    public function test_what_is_rendered_anyway_is_set_and_not_saved_again(): void
-    {
-        $asked = ['format.kind' => 'tiff', 'format.compression' => 'lzw', 'picture.resolution' => '132x76'];
-        $document = self::checked('ffmpeg-deflate.tif', $asked, 'tif');
-        self::assertSame(
-            [['set', 'picture.scale'], ['set', 'format.compression'], ['render', null]],
-            array_map(static fn (array $fix): array => [$fix['kind'], $fix['id'] ?? null], $document['fixes']),
-        );
-        unset($asked['picture.resolution']);
-        $document = self::checked('ffmpeg-deflate.tif', $asked, 'tif');
-        self::assertSame(['encode'], array_column($document['fixes'], 'kind'));
-    }
-
     public function test_a_start_timecode_and_a_rate_in_a_header_are_compared(): void
     {
         $document = self::checked('im-noted.dpx', ['time.rate' => '25', 'time.start_timecode' => '01:02:03:04'], 'dpx');
