@@ -17,6 +17,7 @@ use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Specification\Specification;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/plain-loop.php';
 
 $frames = max(10, (int) ($argv[1] ?? 10000));
 $runs = max(1, (int) ($argv[2] ?? 5));
@@ -41,21 +42,7 @@ foreach ($kinds as $kind) {
     for ($n = 1; $n <= $frames; $n++) {
         file_put_contents(sprintf('%s/TC_010_v003.%06d.%s', $folder, $n, $extension), $bytes);
     }
-    $loop = static function () use ($folder): void {
-        $handle = opendir($folder) ?: throw new RuntimeException('The folder is gone.');
-        while (($name = readdir($handle)) !== false) {
-            if ($name[0] === '.') {
-                continue;
-            }
-            $file = fopen("{$folder}/{$name}", 'rb') ?: throw new RuntimeException('A file is gone.');
-            fstat($file);
-            fread($file, 4096);
-            fseek($file, -64, SEEK_END);
-            fread($file, 64);
-            fclose($file);
-        }
-        closedir($handle);
-    };
+    $loop = static fn () => readFolderPlainly($folder);
     $specification = Specification::fromDocument(JsonDocument::parse((string) json_encode([
         'format' => Specification::FORMAT, 'version' => 1, 'delivers' => 'frames',
         'values' => ['shot' => 'TC_010', 'version' => 3],

@@ -17,6 +17,7 @@ use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Specification\Specification;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/plain-loop.php';
 
 $runs = max(1, (int) ($argv[1] ?? 3));
 $png = (string) file_get_contents(dirname(__DIR__).'/tests/fixtures/encoders/rgb8.png');
@@ -88,16 +89,7 @@ foreach ($cases as $what => [$make, $more]) {
         file_put_contents("{$folder}/{$path}", $bytes ?? $png);
         $files[] = "{$folder}/{$path}";
     });
-    $loop = static function () use ($files): void {
-        foreach ($files as $path) {
-            $file = fopen($path, 'rb') ?: throw new RuntimeException('A file is gone.');
-            fstat($file);
-            fread($file, 4096);
-            fseek($file, -64, SEEK_END);
-            fread($file, 64);
-            fclose($file);
-        }
-    };
+    $loop = static fn () => array_walk($files, static fn (string $path) => readPlainly($path));
     $specification = Specification::fromDocument(JsonDocument::parse((string) json_encode([
         'format' => Specification::FORMAT, 'version' => 1, 'delivers' => 'frames',
         'values' => ['shot' => 'TC_010', 'version' => 3],

@@ -153,9 +153,7 @@ final class ShotModel
 
             public function mayGrow(): bool
             {
-
                 return true;
-
             }
 
             public function root(): string
