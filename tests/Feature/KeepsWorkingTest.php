@@ -51,13 +51,13 @@ final class KeepsWorkingTest extends LedgerTestCase
                 'overrides' => [
                     'time.range' => '1001-1010',
                     'content.black' => 'none',
-                    'picture.resolution' => '1800x1400',
+                    'picture.resolution' => '6000x4000',
                 ],
             ],
         );
-        // unpacked it takes ten million bytes and more; the process has less left than that
-        $this->intake->put('tide/TC_010/v1/TC_010.1003.png', Workbench::png(1800, 1400));
-        config(['ledger.child_memory' => 9]);
+        // unpacked it takes ninety-six million bytes; the process has far less, and enough to read the rest
+        $this->intake->put('tide/TC_010/v1/TC_010.1003.png', Workbench::png(6000, 4000));
+        config(['ledger.child_memory' => 14]);
         $this->actingAs($this->artist)
             ->post(
                 "/deliverables/{$this->deliverable->id}/checks",
