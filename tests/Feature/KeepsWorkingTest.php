@@ -261,8 +261,13 @@ final class KeepsWorkingTest extends LedgerTestCase
                 'progress' => ['done' => 50, 'all' => 100, 'at' => 'a', 'began' => time() - 100, 'moved' => time() - 2],
             ],
         );
-        $this->getJson("/checks/{$check->id}/progress")->assertJson(['left' => 100, 'still' => null]);
+        // a second may end between what is written and what is asked
+        $told = $this->getJson("/checks/{$check->id}/progress")->json();
+        self::assertContains($told['left'], [100, 101, 102]);
+        self::assertNull($told['still']);
         $check->update(['progress' => ['moved' => time() - 40] + (array) $check->progress]);
-        $this->getJson("/checks/{$check->id}/progress")->assertJson(['left' => null, 'still' => 40]);
+        $told = $this->getJson("/checks/{$check->id}/progress")->json();
+        self::assertNull($told['left']);
+        self::assertContains($told['still'], [40, 41, 42]);
     }
 }
