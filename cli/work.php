@@ -8,9 +8,11 @@ declare(strict_types=1);
  * it goes.
  */
 
+use PlainLedger\Cli\Work\PickedTask;
 use PlainLedger\Cli\Work\ScanTask;
 use PlainLedger\Cli\Work\SheetTask;
 use PlainLedger\Cli\Work\ThumbnailTask;
+use PlainLedger\Core\Delivery\Picked\PickedOrder;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -29,8 +31,9 @@ try {
     match ($argv[1] ?? '') {
         'scan' => (new ScanTask($say))->run(ScanOrder::read($order)),
         'sheet' => (new SheetTask($say))->run($order),
+        'picked' => (new PickedTask($say))->run(PickedOrder::read($order)),
         'thumbnail' => (new ThumbnailTask($say))->run($order),
-        default => throw new InvalidArgumentException('The work is “scan”, “sheet” or “thumbnail”.'),
+        default => throw new InvalidArgumentException('The work is “scan”, “picked”, “sheet” or “thumbnail”.'),
     };
 } catch (PlainSentence $refused) {
     $say(['refused' => $refused->getMessage(), 'place' => $refused->place(), 'reason' => $refused->reason()]);

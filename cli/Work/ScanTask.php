@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli\Work;
 
+use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\CrashGuard;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\PlaceListing;
@@ -37,11 +38,11 @@ final readonly class ScanTask
             $listing,
             Probe::standard(),
             $order->depth,
-            self::sampler($order),
+            self::sampler($order->content),
             $order->content->sums,
             $this->caution($order),
         );
-        $spool = self::spooled($order->spool);
+        $spool = SpoolFile::read($order->spool);
         if ($spool !== null) {
             $scan->resume($spool);
         }
@@ -55,13 +56,13 @@ final readonly class ScanTask
             }
             // names are listed in one go: they are quick, and a folder cannot be entered half-way
             if ($progress->all !== null && $now > $until) {
-                self::keep($order->spool, $scan->checkpoint());
+                SpoolFile::keep($order->spool, $scan->checkpoint());
                 ($this->say)(['paused' => true]);
 
                 return;
             }
         }
-        self::keep($order->spool, $scan->delivery(time())->toArray());
+        SpoolFile::keep($order->spool, $scan->delivery(time())->toArray());
         ($this->say)(['ended' => true]);
     }
 
@@ -78,13 +79,14 @@ final readonly class ScanTask
         return new CrashGuard($avoided, $order->careful ? $announce : null);
     }
 
-    private static function sampler(ScanOrder $order): ?PixelSampler
+    /** What is to look at pixels; null where nothing asks what is in them. */
+    public static function sampler(ContentOrder $content): ?PixelSampler
     {
-        $looksFor = $order->content->looksFor;
+        $looksFor = $content->looksFor;
         if ($looksFor === null) {
             return null;
         }
-        $places = $order->content->approved;
+        $places = $content->approved;
         $open = static function (string $frame) use ($places): ByteSource {
             $place = $places[(int) $frame] ?? throw SourceUnreadable::file($frame, 'there is no such file');
             $listing = FolderListing::at($place['folder']);
@@ -102,30 +104,5 @@ final readonly class ScanTask
         return PixelSampler::standard(
             new SampleOptions($looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)),
         );
-    }
-
-    /** @return array<string, mixed>|null */
-    private static function spooled(string $path): ?array
-    {
-        $packed = is_file($path) ? (string) file_get_contents($path) : '';
-        /** @var array<string, mixed>|null $data */
-        $data = $packed === '' ? null : json_decode((string) gzdecode($packed), true, 64);
-
-        return $data;
-    }
-
-    /**
-     * Whole or not at all: a process that ends meanwhile leaves what was there before.
-     *
-     * @param  array<string, mixed>  $data
-     */
-    private static function keep(string $path, array $data): void
-    {
-        $beside = $path.'.new';
-        $bytes = (string) gzencode(json_encode($data, JSON_THROW_ON_ERROR), 1);
-        if (@file_put_contents($beside, $bytes) !== strlen($bytes) || ! @rename($beside, $path)) {
-            @unlink($beside);
-            throw SpoolRefused::because(error_get_last()['message'] ?? '');
-        }
     }
 }

@@ -15,7 +15,7 @@ final readonly class ChecksumList
     private const NAMES = '~(?:\.(?:sha256|sha256sums?|sha1|md5|md5sums?|mhl)|(?:^|[._-])(?:checksums?|sha256sums?'
         .'|md5sums?|hashes)(?:\.txt)?)$~i';
 
-    private const LARGEST = 64_000_000;
+    public const LARGEST = 64_000_000;
 
     /** By the count of hexadecimal digits. */
     private const ALGORITHMS = [32 => 'md5', 40 => 'sha1', 64 => 'sha256', 128 => 'sha512', 16 => 'xxh64'];

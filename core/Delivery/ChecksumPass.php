@@ -75,14 +75,34 @@ final class ChecksumPass
     {
         $lists = [];
         $listed = [];
-        foreach (self::files($names) as $file) {
-            if (ChecksumList::isNamedSo($file->name) && $file->size > 0) {
-                $lists[$file->path()] = true;
-                $listed += $reading->checksumList($file);
-            }
+        foreach (self::listsAmong($names) as $file) {
+            $lists[$file->path()] = true;
+            $listed += $reading->checksumList($file);
         }
 
         return [$lists, $listed];
+    }
+
+    /** @return \Generator<int, ListedFile> lists of checksums */
+    public static function listsAmong(ListedNames $names): \Generator
+    {
+        foreach (self::files($names) as $file) {
+            if (ChecksumList::isNamedSo($file->name) && $file->size > 0) {
+                yield $file;
+            }
+        }
+    }
+
+    /** @return \Generator<int, array{ListedFile, string}> files that a list has, and the algorithm of their sums */
+    public static function askedAmong(ListedNames $names, FileReading $reading): \Generator
+    {
+        [$lists, $listed] = self::lists($names, $reading);
+        foreach ($listed === [] ? [] : self::files($names) as $file) {
+            $path = $file->path();
+            if (isset($listed[$path]) && ! isset($lists[$path])) {
+                yield [$file, $listed[$path][0]];
+            }
+        }
     }
 
     /** @param  array{string, string}|null  $expected  algorithm and sum; null where no list has it */

@@ -19,4 +19,35 @@ final readonly class ContentOrder
         public array $approved = [],
         public bool $sums = false,
     ) {}
+
+    /** @return array<string, mixed> plain values that JSON can hold, paths as they are, whatever their encoding */
+    public function toArray(): array
+    {
+        return [
+            'looks_for' => $this->looksFor,
+            'approved' => (object) array_map(
+                static fn (array $place): array => array_map(base64_encode(...), $place),
+                $this->approved,
+            ),
+            'sums' => $this->sums,
+        ];
+    }
+
+    /**
+     * @param  array{looks_for: array{compares: bool, dark: string|null, approved: array<int, string>}|null,
+     *   approved: array<int, array{folder: string, name: string}>, sums: bool}  $data
+     */
+    public static function fromArray(array $data): self
+    {
+        $raw = static fn (string $text): string => (string) base64_decode($text, true);
+
+        return new self(
+            $data['looks_for'],
+            array_map(
+                static fn (array $place): array => ['folder' => $raw($place['folder']), 'name' => $raw($place['name'])],
+                $data['approved'],
+            ),
+            $data['sums'],
+        );
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\ScanDepth;
 
@@ -38,6 +39,43 @@ final readonly class Delivery
     public function factsOf(NameGroup $group, int $row): MediaFacts
     {
         return $this->facts->get($group->factsId($row));
+    }
+
+    /**
+     * What these files are: in whichever order they were listed, and however many of them are damaged.
+     *
+     * @return list<Kind> the commonest first; none where none says what it is
+     */
+    public function kindsOf(NameGroup $group): array
+    {
+        $counts = [];
+        foreach ($group->factsCounts() as $id => $files) {
+            $kind = $this->facts->get($id)->kind?->value;
+            if ($kind !== null) {
+                $counts[$kind] = ($counts[$kind] ?? 0) + $files;
+            }
+        }
+        ksort($counts);
+        arsort($counts);
+
+        return array_map(static fn (string $kind): Kind => Kind::from($kind), array_keys($counts));
+    }
+
+    /**
+     * What the first of these files is that says so.
+     *
+     * @param  iterable<int>  $rows
+     */
+    public function kindAmong(NameGroup $group, iterable $rows): ?Kind
+    {
+        foreach ($rows as $row) {
+            $kind = $this->factsOf($group, $row)->kind;
+            if ($kind !== null) {
+                return $kind;
+            }
+        }
+
+        return null;
     }
 
     /** Whether pixels were looked at when it was scanned. */

@@ -17,6 +17,8 @@ use PlainLedger\Core\Media\SourceUnreadable;
 /** Opens the files of a listing, one at a time; whatever a file is, something can be said of it. */
 final readonly class FileReading
 {
+    private const NOT_HERE = 'not looked at from here: only the whole files would show it, and they were not sent';
+
     /** A file that is being written is looked at again so many times, as it is by then. */
     private const AGAIN = 3;
 
@@ -74,7 +76,9 @@ final readonly class FileReading
         }
         try {
             return $this->sampler?->sample($this->listing->open($file), $facts);
-        } catch (BytesMissing|SourceUnreadable) {
+        } catch (BytesMissing) {
+            return PixelSample::tooLarge(self::NOT_HERE, '');
+        } catch (SourceUnreadable) {
             return null;
         }
     }
@@ -107,6 +111,9 @@ final readonly class FileReading
     {
         if ($file->refused !== null || ! $this->may($file, ScanStage::Sum)) {
             return null;
+        }
+        if ($this->listing instanceof KnowsSums) {
+            return $this->listing->sum($file, $algorithm);
         }
         try {
             $hash = hash_init($algorithm);

@@ -11,6 +11,9 @@ use PlainLedger\Core\Media\PixelSample;
 /** Files of one folder whose names are the same but for their numbers. */
 final class NameGroup
 {
+    /** Bytes of facts that are counted at once. */
+    private const COUNTED = 16_384;
+
     private int $count = 0;
 
     /** @var array<int, NumberColumn> one for each number of the name */
@@ -177,6 +180,21 @@ final class NameGroup
     public function times(): IntColumn
     {
         return IntColumn::ofPacked($this->times);
+    }
+
+    /** @return array<int, int> how many of its files each fact is of, by its id */
+    public function factsCounts(): array
+    {
+        $counts = [];
+        foreach ($this->facts === '' ? [] : str_split($this->facts, self::COUNTED) as $piece) {
+            /** @var array<int, int> $ids */
+            $ids = unpack('V*', $piece);
+            foreach (array_count_values($ids) as $id => $files) {
+                $counts[(int) $id] = ($counts[(int) $id] ?? 0) + $files;
+            }
+        }
+
+        return $counts;
     }
 
     /** Ids of facts, by row. */

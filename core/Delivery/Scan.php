@@ -61,17 +61,82 @@ final class Scan
             yield from $this->list($filesAStep);
         }
         $filesReadAStep = $this->sampler === null ? $filesAStep : min(self::MOST_SAMPLED_A_STEP, $filesAStep);
-        foreach ($this->names->groups() as $group) {
-            for ($row = $group->factsCount(); $row < $group->count(); $row++) {
-                $this->read($group, $row);
-                if (++$this->done % $filesReadAStep === 0) {
-                    $path = Text::shown($group->listed($row)->path());
-                    yield new ScanProgress($this->done, $this->names->files(), $path);
-                }
+        foreach ($this->unread() as [$group, $row]) {
+            $this->read($group, $row);
+            if (++$this->done % $filesReadAStep === 0) {
+                $path = Text::shown($group->listed($row)->path());
+                yield new ScanProgress($this->done, $this->names->files(), $path);
             }
         }
         if ($this->sums && $this->checksums->result() === null) {
             yield from $this->checksums->steps($this->names, $this->reading, $filesAStep);
+        }
+    }
+
+    /** @return \Generator<int, array{NameGroup, int}> group and row of each file that was not looked at yet */
+    private function unread(): \Generator
+    {
+        foreach ($this->names->groups() as $group) {
+            for ($row = $group->factsCount(); $row < $group->count(); $row++) {
+                yield [$group, $row];
+            }
+        }
+    }
+
+    /**
+     * The files that will be looked at next. All names are listed before, if they are not yet.
+     *
+     * @return list<ListedFile>
+     *
+     * @throws FolderRefused
+     */
+    public function upcoming(int $most): array
+    {
+        foreach ($this->listed ? [] : $this->list(1 << 30) as $_) {
+            continue;
+        }
+        $files = [];
+        foreach ($this->unread() as [$group, $row]) {
+            if (count($files) >= $most) {
+                break;
+            }
+            $files[] = $group->listed($row);
+        }
+
+        return $files;
+    }
+
+    /** Looks at so many of them. */
+    public function readOn(int $files): void
+    {
+        foreach ($this->unread() as [$group, $row]) {
+            if ($files-- <= 0) {
+                break;
+            }
+            $this->read($group, $row);
+            $this->done++;
+        }
+    }
+
+    /** How far it is, once all names are listed. */
+    public function progress(): ScanProgress
+    {
+        return new ScanProgress($this->done, $this->names->files(), '');
+    }
+
+    /** @return \Generator<int, ListedFile> lists of checksums among what was listed, where they are to be compared */
+    public function checksumLists(): \Generator
+    {
+        if ($this->sums && $this->checksums->result() === null) {
+            yield from ChecksumPass::listsAmong($this->names);
+        }
+    }
+
+    /** @return \Generator<int, array{ListedFile, string}> whose checksums are listed, and by which algorithm */
+    public function listedSums(): \Generator
+    {
+        if ($this->sums && $this->checksums->result() === null) {
+            yield from ChecksumPass::askedAmong($this->names, $this->reading);
         }
     }
 

@@ -38,12 +38,7 @@ final readonly class ScanOrder
         }
 
         return json_encode([
-            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'looks_for' => $this->content->looksFor,
-            'approved' => (object) array_map(
-                static fn (array $a): array => array_map($raw, $a),
-                $this->content->approved,
-            ),
-            'sums' => $this->content->sums,
+            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
             'careful' => $this->careful,
         ], JSON_THROW_ON_ERROR);
@@ -52,10 +47,10 @@ final readonly class ScanOrder
     public static function read(string $line): self
     {
         /**
-         * @var array{folder: string, depth: string, looks_for: array{compares: bool, dark: string|null,
-         *   approved: array<int, string>}|null, approved: array<int, array{folder: string,
-         *   name: string}>, sums: bool, spool: string,
-         *   seconds: int, avoided: list<array{string, list<string>}>, careful: bool} $data
+         * @var array{folder: string, depth: string, content: array{looks_for: array{compares: bool,
+         *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
+         *   name: string}>, sums: bool}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
+         *   careful: bool} $data
          */
         $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -63,14 +58,10 @@ final readonly class ScanOrder
         foreach ($data['avoided'] as [$path, $stages]) {
             $avoided[$raw($path)] = $stages;
         }
-        $approved = array_map(
-            static fn (array $a): array => ['folder' => $raw($a['folder']), 'name' => $raw($a['name'])],
-            $data['approved'],
-        );
 
         return new self(
             $raw($data['folder']), ScanDepth::from($data['depth']),
-            new ContentOrder($data['looks_for'], $approved, $data['sums']),
+            ContentOrder::fromArray($data['content']),
             $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
         );
     }

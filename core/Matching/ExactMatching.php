@@ -81,7 +81,7 @@ final readonly class ExactMatching
 
     private function kindOf(Sequence $sequence): ?Kind
     {
-        return $this->delivery->factsOf($sequence->group, $sequence->rows[0])->kind
+        return $this->delivery->kindAmong($sequence->group, $sequence->rows)
             ?? Kind::fromExtension(Extension::of($sequence->sampleName()));
     }
 }

@@ -147,7 +147,7 @@ final readonly class FallbackMatching
         }
 
         return [
-            $files->asksFor($this->delivery->factsOf($sequence->group, $sequence->rows[0])->kind) ? 1 : 0,
+            $files->asksFor($this->delivery->kindAmong($sequence->group, $sequence->rows)) ? 1 : 0,
             $files->expected === null ? 0 : count($sequence->frames->and($files->expected)),
             $sequence->count(),
             -substr_count($sequence->folder(), '/'),

@@ -36,7 +36,7 @@ final readonly class LeftOver
             foreach ($this->claims->sequences($group, ...$this->splitOf($group)) as $sequence) {
                 $left = $this->leftOf($sequence);
                 if (! $left->isEmpty() && ! ($checksums && $this->isChecksumList($sequence))) {
-                    $kind = $this->delivery->factsOf($group, $sequence->rows[0])->kind;
+                    $kind = $this->delivery->kindAmong($sequence->group, $sequence->rows);
                     $extras[] = new Extra($sequence, $left, $kind, $this->nearestReading($sequence));
                 }
             }
@@ -48,7 +48,7 @@ final readonly class LeftOver
     /** @return array{int|null, string, string} only pictures make sequences; notes and logs are single files */
     private function splitOf(NameGroup $group): array
     {
-        $pictures = $group->count() > 1 && ($this->delivery->factsOf($group, 0)->kind?->isPicture() ?? false);
+        $pictures = $group->count() > 1 && (($this->delivery->kindsOf($group)[0] ?? null)?->isPicture() ?? false);
 
         return $this->claims->splitOf($group) ?? [$pictures ? Sequence::likelyColumn($group) : null, '', ''];
     }

@@ -8,7 +8,6 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Delivery\Sequence;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\ExactName;
 use PlainLedger\Core\Naming\NameReader;
 use PlainLedger\Core\Naming\NameReading;
@@ -20,9 +19,6 @@ final class NameReadings
 {
     /** Names that fit nothing are laid against patterns up to so many times; one takes up to some milliseconds. */
     private const MOST = 2000;
-
-    /** So many files of a group tell what it holds. */
-    private const SAMPLES = 20;
 
     private int $done = 0;
 
@@ -55,7 +51,7 @@ final class NameReadings
 
             return null;
         }
-        $extensions = self::extensions($files->part, $this->delivery->factsOf($group, $row), $name);
+        $extensions = self::extensions($files->part, $this->delivery->factsOf($group, $row)->kind, $name);
 
         $key = spl_object_id($files).'/'.implode('/', $extensions)."/{$name}";
         if (! array_key_exists($key, $this->known)) {
@@ -96,7 +92,7 @@ final class NameReadings
 
     public function exactName(ExpectedFiles $files, NameGroup $group, bool $numbered = true): ?ExactName
     {
-        $extensions = self::extensions($files->part, $this->delivery->factsOf($group, 0), $group->name(0));
+        $extensions = self::extensions($files->part, $this->delivery->kindsOf($group)[0] ?? null, $group->name(0));
 
         return $files->exactName($extensions, $numbered);
     }
@@ -107,7 +103,7 @@ final class NameReadings
      *
      * @return list<string>
      */
-    private static function extensions(Part $part, MediaFacts $facts, string $name): array
+    private static function extensions(Part $part, ?Kind $kind, string $name): array
     {
         $asked = array_map(static fn (Kind $k): string => $k->usualExtension(), $part->kinds());
         $own = strtolower(Extension::of($name));
@@ -115,20 +111,20 @@ final class NameReadings
             // a companion file's extension stands in its pattern
             return $asked === [] && $own !== '' ? [$own] : $asked;
         }
-        if ($facts->kind === null) {
+        if ($kind === null) {
             return $asked === [] ? [$own] : $asked;
         }
-        $isAsked = $asked === [] || in_array($facts->kind, $part->kinds(), true);
+        $isAsked = $asked === [] || in_array($kind, $part->kinds(), true);
 
-        return [$facts->kind->usualExtension(), ...($isAsked ? [] : $asked)];
+        return [$kind->usualExtension(), ...($isAsked ? [] : $asked)];
     }
 
     /** Whether files of the group can be of the part: by content, or where that is broken, by their extension. */
     public function couldAnswer(NameGroup $group, Part $part): bool
     {
-        for ($row = 0; $row < min(self::SAMPLES, $group->count()); $row++) {
-            $kind = $this->delivery->factsOf($group, $row)->kind
-                ?? Kind::fromExtension(Extension::of($group->name($row)));
+        $kinds = $this->delivery->kindsOf($group);
+        $named = Kind::fromExtension(Extension::of($group->name(0)));
+        foreach ([...$kinds, ...($kinds === [] ? [$named] : [])] as $kind) {
             if (self::isDeliveredAs($part->delivers, $kind)) {
                 return true;
             }

@@ -31,7 +31,7 @@ final readonly class OtherMedium
             $sequence = $match->isEmpty() && $match->part->delivers !== Delivers::File
                 ? $this->insteadOf($match->part)
                 : null;
-            $kind = $sequence === null ? null : $this->delivery->factsOf($sequence->group, 0)->kind;
+            $kind = $sequence === null ? null : $this->delivery->kindAmong($sequence->group, $sequence->rows);
             if ($sequence !== null && $kind !== null) {
                 $this->claims->setApart($sequence);
                 $folder = $sequence->folder();
@@ -66,7 +66,7 @@ final readonly class OtherMedium
 
     private function isOther(NameGroup $group, bool $wantsMovie): bool
     {
-        $kind = $this->delivery->factsOf($group, 0)->kind;
+        $kind = $this->delivery->kindsOf($group)[0] ?? null;
 
         return $kind !== null && ($wantsMovie ? $kind->isPicture() && $group->count() > 1 : $kind->isMovie());
     }

@@ -8,7 +8,6 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Matching\ExpectedFiles;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Media\Kind;
-use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NameReading;
 use PlainLedger\Core\Specification\Delivers;
 
@@ -47,7 +46,7 @@ final class Assigner
             $keys = $told === null ? $this->candidates($unit) : array_filter([$told], $this->isOwed(...));
             if (count($keys) === 1) {
                 $units[$keys[0]][] = $unit;
-            } elseif ($keys !== [] && $this->facts($unit)->kind !== null) {
+            } elseif ($keys !== [] && $this->kind($unit) !== null) {
                 $several[] = $unit->fitting($keys);
             } else {
                 $none[] = $unit;
@@ -159,7 +158,7 @@ final class Assigner
      */
     private function ofFormat(TreeUnit $unit, array $keys): array
     {
-        $kind = $this->facts($unit)->kind;
+        $kind = $this->kind($unit);
 
         return array_values(array_filter($keys, fn (string $key): bool => array_filter(
             $this->expected[$key],
@@ -170,7 +169,7 @@ final class Assigner
     /** Whether such a file can be what is delivered there at all. */
     private function isOfForm(ExpectedFiles $files, TreeUnit $unit): bool
     {
-        $kind = $this->facts($unit)->kind
+        $kind = $this->kind($unit)
             ?? Kind::fromExtension(Extension::of($unit->group->name($unit->rows[0])));
 
         return match ($files->part->delivers) {
@@ -180,8 +179,8 @@ final class Assigner
         };
     }
 
-    private function facts(TreeUnit $unit): MediaFacts
+    private function kind(TreeUnit $unit): ?Kind
     {
-        return $this->delivery->factsOf($unit->group, $unit->rows[0]);
+        return $this->delivery->kindAmong($unit->group, $unit->rows);
     }
 }

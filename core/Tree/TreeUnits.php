@@ -17,7 +17,7 @@ final readonly class TreeUnits
     public function all(): \Generator
     {
         foreach ($this->delivery->groups as $group) {
-            $isPicture = $this->delivery->factsOf($group, 0)->kind?->isMovie() !== true;
+            $isPicture = ($this->delivery->kindsOf($group)[0] ?? null)?->isMovie() !== true;
             $column = $isPicture ? Sequence::likelyColumn($group) : null;
             foreach (Sequence::of($group, $column) as $sequence) {
                 yield from $this->parted($group, $sequence);
