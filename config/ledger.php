@@ -20,5 +20,7 @@ return [
     // of one production: bytes that are kept of it, and checks of files in 24 hours
     'most_bytes' => (int) env('LEDGER_MOST_BYTES', 4_000_000_000),
     'most_checks' => (int) env('LEDGER_MOST_CHECKS', 5000),
+    // bytes of an archive that somebody uploads
+    'largest_archive' => (int) env('LEDGER_LARGEST_ARCHIVE', 4_000_000_000),
     'demo' => (bool) env('LEDGER_DEMO', false),
 ];

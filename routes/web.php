@@ -13,11 +13,12 @@ use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
-    'change', 'check', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'token',
-    'waiver',
+    'change', 'check', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'waiver',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }
+Route::pattern('token', '[0-9]{1,18}');
+Route::pattern('picked', '[ul][0-9]{1,18}-[0-9a-f]{32}');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [Account\SignInController::class, 'create'])->name('sign-in');
@@ -26,6 +27,19 @@ Route::middleware('guest')->group(function (): void {
 
 // for somebody without a sign-in: the signature is looked at by the controller, which says why a link is closed
 Route::get('/sheets/{link}', Specification\OpenSheetController::class)->middleware('throttle:60,1')->name('sheet.open');
+
+// also for somebody without a sign-in, who came by a link: whoever began it is known by a word, and asked for by the
+// controllers
+Route::get('/own/{link}', [Check\OwnFolderController::class, 'show'])->middleware('throttle:60,1')->name('own.open');
+Route::post('/own/{link}', [Check\OwnFolderController::class, 'store'])
+    ->middleware('throttle:costly')
+    ->name('own.begin');
+Route::middleware('throttle:picked')->prefix('/picked/{picked}')->group(function (): void {
+    Route::get('/', [Check\PickedFolderController::class, 'show'])->name('picked');
+    Route::delete('/', [Check\PickedFolderController::class, 'destroy'])->name('picked.stop');
+    Route::post('/names', [Check\PickedNamesController::class, 'store'])->name('picked.names');
+    Route::post('/slices', [Check\PickedSlicesController::class, 'store'])->name('picked.slices');
+});
 
 // what somebody has of their own
 Route::middleware(['auth', 'throttle:work'])->group(function (): void {
@@ -131,6 +145,14 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
         Route::post('/logs', [Render\RenderLogController::class, 'store'])->name('logs.send');
         Route::post('/logs/follow', [Render\FollowedLogController::class, 'store'])->name('logs.begin');
         Route::get('/intake', [Check\IntakeController::class, 'show'])->name('intake');
+        Route::get('/archive', [Check\ArchivePieceController::class, 'show'])->name('archive');
+        Route::post('/archive', [Check\ArchivePieceController::class, 'store'])
+            ->middleware('throttle:picked')
+            ->withoutMiddleware('throttle:work')
+            ->name('archive.piece');
+        Route::post('/picked', [Check\PickedFolderController::class, 'store'])
+            ->middleware('throttle:costly')
+            ->name('picked.begin');
         Route::post('/checks', [Check\CheckController::class, 'store'])
             ->middleware('throttle:costly')
             ->name('checks.store');

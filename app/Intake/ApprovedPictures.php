@@ -55,21 +55,17 @@ final readonly class ApprovedPictures
     /**
      * Where they lie, for whoever is to open them.
      *
+     * @param  IntakeRoot|null  $root  null: the files lie in none, and only what was uploaded is to be reached
      * @return array<int, array{folder: string, name: string}> by frame; those that may not be reached are left out
      */
-    public static function places(Specification $specification, Deliverable $deliverable, IntakeRoot $root): array
+    public static function places(Specification $specification, Deliverable $deliverable, ?IntakeRoot $root): array
     {
         $places = [];
         foreach (ApprovedPicture::in($specification) as $frame => $picture) {
             try {
                 $folder = str_starts_with($picture, self::UPLOADED)
                     ? self::uploadedFolder($deliverable)
-                    : IntakeFolder::open(
-                        $root,
-                        dirname($picture) === '.' ? '' : dirname($picture),
-                        $deliverable,
-                        true,
-                    )->path;
+                    : self::folderBelow($root, $picture, $deliverable);
                 $places[$frame] = ['folder' => $folder, 'name' => basename($picture)];
             } catch (FolderRefused|SourceUnreadable) {
                 // it is told as one that cannot be read
@@ -77,6 +73,15 @@ final readonly class ApprovedPictures
         }
 
         return $places;
+    }
+
+    private static function folderBelow(?IntakeRoot $root, string $picture, Deliverable $deliverable): string
+    {
+        if ($root === null) {
+            throw SourceUnreadable::file($picture, 'it lies in an intake');
+        }
+
+        return IntakeFolder::open($root, dirname($picture) === '.' ? '' : dirname($picture), $deliverable, true)->path;
     }
 
     private static function uploadedFolder(Deliverable $deliverable): string

@@ -194,19 +194,6 @@ final readonly class IntakeFolder
         );
     }
 
-    /** Whether it holds no more files than this, counted only so far. */
-    public function holdsAtMost(int $many): bool
-    {
-        $count = 0;
-        foreach ($this->listing()->files() as $_) {
-            if (++$count > $many) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
     /**
      * Folders and archives in it, and how many files lie beside them.
      *

@@ -26,7 +26,7 @@ final readonly class QuickLook
     /** @throws FolderRefused|WorkRefused */
     public static function at(IntakeFolder $folder): Delivery
     {
-        if (! $folder->holdsAtMost(self::MOST_FILES)) {
+        if (! ListingSize::isAtMost($folder->listing(), self::MOST_FILES)) {
             $most = number_format(self::MOST_FILES);
             throw FolderRefused::because(
                 $folder->below,

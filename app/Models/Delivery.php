@@ -21,26 +21,47 @@ use PlainLedger\Core\Delivery\Delivery as Scanned;
  * @property int $total_size
  * @property Carbon $scanned_at
  * @property string $data
+ * @property DeliveryOrigin $origin
+ * @property string|null $archive  the file in the storage, where it was uploaded
  * @property IntakeRoot|null $intakeRoot
  */
 final class Delivery extends Model
 {
     protected $fillable = [
         'deliverable_id', 'user_id', 'intake_root_id', 'folder', 'depth', 'file_count', 'total_size', 'scanned_at',
-        'data',
+        'origin', 'archive', 'data',
     ];
+
+    protected $attributes = ['origin' => 'intake'];
 
     protected $hidden = ['data'];
 
     protected function casts(): array
     {
-        return ['scanned_at' => 'datetime'];
+        return ['scanned_at' => 'datetime', 'origin' => DeliveryOrigin::class];
     }
 
     /** @return BelongsTo<IntakeRoot, $this> */
     public function intakeRoot(): BelongsTo
     {
         return $this->belongsTo(IntakeRoot::class);
+    }
+
+    /**
+     * By which its files are looked at once more.
+     *
+     * @return array{root: int, folder: string, depth: string, archive?: string}|null  null where that cannot be done
+     *   from here
+     */
+    public function order(): ?array
+    {
+        $order = ['root' => $this->intake_root_id ?? 0, 'folder' => $this->folder, 'depth' => $this->depth];
+
+        return match (true) {
+            $this->archive !== null => $order + ['archive' => $this->archive],
+            $this->intake_root_id !== null => $order,
+            default => null,
+        };
     }
 
     public static function pack(Scanned $scanned): string

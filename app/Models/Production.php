@@ -23,7 +23,7 @@ use PlainLedger\Core\Specification\SetBy;
  * @property list<array<string, mixed>>|null $field_map
  * @property list<array{name: string, patterns: list<array{event: string, pattern: string}>}>|null $log_shapes
  * @property array{machines?: int, hours?: string}|null $pool
- * @property array{bytes?: int, checks?: int}|null $limits  where it has others than the usual ones
+ * @property array{bytes?: int, checks?: int, archive?: int}|null $limits  where it has others than the usual ones
  */
 final class Production extends Model
 {

@@ -10,7 +10,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\URL;
 
 /**
- * A way to a deliverable's sheet that needs no sign-in: signed, until a day, and to be taken back.
+ * A way to a deliverable that needs no sign-in, to read its sheet or to check files of one's own: signed, until a day,
+ * and to be taken back.
  *
  * @property int $id
  * @property int $deliverable_id
@@ -18,16 +19,19 @@ use Illuminate\Support\Facades\URL;
  * @property Carbon $expires_at
  * @property Carbon|null $revoked_at
  * @property int $opened
+ * @property LinkKind $kind
  * @property Carbon $created_at
  * @property Deliverable $deliverable
  */
 final class SheetLink extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'expires_at', 'revoked_at', 'opened'];
+    protected $fillable = ['deliverable_id', 'user_id', 'expires_at', 'revoked_at', 'opened', 'kind'];
+
+    protected $attributes = ['kind' => 'sheet'];
 
     protected function casts(): array
     {
-        return ['expires_at' => 'datetime', 'revoked_at' => 'datetime'];
+        return ['expires_at' => 'datetime', 'revoked_at' => 'datetime', 'kind' => LinkKind::class];
     }
 
     /** @return BelongsTo<Deliverable, $this> */
@@ -44,6 +48,6 @@ final class SheetLink extends Model
     /** Without the host: the same signature holds by whatever name the machine is reached. */
     public function path(): string
     {
-        return URL::temporarySignedRoute('sheet.open', $this->expires_at, ['link' => $this->id], false);
+        return URL::temporarySignedRoute($this->kind->route(), $this->expires_at, ['link' => $this->id], false);
     }
 }

@@ -54,6 +54,10 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('costly', static fn (Request $request): Limit => Limit::perMinute(60)->by(
             'costly:'.($request->user()->id ?? $request->ip()),
         ));
+        // some megabytes each, asked for one after another
+        RateLimiter::for('picked', static fn (Request $request): Limit => Limit::perMinute(1200)->by(
+            'picked:'.($request->user()->id ?? $request->ip()),
+        ));
         RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(600)->by(
             'pictures:'.($request->user()->id ?? $request->ip()),
         ));

@@ -289,6 +289,15 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
         $theirs = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];
+        $works = ['artist' => 200, 'coordinator' => 200] + $theirs;
+        $about = ['name' => 'a.zip', 'size' => 5, 'modified' => 5];
+        yield 'how much of an archive has come' => [
+            'get', '/deliverables/D/archive?'.http_build_query($about), $works,
+        ];
+        yield 'an archive' => [
+            'post', '/deliverables/D/archive', ['artist' => 302, 'coordinator' => 302] + $theirs, $about,
+        ];
+        yield 'a folder of ones own' => ['post', '/deliverables/D/picked', $works, ['folder' => 'v1', 'now' => 5]];
         yield 'what it would rename' => ['get', '/checks/C/moves', $theirs];
         yield 'a script of that' => ['get', '/checks/C/moves.csv', $theirs];
         yield 'renaming' => ['post', '/checks/C/moves', ['artist' => 302, 'coordinator' => 302] + $theirs];
@@ -428,7 +437,7 @@ final class WhoMayTest extends LedgerTestCase
             ['POST X/scene', 'GET X/check', 'GET X/settings'],
         );
         $known = [
-            ...array_values($known), ...$api, 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up',
+            ...array_values($known), ...$api, ...self::own(), 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up',
             'GET /deliverables/{deliverable}',
         ];
         $there = [];
@@ -437,6 +446,15 @@ final class WhoMayTest extends LedgerTestCase
         }
 
         self::assertSame([], array_values(array_diff($there, $known)));
+    }
+
+    /** @return list<string> by a link, or by a word that whoever began it was told: looked at in a test of their own */
+    private static function own(): array
+    {
+        return [
+            'GET /own/{link}', 'POST /own/{link}', 'GET /picked/{picked}', 'DELETE /picked/{picked}',
+            'POST /picked/{picked}/names', 'POST /picked/{picked}/slices',
+        ];
     }
 
     public function test_an_artist_sees_only_what_is_theirs(): void
@@ -459,6 +477,8 @@ final class WhoMayTest extends LedgerTestCase
         $own = [
             'sign-in', 'sign-in.store', 'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
             'tokens.drop', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
+            // by a link, or by a word that only whoever began it was told: looked at in a test of their own
+            'own.open', 'own.begin', 'picked', 'picked.stop', 'picked.names', 'picked.slices',
         ];
         $open = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { notesOf, verdictInWords } from '../../resources/js/features/check/notes';
+import { notesOf } from '../../resources/js/features/check/notes';
+import { verdictInWords } from '../../resources/js/lib/verdict';
 import { below } from '../../resources/js/features/specification/layers';
 import type { AskedLine, CheckDocument } from '../../resources/js/types/views';
 

@@ -6,6 +6,7 @@ namespace App\Actions\Checks;
 
 use App\Models\Check;
 use App\Models\Delivery;
+use App\Models\DeliveryOrigin;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Delivery\Delivery as Scanned;
 
@@ -20,7 +21,9 @@ final readonly class KeepScan
         $delivery = new Delivery([
             'deliverable_id' => $check->deliverable_id,
             'user_id' => $check->user_id,
-            'intake_root_id' => $order['root'],
+            'intake_root_id' => isset($order['archive']) ? null : $order['root'],
+            'origin' => isset($order['archive']) ? DeliveryOrigin::Upload : DeliveryOrigin::Intake,
+            'archive' => $order['archive'] ?? null,
             'folder' => $order['folder'],
             'depth' => $order['depth'],
             'file_count' => $scanned->fileCount(),

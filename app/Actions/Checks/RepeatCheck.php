@@ -27,13 +27,13 @@ final readonly class RepeatCheck
             return $this->brokenOff($old, $by);
         }
         $delivery = $old->delivery;
-        if ($delivery?->intake_root_id === null || ! self::mustBeRead($delivery, $old)) {
+        $order = $delivery?->order();
+        if ($delivery === null || $order === null || ! self::mustBeRead($delivery, $old)) {
             $check = $this->open->run($old->deliverable, $old->scene, $by);
             $this->close->run($check, $delivery);
 
             return $check;
         }
-        $order = ['root' => $delivery->intake_root_id, 'folder' => $delivery->folder, 'depth' => $delivery->depth];
 
         return $this->scanned($this->open->run($old->deliverable, $old->scene, $by, $order));
     }

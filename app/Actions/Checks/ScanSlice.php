@@ -6,11 +6,11 @@ namespace App\Actions\Checks;
 
 use App\Health\MachineTrouble;
 use App\Intake\ApprovedPictures;
-use App\Intake\IntakeFolder;
+use App\Intake\CheckedPlace;
+use App\Intake\ListingSize;
 use App\Intake\Spool;
 use App\Models\Check;
 use App\Models\CheckState;
-use App\Models\IntakeRoot;
 use App\Processes\ScanEnd;
 use App\Processes\ScanOutcome;
 use App\Processes\ScanProcess;
@@ -23,7 +23,7 @@ use League\Flysystem\FilesystemException;
 use PlainLedger\Core\Checking\Rules\ChecksumsRule;
 use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\ContentOrder;
-use PlainLedger\Core\Delivery\FolderRefused;
+use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
@@ -56,6 +56,21 @@ final class ScanSlice implements ShouldQueue
             $goesOn = $this->slice($check, $keepScan);
         } while ($goesOn && $this->hasNoQueue());
         $goesOn && self::dispatch($this->check);
+    }
+
+    /** Whether so little is to be read that nobody has to wait for the queue. */
+    public static function isAtOnce(Check $check, Listing $listing, ScanDepth $depth): bool
+    {
+        // pixels and checksums take their time, however few the files are
+        if (
+            $depth === ScanDepth::Full
+            || PixelRules::sampleOptionsFor($check->resolved()) !== null
+            || ChecksumsRule::isAskedBy($check->resolved())
+        ) {
+            return false;
+        }
+
+        return ListingSize::isAtMost($listing, (int) config('ledger.files_at_once'));
     }
 
     private function hasNoQueue(): bool
@@ -96,19 +111,19 @@ final class ScanSlice implements ShouldQueue
     private function order(Check $check, BrokenScans $troubles): ScanOrder
     {
         $order = $check->order ?? throw new \LogicException('This check was not made of a folder.');
-        $root = IntakeRoot::query()->find($order['root'])
-            ?? throw FolderRefused::because($order['folder'], 'is not there any more');
         $overseer = $check->person?->roleIn($check->deliverable->production_id)?->decides() ?? false;
         $asked = $check->resolved();
         $spool = Storage::path(Spool::name('check', $check));
         Storage::makeDirectory(dirname(Spool::name('check', $check)));
 
+        $place = CheckedPlace::ordered($order, $check->deliverable, $overseer);
+
         return new ScanOrder(
-            IntakeFolder::open($root, $order['folder'], $check->deliverable, $overseer)->path,
+            $place->path,
             ScanDepth::from($order['depth']),
             new ContentOrder(
                 PixelRules::sampleOptionsFor($asked),
-                ApprovedPictures::places($asked, $check->deliverable, $root),
+                ApprovedPictures::places($asked, $check->deliverable, $place->root),
                 ChecksumsRule::isAskedBy($asked),
             ),
             $spool,

@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { FilesFound } from '../features/check/FilesFound';
 import { LedgerSheet } from '../features/check/LedgerSheet';
-import { verdictInWords } from '../features/check/notes';
+import { verdictInWords } from '../lib/verdict';
 import { to } from '../lib/route';
 import { Folios } from '../parts/Folios';
 import type { CheckPage } from '../types/views';

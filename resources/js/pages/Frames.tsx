@@ -1,7 +1,11 @@
+import { router } from '@inertiajs/react';
 import { FilesFound } from '../features/check/FilesFound';
 import { FramesTop } from '../features/check/FramesTop';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { PastChecks } from '../features/check/PastChecks';
+import { HandInArchive } from '../features/own/HandInArchive';
+import { OwnFolder } from '../features/own/OwnFolder';
+import { to } from '../lib/route';
 import { Folios } from '../parts/Folios';
 import type { FramesPage } from '../types/views';
 
@@ -18,7 +22,24 @@ export default function Frames(page: FramesPage) {
             head={
                 <>
                     <Folios deliverable={deliverable} at="frames" />
-                    <FramesTop page={page} ledger={ledger} />
+                    <FramesTop
+                        key={page.ledger?.id}
+                        page={page}
+                        ledger={ledger}
+                        own={
+                            page.may.check && (
+                                <>
+                                    <OwnFolder
+                                        begin={to('picked.begin', { deliverable: deliverable.id })}
+                                        says="Or drop a folder of this machine here."
+                                        looks={page.looks}
+                                        onEnded={() => router.reload()}
+                                    />
+                                    <HandInArchive deliverable={deliverable.id} />
+                                </>
+                            )
+                        }
+                    />
                 </>
             }
             between={ledger === null ? null : <FilesFound ledger={ledger} />}

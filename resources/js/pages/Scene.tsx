@@ -1,6 +1,6 @@
 import { BrokenOff } from '../features/check/BrokenOff';
 import { LedgerSheet } from '../features/check/LedgerSheet';
-import { verdictInWords } from '../features/check/notes';
+import { verdictInWords } from '../lib/verdict';
 import { PartMade } from '../features/check/PartMade';
 import { PastChecks } from '../features/check/PastChecks';
 import { BringScene } from '../features/scene/BringScene';

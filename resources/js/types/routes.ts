@@ -9,6 +9,12 @@ export const routes: Config = {
     routes: {
         'sign-in': { uri: 'sign-in', methods: ['GET', 'HEAD'] },
         'sign-in.store': { uri: 'sign-in', methods: ['POST'] },
+        'own.open': { uri: 'own/{link}', methods: ['GET', 'HEAD'], parameters: ['link'] },
+        'own.begin': { uri: 'own/{link}', methods: ['POST'], parameters: ['link'] },
+        picked: { uri: 'picked/{picked}', methods: ['GET', 'HEAD'], parameters: ['picked'] },
+        'picked.stop': { uri: 'picked/{picked}', methods: ['DELETE'], parameters: ['picked'] },
+        'picked.names': { uri: 'picked/{picked}/names', methods: ['POST'], parameters: ['picked'] },
+        'picked.slices': { uri: 'picked/{picked}/slices', methods: ['POST'], parameters: ['picked'] },
         'sign-out': { uri: 'sign-out', methods: ['POST'] },
         productions: { uri: '/', methods: ['GET', 'HEAD'] },
         calculator: { uri: 'calculator', methods: ['GET', 'HEAD'] },
@@ -163,6 +169,9 @@ export const routes: Config = {
         'logs.send': { uri: 'deliverables/{deliverable}/logs', methods: ['POST'], parameters: ['deliverable'] },
         'logs.begin': { uri: 'deliverables/{deliverable}/logs/follow', methods: ['POST'], parameters: ['deliverable'] },
         intake: { uri: 'deliverables/{deliverable}/intake', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        archive: { uri: 'deliverables/{deliverable}/archive', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        'archive.piece': { uri: 'deliverables/{deliverable}/archive', methods: ['POST'], parameters: ['deliverable'] },
+        'picked.begin': { uri: 'deliverables/{deliverable}/picked', methods: ['POST'], parameters: ['deliverable'] },
         'checks.store': { uri: 'deliverables/{deliverable}/checks', methods: ['POST'], parameters: ['deliverable'] },
         'message.drop': { uri: 'messages/{message}', methods: ['DELETE'], parameters: ['message'] },
         'sheet.revoke': { uri: 'sheets/{link}', methods: ['DELETE'], parameters: ['link'] },
@@ -213,6 +222,12 @@ declare module 'ziggy-js' {
     interface RouteList {
         'sign-in': readonly [];
         'sign-in.store': readonly [];
+        'own.open': readonly [{ name: 'link'; required: true }];
+        'own.begin': readonly [{ name: 'link'; required: true }];
+        picked: readonly [{ name: 'picked'; required: true }];
+        'picked.stop': readonly [{ name: 'picked'; required: true }];
+        'picked.names': readonly [{ name: 'picked'; required: true }];
+        'picked.slices': readonly [{ name: 'picked'; required: true }];
         'sign-out': readonly [];
         productions: readonly [];
         calculator: readonly [];
@@ -283,6 +298,9 @@ declare module 'ziggy-js' {
         'logs.send': readonly [{ name: 'deliverable'; required: true }];
         'logs.begin': readonly [{ name: 'deliverable'; required: true }];
         intake: readonly [{ name: 'deliverable'; required: true }];
+        archive: readonly [{ name: 'deliverable'; required: true }];
+        'archive.piece': readonly [{ name: 'deliverable'; required: true }];
+        'picked.begin': readonly [{ name: 'deliverable'; required: true }];
         'checks.store': readonly [{ name: 'deliverable'; required: true }];
         'message.drop': readonly [{ name: 'message'; required: true }];
         'sheet.revoke': readonly [{ name: 'link'; required: true }];

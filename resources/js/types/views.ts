@@ -174,6 +174,8 @@ export interface DeliverableHead extends IndexLine {
 
 export type Delivers = 'frames' | 'still' | 'movie' | 'file';
 
+export type DeliveryOrigin = 'intake' | 'own' | 'upload';
+
 export interface DroppedLine {
     id: RequirementId;
     label: string;
@@ -291,12 +293,14 @@ export interface FoundScenes {
 export interface FramesPage {
     book: Book;
     deliverable: DeliverableHead;
-    may: { specify: boolean };
+    may: { specify: boolean; check: boolean };
     ledger: Ledger | null;
     past: PastCheck[];
     roots: IntakePlace[];
     running: Progress | null;
     broken: Unfinished | null;
+    /** Pixels are to be looked at: from elsewhere whole pictures have to be sent for that. */
+    looks: boolean;
 }
 
 export interface FromListPage {
@@ -397,6 +401,8 @@ export interface Ledger {
 }
 
 export type Level = 'must' | 'should';
+
+export type LinkKind = 'sheet' | 'check';
 
 export interface ListPreview {
     headings: string[] | null;
@@ -562,6 +568,18 @@ export interface OfferedSum {
 export interface OutboxPage {
     book: Book;
     messages: MessageShown[];
+}
+
+export interface OwnFolderPage {
+    link: number;
+    code: string;
+    title: string;
+    production: string;
+    until: string;
+    /** Pixels are to be looked at, for which whole pictures have to be sent. */
+    looks: boolean;
+    /** how each requirement is called, by its id */
+    labels: Record<string, string>;
 }
 
 export interface PastCheck {
@@ -777,9 +795,11 @@ export interface SheetLinkShown {
     expires: string;
     state: 'open' | 'expired' | 'taken back';
     opened: number;
+    kind: LinkKind;
 }
 
 export type ShownDelivery = {
+    origin: DeliveryOrigin;
     root: string | null;
     rootId: number | null;
     folder: string;

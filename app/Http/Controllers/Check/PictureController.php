@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
-use App\Intake\IntakeFolder;
+use App\Intake\CheckedPlace;
 use App\Models\Check;
 use App\Models\Delivery;
+use App\Models\DeliveryOrigin;
 use App\Models\User;
 use App\Processes\ThumbnailProcess;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -36,7 +37,7 @@ final class PictureController
     ): Response {
         $check->load('deliverable.production', 'deliverable.owner', 'delivery.intakeRoot', 'scene');
         $delivery = $check->delivery;
-        abort_unless($delivery?->intakeRoot !== null, 404);
+        abort_unless($delivery !== null && $delivery->origin !== DeliveryOrigin::Own, 404);
         $timeline = $check->scene?->settings()->timeline;
         $match = Matcher::match($check->resolved(), $delivery->scanned(), $timeline)->parts[$part]
             ?? abort(404);
@@ -62,12 +63,7 @@ final class PictureController
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
         try {
-            $folder = IntakeFolder::open(
-                $delivery->intakeRoot ?? abort(404),
-                $delivery->folder,
-                $check->deliverable,
-                $overseer,
-            );
+            $folder = CheckedPlace::of($delivery, $check->deliverable, $overseer);
         } catch (PlainSentence) {
             abort(404);
         }

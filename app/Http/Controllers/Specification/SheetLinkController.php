@@ -33,6 +33,7 @@ final class SheetLinkController
         $days = $request->integer('days');
         $link = SheetLink::query()->create([
             'deliverable_id' => $deliverable->id, 'user_id' => $by->id, 'expires_at' => Carbon::now()->addDays($days),
+            'kind' => $request->kind(),
         ]);
         SecurityLog::note('link given', ['link' => $link->id, 'deliverable' => $deliverable->id, 'days' => $days]);
 

@@ -9,6 +9,8 @@ use App\Http\Pages\Book\DeliverableHead;
 use App\Http\Pages\RendersPage;
 use App\Models\Deliverable;
 use App\Models\User;
+use PlainLedger\Core\Checking\Rules\PixelRules;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What was delivered, against what is asked. */
 final readonly class FramesPage
@@ -19,7 +21,7 @@ final readonly class FramesPage
 
     public DeliverableHead $deliverable;
 
-    /** @var array{specify: bool} */
+    /** @var array{specify: bool, check: bool} */
     public array $may;
 
     public ?Ledger $ledger;
@@ -34,17 +36,31 @@ final readonly class FramesPage
 
     public ?Unfinished $broken;
 
+    /** Pixels are to be looked at: from elsewhere whole pictures have to be sent for that. */
+    public bool $looks;
+
     public function __construct(Deliverable $deliverable, User $reader)
     {
         $overseer = $reader->can('specify', $deliverable);
         $running = $deliverable->checks()->underWay()->latest('id')->first();
         $this->book = new Book($deliverable->production, $reader);
         $this->deliverable = new DeliverableHead($deliverable);
-        $this->may = ['specify' => $overseer];
+        $this->may = ['specify' => $overseer, 'check' => $reader->can('check', $deliverable)];
         $this->ledger = $deliverable->newest === null ? null : new Ledger($deliverable->newest);
         $this->past = PastCheck::all($deliverable);
         $this->roots = IntakePlace::all($deliverable, $overseer);
         $this->running = $running === null ? null : new Progress($running);
         $this->broken = Unfinished::of($deliverable);
+        $this->looks = self::looksAtPixels($deliverable);
+    }
+
+    private static function looksAtPixels(Deliverable $deliverable): bool
+    {
+        try {
+            return PixelRules::sampleOptionsFor($deliverable->resolved()) !== null;
+        } catch (PlainSentence) {
+            // what is asked cannot be resolved; its own page says why
+            return false;
+        }
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Delivery;
+use App\Models\DeliveryOrigin;
 use App\Models\FileMove;
 use App\Models\Scene;
 use App\Models\Tick;
@@ -24,8 +25,8 @@ use PlainLedger\Core\Specification\Part;
 /**
  * One check as the ledger shows it: its document, with what only the screen needs beside it.
  *
- * @phpstan-type ShownDelivery array{root: string|null, rootId: int|null, folder: string, depth: string, files: int,
- *   bytes: int, at: string}
+ * @phpstan-type ShownDelivery array{origin: DeliveryOrigin, root: string|null, rootId: int|null, folder: string,
+ *   depth: string, files: int, bytes: int, at: string}
  * @phpstan-type Cell array{mark: Mark, found: string|null,
  *   runs?: list<array{frames: string, found: string, pass?: string}>, stale?: bool}
  * @phpstan-type Entry array{id: RequirementKey, part: string, level: Level, mark: Mark, required: string,
@@ -157,6 +158,7 @@ final readonly class Ledger
     private static function delivery(?Delivery $delivery): ?array
     {
         return $delivery === null ? null : [
+            'origin' => $delivery->origin,
             'root' => $delivery->intakeRoot?->label,
             'rootId' => $delivery->intake_root_id,
             'folder' => $delivery->folder,

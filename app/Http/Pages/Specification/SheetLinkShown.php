@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Specification;
 
+use App\Models\LinkKind;
 use App\Models\SheetLink;
 
 /** A link to a sheet, for somebody without a sign-in. */
@@ -21,6 +22,8 @@ final readonly class SheetLinkShown
 
     public int $opened;
 
+    public LinkKind $kind;
+
     public function __construct(SheetLink $link)
     {
         $this->id = $link->id;
@@ -32,5 +35,6 @@ final readonly class SheetLinkShown
             default => 'expired',
         };
         $this->opened = $link->opened;
+        $this->kind = $link->kind;
     }
 }

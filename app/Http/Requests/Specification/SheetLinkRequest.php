@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Specification;
 
+use App\Models\LinkKind;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A link to a sheet, for so many days. */
@@ -15,7 +16,13 @@ final class SheetLinkRequest extends FormRequest
         return [
             'days' => ['required', 'integer', 'min:1', 'max:365'],
             'anyway' => ['boolean'],
+            'kind' => ['nullable', 'in:sheet,check'],
         ];
+    }
+
+    public function kind(): LinkKind
+    {
+        return LinkKind::tryFrom($this->string('kind')->toString()) ?? LinkKind::Sheet;
     }
 
     /** @return array<string, string> */

@@ -44,13 +44,13 @@ function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; 
 }
 
 function Pictures({
-    check,
+    ledger,
     part,
     pass,
     frames,
     layers = [''],
 }: {
-    check: number;
+    ledger: Ledger;
     part: string;
     pass: string | null;
     frames: number[];
@@ -58,13 +58,14 @@ function Pictures({
 }) {
     const [layer, setLayer] = useState(layers[0] ?? '');
 
-    return frames.length === 0 ? null : (
+    // of files on somebody's own disk there are none to be had
+    return frames.length === 0 || ledger.delivery?.origin === 'own' ? null : (
         <>
             <ul className="flex flex-wrap gap-3 px-6 pt-2 pb-2">
                 {frames.map((frame) => (
                     // a picture by itself for each layer, so that none is shown for another until it is there
                     <li key={`${frame} ${layer}`}>
-                        <Thumbnail check={check} part={part} pass={pass} frame={frame} layer={layer} />
+                        <Thumbnail check={ledger.id} part={part} pass={pass} frame={frame} layer={layer} />
                     </li>
                 ))}
             </ul>
@@ -92,7 +93,7 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
             {isNamed && <h2 className="aside px-6 pt-3">{sequence.pass ?? part}</h2>}
             <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} onChoose={choose} />
             {part !== null && (
-                <Pictures check={ledger.id} part={part} pass={sequence.pass} frames={pictures} layers={strip?.layers} />
+                <Pictures ledger={ledger} part={part} pass={sequence.pass} frames={pictures} layers={strip?.layers} />
             )}
             {sequence.rerender !== '' && (
                 <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
@@ -188,7 +189,13 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     isNamed={sequence.pass !== null || owed.length > 1}
                 />
             ))}
-            <Stills ledger={ledger} />
+            {ledger.delivery?.origin === 'own' ? (
+                <p className="px-6 pt-1 text-[13px] text-faint">
+                    Pictures are not shown: the files lie on the machine they were looked at on.
+                </p>
+            ) : (
+                <Stills ledger={ledger} />
+            )}
             <Names names={document.names} many={document.names_count} />
             <Others document={document} />
         </>

@@ -1,6 +1,6 @@
 import { bytes, counted } from '../../lib/frames';
 import type { Ledger, ScanDepth, ShownDelivery } from '../../types/views';
-import { verdictInWords } from './notes';
+import { verdictInWords } from '../../lib/verdict';
 
 /** What was looked at, and the ways to look again. */
 export function FramesHead({
@@ -23,6 +23,7 @@ export function FramesHead({
     onChoose: () => void;
 }) {
     const place = [delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/');
+    const where = { intake: '', own: ', on a disk of their own', upload: ', handed in' }[delivery.origin];
 
     return (
         <>
@@ -30,7 +31,7 @@ export function FramesHead({
             <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
                 <span className="[overflow-wrap:anywhere]">
                     {counted(delivery.files, 'file')}, {bytes(delivery.bytes)}, in <span className="mono">{place}</span>
-                    , looked at {delivery.at}
+                    {where}, looked at {delivery.at}
                 </span>
                 {!isRunning && (
                     <span className="flex gap-2">

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Fault } from '../../parts/Fault';
@@ -24,7 +24,16 @@ function Running({ running, broken }: Pick<FramesPage, 'running' | 'broken'>) {
 }
 
 /** What was looked at, what is being looked at, and the ways to look again. */
-export function FramesTop({ page, ledger }: { page: FramesPage; ledger: Ledger | null }) {
+export function FramesTop({
+    page,
+    ledger,
+    own,
+}: {
+    page: FramesPage;
+    ledger: Ledger | null;
+    /** another way to bring files */
+    own: ReactNode;
+}) {
     const { deliverable, roots, running, broken } = page;
     const delivery = ledger?.delivery ?? null;
     const last = placeOf(delivery);
@@ -63,14 +72,17 @@ export function FramesTop({ page, ledger }: { page: FramesPage; ledger: Ledger |
                 </p>
             )}
             {choosing && !isRunning && (
-                <ChooseFolder
-                    deliverable={deliverable.id}
-                    roots={roots}
-                    start={last}
-                    fault={action.fault}
-                    busy={action.busy}
-                    onCheck={check}
-                />
+                <>
+                    <ChooseFolder
+                        deliverable={deliverable.id}
+                        roots={roots}
+                        start={last}
+                        fault={action.fault}
+                        busy={action.busy}
+                        onCheck={check}
+                    />
+                    {own}
+                </>
             )}
         </>
     );

@@ -54,21 +54,37 @@ export function SheetFiles({ deliverable }: { deliverable: number }) {
     );
 }
 
-/** For how long a link is to last. */
+const KINDS: ['sheet' | 'check', string][] = [
+    ['sheet', 'read the sheet as it then is'],
+    ['check', 'check a folder of their own against it, before they hand it in; nothing of it is kept'],
+];
+
+/** What a link is for, and for how long. */
 function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: boolean }) {
     const [days, setDays] = useState('30');
     const [anyway, setAnyway] = useState(false);
+    const [kind, setKind] = useState<'sheet' | 'check'>('sheet');
     const action = useAction('No link could be made.');
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        action.send('post', to('sheet.share', { deliverable }), { days, anyway }, { names: ['days', 'refused'] });
+        action.send('post', to('sheet.share', { deliverable }), { days, anyway, kind }, { names: ['days', 'refused'] });
     };
 
     return (
         <form className="border-t border-ink py-2 text-[13px]" onSubmit={submit}>
-            <p className="text-faint">
-                Whoever has the link reads the sheet as it then is, without a sign-in, and nothing else.
-            </p>
+            <p className="text-faint">Whoever has the link needs no sign-in, and can do this and nothing else:</p>
+            {KINDS.map(([key, says]) => (
+                <label key={key} className="mt-1 flex items-start gap-1.5">
+                    <input
+                        type="radio"
+                        name="kind"
+                        className="radio mt-0.5"
+                        checked={kind === key}
+                        onChange={() => setKind(key)}
+                    />
+                    {says}
+                </label>
+            ))}
             <label className="mt-1.5 flex items-center gap-1.5">
                 It lasts
                 <input
@@ -109,7 +125,7 @@ function LinkLine({ link }: { link: SheetLinkShown }) {
             ) : (
                 <>
                     <a className="link" href={link.path} target="_blank" rel="noreferrer">
-                        open until {link.expires}
+                        {link.kind === 'check' ? 'check a folder, until' : 'open until'} {link.expires}
                     </a>
                     <span className="mt-1 flex flex-wrap gap-1.5">
                         <CopyButton text={window.location.origin + link.path}>Copy the link</CopyButton>

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What somebody without a sign-in may do by a link. */
+enum LinkKind: string
+{
+    /** Read the sheet. */
+    case Sheet = 'sheet';
+
+    /** Check a folder of their own against it. */
+    case Check = 'check';
+
+    public function route(): string
+    {
+        return $this === self::Sheet ? 'sheet.open' : 'own.open';
+    }
+}

@@ -1,0 +1,132 @@
+import { useRef, useState } from 'react';
+import { classes } from '../../lib/classes';
+import { counted } from '../../lib/frames';
+import { Fault } from '../../parts/Fault';
+import type { CheckDocument } from '../../types/views';
+import { folderPicker, ofDrop, ofField, type Picked } from './pick';
+import { useOwnFolder, type State } from './useOwnFolder';
+
+function inWords(state: Exclude<State, { kind: 'idle' }>): string {
+    if (state.kind === 'listing') {
+        return state.files === 0 ? 'Reading names.' : `Reading names: ${counted(state.files, 'file')} so far.`;
+    }
+    if (state.waiting) {
+        return 'The server does not answer just now; it is tried again.';
+    }
+
+    return `${state.done.toLocaleString('en')} of ${state.all.toLocaleString('en')} files looked at.`;
+}
+
+function UnderWay({ state, onStop }: { state: Exclude<State, { kind: 'idle' }>; onStop: () => void }) {
+    const [done, all] = state.kind === 'reading' ? [state.done, state.all] : [undefined, 1];
+
+    return (
+        <div className="grow">
+            <p className="flex items-baseline gap-3">
+                <span className="said" role="status">
+                    {inWords(state)}
+                </span>
+                <button type="button" className="btn ml-auto" onClick={onStop}>
+                    Stop
+                </button>
+            </p>
+            <progress className="progress mt-1" value={done} max={all} aria-label="Files looked at" />
+        </div>
+    );
+}
+
+/** A place for a folder of one's own, which is checked where it lies. */
+export function OwnFolder({
+    begin,
+    says,
+    looks,
+    onEnded,
+}: {
+    begin: string;
+    says: string;
+    /** pixels are to be looked at, for which whole pictures have to be sent */
+    looks: boolean;
+    onEnded: (check: number | null, document: CheckDocument | null) => void;
+}) {
+    const [over, setOver] = useState(false);
+    const [whole, setWhole] = useState(false);
+    const field = useRef<HTMLInputElement>(null);
+    const { state, start, stop } = useOwnFolder(begin, onEnded);
+    const take = (picked: Picked | null) => picked !== null && start(picked, whole);
+    const choose = () => {
+        const pick = folderPicker();
+        if (pick === null) {
+            field.current?.click();
+
+            return;
+        }
+        // whoever closes the dialog has chosen nothing
+        pick().then(
+            (handle) => take({ folder: handle.name, source: { kind: 'folder', handle } }),
+            () => undefined,
+        );
+    };
+
+    return (
+        <section
+            aria-label="A folder on this machine"
+            className={classes(
+                'mx-6 my-3 border border-dashed px-3 py-2',
+                over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge',
+            )}
+            onDragOver={(event) => {
+                event.preventDefault();
+                setOver(true);
+            }}
+            onDragLeave={() => setOver(false)}
+            onDrop={(event) => {
+                event.preventDefault();
+                setOver(false);
+                void ofDrop(event.dataTransfer.items).then(take);
+            }}
+        >
+            <div className="flex flex-wrap items-center gap-3">
+                {state.kind === 'idle' ? (
+                    <>
+                        <span className="said">{says}</span>
+                        <input
+                            ref={field}
+                            type="file"
+                            aria-label="Folder on this machine"
+                            className="sr-only"
+                            tabIndex={-1}
+                            // the types do not know it
+                            {...{ webkitdirectory: '' }}
+                            onChange={(event) => {
+                                take(ofField(event.target.files ?? new DataTransfer().files));
+                                event.target.value = '';
+                            }}
+                        />
+                        <button type="button" className="btn" onClick={choose}>
+                            Choose a folder
+                        </button>
+                        {looks && (
+                            <label className="flex items-center gap-1.5">
+                                <input
+                                    type="checkbox"
+                                    className="checkbox"
+                                    checked={whole}
+                                    onChange={(event) => setWhole(event.target.checked)}
+                                />
+                                send the pictures whole, so that their pixels are looked at
+                            </label>
+                        )}
+                        <span className="text-[13px] text-faint">
+                            {whole
+                                ? 'The pictures are sent to be looked at, and not kept.'
+                                : 'Only names and a few kilobytes of each file are sent.'}
+                        </span>
+                    </>
+                ) : (
+                    <UnderWay state={state} onStop={stop} />
+                )}
+            </div>
+            <Fault says={state.kind === 'idle' ? state.fault : null} className="pt-1" />
+        </section>
+    );
+}

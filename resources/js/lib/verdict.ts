@@ -1,0 +1,14 @@
+import type { CheckDocument } from '../types/views';
+
+/** The verdict as it would be said: the causes that explain most, at most two of them. */
+export function verdictInWords(document: CheckDocument): string {
+    const says = document.causes.slice(0, 2).map((cause) => cause.says);
+    const more = document.causes.length - says.length;
+    if (says.length > 0) {
+        return `${says.join(' ')}${more > 0 ? ` And ${more} more ${more === 1 ? 'cause' : 'causes'}.` : ''}`;
+    }
+
+    return document.verdict === 'balanced'
+        ? 'It balances: every line that must agree does.'
+        : 'Nothing disagrees, and something that must be known could not be read.';
+}

@@ -1,0 +1,77 @@
+import { mkdtempSync, readdirSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { accessible, open, production, signIn } from './book';
+
+/** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
+function ownFrames(): string {
+    const from = 'intake/tide_clock/TC_010/v003';
+    const folder = mkdtempSync(join(tmpdir(), 'own-'));
+    for (const name of readdirSync(from)) {
+        writeFileSync(join(folder, name), readFileSync(join(from, name)));
+    }
+    truncateSync(join(folder, 'TC_010_light_v003.1096.exr'), 9000);
+
+    return folder;
+}
+
+test('a folder of this machine is checked where it lies, and an archive is handed in', async ({ page }) => {
+    const folder = ownFrames();
+    const sent: number[] = [];
+    page.context().on('request', (request) => {
+        if (request.url().endsWith('/slices')) {
+            sent.push(request.postDataBuffer()?.length ?? 0);
+        }
+    });
+    await signIn(page, 'ansel@harbour.example');
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_010');
+    await page.getByRole('button', { name: 'Another folder' }).click();
+    await accessible(page, 'ways to bring files');
+    await page.locator('input[webkitdirectory]').setInputFiles(folder);
+    await expect(page.getByRole('main')).toContainText('on a disk of their own', { timeout: 60_000 });
+    await expect(page.getByRole('main')).toContainText('1096');
+    await expect(page.getByRole('main')).toContainText('To render again:');
+    await expect(page.getByRole('main')).toContainText('Pictures are not shown');
+    // of seventeen megabytes
+    expect(sent.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(1_500_000);
+
+    const zip = `${folder}.zip`;
+    const pack =
+        '$z = new ZipArchive; $z->open($argv[1], 1);' +
+        'foreach (glob("$argv[2]/*") as $f) { $z->addFile($f, "v003/".basename($f)); } $z->close();';
+    execFileSync('php', ['-r', pack, zip, folder]);
+    await page.getByRole('button', { name: 'Another folder' }).click();
+    await page.locator('input[accept*=zip]').setInputFiles(zip);
+    await expect(page.getByRole('main')).toContainText('handed in', { timeout: 60_000 });
+    await expect(page.getByRole('main')).toContainText('To render again:');
+    await expect(page.getByRole('img', { name: /^Frame \d+/ }).first()).toBeVisible();
+});
+
+test('somebody without a sign-in checks a folder by a link', async ({ page, browser }) => {
+    const folder = ownFrames();
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_010', 'Specification');
+    await page.getByRole('link', { name: 'Hand it out' }).click();
+    await page.getByLabel(/check a folder of their own/).check();
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    const path = await page
+        .getByRole('link', { name: /check a folder, until/ })
+        .first()
+        .getAttribute('href');
+
+    const guest = await (await browser.newContext()).newPage();
+    await guest.goto(new URL(path ?? '', page.url()).href);
+    await expect(guest.getByRole('heading', { level: 1 })).toContainText('TC_010');
+    await accessible(guest, 'a folder by a link');
+    await guest.locator('input[webkitdirectory]').setInputFiles(folder);
+    await expect(guest.getByRole('heading', { name: 'Why' })).toBeVisible({ timeout: 60_000 });
+    await expect(guest.getByRole('main')).toContainText('Render 1096 again');
+    await accessible(guest, 'what a folder came to');
+    // an empty folder is told, and nothing else happens
+    await guest.locator('input[webkitdirectory]').setInputFiles(mkdtempSync(join(tmpdir(), 'own-')));
+    await guest.context().close();
+});
