@@ -12,9 +12,11 @@ use PlainLedger\Cli\Work\PickedTask;
 use PlainLedger\Cli\Work\ScanTask;
 use PlainLedger\Cli\Work\SheetTask;
 use PlainLedger\Cli\Work\ThumbnailTask;
+use PlainLedger\Cli\Work\TreeTask;
 use PlainLedger\Core\Delivery\Picked\PickedOrder;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Text\PlainSentence;
+use PlainLedger\Core\Tree\TreeOrder;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -32,8 +34,9 @@ try {
         'scan' => (new ScanTask($say))->run(ScanOrder::read($order)),
         'sheet' => (new SheetTask($say))->run($order),
         'picked' => (new PickedTask($say))->run(PickedOrder::read($order)),
+        'tree' => (new TreeTask($say))->run(TreeOrder::read($order)),
         'thumbnail' => (new ThumbnailTask($say))->run($order),
-        default => throw new InvalidArgumentException('The work is “scan”, “picked”, “sheet” or “thumbnail”.'),
+        default => throw new InvalidArgumentException('The work is “scan”, “picked”, “tree”, “sheet” or “thumbnail”.'),
     };
 } catch (PlainSentence $refused) {
     $say(['refused' => $refused->getMessage(), 'place' => $refused->place(), 'reason' => $refused->reason()]);

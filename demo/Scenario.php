@@ -60,7 +60,7 @@ final readonly class Scenario
                         RequirementId::TIME_RANGE => ['1-60'],
                     ],
                 ],
-                'roots' => ['Shots' => 'tide_clock/{shot}'],
+                'roots' => ['Shots' => 'tide_clock/{shot}', 'Deliveries' => 'tide_clock_deliveries'],
                 'members' => ['odile' => 'coordinator', 'ansel' => 'artist', 'brida' => 'artist'],
                 'specifications' => [
                     'Lit frames' => [

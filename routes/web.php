@@ -9,6 +9,7 @@ use App\Http\Controllers\Production;
 use App\Http\Controllers\Render;
 use App\Http\Controllers\Scene;
 use App\Http\Controllers\Specification;
+use App\Http\Controllers\Tree;
 use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
@@ -77,6 +78,8 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::post('/outbox', [Board\OutboxController::class, 'store'])->name('outbox.write');
         Route::delete('/outbox', [Board\OutboxController::class, 'destroy'])->name('outbox.clear');
         Route::patch('/pool', [Render\PoolController::class, 'update'])->name('pool');
+        Route::get('/tree', [Tree\TreeController::class, 'show'])->name('tree');
+        Route::patch('/tree', [Tree\TreeController::class, 'update'])->name('tree.assign');
         Route::get('/names', [Production\NamesController::class, 'show'])->name('names');
         Route::patch('/names', [Production\NamesController::class, 'update'])->name('names.update');
         Route::post('/names', [Production\FieldMapController::class, 'store'])->name('names.import');
@@ -86,6 +89,8 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
     Route::middleware(['can:decide,production', 'throttle:costly'])->group(function (): void {
         Route::get('/deliverables.{format}', Production\ListFileController::class)->name('list.export');
         Route::post('/together/read', Production\SharedChangePreviewController::class)->name('together.read');
+        Route::post('/tree', [Tree\TreeController::class, 'store'])->name('tree.begin');
+        Route::post('/tree/checks', Tree\TreeChecksController::class)->name('tree.checks');
         Route::get('/proof', Production\ProofController::class)->name('proof');
         Route::post('/reference', [Production\ReferenceController::class, 'store'])->name('reference.propose');
         Route::get('/results.csv', Board\ResultsController::class)->name('grades');

@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Scene\Readers\SceneJson;
+use PlainLedger\Demo\Handover;
 use PlainLedger\Demo\Mistakes;
 use PlainLedger\Demo\Scenario;
 use PlainLedger\Demo\StandInRenderer;
@@ -68,6 +69,7 @@ final class MakeDemo extends Command
                 $this->output->write('.');
             }
         }
+        $this->handOver();
         $this->newLine();
 
         return self::SUCCESS;
@@ -120,6 +122,15 @@ final class MakeDemo extends Command
         $deliverable->load('production', 'owner');
         $intake = IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false);
         $this->checkFolder->run($deliverable, $intake, ScanDepth::Quick, $owner);
+    }
+
+    /** Several shots in one tree, and what a learner has packed. */
+    private function handOver(): void
+    {
+        $intake = (string) config('ledger.intake');
+        File::deleteDirectory("{$intake}/tide_clock_deliveries");
+        Handover::tree("{$intake}/tide_clock", "{$intake}/tide_clock_deliveries/friday");
+        Handover::archive("{$intake}/output_practice/wren/v003", "{$intake}/output_practice/wren/wren_vane.zip");
     }
 
     /**

@@ -65,7 +65,8 @@ final readonly class UploadedArchive
         if ($this->size > $most) {
             throw ArchiveRefused::because(
                 $this->name,
-                'has '.ByteSize::of($this->size).', and at most '.ByteSize::of($most).' are taken. Copy it to the intake',
+                'has '.ByteSize::of($this->size).', and at most '.ByteSize::of($most)
+                    .' are taken. Copy it to the intake',
             );
         }
         if ($at === 0) {

@@ -6,18 +6,14 @@ namespace PlainLedger\Cli\Work;
 
 use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\CrashGuard;
-use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanStage;
 use PlainLedger\Core\Measure\Fraction;
-use PlainLedger\Core\Media\ApprovedComparison;
-use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SampleOptions;
-use PlainLedger\Core\Media\SourceUnreadable;
 
 /** Some seconds of a scan. What was found is in the spool file afterwards: a checkpoint, or the whole delivery. */
 final readonly class ScanTask
@@ -86,23 +82,11 @@ final readonly class ScanTask
         if ($looksFor === null) {
             return null;
         }
-        $places = $content->approved;
-        $open = static function (string $frame) use ($places): ByteSource {
-            $place = $places[(int) $frame] ?? throw SourceUnreadable::file($frame, 'there is no such file');
-            $listing = FolderListing::at($place['folder']);
-
-            return $listing->open(
-                $listing->find($place['name']) ?? throw SourceUnreadable::file($place['name'], 'there is no such file'),
-            );
-        };
-        $paths = [];
-        foreach (array_keys($looksFor['approved']) as $frame) {
-            $paths[(int) $frame] = (string) $frame;
-        }
+        $approved = ApprovedFiles::pictures($content->approved, array_keys($looksFor['approved']));
         $dark = $looksFor['dark'] === null ? null : Fraction::parse($looksFor['dark']);
 
         return PixelSampler::standard(
-            new SampleOptions($looksFor['compares'], $dark, ApprovedComparison::pictures($paths, $open)),
+            new SampleOptions($looksFor['compares'], $dark, $approved),
         );
     }
 }

@@ -48,6 +48,12 @@ test('a folder of this machine is checked where it lies, and an archive is hande
     await expect(page.getByRole('main')).toContainText('handed in', { timeout: 60_000 });
     await expect(page.getByRole('main')).toContainText('To render again:');
     await expect(page.getByRole('img', { name: /^Frame \d+/ }).first()).toBeVisible();
+
+    // as it was, for whoever comes next
+    await page.getByRole('button', { name: 'Another folder' }).click();
+    await page.getByRole('button', { name: 'v003/' }).click();
+    await page.getByRole('button', { name: 'Check this folder' }).click();
+    await expect(page.getByRole('main')).toContainText('It balances', { timeout: 60_000 });
 });
 
 test('somebody without a sign-in checks a folder by a link', async ({ page, browser }) => {
@@ -74,4 +80,23 @@ test('somebody without a sign-in checks a folder by a link', async ({ page, brow
     // an empty folder is told, and nothing else happens
     await guest.locator('input[webkitdirectory]').setInputFiles(mkdtempSync(join(tmpdir(), 'own-')));
     await guest.context().close();
+});
+
+test('one tree is looked through for all deliverables, and what is nobody’s is assigned', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await page.getByRole('link', { name: 'Delivered tree' }).click();
+    await page.getByLabel('Intake').selectOption({ label: 'Deliveries' });
+    await page.getByRole('button', { name: 'friday/' }).click();
+    await page.getByRole('button', { name: 'Look through this tree' }).click();
+    const main = page.getByRole('main');
+    await expect(main).toContainText('8 in all', { timeout: 60_000 });
+    await expect(main.getByRole('row', { name: /TC_060/ })).toContainText('8');
+    const dailies = page.getByLabel('Whose is dailies/dailies_v003.####.png');
+    await expect(main).toContainText('Nobody asked for');
+    await accessible(page, 'a delivered tree');
+    await dailies.selectOption({ label: 'TC_060, dome sky' });
+    await expect(main).toContainText('Assigned by hand', { timeout: 60_000 });
+    await dailies.selectOption({ label: 'nobody’s, so far' });
+    await expect(main).toContainText('Nobody asked for', { timeout: 60_000 });
 });

@@ -55,7 +55,7 @@ final class OwnFilesTest extends LedgerTestCase
     }
 
     /**
-     * @param  array<string, list<array{int, int}>>  $ranges
+     * @param  array<int, list<array{int, int}>>  $ranges
      * @param  array<string, mixed>  $head  further of it
      */
     private function body(array $ranges, array $head = []): string

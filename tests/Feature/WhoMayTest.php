@@ -75,6 +75,10 @@ final class WhoMayTest extends LedgerTestCase
             ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200],
             ['word' => 'scales', 'given' => []],
         ];
+        yield 'a delivered tree' => ['get', '/productions/P/tree', $decides(200)];
+        yield 'looking through one' => ['post', '/productions/P/tree', $decides(302), ['root' => 0]];
+        yield 'saying whose something of it is' => ['patch', '/productions/P/tree', $decides(302), ['place' => '']];
+        yield 'checking all of it' => ['post', '/productions/P/tree/checks', $decides(404)];
         yield 'house requirements' => ['get', '/productions/P/house', $decides(200)];
         yield 'changing house requirements' => [
             'patch',
@@ -437,8 +441,8 @@ final class WhoMayTest extends LedgerTestCase
             ['POST X/scene', 'GET X/check', 'GET X/settings'],
         );
         $known = [
-            ...array_values($known), ...$api, ...self::own(), 'GET /sign-in', 'POST /sign-in', 'POST /sign-out', 'GET /up',
-            'GET /deliverables/{deliverable}',
+            ...array_values($known), ...$api, ...self::own(), 'GET /sign-in', 'POST /sign-in', 'POST /sign-out',
+            'GET /up', 'GET /deliverables/{deliverable}',
         ];
         $there = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
@@ -448,7 +452,7 @@ final class WhoMayTest extends LedgerTestCase
         self::assertSame([], array_values(array_diff($there, $known)));
     }
 
-    /** @return list<string> by a link, or by a word that whoever began it was told: looked at in a test of their own */
+    /** @return list<string> by a link, or by a word that was told: looked at in another test */
     private static function own(): array
     {
         return [

@@ -58,6 +58,6 @@ final readonly class AdvancePicked
             $folder->avoid(...$step['at']);
         }
 
-        throw FolderRefused::because($folder->label(), 'could not be looked through: a file in it took too much memory');
+        throw FolderRefused::because($folder->label(), 'could not be looked through: a file took too much memory');
     }
 }

@@ -28,7 +28,8 @@ final readonly class CheckFolder
         if (! $check->wasRecentlyCreated) {
             return $check;
         }
-        ScanSlice::isAtOnce($check, $folder->listing(), $depth) ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);
+        $atOnce = ScanSlice::isAtOnce($check, $folder->listing(), $depth);
+        $atOnce ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);
 
         return $check->refresh();
     }

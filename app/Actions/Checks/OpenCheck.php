@@ -17,7 +17,8 @@ use PlainLedger\Core\Text\PlainSentence;
 final readonly class OpenCheck
 {
     /**
-     * @param  array{root: int, folder: string, depth: string, archive?: string}|null  $order  where its files are to be looked at
+     * @param  array{root: int, folder: string, depth: string, archive?: string}|null  $order  where its files are to be
+     *   looked at
      *
      * @throws PlainSentence where what is asked cannot be resolved, or another check is under way
      */

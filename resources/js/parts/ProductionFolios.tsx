@@ -7,6 +7,7 @@ const FOLIOS = [
     ['production', 'Deliverables'],
     ['board', 'Board'],
     ['scenes', 'Many scenes'],
+    ['tree', 'Delivered tree'],
     ['plan', 'Render plan'],
     ['outbox', 'Outbox'],
     ['house', 'House requirements'],

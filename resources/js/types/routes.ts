@@ -49,6 +49,8 @@ export const routes: Config = {
         'outbox.write': { uri: 'productions/{production}/outbox', methods: ['POST'], parameters: ['production'] },
         'outbox.clear': { uri: 'productions/{production}/outbox', methods: ['DELETE'], parameters: ['production'] },
         pool: { uri: 'productions/{production}/pool', methods: ['PATCH'], parameters: ['production'] },
+        tree: { uri: 'productions/{production}/tree', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'tree.assign': { uri: 'productions/{production}/tree', methods: ['PATCH'], parameters: ['production'] },
         names: { uri: 'productions/{production}/names', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'names.update': { uri: 'productions/{production}/names', methods: ['PATCH'], parameters: ['production'] },
         'names.import': { uri: 'productions/{production}/names', methods: ['POST'], parameters: ['production'] },
@@ -72,6 +74,8 @@ export const routes: Config = {
             methods: ['POST'],
             parameters: ['production'],
         },
+        'tree.begin': { uri: 'productions/{production}/tree', methods: ['POST'], parameters: ['production'] },
+        'tree.checks': { uri: 'productions/{production}/tree/checks', methods: ['POST'], parameters: ['production'] },
         proof: { uri: 'productions/{production}/proof', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'reference.propose': {
             uri: 'productions/{production}/reference',
@@ -254,6 +258,8 @@ declare module 'ziggy-js' {
         'outbox.write': readonly [{ name: 'production'; required: true }];
         'outbox.clear': readonly [{ name: 'production'; required: true }];
         pool: readonly [{ name: 'production'; required: true }];
+        tree: readonly [{ name: 'production'; required: true }];
+        'tree.assign': readonly [{ name: 'production'; required: true }];
         names: readonly [{ name: 'production'; required: true }];
         'names.update': readonly [{ name: 'production'; required: true }];
         'names.import': readonly [{ name: 'production'; required: true }];
@@ -261,6 +267,8 @@ declare module 'ziggy-js' {
         'production.recheck': readonly [{ name: 'production'; required: true }];
         'list.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
         'together.read': readonly [{ name: 'production'; required: true }];
+        'tree.begin': readonly [{ name: 'production'; required: true }];
+        'tree.checks': readonly [{ name: 'production'; required: true }];
         proof: readonly [{ name: 'production'; required: true }];
         'reference.propose': readonly [{ name: 'production'; required: true }];
         grades: readonly [{ name: 'production'; required: true }];

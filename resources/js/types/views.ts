@@ -809,6 +809,27 @@ export type ShownDelivery = {
     at: string;
 };
 
+export interface ShownTree {
+    id: number;
+    root: number;
+    place: string;
+    folder: string;
+    at: string;
+    running: boolean;
+    fault: string | null;
+    progress: { done: number; all: number | null; at: string } | null;
+    /** trouble first */
+    lines: TreeLine[];
+    /** what fits two or more alike */
+    several: TreePiece[];
+    /** what nobody asked for */
+    none: TreePiece[];
+    noneCount: number;
+    totals: TreeTotals | null;
+    /** key of a deliverable by the place of what was assigned to it */
+    byHand: Record<string, string>;
+}
+
 export type Side = 'scene' | 'files';
 
 export interface SignInPage {
@@ -876,6 +897,39 @@ export interface TokensPage {
     fresh: string | null;
     address: string;
 }
+
+export type TreeLine = {
+    key: number;
+    deliverable: string;
+    verdict: Verdict;
+    says: string;
+    folder: string;
+    files: number;
+    frames_missing: number;
+    cause: string | null;
+};
+
+export interface TreePage {
+    book: Book;
+    roots: { id: number; label: string; own: string }[];
+    deliverables: { id: number; code: string; title: string }[];
+    tree: ShownTree | null;
+    said: string | null;
+}
+
+export type TreePiece = { folder: string; pattern: string; frames: string; files: number; candidates: string[] };
+
+export type TreeTotals = {
+    deliverables: number;
+    balanced: number;
+    unbalanced: number;
+    open: number;
+    nothing_delivered: number;
+    frames_missing: number;
+    files_answering: number;
+    files_fitting_several: number;
+    files_nobody_asked: number;
+};
 
 export interface TriedPatterns {
     lines: { text: string; told: { event: string; at: number | string; pieces: Record<string, string> }[] }[];

@@ -132,7 +132,9 @@ final class PickedScanTest extends TestCase
     {
         $bench = (new Workbench)->frames('a.%04d.png', '1-5', Workbench::png());
         $disk = new OwnDisk($bench->folder, ['a.0003.png' => 1 << 40]);
-        $asked = Workbench::specification(['naming.pattern' => 'a.####.png', 'time.range' => '1-5', 'content.whole' => true]);
+        $asked = Workbench::specification([
+            'naming.pattern' => 'a.####.png', 'time.range' => '1-5', 'content.whole' => true,
+        ]);
         $report = CheckReport::of($asked, null, $disk->scan(Workbench::NOW))->toArray();
 
         self::assertSame('unbalanced', $report['verdict']);

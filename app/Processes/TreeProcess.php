@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Processes;
+
+use PlainLedger\Core\Tree\TreeOrder;
+
+/** Has a delivered tree looked through apart. */
+final readonly class TreeProcess
+{
+    /**
+     * @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress  null: it goes on; false
+     *   stops it
+     * @return bool whether it came to its end
+     *
+     * @throws WorkRefused
+     */
+    public static function run(TreeOrder $order, \Closure $progress): bool
+    {
+        $last = [];
+        $outcome = ChildProcess::standard()->run(
+            'tree',
+            $order->write(),
+            static function (array $line) use (&$last, $progress): bool {
+                if (isset($line['alive'])) {
+                    return $progress(null);
+                }
+                if (isset($line['at'])) {
+                    $all = $line['all'] === null ? null : (int) $line['all'];
+
+                    return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
+                }
+                $last = $line;
+
+                return true;
+            },
+        );
+        if (isset($last['refused'])) {
+            throw WorkRefused::told($last);
+        }
+
+        return $outcome === Outcome::Finished && isset($last['ended']);
+    }
+}

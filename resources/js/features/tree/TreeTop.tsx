@@ -1,0 +1,121 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { usePolling } from '../../lib/usePolling';
+import { Fault } from '../../parts/Fault';
+import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
+import type { ShownTree, TreePage } from '../../types/views';
+
+const EVERY = 1000;
+
+/** How far it is, asked for again and again. */
+function UnderWay({ tree }: { tree: ShownTree }) {
+    usePolling(async () => {
+        await new Promise<void>((done) => router.reload({ only: ['tree'], onFinish: () => done() }));
+
+        return EVERY;
+    }, EVERY);
+    const { progress } = tree;
+    const all = progress?.all ?? null;
+
+    return (
+        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Tree being looked through">
+            <p className="said" role="status">
+                {progress === null || all === null
+                    ? 'Reading names.'
+                    : `${progress.done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`}
+            </p>
+            <progress
+                className="progress mt-1"
+                value={all === null ? undefined : progress?.done}
+                max={all ?? 1}
+                aria-label="Files read"
+            />
+            <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{progress?.at}</p>
+        </section>
+    );
+}
+
+function Said({ tree, choosing, onChoose }: { tree: ShownTree; choosing: boolean; onChoose: () => void }) {
+    const { totals } = tree;
+
+    return (
+        <div className="px-6 pt-3">
+            {totals !== null && (
+                <p className="said">
+                    {totals.balanced} of {totals.deliverables} balance.{' '}
+                    {totals.frames_missing > 0 && `${totals.frames_missing.toLocaleString('en')} frames are missing. `}
+                    {totals.nothing_delivered > 0 && `Nothing was delivered of ${totals.nothing_delivered}.`}
+                </p>
+            )}
+            <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
+                <span>
+                    in <span className="mono [overflow-wrap:anywhere]">{tree.place}</span>, looked through {tree.at}
+                </span>
+                <button type="button" className="btn" aria-expanded={choosing} onClick={onChoose}>
+                    {choosing ? 'Leave it' : 'Another tree'}
+                </button>
+            </p>
+        </div>
+    );
+}
+
+/** Which folder is to be looked through. */
+function ChooseTree({ page, onBegun }: { page: TreePage; onBegun: () => void }) {
+    const { tree, roots } = page;
+    const production = page.book.production.id;
+    const action = useAction('This tree could not be looked through.');
+    const begin = (at: Choice) =>
+        action.send(
+            'post',
+            to('tree.begin', { production }),
+            { ...at },
+            { names: ['below', 'root', 'refused'], done: onBegun },
+        );
+
+    return (
+        <FolderBrowser
+            browse={to('reference', { production })}
+            roots={roots}
+            start={tree === null ? null : { root: tree.root, below: tree.folder }}
+            fault={action.fault}
+        >
+            {(at, ready) => (
+                <button
+                    type="button"
+                    className="btn btn-primary"
+                    disabled={action.busy || !ready}
+                    onClick={() => begin(at)}
+                >
+                    Look through this tree
+                </button>
+            )}
+        </FolderBrowser>
+    );
+}
+
+/** Which tree was looked through, how far that is, and the way to another. */
+export function TreeTop({ page }: { page: TreePage }) {
+    const { tree } = page;
+    const fault = tree?.fault ?? null;
+    const [choosing, setChoosing] = useState(tree === null || fault !== null);
+    if (tree?.running === true) {
+        return <UnderWay tree={tree} />;
+    }
+
+    return (
+        <>
+            {tree === null ? (
+                <p className="said px-6 pt-4">
+                    A folder in which several deliverables were delivered is looked through once; each sequence and
+                    movie is matched to the deliverable it answers.
+                </p>
+            ) : (
+                fault === null && <Said tree={tree} choosing={choosing} onChoose={() => setChoosing(!choosing)} />
+            )}
+            <Fault says={fault} className="px-6 pt-3" />
+            {choosing && <ChooseTree page={page} onBegun={() => setChoosing(false)} />}
+        </>
+    );
+}
