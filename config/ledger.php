@@ -17,6 +17,8 @@ return [
     // further names it answers under, beside that of APP_URL; and the proxies that may say how a request came to them
     'hosts' => env('LEDGER_HOSTS', ''),
     'proxies' => env('LEDGER_PROXIES', ''),
+    // seconds for which a followed folder has to stand still before it is checked by itself
+    'still' => (int) env('LEDGER_STILL', 60),
     // of one production: bytes that are kept of it, and checks of files in 24 hours
     'most_bytes' => (int) env('LEDGER_MOST_BYTES', 4_000_000_000),
     'most_checks' => (int) env('LEDGER_MOST_CHECKS', 5000),

@@ -150,6 +150,8 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
         Route::post('/logs', [Render\RenderLogController::class, 'store'])->name('logs.send');
         Route::post('/logs/follow', [Render\FollowedLogController::class, 'store'])->name('logs.begin');
         Route::get('/intake', [Check\IntakeController::class, 'show'])->name('intake');
+        Route::post('/watch', [Check\WatchController::class, 'store'])->name('watch');
+        Route::delete('/watch', [Check\WatchController::class, 'destroy'])->name('watch.stop');
         Route::get('/archive', [Check\ArchivePieceController::class, 'show'])->name('archive');
         Route::post('/archive', [Check\ArchivePieceController::class, 'store'])
             ->middleware('throttle:picked')

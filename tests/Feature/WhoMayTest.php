@@ -302,6 +302,12 @@ final class WhoMayTest extends LedgerTestCase
             'post', '/deliverables/D/archive', ['artist' => 302, 'coordinator' => 302] + $theirs, $about,
         ];
         yield 'a folder of ones own' => ['post', '/deliverables/D/picked', $works, ['folder' => 'v1', 'now' => 5]];
+        yield 'following a folder' => [
+            'post', '/deliverables/D/watch', ['artist' => 302, 'coordinator' => 302] + $theirs, ['root' => 0],
+        ];
+        yield 'following it no more' => [
+            'delete', '/deliverables/D/watch', ['artist' => 302, 'coordinator' => 302] + $theirs,
+        ];
         yield 'what it would rename' => ['get', '/checks/C/moves', $theirs];
         yield 'a script of that' => ['get', '/checks/C/moves.csv', $theirs];
         yield 'renaming' => ['post', '/checks/C/moves', ['artist' => 302, 'coordinator' => 302] + $theirs];

@@ -173,6 +173,8 @@ export const routes: Config = {
         'logs.send': { uri: 'deliverables/{deliverable}/logs', methods: ['POST'], parameters: ['deliverable'] },
         'logs.begin': { uri: 'deliverables/{deliverable}/logs/follow', methods: ['POST'], parameters: ['deliverable'] },
         intake: { uri: 'deliverables/{deliverable}/intake', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        watch: { uri: 'deliverables/{deliverable}/watch', methods: ['POST'], parameters: ['deliverable'] },
+        'watch.stop': { uri: 'deliverables/{deliverable}/watch', methods: ['DELETE'], parameters: ['deliverable'] },
         archive: { uri: 'deliverables/{deliverable}/archive', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
         'archive.piece': { uri: 'deliverables/{deliverable}/archive', methods: ['POST'], parameters: ['deliverable'] },
         'picked.begin': { uri: 'deliverables/{deliverable}/picked', methods: ['POST'], parameters: ['deliverable'] },
@@ -306,6 +308,8 @@ declare module 'ziggy-js' {
         'logs.send': readonly [{ name: 'deliverable'; required: true }];
         'logs.begin': readonly [{ name: 'deliverable'; required: true }];
         intake: readonly [{ name: 'deliverable'; required: true }];
+        watch: readonly [{ name: 'deliverable'; required: true }];
+        'watch.stop': readonly [{ name: 'deliverable'; required: true }];
         archive: readonly [{ name: 'deliverable'; required: true }];
         'archive.piece': readonly [{ name: 'deliverable'; required: true }];
         'picked.begin': readonly [{ name: 'deliverable'; required: true }];

@@ -299,6 +299,7 @@ export interface FramesPage {
     roots: IntakePlace[];
     running: Progress | null;
     broken: Unfinished | null;
+    watch: WatchedFolder | null;
     /** Pixels are to be looked at: from elsewhere whole pictures have to be sent for that. */
     looks: boolean;
 }
@@ -963,6 +964,25 @@ export interface Unfinished {
 }
 
 export type Verdict = 'balanced' | 'unbalanced' | 'open';
+
+export interface WatchedFolder {
+    place: string;
+    /** Pictures that are there. */
+    pictures: number;
+    others: number;
+    /** pictures that are owed; null where that is open */
+    expected: number | null;
+    /** Files that were written to within the last seconds. */
+    arriving: number;
+    /** pictures a minute, with one decimal; null while that cannot be told */
+    perMinute: string | null;
+    /** when the last of them can be expected, by the pace so far */
+    readyAt: string | null;
+    /** Seconds for which nothing has changed. */
+    still: number;
+    /** why it is not followed any more */
+    ended: string | null;
+}
 
 export interface WorkedSum {
     results: { label: string; value: string; formula: string }[];

@@ -36,6 +36,8 @@ final readonly class FramesPage
 
     public ?Unfinished $broken;
 
+    public ?WatchedFolder $watch;
+
     /** Pixels are to be looked at: from elsewhere whole pictures have to be sent for that. */
     public bool $looks;
 
@@ -51,6 +53,7 @@ final readonly class FramesPage
         $this->roots = IntakePlace::all($deliverable, $overseer);
         $this->running = $running === null ? null : new Progress($running);
         $this->broken = Unfinished::of($deliverable);
+        $this->watch = WatchedFolder::of($deliverable);
         $this->looks = self::looksAtPixels($deliverable);
     }
 

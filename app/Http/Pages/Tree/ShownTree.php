@@ -10,8 +10,8 @@ use PlainLedger\Core\Checking\Verdict;
 /**
  * A delivered tree as it was looked through.
  *
- * @phpstan-type TreeLine array{key: int, deliverable: string, verdict: Verdict, says: string, folder: string, files: int,
- *   frames_missing: int, cause: string|null}
+ * @phpstan-type TreeLine array{key: int, deliverable: string, verdict: Verdict, says: string, folder: string,
+ *   files: int, frames_missing: int, cause: string|null}
  * @phpstan-type TreePiece array{folder: string, pattern: string, frames: string, files: int, candidates: list<string>}
  * @phpstan-type TreeTotals array{deliverables: int, balanced: int, unbalanced: int, open: int, nothing_delivered: int,
  *   frames_missing: int, files_answering: int, files_fitting_several: int, files_nobody_asked: int}

@@ -13,6 +13,7 @@ export function ChooseFolder({
     fault,
     busy,
     onCheck,
+    onFollow,
 }: {
     deliverable: number;
     roots: IntakePlace[];
@@ -20,6 +21,8 @@ export function ChooseFolder({
     fault: string | null;
     busy: boolean;
     onCheck: (at: Choice, depth: ScanDepth) => void;
+    /** a render fills it just now */
+    onFollow: (at: Choice) => void;
 }) {
     const [full, setFull] = useState(false);
 
@@ -35,6 +38,11 @@ export function ChooseFolder({
                     >
                         {busy ? 'Checking…' : `Check this ${isArchive(at.below) ? 'archive' : 'folder'}`}
                     </button>
+                    {!isArchive(at.below) && (
+                        <button type="button" className="btn" disabled={busy || !ready} onClick={() => onFollow(at)}>
+                            Follow it while it fills
+                        </button>
+                    )}
                     <label className="flex items-center gap-1.5">
                         <input
                             type="checkbox"

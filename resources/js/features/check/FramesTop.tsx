@@ -8,19 +8,25 @@ import { BrokenOff } from './BrokenOff';
 import { CheckProgress } from './CheckProgress';
 import { ChooseFolder } from './ChooseFolder';
 import { FramesHead } from './FramesHead';
+import { Watched } from './Watched';
 
 /** Where files were looked at the last time. */
 function placeOf(delivery: ShownDelivery | null): Choice | null {
     return delivery === null || delivery.rootId === null ? null : { root: delivery.rootId, below: delivery.folder };
 }
 
-/** A check that is under way, or how the last one ended before its end. */
-function Running({ running, broken }: Pick<FramesPage, 'running' | 'broken'>) {
+/** A check that is under way; else how the last one ended before its end, and a folder that is followed. */
+function Running({ page: { running, broken, watch, deliverable } }: { page: FramesPage }) {
     if (running !== null) {
         return <CheckProgress key={running.id} running={running} />;
     }
 
-    return broken === null ? null : <BrokenOff broken={broken} />;
+    return (
+        <>
+            {broken !== null && <BrokenOff broken={broken} />}
+            {watch !== null && <Watched watch={watch} deliverable={deliverable.id} />}
+        </>
+    );
 }
 
 /** What was looked at, what is being looked at, and the ways to look again. */
@@ -34,7 +40,7 @@ export function FramesTop({
     /** another way to bring files */
     own: ReactNode;
 }) {
-    const { deliverable, roots, running, broken } = page;
+    const { deliverable, roots, running } = page;
     const delivery = ledger?.delivery ?? null;
     const last = placeOf(delivery);
     const isRunning = running !== null;
@@ -47,10 +53,17 @@ export function FramesTop({
             { ...choice, depth },
             { names: ['below', 'root', 'refused'], preserveScroll: false, done: () => setChoosing(false) },
         );
+    const follow = (choice: Choice) =>
+        action.send(
+            'post',
+            to('watch', { deliverable: deliverable.id }),
+            { ...choice },
+            { names: ['below', 'root', 'refused'], preserveScroll: false, done: () => setChoosing(false) },
+        );
 
     return (
         <>
-            <Running running={running} broken={broken} />
+            <Running page={page} />
             {delivery !== null && ledger !== null && (
                 <div className="px-6 pt-3">
                     <FramesHead
@@ -80,6 +93,7 @@ export function FramesTop({
                         fault={action.fault}
                         busy={action.busy}
                         onCheck={check}
+                        onFollow={follow}
                     />
                     {own}
                 </>

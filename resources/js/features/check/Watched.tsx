@@ -1,0 +1,64 @@
+import { router } from '@inertiajs/react';
+import { to } from '../../lib/route';
+import { usePolling } from '../../lib/usePolling';
+import { counted } from '../../lib/frames';
+import type { WatchedFolder } from '../../types/views';
+
+const EVERY = 5000;
+
+function inWords({ pictures, expected, arriving }: WatchedFolder): string {
+    const there = expected === null ? counted(pictures, 'picture') : `${pictures} of ${counted(expected, 'picture')}`;
+    const verb = pictures === 1 && expected === null ? 'is' : 'are';
+
+    return `${there} ${verb} there${arriving > 0 ? `, ${arriving} just arriving` : ''}.`;
+}
+
+/** When it is ready, by the pace so far; or for how long it stands still. */
+function pace({ perMinute, readyAt, still }: WatchedFolder): string {
+    if (still >= 20) {
+        return `Nothing has come for ${still} s; it is checked when it stands still.`;
+    }
+    if (perMinute === null) {
+        return 'The pace is told when more has come.';
+    }
+
+    return `${perMinute} a minute${readyAt === null ? '' : `, so ready by ${readyAt}`}.`;
+}
+
+/** A folder that a render fills, followed until it stands still; then it is checked by itself. */
+export function Watched({ watch, deliverable }: { watch: WatchedFolder; deliverable: number }) {
+    usePolling(
+        async () => {
+            await new Promise<void>((done) => router.reload({ onFinish: () => done() }));
+
+            return EVERY;
+        },
+        watch.ended === null ? EVERY : null,
+    );
+    const leave = () => router.delete(to('watch.stop', { deliverable }), { preserveScroll: true });
+
+    return (
+        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Folder that is followed">
+            <p className="flex items-baseline gap-3">
+                <span className="said" role="status">
+                    {watch.ended ?? inWords(watch)}
+                </span>
+                <button type="button" className="btn ml-auto" onClick={leave}>
+                    {watch.ended === null ? 'Follow it no more' : 'Good'}
+                </button>
+            </p>
+            {watch.ended === null && (
+                <>
+                    <progress
+                        className="progress mt-1"
+                        value={watch.expected === null ? undefined : Math.min(watch.pictures, watch.expected)}
+                        max={watch.expected ?? 1}
+                        aria-label="Pictures that are there"
+                    />
+                    <p className="text-[13px] text-faint">{pace(watch)}</p>
+                </>
+            )}
+            <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{watch.place}</p>
+        </section>
+    );
+}
