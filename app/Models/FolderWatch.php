@@ -17,7 +17,7 @@ use PlainLedger\Core\Delivery\FolderPulse;
  * @property int $intake_root_id
  * @property int|null $user_id
  * @property string $folder
- * @property list<array{int, int, int, int, int, int}> $looks
+ * @property list<array{int, int, int, int, int, int, int}> $looks
  * @property Carbon|null $moved_at
  * @property Carbon|null $looked_at
  * @property string|null $ended  why it is not looked at any more

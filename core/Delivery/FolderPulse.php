@@ -21,6 +21,7 @@ final readonly class FolderPulse
      * @param  int  $others  other files
      * @param  int  $newest  when the newest of them was changed; 0 where there is none
      * @param  int  $arriving  how many were written to within the last seconds
+     * @param  int  $gap  the usual time between two pictures, in seconds
      */
     public function __construct(
         public int $at,
@@ -29,12 +30,13 @@ final readonly class FolderPulse
         public int $bytes,
         public int $newest,
         public int $arriving,
+        public int $gap,
     ) {}
 
     /** @throws FolderRefused */
     public static function of(Listing $listing, int $at): self
     {
-        [$pictures, $others, $bytes, $newest, $arriving] = [0, 0, 0, 0, 0];
+        [$pictures, $others, $bytes, $newest, $arriving, $times] = [0, 0, 0, 0, 0, ''];
         foreach ($listing->files() as $file) {
             if ($pictures + $others >= self::MOST) {
                 break;
@@ -42,12 +44,15 @@ final readonly class FolderPulse
             $isPicture = Kind::fromExtension(pathinfo($file->name, PATHINFO_EXTENSION))?->isPicture() ?? false;
             $pictures += $isPicture ? 1 : 0;
             $others += $isPicture ? 0 : 1;
+            $times .= $isPicture ? pack('q', $file->modified) : '';
             $bytes += $file->size;
             $newest = max($newest, $file->modified);
             $arriving += abs($at - $file->modified) < self::FRESH ? 1 : 0;
         }
 
-        return new self($at, $pictures, $others, $bytes, $newest, $arriving);
+        $gap = ArrivalGap::of(IntColumn::ofPacked($times));
+
+        return new self($at, $pictures, $others, $bytes, $newest, $arriving, $gap);
     }
 
     /** Whether nothing has come, grown or been changed since. */
@@ -65,10 +70,10 @@ final readonly class FolderPulse
     /** @return list<int> plain values that JSON can hold */
     public function toArray(): array
     {
-        return [$this->at, $this->pictures, $this->others, $this->bytes, $this->newest, $this->arriving];
+        return [$this->at, $this->pictures, $this->others, $this->bytes, $this->newest, $this->arriving, $this->gap];
     }
 
-    /** @param  array{int, int, int, int, int, int}  $data */
+    /** @param  array{int, int, int, int, int, int, int}  $data */
     public static function fromArray(array $data): self
     {
         return new self(...$data);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Diagnosis;
 
-use PlainLedger\Core\Delivery\IntColumn;
+use PlainLedger\Core\Delivery\ArrivalGap;
 use PlainLedger\Core\Matching\PassMatch;
 
 /** How files came in: how old the newest was at the scan, and the usual time between two of them, both in seconds. */
@@ -14,9 +14,6 @@ final readonly class ArrivalPace
     private const COPIED = 5;
 
     private const LEAST = 60;
-
-    /** Of more files every so manieth tells the pace. */
-    private const MOST = 20_000;
 
     /** @param  int|null  $age  null where the clock that wrote the files says nothing about now */
     private function __construct(public ?int $age, public int $gap, private bool $copied) {}
@@ -37,28 +34,14 @@ final readonly class ArrivalPace
         // a clock that is an hour ahead says nothing about what is happening now
         return new self(
             $age < -3600 ? null : max(0, $age),
-            self::gap($all),
+            ArrivalGap::of($all),
             count($all) > 1 && $newest - $oldest <= self::COPIED,
         );
     }
 
-    /** The usual one, in seconds. */
-    private static function gap(IntColumn $all): int
-    {
-        $times = $all->some(self::MOST);
-        sort($times);
-        $gaps = [];
-        for ($i = 1, $many = count($times); $i < $many; $i++) {
-            $gaps[] = $times[$i] - $times[$i - 1];
-        }
-        sort($gaps);
-
-        return $gaps === [] ? 0 : intdiv($gaps[intdiv(count($gaps), 2)] * count($times), count($all));
-    }
-
     public function isStillArriving(): bool
     {
-        return $this->age !== null && ! $this->copied && $this->age < max(self::LEAST, 5 * $this->gap);
+        return $this->age !== null && ! $this->copied && $this->age < max(self::LEAST, ArrivalGap::patience($this->gap));
     }
 
     public function says(): string

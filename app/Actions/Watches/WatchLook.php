@@ -11,6 +11,7 @@ use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Delivery\ArrivalGap;
 use PlainLedger\Core\Delivery\FolderPulse;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
@@ -91,11 +92,17 @@ final class WatchLook implements ShouldQueue
 
             return false;
         }
-        if ($pulse->isEmpty() || $still < (int) config('ledger.still')) {
+        if ($pulse->isEmpty() || $still < self::patience($pulse)) {
             return true;
         }
 
         return ! $this->check($watch, $folder, $check);
+    }
+
+    /** Seconds without a change after which a render of that pace is over. */
+    public static function patience(FolderPulse $pulse): int
+    {
+        return max((int) config('ledger.still'), ArrivalGap::patience($pulse->gap));
     }
 
     /** Whether that was begun: while another is under way, it is waited for. */

@@ -980,6 +980,8 @@ export interface WatchedFolder {
     readyAt: string | null;
     /** Seconds for which nothing has changed. */
     still: number;
+    /** Seconds without a change after which it is checked by itself. */
+    patience: number;
     /** why it is not followed any more */
     ended: string | null;
 }

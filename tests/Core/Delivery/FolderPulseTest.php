@@ -20,6 +20,8 @@ final class FolderPulseTest extends TestCase
         $pulse = FolderPulse::of($listing, Workbench::NOW);
         self::assertSame([5, 1, 16, 1], [$pulse->pictures, $pulse->others, $pulse->bytes, $pulse->arriving]);
         self::assertTrue($pulse->isAs(FolderPulse::of($listing, Workbench::NOW + 60)));
+        // frames of the bench come a minute apart
+        self::assertSame(60, $pulse->gap);
         self::assertEquals($pulse, FolderPulse::fromArray($pulse->toArray()));
 
         foreach ([['v1/a.0003.png', 'abcd'], ['v1/a.0006.png', 'abc']] as [$path, $bytes]) {
@@ -35,7 +37,7 @@ final class FolderPulseTest extends TestCase
 
     private static function look(int $at, int $pictures): FolderPulse
     {
-        return new FolderPulse($at, $pictures, 0, 0, 0, 0);
+        return new FolderPulse($at, $pictures, 0, 0, 0, 0, 0);
     }
 
     public function test_the_pace_tells_when_the_last_one_comes(): void

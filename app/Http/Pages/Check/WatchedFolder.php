@@ -40,6 +40,9 @@ final readonly class WatchedFolder
     /** Seconds for which nothing has changed. */
     public int $still;
 
+    /** Seconds without a change after which it is checked by itself. */
+    public int $patience;
+
     /** @var string|null why it is not followed any more */
     public ?string $ended;
 
@@ -58,6 +61,7 @@ final readonly class WatchedFolder
         $this->perMinute = $forecast->perMinute()?->toScale(1, RoundingMode::HALF_UP)->__toString();
         $this->readyAt = $ready === null ? null : date('j M, H:i', $ready);
         $this->still = $watch->moved_at === null ? 0 : max(0, time() - $watch->moved_at->getTimestamp());
+        $this->patience = $last === null ? 0 : WatchLook::patience($last);
         $this->ended = $watch->ended;
     }
 

@@ -6,6 +6,8 @@ import type { WatchedFolder } from '../../types/views';
 
 const EVERY = 5000;
 
+const long = (seconds: number): string => (seconds < 120 ? `${seconds} s` : `${Math.round(seconds / 60)} min`);
+
 function inWords({ pictures, expected, arriving }: WatchedFolder): string {
     const there = expected === null ? counted(pictures, 'picture') : `${pictures} of ${counted(expected, 'picture')}`;
     const verb = pictures === 1 && expected === null ? 'is' : 'are';
@@ -14,9 +16,9 @@ function inWords({ pictures, expected, arriving }: WatchedFolder): string {
 }
 
 /** When it is ready, by the pace so far; or for how long it stands still. */
-function pace({ perMinute, readyAt, still }: WatchedFolder): string {
+function pace({ perMinute, readyAt, still, patience }: WatchedFolder): string {
     if (still >= 20) {
-        return `Nothing has come for ${still} s; it is checked when it stands still.`;
+        return `Nothing has come for ${long(still)}; after ${long(patience)} it is checked by itself.`;
     }
     if (perMinute === null) {
         return 'The pace is told when more has come.';
