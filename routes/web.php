@@ -207,6 +207,11 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
             ->middleware('throttle:costly')
             ->name('moves.script');
     });
+    Route::get('/against/{other}', [Check\AgainstController::class, 'show'])
+        ->where('other', '[0-9]{1,18}')
+        ->can('view', 'check')
+        ->name('against');
+    Route::get('/look/{part}', [Check\LookController::class, 'show'])->can('view', 'check')->name('look');
     Route::get('/pictures/{part}/{frame}', [Check\PictureController::class, 'show'])
         ->where('frame', '-?\d{1,10}')
         ->middleware('throttle:pictures')

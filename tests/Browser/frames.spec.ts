@@ -59,3 +59,57 @@ test('a still is seen', async ({ page }) => {
         .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth), { timeout: 30_000 })
         .toBeGreaterThan(100);
 });
+
+test('frames are seen as a contact sheet, printed, played, and laid beside each other', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_060');
+    await page.getByRole('link', { name: /See them/ }).click();
+    const main = page.getByRole('main');
+    await expect(main.getByRole('button', { name: /^Frame \d+, not as asked: beside another/ })).toHaveCount(48);
+    await accessible(page, 'a contact sheet');
+    await page.getByLabel('Every how manieth frame').fill('12');
+    await expect(main.getByRole('button', { name: /^Frame \d+/ })).toHaveCount(5);
+    await page.evaluate(() => {
+        window.print = () => document.body.setAttribute('data-printed', '');
+    });
+    await page.getByRole('button', { name: 'Print' }).click();
+    await expect(page.locator('body')).toHaveAttribute('data-printed', '', { timeout: 60_000 });
+    const pdf = await page.pdf({ format: 'A4' });
+    // five pictures, and nothing of the index or the head
+    expect((pdf.toString('latin1').match(/\/Subtype\s*\/Image/g) ?? []).length).toBeGreaterThanOrEqual(5);
+
+    await page.getByRole('button', { name: 'Play', exact: true }).click();
+    await expect(main).toContainText('24 frames a second', { timeout: 60_000 });
+    await main.getByRole('button', { name: 'Play', exact: true }).last().click();
+    await expect(main.getByRole('button', { name: 'Hold' })).toBeVisible();
+    await expect(main.getByRole('img', { name: 'Frame 1', exact: true })).toBeHidden();
+    await accessible(page, 'frames played');
+
+    await page.getByRole('button', { name: 'Two frames' }).click();
+    await page.getByLabel('frame', { exact: true }).fill('25');
+    await page.keyboard.press('Enter');
+    await expect(main).toContainText('frame 24, the one before');
+    await expect(main).toContainText(/Mean difference of what is shown: 0\.\d %/);
+    for (const way of ['wipe', 'flicker', 'difference']) {
+        await page.getByLabel(way, { exact: true }).check();
+        await expect(main).toContainText('Mean difference');
+    }
+    await expect(main.getByRole('img', { name: 'Where they differ' })).toBeVisible();
+    await accessible(page, 'two frames');
+});
+
+test('two checks are laid beside each other', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_060');
+    await page.getByRole('button', { name: 'Check again' }).click();
+    await page
+        .getByRole('link', { name: /^Beside the check of/ })
+        .first()
+        .click();
+    const main = page.getByRole('main');
+    await expect(main).toContainText('against that of');
+    await expect(main).toContainText('unchanged1-48');
+    await accessible(page, 'two checks');
+});

@@ -7,7 +7,7 @@ import { accessible, open, production, signIn } from './book';
 
 /** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
 function ownFrames(): string {
-    const from = 'intake/tide_clock/TC_010/v003';
+    const from = join(process.env.LEDGER_TEST_HOME ?? '', 'intake/tide_clock/TC_010/v003');
     const folder = mkdtempSync(join(tmpdir(), 'own-'));
     for (const name of readdirSync(from)) {
         writeFileSync(join(folder, name), readFileSync(join(from, name)));

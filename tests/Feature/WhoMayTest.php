@@ -290,6 +290,10 @@ final class WhoMayTest extends LedgerTestCase
         ];
         yield 'a past check' => ['get', '/checks/C', $all];
         yield 'its progress' => ['get', '/checks/C/progress', $all];
+        yield 'its frames to be seen' => ['get', '/checks/C/look/frames', $all];
+        yield 'two checks beside each other' => [
+            'get', '/checks/C/against/0', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
         $theirs = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];
@@ -436,6 +440,8 @@ final class WhoMayTest extends LedgerTestCase
                         'report.json' => 'report.{format}',
                         'moves.csv' => 'moves.{format}',
                         '/moves/V' => '/moves/{move}',
+                        'against/0' => 'against/{other}',
+                        'look/frames' => 'look/{part}',
                         'pictures/frames/1001' => 'pictures/{part}/{frame}',
                     ],
                 ),

@@ -203,6 +203,8 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['check', 'format'],
         },
+        against: { uri: 'checks/{check}/against/{other}', methods: ['GET', 'HEAD'], parameters: ['check', 'other'] },
+        look: { uri: 'checks/{check}/look/{part}', methods: ['GET', 'HEAD'], parameters: ['check', 'part'] },
         'check.picture': {
             uri: 'checks/{check}/pictures/{part}/{frame}',
             methods: ['GET', 'HEAD'],
@@ -330,6 +332,8 @@ declare module 'ziggy-js' {
         moves: readonly [{ name: 'check'; required: true }];
         'moves.do': readonly [{ name: 'check'; required: true }];
         'moves.script': readonly [{ name: 'check'; required: true }, { name: 'format'; required: true }];
+        against: readonly [{ name: 'check'; required: true }, { name: 'other'; required: true }];
+        look: readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
         'check.picture': readonly [
             { name: 'check'; required: true },
             { name: 'part'; required: true },

@@ -2,6 +2,41 @@
 
 import type { RequirementId, Group } from './requirements';
 
+export interface AgainstPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    /** the later one */
+    now: { id: number; made: string };
+    before: { id: number; made: string };
+    since: { put_right: string[]; accepted: string[]; new: string[]; still: string[] };
+    /** lines whose files differ */
+    lines: {
+        label: string;
+        part: string;
+        pass: string | null;
+        now: { mark: Mark; found: string | null } | null;
+        before: { mark: Mark; found: string | null } | null;
+    }[];
+    frames: {
+        part: string;
+        pass: string;
+        come: string;
+        gone: string;
+        whole: string;
+        damaged: string;
+        rerender: string;
+    }[];
+    files: {
+        folder: string;
+        pattern: string;
+        same: string;
+        changed: string;
+        come: string;
+        gone: string;
+        file: string;
+    }[];
+}
+
 export interface Asked {
     parts: AskedPart[];
     /** what pieces of names stand for */
@@ -487,6 +522,28 @@ export interface LogShown {
 
 export interface LogsInFolder {
     logs: LogFile[];
+}
+
+export interface LookPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    check: number;
+    part: string;
+    pass: string | null;
+    /** all that can be seen of this check */
+    sequences: { part: string; pass: string | null }[];
+    /** frames that are there and whole, as a range */
+    present: string;
+    /** frames that are not as they should be, as a range */
+    wrong: string;
+    /** frames a second, as a fraction; null where no rate is asked */
+    rate: [number, number] | null;
+    /** whose channels can be shown; `""` for those in none */
+    layers: string[];
+    /** other checks whose files may be laid beside these, the newest first */
+    earlier: { id: number; made: string }[];
+    /** frames that have an approved picture */
+    approved: number[];
 }
 
 export interface ManyScenesPage {

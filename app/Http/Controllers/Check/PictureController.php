@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Intake\ApprovedPictures;
 use App\Intake\CheckedPlace;
 use App\Models\Check;
 use App\Models\Delivery;
@@ -14,6 +15,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
+use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Matching\Matcher;
 use PlainLedger\Core\Text\PlainSentence;
@@ -22,6 +24,8 @@ use PlainLedger\Core\Text\PlainSentence;
 final class PictureController
 {
     private const LONGEST = 320;
+
+    private const LARGE = 1024;
 
     private const LONGEST_NAME = 255;
 
@@ -42,6 +46,10 @@ final class PictureController
         $match = Matcher::match($check->resolved(), $delivery->scanned(), $timeline)->parts[$part]
             ?? abort(404);
         $overseer = $reader->can('specify', $check->deliverable);
+        $longest = $request->query('size') === 'large' ? self::LARGE : self::LONGEST;
+        if ($request->query('of') === 'approved') {
+            return $this->send($this->approved($check, $frame, $longest));
+        }
         foreach ($match->passes as $pass) {
             $at = $pass->frames->place($frame);
             // of several passes the one that is asked for
@@ -50,16 +58,39 @@ final class PictureController
             }
             $layer = $request->query('layer');
             $layer = is_string($layer) ? substr($layer, 0, self::LONGEST_NAME) : '';
-            $png = $this->picture($check, $pass->frames->listedAt($at), $overseer, $layer);
 
-            return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
+            return $this->send($this->picture($check, $pass->frames->listedAt($at), $overseer, $layer, $longest));
         }
         abort(404);
     }
 
-    /** Of the very file that was checked: another that lies there by now is not shown for it. */
-    private function picture(Check $check, ListedFile $file, bool $overseer, string $layer): string
+    private function send(string $png): Response
     {
+        return response($png)->header('Content-Type', 'image/png')->header('Cache-Control', 'private, max-age=600');
+    }
+
+    /** The picture that its frame is to agree with. */
+    private function approved(Check $check, int $frame, int $longest): string
+    {
+        $root = $check->delivery?->intakeRoot;
+        $place = ApprovedPictures::places($check->resolved(), $check->deliverable, $root)[$frame] ?? abort(404);
+        try {
+            $file = FolderListing::at($place['folder'])->find($place['name']) ?? abort(404);
+        } catch (PlainSentence) {
+            abort(404);
+        }
+
+        return ThumbnailProcess::make($place['folder'], $file, $longest) ?? abort(404);
+    }
+
+    /** Of the very file that was checked: another that lies there by now is not shown for it. */
+    private function picture(
+        Check $check,
+        ListedFile $file,
+        bool $overseer,
+        string $layer,
+        int $longest,
+    ): string {
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
         try {
@@ -67,20 +98,20 @@ final class PictureController
         } catch (PlainSentence) {
             abort(404);
         }
-        $now = $folder->listing()->again($file);
-        abort_if(
-            $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
-            404,
-            'The file was changed since it was looked at. Check again.',
-        );
-        // the same file in a later delivery has the same picture
+        // the same file in a later delivery has the same picture; one that was changed since keeps the one it had
         $key = 'picture:'.hash('xxh128', implode(
             "\0",
-            [$folder->path, $file->path(), $file->size, $file->modified, $layer],
+            [$folder->path, $file->path(), $file->size, $file->modified, $layer, $longest],
         ));
         $kept = Cache::get($key);
         if (! is_string($kept)) {
-            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, self::LONGEST, $layer) ?? '');
+            $now = $folder->listing()->again($file);
+            abort_if(
+                $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
+                404,
+                'The file was changed since it was looked at. Check again.',
+            );
+            $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, $longest, $layer) ?? '');
             Cache::put($key, $kept, now()->addDays(self::KEPT));
         }
         abort_if($kept === '', 404);

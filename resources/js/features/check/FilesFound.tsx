@@ -1,4 +1,6 @@
+import { Link } from '@inertiajs/react';
 import { useId, useState } from 'react';
+import { to } from '../../lib/route';
 import { rendered } from '../../lib/frames';
 import type { CheckDocument, Ledger, NameReading, Sequence, Strip } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
@@ -79,6 +81,19 @@ function shownOf(strip: Strip | undefined, chosen: number[]): number[] {
     return [...new Set([...(strip?.pictures ?? []), ...chosen])];
 }
 
+/** To all of its frames at once. */
+function SeenAsOne({ ledger, sequence }: { ledger: Ledger; sequence: Sequence }) {
+    const { part, pass, present } = sequence;
+
+    return part === null || present === '' || ledger.delivery?.origin === 'own' ? null : (
+        <p className="px-6 pb-1">
+            <Link className="link" href={to('look', { check: ledger.id, part }, pass === null ? {} : { pass })}>
+                See them: contact sheet, play, two beside each other
+            </Link>
+        </p>
+    );
+}
+
 /** One sequence that is owed: its frames as a strip, some as pictures, and what is to be rendered. */
 function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequence; isNamed: boolean }) {
     const strip = ledger.document.strip.find((each) => each.part === sequence.part && each.pass === sequence.pass);
@@ -95,6 +110,7 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
             {part !== null && (
                 <Pictures ledger={ledger} part={part} pass={sequence.pass} frames={pictures} layers={strip?.layers} />
             )}
+            <SeenAsOne ledger={ledger} sequence={sequence} />
             {sequence.rerender !== '' && (
                 <p className="flex flex-wrap items-center gap-3 px-6 pb-1">
                     <span>{AGAIN[rendered(sequence)]}</span>

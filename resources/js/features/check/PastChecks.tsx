@@ -24,6 +24,15 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
                                     <span className="block text-faint">{check.holdsUp}</span>
                                 </span>
                             </Link>
+                            {current !== null && check.id !== current && (
+                                <Link
+                                    href={to('against', { check: current, other: check.id })}
+                                    className="link mb-1 ml-[22px] inline-block text-[12.5px]"
+                                    aria-label={`Beside the check of ${check.made}`}
+                                >
+                                    beside this one
+                                </Link>
+                            )}
                         </li>
                     );
                 })}

@@ -1,6 +1,28 @@
-import { useState } from 'react';
+import { Link } from '@inertiajs/react';
+import { useState, type ReactNode } from 'react';
 import { classes } from '../../lib/classes';
 import { to } from '../../lib/route';
+
+interface Place {
+    check: number;
+    part: string;
+    pass: string | null;
+    frame: number;
+}
+
+/** To where a frame is seen large, beside others. */
+function Way({ to: place, children }: { to: Place | null; children: ReactNode }) {
+    if (place === null) {
+        return children;
+    }
+    const { check, part, pass, frame } = place;
+
+    return (
+        <Link href={to('look', { check, part }, { ...(pass === null ? {} : { pass }), frame })} className="block w-fit">
+            {children}
+        </Link>
+    );
+}
 
 /** A small picture of one frame; where the file is gone by now, only its number. */
 export function Thumbnail({
@@ -36,19 +58,21 @@ export function Thumbnail({
                     no longer there, or changed
                 </p>
             ) : (
-                <img
-                    src={url}
-                    alt={[called, pass, layer].filter((word) => word !== null && word !== '').join(', ')}
-                    loading="lazy"
-                    className={classes(
-                        'h-[84px]',
-                        there ? 'w-auto' : 'w-full',
-                        'max-w-full border border-rule bg-[length:12px_12px]',
-                        'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
-                    )}
-                    onLoad={() => setThere(true)}
-                    onError={() => setGone(true)}
-                />
+                <Way to={isStill ? null : { check, part, pass, frame }}>
+                    <img
+                        src={url}
+                        alt={[called, pass, layer].filter((word) => word !== null && word !== '').join(', ')}
+                        loading="lazy"
+                        className={classes(
+                            'h-[84px]',
+                            there ? 'w-auto' : 'w-full',
+                            'max-w-full border border-rule bg-[length:12px_12px]',
+                            'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
+                        )}
+                        onLoad={() => setThere(true)}
+                        onError={() => setGone(true)}
+                    />
+                </Way>
             )}
             <figcaption className="mono text-[12px] text-faint">{isStill ? pass : frame}</figcaption>
         </figure>
