@@ -6,6 +6,8 @@ namespace PlainLedger\Cli\Work;
 
 use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\CrashGuard;
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\KnownFacts;
 use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
@@ -37,6 +39,7 @@ final readonly class ScanTask
             self::sampler($order->content),
             $order->content->sums,
             $this->caution($order),
+            self::known($order->known),
         );
         $spool = SpoolFile::read($order->spool);
         if ($spool !== null) {
@@ -60,6 +63,13 @@ final readonly class ScanTask
         }
         SpoolFile::keep($order->spool, $scan->delivery(time())->toArray());
         ($this->say)(['ended' => true]);
+    }
+
+    private static function known(string $file): ?KnownFacts
+    {
+        $kept = $file === '' ? null : SpoolFile::read($file);
+
+        return $kept === null ? null : new KnownFacts(Delivery::fromArray($kept));
     }
 
     private function caution(ScanOrder $order): CrashGuard

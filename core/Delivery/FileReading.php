@@ -28,6 +28,7 @@ final readonly class FileReading
         private ScanDepth $depth,
         private ?PixelSampler $sampler,
         private ?CrashGuard $guard,
+        private ?KnownFacts $known = null,
     ) {}
 
     public function facts(NameGroup $group, int $row): MediaFacts
@@ -39,6 +40,10 @@ final readonly class FileReading
             }
             if ($file->size === 0) {
                 return MediaFacts::damaged(null, Damage::Empty, 'the file is empty');
+            }
+            $known = $this->depth === ScanDepth::Quick ? $this->known?->of($group, $row) : null;
+            if ($known !== null) {
+                return $known;
             }
             try {
                 return $this->guard === null

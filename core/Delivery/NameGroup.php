@@ -147,6 +147,18 @@ final class NameGroup
         return $this->columns[$column]->varies();
     }
 
+    /** By which it is known again in another scan of the same place. */
+    public function key(): string
+    {
+        return $this->folder."\0".implode("\1", $this->literals);
+    }
+
+    /** @return list<string> all numbers of one name, zeros and signs included */
+    public function numberTexts(int $row): array
+    {
+        return array_values(array_map(static fn (NumberColumn $column): string => $column->text($row), $this->columns));
+    }
+
     /** The text of one number of one file, zeros and sign included. */
     public function numberText(int $column, int $row): string
     {

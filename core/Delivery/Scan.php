@@ -33,7 +33,10 @@ final class Scan
 
     private int $done = 0;
 
-    /** @param  bool  $sums  whether lists of checksums are compared */
+    /**
+     * @param  bool  $sums  whether lists of checksums are compared
+     * @param  KnownFacts|null  $known  what is not read again; only where head and tail would be read
+     */
     public function __construct(
         private readonly Listing $listing,
         Probe $probe,
@@ -41,11 +44,12 @@ final class Scan
         private readonly ?PixelSampler $sampler = null,
         private readonly bool $sums = false,
         ?CrashGuard $guard = null,
+        ?KnownFacts $known = null,
     ) {
         $this->names = new ListedNames;
         $this->facts = new FactsTable;
         $this->checksums = new ChecksumPass;
-        $this->reading = new FileReading($listing, $probe, $depth, $sampler, $guard);
+        $this->reading = new FileReading($listing, $probe, $depth, $sampler, $guard, $known);
     }
 
     /**

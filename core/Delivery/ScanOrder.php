@@ -17,6 +17,7 @@ final readonly class ScanOrder
      * @param  int  $seconds  after which the rest is left to the next one
      * @param  array<array-key, list<string>>  $avoided  stages by path, of files that have broken one off
      * @param  bool  $careful  whether each step is announced
+     * @param  string  $known  a file: what an earlier scan of the same place found; `""` where there is none
      */
     public function __construct(
         public string $folder,
@@ -26,6 +27,7 @@ final readonly class ScanOrder
         public int $seconds,
         public array $avoided = [],
         public bool $careful = false,
+        public string $known = '',
     ) {}
 
     /** One line of JSON. Paths are kept as they are, whatever their encoding. */
@@ -40,7 +42,7 @@ final readonly class ScanOrder
         return json_encode([
             'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
-            'careful' => $this->careful,
+            'careful' => $this->careful, 'known' => $raw($this->known),
         ], JSON_THROW_ON_ERROR);
     }
 
@@ -50,7 +52,7 @@ final readonly class ScanOrder
          * @var array{folder: string, depth: string, content: array{looks_for: array{compares: bool,
          *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
          *   name: string}>, sums: bool}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
-         *   careful: bool} $data
+         *   careful: bool, known: string} $data
          */
         $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -62,7 +64,7 @@ final readonly class ScanOrder
         return new self(
             $raw($data['folder']), ScanDepth::from($data['depth']),
             ContentOrder::fromArray($data['content']),
-            $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
+            $raw($data['spool']), $data['seconds'], $avoided, $data['careful'], $raw($data['known']),
         );
     }
 }

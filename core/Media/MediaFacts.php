@@ -93,6 +93,24 @@ final readonly class MediaFacts
         return $this->wholeness->damage;
     }
 
+    /** The same of another frame: what differs from frame to frame is its own, all else is shared. */
+    public function ofFrame(?int $number, ?string $timecode): self
+    {
+        $timing = $this->timing;
+
+        return $number === null && $timecode === null
+            ? $this
+            : $this->with([
+                'timing' => new TimingFacts(
+                    $timing->rate,
+                    $timing->frameCount,
+                    $number,
+                    $timecode,
+                    $timing->duration,
+                ),
+            ]);
+    }
+
     /** Without the texts that differ from frame to frame, so that equal frames share one. */
     public function withoutHeader(): self
     {

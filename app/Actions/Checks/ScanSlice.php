@@ -127,8 +127,32 @@ final class ScanSlice implements ShouldQueue
                 ChecksumsRule::isAskedBy($asked),
             ),
             $spool,
-            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
+            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(), $this->known($check, $order),
         );
+    }
+
+    /**
+     * What an earlier scan of the same place has found, so that what has not changed since is not read again.
+     *
+     * @param  array{root: int, folder: string, depth: string, archive?: string}  $order
+     * @return string a file; `""` where there is none
+     */
+    private function known(Check $check, array $order): string
+    {
+        $name = Spool::name('known', $check);
+        if (isset($order['archive']) || $order['depth'] !== ScanDepth::Quick->value) {
+            return '';
+        }
+        if (! Storage::exists($name)) {
+            $earlier = $check->deliverable->deliveries()->where('intake_root_id', $order['root'])
+                ->where('folder', $order['folder'])
+                ->latest('id')
+                ->first();
+            // nothing is kept too, so that the next slice asks no more
+            Storage::put($name, $earlier->data ?? '');
+        }
+
+        return Storage::path($name);
     }
 
     private function goesOn(Check $check, ScanEnd $end, BrokenScans $troubles): bool
@@ -178,7 +202,7 @@ final class ScanSlice implements ShouldQueue
 
     private function forget(Check $check): void
     {
-        Storage::delete(Spool::name('check', $check));
+        Storage::delete([Spool::name('check', $check), Spool::name('known', $check)]);
         BrokenScans::of($check)->forget();
     }
 
