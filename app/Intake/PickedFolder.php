@@ -25,6 +25,12 @@ final class PickedFolder
     /** Seconds after which nobody is expected to go on with it. */
     private const KEPT = 3600;
 
+    /** Seconds of silence after which another one may take its place. */
+    private const IDLE = 120;
+
+    /** Bytes of names that are kept. */
+    private const MOST_NAMES = 64_000_000;
+
     /** So many of one person, or of one link. */
     private const AT_ONCE = 20;
 
@@ -67,24 +73,28 @@ final class PickedFolder
         return $folder;
     }
 
-    /** What nobody went on with is forgotten. */
+    /** What nobody went on with is forgotten; where others wait, sooner. */
     private static function makeRoom(string $owner): void
     {
-        $own = 0;
+        $own = [];
         foreach (Storage::directories(self::PLACE) as $place) {
             $about = "{$place}/about.json";
-            $isOver = ! Storage::exists($about) || Storage::lastModified($about) < time() - self::KEPT;
-            if ($isOver) {
+            $moved = Storage::exists($about) ? Storage::lastModified($about) : 0;
+            if ($moved < time() - self::KEPT) {
                 Storage::deleteDirectory($place);
             } elseif (str_starts_with(basename($place), "{$owner}-")) {
-                $own++;
+                $own[$place] = $moved;
             }
         }
-        if ($own >= self::AT_ONCE) {
-            throw FolderRefused::because(
-                'chosen',
-                'has to wait: '.self::AT_ONCE.' others are being looked at in the same way. Try again in some minutes',
-            );
+        asort($own);
+        foreach (array_slice($own, 0, max(0, count($own) + 1 - self::AT_ONCE)) as $place => $moved) {
+            if ($moved > time() - self::IDLE) {
+                throw FolderRefused::because(
+                    'chosen',
+                    'has to wait: '.self::AT_ONCE.' others are being looked at in the same way. Try again in a minute',
+                );
+            }
+            Storage::deleteDirectory($place);
         }
     }
 
@@ -203,7 +213,8 @@ final class PickedFolder
             throw FolderRefused::because($this->label(), 'was listed before');
         }
         $this->about['names'] += count($told);
-        if ($this->about['names'] > PickedNames::MOST) {
+        $bytes = is_file($this->spool()->names()) ? (int) filesize($this->spool()->names()) : 0;
+        if ($this->about['names'] > PickedNames::MOST || $bytes > self::MOST_NAMES) {
             throw FolderRefused::because(
                 $this->label(),
                 'holds more than '.number_format(PickedNames::MOST).' files. Choose a folder further down, or use the '

@@ -55,9 +55,9 @@ final class AppServiceProvider extends ServiceProvider
             'costly:'.($request->user()->id ?? $request->ip()),
         ));
         // some megabytes each, asked for one after another
-        RateLimiter::for('picked', static fn (Request $request): Limit => Limit::perMinute(1200)->by(
-            'picked:'.($request->user()->id ?? $request->ip()),
-        ));
+        RateLimiter::for('picked', static fn (Request $request): Limit => Limit::perMinute(
+            $request->user() === null ? 300 : 1200,
+        )->by('picked:'.($request->user()->id ?? $request->ip())));
         RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(600)->by(
             'pictures:'.($request->user()->id ?? $request->ip()),
         ));

@@ -56,29 +56,35 @@ final readonly class FileChanges
     private static function of(?Sequence $new, ?Sequence $old): self
     {
         $any = $new ?? $old ?? throw new \LogicException('One of them is there.');
-        if ($any->column === null) {
-            $word = match (true) {
-                $new === null => 'gone',
-                $old === null => 'come',
-                default => self::state($new, 0) === self::state($old, 0) ? 'same' : 'changed',
-            };
 
-            return new self($any->folder(), $any->pattern(), null, null, null, null, $word);
-        }
+        return $any->column === null
+            ? new self($any->folder(), $any->pattern(), null, null, null, null, self::word($new, $old))
+            : self::ofFrames($any, $new, $old);
+    }
+
+    /** What has become of a file without a number. */
+    private static function word(?Sequence $new, ?Sequence $old): string
+    {
+        return match (true) {
+            $new === null => 'gone',
+            $old === null => 'come',
+            default => self::state($new, 0) === self::state($old, 0) ? 'same' : 'changed',
+        };
+    }
+
+    private static function ofFrames(Sequence $any, ?Sequence $new, ?Sequence $old): self
+    {
         $earlier = $old === null ? [] : self::states($old);
-        [$same, $changed] = [[], []];
-        foreach ($new === null ? [] : self::states($new) as $frame => $state) {
-            if (isset($earlier[$frame])) {
-                $earlier[$frame] === $state ? $same[] = $frame : $changed[] = $frame;
-            }
-        }
+        $both = array_intersect_key($new === null ? [] : self::states($new), $earlier);
+        $isSame = static fn (string $is, int $number): bool => $earlier[$number] === $is;
+        $same = array_filter($both, $isSame, ARRAY_FILTER_USE_BOTH);
         [$there, $was] = [$new->frames ?? FrameRange::none(), $old->frames ?? FrameRange::none()];
 
         return new self(
             $any->folder(),
             $any->pattern(),
-            FrameRange::fromNumbers($same),
-            FrameRange::fromNumbers($changed),
+            FrameRange::fromNumbers(array_keys($same)),
+            FrameRange::fromNumbers(array_keys(array_diff_key($both, $same))),
             $there->minus($was),
             $was->minus($there),
             '',

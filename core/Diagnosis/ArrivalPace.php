@@ -41,7 +41,9 @@ final readonly class ArrivalPace
 
     public function isStillArriving(): bool
     {
-        return $this->age !== null && ! $this->copied && $this->age < max(self::LEAST, ArrivalGap::patience($this->gap));
+        $patience = max(self::LEAST, ArrivalGap::patience($this->gap));
+
+        return $this->age !== null && ! $this->copied && $this->age < $patience;
     }
 
     public function says(): string

@@ -183,6 +183,21 @@ final class OwnFilesTest extends LedgerTestCase
         $this->getJson($left)->assertNotFound();
     }
 
+    public function test_only_so_many_are_looked_at_at_once_and_idle_ones_make_room(): void
+    {
+        $this->actingAs($this->artist);
+        $first = $this->begin();
+        for ($n = 1; $n < 20; $n++) {
+            $this->begin();
+        }
+        $this->postJson("/deliverables/{$this->deliverable->id}/picked", ['folder' => 'v1', 'now' => 5])
+            ->assertStatus(422)
+            ->assertSee('has to wait');
+        touch(Storage::path('spool'.$first.'/about.json'), time() - 130);
+        $this->begin();
+        $this->getJson($first)->assertNotFound();
+    }
+
     public function test_nobody_else_goes_on_with_it(): void
     {
         $this->actingAs($this->artist);

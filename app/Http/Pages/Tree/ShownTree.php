@@ -69,8 +69,11 @@ final readonly class ShownTree
         /** @var list<TreeLine> $lines */
         $lines = $told['deliverables'] ?? [];
         $order = [Verdict::Unbalanced->value => 0, Verdict::Open->value => 1, Verdict::Balanced->value => 2];
-        usort($lines, static fn (array $a, array $b): int => [$order[self::word($a)], $a['deliverable']]
-            <=> [$order[self::word($b)], $b['deliverable']]);
+        // what was delivered says more than what was not
+        $rank = static fn (array $line): array => [
+            $order[self::word($line)], $line['files'] === 0, $line['deliverable'],
+        ];
+        usort($lines, static fn (array $a, array $b): int => $rank($a) <=> $rank($b));
         $this->lines = $lines;
         /** @var list<TreePiece> $several */
         $several = $told['fits_several'] ?? [];
