@@ -47,6 +47,12 @@ final class Delivery extends Model
         return $this->belongsTo(IntakeRoot::class);
     }
 
+    /** Whether its files lie in a folder of an intake, where they can be renamed from here. */
+    public function isInFolder(): bool
+    {
+        return $this->intake_root_id !== null && ! str_ends_with(strtolower($this->folder), '.zip');
+    }
+
     /**
      * By which its files are looked at once more.
      *

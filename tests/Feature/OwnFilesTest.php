@@ -111,8 +111,30 @@ final class OwnFilesTest extends LedgerTestCase
         self::assertSame([], Storage::directories('spool/picked'));
         // its files cannot be reached from here
         $this->get("/checks/{$own->id}/pictures/frames/1001")->assertNotFound();
-        $this->get("/checks/{$own->id}/moves")->assertStatus(422);
+        $this->post("/checks/{$own->id}/moves")->assertSessionHasErrors('moves');
         $this->post("/checks/{$own->id}/again")->assertRedirect();
+    }
+
+    public function test_names_on_ones_own_disk_are_put_right_by_a_script(): void
+    {
+        foreach ($this->names() as [$name]) {
+            rename("{$this->folder()}/{$name}", "{$this->folder()}/".str_replace('TC_010', 'TC-010', $name));
+        }
+        $this->actingAs($this->artist);
+        $check = $this->throughToTheEnd($this->begin())['check'];
+        self::assertTrue($this->page("/deliverables/{$this->deliverable->id}/frames")['ledger']['elsewhere']);
+        $plan = $this->getJson("/checks/{$check}/moves")->assertOk()->json();
+        self::assertSame(['TC-010.####.png', 'TC_010.####.png', 6], [
+            $plan['lines'][0]['from'], $plan['lines'][0]['to'], $plan['files'],
+        ]);
+        $script = (string) $this->get("/checks/{$check}/moves.sh")->assertOk()->getContent();
+        file_put_contents("{$this->intake->folder}/right.sh", $script);
+        exec('cd '.escapeshellarg($this->folder()).' && sh ../../../right.sh 2>&1', $said, $code);
+        self::assertSame(0, $code, implode("\n", $said));
+        self::assertFileExists("{$this->folder()}/TC_010.1003.png");
+        $check = $this->throughToTheEnd($this->begin())['check'];
+        $entries = array_column(Check::query()->findOrFail($check)->account()['entries'], null, 'id');
+        self::assertSame('equal', $entries['naming.pattern']['files']['mark']);
     }
 
     public function test_what_was_not_asked_for_is_not_taken(): void

@@ -25,6 +25,12 @@ final readonly class CarryOutMoves
      */
     public function run(Check $check, User $by): FileMove
     {
+        if ($check->delivery?->isInFolder() === false) {
+            throw MoveRefused::because(
+                $check->delivery->folder,
+                'cannot be changed from here; take the script to where the files are',
+            );
+        }
         $folder = CheckedFolder::of($check, $by);
         $run = MoveRun::in($folder->path);
         // what was begun and not ended comes first, so that the plan is made of what is there

@@ -428,8 +428,10 @@ export interface Ledger {
     labels: Record<string, { label: string; group: string }>;
     /** A line is accepted in the newest check alone. */
     newest: boolean;
-    /** Names and places can be put right here: it is the newest, and of a folder. */
+    /** Names and places can be put right by renaming, and it is the newest. */
     movable: boolean;
+    /** Not from here, though: only by a script that is taken to where they are. */
+    elsewhere: boolean;
     /** what was renamed in its folder last */
     moved: { id: number; files: number; by: string | null; at: string } | null;
     specification: string;

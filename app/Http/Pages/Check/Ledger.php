@@ -88,8 +88,11 @@ final readonly class Ledger
     /** A line is accepted in the newest check alone. */
     public bool $newest;
 
-    /** Names and places can be put right here: it is the newest, and of a folder. */
+    /** Names and places can be put right by renaming, and it is the newest. */
     public bool $movable;
+
+    /** Not from here, though: only by a script that is taken to where they are. */
+    public bool $elsewhere;
 
     /** @var array{id: int, files: int, by: string|null, at: string}|null what was renamed in its folder last */
     public ?array $moved;
@@ -112,7 +115,8 @@ final readonly class Ledger
         $this->scene = self::scene($check->scene);
         $this->delivery = self::delivery($check->delivery);
         $this->newest = ! $deliverable->checks()->done()->where('id', '>', $check->id)->exists();
-        $this->movable = $this->newest && self::isMovable($document, $check->delivery);
+        $this->movable = $this->newest && $check->delivery !== null && self::hasMoves($document);
+        $this->elsewhere = $check->delivery?->isInFolder() === false;
         $this->moved = $this->newest ? self::moved($deliverable, $check->delivery) : null;
         $this->specification = $deliverable->specification->title;
         $this->labels = self::labels($document);
@@ -124,13 +128,11 @@ final readonly class Ledger
     }
 
     /** @param  array<string, mixed>  $document */
-    private static function isMovable(array $document, ?Delivery $delivery): bool
+    private static function hasMoves(array $document): bool
     {
-        $kinds = array_intersect(array_column(self::list($document, 'fixes'), 'kind'), ['rename', 'move', 'set-aside']);
+        $kinds = array_column(self::list($document, 'fixes'), 'kind');
 
-        return $kinds !== []
-            && $delivery?->intake_root_id !== null
-            && ! str_ends_with(strtolower($delivery->folder), '.zip');
+        return array_intersect($kinds, ['rename', 'move', 'set-aside']) !== [];
     }
 
     /** @return array{id: int, files: int, by: string|null, at: string}|null */

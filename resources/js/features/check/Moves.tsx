@@ -31,7 +31,8 @@ function Line({ line }: { line: PlannedMoves['lines'][number] }) {
 }
 
 /** What is planned, what is to be done by hand, and the ways to do it. */
-function Plan({ plan, check, onDone }: { plan: PlannedMoves; check: number; onDone: () => void }) {
+function Plan({ plan, ledger, onDone }: { plan: PlannedMoves; ledger: Ledger; onDone: () => void }) {
+    const { id: check, elsewhere } = ledger;
     const action = useAction('This could not be done.');
 
     return (
@@ -47,20 +48,24 @@ function Plan({ plan, check, onDone }: { plan: PlannedMoves; check: number; onDo
                 <span className="mono">_set-aside</span> afterwards.
                 {plan.left.length > 0 && ' The rest of the list above is left to do.'}
             </p>
-            <div className="flex flex-wrap items-center gap-3 py-1">
-                <button
-                    type="button"
-                    className="btn btn-primary"
-                    disabled={action.busy}
-                    onClick={() =>
-                        action.send('post', to('moves.do', { check }), {}, { names: ['moves'], done: onDone })
-                    }
-                >
-                    {action.busy ? 'At work…' : `Do it to ${files(plan.files)}`}
-                </button>
-            </div>
+            {!elsewhere && (
+                <div className="flex flex-wrap items-center gap-3 py-1">
+                    <button
+                        type="button"
+                        className="btn btn-primary"
+                        disabled={action.busy}
+                        onClick={() =>
+                            action.send('post', to('moves.do', { check }), {}, { names: ['moves'], done: onDone })
+                        }
+                    >
+                        {action.busy ? 'At work…' : `Do it to ${files(plan.files)}`}
+                    </button>
+                </div>
+            )}
             <p className="note font-sans! text-[13px]!">
-                Or for where they are:{' '}
+                {elsewhere
+                    ? 'They are not to be reached from here. For where they are, in that folder: '
+                    : 'Or for where they are: '}
                 {SCRIPTS.map(([format, name]) => (
                     <a key={format} className="link mr-2" href={to('moves.script', { check, format })} download>
                         {name}
@@ -94,8 +99,8 @@ function Moved({ moved }: { moved: NonNullable<Ledger['moved']> }) {
 }
 
 /** What would be done, once somebody asks. */
-function Planned({ check, onDone }: { check: number; onDone: () => void }) {
-    const url = to('moves', { check });
+function Planned({ ledger, onDone }: { ledger: Ledger; onDone: () => void }) {
+    const url = to('moves', { check: ledger.id });
     const { answer, fault } = useQuestion(url, (stop) => ask<PlannedMoves>(url, stop), {
         wait: 0,
         otherwise: 'The folder could not be read.',
@@ -106,7 +111,7 @@ function Planned({ check, onDone }: { check: number; onDone: () => void }) {
         <div aria-live="polite">
             {answer === null && fault === null && <p className="text-faint">Reading the folder…</p>}
             <Fault says={fault} />
-            {answer !== null && <Plan plan={answer} check={check} onDone={onDone} />}
+            {answer !== null && <Plan plan={answer} ledger={ledger} onDone={onDone} />}
         </div>
     );
 }
@@ -127,7 +132,7 @@ export function Moves({ ledger }: { ledger: Ledger }) {
                     {shown ? 'Not now' : 'Rename, move, set aside…'}
                 </button>
             )}
-            {shown && ledger.movable && <Planned check={ledger.id} onDone={() => setShown(false)} />}
+            {shown && ledger.movable && <Planned ledger={ledger} onDone={() => setShown(false)} />}
         </section>
     );
 }
