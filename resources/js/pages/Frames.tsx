@@ -32,6 +32,7 @@ export default function Frames(page: FramesPage) {
                                     <OwnFolder
                                         begin={to('picked.begin', { deliverable: deliverable.id })}
                                         says="Or drop a folder of this machine here."
+                                        zip="This is an archive. Hand it in below."
                                         looks={page.looks}
                                         onEnded={() => router.reload()}
                                     />

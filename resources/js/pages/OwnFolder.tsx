@@ -34,6 +34,7 @@ export default function OwnFolder({ link, code, title, production, until, looks,
                     <Place
                         begin={to('own.begin', { link })}
                         says="Drop the folder here."
+                        zip="This is an archive. Unpack it, and drop the folder."
                         looks={looks}
                         onEnded={(_, found) => setDocument(found)}
                     />

@@ -35,24 +35,21 @@ function UnderWay({ state, onStop }: { state: Exclude<State, { kind: 'idle' }>; 
     );
 }
 
-/** A place for a folder of one's own, which is checked where it lies. */
-export function OwnFolder({
-    begin,
+/** The ways to say which folder it is, and what is sent of it. */
+function Choose({
     says,
     looks,
-    onEnded,
+    whole,
+    onWhole,
+    onPicked,
 }: {
-    begin: string;
     says: string;
-    /** pixels are to be looked at, for which whole pictures have to be sent */
     looks: boolean;
-    onEnded: (check: number | null, document: CheckDocument | null) => void;
+    whole: boolean;
+    onWhole: (whole: boolean) => void;
+    onPicked: (picked: Picked | null) => void;
 }) {
-    const [over, setOver] = useState(false);
-    const [whole, setWhole] = useState(false);
     const field = useRef<HTMLInputElement>(null);
-    const { state, start, stop } = useOwnFolder(begin, onEnded);
-    const take = (picked: Picked | null) => picked !== null && start(picked, whole);
     const choose = () => {
         const pick = folderPicker();
         if (pick === null) {
@@ -62,9 +59,75 @@ export function OwnFolder({
         }
         // whoever closes the dialog has chosen nothing
         pick().then(
-            (handle) => take({ folder: handle.name, source: { kind: 'folder', handle } }),
+            (handle) => onPicked({ folder: handle.name, source: { kind: 'folder', handle } }),
             () => undefined,
         );
+    };
+
+    return (
+        <>
+            <span className="said">{says}</span>
+            <input
+                ref={field}
+                type="file"
+                aria-label="Folder on this machine"
+                className="sr-only"
+                tabIndex={-1}
+                // the types do not know it
+                {...{ webkitdirectory: '' }}
+                onChange={(event) => {
+                    onPicked(ofField(event.target.files ?? new DataTransfer().files));
+                    event.target.value = '';
+                }}
+            />
+            <button type="button" className="btn" onClick={choose}>
+                Choose a folder
+            </button>
+            {looks && (
+                <label className="flex items-center gap-1.5">
+                    <input
+                        type="checkbox"
+                        className="checkbox"
+                        checked={whole}
+                        onChange={(event) => onWhole(event.target.checked)}
+                    />
+                    send the pictures whole, so that their pixels are looked at
+                </label>
+            )}
+            <span className="text-[13px] text-faint">
+                {whole
+                    ? 'The pictures are sent to be looked at, and not kept.'
+                    : 'Only names and a few kilobytes of each file are sent.'}
+            </span>
+        </>
+    );
+}
+
+/** A place for a folder of one's own, which is checked where it lies. */
+export function OwnFolder({
+    begin,
+    says,
+    zip,
+    looks,
+    onEnded,
+}: {
+    begin: string;
+    says: string;
+    /** what is said to somebody who drops an archive */
+    zip: string;
+    /** pixels are to be looked at, for which whole pictures have to be sent */
+    looks: boolean;
+    onEnded: (check: number | null, document: CheckDocument | null) => void;
+}) {
+    const [over, setOver] = useState(false);
+    const [whole, setWhole] = useState(false);
+    const { state, start, stop, refuse } = useOwnFolder(begin, onEnded);
+    const take = (picked: Picked | 'archive' | null) => {
+        if (picked === 'archive') {
+            refuse(zip);
+        } else if (picked !== null) {
+            start(picked, whole);
+        }
     };
 
     return (
@@ -87,41 +150,7 @@ export function OwnFolder({
         >
             <div className="flex flex-wrap items-center gap-3">
                 {state.kind === 'idle' ? (
-                    <>
-                        <span className="said">{says}</span>
-                        <input
-                            ref={field}
-                            type="file"
-                            aria-label="Folder on this machine"
-                            className="sr-only"
-                            tabIndex={-1}
-                            // the types do not know it
-                            {...{ webkitdirectory: '' }}
-                            onChange={(event) => {
-                                take(ofField(event.target.files ?? new DataTransfer().files));
-                                event.target.value = '';
-                            }}
-                        />
-                        <button type="button" className="btn" onClick={choose}>
-                            Choose a folder
-                        </button>
-                        {looks && (
-                            <label className="flex items-center gap-1.5">
-                                <input
-                                    type="checkbox"
-                                    className="checkbox"
-                                    checked={whole}
-                                    onChange={(event) => setWhole(event.target.checked)}
-                                />
-                                send the pictures whole, so that their pixels are looked at
-                            </label>
-                        )}
-                        <span className="text-[13px] text-faint">
-                            {whole
-                                ? 'The pictures are sent to be looked at, and not kept.'
-                                : 'Only names and a few kilobytes of each file are sent.'}
-                        </span>
-                    </>
+                    <Choose says={says} looks={looks} whole={whole} onWhole={setWhole} onPicked={take} />
                 ) : (
                     <UnderWay state={state} onStop={stop} />
                 )}

@@ -51,8 +51,8 @@ async function walkEntry(entry: FileSystemEntry, path: string, into: { path: str
     }
 }
 
-/** What was dropped: one folder, or several files and folders beside each other. */
-export async function ofDrop(items: DataTransferItemList): Promise<Picked | null> {
+/** What was dropped: one folder, or several files and folders beside each other; or an archive, which is none. */
+export async function ofDrop(items: DataTransferItemList): Promise<Picked | 'archive' | null> {
     // after the first pause the list is empty
     const entries = [...items].flatMap((item) => item.webkitGetAsEntry() ?? []);
     const lone = entries.length === 1 ? entries[0] : undefined;
@@ -61,6 +61,9 @@ export async function ofDrop(items: DataTransferItemList): Promise<Picked | null
         await walkEntry(entry, '', files);
     }
     const isFolder = lone?.isDirectory === true;
+    if (lone?.isFile === true && /\.zip$/i.test(lone.name)) {
+        return 'archive';
+    }
 
     return files.length === 0
         ? null

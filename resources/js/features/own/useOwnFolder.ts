@@ -20,7 +20,7 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
     });
     useEffect(() => () => worker.current?.terminate(), []);
 
-    const stop = (fault: string | null = null) => {
+    const stop = (fault: string | null) => {
         worker.current?.terminate();
         worker.current = null;
         setState({ kind: 'idle', fault });
@@ -40,12 +40,12 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
                 stop(told.says);
                 break;
             case 'ended':
-                stop();
+                stop(null);
                 ended.current(told.check, told.document);
         }
     };
     const start = ({ source, folder }: Picked, whole: boolean) => {
-        stop();
+        stop(null);
         setState({ kind: 'listing', files: 0 });
         const made = new Worker(new URL('./own.worker.ts', import.meta.url), { type: 'module' });
         made.onmessage = hear;
@@ -54,5 +54,5 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
         made.postMessage({ source, folder, whole, begin, token: xsrfToken() } satisfies Order);
     };
 
-    return { state, start, stop: () => stop() };
+    return { state, start, stop: () => stop(null), refuse: stop };
 }
