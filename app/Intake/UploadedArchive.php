@@ -31,6 +31,14 @@ final readonly class UploadedArchive
     /** So many of a deliverable are kept, the newest. */
     private const KEPT = 2;
 
+    /** So many of one person are waited for at the same time. */
+    private const MOST_PARTS = 3;
+
+    /** Bytes that stay free. */
+    private const FREE = 1_000_000_000;
+
+    private string $owner;
+
     private string $part;
 
     /**
@@ -45,7 +53,25 @@ final readonly class UploadedArchive
         int $modified,
     ) {
         $key = hash('sha256', implode("\0", [$by->id, $deliverable->id, $name, $size, $modified]));
-        $this->part = self::PARTS.'/'.substr($key, 0, 32);
+        $this->owner = self::PARTS."/u{$by->id}-";
+        $this->part = $this->owner.substr($key, 0, 32);
+    }
+
+    /**
+     * Bytes of all that were handed in for these deliverables.
+     *
+     * @param  iterable<int>  $deliverables
+     */
+    public static function bytes(iterable $deliverables): int
+    {
+        $bytes = 0;
+        foreach ($deliverables as $deliverable) {
+            foreach (Storage::files(self::PLACE."/{$deliverable}") as $file) {
+                $bytes += Storage::size($file);
+            }
+        }
+
+        return $bytes;
     }
 
     /** How many bytes of it have come. */
@@ -70,7 +96,7 @@ final readonly class UploadedArchive
             );
         }
         if ($at === 0) {
-            self::forgetOld();
+            $this->makeRoom();
             if (! ZipDirectory::isZip(substr($bytes, 0, 4))) {
                 throw ArchiveRefused::because($this->name, 'is no zip archive');
             }
@@ -86,12 +112,23 @@ final readonly class UploadedArchive
         }
     }
 
-    private static function forgetOld(): void
+    /** What nobody goes on with is forgotten, and of one person all but the newest. */
+    private function makeRoom(): void
     {
+        $own = [];
         foreach (Storage::files(self::PARTS) as $part) {
-            if (Storage::lastModified($part) < time() - self::WAITED) {
+            $moved = Storage::lastModified($part);
+            if ($moved < time() - self::WAITED) {
                 Storage::delete($part);
+            } elseif (str_starts_with($part, $this->owner)) {
+                $own[$part] = $moved;
             }
+        }
+        arsort($own);
+        Storage::delete(array_keys(array_slice($own, self::MOST_PARTS - 1)));
+        $free = @disk_free_space(Storage::path(''));
+        if ($free !== false && $free < $this->size + self::FREE) {
+            throw ArchiveRefused::because($this->name, 'cannot be kept: there is too little room left on this machine');
         }
     }
 

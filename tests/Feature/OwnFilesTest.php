@@ -306,6 +306,22 @@ final class OwnFilesTest extends LedgerTestCase
         $this->get("/checks/{$check->id}/pictures/{$part}/1001")->assertNotFound();
     }
 
+    public function test_of_one_person_few_are_waited_for_and_what_was_handed_in_counts(): void
+    {
+        $this->actingAs($this->artist);
+        $zip = $this->zip();
+        for ($n = 0; $n < 5; $n++) {
+            $this->piece($zip, 0, 50, "many{$n}.zip")->assertOk();
+        }
+        self::assertCount(3, Storage::files('spool/archives'));
+        $this->piece($zip, 0, strlen($zip))->assertOk();
+        $this->deliverable->production->update(['limits' => ['bytes' => strlen($zip) - 1]]);
+        cache()->flush();
+        $this->piece($zip, 0, strlen($zip), 'more.zip')->assertStatus(422);
+        self::assertCount(1, $this->deliverable->checks()->get());
+        self::assertLessThanOrEqual(1, count(Storage::files("archives/{$this->deliverable->id}")));
+    }
+
     public function test_what_is_no_archive_or_too_large_or_out_of_turn_is_refused_and_not_kept(): void
     {
         $this->actingAs($this->artist);

@@ -8,6 +8,7 @@ use App\Intake\CheckedPlace;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\User;
+use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -27,7 +28,14 @@ final readonly class CheckArchive
     public function run(Deliverable $deliverable, string $archive, string $name, ScanDepth $depth, User $by): Check
     {
         $order = ['root' => 0, 'folder' => $name, 'depth' => $depth->value, 'archive' => $archive];
-        $check = $this->open->run($deliverable, $deliverable->scenes()->latest('id')->first(), $by, $order);
+        $scene = $deliverable->scenes()->latest('id')->first();
+        try {
+            $check = $this->open->run($deliverable, $scene, $by, $order);
+        } catch (PlainSentence $refused) {
+            // nothing would ever look at it
+            Storage::delete($archive);
+            throw $refused;
+        }
         $listing = CheckedPlace::ordered($order, $deliverable, false)->listing();
         $atOnce = ScanSlice::isAtOnce($check, $listing, $depth);
         $atOnce ? ScanSlice::dispatchSync($check->id) : ScanSlice::dispatch($check->id);

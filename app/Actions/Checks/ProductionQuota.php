@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
+use App\Intake\UploadedArchive;
 use App\Models\Check;
 use App\Models\Production;
 use Illuminate\Database\Query\Builder;
@@ -40,7 +41,7 @@ final readonly class ProductionQuota
             ->whereIn('deliverable_id', $production->deliverables()->select('id'))->count();
     }
 
-    /** Of checks, deliveries and settings; other rows are small beside those. */
+    /** Of checks, deliveries, settings and archives; other rows are small beside those. */
     public static function bytes(Production $production): int
     {
         return (int) Cache::remember(
@@ -56,7 +57,8 @@ final readonly class ProductionQuota
                 );
                 $texts = DB::table('scene_texts')->whereIn('hash', $own('scenes')->select('hash'));
 
-                return $of('checks', 'document')
+                return UploadedArchive::bytes($production->deliverables()->pluck('id')->all())
+                    + $of('checks', 'document')
                     + $of('deliveries', 'data')
                     + (int) $texts->sum(DB::raw('length(cast(content as blob))'));
             },
