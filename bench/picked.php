@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /**
- * Looks through many frames of which only slices come, as from a browser; all is kept between any two sendings, as in the
- * application. Wanted: 10,000 frames in well under a minute, whatever their size.
+ * Looks through many frames of which only slices come, as from a browser; all is kept between any two sendings, as in
+ * the application. Wanted: 10,000 frames in well under a minute, whatever their size.
  * Usage: php bench/picked.php [FRAMES]
  */
 

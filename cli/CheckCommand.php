@@ -63,6 +63,7 @@ final class CheckCommand extends Command
                 'other names for settings, a plain-ledger/field-map document',
             )
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
+            ->addOption('jobs', null, InputOption::VALUE_REQUIRED, ParallelScan::OPTION, '1')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
             ->setHelp(<<<'HELP'
                 Lays a specification beside what a scene is set to, what was delivered, or both, and says what differs,
@@ -82,12 +83,13 @@ final class CheckCommand extends Command
     {
         $writer = $this->writer($input);
         [$spec, $scenePath, $folder] = $this->sources($input);
+        $jobs = ParallelScan::of($input->getOption('jobs'));
         $specification = Inputs::specification($spec);
         $scene = $scenePath === null
             ? null
             : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
         $depth = $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick;
-        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $depth);
+        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $depth, $jobs);
         $account = CheckReport::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
@@ -122,19 +124,23 @@ final class CheckCommand extends Command
         return [$spec, $scene, $folder];
     }
 
-    private function scanned(Specification $specification, string $path, string $folder, ScanDepth $depth): Delivery
-    {
-        $sampler = PixelRules::sampler($specification, Inputs::approved($specification, $path));
+    private function scanned(
+        Specification $specification,
+        string $path,
+        string $folder,
+        ScanDepth $depth,
+        ParallelScan $jobs,
+    ): Delivery {
+        $listing = PlaceListing::of($folder);
+        $scan = new Scan(
+            $listing,
+            Probe::standard(),
+            $depth,
+            PixelRules::sampler($specification, Inputs::approved($specification, $path)),
+            ChecksumsRule::isAskedBy($specification),
+        );
 
-        return (
-            new Scan(
-                PlaceListing::of($folder),
-                Probe::standard(),
-                $depth,
-                $sampler,
-                ChecksumsRule::isAskedBy($specification),
-            )
-        )->run(time());
+        return $jobs->run($scan, $listing, time());
     }
 
     private function text(InputInterface $input, string $option): ?string

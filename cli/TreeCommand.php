@@ -36,6 +36,7 @@ final class TreeCommand extends Command
         )
             ->addOption('files', null, InputOption::VALUE_REQUIRED, 'required: the tree delivered, or a zip of it')
             ->addOption('full', null, InputOption::VALUE_NONE, 'read every byte, not only head and tail of each file')
+            ->addOption('jobs', null, InputOption::VALUE_REQUIRED, ParallelScan::OPTION, '1')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text, json, junit or csv', 'text')
             ->setHelp(<<<'HELP'
                 Scans a delivered tree once and finds the deliverable that each sequence, movie and file answers: by the
@@ -52,6 +53,7 @@ final class TreeCommand extends Command
         $writer = $this->writer($input);
         $specs = $this->needed($input, 'specs', 'the specifications to check against');
         $files = $this->needed($input, 'files', 'the tree that was delivered');
+        $jobs = ParallelScan::of($input->getOption('jobs'));
         $owed = SpecificationList::read($specs);
         $listing = PlaceListing::of($files);
         $depth = $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick;
@@ -62,7 +64,8 @@ final class TreeCommand extends Command
             Probe::standard(),
             static fn (OwedDelivery $one): array => Inputs::approved($one->specification, "{$folder}/{$one->key}"),
         );
-        $tree = $check->of((new Scan($listing, Probe::standard(), $depth))->run(time()));
+        $scan = new Scan($listing, Probe::standard(), $depth);
+        $tree = $check->of($jobs->run($scan, $listing, time()));
         $output->write($writer->write($tree), false, OutputInterface::OUTPUT_RAW);
 
         return $tree->verdict()->exitCode();

@@ -168,6 +168,64 @@ final class Scan
         $this->listed = true;
     }
 
+    /**
+     * Looks at some of the files that were not looked at yet, for another scan of the very same names.
+     *
+     * @param  int  $skip  files before them
+     * @param  int  $count  files
+     */
+    public function readShare(int $skip, int $count): ReadShare
+    {
+        $share = new ReadShare;
+        foreach ($this->unread() as [$group, $row]) {
+            if ($skip-- > 0) {
+                continue;
+            }
+            if ($count-- <= 0) {
+                break;
+            }
+            $this->readFor($share, $group, $row);
+        }
+
+        return $share;
+    }
+
+    private function readFor(ReadShare $share, NameGroup $group, int $row): void
+    {
+        if ($share->count() % self::PATHS_KEPT === 0) {
+            clearstatcache(true);
+        }
+        $before = [$group->size($row), $group->modified($row), $group->refused($row)];
+        $facts = $this->reading->facts($group, $row);
+        $isAsListed = $before === [$group->size($row), $group->modified($row), $group->refused($row)];
+        $share->add($facts, $isAsListed ? null : $group->listed($row));
+        if ($this->sampler !== null) {
+            $this->compare($group, $row, $facts, $this->sampler->approvedFrames());
+            $sample = $this->reading->sample($group->listed($row), $facts);
+            $share->addSample($this->sampler->packed($sample), $sample?->tooLarge, $group->distance($row));
+        }
+    }
+
+    /** Takes what was found of the files that would be looked at next. */
+    public function takeShare(ReadShare $share): void
+    {
+        $at = 0;
+        foreach ($this->unread() as [$group, $row]) {
+            if ($at >= $share->count()) {
+                break;
+            }
+            $relisted = $share->relisted($at);
+            $relisted === null ? null : $group->relist($row, $relisted);
+            $facts = $share->facts($at);
+            $group->addFacts($this->facts->intern($facts), $facts);
+            $sample = $share->sample($at);
+            $sample === null ? null : $group->addSample(...$sample);
+            $distance = $share->distance($at++);
+            $distance === false ? null : $group->setDistance($row, $distance);
+            $this->done++;
+        }
+    }
+
     private function read(NameGroup $group, int $row): void
     {
         if ($this->done % self::PATHS_KEPT === 0) {

@@ -61,6 +61,33 @@ final class CommandLineTest extends TestCase
         return 'spec.json';
     }
 
+    public function test_several_processes_come_to_the_same_as_one(): void
+    {
+        $bench = (new Workbench)->frames('v1/TC_010.%04d.png', '1-700', Workbench::png())
+            ->frames('v1/other.%04d.png', '1-90', Workbench::png(32, 32));
+        foreach ([17, 300, 650] as $frame) {
+            $bench->put(sprintf('v1/TC_010.%04d.png', $frame), substr(Workbench::png(), 0, 70));
+        }
+        $spec = $this->specification(['require' => [
+            'time.range' => '1-710', 'content.whole' => 'yes', 'content.black' => 'none',
+            'picture.resolution' => '64x36',
+            'naming.pattern' => '{shot}.{frame:4}.{ext}',
+        ]]);
+        $check = fn (string $jobs): array => $this->run_(
+            ['check', '--spec', $spec, '--files', "{$bench->folder}/v1", '--format', 'json', '--jobs', $jobs],
+        );
+        $alone = $check('1');
+        self::assertSame(1, $alone[0]);
+        self::assertStringContainsString('"damaged": "17,300,650"', $alone[1]);
+        self::assertStringContainsString('"missing": "701-710"', $alone[1]);
+        foreach (['2', '3', '7'] as $jobs) {
+            self::assertSame($alone, $check($jobs), "{$jobs} processes");
+        }
+        foreach (['0', '-1', 'two', '99', ''] as $jobs) {
+            self::assertSame(3, $check($jobs)[0], "“{$jobs}”");
+        }
+    }
+
     public function test_balanced_is_0(): void
     {
         $this->bench->frames('d/TC_010.%04d.png', '1-6', Workbench::png());
