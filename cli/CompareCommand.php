@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PlainLedger\Cli;
 
 use PlainLedger\Core\Report\CheckComparison;
-use PlainLedger\Core\Report\CheckDocument;
 use PlainLedger\Core\Report\FrameComparison;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -43,7 +42,7 @@ final class CompareCommand extends Command
             throw new InvalidOptionException('Two checks are needed: the older one first.');
         }
         $checks = array_map(
-            static fn (string $path): array => Inputs::document($path, CheckDocument::FORMAT)->data,
+            static fn (string $path): array => Inputs::check($path)->data,
             $paths,
         );
         $now = array_pop($checks);

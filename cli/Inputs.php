@@ -10,6 +10,7 @@ use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Media\TextFile;
+use PlainLedger\Core\Report\CheckDocument;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\Readers\DetectingReader;
 use PlainLedger\Core\Scene\SceneSettings;
@@ -21,6 +22,8 @@ use PlainLedger\Core\Specification\SpecificationRefused;
 /** What commands are given, read from files or from standard input, which `-` stands for. */
 final readonly class Inputs
 {
+    private const LARGEST_CHECK = 64_000_000;
+
     private const STANDARD = 'php://stdin';
 
     /** @throws JsonRefused */
@@ -35,6 +38,17 @@ final readonly class Inputs
         return $path === '-'
             ? JsonDocument::parse(self::standard(), 'standard input', $format)
             : JsonDocument::parse(TextFile::read($path, $path), $path, $format);
+    }
+
+    /** What `check --format json` wrote: of a delivery with many strays it is a large one. */
+    public static function check(string $path): JsonDocument
+    {
+        $text = $path === '-'
+            ? (string) file_get_contents(self::STANDARD, length: self::LARGEST_CHECK + 1)
+            : TextFile::read($path, $path, self::LARGEST_CHECK);
+        $label = $path === '-' ? 'standard input' : $path;
+
+        return JsonDocument::parse($text, $label, CheckDocument::FORMAT, self::LARGEST_CHECK);
     }
 
     /**

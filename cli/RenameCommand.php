@@ -10,7 +10,6 @@ use PlainLedger\Core\Remedy\FileMoves\MovePlan;
 use PlainLedger\Core\Remedy\FileMoves\MovePlanner;
 use PlainLedger\Core\Remedy\FileMoves\MoveRun;
 use PlainLedger\Core\Remedy\FileMoves\MoveScript;
-use PlainLedger\Core\Report\CheckDocument;
 use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -59,7 +58,7 @@ final class RenameCommand extends Command
 
             return self::SUCCESS;
         }
-        $document = Inputs::document($this->needed($input, 'check', 'what the check said'), CheckDocument::FORMAT);
+        $document = Inputs::check($this->needed($input, 'check', 'what the check said'));
         $run = MoveRun::in($folder);
         if ($input->getOption('apply') === true) {
             // what was begun and not ended comes first, so that the plan is made of what is there

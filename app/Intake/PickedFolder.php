@@ -45,7 +45,7 @@ final class PickedFolder
     /**
      * @param  array{deliverable: int, user: int|null, link: int|null, label: string, whole: bool, ahead: int,
      *   names: int, isListed: bool, ranges: array<int, list<array{int, int}>>, sums: array<int, string>, done: int,
-     *   avoided: list<array{string, string}>}  $about
+     *   avoided: list<array{string, string}>, digest?: string|false}  $about
      */
     private function __construct(public readonly string $token, private array $about) {}
 
@@ -114,7 +114,7 @@ final class PickedFolder
         /**
          * @var array{deliverable: int, user: int|null, link: int|null, label: string, whole: bool, ahead: int,
          *   names: int, isListed: bool, ranges: array<int, list<array{int, int}>>, sums: array<int, string>, done: int,
-         *   avoided: list<array{string, string}>} $about
+         *   avoided: list<array{string, string}>, digest?: string|false} $about
          */
         $about = json_decode($kept, true, 8, JSON_THROW_ON_ERROR);
         $found = new self($token, $about);
@@ -223,7 +223,36 @@ final class PickedFolder
         }
         file_put_contents($this->spool()->names(), PickedNames::lines($told, $this->about['ahead']), FILE_APPEND);
         $this->about['isListed'] = $isAll;
+        $isAll && $this->goOn();
         $this->keep();
+    }
+
+    /**
+     * Where the same person has chosen the very same folder before and it broke off, it goes on from there. What came
+     * by a link is of many, and begins anew.
+     */
+    private function goOn(): void
+    {
+        $this->about['digest'] = hash_file('sha256', $this->spool()->names());
+        $same = ['digest', 'deliverable', 'user', 'whole', 'label'];
+        foreach ($this->about['user'] === null ? [] : Storage::directories(self::PLACE) as $place) {
+            $kept = Storage::exists("{$place}/state.gz") ? Storage::get("{$place}/about.json") : null;
+            /** @var array<string, mixed>|null $other */
+            $other = $kept === null ? null : json_decode($kept, true, 8);
+            $isOwn = $other !== null && $place !== $this->place() && array_filter(
+                $same,
+                fn (string $key): bool => ($other[$key] ?? null) !== $this->about[$key],
+            ) === [];
+            if ($isOwn) {
+                $theirs = array_filter(["{$place}/state.gz", "{$place}/slices"], Storage::exists(...));
+                foreach ($theirs as $file) {
+                    Storage::copy($file, $this->place().'/'.basename($file));
+                }
+                Storage::deleteDirectory($place);
+
+                return;
+            }
+        }
     }
 
     public function isListed(): bool

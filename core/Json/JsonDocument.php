@@ -17,11 +17,15 @@ final readonly class JsonDocument
     /** @param  array<string, mixed>  $data */
     private function __construct(public array $data, public string $label) {}
 
-    /** @throws JsonRefused with line and column where it is not JSON */
-    public static function parse(string $text, string $label, string $format): self
+    /**
+     * @param  int  $most  bytes
+     *
+     * @throws JsonRefused with line and column where it is not JSON
+     */
+    public static function parse(string $text, string $label, string $format, int $most = self::LARGEST): self
     {
         $label = Text::shown($label);
-        $data = self::decoded($text, $label);
+        $data = self::decoded($text, $label, $most);
         if (! is_array($data) || ($data !== [] && array_is_list($data))) {
             throw JsonRefused::because(
                 $label,
@@ -35,10 +39,10 @@ final readonly class JsonDocument
     }
 
     /** @throws JsonRefused */
-    private static function decoded(string $text, string $label): mixed
+    private static function decoded(string $text, string $label, int $most): mixed
     {
-        if (strlen($text) > self::LARGEST) {
-            throw JsonRefused::tooLarge($label, strlen($text), self::LARGEST);
+        if (strlen($text) > $most) {
+            throw JsonRefused::tooLarge($label, strlen($text), $most);
         }
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         if (trim($text) === '') {

@@ -14,18 +14,19 @@ final readonly class TextFile
      * All of it, as far as it may be a document of settings.
      *
      * @param  string  $label  how the file is called in sentences
+     * @param  int  $most  bytes
      *
      * @throws JsonRefused
      */
-    public static function read(string $path, string $label): string
+    public static function read(string $path, string $label, int $most = JsonDocument::LARGEST): string
     {
         try {
             $source = FileSource::open($path);
         } catch (SourceUnreadable $gone) {
             throw JsonRefused::because($label, $gone->reason().'.', $gone);
         }
-        if ($source->size() > JsonDocument::LARGEST) {
-            throw JsonRefused::tooLarge($label, $source->size(), JsonDocument::LARGEST);
+        if ($source->size() > $most) {
+            throw JsonRefused::tooLarge($label, $source->size(), $most);
         }
 
         return $source->read(0, $source->size());

@@ -205,6 +205,37 @@ final class OwnFilesTest extends LedgerTestCase
         $this->getJson($left)->assertNotFound();
     }
 
+    public function test_the_same_folder_chosen_once_more_goes_on_where_it_broke_off(): void
+    {
+        $this->actingAs($this->artist);
+        $files = 450;
+        $png = Workbench::png(600, 400);
+        $this->intake->frames('tide/TC_010/v1/more.%04d.png', "1-{$files}", $png);
+        $at = $this->begin();
+        $first = $this->postJson("{$at}/names", ['files' => $this->names(), 'all' => true])->assertOk()->json();
+        $later = $this->send($at, $this->body($first['ranges']))->assertOk()->json();
+        self::assertGreaterThan(0, $later['done']);
+
+        // the page was closed; what was looked at is not asked for again
+        $again = $this->begin();
+        $answer = $this->postJson("{$again}/names", ['files' => $this->names(), 'all' => true])->assertOk()->json();
+        self::assertSame($later['ranges'], $answer['ranges']);
+        self::assertSame($later['done'], $answer['done']);
+        $this->getJson($at)->assertNotFound();
+        for ($n = 0; ! isset($answer['ended']) && $n < 30; $n++) {
+            $answer = $this->send($again, $this->body($answer['ranges']))->assertOk()->json();
+        }
+        self::assertSame(456, Check::query()->findOrFail($answer['check'])->delivery?->file_count);
+
+        // another folder, or another person's, begins anew
+        $at = $this->begin();
+        $this->send($at, $this->body(
+            $this->postJson("{$at}/names", ['files' => $this->names(), 'all' => true])->json('ranges'),
+        ))->assertOk();
+        $other = $this->begin(true);
+        $this->postJson("{$other}/names", ['files' => $this->names(), 'all' => true])->assertJson(['done' => 0]);
+    }
+
     public function test_only_so_many_are_looked_at_at_once_and_idle_ones_make_room(): void
     {
         $this->actingAs($this->artist);

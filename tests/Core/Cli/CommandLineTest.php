@@ -61,6 +61,19 @@ final class CommandLineTest extends TestCase
         return 'spec.json';
     }
 
+    public function test_a_check_of_very_many_strays_is_read_again(): void
+    {
+        $check = [
+            'format' => 'plain-ledger/check', 'version' => 1, 'verdict' => 'balanced', 'entries' => [],
+            'sequences' => [], 'fixes' => [], 'strays' => array_fill(0, 60_000, str_repeat('somewhere/', 9)),
+        ];
+        $this->bench->put('a.json', (string) json_encode($check));
+        self::assertGreaterThan(5_000_000, filesize("{$this->bench->folder}/a.json"));
+        self::assertSame([0, "Nothing has changed.\n", ''], $this->run_(['compare', 'a.json', 'a.json']));
+        // a specification is never as large
+        self::assertSame(3, $this->run_(['check', '--spec', 'a.json', '--files', '.'])[0]);
+    }
+
     public function test_several_processes_come_to_the_same_as_one(): void
     {
         $bench = (new Workbench)->frames('v1/TC_010.%04d.png', '1-700', Workbench::png())
