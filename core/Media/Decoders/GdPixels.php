@@ -9,7 +9,8 @@ use PlainLedger\Core\Media\Pixels;
 /** Pixels that gd holds. */
 final readonly class GdPixels implements Pixels
 {
-    private function __construct(private \GdImage $image) {}
+    /** @param  bool  $isPremultiplied  whether its colours are darkened by its alpha already */
+    private function __construct(private \GdImage $image, private bool $isPremultiplied = false) {}
 
     public static function of(\GdImage $image): self
     {
@@ -18,6 +19,12 @@ final readonly class GdPixels implements Pixels
         imagesavealpha($image, true);
 
         return new self($image);
+    }
+
+    /** The same, whose colours are darkened by its alpha already. */
+    public function premultiplied(): self
+    {
+        return new self($this->image, true);
     }
 
     public function width(): int
@@ -107,9 +114,32 @@ final readonly class GdPixels implements Pixels
         imagealphablending($small, false);
         imagesavealpha($small, true);
         imagecopyresampled($small, $this->image, 0, 0, 0, 0, $width, $height, $this->width(), $this->height());
+        if ($this->isPremultiplied) {
+            self::straighten($small);
+        }
         ob_start();
         imagepng($small, null, 6);
 
         return (string) ob_get_clean();
+    }
+
+    /** As a PNG keeps it: colours without regard to alpha. */
+    private static function straighten(\GdImage $image): void
+    {
+        for ($y = 0, $height = imagesy($image); $y < $height; $y++) {
+            for ($x = 0, $width = imagesx($image); $x < $width; $x++) {
+                $colour = (int) imagecolorat($image, $x, $y);
+                $clear = $colour >> 24 & 127;
+                if ($clear === 0 || $clear === 127) {
+                    continue;
+                }
+                $straight = $clear << 24;
+                foreach ([16, 8, 0] as $shift) {
+                    $value = intdiv(($colour >> $shift & 255) * 127 * 2 + 127 - $clear, 2 * (127 - $clear));
+                    $straight |= min(255, $value) << $shift;
+                }
+                imagesetpixel($image, $x, $y, $straight);
+            }
+        }
     }
 }

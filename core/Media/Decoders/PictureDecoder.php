@@ -12,6 +12,8 @@ use PlainLedger\Core\Media\Pixels;
 /** The decoder of each kind there is. */
 final readonly class PictureDecoder implements Decoder
 {
+    private const PREMULTIPLIED = 'premultiplied';
+
     /** What is unpacked here, by kind. */
     private const PACKINGS = [
         'png' => ['deflate'], 'jpeg' => ['jpeg'], 'exr' => ['none', 'rle', 'zips', 'zip', 'piz', 'pxr24'],
@@ -52,10 +54,14 @@ final readonly class PictureDecoder implements Decoder
     public function decode(ByteSource $source, MediaFacts $facts, string $layer = ''): Pixels
     {
         $decoder = $facts->kind === null ? null : $this->of($facts->kind);
+        if ($decoder === null) {
+            throw PixelsRefused::because('its kind is not decoded here');
+        }
+        $pixels = $decoder->decode($source, $facts, $layer);
 
-        return $decoder === null
-            ? throw PixelsRefused::because('its kind is not decoded here')
-            : $decoder->decode($source, $facts, $layer);
+        return $pixels instanceof GdPixels && $facts->labels->alphaKind === self::PREMULTIPLIED
+            ? $pixels->premultiplied()
+            : $pixels;
     }
 
     public function tellsApart(ByteSource $source, MediaFacts $facts): ?string

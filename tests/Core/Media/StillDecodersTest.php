@@ -130,6 +130,27 @@ final class StillDecodersTest extends TestCase
         self::assertSame(255, self::decoded('ffmpeg-32.bmp')->at(20, 20)[3]);
     }
 
+    public function test_colours_that_alpha_has_darkened_are_shown_as_they_were(): void
+    {
+        // the same picture, kept in both ways
+        $image = static fn (string $name): \GdImage => imagecreatefromstring(self::decoded($name)->thumbnail(64))
+            ?: self::fail($name);
+        [$darkened, $plain] = [$image('im-associated.tif'), $image('im-unassociated.tif')];
+        [$most, $alphas] = [0, []];
+        for ($y = 0; $y < imagesy($plain); $y++) {
+            for ($x = 0; $x < imagesx($plain); $x++) {
+                [$a, $b] = [imagecolorsforindex($darkened, (int) imagecolorat($darkened, $x, $y)),
+                    imagecolorsforindex($plain, (int) imagecolorat($plain, $x, $y))];
+                $alphas[$b['alpha']] = true;
+                if ($b['alpha'] < 120) {
+                    $most = max($most, abs($a['red'] - $b['red']), abs($a['green'] - $b['green']));
+                }
+            }
+        }
+        self::assertNotSame([], array_filter(array_keys($alphas), static fn (int $a): bool => $a > 20 && $a < 120));
+        self::assertLessThan(8, $most);
+    }
+
     public function test_a_palette_with_run_lengths_and_one_bit_is_read(): void
     {
         foreach (['im-rle.bmp' => 12, 'ffmpeg-bgra.tga' => 1, 'im-alpha.bmp' => 1] as $name => $most) {
