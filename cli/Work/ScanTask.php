@@ -31,7 +31,7 @@ final readonly class ScanTask
     public function run(ScanOrder $order): void
     {
         $beat = new Beat($this->say);
-        $listing = new BeatingListing(PlaceListing::at($order->folder), $beat);
+        $listing = new BeatingListing(PlaceListing::at($order->folder, $order->called), $beat);
         $scan = new Scan(
             $listing,
             Probe::standard(),

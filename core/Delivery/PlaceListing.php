@@ -33,10 +33,11 @@ final readonly class PlaceListing
 
     /**
      * @param  string  $path  the real place of what was chosen before
+     * @param  string  $called  how an archive was called by whoever handed it in, where it lies under another name
      *
      * @throws ArchiveRefused|SourceUnreadable
      */
-    public static function at(string $path): Listing
+    public static function at(string $path, string $called = ''): Listing
     {
         if (is_dir($path)) {
             return FolderListing::at($path);
@@ -46,16 +47,24 @@ final readonly class PlaceListing
         $found = $folder->find(basename($path))
             ?? throw SourceUnreadable::file(basename($path), 'there is no such file, or it may not be read');
 
-        return self::ofFile($folder->open($found), $path);
+        return self::ofFile($folder->open($found), $path, $called);
     }
 
-    private static function ofFile(ByteSource $file, string $path): Listing
+    private static function ofFile(ByteSource $file, string $path, string $called = ''): Listing
     {
         if (! ZipDirectory::isZip($file->read(0, 4))) {
             return FileListing::of($path);
         }
+        if ($called !== '') {
+            return ZipListing::of($file, $called, self::withoutEnding($called));
+        }
         $place = implode('/', array_slice(explode('/', trim($path, '/')), -self::ROOT_WORDS));
 
-        return ZipListing::of($file, basename($path), (string) preg_replace('~\.zip$~i', '', $place));
+        return ZipListing::of($file, basename($path), self::withoutEnding($place));
+    }
+
+    private static function withoutEnding(string $name): string
+    {
+        return (string) preg_replace('~\.zip$~i', '', $name);
     }
 }

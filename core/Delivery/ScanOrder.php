@@ -17,6 +17,7 @@ final readonly class ScanOrder
      * @param  int  $seconds  after which the rest is left to the next one
      * @param  array<array-key, list<string>>  $avoided  stages by path, of files that have broken one off
      * @param  bool  $careful  whether each step is announced
+     * @param  string  $called  how an archive was called that lies under another name; `""`: as its file is
      * @param  string  $known  a file: what an earlier scan of the same place found; `""` where there is none
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class ScanOrder
         public array $avoided = [],
         public bool $careful = false,
         public string $known = '',
+        public string $called = '',
     ) {}
 
     /** One line of JSON. Paths are kept as they are, whatever their encoding. */
@@ -43,6 +45,7 @@ final readonly class ScanOrder
             'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
             'careful' => $this->careful, 'known' => $raw($this->known),
+            'called' => $raw($this->called),
         ], JSON_THROW_ON_ERROR);
     }
 
@@ -52,7 +55,7 @@ final readonly class ScanOrder
          * @var array{folder: string, depth: string, content: array{looks_for: array{compares: bool,
          *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
          *   name: string}>, sums: bool}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
-         *   careful: bool, known: string} $data
+         *   careful: bool, known: string, called: string} $data
          */
         $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
@@ -65,6 +68,7 @@ final readonly class ScanOrder
             $raw($data['folder']), ScanDepth::from($data['depth']),
             ContentOrder::fromArray($data['content']),
             $raw($data['spool']), $data['seconds'], $avoided, $data['careful'], $raw($data['known']),
+            $raw($data['called']),
         );
     }
 }

@@ -326,6 +326,8 @@ final class OwnFilesTest extends LedgerTestCase
         self::assertSame(['done', DeliveryOrigin::Upload], [$check->state->value, $check->delivery?->origin]);
         $entries = array_column((array) $check->account()['entries'], null, 'id');
         self::assertSame('1001-1006', $entries['time.range']['files']['found']);
+        // as whoever handed it in called it, and not as it is kept
+        self::assertSame('mine/mine', $check->delivery?->scanned()->root);
         self::assertSame([], Storage::files('spool/archives'));
         // its pictures are to be seen, and it can be looked at once more
         $part = $check->account()['entries'][0]['part'];

@@ -128,6 +128,7 @@ final class ScanSlice implements ShouldQueue
             ),
             $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(), $this->known($check, $order),
+            isset($order['archive']) ? $order['folder'] : '',
         );
     }
 
