@@ -11,6 +11,7 @@ use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderRefused;
 use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Delivery\ScanPlace;
 use PlainLedger\Core\Media\ScanDepth;
 
 /**
@@ -35,7 +36,7 @@ final readonly class QuickLook
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
-            $order = new ScanOrder($folder->path, ScanDepth::Quick, new ContentOrder, $spool, self::SECONDS);
+            $order = new ScanOrder(new ScanPlace($folder->path), ScanDepth::Quick, new ContentOrder, $spool, self::SECONDS);
             $end = ScanProcess::standard()->run($order, static fn (): bool => true);
             if ($end->refusal !== null) {
                 throw $end->refusal;

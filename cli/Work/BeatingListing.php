@@ -6,10 +6,11 @@ namespace PlainLedger\Cli\Work;
 
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\PartlyPlaced;
 use PlainLedger\Core\Media\ByteSource;
 
 /** A listing whose files, while they are read, say that the work goes on. */
-final readonly class BeatingListing implements Listing
+final readonly class BeatingListing implements Listing, PartlyPlaced
 {
     public function __construct(private Listing $listing, private Beat $beat) {}
 
@@ -24,6 +25,11 @@ final readonly class BeatingListing implements Listing
     public function root(): string
     {
         return $this->listing->root();
+    }
+
+    public function knownFolders(): ?int
+    {
+        return $this->listing instanceof PartlyPlaced ? $this->listing->knownFolders() : null;
     }
 
     public function mayGrow(): bool

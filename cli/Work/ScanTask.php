@@ -31,7 +31,7 @@ final readonly class ScanTask
     public function run(ScanOrder $order): void
     {
         $beat = new Beat($this->say);
-        $listing = new BeatingListing(PlaceListing::at($order->folder, $order->called), $beat);
+        $listing = new BeatingListing(PlaceListing::at($order->place->path, $order->place->called), $beat);
         $scan = new Scan(
             $listing,
             Probe::standard(),
@@ -39,7 +39,7 @@ final readonly class ScanTask
             self::sampler($order->content),
             $order->content->sums,
             $this->caution($order),
-            self::known($order->known),
+            self::known($order->place->known),
         );
         $spool = SpoolFile::read($order->spool);
         if ($spool !== null) {

@@ -17,6 +17,8 @@ final readonly class Delivery
     /** Whether more may be on its way. */
     public bool $mayGrow;
 
+    public DeliveryPlace $place;
+
     /**
      * @param  list<NameGroup>  $groups
      * @param  list<string>  $odd  paths that were listed and not looked at
@@ -32,6 +34,7 @@ final readonly class Delivery
         DeliveryPlace $place = new DeliveryPlace,
         public ?ChecksumComparison $checksums = null,
     ) {
+        $this->place = $place;
         $this->root = $place->root;
         $this->mayGrow = $place->mayGrow;
     }
@@ -113,6 +116,7 @@ final readonly class Delivery
             'root' => base64_encode($this->root),
         ]
             + ($this->mayGrow ? [] : ['finished' => true])
+            + ($this->place->known === null ? [] : ['known' => $this->place->known])
             + ($this->checksums === null ? [] : ['checksums' => $this->checksums->toArray()]);
     }
 
@@ -123,7 +127,7 @@ final readonly class Delivery
          * @var array{groups: list<array{folder: string, literals: list<string>, first: list<string>, count: int,
          *   columns: list<string>, digits: list<string>, sizes: string, times: string, facts: string,
          *   refused: array<int, string>, looks?: string, look_length?: int}>, facts: list<list<mixed>>,
-         *   odd: list<string>, scanned_at: int, depth: string, root?: string, finished?: bool,
+         *   odd: list<string>, scanned_at: int, depth: string, root?: string, finished?: bool, known?: int,
          *   checksums?: array{lists: int, unlisted: int, wrong: int, absent: int, names: list<string>}} $data
          */
         return new self(
@@ -132,7 +136,11 @@ final readonly class Delivery
             array_map(static fn (string $path): string => (string) base64_decode($path, true), $data['odd']),
             $data['scanned_at'],
             ScanDepth::from($data['depth']),
-            new DeliveryPlace((string) base64_decode($data['root'] ?? '', true), ! ($data['finished'] ?? false)),
+            new DeliveryPlace(
+                (string) base64_decode($data['root'] ?? '', true),
+                ! ($data['finished'] ?? false),
+                $data['known'] ?? null,
+            ),
             isset($data['checksums']) ? ChecksumComparison::fromArray($data['checksums']) : null,
         );
     }

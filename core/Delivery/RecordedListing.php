@@ -8,7 +8,7 @@ use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\SourceUnreadable;
 
 /** The files of a delivery as they were when it was scanned, wherever they lie by now: names, and nothing to open. */
-final readonly class RecordedListing implements Listing
+final readonly class RecordedListing implements Listing, PartlyPlaced
 {
     public function __construct(private Delivery $delivery) {}
 
@@ -24,6 +24,11 @@ final readonly class RecordedListing implements Listing
     public function root(): string
     {
         return $this->delivery->root;
+    }
+
+    public function knownFolders(): ?int
+    {
+        return $this->delivery->place->known;
     }
 
     public function mayGrow(): bool

@@ -281,7 +281,11 @@ final class Scan
             $this->names->odd(),
             $now,
             $this->depth,
-            new DeliveryPlace($this->listing->root(), $this->listing->mayGrow()),
+            new DeliveryPlace(
+                $this->listing->root(),
+                $this->listing->mayGrow(),
+                $this->listing instanceof PartlyPlaced ? $this->listing->knownFolders() : null,
+            ),
             $this->checksums->result(),
         );
     }

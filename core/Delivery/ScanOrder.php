@@ -12,24 +12,19 @@ use PlainLedger\Core\Media\ScanDepth;
 final readonly class ScanOrder
 {
     /**
-     * @param  string  $folder  its real place
      * @param  string  $spool  a file: what was found so far, and what is found
      * @param  int  $seconds  after which the rest is left to the next one
      * @param  array<array-key, list<string>>  $avoided  stages by path, of files that have broken one off
      * @param  bool  $careful  whether each step is announced
-     * @param  string  $called  how an archive was called that lies under another name; `""`: as its file is
-     * @param  string  $known  a file: what an earlier scan of the same place found; `""` where there is none
      */
     public function __construct(
-        public string $folder,
+        public ScanPlace $place,
         public ScanDepth $depth,
         public ContentOrder $content,
         public string $spool,
         public int $seconds,
         public array $avoided = [],
         public bool $careful = false,
-        public string $known = '',
-        public string $called = '',
     ) {}
 
     /** One line of JSON. Paths are kept as they are, whatever their encoding. */
@@ -42,10 +37,10 @@ final readonly class ScanOrder
         }
 
         return json_encode([
-            'folder' => $raw($this->folder), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
+            'folder' => $raw($this->place->path), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
-            'careful' => $this->careful, 'known' => $raw($this->known),
-            'called' => $raw($this->called),
+            'careful' => $this->careful, 'known' => $raw($this->place->known),
+            'called' => $raw($this->place->called),
         ], JSON_THROW_ON_ERROR);
     }
 
@@ -65,10 +60,10 @@ final readonly class ScanOrder
         }
 
         return new self(
-            $raw($data['folder']), ScanDepth::from($data['depth']),
+            new ScanPlace($raw($data['folder']), $raw($data['called']), $raw($data['known'])),
+            ScanDepth::from($data['depth']),
             ContentOrder::fromArray($data['content']),
-            $raw($data['spool']), $data['seconds'], $avoided, $data['careful'], $raw($data['known']),
-            $raw($data['called']),
+            $raw($data['spool']), $data['seconds'], $avoided, $data['careful'],
         );
     }
 }

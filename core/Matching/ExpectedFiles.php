@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Matching;
 
+use PlainLedger\Core\Delivery\DeliveryPlace;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Naming\ExactName;
@@ -28,7 +29,7 @@ final readonly class ExpectedFiles
     /**
      * @param  Part  $part  as it has to be for this pass
      * @param  list<string>  $siblings  the other passes that come as files of their own
-     * @param  string  $root  the folder that was delivered, by its last words
+     * @param  DeliveryPlace  $place  of the folder that was delivered
      */
     public function __construct(
         public Part $part,
@@ -36,7 +37,7 @@ final readonly class ExpectedFiles
         public PieceValues $values,
         ?FrameRange $timeline,
         private array $siblings,
-        private string $root = '',
+        private DeliveryPlace $place = new DeliveryPlace,
     ) {
         $name = $part->single(RequirementId::NAMING_PATTERN);
         $folder = $part->single(RequirementId::NAMING_FOLDER);
@@ -72,12 +73,26 @@ final readonly class ExpectedFiles
         // the folder that was chosen may be the one asked, or one above it
         $deep = count(explode('/', NamePattern::tidyFolder($this->folder->make($this->values))));
         $below = $folder === '' ? [] : explode('/', $folder);
-        $all = [...explode('/', $this->root), ...$below];
-
-        return $this->root !== ''
+        $all = [...explode('/', $this->place->root), ...$below];
+        $fits = $this->place->root !== ''
             && count($below) < $deep
             && count($all) >= $deep
             && $this->folder->matchesFolder(implode('/', array_slice($all, -$deep)), $this->values);
+
+        return $fits || $this->fitsAsFarAsKnown([...$this->place->knownFolders(), ...$below], $deep);
+    }
+
+    /**
+     * Of what was packed or picked it is not known in which folders it lay above that.
+     *
+     * @param  list<string>  $known
+     * @param  int  $deep  how many folders are asked
+     */
+    private function fitsAsFarAsKnown(array $known, int $deep): bool
+    {
+        return $this->place->known !== null
+            && count($known) < $deep
+            && ($this->folder?->matchesFolder(implode('/', $known), $this->values, count($known)) ?? true);
     }
 
     /**
@@ -115,10 +130,10 @@ final readonly class ExpectedFiles
      * Those of all parts and passes of a specification.
      *
      * @param  FrameRange|null  $timeline  the animation's own range, where the scene tells it
-     * @param  string  $root  the name of the folder that the delivery lies in
+     * @param  DeliveryPlace  $place  of the folder that the delivery lies in
      * @return list<self>
      */
-    public static function all(Specification $specification, ?FrameRange $timeline, string $root): array
+    public static function all(Specification $specification, ?FrameRange $timeline, DeliveryPlace $place): array
     {
         $all = [];
         foreach ($specification->parts as $part) {
@@ -129,7 +144,7 @@ final readonly class ExpectedFiles
                 $ownValues = $own === $part ? $values : $specification->pieceValues($own);
                 $named = $pass === null ? $values : $ownValues->with('pass', $pass);
                 $others = array_filter($passes, static fn (?string $p): bool => $p !== null && $p !== $pass);
-                $all[] = new self($own, $pass, $named, $timeline, array_values($others), $root);
+                $all[] = new self($own, $pass, $named, $timeline, array_values($others), $place);
             }
         }
 

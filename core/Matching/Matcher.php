@@ -37,7 +37,7 @@ final readonly class Matcher
         ?FrameRange $timeline = null,
         array $others = [],
     ): DeliveryMatch {
-        $expected = ExpectedFiles::all($specification, $timeline, $delivery->root);
+        $expected = ExpectedFiles::all($specification, $timeline, $delivery->place);
         $matcher = new self($specification, $delivery, $expected, new Claims, new NameReadings($delivery));
 
         return $matcher->matched($others);

@@ -164,10 +164,15 @@ final readonly class NamePattern implements \Stringable
     /**
      * Whether a folder path is what this pattern, read as a folder, asks for; `*` and `?` stand for any text and any
      * character.
+     *
+     * @param  int|null  $last  how many of the last folders asked are compared; null: all
      */
-    public function matchesFolder(string $folder, PieceValues $values): bool
+    public function matchesFolder(string $folder, PieceValues $values, ?int $last = null): bool
     {
         $asked = self::tidyFolder($this->make($values));
+        if ($last !== null) {
+            $asked = $last === 0 ? '.' : implode('/', array_slice(explode('/', $asked), -$last));
+        }
         $found = self::tidyFolder($folder);
         $expression = strtr(preg_quote($asked, '~'), ['\*' => '[^/]*', '\?' => '[^/]']);
         // a piece without a value may be anything

@@ -33,7 +33,7 @@ final class Assigner
     {
         $this->words = OwnerWords::of($owed);
         foreach ($owed as $one) {
-            $this->expected[$one->key] = ExpectedFiles::all($one->specification, null, $delivery->root);
+            $this->expected[$one->key] = ExpectedFiles::all($one->specification, null, $delivery->place);
         }
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Tree;
 
 use PlainLedger\Core\Delivery\Delivery;
-use PlainLedger\Core\Delivery\DeliveryPlace;
 use PlainLedger\Core\Delivery\NameGroup;
 use PlainLedger\Core\Matching\ExpectedFiles;
 
@@ -31,7 +30,7 @@ final readonly class OwnFiles
             [],
             $tree->scannedAt,
             $tree->depth,
-            new DeliveryPlace(trim("{$tree->root}/{$base}", '/'), $tree->mayGrow),
+            $tree->place->in($base),
         );
     }
 
@@ -63,7 +62,7 @@ final readonly class OwnFiles
     public static function base(OwedDelivery $owed, array $units, Delivery $tree): string
     {
         $folders = array_map(static fn (TreeUnit $unit): string => $unit->group->folder, $units);
-        foreach (ExpectedFiles::all($owed->specification, null, $tree->root) as $files) {
+        foreach (ExpectedFiles::all($owed->specification, null, $tree->place) as $files) {
             foreach ($files->folder === null ? [] : $folders as $folder) {
                 if ($files->folderFits($folder)) {
                     return '';

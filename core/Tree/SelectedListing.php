@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Tree;
 
 use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\DeliveryPlace;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\PartlyPlaced;
 use PlainLedger\Core\Media\ByteSource;
 
 /** Files of a listing that belong to one deliverable, called from its own folder on. */
-final readonly class SelectedListing implements Listing
+final readonly class SelectedListing implements Listing, PartlyPlaced
 {
     /** @param  array<array-key, ListedFile>  $files  as the whole listing has them, by their paths here */
-    private function __construct(private Listing $whole, private array $files, private string $root) {}
+    private function __construct(private Listing $whole, private array $files, private DeliveryPlace $place) {}
 
     /** @param  list<TreeUnit>  $units */
     public static function of(Listing $whole, OwedDelivery $owed, array $units, Delivery $tree): self
@@ -28,7 +30,7 @@ final readonly class SelectedListing implements Listing
             }
         }
 
-        return new self($whole, $files, trim("{$tree->root}/{$base}", '/'));
+        return new self($whole, $files, $tree->place->in($base));
     }
 
     public function files(): iterable
@@ -46,7 +48,12 @@ final readonly class SelectedListing implements Listing
 
     public function root(): string
     {
-        return $this->root;
+        return $this->place->root;
+    }
+
+    public function knownFolders(): ?int
+    {
+        return $this->place->known;
     }
 
     public function mayGrow(): bool

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Delivery\ScanPlace;
 use PlainLedger\Core\Media\ScanDepth;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Support\LedgerTestCase;
@@ -82,7 +83,7 @@ final class KeepsWorkingTest extends LedgerTestCase
     {
         $order = (
             new ScanOrder(
-                "{$this->intake->folder}/tide",
+                new ScanPlace("{$this->intake->folder}/tide"),
                 ScanDepth::Quick,
                 new ContentOrder,
                 Storage::path('spool/none'),

@@ -31,7 +31,7 @@ final readonly class KeepPicked
             'deliverable_id' => $deliverable->id,
             'user_id' => $by->id,
             'origin' => DeliveryOrigin::Own,
-            'folder' => $label,
+            'folder' => $label === '' ? 'chosen files' : $label,
             'depth' => $scanned->depth->value,
             'file_count' => $scanned->fileCount(),
             'total_size' => $scanned->totalSize(),

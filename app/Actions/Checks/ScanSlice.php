@@ -25,6 +25,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Delivery\ScanPlace;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -119,7 +120,11 @@ final class ScanSlice implements ShouldQueue
         $place = CheckedPlace::ordered($order, $check->deliverable, $overseer);
 
         return new ScanOrder(
-            $place->path,
+            new ScanPlace(
+                $place->path,
+                isset($order['archive']) ? $order['folder'] : '',
+                $this->known($check, $order),
+            ),
             ScanDepth::from($order['depth']),
             new ContentOrder(
                 PixelRules::sampleOptionsFor($asked),
@@ -127,8 +132,7 @@ final class ScanSlice implements ShouldQueue
                 ChecksumsRule::isAskedBy($asked),
             ),
             $spool,
-            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(), $this->known($check, $order),
-            isset($order['archive']) ? $order['folder'] : '',
+            (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),
         );
     }
 

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Delivery\Archive;
 
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\PartlyPlaced;
 use PlainLedger\Core\Delivery\SetAside;
 use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\ByteSource;
@@ -16,7 +17,7 @@ use PlainLedger\Core\Media\SourceUnreadable;
  * was packed, is its root. An archive whose entries overlap is refused; entries that lead out of it, are locked, or
  * claim more than they can hold, are listed and not opened.
  */
-final class ZipListing implements Listing
+final class ZipListing implements Listing, PartlyPlaced
 {
     private const LOCAL = "PK\x03\x04";
 
@@ -55,6 +56,14 @@ final class ZipListing implements Listing
         $this->look();
 
         return trim("{$this->place}/{$this->top}", '/');
+    }
+
+    /** It may have been packed anywhere, and is called as its sender pleased. */
+    public function knownFolders(): int
+    {
+        $this->look();
+
+        return $this->top === '' ? 0 : 1;
     }
 
     public function mayGrow(): bool

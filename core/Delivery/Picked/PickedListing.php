@@ -7,12 +7,13 @@ namespace PlainLedger\Core\Delivery\Picked;
 use PlainLedger\Core\Delivery\KnowsSums;
 use PlainLedger\Core\Delivery\ListedFile;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\PartlyPlaced;
 use PlainLedger\Core\Media\ByteSource;
 use PlainLedger\Core\Media\SliceSource;
 use PlainLedger\Core\Media\SourceUnreadable;
 
 /** A folder on somebody's own disk, of which names and slices were sent. */
-final class PickedListing implements KnowsSums, Listing
+final class PickedListing implements KnowsSums, Listing, PartlyPlaced
 {
     /** @var array<int, string> why files cannot be read any more, by their number */
     private array $gone = [];
@@ -21,7 +22,7 @@ final class PickedListing implements KnowsSums, Listing
     private array $sums = [];
 
     /**
-     * @param  string  $label  the name of the folder
+     * @param  string  $label  the name of the folder; `""` where several were picked
      * @param  \Closure(): iterable<ListedFile>  $files
      */
     public function __construct(
@@ -38,6 +39,11 @@ final class PickedListing implements KnowsSums, Listing
     public function root(): string
     {
         return $this->label;
+    }
+
+    public function knownFolders(): int
+    {
+        return $this->label === '' ? 0 : 1;
     }
 
     public function mayGrow(): bool

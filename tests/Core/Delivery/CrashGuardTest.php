@@ -11,6 +11,7 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
+use PlainLedger\Core\Delivery\ScanPlace;
 use PlainLedger\Core\Delivery\ScanStage;
 use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Media\MediaFacts;
@@ -137,7 +138,7 @@ final class CrashGuardTest extends TestCase
     public function test_an_order_is_the_same_on_the_other_side(): void
     {
         $order = new ScanOrder(
-            "/r\xE9nders",
+            new ScanPlace("/r\xE9nders", "h\xE4nded in.zip", '/spool/known'),
             ScanDepth::Full,
             new ContentOrder(
                 ['compares' => true, 'dark' => '1/255', 'approved' => [7 => 'a.png']],

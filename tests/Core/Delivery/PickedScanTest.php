@@ -180,6 +180,44 @@ final class PickedScanTest extends TestCase
         return (string) ob_get_clean();
     }
 
+    public function test_a_folder_is_compared_as_far_as_it_is_known_where_it_lies(): void
+    {
+        $marks = static function (Delivery $delivery): string {
+            $asked = Workbench::specification([
+                'naming.pattern' => 'a.####.png', 'time.range' => '1-3', 'naming.folder' => 'TC_010/v003',
+            ]);
+            $entries = array_column(CheckReport::of($asked, null, $delivery)->toArray()['entries'], null, 'id');
+
+            return (string) $entries['naming.folder']['files']['mark'];
+        };
+        $bench = (new Workbench)->frames('TC_010/v003/a.%04d.png', '1-3', Workbench::png())
+            ->frames('TC_010/v004/a.%04d.png', '1-3', Workbench::png())
+            ->frames('loose/a.%04d.png', '1-3', Workbench::png());
+        $own = static fn (string $below): string => $marks(
+            (new OwnDisk("{$bench->folder}/{$below}"))->scan(Workbench::NOW),
+        );
+        // whether “v003” lies in “TC_010” nobody knows from here
+        self::assertSame(['equal', 'equal'], [$own('TC_010'), $own('TC_010/v003')]);
+        self::assertSame(['unequal', 'unequal'], [$own('TC_010/v004'), $own('loose')]);
+
+        $zip = static function (string $below) use ($marks): string {
+            $path = (string) tempnam(sys_get_temp_dir(), 'pl-zip');
+            $zip = new \ZipArchive;
+            $zip->open($path, \ZipArchive::OVERWRITE);
+            foreach (['a.0001.png', 'a.0002.png', 'a.0003.png'] as $name) {
+                $zip->addFromString(ltrim("{$below}/{$name}", '/'), Workbench::png());
+            }
+            $zip->close();
+            $bytes = new StringSource((string) file_get_contents($path));
+            unlink($path);
+            $listing = ZipListing::of($bytes, 'from wren.zip', 'intake/from wren');
+
+            return $marks((new Scan($listing, Probe::standard()))->run(Workbench::NOW));
+        };
+        self::assertSame(['equal', 'equal', 'equal'], [$zip(''), $zip('v003'), $zip('TC_010/v003')]);
+        self::assertSame(['unequal', 'unequal'], [$zip('v004'), $zip('TC_020/v003')]);
+    }
+
     public function test_checksums_are_worked_out_where_the_files_lie(): void
     {
         $png = Workbench::png();

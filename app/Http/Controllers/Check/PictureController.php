@@ -59,7 +59,10 @@ final class PictureController
             $layer = $request->query('layer');
             $layer = is_string($layer) ? substr($layer, 0, self::LONGEST_NAME) : '';
 
-            return $this->send($this->picture($check, $pass->frames->listedAt($at), $overseer, $layer, $longest));
+            $evenGone = $request->query('even') === 'gone';
+            $file = $pass->frames->listedAt($at);
+
+            return $this->send($this->picture($check, $file, $overseer, $layer, $longest, $evenGone));
         }
         abort(404);
     }
@@ -83,13 +86,18 @@ final class PictureController
         return ThumbnailProcess::make($place['folder'], $file, $longest) ?? abort(404);
     }
 
-    /** Of the very file that was checked: another that lies there by now is not shown for it. */
+    /**
+     * Of the very file that was checked: another that lies there by now is not shown for it.
+     *
+     * @param  bool  $evenGone  whether one that was seen before is shown though its file is another by now
+     */
     private function picture(
         Check $check,
         ListedFile $file,
         bool $overseer,
         string $layer,
         int $longest,
+        bool $evenGone,
     ): string {
         /** @var Delivery $delivery */
         $delivery = $check->delivery;
@@ -98,19 +106,21 @@ final class PictureController
         } catch (PlainSentence) {
             abort(404);
         }
-        // the same file in a later delivery has the same picture; one that was changed since keeps the one it had
+        // the same file in a later delivery has the same picture
         $key = 'picture:'.hash('xxh128', implode(
             "\0",
             [$folder->path, $file->path(), $file->size, $file->modified, $layer, $longest],
         ));
         $kept = Cache::get($key);
-        if (! is_string($kept)) {
+        if (! is_string($kept) || ! $evenGone) {
             $now = $folder->listing()->again($file);
             abort_if(
                 $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
                 404,
                 'The file was changed since it was looked at. Check again.',
             );
+        }
+        if (! is_string($kept)) {
             $kept = base64_encode(ThumbnailProcess::make($folder->path, $file, $longest, $layer) ?? '');
             Cache::put($key, $kept, now()->addDays(self::KEPT));
         }

@@ -9,6 +9,7 @@ use App\Models\Deliverable;
 use App\Models\FolderWatch;
 use Brick\Math\RoundingMode;
 use PlainLedger\Core\Delivery\ArrivalForecast;
+use PlainLedger\Core\Delivery\DeliveryPlace;
 use PlainLedger\Core\Matching\ExpectedFiles;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -83,7 +84,7 @@ final readonly class WatchedFolder
     private static function expected(Deliverable $deliverable): ?int
     {
         try {
-            $all = ExpectedFiles::all($deliverable->resolved(), null, '');
+            $all = ExpectedFiles::all($deliverable->resolved(), null, new DeliveryPlace);
         } catch (PlainSentence) {
             return null;
         }

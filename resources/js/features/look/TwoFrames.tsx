@@ -33,7 +33,7 @@ function shownOf(page: LookPage, frame: number, layer: string, other: string): S
         case 'approved':
             return { ...own, approved: true };
         default:
-            return { ...own, check: Number(other) };
+            return { ...own, check: Number(other), earlier: true };
     }
 }
 

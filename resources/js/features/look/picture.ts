@@ -8,10 +8,14 @@ export interface Shown {
     frame: number;
     layer: string;
     approved?: boolean;
+    /** of an earlier check: it is shown as it was seen, though its file may be another by now */
+    earlier?: boolean;
 }
 
 /** Where a picture comes from. */
-export function pictureOf({ check, part, pass, frame, layer, approved = false }: Shown, large = false): string {
+export function pictureOf(shown: Shown, large = false): string {
+    const { check, part, pass, frame, layer, approved = false, earlier = false } = shown;
+
     return to(
         'check.picture',
         { check, part, frame },
@@ -20,6 +24,7 @@ export function pictureOf({ check, part, pass, frame, layer, approved = false }:
             ...(layer === '' ? {} : { layer }),
             ...(large ? { size: 'large' } : {}),
             ...(approved ? { of: 'approved' } : {}),
+            ...(earlier ? { even: 'gone' } : {}),
         },
     );
 }

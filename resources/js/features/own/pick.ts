@@ -68,7 +68,7 @@ export async function ofDrop(items: DataTransferItemList): Promise<Picked | 'arc
     return files.length === 0
         ? null
         : {
-              folder: isFolder ? lone.name : 'files',
+              folder: isFolder ? lone.name : '',
               source: {
                   kind: 'files',
                   files: isFolder ? files.map(({ path, file }) => ({ path: below(path), file })) : files,
