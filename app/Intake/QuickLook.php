@@ -36,7 +36,8 @@ final readonly class QuickLook
         }
         $spool = (string) tempnam(sys_get_temp_dir(), 'look');
         try {
-            $order = new ScanOrder(new ScanPlace($folder->path), ScanDepth::Quick, new ContentOrder, $spool, self::SECONDS);
+            $place = new ScanPlace($folder->path);
+            $order = new ScanOrder($place, ScanDepth::Quick, new ContentOrder, $spool, self::SECONDS);
             $end = ScanProcess::standard()->run($order, static fn (): bool => true);
             if ($end->refusal !== null) {
                 throw $end->refusal;

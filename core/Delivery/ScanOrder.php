@@ -37,7 +37,8 @@ final readonly class ScanOrder
         }
 
         return json_encode([
-            'folder' => $raw($this->place->path), 'depth' => $this->depth->value, 'content' => $this->content->toArray(),
+            'folder' => $raw($this->place->path),
+            'depth' => $this->depth->value, 'content' => $this->content->toArray(),
             'spool' => $raw($this->spool), 'seconds' => $this->seconds, 'avoided' => $avoided,
             'careful' => $this->careful, 'known' => $raw($this->place->known),
             'called' => $raw($this->place->called),
