@@ -91,6 +91,16 @@ final class WatchingTest extends LedgerTestCase
         self::assertStringContainsString('is not in this intake', (string) ($this->shown()['ended'] ?? ''));
     }
 
+    public function test_whoever_may_not_check_any_more_has_nothing_checked(): void
+    {
+        $watch = $this->follow();
+        $this->travel(20)->minutes();
+        $this->deliverable->update(['owner_id' => $this->other->id]);
+        $this->look($watch->refresh());
+        self::assertSame(0, $this->deliverable->checks()->count());
+        self::assertNotNull($watch->refresh()->ended);
+    }
+
     public function test_one_look_follows_another_and_that_of_another_watch_ends(): void
     {
         Queue::fake();

@@ -32,7 +32,7 @@ final class WatchLook implements ShouldQueue
     /** Looks that are kept. */
     private const KEPT = 40;
 
-    /** Seconds after which a folder in which nothing comes is given up. */
+    /** Seconds after which an empty folder is given up, and any other is checked, however slowly it was filled. */
     private const PATIENCE = 43_200;
 
     public int $tries = 1;
@@ -87,7 +87,7 @@ final class WatchLook implements ShouldQueue
             'looked_at' => $now,
         ]);
         $still = $now->getTimestamp() - ($watch->moved_at ?? $now)->getTimestamp();
-        if ($still > self::PATIENCE) {
+        if ($pulse->isEmpty() && $still > self::PATIENCE) {
             $watch->update(['ended' => 'Nothing came for half a day.']);
 
             return false;
@@ -102,15 +102,20 @@ final class WatchLook implements ShouldQueue
     /** Seconds without a change after which a render of that pace is over. */
     public static function patience(FolderPulse $pulse): int
     {
-        return max((int) config('ledger.still'), ArrivalGap::patience($pulse->gap));
+        return min(self::PATIENCE, max((int) config('ledger.still'), ArrivalGap::patience($pulse->gap)));
     }
 
-    /** Whether that was begun: while another is under way, it is waited for. */
+    /** Whether nothing is to be waited for any more: while another is under way, it is waited for. */
     private function check(FolderWatch $watch, IntakeFolder $folder, CheckFolder $check): bool
     {
         $by = $watch->person;
-        if ($by === null || $watch->deliverable->checks()->underWay()->exists()) {
-            return $by === null;
+        if ($by?->can('check', $watch->deliverable) !== true) {
+            $watch->update(['ended' => 'Whoever followed it may not check it any more.']);
+
+            return true;
+        }
+        if ($watch->deliverable->checks()->underWay()->exists()) {
+            return false;
         }
         $watch->update(['ended' => 'Everything stood still, and was checked.']);
         $check->run($watch->deliverable->loadAsked(), $folder, ScanDepth::Quick, $by);

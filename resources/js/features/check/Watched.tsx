@@ -1,4 +1,5 @@
 import { router } from '@inertiajs/react';
+import { useEffect, useRef } from 'react';
 import { to } from '../../lib/route';
 import { usePolling } from '../../lib/usePolling';
 import { counted } from '../../lib/frames';
@@ -29,9 +30,18 @@ function pace({ perMinute, readyAt, still, patience }: WatchedFolder): string {
 
 /** A folder that a render fills, followed until it stands still; then it is checked by itself. */
 export function Watched({ watch, deliverable }: { watch: WatchedFolder; deliverable: number }) {
+    const was = useRef(watch.ended);
+    useEffect(() => {
+        // it was checked by itself: now all of the page is another
+        if (was.current === null && watch.ended !== null) {
+            router.reload();
+        }
+        was.current = watch.ended;
+    }, [watch.ended]);
     usePolling(
         async () => {
-            await new Promise<void>((done) => router.reload({ onFinish: () => done() }));
+            const only = ['watch', 'running', 'broken'];
+            await new Promise<void>((done) => router.reload({ only, onFinish: () => done() }));
 
             return EVERY;
         },
