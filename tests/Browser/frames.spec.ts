@@ -105,7 +105,7 @@ test('two checks are laid beside each other', async ({ page }) => {
     await open(page, 'TC_060');
     await page.getByRole('button', { name: 'Check again' }).click();
     await page
-        .getByRole('link', { name: /^Beside the check of/ })
+        .getByRole('link', { name: /^beside this one/ })
         .first()
         .click();
     const main = page.getByRole('main');

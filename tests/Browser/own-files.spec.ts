@@ -57,10 +57,10 @@ test('a folder of this machine is checked where it lies, and an archive is hande
 });
 
 test('somebody without a sign-in checks a folder by a link', async ({ page, browser }) => {
-    const folder = ownFrames();
+    const folder = join(process.env.LEDGER_TEST_HOME ?? '', 'intake/tide_clock/TC_020/v003');
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await open(page, 'TC_010', 'Specification');
+    await open(page, 'TC_020', 'Specification');
     await page.getByRole('link', { name: 'Hand it out' }).click();
     await page.getByLabel(/check a folder of their own/).check();
     await page.getByRole('button', { name: 'Make a link' }).click();
@@ -71,11 +71,11 @@ test('somebody without a sign-in checks a folder by a link', async ({ page, brow
 
     const guest = await (await browser.newContext()).newPage();
     await guest.goto(new URL(path ?? '', page.url()).href);
-    await expect(guest.getByRole('heading', { level: 1 })).toContainText('TC_010');
+    await expect(guest.getByRole('heading', { level: 1 })).toContainText('TC_020');
     await accessible(guest, 'a folder by a link');
     await guest.locator('input[webkitdirectory]').setInputFiles(folder);
     await expect(guest.getByRole('heading', { name: 'Why' })).toBeVisible({ timeout: 60_000 });
-    await expect(guest.getByRole('main')).toContainText('Render 1096 again');
+    await expect(guest.getByRole('main')).toContainText('Render 1047-1096');
     await accessible(guest, 'what a folder came to');
     // an empty folder is told, and nothing else happens
     await guest.locator('input[webkitdirectory]').setInputFiles(mkdtempSync(join(tmpdir(), 'own-')));

@@ -28,7 +28,7 @@ export function PastChecks({ past, current }: { past: PastCheck[]; current: numb
                                 <Link
                                     href={to('against', { check: current, other: check.id })}
                                     className="link mb-1 ml-[22px] inline-block text-[12.5px]"
-                                    aria-label={`Beside the check of ${check.made}`}
+                                    aria-label={`beside this one: the check of ${check.made}`}
                                 >
                                     beside this one
                                 </Link>
