@@ -41,7 +41,10 @@ final readonly class PickedProcess
             return ['at' => $at];
         }
 
-        /** @var array{ended?: bool, ranges?: array<int, list<array{int, int}>>, sums?: array<int, string>, done?: int} $last */
+        /**
+         * @var array{ended?: bool, ranges?: array<int, list<array{int, int}>>, sums?: array<int, string>,
+         *   done?: int} $last
+         */
         return isset($last['ended'])
             ? null
             : ['wanted' => new Wanted($last['ranges'] ?? [], $last['sums'] ?? []), 'done' => $last['done'] ?? 0];

@@ -43,17 +43,10 @@ final readonly class ScanProcess
 
                     return true;
                 }
-                if (isset($line['alive'])) {
-                    return $progress(null);
-                }
-                if (isset($line['at'])) {
-                    $all = $line['all'] === null ? null : (int) $line['all'];
+                $goesOn = ProgressLine::told($line, $progress);
+                $last = $goesOn === null ? $line : $last;
 
-                    return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
-                }
-                $last = $line;
-
-                return true;
+                return $goesOn ?? true;
             },
         );
 

@@ -23,17 +23,10 @@ final readonly class TreeProcess
             'tree',
             $order->write(),
             static function (array $line) use (&$last, $progress): bool {
-                if (isset($line['alive'])) {
-                    return $progress(null);
-                }
-                if (isset($line['at'])) {
-                    $all = $line['all'] === null ? null : (int) $line['all'];
+                $goesOn = ProgressLine::told($line, $progress);
+                $last = $goesOn === null ? $line : $last;
 
-                    return $progress(['done' => (int) $line['done'], 'all' => $all, 'at' => (string) $line['at']]);
-                }
-                $last = $line;
-
-                return true;
+                return $goesOn ?? true;
             },
         );
         if (isset($last['refused'])) {

@@ -15,7 +15,7 @@ use PlainLedger\Core\Tree\TreeOrder;
 use PlainLedger\Core\Tree\TreeReport;
 use PlainLedger\Core\Tree\TreeRow;
 
-/** A delivered tree, scanned once, beside all that it may answer. A second look reads no file that the first one read. */
+/** A delivered tree, scanned once, beside all that it may answer. A second look reads no file again. */
 final readonly class TreeTask
 {
     private const FILES_A_STEP = 200;
