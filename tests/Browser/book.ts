@@ -9,6 +9,7 @@ export async function signIn(page: Page, email = 'odile@harbour.example'): Promi
     await page.getByLabel('Password').fill('tide-clock');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
 }
 
 /** Opens a deliverable's folio by its code, as a reader would: by the index. */
@@ -33,6 +34,7 @@ export async function production(page: Page, name: string): Promise<void> {
     await page.goto('/');
     await page.getByRole('link', { name }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+    await page.waitForLoadState('networkidle');
 }
 
 /** No violation that axe calls serious or critical. */
