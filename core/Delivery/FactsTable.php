@@ -10,6 +10,7 @@ use PlainLedger\Core\Media\Damage;
 use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\MovieFacts;
 use PlainLedger\Core\Media\PictureEncoding;
 use PlainLedger\Core\Media\PictureFacts;
 use PlainLedger\Core\Media\TimingFacts;
@@ -69,7 +70,7 @@ final class FactsTable
         return count($this->facts);
     }
 
-    /** @return list<mixed> in an order that stays, since rows are kept; the empty list was of tracks once */
+    /** @return list<mixed> in an order that stays, since rows are kept; the empty list is of a still picture */
     private function row(MediaFacts $facts): array
     {
         [$picture, $encoding, $timing] = [$facts->picture, $facts->encoding, $facts->timing];
@@ -95,7 +96,7 @@ final class FactsTable
             $facts->wholeness->complete,
             $facts->wholeness->damage?->value,
             $facts->wholeness->reason,
-            [],
+            $facts->movie?->toArray() ?? [],
             $picture->density,
             $picture->colour,
             $picture->projection,
@@ -133,8 +134,10 @@ final class FactsTable
          */
         [
             $kind, $width, $height, $aspect, $bits, $sample, $channels, , $compression, $rate, $frames,
-            $codec, $chroma, $region, $camera, $layers, $sound, $complete, $damage, $reason,
+            $codec, $chroma, $region, $camera, $layers, $sound, $complete, $damage, $reason, $tracks,
         ] = $row;
+        // rows that were kept before movies were read have nothing there
+        $movie = $tracks === [] ? null : MovieFacts::fromArray($tracks);
         $aspect = $aspect === null ? null : Fraction::parse($aspect);
         [$density, $colour, $projection] = [$row[21] ?? null, $row[22] ?? null, $row[23] ?? null];
 
@@ -150,10 +153,15 @@ final class FactsTable
                 $chroma,
                 $row[24] ?? null,
             ),
-            new TimingFacts($rate === null ? null : FrameRate::parse($rate), $frames),
+            new TimingFacts(
+                $rate === null ? null : FrameRate::parse($rate),
+                $frames,
+                duration: $movie?->picture->timing->duration,
+            ),
             new FileLabels($camera, $layers, [], $row[25] ?? null),
             $sound,
             new Wholeness($complete, $damage === null ? null : Damage::from($damage), $reason),
+            $movie,
         );
     }
 }

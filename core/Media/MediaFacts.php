@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Media;
 
 use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Media\Movie\MovieFacts;
 
 /** What a file says of itself. A fact it does not tell is null. */
 final readonly class MediaFacts
@@ -18,6 +19,7 @@ final readonly class MediaFacts
         public FileLabels $labels = new FileLabels,
         public ?array $sound = null,
         public Wholeness $wholeness = new Wholeness,
+        public ?MovieFacts $movie = null,
     ) {}
 
     public static function damaged(?Kind $kind, Damage $damage, string $reason): self
@@ -28,6 +30,11 @@ final readonly class MediaFacts
     public function withDamage(Damage $damage, string $reason): self
     {
         return $this->with(['wholeness' => Wholeness::damaged($damage, $reason)]);
+    }
+
+    public function withMovie(MovieFacts $movie): self
+    {
+        return $this->with(['movie' => $movie]);
     }
 
     /** Its header was read; whether the rest is whole was more than there is time for. */
@@ -141,6 +148,7 @@ final readonly class MediaFacts
     {
         $rate = $this->timing->rate;
         $aspect = $this->picture->pixelAspect;
+        $order = $this->movie?->picture->order;
 
         return [
             'path' => $path,
@@ -160,8 +168,9 @@ final readonly class MediaFacts
             'duration' => $this->timing->duration === null ? null : Fraction::write($this->timing->duration),
             'codec' => $this->encoding->codec,
             'chroma' => $this->encoding->chroma,
-            'keyframe_interval_max' => null,
-            'b_frames' => null,
+            'keyframe_interval_max' => $order?->longestInterval,
+            'b_frames' => $order?->mostBFrames === null ? null : $order->mostBFrames > 0,
+            'b_frames_max' => $order?->mostBFrames,
             'audio' => $this->sound,
             'complete' => $this->wholeness->complete,
             'damage' => $this->wholeness->reason,
@@ -174,12 +183,13 @@ final readonly class MediaFacts
     {
         return $this->labels->header + array_filter(
             [
-                'start_timecode' => $this->timing->timecode,
+                'start_timecode' => $this->timing->timecode ?? $this->movie?->startTimecode,
                 'camera' => $this->labels->camera,
                 'projection' => $this->picture->projection,
                 'density' => $this->picture->density,
                 'colour' => $this->picture->colour,
                 'alpha_kind' => $this->labels->alphaKind,
+                ...$this->movie?->named() ?? [],
             ],
             static fn (mixed $value): bool => $value !== null,
         );

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media;
 
+use PlainLedger\Core\Media\Readers\Avi\AviReader;
 use PlainLedger\Core\Media\Readers\BmpReader;
+use PlainLedger\Core\Media\Readers\Boxes\BoxMovieReader;
 use PlainLedger\Core\Media\Readers\DpxReader;
 use PlainLedger\Core\Media\Readers\ExrReader;
 use PlainLedger\Core\Media\Readers\HeaderOutline;
 use PlainLedger\Core\Media\Readers\JpegReader;
+use PlainLedger\Core\Media\Readers\Matroska\MatroskaReader;
+use PlainLedger\Core\Media\Readers\Mxf\MxfReader;
 use PlainLedger\Core\Media\Readers\OutliningReader;
 use PlainLedger\Core\Media\Readers\PngReader;
 use PlainLedger\Core\Media\Readers\Reader;
@@ -53,6 +57,12 @@ final class Probe
             new BmpReader,
             new WebpReader,
             new WavReader,
+            new BoxMovieReader(Kind::Mp4),
+            new BoxMovieReader(Kind::Mov),
+            new AviReader,
+            new MatroskaReader(Kind::Mkv),
+            new MatroskaReader(Kind::Webm),
+            new MxfReader,
         );
     }
 

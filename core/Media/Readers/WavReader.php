@@ -22,17 +22,6 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class WavReader implements Reader
 {
-    private const EXTENSIBLE = 0xFFFE;
-
-    private const FLOAT = 3;
-
-    private const PCM = 1;
-
-    private const CODECS = [
-        self::PCM => 'pcm', 2 => 'adpcm', self::FLOAT => 'pcm float', 6 => 'a-law', 7 => 'mu-law', 0x11 => 'adpcm',
-        0x50 => 'mpeg', 0x55 => 'mp3', 0xFF => 'aac', 0xF1AC => 'flac',
-    ];
-
     /** What of a chunk of notes is read. */
     private const NOTES = 602;
 
@@ -52,13 +41,13 @@ final readonly class WavReader implements Reader
         $bytes = ByteOrder::Little->u16($format, 12);
         $rate = ByteOrder::Little->u32($format, 4);
         $seconds = $bytes > 0 && $rate > 0 ? BigRational::nd(intdiv($there, $bytes), $rate)->simplified() : null;
-        $sound = self::sound($format);
+        $sound = WaveFormat::read($format);
 
         return new MediaFacts(
             Kind::Wav,
-            timing: new TimingFacts(duration: str_starts_with($sound['codec'], 'pcm') ? $seconds : null),
+            timing: new TimingFacts(duration: str_starts_with($sound->codec, 'pcm') ? $seconds : null),
             labels: new FileLabels(header: $notes),
-            sound: $sound,
+            sound: $sound->toArray(),
             wholeness: $wholeness,
         );
     }
@@ -83,26 +72,6 @@ final readonly class WavReader implements Reader
         }
 
         return [$format, $data, $notes];
-    }
-
-    /** @return array{sample_rate: int, channels: int, bit_depth: int|null, codec: string} */
-    private static function sound(string $format): array
-    {
-        $tag = ByteOrder::Little->u16($format);
-        $bits = ByteOrder::Little->u16($format, 14);
-        if ($tag === self::EXTENSIBLE) {
-            $valid = ByteOrder::Little->u16($format, 18);
-            $bits = $valid > 0 && $valid <= $bits ? $valid : $bits;
-            $tag = ByteOrder::Little->u16($format, 24);
-        }
-        $isPlain = $tag === self::PCM || $tag === self::FLOAT;
-
-        return [
-            'sample_rate' => ByteOrder::Little->u32($format, 4),
-            'channels' => ByteOrder::Little->u16($format, 2),
-            'bit_depth' => $isPlain && $bits > 0 ? $bits : null,
-            'codec' => self::CODECS[$tag] ?? sprintf('tag %04x', $tag),
-        ];
     }
 
     /** @param  array{int, int}|null  $data */

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Movie;
+
+/** What a movie file says beside its picture: its tracks, and how they lie in the file. */
+final readonly class MovieFacts
+{
+    /**
+     * @param  list<SoundTrack>  $sound
+     * @param  string|null  $startTimecode  the address of the first picture, `;` before the frames for drop-frame
+     * @param  string|null  $index  `first` or `last`; null where the container has none to be put anywhere
+     * @param  bool|null  $isFragmented  null where the container knows no fragments
+     */
+    public function __construct(
+        public PictureTrack $picture = new PictureTrack,
+        public array $sound = [],
+        public ?string $startTimecode = null,
+        public ?string $index = null,
+        public ?bool $isFragmented = null,
+    ) {}
+
+    /** @return array<string, mixed> named facts worth showing; nothing where the file does not tell */
+    public function named(): array
+    {
+        $timing = $this->picture->timing;
+
+        return [
+            'scan' => $this->picture->scan,
+            'rotation' => $timing->count === 0 ? null : $this->picture->rotation,
+            'index' => $this->index,
+            'fragmented' => $this->isFragmented,
+            'profile' => $this->picture->profile,
+            'bit_rate' => $this->picture->bitRate,
+            'rate_constant' => $timing->isConstant,
+            'uneven_pictures' => $timing->uneven?->isEmpty() === false ? (string) $timing->uneven : null,
+            'sound_tracks' => count($this->sound) > 1 ? count($this->sound) : null,
+        ];
+    }
+
+    /** @return array<string, mixed> as it is kept */
+    public function toArray(): array
+    {
+        return [
+            'picture' => $this->picture->toArray(),
+            'sound' => array_map(static fn (SoundTrack $s): array => $s->toArray(), $this->sound),
+            'start' => $this->startTimecode,
+            'index' => $this->index,
+            'fragmented' => $this->isFragmented,
+        ];
+    }
+
+    /**
+     * @param  array{picture: array{count: int|null, rate: string|null, constant: bool|null, uneven: string|null,
+     *   duration: string|null, interval: int|null, b_frames: int|null, keyframes: string|null, profile: string|null,
+     *   scan: string|null, rotation: int, bit_rate: int|null, lossless: bool|null},
+     *   sound: list<array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}>,
+     *   start: string|null, index: string|null, fragmented: bool|null}  $row  as {@see toArray} makes it
+     */
+    public static function fromArray(array $row): self
+    {
+        return new self(
+            PictureTrack::fromArray($row['picture']),
+            array_map(SoundTrack::fromArray(...), $row['sound']),
+            $row['start'],
+            $row['index'],
+            $row['fragmented'],
+        );
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers\Avi;
+
+use Brick\Math\BigRational;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\DurationTally;
+use PlainLedger\Core\Media\Movie\OrderTally;
+use PlainLedger\Core\Media\Movie\PictureOrder;
+use PlainLedger\Core\Media\Movie\PictureTiming;
+use PlainLedger\Core\Media\Movie\PictureTrack;
+use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
+use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
+use PlainLedger\Core\Media\Readers\MovieDescription;
+use PlainLedger\Core\Media\Readers\Reader;
+use PlainLedger\Core\Media\Readers\WaveFormat;
+use PlainLedger\Core\Media\ScanDepth;
+
+/** AVI (RIFF, and OpenDML 1.02 beyond two gigabytes). It knows no other order of pictures than the one they lie in. */
+final readonly class AviReader implements Reader
+{
+    public function kind(): Kind
+    {
+        return Kind::Avi;
+    }
+
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
+    {
+        $outline = AviOutline::read($file);
+        if ($outline->streams === []) {
+            throw $outline->damage() ?? FileDamaged::header('it describes no stream');
+        }
+        $sound = [];
+        $picture = null;
+        foreach ($outline->streams as $stream) {
+            if ($stream->type() === AviStream::SOUND) {
+                $sound[] = WaveFormat::read($stream->format());
+            }
+            $picture ??= $stream->type() === AviStream::PICTURES ? $stream : null;
+        }
+        if ($picture === null) {
+            return MovieDescription::ofSound(Kind::Avi, $sound);
+        }
+        $index = $outline->movie === null
+            ? null
+            : AviIndex::of($file, $picture, $outline->index, $outline->movie);
+        [$timing, $order, $bytes, $end] = self::shown($picture, $index);
+        $codec = $picture->codec();
+        $own = $codec->facts(static fn (): string => self::first($file, $index));
+        $track = new PictureTrack(
+            $timing,
+            CodecHeaders::isIntra($codec->codec) ? PictureOrder::everyOne($timing->count) : $order,
+            $own->profile,
+            $picture->scan() ?? $own->scan,
+            0,
+            MovieDescription::bitRate($bytes, $timing->duration),
+            $own->shape->isLossless,
+        );
+        $facts = MovieDescription::of($codec->codec, $own, $track)
+            ->sized(
+                $picture->width(),
+                $picture->height(),
+                $picture->pixelAspect() ?? $own->pixelAspect() ?? BigRational::one(),
+            )
+            ->coloured($own->codePoints)
+            ->facts(Kind::Avi, $sound);
+        $damaged = $outline->damage()
+            ?? ($end > $file->size()
+                ? FileDamaged::cutShort("its last picture ends at byte {$end} and the file after {$file->size()}")
+                : null)
+            ?? ($depth === ScanDepth::Full && $index !== null ? self::samples($file, $index, $codec->codec) : null);
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    /** @return array{PictureTiming, PictureOrder, int, int} and the bytes of all pictures, and where the last one ends */
+    private static function shown(AviStream $picture, ?AviIndex $index): array
+    {
+        $rate = $picture->rate();
+        if ($index === null || $rate === null) {
+            $count = $picture->length();
+            $seconds = $rate === null ? null : BigRational::of($count)->dividedBy($rate->value)->simplified();
+
+            return [new PictureTiming($count, $rate, $rate === null ? null : true, null, $seconds), new PictureOrder, 0, 0];
+        }
+        $tally = new DurationTally($rate->value->getNumerator()->toInt());
+        $tick = $rate->value->getDenominator()->toInt();
+        $order = new OrderTally;
+        [$bytes, $end, $stands] = [0, 0, 0];
+        foreach ($index->entries() as [$place, $size, $isKeyframe]) {
+            // an empty one has the picture before it stand on
+            if ($size === 0 && $stands > 0) {
+                $stands++;
+
+                continue;
+            }
+            $tally->add($stands > 0 ? 1 : 0, $stands * $tick);
+            $stands = 1;
+            $order->add($place, $isKeyframe);
+            $bytes += $size;
+            $end = max($end, $place + $size);
+        }
+        $tally->add($stands > 0 ? 1 : 0, $stands * $tick);
+        $known = $order->order();
+
+        return [
+            $tally->timing($rate),
+            new PictureOrder($known->longestInterval, null, $known->keyframes),
+            $bytes,
+            $end,
+        ];
+    }
+
+    private static function first(FileEnds $file, ?AviIndex $index): string
+    {
+        foreach ($index?->entries() ?? [] as [$place, $size]) {
+            return $file->read($place, min($size, CodecHeaders::SAMPLE));
+        }
+
+        return '';
+    }
+
+    private static function samples(FileEnds $file, AviIndex $index, string $codec): ?FileDamaged
+    {
+        // what is framed by lengths elsewhere is parted by start codes here
+        $framing = new SampleFraming($file->source, in_array($codec, ['h264', 'hevc'], true) ? 'av1' : $codec);
+        $number = 0;
+        foreach ($index->entries() as [$place, $size]) {
+            $number++;
+            $reason = $place + $size > $file->size() ? 'lies outside the file' : $framing->fault($place, $size);
+            if ($reason !== null) {
+                return FileDamaged::cutShort("picture {$number} {$reason}");
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers\Codecs;
+
+use PlainLedger\Core\Media\Movie\CodecFacts;
+use PlainLedger\Core\Media\Movie\CodecShape;
+
+/** Facts of a picture track's codec, from what its container keeps beside the track, and else from its first picture. */
+final readonly class CodecHeaders
+{
+    /** So many bytes of the first picture are read where they are needed. */
+    public const SAMPLE = 2048;
+
+    /** Codecs whose every picture stands by itself. */
+    private const INTRA = [
+        'prores', 'mjpeg', 'png', 'raw', 'dnxhd', 'dv', 'jpeg2000', 'huffyuv', 'utvideo', 'magicyuv',
+    ];
+
+    /**
+     * @param  string  $code  four letters
+     * @param  string  $record  the codec's own record; empty where there is none
+     * @param  int  $bits  of a pixel as the container tells them; 0 where it does not
+     */
+    public function __construct(
+        public string $codec,
+        private string $code,
+        private string $record = '',
+        private int $bits = 0,
+    ) {}
+
+    public static function isIntra(string $codec): bool
+    {
+        return in_array($codec, self::INTRA, true);
+    }
+
+    /** @param  \Closure(): string  $first  the first picture, or its beginning */
+    public function facts(\Closure $first): CodecFacts
+    {
+        return match ($this->codec) {
+            'h264' => $this->h264($first),
+            'hevc' => ord($this->record[0] ?? "\0") === 1
+                ? HevcParameters::ofRecord($this->record)
+                : HevcParameters::ofStream($this->record.$first()),
+            'prores' => ProResFrame::read($this->code, $first()),
+            'av1' => Av1Config::av1($this->record),
+            'vp9' => $this->record === '' ? Av1Config::vp9Frame($first()) : Av1Config::vp9($this->record),
+            'vp8' => new CodecFacts(null, 8, '4:2:0', ['R', 'G', 'B'], 'progressive'),
+            'ffv1' => $this->record === '' ? Ffv1Config::ofFrame($first()) : Ffv1Config::read($this->record),
+            'png' => StillSample::png($first()),
+            'mjpeg' => StillSample::jpeg($first()),
+            'dnxhd' => DnxFrame::read($first()),
+            'mpeg1', 'mpeg2' => MpegSequence::mpeg2($this->record.$first()),
+            'mpeg4' => MpegSequence::mpeg4($this->record.$first()),
+            'animation' => RawPictures::read('', $this->bits),
+            'raw' => RawPictures::read($this->code, $this->bits),
+            'huffyuv', 'utvideo', 'magicyuv' => new CodecFacts(shape: new CodecShape(isLossless: true)),
+            default => new CodecFacts,
+        };
+    }
+
+    /** @param  \Closure(): string  $first */
+    private function h264(\Closure $first): CodecFacts
+    {
+        $told = ord($this->record[0] ?? "\0") === 1
+            ? H264Parameters::ofRecord($this->record)
+            : H264Parameters::ofStream($this->record);
+        if ($told->bitDepth !== null) {
+            return $told;
+        }
+        $sample = $first();
+        $set = self::setAmongLengths($sample);
+
+        return ($set === null ? H264Parameters::ofStream($sample) : H264Parameters::ofSet($set))->or($told);
+    }
+
+    /** The sequence parameter set in a picture whose units are led by their lengths. */
+    private static function setAmongLengths(string $sample): ?string
+    {
+        for ($at = 0, $i = 0; $at + 5 <= strlen($sample) && $i < 16; $i++) {
+            $length = (int) hexdec(bin2hex(substr($sample, $at, 4)));
+            if ((ord($sample[$at + 4]) & 31) === 7) {
+                return substr($sample, $at + 4, $length);
+            }
+            $at += 4 + $length;
+        }
+
+        return null;
+    }
+}

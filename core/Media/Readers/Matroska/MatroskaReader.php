@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Readers\Matroska;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\CodecFacts;
+use PlainLedger\Core\Media\Movie\DurationTally;
+use PlainLedger\Core\Media\Movie\MovieFacts;
+use PlainLedger\Core\Media\Movie\OrderTally;
+use PlainLedger\Core\Media\Movie\PictureOrder;
+use PlainLedger\Core\Media\Movie\PictureTiming;
+use PlainLedger\Core\Media\Movie\PictureTrack;
+use PlainLedger\Core\Media\Movie\ShownTimes;
+use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
+use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
+use PlainLedger\Core\Media\Readers\MovieDescription;
+use PlainLedger\Core\Media\Readers\Reader;
+use PlainLedger\Core\Media\ScanDepth;
+
+/** Matroska and WebM (RFC 9559), closed or of unknown length. Every block's head is looked at, never what it holds. */
+final readonly class MatroskaReader implements Reader
+{
+    private const NANOSECONDS = 1_000_000_000;
+
+    public function __construct(private Kind $kind) {}
+
+    public function kind(): Kind
+    {
+        return $this->kind;
+    }
+
+    public function read(FileEnds $file, ScanDepth $depth): MediaFacts
+    {
+        $outline = MatroskaOutline::read(new Ebml($file));
+        $sound = [];
+        $picture = null;
+        foreach ($outline->tracks as $track) {
+            if ($track->type() === MatroskaTrack::SOUND) {
+                $sound[] = $track->sound();
+            } elseif ($track->type() === MatroskaTrack::PICTURES && $track->isEnabled()) {
+                $picture ??= $track;
+            }
+        }
+        if ($picture === null) {
+            return MovieDescription::ofSound($this->kind, $sound);
+        }
+        $codec = $picture->codec();
+        // this container keeps such frames without what frames them elsewhere
+        $framed = $codec->codec === 'prores' ? '' : $codec->codec;
+        $framing = $depth === ScanDepth::Full ? new SampleFraming($file->source, $framed) : null;
+        [$timing, $order, $bytes, $first, $damaged] = $this->shown($outline, $picture, $framing, $file);
+        $own = $codec->facts(static fn (): string => $first === null ? '' : $file->read($first, CodecHeaders::SAMPLE));
+        $track = new PictureTrack(
+            $timing,
+            CodecHeaders::isIntra($codec->codec) ? PictureOrder::everyOne($timing->count) : $order,
+            $own->profile,
+            $picture->scan() ?? $own->scan,
+            0,
+            MovieDescription::bitRate($bytes, $timing->duration),
+            $own->shape->isLossless,
+        );
+        $facts = MovieDescription::of($codec->codec, self::withAlpha($own, $picture), $track)
+            ->sized(
+                $picture->width(),
+                $picture->height(),
+                $picture->pixelAspect() ?? $own->pixelAspect() ?? BigRational::one(),
+            )
+            ->coloured($picture->codePoints() ?? $own->codePoints)
+            ->tagged($picture->projection(), 'straight')
+            ->facts($this->kind, $sound);
+        $facts = $facts->withMovie(new MovieFacts($track, $sound, $outline->timecode));
+        $damaged ??= $outline->damaged
+            ?? ($outline->hasClusters ? null : FileDamaged::cutShort('the file ends before its pictures'));
+
+        return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    private static function withAlpha(CodecFacts $own, MatroskaTrack $picture): CodecFacts
+    {
+        return $picture->hasAlpha() ? (new CodecFacts(channels: ['R', 'G', 'B', 'A']))->or($own) : $own;
+    }
+
+    /** @return array{PictureTiming, PictureOrder, int, int|null, FileDamaged|null} bytes; where the first picture is */
+    private function shown(
+        MatroskaOutline $outline,
+        MatroskaTrack $picture,
+        ?SampleFraming $framing,
+        FileEnds $file,
+    ): array {
+        $isWhole = self::NANOSECONDS % $outline->scale === 0;
+        $tally = new DurationTally($isWhole ? intdiv(self::NANOSECONDS, $outline->scale) : self::NANOSECONDS);
+        $tick = $isWhole ? 1 : $outline->scale;
+        $shown = new ShownTimes($tally);
+        $order = new OrderTally;
+        [$bytes, $first, $last, $fault, $number] = [0, null, null, null, 0];
+        $blocks = $outline->blocks(
+            $picture->number(),
+            $framing === null ? MatroskaOutline::MOST_ELEMENTS : null,
+        );
+        foreach ($blocks as $block) {
+            $shown->add($block->shownAt * $tick);
+            $order->add($block->shownAt, $block->isKeyframe);
+            $bytes += $block->size;
+            $first ??= $block->place;
+            $last = $block->lasts === null ? null : $block->lasts * $tick;
+            $number++;
+            $fault ??= $framing === null ? null : self::fault($framing, $block, $number);
+        }
+        $tally = $shown->end($last);
+        $isAll = $blocks->getReturn();
+        $timing = $isAll ? $tally->timing($picture->rate()) : self::told($outline, $picture);
+        if ($isAll && $timing->rate !== null && $timing->isConstant === true && $timing->count !== null) {
+            // the clock of the container rounds; the rate does not
+            $timing = new PictureTiming(
+                $timing->count,
+                $timing->rate,
+                true,
+                $timing->uneven,
+                BigRational::of($timing->count)->dividedBy($timing->rate->value)->simplified(),
+            );
+        }
+
+        return [$timing, $isAll ? $order->order() : new PictureOrder, $isAll ? $bytes : 0, $first, $fault];
+    }
+
+    private static function fault(SampleFraming $framing, MatroskaBlock $block, int $number): ?FileDamaged
+    {
+        $reason = $framing->fault($block->place, $block->size);
+
+        return $reason === null ? null : FileDamaged::cutShort("picture {$number} {$reason}");
+    }
+
+    /** Of a file with more blocks than there is time for: as it says of itself. */
+    private static function told(MatroskaOutline $outline, MatroskaTrack $picture): PictureTiming
+    {
+        $rate = $picture->rate();
+        $seconds = BigRational::nd((int) round($outline->duration) * $outline->scale, self::NANOSECONDS)->simplified();
+        $count = $rate === null
+            ? null
+            : $seconds->multipliedBy($rate->value)->toScale(0, RoundingMode::HALF_UP)->toInt();
+
+        return new PictureTiming($count, $rate, null, null, $seconds);
+    }
+}
