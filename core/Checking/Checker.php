@@ -127,6 +127,7 @@ final readonly class Checker
                 $this->fillLine($entries, $requirement, $subject, $passes, $nothing);
             }
         }
+        $this->owedToSource($entries, $subject);
         $this->alongside($entries, $subject, $passes);
         foreach ($subject->part->ofPasses as $pass => $requirements) {
             $own = array_filter($passes, static fn (Subject $s): bool => $s->pass === (string) $pass);
@@ -154,6 +155,28 @@ final readonly class Checker
         };
         $scene = $subject->scene === null ? null : $this->ruleFor($id)->scene($requirement, $subject);
         $entries->add($requirement, $subject, self::required($requirement, $subject), $scene, $files, $cells);
+    }
+
+    /** What a part that is made from another owes it, as far as somebody has set or delivered it. */
+    private function owedToSource(PartEntries $entries, Subject $subject): void
+    {
+        $source = $subject->source();
+        if ($source === null || $subject->nothingDelivered()) {
+            return;
+        }
+        $found = $subject->deliveryMatch?->parts[$source->name] ?? null;
+        foreach (SourceRequirements::owed($subject->part, $source, $found) as $requirement) {
+            $scene = $subject->scene === null
+                ? null
+                : $this->ruleFor($requirement->id())->scene($requirement, $subject);
+            $scene = $scene?->mark === Mark::Unknown ? null : $scene;
+            $files = $this->files($requirement, $subject, false);
+            if ($scene !== null || $files !== null) {
+                $entries->add($requirement, $subject, $requirement->required(), $scene, $files, []);
+            } elseif ($subject->match !== null) {
+                $entries->leave($requirement, $subject);
+            }
+        }
     }
 
     /**

@@ -44,12 +44,24 @@ final readonly class NotChecked
             $subject->nothingDelivered() => 'nothing was delivered that would show it',
             $pass !== null && $kinds === [] => 'no file of this pass is there',
             $pass !== null && ! $subject->part->passesByFiles() => self::LAYERS,
-            $movies => $ofPixels
-                ? "the pictures of {$spoken} are not decoded here"
-                : "{$spoken} files are not read that far here",
+            $movies && $ofPixels => self::notDecoded($subject, $spoken),
             $kinds === [] => 'no whole file is there to be looked at',
             default => "{$spoken} files do not tell it",
         };
+    }
+
+    /** The codec is what matters, and not what it is wrapped in. */
+    private static function notDecoded(Subject $subject, string $spoken): string
+    {
+        foreach ($subject->match->passes ?? [] as $pass) {
+            foreach ($pass->frames->table() as $facts) {
+                if ($facts->movie !== null && $facts->encoding->codec !== null) {
+                    return "{$facts->encoding->codec} is not decoded here";
+                }
+            }
+        }
+
+        return "the pictures of {$spoken} are not decoded here";
     }
 
     /** @return list<Kind> */

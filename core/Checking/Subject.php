@@ -57,6 +57,18 @@ final readonly class Subject
             || str_contains($this->part->single(RequirementId::NAMING_PATTERN) ?? '', '{frame');
     }
 
+    /** The part that this one is made from. */
+    public function source(): ?Part
+    {
+        foreach ($this->part->madeFrom === null ? [] : $this->specification->parts as $part) {
+            if ($part->name === $this->part->madeFrom) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
     public function nothingDelivered(): bool
     {
         return $this->match !== null && $this->match->isEmpty() && $this->match->instead === null;

@@ -27,11 +27,17 @@ enum CauseId: string
     case TwoTakesMixed = 'two-takes-mixed';
     case ScaleBelowFull = 'scale-below-full';
     case ScaleAboveFull = 'scale-above-full';
+    case TurnedByMetadata = 'turned-by-metadata';
+    case StretchedInAssembly = 'stretched-in-assembly';
     case SidesSwapped = 'sides-swapped';
     case SquarePixelSize = 'square-pixel-size';
     case SmallerPreset = 'smaller-preset';
     case NumberedFromElsewhere = 'numbered-from-elsewhere';
     case LastFrameLeftOut = 'last-frame-left-out';
+    case StillsHeld = 'stills-held';
+    case FramesInWrongOrder = 'frames-in-wrong-order';
+    case MovieShort = 'movie-short';
+    case MovieLong = 'movie-long';
     case RenderStopped = 'render-stopped';
     case ResumeLeavesGap = 'resume-leaves-gap';
     case RangeSetOtherwise = 'range-set-otherwise';
@@ -42,8 +48,10 @@ enum CauseId: string
     case NotTwoToOne = 'not-two-to-one';
     case SphericalNotTagged = 'spherical-not-tagged';
     case WrongShape = 'wrong-shape';
+    case VariableRate = 'variable-rate';
     case RateOfAnotherStandard = 'rate-of-another-standard';
     case SpeedChanged = 'speed-changed';
+    case NoStartTimecode = 'no-start-timecode';
     case SceneNotSaved = 'scene-not-saved';
     case LinksMissing = 'links-missing';
     case DraftQuality = 'draft-quality';
@@ -69,6 +77,7 @@ enum CauseId: string
     case BitRateDiffers = 'bit-rate-differs';
     case KeyframesTooFarApart = 'keyframes-too-far-apart';
     case BFramesLeftOn = 'b-frames-left-on';
+    case IndexLast = 'index-last';
     case AudioMissing = 'audio-missing';
     case AudioNotAsked = 'audio-not-asked';
     case AudioFormatDiffers = 'audio-format-differs';

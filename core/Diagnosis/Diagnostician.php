@@ -20,6 +20,9 @@ use PlainLedger\Core\Diagnosis\Causes\FormatCauses;
 use PlainLedger\Core\Diagnosis\Causes\FrameSetCauses;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
 use PlainLedger\Core\Diagnosis\Causes\MidwayChangeCauses;
+use PlainLedger\Core\Diagnosis\Causes\MovieLengthCauses;
+use PlainLedger\Core\Diagnosis\Causes\MovieShapeCauses;
+use PlainLedger\Core\Diagnosis\Causes\MovieTagCauses;
 use PlainLedger\Core\Diagnosis\Causes\NamingCauses;
 use PlainLedger\Core\Diagnosis\Causes\NothingDelivered;
 use PlainLedger\Core\Diagnosis\Causes\PictureSizeCauses;
@@ -35,6 +38,7 @@ use PlainLedger\Core\Diagnosis\Causes\SizeCapCause;
 use PlainLedger\Core\Diagnosis\Causes\SoundCauses;
 use PlainLedger\Core\Diagnosis\Causes\SpeedChanged;
 use PlainLedger\Core\Diagnosis\Causes\ValueDiffers;
+use PlainLedger\Core\Diagnosis\Causes\VariableRate;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
 use PlainLedger\Core\Specification\RequirementId;
@@ -56,6 +60,7 @@ final readonly class Diagnostician
     {
         return new self([
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
+            new MovieLengthCauses, new MovieShapeCauses, new MovieTagCauses, new VariableRate,
             new RateOfAnotherStandard, new SpeedChanged,
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
             new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses,

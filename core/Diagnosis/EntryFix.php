@@ -36,6 +36,7 @@ final readonly class EntryFix
         RequirementId::PICTURE_PROJECTION,
         RequirementId::TIME_RATE,
         RequirementId::TIME_START_TIMECODE,
+        RequirementId::FORMAT_INDEX,
     ];
 
     /** What follows from the range and the rate of a scene, which are set instead. */

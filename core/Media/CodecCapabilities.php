@@ -26,6 +26,13 @@ final readonly class CodecCapabilities
             );
     }
 
+    /** @param  bool|null  $told  what the file's own headers say, where the codec can be either */
+    public static function isLossless(string $codec, ?bool $told): bool
+    {
+        return in_array($codec, ['ffv1', 'png', 'animation', 'raw', 'huffyuv', 'utvideo', 'magicyuv'], true)
+            || ($told === true && in_array($codec, ['h264', 'hevc'], true));
+    }
+
     /** @return list<int>|null bits a channel that it can hold; null where nothing is known */
     public static function depths(string $codec): ?array
     {

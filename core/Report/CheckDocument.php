@@ -55,7 +55,7 @@ final readonly class CheckDocument
             ] + ($c->pass === null ? [] : ['pass' => $c->pass]), $this->account->causes),
             'fixes' => array_map(static fn (Fix $f): array => $f->toArray(), $this->account->remedy->fixes),
             'names' => $this->names(),
-            'movies' => $this->movies(),
+            'movies' => (new MovieLines($this->account))->all(),
             'scene' => $this->account->scene === null
                 ? null
                 : [
@@ -220,36 +220,6 @@ final readonly class CheckDocument
                 'differs' => array_map(static fn (Difference $d): string => $d->value, $p->differences),
             ], $take->reading->pieces ?? []),
         ];
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function movies(): array
-    {
-        $movies = [];
-        foreach ($this->account->match->parts ?? [] as $part => $match) {
-            if ($match->instead !== null && $match->instead['kind']->isMovie()) {
-                $movies[] = [
-                    'part' => $part,
-                    'path' => Text::shown($match->instead['path']),
-                    'kind' => $match->instead['kind']->value,
-                ];
-            }
-            foreach ($match->passes as $pass) {
-                $kind = $pass->isEmpty() ? null : $pass->frames->factsAt(0)->kind;
-                if ($kind !== null && $kind->isMovie()) {
-                    $sequence = $pass->takes[0]->sequence;
-                    $movies[] = [
-                        'part' => $part,
-                        'path' => Text::shown(
-                            ($sequence->folder() === '' ? '' : $sequence->folder().'/').$sequence->sampleName(),
-                        ),
-                        'kind' => $kind->value,
-                    ];
-                }
-            }
-        }
-
-        return $movies;
     }
 
     /** @return list<string> files that belong to nothing, by path */

@@ -36,6 +36,7 @@ final readonly class ContentRules implements Rule
             $requirement->id() === RequirementId::CONTENT_SOURCE
             || $subject->match === null
             || $subject->match->isEmpty()
+            || ($requirement->id() === RequirementId::CONTENT_UNIFORM && $subject->part->delivers->isMovie())
         ) {
             return null;
         }

@@ -63,9 +63,16 @@ final readonly class DurationRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         if ($subject->part->delivers->isMovie() || ! $subject->isNumbered()) {
-            $unread = static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null;
+            return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+                $seconds = $facts->timing->duration;
+                if ($facts->kind?->isMovie() !== true) {
+                    return null;
+                }
 
-            return FactSurvey::cell($subject, $unread);
+                return $seconds === null
+                    ? [null, false]
+                    : [self::spoken($seconds, null), self::within($requirement, $seconds, $facts->timing->rate)];
+            });
         }
         $pass = $subject->onlyPass();
 

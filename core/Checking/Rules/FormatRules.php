@@ -30,6 +30,10 @@ final readonly class FormatRules implements Rule
     /** pxr24 rounds 32-bit floats and keeps the rest. */
     public static function isLossless(?string $compression, ?MediaFacts $facts = null): bool
     {
+        if ($facts?->movie !== null) {
+            return CodecCapabilities::isLossless($compression ?? '', $facts->movie->picture->isLossless);
+        }
+
         return CompressionName::isLossless($compression ?? '')
             || (
                 $compression === 'pxr24'
@@ -107,7 +111,8 @@ final readonly class FormatRules implements Rule
             RequirementId::FORMAT_CHANNELS => self::channelsOf($facts, $passes),
             RequirementId::FORMAT_ALPHA => self::alphaOf($facts),
             RequirementId::FORMAT_CHROMA => $facts->encoding->chroma,
-            default => $facts->encoding->compression,
+            // what packs the pictures of a movie is its codec
+            default => $facts->movie === null ? $facts->encoding->compression : $facts->encoding->codec,
         };
     }
 

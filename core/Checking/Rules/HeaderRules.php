@@ -49,7 +49,10 @@ final readonly class HeaderRules implements Rule
             RequirementId::FORMAT_QUALITY => $facts->kind === Kind::Jpeg
                 ? self::quality($requirement, $facts->encoding->quality)
                 : null,
-            default => self::encoding($requirement, $facts),
+            // a movie that is not tagged says nothing of its colours
+            default => $facts->movie !== null && $facts->picture->colour === null
+                ? null
+                : self::encoding($requirement, $facts),
         });
 
         return $cell;

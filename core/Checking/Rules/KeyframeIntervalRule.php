@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -69,6 +70,29 @@ final readonly class KeyframeIntervalRule
         $most = self::framesOf($asked->max, $rate) ?? PHP_INT_MAX;
 
         return Cell::when($told >= $least && $told <= $most, (string) $told);
+    }
+
+    /** @return array{string|null, bool} the longest that was found; seconds are counted at the rate asked, else its own */
+    public static function ofMovie(Requirement $requirement, MediaFacts $facts, Subject $subject): array
+    {
+        $longest = $facts->movie?->picture->order->longestInterval;
+        $rate = self::rate($subject) ?? $facts->timing->rate;
+        $asked = $requirement->value;
+        $most = self::framesOf($asked->max, $rate);
+        $least = self::framesOf($asked->min, $rate);
+        if (
+            $longest === null
+            || ($asked->max !== null && $most === null)
+            || ($asked->min !== null && $least === null)
+        ) {
+            return [null, false];
+        }
+        $exact = array_map(static fn (string $one): ?int => self::frames($one, $rate), $asked->values);
+        $isRight = $asked->values === []
+            ? $longest <= ($most ?? PHP_INT_MAX) && $longest >= ($least ?? 0)
+            : in_array($longest, $exact, true);
+
+        return [(string) $longest, $isRight];
     }
 
     private static function framesOf(?string $interval, ?FrameRate $rate): ?int

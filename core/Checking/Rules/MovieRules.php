@@ -6,7 +6,10 @@ namespace PlainLedger\Core\Checking\Rules;
 
 use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Subject;
+use PlainLedger\Core\Media\CodecName;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\MovieFacts;
+use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -49,31 +52,132 @@ final readonly class MovieRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
-            if ($facts->sound !== null && str_starts_with($requirement->id(), 'audio.')) {
-                return self::ofSound($requirement, $facts->sound);
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement, $subject): ?array {
+            if ($facts->movie === null) {
+                return $facts->sound !== null && str_starts_with($requirement->id(), 'audio.')
+                    ? self::ofSound($requirement, [SoundTrack::fromArray(self::soundOf($facts->sound))], $subject)
+                    : null;
             }
-            if ($facts->kind?->isMovie() !== true) {
-                return null;
-            }
-            $codec = $requirement->id() === RequirementId::FORMAT_CODEC ? $facts->encoding->codec : null;
 
-            return [$codec, $codec !== null && in_array($codec, $requirement->value->values, true)];
+            return str_starts_with($requirement->id(), 'audio.')
+                ? self::ofSound($requirement, $facts->movie->sound, $subject)
+                : self::ofPicture($requirement, $facts, $facts->movie, $subject);
         });
     }
 
+    /** @return array{string|null, bool}|null */
+    private static function ofPicture(
+        Requirement $requirement,
+        MediaFacts $facts,
+        MovieFacts $movie,
+        Subject $subject,
+    ): ?array {
+        $picture = $movie->picture;
+
+        return match ($requirement->id()) {
+            RequirementId::PICTURE_SCAN => self::scan($requirement, $facts, $picture->scan),
+            RequirementId::FORMAT_CODEC => self::codec($requirement, $facts->encoding->codec, $picture->profile),
+            RequirementId::FORMAT_BIT_RATE => self::number($requirement, $picture->bitRate),
+            RequirementId::FORMAT_KEYFRAME_INTERVAL => KeyframeIntervalRule::ofMovie($requirement, $facts, $subject),
+            RequirementId::FORMAT_B_FRAMES => self::bFrames($requirement, $picture->order->mostBFrames),
+            // only some containers have an index that can stand first
+            default => $movie->index === null
+                ? null
+                : [$movie->index, in_array($movie->index, $requirement->value->values, true)],
+        };
+    }
+
+    /** @return array{string|null, bool}|null pictures that nothing packs say nothing of fields unless their file does */
+    private static function scan(Requirement $requirement, MediaFacts $facts, ?string $scan): ?array
+    {
+        if ($scan === null && $facts->encoding->codec === 'raw') {
+            return null;
+        }
+
+        return [$scan, $scan !== null && in_array($scan, $requirement->value->values, true)];
+    }
+
+    /** @return array{string|null, bool} a family of codecs answers by any of its profiles */
+    private static function codec(Requirement $requirement, ?string $codec, ?string $profile): array
+    {
+        if ($codec === null) {
+            return [null, false];
+        }
+        $full = CodecName::canonical(trim("{$codec} {$profile}"));
+        $asked = $requirement->value->values;
+        $isKnownByForm = $codec === 'raw' && $profile !== null && in_array(strtolower($profile), $asked, true);
+
+        return [
+            $codec === 'prores' && $asked !== [$codec] ? $full : $codec,
+            $isKnownByForm || in_array($codec, $asked, true) || in_array($full, $asked, true),
+        ];
+    }
+
+    /** @return array{string|null, bool} */
+    private static function number(Requirement $requirement, ?int $found): array
+    {
+        return [
+            $found === null ? null : (string) $found,
+            $found !== null && $requirement->value->admitsNumber((string) $found),
+        ];
+    }
+
+    /** @return array{string|null, bool} */
+    private static function bFrames(Requirement $requirement, ?int $most): array
+    {
+        if ($most === null) {
+            return [null, false];
+        }
+        $asked = $requirement->value;
+        $isRight = $asked->values === [] ? $asked->admitsNumber((string) $most) : $most <= (int) $asked->values[0];
+
+        return [$most === 0 ? 'none' : (string) $most, $isRight];
+    }
+
     /**
-     * @param  array<string, mixed>  $sound  sample_rate, channels, bit_depth
-     * @return array{string, bool}|null compressed sound has no depth
+     * @param  list<SoundTrack>  $tracks
+     * @return array{string, bool}|null sound that is compressed has no depth
      */
-    private static function ofSound(Requirement $requirement, array $sound): ?array
+    private static function ofSound(Requirement $requirement, array $tracks, Subject $subject): ?array
     {
         $id = $requirement->id();
         if ($id === RequirementId::AUDIO_PRESENCE) {
-            return ['required', $requirement->value->values === ['required']];
-        }
-        $found = $sound[substr($id, strlen('audio.'))] ?? null;
+            $found = $tracks === [] ? 'none' : 'required';
 
-        return is_int($found) ? [(string) $found, $requirement->value->admitsNumber((string) $found)] : null;
+            return [$found, in_array($found, $requirement->value->values, true)];
+        }
+        if ($tracks === []) {
+            // where there is none, it is told once
+            return $subject->part->find(RequirementId::AUDIO_PRESENCE) === null ? ['none', false] : null;
+        }
+        $found = array_filter(array_map(static fn (SoundTrack $t): ?int => match ($id) {
+            RequirementId::AUDIO_SAMPLE_RATE => $t->sampleRate,
+            RequirementId::AUDIO_BIT_DEPTH => $t->bitDepth,
+            default => $t->channels,
+        }, $tracks), is_int(...));
+        $wrong = array_filter($found, static fn (int $n): bool => ! $requirement->value->admitsNumber((string) $n));
+        if ($found === []) {
+            return null;
+        }
+
+        return $wrong === []
+            ? [(string) array_values($found)[0], true]
+            : [(string) array_values($wrong)[0], false];
+    }
+
+    /**
+     * @param  array<string, mixed>  $sound
+     * @return array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}
+     */
+    private static function soundOf(array $sound): array
+    {
+        $whole = static fn (string $key): ?int => is_int($sound[$key] ?? null) ? $sound[$key] : null;
+
+        return [
+            'sample_rate' => $whole('sample_rate'),
+            'channels' => $whole('channels'),
+            'bit_depth' => $whole('bit_depth'),
+            'codec' => is_string($sound['codec'] ?? null) ? $sound['codec'] : '',
+        ];
     }
 }

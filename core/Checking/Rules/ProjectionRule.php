@@ -56,10 +56,10 @@ final readonly class ProjectionRule implements Rule
                 return ["{$facts->picture->width}x{$facts->picture->height}", false];
             }
             if ($facts->picture->projection === null) {
-                return $facts->kind === Kind::Exr ? ['not tagged', false] : ["{$asked} by its shape", true];
+                return $facts->kind === Kind::Exr || $facts->movie !== null ? ['not tagged', false] : ["{$asked} by its shape", true];
             }
 
-            return [$tag, $tag === 'lat-long'];
+            return [$tag, $tag === ($facts->movie === null ? 'lat-long' : $asked)];
         });
     }
 }

@@ -9,6 +9,7 @@ use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -133,6 +134,9 @@ final readonly class RangeRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
+        if ($subject->part->delivers->isMovie()) {
+            return $this->ofMovie($requirement, $subject);
+        }
         if (! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT) {
             return null;
         }
@@ -155,6 +159,28 @@ final readonly class RangeRules implements Rule
         $wrong = array_filter($wrong, static fn (FrameRange $missing): bool => ! $missing->isEmpty());
 
         return Cell::of($mark, $shown[$mark->value][0] ?? null, [], $wrong);
+    }
+
+    /** A movie has no frame numbers: its pictures are counted. */
+    private function ofMovie(Requirement $requirement, Subject $subject): ?Cell
+    {
+        $asked = $requirement->id() === RequirementId::TIME_RANGE ? $subject->expected : null;
+        $isCount = $requirement->id() === RequirementId::TIME_COUNT;
+        if (! $isCount && $requirement->id() !== RequirementId::TIME_RANGE) {
+            return null;
+        }
+
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement, $asked, $isCount): ?array {
+            $count = $facts->timing->frameCount;
+            if ($facts->kind?->isMovie() !== true || $count === null) {
+                return $facts->kind?->isMovie() === true ? [null, false] : null;
+            }
+            $isRight = $isCount
+                ? $requirement->value->admitsNumber((string) $count)
+                : $asked !== null && count($asked) === $count;
+
+            return [$isCount || $asked !== null ? (string) $count : null, $isRight];
+        });
     }
 
     /** @return array{string, Mark}|null what the frames of one pass show; null where they show nothing of it */

@@ -10,7 +10,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** `time.rate`: exact fractions; in frames only where a header tells one. */
+/** `time.rate`: exact fractions; in frames only where a header tells one, in a movie constant too. */
 final readonly class RateRule implements Rule
 {
     public function answers(string $id): bool
@@ -40,9 +40,11 @@ final readonly class RateRule implements Rule
                 return $facts->kind?->isMovie() === true ? [null, false] : null;
             }
 
+            $isConstant = $facts->movie?->picture->timing->isConstant !== false;
+
             return [
-                (string) $facts->timing->rate,
-                in_array((string) $facts->timing->rate, $requirement->value->values, true),
+                $facts->timing->rate.($isConstant ? '' : ', not constant'),
+                $isConstant && in_array((string) $facts->timing->rate, $requirement->value->values, true),
             ];
         });
     }

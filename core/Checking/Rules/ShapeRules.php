@@ -71,6 +71,13 @@ final readonly class ShapeRules implements Rule
                 return [Fraction::writeFull($aspect), $this->sameAspect($requirement, $aspect)];
             }
             $size = Resolution::of($facts->picture->width, $facts->picture->height);
+            if ($facts->movie?->picture->exchangesSides() === true) {
+                // as it is shown: on its side
+                [$size, $aspect] = [
+                    Resolution::of($facts->picture->height, $facts->picture->width),
+                    BigRational::one()->dividedBy($aspect),
+                ];
+            }
 
             return [$this->shape($size, $aspect), $this->hasShape($requirement, $size, $aspect)];
         });

@@ -31,10 +31,13 @@ final readonly class StartTimecodeRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         if ($subject->part->delivers->isMovie()) {
-            return FactSurvey::cell(
-                $subject,
-                static fn (MediaFacts $facts): ?array => $facts->kind?->isMovie() === true ? [null, false] : null,
-            );
+            return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+                $found = $facts->movie->startTimecode ?? 'none';
+
+                return $facts->kind?->isMovie() === true
+                    ? [$found, in_array($found, $requirement->value->values, true)]
+                    : null;
+            });
         }
         $pass = $subject->onlyPass();
         $told = $pass === null ? null : self::first($pass);

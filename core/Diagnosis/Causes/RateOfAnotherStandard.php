@@ -8,6 +8,7 @@ use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\MovieFound;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Specification\RequirementId;
@@ -24,12 +25,17 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         if ($entry === null || $found === null || ! $situation->isUnequal(RequirementId::TIME_RATE)) {
             return;
         }
+        $found = (string) preg_replace('~, not constant$~', '', $found);
         if (preg_match('~^[\d/.]+$~', $found) !== 1) {
             // the rate set is right, and the animation was made at another
             return;
         }
         $asked = FrameRate::parse($entry->requirement->value->single() ?? '24');
         $rate = FrameRate::parse($found);
+        if ($rate->equals($asked)) {
+            // it is not constant, which is another matter
+            return;
+        }
         $pulled = $rate->isPulledFrom($asked);
         if (! $pulled && ! ($this->isStandard($rate) && $this->isStandard($asked))) {
             return;
@@ -42,7 +48,7 @@ final readonly class RateOfAnotherStandard implements CauseFamily
                 .($pulled ? 'they are 1000/1001 apart.' : 'the rate of another standard.')
                 .($situation->wouldRender($side) ? ' The frames themselves need nothing.' : ''),
             ["time.rate is {$rate}"],
-            [RequirementId::TIME_RATE, RequirementId::TIME_DURATION],
+            [RequirementId::TIME_RATE, RequirementId::TIME_DURATION, ...self::lengths($situation)],
             [
                 ...EntryFix::of($situation, RequirementId::TIME_RATE, 'the frame rate')->fixes,
                 ...self::ofAnimation($situation, $asked),
@@ -58,6 +64,17 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         return $made === null || FrameRate::parse($made)->equals($asked)
             ? []
             : [Fix::set($situation->part(), 'time.animation_rate', 'the animation’s own rate', $made, (string) $asked)];
+    }
+
+    /** @return list<string> lines of a movie whose pictures are as many as the same time takes at the other rate */
+    private static function lengths(Situation $situation): array
+    {
+        $movie = MovieFound::in($situation);
+        [$count, $asked] = [$movie?->facts->timing->frameCount, $movie?->askedCount()];
+
+        return $movie !== null && $count !== null && $asked !== null && $movie->isOnlyRate($count, $asked)
+            ? [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT]
+            : [];
     }
 
     private function isStandard(FrameRate $rate): bool

@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
+use PlainLedger\Core\Diagnosis\MovieFound;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Measure\BitRate;
 use PlainLedger\Core\Measure\ByteSize;
@@ -51,11 +52,16 @@ final readonly class SizeCapCause implements CauseFamily
     private function rateThatFits(Situation $situation, ByteSize $cap): ?BitRate
     {
         $scene = $situation->scene();
-        $seconds = $scene === null ? null : DurationRule::ofScene($scene, $situation->subject);
-        if ($seconds === null || ! $situation->subject->part->delivers->isMovie()) {
+        $movie = MovieFound::in($situation);
+        $seconds = match (true) {
+            $movie !== null => $movie->facts->timing->duration,
+            $scene !== null => DurationRule::ofScene($scene, $situation->subject),
+            default => null,
+        };
+        if ($seconds === null || $seconds->isLessThanOrEqualTo(0) || ! $situation->subject->part->delivers->isMovie()) {
             return null;
         }
-        $fits = BitRate::thatFits($cap, $seconds);
+        $fits = BitRate::thatFits($cap, $seconds, $movie?->besidePictures() ?? 0);
         $most = $situation->entry(RequirementId::FORMAT_BIT_RATE)?->requirement->value->max;
 
         return $fits !== null && $most !== null && (int) $most < $fits->bits ? BitRate::parse($most) : $fits;
@@ -64,6 +70,19 @@ final readonly class SizeCapCause implements CauseFamily
     /** @return list<Fix> */
     private function fixes(Situation $situation, Side $side, ?BitRate $fits, ByteSize $cap): array
     {
+        if ($side === Side::Files && $fits !== null) {
+            return [
+                Fix::encode(
+                    $situation->part(),
+                    RequirementId::FORMAT_BIT_RATE,
+                    'the bit rate',
+                    (string) MovieFound::in($situation)?->facts->movie?->picture->bitRate,
+                    (string) $fits->bits,
+                    null,
+                    "Encode the movie again at {$fits}, in two passes.",
+                ),
+            ];
+        }
         if ($side === Side::Files || $fits === null) {
             $label = 'a file size of at most';
 

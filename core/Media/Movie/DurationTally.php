@@ -210,12 +210,13 @@ final class DurationTally
         $at = 1;
         foreach ($runs as [$count, $ticks]) {
             if (abs($ticks - $usual) > 1) {
-                $last = count($ends) - 1;
-                if ($last >= 0 && $ends[$last][1] === $at - 1) {
-                    $ends[$last][1] = $at + $count - 1;
+                $follows = $ends !== [] && $ends[count($ends) - 1] === $at - 1;
+                if ($follows) {
+                    array_pop($ends);
                 } else {
-                    $ends[] = [$at, $at + $count - 1];
+                    $ends[] = $at;
                 }
+                $ends[] = $at + $count - 1;
             }
             $at += $count;
         }

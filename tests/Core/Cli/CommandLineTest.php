@@ -545,7 +545,7 @@ final class CommandLineTest extends TestCase
         self::assertSame([
             'path', 'kind', 'extension_agrees', 'bytes', 'width', 'height', 'pixel_aspect', 'bit_depth', 'sample',
             'channels', 'alpha', 'compression', 'frame_rate', 'frame_count', 'duration', 'codec', 'chroma',
-            'keyframe_interval_max', 'b_frames', 'audio', 'complete', 'damage', 'header',
+            'keyframe_interval_max', 'b_frames', 'b_frames_max', 'audio', 'complete', 'damage', 'header',
         ], array_keys($lines[0]));
         self::assertSame(
             ['11/10', true, null],

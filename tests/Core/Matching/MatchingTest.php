@@ -127,7 +127,10 @@ final class MatchingTest extends TestCase
                 'name' => 'preview',
                 'delivers' => 'movie',
                 'made_from' => 'frames',
-                'require' => ['format.kind' => 'mp4', 'naming.pattern' => '{shot}_preview.{ext}'],
+                'require' => [
+                    'format.kind' => 'mp4', 'naming.pattern' => '{shot}_preview.{ext}',
+                    'picture.resolution' => '66x38', 'time.count' => 12,
+                ],
             ],
             [
                 'name' => 'poster',

@@ -15,6 +15,7 @@ use PlainLedger\Core\Media\Movie\PictureOrder;
 use PlainLedger\Core\Media\Movie\PictureTiming;
 use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
+use PlainLedger\Core\Media\Readers\Codecs\PictureKind;
 use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
 use PlainLedger\Core\Media\Readers\MovieDescription;
 use PlainLedger\Core\Media\Readers\Reader;
@@ -24,6 +25,9 @@ use PlainLedger\Core\Media\ScanDepth;
 /** AVI (RIFF, and OpenDML 1.02 beyond two gigabytes). It knows no other order of pictures than the one they lie in. */
 final readonly class AviReader implements Reader
 {
+    /** So many pictures are looked at for what no table tells. */
+    private const MOST_ASKED = 50_000;
+
     public function kind(): Kind
     {
         return Kind::Avi;
@@ -49,7 +53,7 @@ final readonly class AviReader implements Reader
         $index = $outline->movie === null
             ? null
             : AviIndex::of($file, $picture, $outline->index, $outline->movie);
-        [$timing, $order, $bytes, $end] = self::shown($picture, $index);
+        [$timing, $order, $bytes, $end] = self::shown($file, $picture, $index);
         $codec = $picture->codec();
         $own = $codec->facts(static fn (): string => self::first($file, $index));
         $track = new PictureTrack(
@@ -79,7 +83,7 @@ final readonly class AviReader implements Reader
     }
 
     /** @return array{PictureTiming, PictureOrder, int, int} and the bytes of all pictures, and where the last one ends */
-    private static function shown(AviStream $picture, ?AviIndex $index): array
+    private static function shown(FileEnds $file, AviStream $picture, ?AviIndex $index): array
     {
         $rate = $picture->rate();
         if ($index === null || $rate === null) {
@@ -91,6 +95,7 @@ final readonly class AviReader implements Reader
         $tally = new DurationTally($rate->value->getNumerator()->toInt());
         $tick = $rate->value->getDenominator()->toInt();
         $order = new OrderTally;
+        $mostB = self::bFrames($file, $picture->codec()->codec, $index);
         [$bytes, $end, $stands] = [0, 0, 0];
         foreach ($index->entries() as [$place, $size, $isKeyframe]) {
             // an empty one has the picture before it stand on
@@ -110,10 +115,32 @@ final readonly class AviReader implements Reader
 
         return [
             $tally->timing($rate),
-            new PictureOrder($known->longestInterval, null, $known->keyframes),
+            new PictureOrder($known->longestInterval, $mostB, $known->keyframes),
             $bytes,
             $end,
         ];
+    }
+
+    /** The most in a row; null where nothing tells, or there are too many pictures to be asked one by one. */
+    private static function bFrames(FileEnds $file, string $codec, AviIndex $index): ?int
+    {
+        if (CodecHeaders::hasNoBFrames($codec)) {
+            return 0;
+        }
+        if (! PictureKind::isToldBy($codec)) {
+            return null;
+        }
+        [$inRow, $most, $looked] = [0, 0, 0];
+        foreach ($index->entries() as [$place, $size]) {
+            if (++$looked > self::MOST_ASKED) {
+                return null;
+            }
+            $isB = PictureKind::isB($codec, $file->source->read($place, min($size, PictureKind::LENGTH)));
+            $inRow = $isB ? $inRow + 1 : 0;
+            $most = max($most, $inRow);
+        }
+
+        return $most;
     }
 
     private static function first(FileEnds $file, ?AviIndex $index): string

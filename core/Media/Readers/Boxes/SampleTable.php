@@ -62,11 +62,35 @@ final readonly class SampleTable
     /** @return iterable<int>|null numbers of samples, counted from 1; null where every one is a keyframe */
     public function keyframes(): ?iterable
     {
-        return isset($this->boxes['stss']) ? $this->numbers(BoxTable::of($this->file, $this->boxes['stss'], 1)) : null;
+        if (! isset($this->boxes['stss'])) {
+            return null;
+        }
+        $whole = $this->numbers(BoxTable::of($this->file, $this->boxes['stss'], 1));
+        $partial = $this->boxes['stps'] ?? null;
+
+        return $partial === null
+            ? $whole
+            : self::merged($whole, $this->numbers(BoxTable::of($this->file, $partial, 1)));
     }
 
-    /** @return iterable<int> */
-    private function numbers(BoxTable $table): iterable
+    /**
+     * Keyframes that pictures before them are led into stand in a table of their own.
+     *
+     * @param  \Generator<int>  $a  rising; likewise $b
+     * @param  \Generator<int>  $b
+     * @return \Generator<int>
+     */
+    private static function merged(\Generator $a, \Generator $b): \Generator
+    {
+        while ($a->valid() || $b->valid()) {
+            $next = ! $b->valid() || ($a->valid() && $a->current() <= $b->current()) ? $a : $b;
+            yield $next->current();
+            $next->next();
+        }
+    }
+
+    /** @return \Generator<int> */
+    private function numbers(BoxTable $table): \Generator
     {
         foreach ($table->pieces() as $words) {
             yield from $words;

@@ -30,6 +30,14 @@ final readonly class CodecHeaders
         private int $bits = 0,
     ) {}
 
+    /** Codecs that have no picture which needs a later one. */
+    private const WITHOUT_B_FRAMES = ['ffv1', 'animation', 'vp8', 'vp9', 'av1'];
+
+    public static function hasNoBFrames(string $codec): bool
+    {
+        return self::isIntra($codec) || in_array($codec, self::WITHOUT_B_FRAMES, true);
+    }
+
     public static function isIntra(string $codec): bool
     {
         return in_array($codec, self::INTRA, true);
@@ -53,7 +61,7 @@ final readonly class CodecHeaders
             'dnxhd' => DnxFrame::read($first()),
             'mpeg1', 'mpeg2' => MpegSequence::mpeg2($this->record.$first()),
             'mpeg4' => MpegSequence::mpeg4($this->record.$first()),
-            'animation' => RawPictures::read('', $this->bits),
+            'animation' => (new CodecFacts(scan: 'progressive'))->or(RawPictures::read('', $this->bits)),
             'raw' => RawPictures::read($this->code, $this->bits),
             'huffyuv', 'utvideo', 'magicyuv' => new CodecFacts(shape: new CodecShape(isLossless: true)),
             default => new CodecFacts,
@@ -70,7 +78,8 @@ final readonly class CodecHeaders
             return $told;
         }
         $sample = $first();
-        $set = self::setAmongLengths($sample);
+        $isStream = preg_match('~^\0{2,3}\x01~', $sample) === 1;
+        $set = $isStream ? null : self::setAmongLengths($sample);
 
         return ($set === null ? H264Parameters::ofStream($sample) : H264Parameters::ofSet($set))->or($told);
     }

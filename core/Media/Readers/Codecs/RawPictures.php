@@ -47,7 +47,7 @@ final readonly class RawPictures
         $channels = $chroma === null && $depth !== null ? ['Y'] : ['R', 'G', 'B'];
 
         return new CodecFacts(
-            null,
+            self::isOne($code) ? $code : null,
             $depth,
             $chroma,
             $alpha ? [...$channels, 'A'] : $channels,
