@@ -9,6 +9,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
+use PlainLedger\Core\Matching\SourceLook;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Report\CheckReport;
@@ -140,7 +141,7 @@ final class CheckCommand extends Command
             ChecksumsRule::isAskedBy($specification),
         );
 
-        return $jobs->run($scan, $listing, time());
+        return SourceLook::at($specification, $jobs->run($scan, $listing, time()), $listing);
     }
 
     private function text(InputInterface $input, string $option): ?string

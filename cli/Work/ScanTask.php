@@ -12,10 +12,14 @@ use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanStage;
+use PlainLedger\Core\Matching\SourceLook;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\SampleOptions;
+use PlainLedger\Core\Specification\Layer;
+use PlainLedger\Core\Specification\SetBy;
+use PlainLedger\Core\Specification\Specification;
 
 /** Some seconds of a scan. What was found is in the spool file afterwards: a checkpoint, or the whole delivery. */
 final readonly class ScanTask
@@ -61,8 +65,21 @@ final readonly class ScanTask
                 return;
             }
         }
-        SpoolFile::keep($order->spool, $scan->delivery(time())->toArray());
+        $delivery = $scan->delivery(time());
+        if ($order->content->layers !== []) {
+            SourceLook::at(self::specification($order->content->layers), $delivery, $listing);
+        }
+        SpoolFile::keep($order->spool, $delivery->toArray());
         ($this->say)(['ended' => true]);
+    }
+
+    /** @param  list<array{set_by: string, data: array<string, mixed>, label: string}>  $layers */
+    private static function specification(array $layers): Specification
+    {
+        return Specification::resolve(...array_map(
+            static fn (array $l): Layer => new Layer(SetBy::from($l['set_by']), $l['data'], $l['label']),
+            $layers,
+        ));
     }
 
     private static function known(string $file): ?KnownFacts

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Checking;
 
+use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Requirement;
 
@@ -55,8 +56,10 @@ final readonly class NotChecked
     {
         foreach ($subject->match->passes ?? [] as $pass) {
             foreach ($pass->frames->table() as $facts) {
-                if ($facts->movie !== null && $facts->encoding->codec !== null) {
-                    return "{$facts->encoding->codec} is not decoded here";
+                if ($facts->movie !== null) {
+                    return $facts->movie->shown?->why
+                        ?? MoviePictures::whyNot($facts)
+                        ?? 'its pictures were not looked at beside other files';
                 }
             }
         }

@@ -60,13 +60,7 @@ final readonly class Subject
     /** The part that this one is made from. */
     public function source(): ?Part
     {
-        foreach ($this->part->madeFrom === null ? [] : $this->specification->parts as $part) {
-            if ($part->name === $this->part->madeFrom) {
-                return $part;
-            }
-        }
-
-        return null;
+        return $this->specification->part($this->part->madeFrom ?? '');
     }
 
     public function nothingDelivered(): bool

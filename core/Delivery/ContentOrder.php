@@ -13,11 +13,14 @@ final readonly class ContentOrder
      * @param  array<int, array{folder: string, name: string}>  $approved  by frame: in which folder, at its real
      *   place, an approved picture lies
      * @param  bool  $sums  whether lists of checksums are compared
+     * @param  list<array{set_by: string, data: array<string, mixed>, label: string}>  $layers  of a specification by
+     *   which movies are held against their frames; none where nothing asks for it
      */
     public function __construct(
         public ?array $looksFor = null,
         public array $approved = [],
         public bool $sums = false,
+        public array $layers = [],
     ) {}
 
     /** @return array<string, mixed> plain values that JSON can hold, paths as they are, whatever their encoding */
@@ -30,12 +33,14 @@ final readonly class ContentOrder
                 $this->approved,
             ),
             'sums' => $this->sums,
+            'layers' => $this->layers,
         ];
     }
 
     /**
      * @param  array{looks_for: array{compares: bool, dark: string|null, approved: array<int, string>}|null,
-     *   approved: array<int, array{folder: string, name: string}>, sums: bool}  $data
+     *   approved: array<int, array{folder: string, name: string}>, sums: bool,
+     *   layers?: list<array{set_by: string, data: array<string, mixed>, label: string}>}  $data
      */
     public static function fromArray(array $data): self
     {
@@ -48,6 +53,7 @@ final readonly class ContentOrder
                 $data['approved'],
             ),
             $data['sums'],
+            $data['layers'] ?? [],
         );
     }
 }

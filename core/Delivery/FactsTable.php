@@ -65,6 +65,12 @@ final class FactsTable
         return $this->facts[$id];
     }
 
+    /** What was found out about a file after all were read. */
+    public function replace(int $id, MediaFacts $facts): void
+    {
+        $this->facts[$id] = $facts;
+    }
+
     public function count(): int
     {
         return count($this->facts);

@@ -50,10 +50,11 @@ final readonly class ScanOrder
         /**
          * @var array{folder: string, depth: string, content: array{looks_for: array{compares: bool,
          *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
-         *   name: string}>, sums: bool}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
+         *   name: string}>, sums: bool, layers: list<array{set_by: string, data: array<string, mixed>,
+         *   label: string}>}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
          *   careful: bool, known: string, called: string} $data
          */
-        $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
+        $data = json_decode($line, true, 64, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
         $avoided = [];
         foreach ($data['avoided'] as [$path, $stages]) {

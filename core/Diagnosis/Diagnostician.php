@@ -21,6 +21,7 @@ use PlainLedger\Core\Diagnosis\Causes\FrameSetCauses;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
 use PlainLedger\Core\Diagnosis\Causes\MidwayChangeCauses;
 use PlainLedger\Core\Diagnosis\Causes\MovieLengthCauses;
+use PlainLedger\Core\Diagnosis\Causes\MoviePictureCauses;
 use PlainLedger\Core\Diagnosis\Causes\MovieShapeCauses;
 use PlainLedger\Core\Diagnosis\Causes\MovieTagCauses;
 use PlainLedger\Core\Diagnosis\Causes\NamingCauses;
@@ -60,7 +61,7 @@ final readonly class Diagnostician
     {
         return new self([
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
-            new MovieLengthCauses, new MovieShapeCauses, new MovieTagCauses, new VariableRate,
+            new MovieLengthCauses, new MoviePictureCauses, new MovieShapeCauses, new MovieTagCauses, new VariableRate,
             new RateOfAnotherStandard, new SpeedChanged,
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
             new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses,
@@ -207,7 +208,10 @@ final readonly class Diagnostician
             }
         }
 
-        $settled = self::withEverySetting($situation, $settled);
+        $settled = array_map(
+            static fn (Cause $c): Cause => MovieWork::instead($situation, $c),
+            self::withEverySetting($situation, $settled),
+        );
 
         return array_map(
             static fn (Cause $c): Cause => new Cause(

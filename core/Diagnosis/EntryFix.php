@@ -108,6 +108,11 @@ final readonly class EntryFix
         if (in_array($id, self::ONLY_HEADER, true) && $id !== RequirementId::TIME_RATE) {
             return Fix::retag($part->name, $id, $label, $found, $to);
         }
+        if ($id === RequirementId::CONTENT_SOURCE) {
+            $says = "Make the movie again from {$part->madeFrom}, each picture once, in the order of their numbers.";
+
+            return Fix::encode($part->name, $id, $label, $found, $to, null, $says);
+        }
         $says = (
             $part->madeFrom === null ? 'Encode the movie again' : "Make the movie again from {$part->madeFrom}"
         ).", with {$label} {$to}; it is {$found}.";

@@ -79,6 +79,10 @@ final readonly class SettableValue
             Kind::Tiff => 'lzw',
             Kind::Png => 'deflate',
             Kind::Tga => 'rle',
+            Kind::Mov => 'animation',
+            Kind::Avi, Kind::Mkv => 'ffv1',
+            Kind::Mp4 => 'h264 without loss',
+            Kind::Mxf => 'raw',
             default => 'zip',
         };
     }

@@ -91,6 +91,11 @@ final class Probe
         return ($isQuick ? $this->readLike($file) : null) ?? $this->readAnew($file, $depth, $isQuick);
     }
 
+    public function readerOf(Kind $kind): ?Reader
+    {
+        return $this->readers[$kind->value] ?? null;
+    }
+
     /** By a file before it that has the same header but for little; null where there is none. */
     private function readLike(FileEnds $file): ?MediaFacts
     {

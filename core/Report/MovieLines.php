@@ -10,6 +10,7 @@ use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\SoundTrack;
+use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Text\Text;
 
@@ -80,11 +81,11 @@ final readonly class MovieLines
             'audio' => array_map(static fn (SoundTrack $s): array => $s->toArray(), $facts->movie->sound ?? []),
             'complete' => $facts->wholeness->complete,
             'damage' => $facts->wholeness->reason,
-        ] + $this->against($subject);
+        ] + $this->against($subject, $facts->movie?->shown);
     }
 
     /** @return array<string, mixed> what it was held against, where it is made from another part */
-    private function against(Subject $subject): array
+    private function against(Subject $subject, ?SourceShown $shown): array
     {
         $source = $subject->source();
         if ($source === null) {
@@ -101,9 +102,9 @@ final readonly class MovieLines
         return ['against' => [
             'part' => $source->name,
             'frames' => $pass === null ? '' : (string) $pass->present,
-            'looked' => 'counts',
-            'order' => null,
-            'repeated' => null,
+            'looked' => $shown?->isSeen() === true ? 'pictures' : 'counts',
+            'order' => $shown?->order,
+            'repeated' => $shown?->isSeen() === true ? $shown->times : null,
             'why_not' => $whyNot,
         ]];
     }

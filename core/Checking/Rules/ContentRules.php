@@ -31,10 +31,11 @@ final readonly class ContentRules implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        // a movie's pictures are not decoded here
+        if ($requirement->id() === RequirementId::CONTENT_SOURCE) {
+            return $this->source($subject);
+        }
         if (
-            $requirement->id() === RequirementId::CONTENT_SOURCE
-            || $subject->match === null
+            $subject->match === null
             || $subject->match->isEmpty()
             || ($requirement->id() === RequirementId::CONTENT_UNIFORM && $subject->part->delivers->isMovie())
         ) {
@@ -42,6 +43,22 @@ final readonly class ContentRules implements Rule
         }
 
         return $requirement->id() === RequirementId::CONTENT_WHOLE ? $this->whole($subject) : $this->uniform($subject);
+    }
+
+    /** Null where the pictures were not looked at. */
+    private function source(Subject $subject): ?Cell
+    {
+        $source = $subject->source();
+        $frames = $source === null ? null : $subject->deliveryMatch?->parts[$source->name]->passes[0] ?? null;
+        $range = (string) ($frames?->expected ?? $frames?->present);
+
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($range): ?array {
+            $shown = $facts->movie?->shown;
+
+            return $shown === null || ! $shown->isSeen()
+                ? null
+                : [$shown->says($range), $shown->isAsIs($range)];
+        });
     }
 
     private function whole(Subject $subject): Cell

@@ -42,7 +42,7 @@ final readonly class PickedOrder
          *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
          *   name: string}>, sums: bool}, avoided: list<array{string, string}>} $data
          */
-        $data = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
+        $data = json_decode($line, true, 64, JSON_THROW_ON_ERROR);
         $raw = static fn (string $text): string => (string) base64_decode($text, true);
 
         return new self(

@@ -219,14 +219,15 @@ final readonly class AlphaCauses implements CauseFamily
     private function otherKind(Situation $situation, Kind $kind): Fix
     {
         $able = array_filter($situation->subject->part->kinds(), static fn (Kind $k): bool => $k->canHoldAlpha());
+        $isMovie = $situation->subject->part->delivers->isMovie();
 
         return Fix::set(
             $situation->part(),
             RequirementId::FORMAT_KIND,
             'the format',
             $kind->value,
-            (array_values($able)[0] ?? Kind::Png)->value,
-            $able === [] ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null,
+            (array_values($able)[0] ?? ($isMovie ? Kind::Mov : Kind::Png))->value,
+            $able === [] && ! $isMovie ? 'Set the format to one that carries alpha, such as PNG or OpenEXR.' : null,
         );
     }
 }

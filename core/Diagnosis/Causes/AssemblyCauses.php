@@ -23,7 +23,7 @@ final readonly class AssemblyCauses implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
-        $frames = $this->madeFrom($situation);
+        $frames = $situation->subject->source();
         if ($frames === null) {
             return;
         }
@@ -69,18 +69,6 @@ final readonly class AssemblyCauses implements CauseFamily
             [$id],
             [Fix::set($situation->part(), $id, $label, $set, $asked)],
         );
-    }
-
-    private function madeFrom(Situation $situation): ?Part
-    {
-        $name = $situation->subject->part->madeFrom;
-        foreach ($name === null ? [] : $situation->subject->specification->parts as $part) {
-            if ($part->name === $name) {
-                return $part;
-            }
-        }
-
-        return null;
     }
 
     /** As it is asked of them; float samples and OpenEXR are linear where nothing else is said. */

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\DamagedTail;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\FrameRange;
@@ -36,7 +37,9 @@ final readonly class BrokenFileCauses implements CauseFamily
                 array_slice($broken, 0, self::MOST_NAMED),
             );
             $says = $this->says($cause, array_column($broken, 0), $broken[0][1], $situation->subject->isNumbered());
-            yield Finding::of($cause, Side::Files, $says, $seen, [RequirementId::CONTENT_WHOLE])->rendering();
+            $fixes = $situation->subject->part->delivers->isMovie() ? [self::madeAgain($situation)] : [];
+            yield Finding::of($cause, Side::Files, $says, $seen, [RequirementId::CONTENT_WHOLE], $fixes)
+                ->rendering($fixes === []);
         }
     }
 
@@ -59,6 +62,22 @@ final readonly class BrokenFileCauses implements CauseFamily
         }
 
         return $broken;
+    }
+
+    /** What is not in a movie’s file comes back only from what it was made of. */
+    private static function madeAgain(Situation $situation): Fix
+    {
+        $from = $situation->subject->part->madeFrom;
+
+        return Fix::encode(
+            $situation->part(),
+            RequirementId::CONTENT_WHOLE,
+            'a whole file',
+            'cut short',
+            'whole',
+            null,
+            'Make the movie again'.($from === null ? '' : " from {$from}").', or copy it again if the copy broke off.',
+        );
     }
 
     private static function cause(Damage $damage): CauseId

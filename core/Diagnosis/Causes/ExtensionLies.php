@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Diagnosis\Causes;
 use PlainLedger\Core\Checking\Rules\KindRule;
 use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Diagnosis\CauseId;
+use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\RenameFix;
@@ -52,9 +53,19 @@ final readonly class ExtensionLies implements CauseFamily
                     .($right ? ', as asked: only the name is wrong.' : '; '.implode(' or ', $asked).' is asked.'),
                 [Text::shown($name)." begins with the signature of {$kind->spoken()}"],
                 [RequirementId::FORMAT_KIND, ...($right ? [RequirementId::NAMING_PATTERN] : [])],
-                $right ? [RenameFix::of($situation, $pass, $take, $take->frames)] : [],
+                $right
+                    ? [RenameFix::of($situation, $pass, $take, $take->frames)]
+                    : self::wrapped($situation),
             )->rendering(! $right);
         }
+    }
+
+    /** @return list<Fix> a movie is written anew; frames are rendered */
+    private static function wrapped(Situation $situation): array
+    {
+        return $situation->subject->part->delivers->isMovie()
+            ? EntryFix::of($situation, RequirementId::FORMAT_KIND, 'the format')->fixes
+            : [];
     }
 
     /** By the first whole file of the take. */

@@ -58,7 +58,8 @@ final readonly class FormatCauses implements CauseFamily
         $loses = $kind === Kind::Jpeg || ($found !== null && ($inFiles || in_array($found, self::LOSSY, true)));
         $isMovie = $kind?->isMovie() ?? false;
         $uniform = FormatFacts::isUniform($situation, RequirementId::FORMAT_KIND);
-        if (! $loses || ! $uniform || $isMovie || ! $this->wantsLossless($situation)) {
+        $isOfKind = $isMovie && ! $situation->isUnequal(RequirementId::FORMAT_COMPRESSION);
+        if (! $loses || ! $uniform || $isOfKind || ! $this->wantsLossless($situation)) {
             return;
         }
         $what = $kind === Kind::Jpeg ? 'JPEG' : (string) $found;
@@ -81,9 +82,11 @@ final readonly class FormatCauses implements CauseFamily
     private function lossyFiles(Situation $situation): ?string
     {
         $shared = $situation->shared(
-            static fn (MediaFacts $f): ?string => FormatRules::isLossless($f->encoding->compression, $f)
-                ? null
-                : $f->encoding->compression,
+            static function (MediaFacts $f): ?string {
+                $packed = $f->movie === null ? $f->encoding->compression : $f->encoding->codec;
+
+                return FormatRules::isLossless($packed, $f) ? null : $packed;
+            },
         );
 
         return is_string($shared) ? $shared : null;

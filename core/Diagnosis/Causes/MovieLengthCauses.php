@@ -21,6 +21,9 @@ final readonly class MovieLengthCauses implements CauseFamily
 {
     private const LINES = [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::TIME_DURATION];
 
+    /** What follows where the pictures were looked at too. */
+    private const FOLLOWS = [RequirementId::CONTENT_SOURCE];
+
     /** One still that stands longer than this was not put together picture by picture. */
     private const LONGEST_HOLD = 1000;
 
@@ -58,7 +61,7 @@ final readonly class MovieLengthCauses implements CauseFamily
                 .' there';
         }
 
-        return Finding::of($id, Side::Files, $says, $evidence, self::LINES, [$this->fix($situation, $movie, $asked)])
+        return Finding::of($id, Side::Files, $says, $evidence, [...self::LINES, ...self::FOLLOWS], [$this->fix($situation, $movie, $asked)])
             ->asAlternative();
     }
 
@@ -78,16 +81,20 @@ final readonly class MovieLengthCauses implements CauseFamily
 
     private static function isHeld(int $count, int $stills): bool
     {
-        return $stills > 0
-            && $count > $stills
-            && $count % $stills === 0
-            && intdiv($count, $stills) <= self::LONGEST_HOLD;
+        if ($stills < 2 || $count < 2 * $stills - 1) {
+            return false;
+        }
+        $times = intdiv($count + $stills - 1, $stills);
+
+        // some leave the last still as it was
+        return $times <= self::LONGEST_HOLD
+            && ($count === $times * $stills || $count === $times * ($stills - 1) + 1);
     }
 
     private function held(MovieFound $movie, int $count, int $asked): string
     {
         $stills = self::isHeld($count, $asked) ? $asked : $movie->sourceCount() ?? $asked;
-        $times = intdiv($count, max(1, $stills));
+        $times = intdiv($count + $stills - 1, max(1, $stills));
 
         return "The movie has {$count} pictures, {$times} for each of {$stills} stills: each was held for {$times} "
             .'frames when they were brought in.';

@@ -231,11 +231,12 @@ final readonly class PictureSizeCauses implements CauseFamily
         if ($scale !== null) {
             $percent = Fraction::decimal($scale);
             $above = $scale->isGreaterThan(100);
+            $are = $situation->subject->part->delivers->isMovie() ? 'The movie is' : 'The frames are';
             $says = $above
-                ? "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
+                ? "{$are} {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
                     .'scale above full makes them. They can be reduced to the size asked instead of being '
                     .'rendered again.'
-                : "The frames are {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
+                : "{$are} {$file->spoken()}: {$percent} % of the {$target->spoken()} asked, as a render "
                     .'scale left below full makes them.';
             yield Finding::of(
                 $above ? CauseId::ScaleAboveFull : CauseId::ScaleBelowFull,

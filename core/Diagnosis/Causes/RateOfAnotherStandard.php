@@ -73,7 +73,7 @@ final readonly class RateOfAnotherStandard implements CauseFamily
         [$count, $asked] = [$movie?->facts->timing->frameCount, $movie?->askedCount()];
 
         return $movie !== null && $count !== null && $asked !== null && $movie->isOnlyRate($count, $asked)
-            ? [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT]
+            ? [RequirementId::TIME_RANGE, RequirementId::TIME_COUNT, RequirementId::CONTENT_SOURCE]
             : [];
     }
 

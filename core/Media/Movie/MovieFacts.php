@@ -12,6 +12,7 @@ final readonly class MovieFacts
      * @param  string|null  $startTimecode  the address of the first picture, `;` before the frames for drop-frame
      * @param  string|null  $index  `first` or `last`; null where the container has none to be put anywhere
      * @param  bool|null  $isFragmented  null where the container knows no fragments
+     * @param  SourceShown|null  $shown  what it shows of its frames; null where that was not looked at
      */
     public function __construct(
         public PictureTrack $picture = new PictureTrack,
@@ -19,7 +20,20 @@ final readonly class MovieFacts
         public ?string $startTimecode = null,
         public ?string $index = null,
         public ?bool $isFragmented = null,
+        public ?SourceShown $shown = null,
     ) {}
+
+    public function showing(?SourceShown $shown): self
+    {
+        return new self(
+            $this->picture,
+            $this->sound,
+            $this->startTimecode,
+            $this->index,
+            $this->isFragmented,
+            $shown,
+        );
+    }
 
     /** @return array<string, mixed> named facts worth showing; nothing where the file does not tell */
     public function named(): array
@@ -48,7 +62,7 @@ final readonly class MovieFacts
             'start' => $this->startTimecode,
             'index' => $this->index,
             'fragmented' => $this->isFragmented,
-        ];
+        ] + ($this->shown === null ? [] : ['shown' => $this->shown->toArray()]);
     }
 
     /**
@@ -56,7 +70,8 @@ final readonly class MovieFacts
      *   duration: string|null, interval: int|null, b_frames: int|null, keyframes: string|null, profile: string|null,
      *   scan: string|null, rotation: int, bit_rate: int|null, lossless: bool|null},
      *   sound: list<array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}>,
-     *   start: string|null, index: string|null, fragmented: bool|null}  $row  as {@see toArray} makes it
+     *   start: string|null, index: string|null, fragmented: bool|null, shown?: array{looked: int, order: string|null,
+     *   times: int, frames: string, apart: string, light: string|null, why: string|null}}  $row  as {@see toArray} makes it
      */
     public static function fromArray(array $row): self
     {
@@ -66,6 +81,7 @@ final readonly class MovieFacts
             $row['start'],
             $row['index'],
             $row['fragmented'],
+            isset($row['shown']) ? SourceShown::fromArray($row['shown']) : null,
         );
     }
 }

@@ -18,12 +18,13 @@ use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\Codecs\PictureKind;
 use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
 use PlainLedger\Core\Media\Readers\MovieDescription;
+use PlainLedger\Core\Media\Readers\PlacesPictures;
 use PlainLedger\Core\Media\Readers\Reader;
 use PlainLedger\Core\Media\Readers\WaveFormat;
 use PlainLedger\Core\Media\ScanDepth;
 
 /** AVI (RIFF, and OpenDML 1.02 beyond two gigabytes). It knows no other order of pictures than the one they lie in. */
-final readonly class AviReader implements Reader
+final readonly class AviReader implements PlacesPictures, Reader
 {
     /** So many pictures are looked at for what no table tells. */
     private const MOST_ASKED = 50_000;
@@ -59,7 +60,7 @@ final readonly class AviReader implements Reader
         $track = new PictureTrack(
             $timing,
             CodecHeaders::isIntra($codec->codec) ? PictureOrder::everyOne($timing->count) : $order,
-            $own->profile,
+            $own->profile ?? ($codec->codec === 'raw' && $picture->isTopDown() ? 'top-down' : null),
             $picture->scan() ?? $own->scan,
             0,
             MovieDescription::bitRate($bytes, $timing->duration),
@@ -80,6 +81,23 @@ final readonly class AviReader implements Reader
             ?? ($depth === ScanDepth::Full && $index !== null ? self::samples($file, $index, $codec->codec) : null);
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    public function pictures(FileEnds $file): iterable
+    {
+        $outline = AviOutline::read($file);
+        foreach ($outline->streams as $stream) {
+            if ($stream->type() === AviStream::PICTURES && $outline->movie !== null) {
+                $index = AviIndex::of($file, $stream, $outline->index, $outline->movie);
+                foreach ($index?->entries() ?? [] as [$place, $size]) {
+                    if ($size > 0) {
+                        yield [$place, $size];
+                    }
+                }
+
+                return;
+            }
+        }
     }
 
     /** @return array{PictureTiming, PictureOrder, int, int} and the bytes of all pictures, and where the last one ends */

@@ -74,7 +74,12 @@ final readonly class AviStream
         return ByteOrder::Little->u32($this->format, 4);
     }
 
-    /** Less than nothing where lines are kept from the top down. */
+    /** Whether lines are kept from the top down, which a height below nothing says. */
+    public function isTopDown(): bool
+    {
+        return ByteOrder::Little->i32($this->format, 8) < 0;
+    }
+
     public function height(): int
     {
         return abs(ByteOrder::Little->i32($this->format, 8));

@@ -19,6 +19,7 @@ use PlainLedger\Core\Media\Movie\PictureOrder;
 use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\MovieDescription;
+use PlainLedger\Core\Media\Readers\PlacesPictures;
 use PlainLedger\Core\Media\Readers\Reader;
 use PlainLedger\Core\Media\ScanDepth;
 
@@ -26,7 +27,7 @@ use PlainLedger\Core\Media\ScanDepth;
  * MP4 and MOV: the ISO base media file format (ISO/IEC 14496-12) and its elder. Facts are read from the tables of its
  * tracks, wherever the index stands, and from fragments; pictures are never decoded.
  */
-final readonly class BoxMovieReader implements Reader
+final readonly class BoxMovieReader implements PlacesPictures, Reader
 {
     /** An index up to so many bytes is read at once. */
     private const INDEX_AT_ONCE = 4 << 20;
@@ -69,6 +70,25 @@ final readonly class BoxMovieReader implements Reader
         );
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    public function pictures(FileEnds $file): iterable
+    {
+        $outline = MovieOutline::read($file);
+        [, $tracks] = self::tracks($file, $outline->movie);
+        $picture = self::pictureTrack($tracks);
+        if ($picture === null) {
+            return;
+        }
+        if ($picture->table->count() > 0) {
+            yield from $picture->table->samples();
+
+            return;
+        }
+        $extends = Boxes::within($file, $outline->movie)['mvex'] ?? null;
+        foreach (Fragments::of($file, $outline->fragments, $extends)->samples($picture->id()) as $sample) {
+            yield [$sample->place, $sample->size];
+        }
     }
 
     /** @return array{int, list<BoxTrack>} ticks a second of the movie, and its tracks */

@@ -21,11 +21,12 @@ use PlainLedger\Core\Media\Movie\ShownTimes;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
 use PlainLedger\Core\Media\Readers\MovieDescription;
+use PlainLedger\Core\Media\Readers\PlacesPictures;
 use PlainLedger\Core\Media\Readers\Reader;
 use PlainLedger\Core\Media\ScanDepth;
 
 /** Matroska and WebM (RFC 9559), closed or of unknown length. Every block's head is looked at, never what it holds. */
-final readonly class MatroskaReader implements Reader
+final readonly class MatroskaReader implements PlacesPictures, Reader
 {
     private const NANOSECONDS = 1_000_000_000;
 
@@ -80,6 +81,20 @@ final readonly class MatroskaReader implements Reader
             ?? ($outline->hasClusters ? null : FileDamaged::cutShort('the file ends before its pictures'));
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    public function pictures(FileEnds $file): iterable
+    {
+        $outline = MatroskaOutline::read(new Ebml($file));
+        foreach ($outline->tracks as $track) {
+            if ($track->type() === MatroskaTrack::PICTURES && $track->isEnabled()) {
+                foreach ($outline->blocks($track->number(), null) as $block) {
+                    yield [$block->place, $block->size];
+                }
+
+                return;
+            }
+        }
     }
 
     private static function withAlpha(CodecFacts $own, MatroskaTrack $picture): CodecFacts

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Matching;
+
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Media\BytesMissing;
+use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
+use PlainLedger\Core\Media\Decoders\Movies\PointGrid;
+use PlainLedger\Core\Media\Decoders\PictureDecoder;
+use PlainLedger\Core\Media\Decoders\PixelsRefused;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileTooLarge;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\SourceShown;
+use PlainLedger\Core\Media\ScanDepth;
+use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Specification\Specification;
+
+/**
+ * Looks at the pictures of movies beside the frames they are made from, where both can be unpacked here: all of them
+ * where that is soon done, else some, the first and the last among them. What is seen is kept with the movie's facts.
+ */
+final readonly class SourceLook
+{
+    /** Pixels that are unpacked at most, by depth. */
+    private const QUICK_PIXELS = 300_000_000;
+
+    private const FULL_PIXELS = 6_000_000_000;
+
+    private const LEAST_PICTURES = 8;
+
+    private const MOST_PICTURES = 400;
+
+    private function __construct(private Specification $specification, private Delivery $delivery, private Listing $listing) {}
+
+    /** Whether any movie owes the pictures of other files. */
+    public static function isOwedBy(Specification $specification): bool
+    {
+        foreach ($specification->parts as $part) {
+            if ($part->delivers->isMovie() && $specification->part($part->madeFrom ?? '') !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return Delivery the same, with what was seen */
+    public static function at(Specification $specification, Delivery $delivery, Listing $listing): Delivery
+    {
+        $look = new self($specification, $delivery, $listing);
+        $match = null;
+        foreach ($specification->parts as $part) {
+            $source = $specification->part($part->madeFrom ?? '');
+            if ($source === null || ! $part->delivers->isMovie() || $source->delivers->isMovie()) {
+                continue;
+            }
+            $match ??= Matcher::match($specification, $delivery);
+            $movie = $match->parts[$part->name]->passes[0] ?? null;
+            $frames = $match->parts[$source->name]->passes[0] ?? null;
+            if ($movie !== null && ! $movie->isEmpty()) {
+                $look->beside($movie, $frames?->isEmpty() === false ? $frames : null);
+            }
+        }
+
+        return $delivery;
+    }
+
+    private function beside(PassMatch $movie, ?PassMatch $frames): void
+    {
+        $facts = $movie->frames->factsAt(0);
+        if ($facts->movie === null || ! $facts->isWhole() || MoviePictures::whyNot($facts) !== null) {
+            return;
+        }
+        try {
+            $shown = $frames === null ? null : $this->compared($movie, $frames, $facts);
+        } catch (PixelsRefused|FileDamaged $refused) {
+            $shown = SourceShown::unseen($refused->getMessage());
+        } catch (FileTooLarge $large) {
+            $shown = SourceShown::unseen($large->getMessage());
+        } catch (BytesMissing) {
+            $shown = SourceShown::unseen('not looked at from here: only the whole files would show it');
+        } catch (SourceUnreadable $gone) {
+            $shown = SourceShown::unseen($gone->reason());
+        }
+        $this->delivery->facts->replace($movie->frames->facts[0], $facts->withMovie($facts->movie->showing($shown)));
+    }
+
+    private function compared(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
+    {
+        $numbers = iterator_to_array(($frames->expected ?? $frames->present)->numbers(), false);
+        $places = $this->framesToLookAt($frames, $numbers);
+        $first = $places === [] ? null : $frames->frames->factsAt($places[array_key_first($places)]);
+        if ($first === null) {
+            return SourceShown::unseen('no whole frame is there to be held against it');
+        }
+        if ($first->encoding->sample === 'float' || $first->picture->colour === 'linear') {
+            return SourceShown::unseen('its frames are linear, and are seen through a view that is not known here');
+        }
+        $count = $facts->timing->frameCount ?? 0;
+        $chosen = $this->chosen($count, count($numbers), $facts, $first);
+        $isAll = count($chosen) === $count;
+        if (! $isAll && $count !== count($numbers)) {
+            return SourceShown::unseen('it has another number of pictures than its frames, and too many to look at all');
+        }
+        $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
+        $grids = iterator_to_array($pictures);
+        $own = $this->gridsOf($frames, $isAll ? $places : array_intersect_key($places, $chosen));
+
+        return (new SourceOrder($grids, $own, $numbers, $count))->shown($isAll);
+    }
+
+    /**
+     * @param  list<int>  $numbers  of the frames that are expected
+     * @return array<int, int> places of whole ones that are there, by their place among those expected
+     */
+    private function framesToLookAt(PassMatch $frames, array $numbers): array
+    {
+        $wanted = array_flip($numbers);
+        $places = [];
+        foreach ($frames->frames->numbers as $i => $number) {
+            if (isset($wanted[$number]) && $frames->frames->factsAt($i)->isWhole()) {
+                $places[$wanted[$number]] = $i;
+            }
+        }
+
+        return $places;
+    }
+
+    /** @return array<int, true> pictures of the movie, counted from 0 */
+    private function chosen(int $count, int $frames, MediaFacts $movie, MediaFacts $frame): array
+    {
+        $each = max(1, ($movie->picture->width ?? 0) * ($movie->picture->height ?? 0))
+            + max(1, ($frame->picture->width ?? 0) * ($frame->picture->height ?? 0));
+        $pixels = $this->delivery->depth === ScanDepth::Full ? self::FULL_PIXELS : self::QUICK_PIXELS;
+        $room = max(self::LEAST_PICTURES, min(self::MOST_PICTURES, intdiv($pixels, $each)));
+        if (max($count, $frames) <= $room) {
+            return $count < 1 ? [] : array_fill_keys(range(0, $count - 1), true);
+        }
+        $chosen = [];
+        for ($i = 0, $many = min($room, $count); $i < $many; $i++) {
+            $chosen[$many === 1 ? 0 : intdiv($i * ($count - 1), $many - 1)] = true;
+        }
+
+        return $chosen;
+    }
+
+    /**
+     * @param  array<int, int>  $places
+     * @return array<int, string> the grid of each frame, by its place among those expected
+     */
+    private function gridsOf(PassMatch $frames, array $places): array
+    {
+        $decoder = PictureDecoder::standard();
+        $grids = [];
+        foreach ($places as $row => $place) {
+            $source = $this->listing->open($frames->frames->listedAt($place));
+            $grids[$row] = PointGrid::of($decoder->decode($source, $frames->frames->factsAt($place)));
+        }
+
+        return $grids;
+    }
+}

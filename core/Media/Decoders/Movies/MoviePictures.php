@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Decoders\Movies;
+
+use PlainLedger\Core\Media\BytesMissing;
+use PlainLedger\Core\Media\ByteSource;
+use PlainLedger\Core\Media\Decoders\GdDecoder;
+use PlainLedger\Core\Media\Decoders\PixelsRefused;
+use PlainLedger\Core\Media\FileDamaged;
+use PlainLedger\Core\Media\FileEnds;
+use PlainLedger\Core\Media\FileTooLarge;
+use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\Readers\PlacesPictures;
+use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Media\StringSource;
+
+/** The pictures of a movie whose codec is decoded here, each by its lightness at the points of a grid. */
+final readonly class MoviePictures
+{
+    /** Of one kept picture, in bytes. */
+    private const LARGEST = 200_000_000;
+
+    private const MOST_PIXELS = 40_000_000;
+
+    private function __construct(
+        private ByteSource $source,
+        private MediaFacts $facts,
+        private PlacesPictures $reader,
+        private string $form,
+    ) {}
+
+    /** Why its pictures are not looked at; null where they are. */
+    public static function whyNot(MediaFacts $facts): ?string
+    {
+        $codec = $facts->encoding->codec ?? 'the codec';
+
+        return match (true) {
+            ! in_array($facts->kind, [Kind::Mp4, Kind::Mov, Kind::Avi, Kind::Mkv], true) => "{$codec} in "
+                .($facts->kind?->spoken() ?? 'this file').' is not decoded here',
+            in_array($codec, ['png', 'mjpeg'], true) => null,
+            $codec === 'animation' => in_array('A', $facts->encoding->channels ?? [], true)
+                || $facts->encoding->bitDepth === 8 ? null : 'animation of so few bits is not decoded here',
+            $codec === 'raw' => RawLight::reads(self::form($facts)) ? null : 'raw pictures of this form are not decoded here',
+            default => "{$codec} is not decoded here",
+        };
+    }
+
+    private static function form(MediaFacts $facts): string
+    {
+        $code = $facts->movie?->picture->profile;
+        $bits = in_array('A', $facts->encoding->channels ?? [], true) ? 32 : 24;
+        $isColour = $facts->encoding->bitDepth === 8 && in_array('R', $facts->encoding->channels ?? [], true);
+
+        $order = $facts->kind === Kind::Avi ? 'avi' : 'raw';
+
+        return match (true) {
+            $code === 'top-down' => "top {$bits}",
+            $code !== null => $code,
+            default => $isColour ? "{$order} {$bits}" : '',
+        };
+    }
+
+    /** @param  MediaFacts  $facts  of these very bytes */
+    public static function of(ByteSource $source, MediaFacts $facts): ?self
+    {
+        $reader = $facts->kind === null ? null : Probe::standard()->readerOf($facts->kind);
+
+        return self::whyNot($facts) !== null || ! $reader instanceof PlacesPictures
+            ? null
+            : new self($source, $facts, $reader, self::form($facts));
+    }
+
+    /**
+     * @param  array<int, true>  $wanted  places of pictures, counted from 0
+     * @return \Generator<int, string> a grid of each that is wanted, by its place
+     *
+     * @throws PixelsRefused|FileTooLarge|FileDamaged|BytesMissing|SourceUnreadable
+     */
+    public function grids(array $wanted): \Generator
+    {
+        [$width, $height] = [$this->facts->picture->width ?? 0, $this->facts->picture->height ?? 0];
+        if ($width * $height > self::MOST_PIXELS || $width < 1 || $height < 1) {
+            throw FileTooLarge::pixels($width, $height);
+        }
+        $codec = $this->facts->encoding->codec;
+        $each = in_array('A', $this->facts->encoding->channels ?? [], true) ? 4 : 3;
+        $runs = $codec === 'animation' ? new RunLines($width, $height, $each) : null;
+        $raw = new RawLight($this->form, $width, $height);
+        $last = $wanted === [] ? -1 : max(array_keys($wanted));
+        $number = -1;
+        foreach ($this->reader->pictures(FileEnds::of($this->source)) as [$place, $size]) {
+            if (++$number > $last) {
+                return;
+            }
+            if ($runs === null && ! isset($wanted[$number])) {
+                continue;
+            }
+            $bytes = $this->read($place, $size);
+            $runs?->draw($bytes);
+            if (isset($wanted[$number])) {
+                yield $number => match (true) {
+                    $runs !== null => $runs->grid(),
+                    $codec === 'raw' => $raw->grid($bytes),
+                    default => self::still($bytes),
+                };
+            }
+        }
+    }
+
+    private function read(int $place, int $size): string
+    {
+        if ($size > self::LARGEST) {
+            throw FileTooLarge::of('a picture of so many bytes');
+        }
+        $bytes = '';
+        for ($at = 0; $at < $size; $at += 1 << 20) {
+            $bytes .= $this->source->read($place + $at, min(1 << 20, $size - $at));
+        }
+
+        return $bytes;
+    }
+
+    private static function still(string $bytes): string
+    {
+        $source = new StringSource($bytes);
+        $facts = Probe::standard()->read($source);
+
+        return PointGrid::of((new GdDecoder)->decode($source, $facts));
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Media\Movie;
+
+/** What a movie shows of the frames that it is made from, as far as its pictures were looked at. */
+final readonly class SourceShown
+{
+    public const RIGHT = 'right';
+
+    public const REVERSED = 'reversed';
+
+    public const MIXED = 'mixed';
+
+    public const OTHERS = 'others';
+
+    /**
+     * @param  int  $looked  pictures that were looked at
+     * @param  string|null  $order  of this class's words; null where it could not be told
+     * @param  int  $times  that each frame is shown in a row
+     * @param  string  $frames  those that it shows, as a range
+     * @param  string  $apart  pictures that are not the frame they should be, as a range, counted from 1
+     * @param  string|null  $light  `brighter`, `darker` or `of more contrast` than the frames, throughout
+     * @param  string|null  $why  how that was measured; else why nothing was looked at
+     */
+    public function __construct(
+        public int $looked,
+        public ?string $order,
+        public int $times = 1,
+        public string $frames = '',
+        public string $apart = '',
+        public ?string $light = null,
+        public ?string $why = null,
+    ) {}
+
+    public static function unseen(string $why): self
+    {
+        return new self(0, null, why: $why);
+    }
+
+    public function isSeen(): bool
+    {
+        return $this->order !== null;
+    }
+
+    /** Whether it shows each frame of a range once, in order, as it is. */
+    public function isAsIs(string $frames): bool
+    {
+        return $this->order === self::RIGHT
+            && $this->times === 1
+            && $this->apart === ''
+            && $this->light === null
+            && $this->frames === $frames;
+    }
+
+    /** What it shows, in few words. */
+    public function says(string $frames): string
+    {
+        return match (true) {
+            $this->order === self::REVERSED => 'in reverse order',
+            $this->order === self::OTHERS => 'other pictures',
+            $this->order === self::MIXED => "out of order at {$this->apart}",
+            $this->times > 1 => "each {$this->times} times",
+            $this->light !== null => "{$this->light} throughout",
+            $this->frames !== $frames => "frames {$this->frames}",
+            $this->apart !== '' => "some twice, at {$this->apart}",
+            default => 'yes',
+        };
+    }
+
+    /** @return array<string, mixed> as it is kept */
+    public function toArray(): array
+    {
+        return get_object_vars($this);
+    }
+
+    /**
+     * @param  array{looked: int, order: string|null, times: int, frames: string, apart: string, light: string|null,
+     *   why: string|null}  $row
+     */
+    public static function fromArray(array $row): self
+    {
+        return new self(...$row);
+    }
+}
