@@ -57,7 +57,7 @@ final readonly class NotChecked
         foreach ($subject->match->passes ?? [] as $pass) {
             foreach ($pass->frames->table() as $facts) {
                 if ($facts->movie !== null) {
-                    return $facts->movie->shown?->why
+                    return $facts->movie->shown->why
                         ?? MoviePictures::whyNot($facts)
                         ?? 'its pictures were not looked at beside other files';
                 }

@@ -11,6 +11,7 @@ use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\MovieFacts;
+use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Media\PictureEncoding;
 use PlainLedger\Core\Media\PictureFacts;
 use PlainLedger\Core\Media\TimingFacts;
@@ -68,7 +69,9 @@ final class FactsTable
     /** What was found out about a file after all were read. */
     public function replace(int $id, MediaFacts $facts): void
     {
-        $this->facts[$id] = $facts;
+        $all = $this->facts;
+        $all[$id] = $facts;
+        $this->facts = array_values($all);
     }
 
     public function count(): int
@@ -76,7 +79,7 @@ final class FactsTable
         return count($this->facts);
     }
 
-    /** @return list<mixed> in an order that stays, since rows are kept; the empty list is of a still picture */
+    /** @return list<mixed> in an order that stays, since rows are kept: what had another place once is empty there */
     private function row(MediaFacts $facts): array
     {
         [$picture, $encoding, $timing] = [$facts->picture, $facts->encoding, $facts->timing];
@@ -98,7 +101,7 @@ final class FactsTable
             $picture->region,
             $facts->labels->camera,
             $facts->labels->layers,
-            $facts->sound,
+            null,
             $facts->wholeness->complete,
             $facts->wholeness->damage?->value,
             $facts->wholeness->reason,
@@ -129,21 +132,42 @@ final class FactsTable
         return $table;
     }
 
+    /**
+     * Rows that were kept before movies were read have sound alone.
+     *
+     * @param  array<string, mixed>  $tracks
+     * @param  array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}|null  $sound
+     */
+    private static function movie(array $tracks, ?array $sound): ?MovieFacts
+    {
+        if ($tracks === []) {
+            return $sound === null ? null : new MovieFacts(sound: [SoundTrack::fromArray($sound)]);
+        }
+
+        /** @phpstan-ignore argument.type (as it was kept) */
+        return MovieFacts::fromArray($tracks);
+    }
+
+    private static function rate(?string $text): ?FrameRate
+    {
+        return $text === null ? null : FrameRate::parse($text);
+    }
+
     /** @param  list<mixed>  $row */
     private static function factsOf(array $row): MediaFacts
     {
         /**
          * @var array{string|null, int|null, int|null, string|null, int|null, string|null, list<string>|null,
          *   bool|null, string|null, string|null, int|null, string|null, string|null, string|null, string|null,
-         *   list<string>, array<string, mixed>|null, bool|null, string|null, string|null, array<string, mixed>,
+         *   list<string>, array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}|null,
+         *   bool|null, string|null, string|null, array<string, mixed>,
          *   21?: int|null, 22?: string|null, 23?: string|null, 24?: int|null, 25?: string|null} $row
          */
         [
             $kind, $width, $height, $aspect, $bits, $sample, $channels, , $compression, $rate, $frames,
             $codec, $chroma, $region, $camera, $layers, $sound, $complete, $damage, $reason, $tracks,
         ] = $row;
-        // rows that were kept before movies were read have nothing there
-        $movie = $tracks === [] ? null : MovieFacts::fromArray($tracks);
+        $movie = self::movie($tracks, $sound);
         $aspect = $aspect === null ? null : Fraction::parse($aspect);
         [$density, $colour, $projection] = [$row[21] ?? null, $row[22] ?? null, $row[23] ?? null];
 
@@ -160,12 +184,11 @@ final class FactsTable
                 $row[24] ?? null,
             ),
             new TimingFacts(
-                $rate === null ? null : FrameRate::parse($rate),
+                self::rate($rate),
                 $frames,
                 duration: $movie?->picture->timing->duration,
             ),
             new FileLabels($camera, $layers, [], $row[25] ?? null),
-            $sound,
             new Wholeness($complete, $damage === null ? null : Damage::from($damage), $reason),
             $movie,
         );

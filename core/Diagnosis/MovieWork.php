@@ -18,7 +18,8 @@ final readonly class MovieWork
         $isMovie = $situation->subject->part->delivers->isMovie() && $cause->finding->side === Side::Files;
         $fixes = [];
         foreach ($cause->finding->fixes as $fix) {
-            $fixes = [...$fixes, ...($isMovie && $fix->kind === FixKind::Set ? self::encoded($situation, $fix) : [$fix])];
+            $isSetting = $isMovie && $fix->kind === FixKind::Set;
+            $fixes = [...$fixes, ...($isSetting ? self::encoded($situation, $fix) : [$fix])];
         }
 
         return new Cause(
@@ -47,6 +48,16 @@ final readonly class MovieWork
 
         return $of !== []
             ? $of
-            : [Fix::encode($situation->part(), $id, $label, $from, $to, null, "Make the movie again with {$label} {$to}.")];
+            : [
+                Fix::encode(
+                    $situation->part(),
+                    $id,
+                    $label,
+                    $from,
+                    $to,
+                    null,
+                    "Make the movie again with {$label} {$to}.",
+                ),
+            ];
     }
 }

@@ -18,6 +18,12 @@ use PlainLedger\Core\Specification\RequirementId;
  */
 final readonly class SettableValue
 {
+    /** What is usual where nothing may be lost, by format. */
+    private const LOSSLESS = [
+        'tiff' => 'lzw', 'png' => 'deflate', 'tga' => 'rle', 'mov' => 'animation', 'avi' => 'ffv1', 'mkv' => 'ffv1',
+        'mp4' => 'h264 without loss', 'mxf' => 'raw',
+    ];
+
     private const NAMES = [RequirementId::NAMING_PATTERN, RequirementId::NAMING_FOLDER, RequirementId::OUTPUT_FOLDER];
 
     public function __construct(private Subject $subject) {}
@@ -75,16 +81,7 @@ final readonly class SettableValue
         $kind = $this->subject->part->kinds()[0]
             ?? Kind::tryFrom($this->subject->scene?->get(RequirementId::FORMAT_KIND) ?? '');
 
-        return match ($kind) {
-            Kind::Tiff => 'lzw',
-            Kind::Png => 'deflate',
-            Kind::Tga => 'rle',
-            Kind::Mov => 'animation',
-            Kind::Avi, Kind::Mkv => 'ffv1',
-            Kind::Mp4 => 'h264 without loss',
-            Kind::Mxf => 'raw',
-            default => 'zip',
-        };
+        return self::LOSSLESS[$kind->value ?? ''] ?? 'zip';
     }
 
     /** With its values in it, `#` for the digits of the frame number, and one extension. */

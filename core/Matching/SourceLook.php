@@ -34,7 +34,7 @@ final readonly class SourceLook
 
     private const MOST_PICTURES = 400;
 
-    private function __construct(private Specification $specification, private Delivery $delivery, private Listing $listing) {}
+    private function __construct(private Delivery $delivery, private Listing $listing) {}
 
     /** Whether any movie owes the pictures of other files. */
     public static function isOwedBy(Specification $specification): bool
@@ -51,7 +51,7 @@ final readonly class SourceLook
     /** @return Delivery the same, with what was seen */
     public static function at(Specification $specification, Delivery $delivery, Listing $listing): Delivery
     {
-        $look = new self($specification, $delivery, $listing);
+        $look = new self($delivery, $listing);
         $match = null;
         foreach ($specification->parts as $part) {
             $source = $specification->part($part->madeFrom ?? '');
@@ -104,7 +104,7 @@ final readonly class SourceLook
         $chosen = $this->chosen($count, count($numbers), $facts, $first);
         $isAll = count($chosen) === $count;
         if (! $isAll && $count !== count($numbers)) {
-            return SourceShown::unseen('it has another number of pictures than its frames, and too many to look at all');
+            return SourceShown::unseen('it has another count than its frames, and too many to look at all');
         }
         $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
         $grids = iterator_to_array($pictures);

@@ -46,7 +46,8 @@ final readonly class SourceOrder
         }
         $apart = $this->distances();
         $order = $isAll ? $this->ofAll($apart) : $this->ofSome($apart);
-        if (! in_array($order->order, [SourceShown::RIGHT, SourceShown::REVERSED], true) || $order->frames === '' || $order->apart !== '') {
+        $isKnown = in_array($order->order, [SourceShown::RIGHT, SourceShown::REVERSED], true);
+        if (! $isKnown || $order->frames === '' || $order->apart !== '') {
             return $order;
         }
         [$light, $why] = $this->light($order);
@@ -66,7 +67,10 @@ final readonly class SourceOrder
     private function ofAll(array $apart): SourceShown
     {
         $looked = count($this->pictures);
-        $nearest = array_map(static fn (array $row): int => (int) array_search(min($row), $row, true), $apart);
+        $nearest = array_map(
+            static fn (array $row): int => (int) array_search(min([PHP_INT_MAX, ...$row]), $row, true),
+            $apart,
+        );
         foreach ($this->orders($nearest, $apart) as [$word, $times, $place]) {
             if ($this->wrong($apart, $place) === []) {
                 return new SourceShown($looked, $word, $times, $this->range($place));
@@ -197,7 +201,7 @@ final readonly class SourceOrder
             $due = $place($i);
             if (! isset($this->numbers[$due])) {
                 $wrong[] = $i;
-            } elseif (isset($row[$due]) && ! self::isNear($row[$due], min($row))) {
+            } elseif (isset($row[$due]) && ! self::isNear($row[$due], min([PHP_INT_MAX, ...$row]))) {
                 $wrong[] = $i;
             }
         }
@@ -213,7 +217,7 @@ final readonly class SourceOrder
     /** @param  array<int, array<int, int>>  $apart */
     private function areStrange(array $apart): bool
     {
-        $strange = array_filter($apart, static fn (array $row): bool => min($row) > self::STRANGE);
+        $strange = array_filter($apart, static fn (array $row): bool => min([PHP_INT_MAX, ...$row]) > self::STRANGE);
 
         return 2 * count($strange) > count($apart);
     }
@@ -286,7 +290,7 @@ final readonly class SourceOrder
     {
         $tones = new ToneCurve;
         $numbers = array_flip($this->numbers);
-        $shown = array_values(iterator_to_array(FrameRange::parse($order->frames)->numbers(), false));
+        $shown = iterator_to_array(FrameRange::parse($order->frames)->numbers(), false);
         $shown = $order->order === SourceShown::REVERSED ? array_reverse($shown) : $shown;
         foreach ($this->pictures as $i => $grid) {
             $number = $shown[min(count($shown) - 1, intdiv($i, $order->times))] ?? null;

@@ -45,25 +45,36 @@ final class ToneCurve
         if (count($lighter) < self::LEAST_TONES) {
             return [null, null];
         }
+        $all = array_values($lighter);
         $dark = array_filter($lighter, static fn (int $tone): bool => $tone < 7, ARRAY_FILTER_USE_KEY);
         $light = array_filter($lighter, static fn (int $tone): bool => $tone > 8, ARRAY_FILTER_USE_KEY);
         $word = match (true) {
-            min($lighter) >= self::CLEARLY => 'brighter',
-            max($lighter) <= -self::CLEARLY => 'darker',
-            $dark !== [] && $light !== [] && max($dark) <= -self::CLEARLY && min($light) >= self::CLEARLY => 'of more contrast',
+            min($all) >= self::CLEARLY => 'brighter',
+            max($all) <= -self::CLEARLY => 'darker',
+            self::areMoreApart($dark, $light) => 'of more contrast',
             default => null,
         };
 
         return [$word, $word === null ? null : $this->measured($lighter)];
     }
 
+    /**
+     * @param  array<int, int>  $dark  how much lighter the dark tones came out
+     * @param  array<int, int>  $light  likewise the light ones
+     */
+    private static function areMoreApart(array $dark, array $light): bool
+    {
+        return $dark !== [] && $light !== [] && max($dark) <= -self::CLEARLY && min($light) >= self::CLEARLY;
+    }
+
     /** @param  array<int, int>  $lighter */
     private function measured(array $lighter): string
     {
         $said = [];
-        foreach ([min(array_keys($lighter)), max(array_keys($lighter))] as $tone) {
-            $said[] = (16 * $tone + 8).' of 255 in the frames is '.(16 * $tone + 8 + $lighter[$tone]);
+        foreach ($lighter as $tone => $by) {
+            $said[] = (16 * $tone + 8).' of 255 in the frames is '.(16 * $tone + 8 + $by);
         }
+        $said = count($said) > 2 ? [$said[0], $said[count($said) - 1]] : $said;
 
         return implode(', ', $said).' in the movie';
     }

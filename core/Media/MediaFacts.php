@@ -10,14 +10,13 @@ use PlainLedger\Core\Media\Movie\MovieFacts;
 /** What a file says of itself. A fact it does not tell is null. */
 final readonly class MediaFacts
 {
-    /** @param  array<string, mixed>|null  $sound  sample_rate, channels, bit_depth, codec */
+    /** @param  MovieFacts|null  $movie  of files that are shown or heard in time: null of still pictures */
     public function __construct(
         public ?Kind $kind,
         public PictureFacts $picture = new PictureFacts,
         public PictureEncoding $encoding = new PictureEncoding,
         public TimingFacts $timing = new TimingFacts,
         public FileLabels $labels = new FileLabels,
-        public ?array $sound = null,
         public Wholeness $wholeness = new Wholeness,
         public ?MovieFacts $movie = null,
     ) {}
@@ -148,7 +147,6 @@ final readonly class MediaFacts
     {
         $rate = $this->timing->rate;
         $aspect = $this->picture->pixelAspect;
-        $order = $this->movie?->picture->order;
 
         return [
             'path' => $path,
@@ -168,13 +166,23 @@ final readonly class MediaFacts
             'duration' => $this->timing->duration === null ? null : Fraction::write($this->timing->duration),
             'codec' => $this->encoding->codec,
             'chroma' => $this->encoding->chroma,
-            'keyframe_interval_max' => $order?->longestInterval,
-            'b_frames' => $order?->mostBFrames === null ? null : $order->mostBFrames > 0,
-            'b_frames_max' => $order?->mostBFrames,
-            'audio' => $this->sound,
+        ] + self::tracks($this->movie ?? new MovieFacts) + [
             'complete' => $this->wholeness->complete,
             'damage' => $this->wholeness->reason,
             'header' => (object) $this->named(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function tracks(MovieFacts $movie): array
+    {
+        $order = $movie->picture->order;
+
+        return [
+            'keyframe_interval_max' => $order->longestInterval,
+            'b_frames' => $order->mostBFrames === null ? null : $order->mostBFrames > 0,
+            'b_frames_max' => $order->mostBFrames,
+            'audio' => ($movie->sound[0] ?? null)?->toArray(),
         ];
     }
 

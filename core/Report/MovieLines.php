@@ -9,6 +9,8 @@ use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\MovieFacts;
+use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Specification\RequirementId;
@@ -48,7 +50,7 @@ final readonly class MovieLines
     {
         $sequence = $pass->takes[0]->sequence;
         $name = $sequence->sampleName();
-        $track = $facts->movie?->picture;
+        $movie = $facts->movie ?? new MovieFacts;
         $aspect = $facts->picture->pixelAspect;
 
         return [
@@ -56,32 +58,49 @@ final readonly class MovieLines
             'path' => Text::shown(($sequence->folder() === '' ? '' : $sequence->folder().'/').$name),
             'kind' => $facts->kind?->value,
             'extension_agrees' => Extension::agrees($name, $facts->kind),
-            'bytes' => $pass->frames->sizes[0] ?? null,
+            'bytes' => $pass->frames->sizes[0],
             'width' => $facts->picture->width,
             'height' => $facts->picture->height,
             'pixel_aspect' => $aspect === null ? null : Fraction::writeFull($aspect),
-            'rotation' => $track?->rotation,
+            'rotation' => $movie->picture->rotation,
             'projection' => $facts->picture->projection,
-            'scan' => $track?->scan,
-            'rate' => $facts->timing->rate === null ? null : (string) $facts->timing->rate,
-            'rate_constant' => $track?->timing->isConstant,
-            'count' => $facts->timing->frameCount,
-            'duration' => $facts->timing->duration === null ? null : Fraction::write($facts->timing->duration),
-            'start_timecode' => $facts->movie?->startTimecode,
+            'scan' => $movie->picture->scan,
+        ] + self::times($facts, $movie) + self::encoding($facts, $movie->picture) + [
+            'index' => $movie->index,
+            'fragmented' => $movie->isFragmented,
+            'audio' => array_map(static fn (SoundTrack $s): array => $s->toArray(), $movie->sound),
+            'complete' => $facts->wholeness->complete,
+            'damage' => $facts->wholeness->reason,
+        ] + $this->against($subject, $movie->shown);
+    }
+
+    /** @return array<string, mixed> */
+    private static function times(MediaFacts $facts, MovieFacts $movie): array
+    {
+        $timing = $facts->timing;
+
+        return [
+            'rate' => $timing->rate === null ? null : (string) $timing->rate,
+            'rate_constant' => $movie->picture->timing->isConstant,
+            'count' => $timing->frameCount,
+            'duration' => $timing->duration === null ? null : Fraction::write($timing->duration),
+            'start_timecode' => $movie->startTimecode,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function encoding(MediaFacts $facts, PictureTrack $track): array
+    {
+        return [
             'codec' => $facts->encoding->codec,
-            'profile' => $track?->profile,
+            'profile' => $track->profile,
             'chroma' => $facts->encoding->chroma,
             'bit_depth' => $facts->encoding->bitDepth,
             'alpha' => $facts->encoding->hasAlpha(),
-            'bit_rate' => $track?->bitRate,
-            'keyframe_interval_max' => $track?->order->longestInterval,
-            'b_frames_max' => $track?->order->mostBFrames,
-            'index' => $facts->movie?->index,
-            'fragmented' => $facts->movie?->isFragmented,
-            'audio' => array_map(static fn (SoundTrack $s): array => $s->toArray(), $facts->movie->sound ?? []),
-            'complete' => $facts->wholeness->complete,
-            'damage' => $facts->wholeness->reason,
-        ] + $this->against($subject, $facts->movie?->shown);
+            'bit_rate' => $track->bitRate,
+            'keyframe_interval_max' => $track->order->longestInterval,
+            'b_frames_max' => $track->order->mostBFrames,
+        ];
     }
 
     /** @return array<string, mixed> what it was held against, where it is made from another part */
@@ -92,20 +111,26 @@ final readonly class MovieLines
             return [];
         }
         $pass = $subject->deliveryMatch?->parts[$source->name]->passes[0] ?? null;
-        $whyNot = null;
-        foreach ($this->account->check->notChecked as $left) {
-            if ($left->part === $subject->part->name && $left->id === RequirementId::CONTENT_SOURCE) {
-                $whyNot = $left->why;
-            }
-        }
+        $seen = $shown?->isSeen() === true ? $shown : null;
 
         return ['against' => [
             'part' => $source->name,
             'frames' => $pass === null ? '' : (string) $pass->present,
-            'looked' => $shown?->isSeen() === true ? 'pictures' : 'counts',
-            'order' => $shown?->order,
-            'repeated' => $shown?->isSeen() === true ? $shown->times : null,
-            'why_not' => $whyNot,
+            'looked' => $seen === null ? 'counts' : 'pictures',
+            'order' => $seen?->order,
+            'repeated' => $seen?->times,
+            'why_not' => $this->whyNot($subject),
         ]];
+    }
+
+    private function whyNot(Subject $subject): ?string
+    {
+        foreach ($this->account->check->notChecked as $left) {
+            if ($left->part === $subject->part->name && $left->id === RequirementId::CONTENT_SOURCE) {
+                return $left->why;
+            }
+        }
+
+        return null;
     }
 }

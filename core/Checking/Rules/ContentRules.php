@@ -50,7 +50,7 @@ final readonly class ContentRules implements Rule
     {
         $source = $subject->source();
         $frames = $source === null ? null : $subject->deliveryMatch?->parts[$source->name]->passes[0] ?? null;
-        $range = (string) ($frames?->expected ?? $frames?->present);
+        $range = (string) ($frames->expected ?? $frames?->present);
 
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($range): ?array {
             $shown = $facts->movie?->shown;

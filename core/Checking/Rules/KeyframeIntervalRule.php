@@ -72,7 +72,7 @@ final readonly class KeyframeIntervalRule
         return Cell::when($told >= $least && $told <= $most, (string) $told);
     }
 
-    /** @return array{string|null, bool} the longest that was found; seconds are counted at the rate asked, else its own */
+    /** @return array{string|null, bool} the longest found; seconds are counted at the rate asked, else at its own */
     public static function ofMovie(Requirement $requirement, MediaFacts $facts, Subject $subject): array
     {
         $longest = $facts->movie?->picture->order->longestInterval;

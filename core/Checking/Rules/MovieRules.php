@@ -13,7 +13,7 @@ use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 
-/** What movies, scenes that make them, and sound alone tell: scan, codec, bit rate, keyframes, B-frames, index, sound. */
+/** What movies, scenes that make them, and sound alone tell: scan, codec, bit rate, keyframes, B-frames, index. */
 final readonly class MovieRules implements Rule
 {
     private const IDS = [
@@ -53,15 +53,14 @@ final readonly class MovieRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement, $subject): ?array {
-            if ($facts->movie === null) {
-                return $facts->sound !== null && str_starts_with($requirement->id(), 'audio.')
-                    ? self::ofSound($requirement, [SoundTrack::fromArray(self::soundOf($facts->sound))], $subject)
-                    : null;
-            }
+            $isOfSound = str_starts_with($requirement->id(), 'audio.');
 
-            return str_starts_with($requirement->id(), 'audio.')
-                ? self::ofSound($requirement, $facts->movie->sound, $subject)
-                : self::ofPicture($requirement, $facts, $facts->movie, $subject);
+            return match (true) {
+                $facts->movie === null => null,
+                $isOfSound => self::ofSound($requirement, $facts->movie->sound, $subject),
+                $facts->kind?->isMovie() === true => self::ofPicture($requirement, $facts, $facts->movie, $subject),
+                default => null,
+            };
         });
     }
 
@@ -87,7 +86,7 @@ final readonly class MovieRules implements Rule
         };
     }
 
-    /** @return array{string|null, bool}|null pictures that nothing packs say nothing of fields unless their file does */
+    /** @return array{string|null, bool}|null raw pictures say nothing of fields unless their file does */
     private static function scan(Requirement $requirement, MediaFacts $facts, ?string $scan): ?array
     {
         if ($scan === null && $facts->encoding->codec === 'raw') {
@@ -163,21 +162,5 @@ final readonly class MovieRules implements Rule
         return $wrong === []
             ? [(string) array_values($found)[0], true]
             : [(string) array_values($wrong)[0], false];
-    }
-
-    /**
-     * @param  array<string, mixed>  $sound
-     * @return array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}
-     */
-    private static function soundOf(array $sound): array
-    {
-        $whole = static fn (string $key): ?int => is_int($sound[$key] ?? null) ? $sound[$key] : null;
-
-        return [
-            'sample_rate' => $whole('sample_rate'),
-            'channels' => $whole('channels'),
-            'bit_depth' => $whole('bit_depth'),
-            'codec' => is_string($sound['codec'] ?? null) ? $sound['codec'] : '',
-        ];
     }
 }

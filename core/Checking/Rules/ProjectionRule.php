@@ -56,7 +56,10 @@ final readonly class ProjectionRule implements Rule
                 return ["{$facts->picture->width}x{$facts->picture->height}", false];
             }
             if ($facts->picture->projection === null) {
-                return $facts->kind === Kind::Exr || $facts->movie !== null ? ['not tagged', false] : ["{$asked} by its shape", true];
+                // movies and OpenEXR have a mark for it
+                return $facts->kind === Kind::Exr || $facts->movie !== null
+                    ? ['not tagged', false]
+                    : ["{$asked} by its shape", true];
             }
 
             return [$tag, $tag === ($facts->movie === null ? 'lat-long' : $asked)];

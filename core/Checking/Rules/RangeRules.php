@@ -137,9 +137,14 @@ final readonly class RangeRules implements Rule
         if ($subject->part->delivers->isMovie()) {
             return $this->ofMovie($requirement, $subject);
         }
-        if (! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT) {
-            return null;
-        }
+
+        return ! $subject->isNumbered() || $requirement->id() === RequirementId::TIME_EXTENT
+            ? null
+            : $this->ofPasses($requirement, $subject);
+    }
+
+    private function ofPasses(Requirement $requirement, Subject $subject): ?Cell
+    {
         $shown = [];
         $wrong = [];
         foreach ($subject->match->passes ?? [] as $place => $pass) {
@@ -170,7 +175,7 @@ final readonly class RangeRules implements Rule
             return null;
         }
 
-        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement, $asked, $isCount): ?array {
+        $ask = static function (MediaFacts $facts) use ($requirement, $asked, $isCount): ?array {
             $count = $facts->timing->frameCount;
             if ($facts->kind?->isMovie() !== true || $count === null) {
                 return $facts->kind?->isMovie() === true ? [null, false] : null;
@@ -180,7 +185,9 @@ final readonly class RangeRules implements Rule
                 : $asked !== null && count($asked) === $count;
 
             return [$isCount || $asked !== null ? (string) $count : null, $isRight];
-        });
+        };
+
+        return FactSurvey::cell($subject, $ask);
     }
 
     /** @return array{string, Mark}|null what the frames of one pass show; null where they show nothing of it */

@@ -30,15 +30,22 @@ final readonly class StartTimecodeRule implements Rule
 
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
-        if ($subject->part->delivers->isMovie()) {
-            return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
-                $found = $facts->movie->startTimecode ?? 'none';
+        return $subject->part->delivers->isMovie()
+            ? self::ofMovie($requirement, $subject)
+            : self::ofFrames($requirement, $subject);
+    }
 
-                return $facts->kind?->isMovie() === true
-                    ? [$found, in_array($found, $requirement->value->values, true)]
-                    : null;
-            });
-        }
+    private static function ofMovie(Requirement $requirement, Subject $subject): ?Cell
+    {
+        return FactSurvey::cell($subject, static function (MediaFacts $facts) use ($requirement): ?array {
+            $found = $facts->movie->startTimecode ?? 'none';
+
+            return $facts->movie === null ? null : [$found, in_array($found, $requirement->value->values, true)];
+        });
+    }
+
+    private static function ofFrames(Requirement $requirement, Subject $subject): ?Cell
+    {
         $pass = $subject->onlyPass();
         $told = $pass === null ? null : self::first($pass);
         if ($pass === null || $told === null) {

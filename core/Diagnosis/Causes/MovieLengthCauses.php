@@ -61,8 +61,10 @@ final readonly class MovieLengthCauses implements CauseFamily
                 .' there';
         }
 
-        return Finding::of($id, Side::Files, $says, $evidence, [...self::LINES, ...self::FOLLOWS], [$this->fix($situation, $movie, $asked)])
-            ->asAlternative();
+        $touches = [...self::LINES, ...self::FOLLOWS];
+        $fix = $this->fix($situation, $movie, $asked);
+
+        return Finding::of($id, Side::Files, $says, $evidence, $touches, [$fix])->asAlternative();
     }
 
     private function cause(Situation $situation, MovieFound $movie, int $count, int $asked): CauseId

@@ -34,8 +34,8 @@ final readonly class MoviePictureCauses implements CauseFamily
                 CauseId::FramesInWrongOrder,
                 $shown->order === SourceShown::REVERSED
                     ? "The movie shows its {$frames} from the last to the first."
-                    : "The movie does not show its {$frames} in the order of their numbers: pictures {$shown->apart} are "
-                        .'others than they should be.',
+                    : "The movie does not show its {$frames} in the order of their numbers: pictures "
+                        ."{$shown->apart} are others than they should be.",
                 $shown,
                 "Sort the {$frames} by number and make the movie again from them.",
             );
@@ -83,7 +83,8 @@ final readonly class MoviePictureCauses implements CauseFamily
         SourceShown $shown,
         string $work,
     ): Finding {
-        $evidence = [Text::count($shown->looked, 'picture').' of it '.($shown->looked === 1 ? 'was' : 'were').' looked at'];
+        $were = $shown->looked === 1 ? 'was' : 'were';
+        $evidence = [Text::count($shown->looked, 'picture')." of it {$were} looked at"];
         $fix = Fix::encode(
             $situation->part(),
             RequirementId::CONTENT_SOURCE,

@@ -62,7 +62,9 @@ final readonly class MovieShapeCauses implements CauseFamily
                     (string) $size,
                     $asked ?? $situation->asked($lines[0]),
                     null,
-                    'Encode the movie again '.($asked === null ? '' : "at {$asked} ").'without turning it by its metadata.',
+                    'Encode the movie again '
+                        .($asked === null ? '' : "at {$asked} ")
+                        .'without turning it by its metadata.',
                 ),
             ],
         );
@@ -80,7 +82,8 @@ final readonly class MovieShapeCauses implements CauseFamily
         $shape = AspectRatio::parse($theirs->getNumerator().':'.$theirs->getDenominator());
         $is = self::size($movie->facts);
         $pixels = $movie->facts->picture->pixelAspect ?? BigRational::one();
-        if ($is === null || $shape->holdsFor($is, $pixels) || $movie->facts->movie?->picture->exchangesSides() === true) {
+        $isTurned = $movie->facts->movie?->picture->exchangesSides() === true;
+        if ($is === null || $isTurned || $shape->holdsFor($is, $pixels)) {
             return;
         }
         $to = $situation->askedOfPart(RequirementId::PICTURE_RESOLUTION) ?? (string) $size;

@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Media\Movie;
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Media\FileDamaged;
 
 /**
  * How long each picture stands, taken as runs in ticks of the file's clock, and the rate that follows. A clock that is
@@ -25,6 +26,8 @@ final class DurationTally
     /** More runs of pictures that differ are not kept one by one. */
     private const MOST_RUNS = 100_000;
 
+    private const MOST_TICKS = 1 << 60;
+
     /** @var list<array{int, int}> pictures, ticks each */
     private array $runs = [];
 
@@ -38,10 +41,14 @@ final class DurationTally
     /** @param  int  $scale  ticks a second */
     public function __construct(private readonly int $scale) {}
 
+    /** @throws FileDamaged */
     public function add(int $count, int $ticks): void
     {
         if ($count < 1) {
             return;
+        }
+        if ($count > intdiv(self::MOST_TICKS, max(1, abs($ticks))) || $this->ticks > self::MOST_TICKS) {
+            throw FileDamaged::header('its pictures claim times that no clock reaches');
         }
         $last = count($this->runs) - 1;
         if ($last >= 0 && $this->runs[$last][1] === $ticks) {
@@ -166,7 +173,7 @@ final class DurationTally
     private function byRounding(array $runs): ?FrameRate
     {
         $ticks = array_column($runs, 1);
-        [$least, $most] = [min($ticks), max($ticks)];
+        [$least, $most] = $ticks === [] ? [0, 0] : [min($ticks), max($ticks)];
         if ($most - $least > 1 || $least < 1) {
             return null;
         }

@@ -42,7 +42,7 @@ final readonly class MovieFacts
 
         return [
             'scan' => $this->picture->scan,
-            'rotation' => $timing->count === 0 ? null : $this->picture->rotation,
+            'rotation' => ($timing->count ?? 0) === 0 ? null : $this->picture->rotation,
             'index' => $this->index,
             'fragmented' => $this->isFragmented,
             'profile' => $this->picture->profile,
@@ -70,8 +70,9 @@ final readonly class MovieFacts
      *   duration: string|null, interval: int|null, b_frames: int|null, keyframes: string|null, profile: string|null,
      *   scan: string|null, rotation: int, bit_rate: int|null, lossless: bool|null},
      *   sound: list<array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}>,
-     *   start: string|null, index: string|null, fragmented: bool|null, shown?: array{looked: int, order: string|null,
-     *   times: int, frames: string, apart: string, light: string|null, why: string|null}}  $row  as {@see toArray} makes it
+     *   start: string|null, index: string|null, fragmented: bool|null, shown?: array{looked: int,
+     *   order: string|null, times: int, frames: string, apart: string, light: string|null,
+     *   why: string|null}}  $row  as {@see toArray} makes it
      */
     public static function fromArray(array $row): self
     {

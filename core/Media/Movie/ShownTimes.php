@@ -31,7 +31,7 @@ final class ShownTimes
         }
     }
 
-    /** @param  int|null  $last  how long the last picture stands, in ticks; null where that is not known: as the others */
+    /** @param  int|null  $last  ticks that the last picture stands; null where that is not known: as the others */
     public function end(?int $last): DurationTally
     {
         while (! $this->waiting->isEmpty()) {

@@ -72,7 +72,10 @@ final readonly class SourceShown
     /** @return array<string, mixed> as it is kept */
     public function toArray(): array
     {
-        return get_object_vars($this);
+        return [
+            'looked' => $this->looked, 'order' => $this->order, 'times' => $this->times, 'frames' => $this->frames,
+            'apart' => $this->apart, 'light' => $this->light, 'why' => $this->why,
+        ];
     }
 
     /**

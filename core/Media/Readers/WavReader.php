@@ -11,6 +11,7 @@ use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileLabels;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\MovieFacts;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\TimingFacts;
 use PlainLedger\Core\Media\Wholeness;
@@ -47,8 +48,8 @@ final readonly class WavReader implements Reader
             Kind::Wav,
             timing: new TimingFacts(duration: str_starts_with($sound->codec, 'pcm') ? $seconds : null),
             labels: new FileLabels(header: $notes),
-            sound: $sound->toArray(),
             wholeness: $wholeness,
+            movie: new MovieFacts(sound: [$sound]),
         );
     }
 

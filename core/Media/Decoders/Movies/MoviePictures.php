@@ -42,17 +42,22 @@ final readonly class MoviePictures
             ! in_array($facts->kind, [Kind::Mp4, Kind::Mov, Kind::Avi, Kind::Mkv], true) => "{$codec} in "
                 .($facts->kind?->spoken() ?? 'this file').' is not decoded here',
             in_array($codec, ['png', 'mjpeg'], true) => null,
-            $codec === 'animation' => in_array('A', $facts->encoding->channels ?? [], true)
-                || $facts->encoding->bitDepth === 8 ? null : 'animation of so few bits is not decoded here',
-            $codec === 'raw' => RawLight::reads(self::form($facts)) ? null : 'raw pictures of this form are not decoded here',
+            $codec === 'animation' && $facts->encoding->bitDepth === 8 => null,
+            $codec === 'raw' && RawLight::reads(self::form($facts)) => null,
+            in_array($codec, ['animation', 'raw'], true) => "{$codec} of this form is not decoded here",
             default => "{$codec} is not decoded here",
         };
+    }
+
+    private static function hasAlpha(MediaFacts $facts): bool
+    {
+        return $facts->encoding->hasAlpha() === true;
     }
 
     private static function form(MediaFacts $facts): string
     {
         $code = $facts->movie?->picture->profile;
-        $bits = in_array('A', $facts->encoding->channels ?? [], true) ? 32 : 24;
+        $bits = self::hasAlpha($facts) ? 32 : 24;
         $isColour = $facts->encoding->bitDepth === 8 && in_array('R', $facts->encoding->channels ?? [], true);
 
         $order = $facts->kind === Kind::Avi ? 'avi' : 'raw';
@@ -86,28 +91,51 @@ final readonly class MoviePictures
         if ($width * $height > self::MOST_PIXELS || $width < 1 || $height < 1) {
             throw FileTooLarge::pixels($width, $height);
         }
-        $codec = $this->facts->encoding->codec;
-        $each = in_array('A', $this->facts->encoding->channels ?? [], true) ? 4 : 3;
-        $runs = $codec === 'animation' ? new RunLines($width, $height, $each) : null;
-        $raw = new RawLight($this->form, $width, $height);
+        if ($this->facts->encoding->codec === 'animation') {
+            yield from $this->drawn($wanted, new RunLines($width, $height, self::hasAlpha($this->facts) ? 4 : 3));
+
+            return;
+        }
+        $raw = $this->facts->encoding->codec === 'raw' ? new RawLight($this->form, $width, $height) : null;
+        foreach ($this->kept($wanted) as $number => [$place, $size]) {
+            if (isset($wanted[$number])) {
+                $bytes = $this->read($place, $size);
+                yield $number => $raw === null ? self::still($bytes) : $raw->grid($bytes);
+            }
+        }
+    }
+
+    /**
+     * Pictures that are each drawn over the one before.
+     *
+     * @param  array<int, true>  $wanted
+     * @return \Generator<int, string>
+     */
+    private function drawn(array $wanted, RunLines $lines): \Generator
+    {
+        foreach ($this->kept($wanted) as $number => [$place, $size]) {
+            $lines->draw($this->read($place, $size));
+            if (isset($wanted[$number])) {
+                yield $number => $lines->grid();
+            }
+        }
+    }
+
+    /**
+     * Where each is, up to the last that is wanted.
+     *
+     * @param  array<int, true>  $wanted
+     * @return \Generator<int, array{int, int}>
+     */
+    private function kept(array $wanted): \Generator
+    {
         $last = $wanted === [] ? -1 : max(array_keys($wanted));
-        $number = -1;
-        foreach ($this->reader->pictures(FileEnds::of($this->source)) as [$place, $size]) {
-            if (++$number > $last) {
+        $number = 0;
+        foreach ($this->reader->pictures(FileEnds::of($this->source)) as $kept) {
+            if ($number > $last) {
                 return;
             }
-            if ($runs === null && ! isset($wanted[$number])) {
-                continue;
-            }
-            $bytes = $this->read($place, $size);
-            $runs?->draw($bytes);
-            if (isset($wanted[$number])) {
-                yield $number => match (true) {
-                    $runs !== null => $runs->grid(),
-                    $codec === 'raw' => $raw->grid($bytes),
-                    default => self::still($bytes),
-                };
-            }
+            yield $number++ => $kept;
         }
     }
 

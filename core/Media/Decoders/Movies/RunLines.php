@@ -16,7 +16,7 @@ final class RunLines
 
     private const SKIPS = 0;
 
-    /** @var list<string> */
+    /** @var array<int, string> */
     private array $lines;
 
     /** @param  int  $each  bytes of a pixel, 3 or 4 */

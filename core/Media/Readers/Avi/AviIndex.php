@@ -8,7 +8,7 @@ use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileEnds;
 
-/** Where a stream's pictures are: by the one index at the end, or by those that lie among the pictures (OpenDML 1.02). */
+/** Where a stream's pictures are: by one index at the end, or by those that lie among the pictures (OpenDML 1.02). */
 final readonly class AviIndex
 {
     private const PIECE = 65536;

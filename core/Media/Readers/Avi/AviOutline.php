@@ -49,24 +49,27 @@ final class AviOutline
 
     private function within(int $from, int $length): void
     {
-        $end = $from - 4 + $length;
-        if ($length === 0) {
-            $this->damaged ??= FileDamaged::cutShort('its length was never written: the writing of it never ended');
-            $end = $this->file->size();
-        } elseif ($end > $this->file->size()) {
-            $this->damaged ??= FileDamaged::cutShort(
+        $end = $length === 0 ? $this->file->size() : $from - 4 + $length;
+        $this->damaged ??= match (true) {
+            $length === 0 => FileDamaged::cutShort('its length was never written: the writing of it never ended'),
+            $end > $this->file->size() => FileDamaged::cutShort(
                 "the file says that it has {$end} bytes and ends after {$this->file->size()}",
-            );
-        }
+            ),
+            default => null,
+        };
         foreach (self::chunks($this->file, $from, min($end, $this->file->size())) as [$type, $at, $size]) {
-            $list = $type === 'LIST' ? $this->file->read($at, 4) : '';
-            if ($list === 'hdrl') {
-                $this->headers($at + 4, $at + $size);
-            } elseif ($list === 'movi') {
-                $this->movie ??= $at;
-            } elseif ($type === 'idx1') {
-                $this->index ??= [$at, $size];
-            }
+            $this->take($type === 'LIST' ? $this->file->read($at, 4) : $type, $at, $size);
+        }
+    }
+
+    private function take(string $type, int $at, int $size): void
+    {
+        if ($type === 'hdrl') {
+            $this->headers($at + 4, $at + $size);
+        } elseif ($type === 'movi') {
+            $this->movie ??= $at;
+        } elseif ($type === 'idx1') {
+            $this->index ??= [$at, $size];
         }
     }
 

@@ -9,11 +9,12 @@ use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Movie\CodecFacts;
 use PlainLedger\Core\Media\Movie\DurationTally;
 use PlainLedger\Core\Media\Movie\OrderTally;
 use PlainLedger\Core\Media\Movie\PictureOrder;
 use PlainLedger\Core\Media\Movie\PictureTiming;
-use PlainLedger\Core\Media\Movie\PictureTrack;
+use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\Codecs\PictureKind;
 use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
@@ -40,14 +41,7 @@ final readonly class AviReader implements PlacesPictures, Reader
         if ($outline->streams === []) {
             throw $outline->damage() ?? FileDamaged::header('it describes no stream');
         }
-        $sound = [];
-        $picture = null;
-        foreach ($outline->streams as $stream) {
-            if ($stream->type() === AviStream::SOUND) {
-                $sound[] = WaveFormat::read($stream->format());
-            }
-            $picture ??= $stream->type() === AviStream::PICTURES ? $stream : null;
-        }
+        [$sound, $picture] = self::streams($outline);
         if ($picture === null) {
             return MovieDescription::ofSound(Kind::Avi, $sound);
         }
@@ -57,30 +51,41 @@ final readonly class AviReader implements PlacesPictures, Reader
         [$timing, $order, $bytes, $end] = self::shown($file, $picture, $index);
         $codec = $picture->codec();
         $own = $codec->facts(static fn (): string => self::first($file, $index));
-        $track = new PictureTrack(
-            $timing,
-            CodecHeaders::isIntra($codec->codec) ? PictureOrder::everyOne($timing->count) : $order,
-            $own->profile ?? ($codec->codec === 'raw' && $picture->isTopDown() ? 'top-down' : null),
-            $picture->scan() ?? $own->scan,
-            0,
-            MovieDescription::bitRate($bytes, $timing->duration),
-            $own->shape->isLossless,
-        );
+        if ($codec->codec === 'raw' && $picture->isTopDown()) {
+            $own = (new CodecFacts(profile: 'top-down'))->or($own);
+        }
+        $rate = MovieDescription::bitRate($bytes, $timing->duration);
+        $track = MovieDescription::track($codec->codec, $own, $timing, $order, $rate, $picture->scan());
         $facts = MovieDescription::of($codec->codec, $own, $track)
-            ->sized(
-                $picture->width(),
-                $picture->height(),
-                $picture->pixelAspect() ?? $own->pixelAspect() ?? BigRational::one(),
-            )
-            ->coloured($own->codePoints)
+            ->sized($picture->width(), $picture->height(), $picture->pixelAspect())
+            ->coloured(null)
             ->facts(Kind::Avi, $sound);
         $damaged = $outline->damage()
-            ?? ($end > $file->size()
-                ? FileDamaged::cutShort("its last picture ends at byte {$end} and the file after {$file->size()}")
-                : null)
+            ?? self::endDamage($file, $end)
             ?? ($depth === ScanDepth::Full && $index !== null ? self::samples($file, $index, $codec->codec) : null);
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    private static function endDamage(FileEnds $file, int $end): ?FileDamaged
+    {
+        return $end > $file->size()
+            ? FileDamaged::cutShort("its last picture ends at byte {$end} and the file after {$file->size()}")
+            : null;
+    }
+
+    /** @return array{list<SoundTrack>, AviStream|null} */
+    private static function streams(AviOutline $outline): array
+    {
+        [$sound, $picture] = [[], null];
+        foreach ($outline->streams as $stream) {
+            if ($stream->type() === AviStream::SOUND) {
+                $sound[] = WaveFormat::read($stream->format());
+            }
+            $picture ??= $stream->type() === AviStream::PICTURES ? $stream : null;
+        }
+
+        return [$sound, $picture];
     }
 
     public function pictures(FileEnds $file): iterable
@@ -100,7 +105,7 @@ final readonly class AviReader implements PlacesPictures, Reader
         }
     }
 
-    /** @return array{PictureTiming, PictureOrder, int, int} and the bytes of all pictures, and where the last one ends */
+    /** @return array{PictureTiming, PictureOrder, int, int} and bytes of all pictures, and where the last one ends */
     private static function shown(FileEnds $file, AviStream $picture, ?AviIndex $index): array
     {
         $rate = $picture->rate();
@@ -108,7 +113,9 @@ final readonly class AviReader implements PlacesPictures, Reader
             $count = $picture->length();
             $seconds = $rate === null ? null : BigRational::of($count)->dividedBy($rate->value)->simplified();
 
-            return [new PictureTiming($count, $rate, $rate === null ? null : true, null, $seconds), new PictureOrder, 0, 0];
+            $timing = new PictureTiming($count, $rate, $rate === null ? null : true, null, $seconds);
+
+            return [$timing, new PictureOrder, 0, 0];
         }
         $tally = new DurationTally($rate->value->getNumerator()->toInt());
         $tick = $rate->value->getDenominator()->toInt();

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Readers\Boxes;
 
-use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Measure\Timecode;
@@ -15,8 +14,6 @@ use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\CodecFacts;
 use PlainLedger\Core\Media\Movie\MovieFacts;
-use PlainLedger\Core\Media\Movie\PictureOrder;
-use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\MovieDescription;
 use PlainLedger\Core\Media\Readers\PlacesPictures;
@@ -48,26 +45,15 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
         [$scale, $tracks] = self::tracks($file, $movie);
         $extends = Boxes::within($file, $movie)['mvex'] ?? null;
         $fragments = Fragments::of($file, $outline->fragments, $extends);
-        $isFragmented = ! $fragments->isEmpty();
         $picture = self::pictureTrack($tracks);
-        $facts = $this->facts($file, $tracks, $picture, $scale, $isFragmented ? $fragments : null);
+        $facts = $this->facts($file, $tracks, $picture, $scale, $fragments);
         $damaged = $outline->damage($file)
             ?? self::placeDamage($file, $tracks)
-            ?? ($extends !== null && ! $isFragmented && ($picture === null || $picture->table->count() === 0)
-                ? FileDamaged::cutShort('no fragment follows its index')
-                : null)
-            ?? ($depth === ScanDepth::Full && $picture !== null
-                ? (new BoxSamples($file, $facts->encoding->codec ?? ''))->damage($picture, $fragments)
-                : null);
-        $facts = $facts->withMovie(
-            new MovieFacts(
-                $facts->movie->picture ?? new PictureTrack,
-                $facts->movie->sound ?? [],
-                self::timecode($file, $tracks),
-                $outline->indexIsFirst || $isFragmented ? 'first' : 'last',
-                $isFragmented,
-            ),
-        );
+            ?? ($extends === null ? null : self::fragmentDamage($picture, $fragments));
+        if ($depth === ScanDepth::Full) {
+            $damaged ??= (new BoxSamples($file, $facts->encoding->codec ?? ''))->damage($picture, $fragments);
+        }
+        $facts = self::withPlaces($facts, self::timecode($file, $tracks), $outline);
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
     }
@@ -91,6 +77,28 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
         }
     }
 
+    private static function withPlaces(MediaFacts $facts, ?string $timecode, MovieOutline $outline): MediaFacts
+    {
+        $told = $facts->movie ?? new MovieFacts;
+
+        return $facts->withMovie(
+            new MovieFacts(
+                $told->picture,
+                $told->sound,
+                $timecode,
+                $outline->indexIsFirst ? 'first' : 'last',
+                $outline->fragments !== [],
+            ),
+        );
+    }
+
+    private static function fragmentDamage(?BoxTrack $picture, Fragments $fragments): ?FileDamaged
+    {
+        return $fragments->isEmpty() && ($picture?->table->count() ?? 0) === 0
+            ? FileDamaged::cutShort('no fragment follows its index')
+            : null;
+    }
+
     /** @return array{int, list<BoxTrack>} ticks a second of the movie, and its tracks */
     private static function tracks(FileEnds $file, Box $movie): array
     {
@@ -110,7 +118,9 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
             }
         }
 
-        return [$scale, array_values(array_filter($tracks))];
+        $read = array_values(array_filter($tracks));
+
+        return $read === [] ? throw FileDamaged::header('it describes no track') : [$scale, $read];
     }
 
     /**
@@ -139,7 +149,7 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
         array $tracks,
         ?BoxTrack $picture,
         int $movieScale,
-        ?Fragments $fragments,
+        Fragments $fragments,
     ): MediaFacts {
         $sound = [];
         foreach ($tracks as $track) {
@@ -152,9 +162,8 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
             return MovieDescription::ofSound($this->kind, $sound);
         }
         $codec = $entry->codec();
-        $isInFragments = $fragments !== null && $picture->table->count() === 0;
         $own = $codec->facts(static fn (): string => self::firstSample($file, $picture, $fragments));
-        $shown = $isInFragments
+        $shown = $picture->table->count() === 0
             ? TrackPictures::ofFragments($picture, $fragments)
             : TrackPictures::ofTable($picture, $movieScale);
 
@@ -168,32 +177,30 @@ final readonly class BoxMovieReader implements PlacesPictures, Reader
         CodecFacts $own,
         TrackPictures $shown,
     ): MovieDescription {
-        $isIntra = CodecHeaders::isIntra($codec->codec);
-        $track = new PictureTrack(
+        $track = MovieDescription::track(
+            $codec->codec,
+            $own,
             $shown->timing,
-            $isIntra ? PictureOrder::everyOne($shown->timing->count) : $shown->order,
-            $own->profile,
-            $entry->scan() ?? $own->scan,
-            $picture->rotation(),
+            $shown->order,
             MovieDescription::bitRate($shown->bytes, $shown->whole),
-            $own->shape->isLossless,
+            $entry->scan(),
+            $picture->rotation(),
         );
         $aspect = $entry->pixelAspect()
             ?? $own->pixelAspect()
-            ?? $picture->shownAspect($entry->width, $entry->height)
-            ?? BigRational::one();
+            ?? $picture->shownAspect($entry->width, $entry->height);
 
         return MovieDescription::of($codec->codec, $own, $track)
             ->sized($entry->width, $entry->height, $aspect)
-            ->coloured($entry->codePoints() ?? $own->codePoints)
+            ->coloured($entry->codePoints())
             ->tagged($entry->projection() ?? $picture->projection(), $picture->alphaKind())
             ->noted(array_filter(['clean aperture' => $entry->cleanAperture()], is_string(...)));
     }
 
-    private static function firstSample(FileEnds $file, BoxTrack $picture, ?Fragments $fragments): string
+    private static function firstSample(FileEnds $file, BoxTrack $picture, Fragments $fragments): string
     {
         $place = $picture->table->count() > 0 ? $picture->table->firstPlace() : null;
-        foreach ($place === null && $fragments !== null ? $fragments->samples($picture->id()) : [] as $sample) {
+        foreach ($place === null ? $fragments->samples($picture->id()) : [] as $sample) {
             $place = $sample->place;
             break;
         }

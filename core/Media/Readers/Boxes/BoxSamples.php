@@ -13,11 +13,12 @@ final readonly class BoxSamples
 {
     public function __construct(private FileEnds $file, private string $codec) {}
 
-    public function damage(BoxTrack $track, Fragments $fragments): ?FileDamaged
+    /** @param  BoxTrack|null  $track  null: there is none that shows pictures */
+    public function damage(?BoxTrack $track, Fragments $fragments): ?FileDamaged
     {
         $framing = new SampleFraming($this->file->source, $this->codec);
         $number = 0;
-        foreach ($this->places($track, $fragments) as [$place, $size]) {
+        foreach ($track === null ? [] : $this->places($track, $fragments) as [$place, $size]) {
             $number++;
             $reason = $place < 0 || $place + $size > $this->file->size()
                 ? 'lies outside the file'

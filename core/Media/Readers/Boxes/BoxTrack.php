@@ -47,10 +47,6 @@ final readonly class BoxTrack
         $inner = Boxes::within($file, $media['minf']);
         $table = isset($inner['stbl']) ? Boxes::within($file, $inner['stbl']) : [];
         $clock = $file->read($media['mdhd']->body, 24);
-        $entry = null;
-        foreach (isset($table['stsd']) ? Boxes::in($file, $table['stsd']->body + 8, $table['stsd']->end) : [] as $one) {
-            $entry ??= $one->end > $table['stsd']->end ? null : $one;
-        }
         $edits = isset($boxes['edts']) ? Boxes::within($file, $boxes['edts'])['elst'] ?? null : null;
 
         return new self(
@@ -58,10 +54,19 @@ final readonly class BoxTrack
             ByteOrder::Big->u32($clock, ord($clock[0]) === 1 ? 20 : 12),
             new SampleTable($file, $table),
             $file,
-            $entry,
+            isset($table['stsd']) ? self::firstEntry($file, $table['stsd']) : null,
             BoxTrackHeader::read($file, $boxes['tkhd']),
             new TrackBoxes($edits, $inner['vmhd'] ?? null, $boxes['uuid'] ?? null),
         );
+    }
+
+    private static function firstEntry(FileEnds $file, Box $descriptions): ?Box
+    {
+        foreach (Boxes::in($file, $descriptions->body + 8, $descriptions->end) as $entry) {
+            return $entry->end > $descriptions->end ? null : $entry;
+        }
+
+        return null;
     }
 
     public function id(): int

@@ -14,7 +14,9 @@ final readonly class BoxTrackHeader
 
     /** Degrees clockwise by what a matrix does: across to across, across to down, down to across, down to down. */
     private const TURNS = [
-        90 => [0, self::ONE, -self::ONE, 0], 180 => [-self::ONE, 0, 0, -self::ONE], 270 => [0, -self::ONE, self::ONE, 0],
+        90 => [0, self::ONE, -self::ONE, 0],
+        180 => [-self::ONE, 0, 0, -self::ONE],
+        270 => [0, -self::ONE, self::ONE, 0],
     ];
 
     /**

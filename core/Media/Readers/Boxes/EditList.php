@@ -15,7 +15,7 @@ final readonly class EditList
 
     private const NOTHING = -1;
 
-    /** @param  list<array{int, int}>  $edits  ticks that are shown, from which tick of the track on; 0: to its end */
+    /** @param  list<array{int, int}>  $edits  ticks that are shown (0: to the end), from which tick of the track on */
     private function __construct(private array $edits, private int $tolerance) {}
 
     /** @param  int  $movieScale  ticks a second of the movie, in which lengths are told; those of the track are $scale */
@@ -25,7 +25,8 @@ final readonly class EditList
         if ($box !== null && $movieScale > 0) {
             $isLong = ord($file->read($box->body, 1) ?: "\0") === 1;
             [$row, $word] = $isLong ? [20, 8] : [12, 4];
-            $count = min(self::MOST, intdiv($box->length() - 8, $row), ByteOrder::Big->u32($file->read($box->body + 4, 4)));
+            $told = ByteOrder::Big->u32($file->read($box->body + 4, 4));
+            $count = min(self::MOST, intdiv($box->length() - 8, $row), $told);
             for ($i = 0; $i < $count; $i++) {
                 $bytes = $file->read($box->body + 8 + $row * $i, $row);
                 $length = $isLong ? ByteOrder::Big->u64($bytes) : ByteOrder::Big->u32($bytes);

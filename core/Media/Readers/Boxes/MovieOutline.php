@@ -22,41 +22,60 @@ final readonly class MovieOutline
     /** @throws FileDamaged where there is no index */
     public static function read(FileEnds $file): self
     {
-        [$movie, $data, $cut, $fragments] = [null, null, null, []];
+        [$first, $cut, $fragments] = [[], null, []];
+        foreach (self::boxes($file) as $box) {
+            $cut = $box->end > $file->size() ? $box : null;
+            if ($box->type === 'moof' && $cut === null) {
+                $fragments[] = $box;
+            } elseif ($box->length() > 0) {
+                $first[$box->type] ??= $box;
+            }
+        }
+        [$movie, $data] = [$first['moov'] ?? null, $first['mdat'] ?? null];
+        if ($movie === null || $movie === $cut) {
+            throw self::withoutIndex($file, $movie !== null, $data !== null);
+        }
+
+        $isFirst = $fragments !== [] || $movie->start < ($data->start ?? PHP_INT_MAX);
+
+        return new self($movie, $fragments, $isFirst, $cut, $data !== null);
+    }
+
+    private static function withoutIndex(FileEnds $file, bool $isCut, bool $hasData): FileDamaged
+    {
+        return FileDamaged::cutShort(match (true) {
+            $isCut => "the file ends inside its index, after {$file->size()} bytes",
+            $hasData => 'it has no index: the writing of it never ended',
+            default => 'neither an index nor pictures are in it',
+        });
+    }
+
+    /**
+     * What stands behind an index and pictures is no matter of the movie's.
+     *
+     * @return iterable<Box>
+     */
+    private static function boxes(FileEnds $file): iterable
+    {
+        $seen = '';
         try {
             foreach (Boxes::in($file, 0, $file->size()) as $box) {
-                $cut = $box->end > $file->size() ? $box : null;
-                $movie ??= $box->type === 'moov' ? $box : null;
-                $data ??= $box->type === 'mdat' && $box->length() > 0 ? $box : null;
-                if ($box->type === 'moof' && $cut === null) {
-                    $fragments[] = $box;
-                }
+                $seen .= $box->type;
+                yield $box;
             }
         } catch (FileDamaged $damaged) {
-            // what stands behind all of it is no matter of the movie's
-            if ($movie === null || ($data === null && $fragments === [])) {
+            if (! str_contains($seen, 'moov') || preg_match('~mdat|moof~', $seen) !== 1) {
                 throw $damaged;
             }
         }
-        if ($movie === null) {
-            throw FileDamaged::cutShort(
-                $data === null
-                    ? 'neither an index nor pictures are in it'
-                    : 'it has no index: the writing of it never ended',
-            );
-        }
-        if ($movie === $cut) {
-            throw FileDamaged::cutShort("the file ends inside its index, after {$file->size()} bytes");
-        }
-
-        return new self($movie, $fragments, $data === null || $movie->start < $data->start, $cut, $data !== null);
     }
 
     public function damage(FileEnds $file): ?FileDamaged
     {
         return match (true) {
             $this->cut !== null => FileDamaged::cutShort(
-                "the box “{$this->cut->type}” reaches to byte {$this->cut->end} and the file ends after {$file->size()}",
+                "the box “{$this->cut->type}” reaches to byte {$this->cut->end} and the file ends after "
+                    .$file->size(),
             ),
             ! $this->hasData => FileDamaged::cutShort('no pictures follow its index'),
             default => null,

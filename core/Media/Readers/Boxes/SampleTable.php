@@ -21,6 +21,14 @@ final readonly class SampleTable
         return $box === null ? 0 : ByteOrder::Big->u32($this->file->read($box->body + 8, 4));
     }
 
+    /** A picture takes a byte at least. */
+    public function expectRoom(): void
+    {
+        if ($this->count() > $this->file->size()) {
+            throw FileDamaged::header("a track claims {$this->count()} pictures in a file of {$this->file->size()} bytes");
+        }
+    }
+
     /** Whether its samples are all of one size, and need no table. */
     public function isUniform(): bool
     {
@@ -181,7 +189,8 @@ final readonly class SampleTable
     {
         $all = $this->chunks()->count;
         $before = null;
-        foreach (isset($this->boxes['stsc']) ? BoxTable::of($this->file, $this->boxes['stsc'], 3)->pieces() : [] as $w) {
+        $rows = isset($this->boxes['stsc']) ? BoxTable::of($this->file, $this->boxes['stsc'], 3)->pieces() : [];
+        foreach ($rows as $w) {
             for ($i = 0, $many = count($w); $i < $many; $i += 3) {
                 if ($before !== null) {
                     yield [max(0, $w[$i] - $before[0]), $before[1]];

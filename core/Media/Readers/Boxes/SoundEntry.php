@@ -39,14 +39,10 @@ final readonly class SoundEntry
         if (($at = strpos($bytes, 'pcmC')) !== false) {
             $bits = ord($bytes[$at + 9] ?? "\0");
         }
-        $isPlain = str_starts_with($codec, 'pcm');
+        $known = static fn (int $number): ?int => $number > 0 ? $number : null;
+        $depth = self::DEPTHS[$code] ?? $known($bits);
 
-        return new SoundTrack(
-            $rate > 0 ? $rate : null,
-            $channels > 0 ? $channels : null,
-            $isPlain ? self::DEPTHS[$code] ?? ($bits > 0 ? $bits : null) : null,
-            $codec,
-        );
+        return new SoundTrack($known($rate), $known($channels), str_starts_with($codec, 'pcm') ? $depth : null, $codec);
     }
 
     /** @return array{int, int, int} rate, channels and bits of the entry's second version */

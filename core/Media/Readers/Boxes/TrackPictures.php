@@ -25,6 +25,7 @@ final readonly class TrackPictures
     public static function ofTable(BoxTrack $track, int $movieScale): self
     {
         $table = $track->table;
+        $table->expectRoom();
         $order = new OrderTally;
         $isKeyed = $table->keyframes() !== null;
         $tally = new DurationTally(max(1, $track->scale));
@@ -114,9 +115,10 @@ final readonly class TrackPictures
     /** @return array{int, int} when its first picture is shown, and when its last one ends */
     private static function span(SampleTable $table): array
     {
-        $end = 0;
+        [$end, $left] = [0, $table->count()];
         foreach ($table->durations() as [$count, $ticks]) {
-            $end += $count * $ticks;
+            $end += min($count, $left) * $ticks;
+            $left -= min($count, $left);
         }
         $least = null;
         foreach ($table->offsets() as [, $offset]) {

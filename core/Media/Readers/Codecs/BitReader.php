@@ -18,6 +18,7 @@ final class BitReader
         return new self(str_replace("\0\0\x03", "\0\0", $unit));
     }
 
+    /** @phpstan-impure */
     public function bit(): int
     {
         $byte = $this->bytes[$this->at >> 3] ?? "\0";
@@ -27,12 +28,17 @@ final class BitReader
         return $bit;
     }
 
+    /** @phpstan-impure */
     public function flag(): bool
     {
         return $this->bit() === 1;
     }
 
-    /** @param  int  $count  at most 62 */
+    /**
+     * @param  int  $count  at most 62
+     *
+     * @phpstan-impure
+     */
     public function bits(int $count): int
     {
         $number = 0;
@@ -53,7 +59,11 @@ final class BitReader
         return $this->at >= 8 * strlen($this->bytes);
     }
 
-    /** A number of unknown length (ITU-T H.264, 9.1). */
+    /**
+     * A number of unknown length (ITU-T H.264, 9.1).
+     *
+     * @phpstan-impure
+     */
     public function golomb(): int
     {
         $zeros = 0;
@@ -64,7 +74,11 @@ final class BitReader
         return (1 << $zeros) - 1 + $this->bits($zeros);
     }
 
-    /** The same with a sign (ITU-T H.264, 9.1.1). */
+    /**
+     * The same with a sign (ITU-T H.264, 9.1.1).
+     *
+     * @phpstan-impure
+     */
     public function signedGolomb(): int
     {
         $code = $this->golomb();

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Media\Readers\Codecs;
 use PlainLedger\Core\Media\Movie\CodecFacts;
 use PlainLedger\Core\Media\Movie\CodecShape;
 
-/** Facts of a picture track's codec, from what its container keeps beside the track, and else from its first picture. */
+/** Facts of a track's codec, from what its container keeps beside the track, and else from its first picture. */
 final readonly class CodecHeaders
 {
     /** So many bytes of the first picture are read where they are needed. */
@@ -46,30 +46,57 @@ final readonly class CodecHeaders
     /** @param  \Closure(): string  $first  the first picture, or its beginning */
     public function facts(\Closure $first): CodecFacts
     {
+        return $this->ofRecord() ?? $this->ofFirst($first());
+    }
+
+    /** Of codecs whose record, or whose name, tells all that can be told; null of others. */
+    private function ofRecord(): ?CodecFacts
+    {
         return match ($this->codec) {
-            'h264' => $this->h264($first),
-            'hevc' => ord($this->record[0] ?? "\0") === 1
-                ? HevcParameters::ofRecord($this->record)
-                : HevcParameters::ofStream($this->record.$first()),
-            'prores' => ProResFrame::read($this->code, $first()),
-            'av1' => Av1Config::av1($this->record),
-            'vp9' => $this->record === '' ? Av1Config::vp9Frame($first()) : Av1Config::vp9($this->record),
+            'av1' => Av1Config::read($this->record),
             'vp8' => new CodecFacts(null, 8, '4:2:0', ['R', 'G', 'B'], 'progressive'),
-            'ffv1' => $this->record === '' ? Ffv1Config::ofFrame($first()) : Ffv1Config::read($this->record),
-            'png' => StillSample::png($first()),
-            'mjpeg' => StillSample::jpeg($first()),
-            'dnxhd' => DnxFrame::read($first()),
-            'mpeg1', 'mpeg2' => MpegSequence::mpeg2($this->record.$first()),
-            'mpeg4' => MpegSequence::mpeg4($this->record.$first()),
             'animation' => (new CodecFacts(scan: 'progressive'))->or(RawPictures::read('', $this->bits)),
             'raw' => RawPictures::read($this->code, $this->bits),
+            default => $this->record === '' ? null : $this->ofOwnRecord(),
+        };
+    }
+
+    private function ofOwnRecord(): ?CodecFacts
+    {
+        return match ($this->codec) {
+            'hevc' => $this->record[0] === "\1" ? HevcParameters::ofRecord($this->record) : null,
+            'vp9' => Vp9Config::ofRecord($this->record),
+            'ffv1' => Ffv1Config::read($this->record),
+            default => null,
+        };
+    }
+
+    private function ofFirst(string $first): CodecFacts
+    {
+        return match ($this->codec) {
+            'h264' => $this->h264($first),
+            'hevc' => HevcParameters::ofStream($this->record.$first),
+            'prores' => ProResFrame::read($this->code, $first),
+            'vp9' => Vp9Config::ofFrame($first),
+            'ffv1' => Ffv1Config::ofFrame($first),
+            'png' => StillSample::png($first),
+            'mjpeg' => StillSample::jpeg($first),
+            'dnxhd' => DnxFrame::read($first),
+            default => $this->ofMpeg($first),
+        };
+    }
+
+    private function ofMpeg(string $first): CodecFacts
+    {
+        return match ($this->codec) {
+            'mpeg1', 'mpeg2' => MpegSequence::mpeg2($this->record.$first),
+            'mpeg4' => MpegSequence::mpeg4($this->record.$first),
             'huffyuv', 'utvideo', 'magicyuv' => new CodecFacts(shape: new CodecShape(isLossless: true)),
             default => new CodecFacts,
         };
     }
 
-    /** @param  \Closure(): string  $first */
-    private function h264(\Closure $first): CodecFacts
+    private function h264(string $sample): CodecFacts
     {
         $told = ord($this->record[0] ?? "\0") === 1
             ? H264Parameters::ofRecord($this->record)
@@ -77,7 +104,6 @@ final readonly class CodecHeaders
         if ($told->bitDepth !== null) {
             return $told;
         }
-        $sample = $first();
         $isStream = preg_match('~^\0{2,3}\x01~', $sample) === 1;
         $set = $isStream ? null : self::setAmongLengths($sample);
 

@@ -12,16 +12,19 @@ final class Ffv1Config
 {
     private const STATES = 32;
 
+    /** By how often colour is halved, across and down. */
+    private const CHROMA = [[0 => '4:4:4', 1 => '4:4:0'], [0 => '4:2:2', 1 => '4:2:0'], [0 => '4:1:1', 2 => '4:1:0']];
+
     private int $low;
 
     private int $range = 0xFF00;
 
     private int $at = 2;
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $states;
 
-    /** @var array{list<int>, list<int>} what a state becomes after a 0 and after a 1 */
+    /** @var array{array<int, int>, array<int, int>} what a state becomes after a 0 and after a 1 */
     private array $next;
 
     private function __construct(private readonly string $bytes)
@@ -63,35 +66,32 @@ final class Ffv1Config
         if ($version > 2) {
             $this->symbol();
         }
-        $coder = $this->symbol();
-        if ($coder > 1) {
-            for ($i = 1; $i < 256; $i++) {
-                $this->signedSymbol();
-            }
+        for ($i = $this->symbol() > 1 ? 1 : 256; $i < 256; $i++) {
+            $this->signedSymbol();
         }
-        $space = $this->symbol();
+        $isColour = $this->symbol() === 1;
         $bits = $version > 0 ? $this->symbol() : 8;
-        $hasChroma = $this->bit(0) === 1;
-        [$across, $down] = [$this->symbol(), $this->symbol()];
-        $hasAlpha = $this->bit(0) === 1;
-        $channels = $hasChroma || $space === 1 ? ['R', 'G', 'B'] : ['Y'];
-        $chroma = match (true) {
-            $space === 1 || ! $hasChroma => $hasChroma ? '4:4:4' : null,
-            $across === 1 && $down === 1 => '4:2:0',
-            $across === 1 => '4:2:2',
-            $across === 0 => '4:4:4',
-            default => '4:1:1',
-        };
 
-        return new CodecFacts(
-            "version {$version}",
-            $bits === 0 ? 8 : min(32, $bits),
-            $chroma,
-            $hasAlpha ? [...$channels, 'A'] : $channels,
-        );
+        return $this->planes($isColour, new CodecFacts("version {$version}", $bits === 0 ? 8 : min(32, $bits)));
     }
 
-    /** @return array{list<int>, list<int>} (RFC 9043, 3.8.1.3 and 3.8.1.4) */
+    /** @param  bool  $isColour  red, green and blue, instead of light and colour difference */
+    private function planes(bool $isColour, CodecFacts $told): CodecFacts
+    {
+        $hasChroma = $this->bit(0) === 1;
+        [$across, $down] = [$this->symbol(), $this->symbol()];
+        $alpha = $this->bit(0) === 1 ? ['A'] : [];
+        if ($isColour) {
+            [$hasChroma, $across, $down] = [true, 0, 0];
+        }
+
+        return (new CodecFacts(
+            chroma: $hasChroma ? self::CHROMA[$across][$down] ?? null : null,
+            channels: [...($hasChroma ? ['R', 'G', 'B'] : ['Y']), ...$alpha],
+        ))->or($told);
+    }
+
+    /** @return array{array<int, int>, array<int, int>} (RFC 9043, 3.8.1.3 and 3.8.1.4) */
     private static function transitions(): array
     {
         $one = array_fill(0, 256, 0);

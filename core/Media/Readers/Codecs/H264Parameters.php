@@ -8,7 +8,7 @@ use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\Movie\CodecFacts;
 use PlainLedger\Core\Media\Movie\CodecShape;
 
-/** The sequence parameter set of H.264 (ITU-T H.264, 7.3.2.1.1), and the record it is kept in (ISO/IEC 14496-15, 5.3). */
+/** The sequence parameter set of H.264 (ITU-T H.264, 7.3.2.1.1), and the record of it (ISO/IEC 14496-15, 5.3). */
 final readonly class H264Parameters
 {
     private const PROFILES = [

@@ -74,35 +74,42 @@ final readonly class MpegSequence
         $bits = new BitReader(substr($header, (int) $m[0][1] + 4));
         $bits->skip(1);
         $type = $bits->bits(8);
-        $version = $bits->flag() ? $bits->bits(7) >> 3 : 1;
+        $bits->skip($bits->flag() ? 7 : 0);
         $number = $bits->bits(4);
         [$across, $down] = $number === 15
             ? [$bits->bits(8), $bits->bits(8)]
             : self::ASPECTS[$number] ?? [0, 0];
-        if ($bits->flag()) {
-            $bits->skip(3);
-            $bits->skip($bits->flag() ? 79 : 0);
-        }
-        $bits->skip(2 + ($version > 15 ? 4 : 0) + 1);
+        self::skipControl($bits);
+        $bits->skip(3);
         $resolution = $bits->bits(16);
         $bits->skip(1);
         $bits->skip($bits->flag() ? strlen(decbin(max(1, $resolution - 1))) : 0);
         $bits->skip(1);
-        [$width, , $height] = [$bits->bits(13), $bits->skip(1), $bits->bits(13)];
+        $width = $bits->bits(13);
         $bits->skip(1);
-        $isInterlaced = $bits->flag();
+        $height = $bits->bits(13);
+        $bits->skip(1);
 
         return new CodecFacts(
             $type === 17 ? 'Advanced Simple' : null,
             8,
             '4:2:0',
             ['R', 'G', 'B'],
-            $isInterlaced ? 'interlaced' : 'progressive',
-            shape: new CodecShape(
-                $width,
-                $height,
-                $across > 0 && $down > 0 ? BigRational::nd($across, $down)->simplified() : null,
-            ),
+            $bits->flag() ? 'interlaced' : 'progressive',
+            shape: new CodecShape($width, $height, self::aspect($across, $down)),
         );
+    }
+
+    private static function skipControl(BitReader $bits): void
+    {
+        if ($bits->flag()) {
+            $bits->skip(3);
+            $bits->skip($bits->flag() ? 79 : 0);
+        }
+    }
+
+    private static function aspect(int $across, int $down): ?BigRational
+    {
+        return $across > 0 && $down > 0 ? BigRational::nd($across, $down)->simplified() : null;
     }
 }

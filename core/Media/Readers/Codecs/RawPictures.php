@@ -25,25 +25,30 @@ final readonly class RawPictures
         'GREY' => [8, null, false], 'b32a' => [16, null, true],
     ];
 
+    private const BY_BITS = [
+        16 => [5, '4:4:4', false], 24 => [8, '4:4:4', false], 32 => [8, '4:4:4', true],
+        48 => [16, '4:4:4', false], 64 => [16, '4:4:4', true],
+    ];
+
     public static function isOne(string $code): bool
     {
         return isset(self::FORMS[$code]);
     }
 
-    /** @param  int  $bits  of a pixel, as the container tells them; above 32 greys of so many less */
-    public static function read(string $code, int $bits): CodecFacts
+    /** @return array{int|null, string|null, bool} depth, chroma and alpha by the bits of a pixel */
+    private static function ofBits(int $bits): array
     {
-        $form = self::FORMS[$code] ?? match (true) {
-            $bits === 32 => [8, '4:4:4', true],
-            $bits === 24 => [8, '4:4:4', false],
-            $bits === 16 => [5, '4:4:4', false],
-            $bits === 64 => [16, '4:4:4', true],
-            $bits === 48 => [16, '4:4:4', false],
+        return self::BY_BITS[$bits] ?? match (true) {
             $bits > 32 && $bits <= 40 => [$bits - 32, null, false],
             $bits > 0 && $bits <= 8 => [$bits, '4:4:4', false],
             default => [null, null, false],
         };
-        [$depth, $chroma, $alpha] = $form;
+    }
+
+    /** @param  int  $bits  of a pixel, as the container tells them; above 32 greys of so many less */
+    public static function read(string $code, int $bits): CodecFacts
+    {
+        [$depth, $chroma, $alpha] = self::FORMS[$code] ?? self::ofBits($bits);
         $channels = $chroma === null && $depth !== null ? ['Y'] : ['R', 'G', 'B'];
 
         return new CodecFacts(

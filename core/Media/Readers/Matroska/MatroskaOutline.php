@@ -8,11 +8,9 @@ use PlainLedger\Core\Media\ByteOrder;
 use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\Readers\MovieDescription;
 
-/** What a Matroska file consists of (RFC 9559, 5.1): its tracks, its clock, its tags, and block by block its pictures. */
+/** What a Matroska file consists of (RFC 9559, 5.1): tracks, clock, tags, and block by block its pictures. */
 final class MatroskaOutline
 {
-    private const EBML = 0x1A45DFA3;
-
     private const SEGMENT = 0x18538067;
 
     private const INFO = 0x1549A966;
@@ -89,7 +87,7 @@ final class MatroskaOutline
         return $outline;
     }
 
-    /** What describes the tracks, up to the first cluster, and the tags behind the last one as far as they are pointed at. */
+    /** What describes the tracks, up to the first cluster. */
     private function headers(): void
     {
         $place = $this->start;

@@ -16,8 +16,8 @@ use PlainLedger\Core\Media\Movie\MovieFacts;
 use PlainLedger\Core\Media\Movie\OrderTally;
 use PlainLedger\Core\Media\Movie\PictureOrder;
 use PlainLedger\Core\Media\Movie\PictureTiming;
-use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Movie\ShownTimes;
+use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\Codecs\SampleFraming;
 use PlainLedger\Core\Media\Readers\MovieDescription;
@@ -40,14 +40,9 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
     public function read(FileEnds $file, ScanDepth $depth): MediaFacts
     {
         $outline = MatroskaOutline::read(new Ebml($file));
-        $sound = [];
-        $picture = null;
-        foreach ($outline->tracks as $track) {
-            if ($track->type() === MatroskaTrack::SOUND) {
-                $sound[] = $track->sound();
-            } elseif ($track->type() === MatroskaTrack::PICTURES && $track->isEnabled()) {
-                $picture ??= $track;
-            }
+        [$sound, $picture] = self::tracks($outline);
+        if ($sound === [] && $picture === null) {
+            throw $outline->damaged ?? FileDamaged::cutShort('it describes no track');
         }
         if ($picture === null) {
             return MovieDescription::ofSound($this->kind, $sound);
@@ -58,22 +53,11 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
         $framing = $depth === ScanDepth::Full ? new SampleFraming($file->source, $framed) : null;
         [$timing, $order, $bytes, $first, $damaged] = $this->shown($outline, $picture, $framing, $file);
         $own = $codec->facts(static fn (): string => $first === null ? '' : $file->read($first, CodecHeaders::SAMPLE));
-        $track = new PictureTrack(
-            $timing,
-            CodecHeaders::isIntra($codec->codec) ? PictureOrder::everyOne($timing->count) : $order,
-            $own->profile,
-            $picture->scan() ?? $own->scan,
-            0,
-            MovieDescription::bitRate($bytes, $timing->duration),
-            $own->shape->isLossless,
-        );
+        $rate = MovieDescription::bitRate($bytes, $timing->duration);
+        $track = MovieDescription::track($codec->codec, $own, $timing, $order, $rate, $picture->scan());
         $facts = MovieDescription::of($codec->codec, self::withAlpha($own, $picture), $track)
-            ->sized(
-                $picture->width(),
-                $picture->height(),
-                $picture->pixelAspect() ?? $own->pixelAspect() ?? BigRational::one(),
-            )
-            ->coloured($picture->codePoints() ?? $own->codePoints)
+            ->sized($picture->width(), $picture->height(), $picture->pixelAspect())
+            ->coloured($picture->codePoints())
             ->tagged($picture->projection(), 'straight')
             ->facts($this->kind, $sound);
         $facts = $facts->withMovie(new MovieFacts($track, $sound, $outline->timecode));
@@ -95,6 +79,21 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
                 return;
             }
         }
+    }
+
+    /** @return array{list<SoundTrack>, MatroskaTrack|null} */
+    private static function tracks(MatroskaOutline $outline): array
+    {
+        [$sound, $picture] = [[], null];
+        foreach ($outline->tracks as $track) {
+            if ($track->type() === MatroskaTrack::SOUND) {
+                $sound[] = $track->sound();
+            } elseif ($track->type() === MatroskaTrack::PICTURES && $track->isEnabled()) {
+                $picture ??= $track;
+            }
+        }
+
+        return [$sound, $picture];
     }
 
     private static function withAlpha(CodecFacts $own, MatroskaTrack $picture): CodecFacts
@@ -129,20 +128,25 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
             $fault ??= $framing === null ? null : self::fault($framing, $block, $number);
         }
         $tally = $shown->end($last);
-        $isAll = $blocks->getReturn();
-        $timing = $isAll ? $tally->timing($picture->rate()) : self::told($outline, $picture);
-        if ($isAll && $timing->rate !== null && $timing->isConstant === true && $timing->count !== null) {
-            // the clock of the container rounds; the rate does not
-            $timing = new PictureTiming(
+        if (! $blocks->getReturn()) {
+            return [self::told($outline, $picture), new PictureOrder, 0, $first, $fault];
+        }
+
+        return [self::exact($tally->timing($picture->rate())), $order->order(), $bytes, $first, $fault];
+    }
+
+    /** The clock of the container rounds; the rate does not. */
+    private static function exact(PictureTiming $timing): PictureTiming
+    {
+        return $timing->rate === null || $timing->isConstant !== true || $timing->count === null
+            ? $timing
+            : new PictureTiming(
                 $timing->count,
                 $timing->rate,
                 true,
                 $timing->uneven,
                 BigRational::of($timing->count)->dividedBy($timing->rate->value)->simplified(),
             );
-        }
-
-        return [$timing, $isAll ? $order->order() : new PictureOrder, $isAll ? $bytes : 0, $first, $fault];
     }
 
     private static function fault(SampleFraming $framing, MatroskaBlock $block, int $number): ?FileDamaged

@@ -44,7 +44,8 @@ final readonly class Klv
     private function isOf(string $from): bool
     {
         // the eighth byte is the version of the register
-        return substr($this->key, 4, 3) === substr($from, 0, 3) && str_starts_with(substr($this->key, 8), substr($from, 4));
+        return substr($this->key, 4, 3) === substr($from, 0, 3)
+            && str_starts_with(substr($this->key, 8), substr($from, 4));
     }
 
     /** 2 header, 3 body, 4 footer; null where it is no partition (SMPTE ST 377-1, 7.1). */

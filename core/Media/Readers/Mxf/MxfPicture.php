@@ -34,6 +34,9 @@ final readonly class MxfPicture
         "\x10" => 'h264', "\x11" => 'dnxhd', "\x1C" => 'prores', "\x23" => 'ffv1',
     ];
 
+    /** By how much more seldom colour is kept, across and down. */
+    private const CHROMA = ['1 by 1' => '4:4:4', '2 by 1' => '4:2:2', '2 by 2' => '4:2:0', '4 by 1' => '4:1:1'];
+
     private const PRORES = ['apco', 'apcs', 'apcn', 'apch', 'ap4h', 'ap4x'];
 
     public function __construct(private MxfSet $set) {}
@@ -124,35 +127,32 @@ final readonly class MxfPicture
         return new CodecHeaders($codec, $code);
     }
 
+    private static function depth(int $bits): ?int
+    {
+        return $bits > 0 && $bits <= 32 ? $bits : null;
+    }
+
     /** What the description itself tells of the samples. */
     public function facts(): CodecFacts
     {
         if ($this->set->kind === self::RGBA) {
             $layout = $this->set->bytes(0x3401);
             $hasAlpha = str_contains($layout, 'A');
-            $depth = ord($layout[1] ?? "\0");
 
             return new CodecFacts(
                 null,
-                $depth > 0 && $depth <= 32 ? $depth : null,
+                self::depth(ord($layout[1] ?? "\0")),
                 '4:4:4',
                 $hasAlpha ? ['R', 'G', 'B', 'A'] : ['R', 'G', 'B'],
                 $this->scan(),
             );
         }
-        $depth = $this->set->whole(0x3301);
-        $chroma = match ([$this->set->whole(0x3302), $this->set->whole(0x3308) ?? 1]) {
-            [1, 1] => '4:4:4',
-            [2, 1] => '4:2:2',
-            [2, 2] => '4:2:0',
-            [4, 1] => '4:1:1',
-            default => null,
-        };
+        $chroma = $this->set->whole(0x3302).' by '.($this->set->whole(0x3308) ?? 1);
 
         return new CodecFacts(
             null,
-            $depth !== null && $depth > 0 && $depth <= 32 ? $depth : null,
-            $chroma,
+            self::depth($this->set->whole(0x3301) ?? 0),
+            self::CHROMA[$chroma] ?? null,
             in_array($this->set->kind, [self::COLOUR, 0x51], true) ? ['R', 'G', 'B'] : null,
             $this->scan(),
         );

@@ -17,7 +17,6 @@ use PlainLedger\Core\Media\Movie\MovieFacts;
 use PlainLedger\Core\Media\Movie\OrderTally;
 use PlainLedger\Core\Media\Movie\PictureOrder;
 use PlainLedger\Core\Media\Movie\PictureTiming;
-use PlainLedger\Core\Media\Movie\PictureTrack;
 use PlainLedger\Core\Media\Movie\SoundTrack;
 use PlainLedger\Core\Media\Readers\Codecs\CodecHeaders;
 use PlainLedger\Core\Media\Readers\MovieDescription;
@@ -74,24 +73,12 @@ final readonly class MxfReader implements Reader
         $own = $codec->facts(static fn (): string => $outline->firstPicture === null
             ? ''
             : $file->read($outline->firstPicture, CodecHeaders::SAMPLE));
-        $isIntra = CodecHeaders::isIntra($codec->codec);
         $told = $picture->facts()->or($own);
-        $track = new PictureTrack(
-            $timing,
-            $isIntra ? PictureOrder::everyOne($count) : $order,
-            $own->profile,
-            $told->scan,
-            0,
-            $outline->isAll ? MovieDescription::bitRate($outline->pictureBytes, $seconds) : null,
-            $own->shape->isLossless,
-        );
+        $bitRate = $outline->isAll ? MovieDescription::bitRate($outline->pictureBytes, $seconds) : null;
+        $track = MovieDescription::track($codec->codec, $told, $timing, $order, $bitRate);
         $facts = MovieDescription::of($codec->codec, $told, $track)
-            ->sized(
-                $picture->width(),
-                $picture->height(),
-                $picture->pixelAspect() ?? $own->pixelAspect() ?? BigRational::one(),
-            )
-            ->coloured($picture->codePoints() ?? $own->codePoints)
+            ->sized($picture->width(), $picture->height(), $picture->pixelAspect())
+            ->coloured($picture->codePoints())
             ->facts(Kind::Mxf, $sound);
 
         return $facts->withMovie(new MovieFacts($track, $sound, self::timecode($outline)));
