@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Demo;
 
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\Channels;
@@ -138,15 +139,20 @@ final readonly class StandInRenderer
     }
 
     /** A small movie of the frames, as one looks at before they are handed in. */
-    public function preview(string $path, int $width, int $height, int $rate, int $first, int $last): void
-    {
+    public function preview(
+        string $path,
+        int $width,
+        int $height,
+        FrameRange $frames,
+        MovieTraits $traits = new MovieTraits,
+    ): void {
         $painter = new Painter($width, $height);
         $writer = new PngWriter($width, $height, 'RGB', 8);
         $pictures = array_map(
             static fn (int $frame): string => $writer->write($painter->lines($frame)),
-            range($first, $last),
+            iterator_to_array($frames->numbers(), false),
         );
-        file_put_contents($path, (new Mp4Writer($width, $height, $rate))->write($pictures));
+        file_put_contents($path, (new MovieWriter($width, $height, $traits))->write($pictures));
         touch($path, $this->finished);
     }
 

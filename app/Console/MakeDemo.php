@@ -13,6 +13,7 @@ use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Demo\Handover;
@@ -172,7 +173,7 @@ final class MakeDemo extends Command
             $renderer->render($scene, $folder, $mistakes);
         }
         if ($preview !== null) {
-            $renderer->preview("{$folder}/{$preview}", 320, 180, 24, 1, 96);
+            $renderer->preview("{$folder}/{$preview}", 320, 180, FrameRange::of(1, 96));
         }
     }
 }

@@ -25,14 +25,15 @@ use PlainLedger\Core\Specification\Specification;
  */
 final readonly class SourceLook
 {
-    /** Pixels that are unpacked at most, by depth. */
-    private const QUICK_PIXELS = 300_000_000;
+    /** Up to so many pixels all pictures are looked at, else some first, and all where those do not fit. */
+    private const SOON_DONE = 60_000_000;
 
-    private const FULL_PIXELS = 6_000_000_000;
+    private const SOME = 12;
 
-    private const LEAST_PICTURES = 8;
-
+    /** More pictures are not all looked at, however small. */
     private const MOST_PICTURES = 400;
+
+    private const MOST_PIXELS = 6_000_000_000;
 
     private function __construct(private Delivery $delivery, private Listing $listing) {}
 
@@ -101,16 +102,46 @@ final readonly class SourceLook
             return SourceShown::unseen('its frames are linear, and are seen through a view that is not known here');
         }
         $count = $facts->timing->frameCount ?? 0;
-        $chosen = $this->chosen($count, count($numbers), $facts, $first);
-        $isAll = count($chosen) === $count;
-        if (! $isAll && $count !== count($numbers)) {
-            return SourceShown::unseen('it has another count than its frames, and too many to look at all');
+        $pixels = max($count, count($numbers)) * (self::pixelsOf($facts) + self::pixelsOf($first));
+        if ($count === count($numbers) && ($this->depth() === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
+            $some = $this->looked($movie, $frames, self::spreadOver($count));
+            if ($some->isRight()) {
+                return $some->shown(false);
+            }
         }
-        $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
-        $grids = iterator_to_array($pictures);
-        $own = $this->gridsOf($frames, $isAll ? $places : array_intersect_key($places, $chosen));
+        if ($pixels > self::MOST_PIXELS || max($count, count($numbers)) > self::MOST_PICTURES) {
+            return $count === count($numbers)
+                ? $this->looked($movie, $frames, self::spreadOver($count))->shown(false)
+                : SourceShown::unseen('it has another count than its frames, and too many to look at all');
+        }
 
-        return (new SourceOrder($grids, $own, $numbers, $count))->shown($isAll);
+        return $this->looked($movie, $frames, array_fill_keys(range(0, max(0, $count - 1)), true))->shown(true);
+    }
+
+    private function depth(): ScanDepth
+    {
+        return $this->delivery->depth;
+    }
+
+    private static function pixelsOf(MediaFacts $facts): int
+    {
+        return max(1, ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0));
+    }
+
+    /** @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all of them, or each beside its frame */
+    private function looked(PassMatch $movie, PassMatch $frames, array $chosen): SourceOrder
+    {
+        $facts = $movie->frames->factsAt(0);
+        $count = $facts->timing->frameCount ?? 0;
+        $numbers = iterator_to_array(($frames->expected ?? $frames->present)->numbers(), false);
+        $places = $this->framesToLookAt($frames, $numbers);
+        $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
+        $own = $this->gridsOf($frames, count($chosen) === $count ? $places : array_intersect_key($places, $chosen));
+
+        $first = $frames->frames->factsAt($places[array_key_first($places) ?? 0] ?? 0)->picture;
+        $isOfOneSize = [$first->width, $first->height] === [$facts->picture->width, $facts->picture->height];
+
+        return new SourceOrder(iterator_to_array($pictures), $own, $numbers, $count, $isOfOneSize);
     }
 
     /**
@@ -130,18 +161,11 @@ final readonly class SourceLook
         return $places;
     }
 
-    /** @return array<int, true> pictures of the movie, counted from 0 */
-    private function chosen(int $count, int $frames, MediaFacts $movie, MediaFacts $frame): array
+    /** @return array<int, true> the first, the last, and some between them, counted from 0 */
+    private static function spreadOver(int $count): array
     {
-        $each = max(1, ($movie->picture->width ?? 0) * ($movie->picture->height ?? 0))
-            + max(1, ($frame->picture->width ?? 0) * ($frame->picture->height ?? 0));
-        $pixels = $this->delivery->depth === ScanDepth::Full ? self::FULL_PIXELS : self::QUICK_PIXELS;
-        $room = max(self::LEAST_PICTURES, min(self::MOST_PICTURES, intdiv($pixels, $each)));
-        if (max($count, $frames) <= $room) {
-            return $count < 1 ? [] : array_fill_keys(range(0, $count - 1), true);
-        }
         $chosen = [];
-        for ($i = 0, $many = min($room, $count); $i < $many; $i++) {
+        for ($i = 0, $many = min(self::SOME, $count); $i < $many; $i++) {
             $chosen[$many === 1 ? 0 : intdiv($i * ($count - 1), $many - 1)] = true;
         }
 

@@ -23,6 +23,8 @@ final readonly class SourceOrder
     /** So far, in parts of the spread, two pictures of one frame may be apart by what packs them. */
     private const SLACK = 25;
 
+    private const SLACK_BETWEEN_SIZES = 120;
+
     /** Pictures further apart than this on the mean have nothing to do with each other. */
     private const STRANGE = 500;
 
@@ -31,13 +33,23 @@ final readonly class SourceOrder
      * @param  array<int, string>  $frames  grids of those that are there, by their place among those expected
      * @param  list<int>  $numbers  of the frames expected
      * @param  int  $count  pictures of the movie
+     * @param  bool  $isOfOneSize  whether both are as large, so that points stand in the same places
      */
     public function __construct(
         private array $pictures,
         private array $frames,
         private array $numbers,
         private int $count,
+        private bool $isOfOneSize = true,
     ) {}
+
+    /** Whether every picture that was looked at is the frame that stands where it does. */
+    public function isRight(): bool
+    {
+        return $this->pictures !== []
+            && $this->frames !== []
+            && $this->wrong($this->distances(), static fn (int $i): int => $i) === [];
+    }
 
     public function shown(bool $isAll): SourceShown
     {
@@ -84,6 +96,9 @@ final readonly class SourceOrder
             return $again;
         }
         $wrong = $this->wrong($apart, static fn (int $i): int => $i);
+        if (! $this->isOfOneSize && 2 * count($wrong) < $looked) {
+            return SourceShown::unseen('its size is not its frames’, and some pictures do not tell which they are');
+        }
 
         return new SourceShown(
             $looked,
@@ -201,7 +216,7 @@ final readonly class SourceOrder
             $due = $place($i);
             if (! isset($this->numbers[$due])) {
                 $wrong[] = $i;
-            } elseif (isset($row[$due]) && ! self::isNear($row[$due], min([PHP_INT_MAX, ...$row]))) {
+            } elseif (isset($row[$due]) && ! $this->isNear($row[$due], min([PHP_INT_MAX, ...$row]))) {
                 $wrong[] = $i;
             }
         }
@@ -209,9 +224,11 @@ final readonly class SourceOrder
         return $wrong;
     }
 
-    private static function isNear(int $apart, int $least): bool
+    private function isNear(int $apart, int $least): bool
     {
-        return $apart <= self::STRANGE && $apart <= $least + intdiv($least, 4) + self::SLACK;
+        $room = $this->isOfOneSize ? intdiv($least, 4) + self::SLACK : $least + self::SLACK_BETWEEN_SIZES;
+
+        return $apart <= self::STRANGE && $apart <= $least + $room;
     }
 
     /** @param  array<int, array<int, int>>  $apart */

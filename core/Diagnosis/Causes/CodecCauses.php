@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Rules\KeyframeIntervalRule;
 use PlainLedger\Core\Diagnosis\CauseId;
 use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
+use PlainLedger\Core\Diagnosis\MovieFound;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -91,7 +92,8 @@ final readonly class CodecCauses implements CauseFamily
         ) {
             return;
         }
-        $most = KeyframeIntervalRule::mostFrames($requirement, KeyframeIntervalRule::rate($situation->subject));
+        $rate = KeyframeIntervalRule::rate($situation->subject) ?? MovieFound::in($situation)?->facts->timing->rate;
+        $most = KeyframeIntervalRule::mostFrames($requirement, $rate);
         // fewer frames between keyframes than are asked is another matter
         if ($most !== null && (int) $interval > $most) {
             yield $this->finding(

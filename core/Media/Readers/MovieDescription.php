@@ -64,7 +64,9 @@ final readonly class MovieDescription
     ): PictureTrack {
         return new PictureTrack(
             $timing,
-            CodecHeaders::isIntra($codec) ? PictureOrder::everyOne($timing->count) : $order,
+            CodecHeaders::isIntra($codec) && $order->longestInterval === null
+                ? PictureOrder::everyOne($timing->count)
+                : $order,
             $own->profile,
             $scan ?? $own->scan,
             $rotation,

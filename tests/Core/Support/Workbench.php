@@ -9,6 +9,7 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Matching\SourceLook;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
@@ -121,15 +122,18 @@ final class Workbench
         ?Specification $looksFor = null,
         array $approved = [],
     ): Delivery {
-        return (
+        $listing = FolderListing::of($this->folder);
+        $delivery = (
             new Scan(
-                FolderListing::of($this->folder),
+                $listing,
                 Probe::standard(),
                 $depth,
                 $looksFor === null ? null : PixelRules::sampler($looksFor, $approved),
                 $looksFor?->asksAny(['delivery.checksums']) ?? false,
             )
         )->run($now);
+
+        return $looksFor === null ? $delivery : SourceLook::at($looksFor, $delivery, $listing);
     }
 
     /** @param  array<string, mixed>  $require */

@@ -25,7 +25,9 @@ final readonly class SampleTable
     public function expectRoom(): void
     {
         if ($this->count() > $this->file->size()) {
-            throw FileDamaged::header("a track claims {$this->count()} pictures in a file of {$this->file->size()} bytes");
+            throw FileDamaged::header(
+                "a track claims {$this->count()} pictures in a file of {$this->file->size()} bytes",
+            );
         }
     }
 

@@ -41,11 +41,8 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
     {
         $outline = MatroskaOutline::read(new Ebml($file));
         [$sound, $picture] = self::tracks($outline);
-        if ($sound === [] && $picture === null) {
-            throw $outline->damaged ?? FileDamaged::cutShort('it describes no track');
-        }
         if ($picture === null) {
-            return MovieDescription::ofSound($this->kind, $sound);
+            return $this->ofSound($outline, $sound);
         }
         $codec = $picture->codec();
         // this container keeps such frames without what frames them elsewhere
@@ -65,6 +62,14 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
             ?? ($outline->hasClusters ? null : FileDamaged::cutShort('the file ends before its pictures'));
 
         return $damaged === null ? $facts : $facts->withDamage($damaged->damage, $damaged->reason);
+    }
+
+    /** @param  list<SoundTrack>  $sound */
+    private function ofSound(MatroskaOutline $outline, array $sound): MediaFacts
+    {
+        return $sound === []
+            ? throw $outline->damaged ?? FileDamaged::cutShort('it describes no track')
+            : MovieDescription::ofSound($this->kind, $sound);
     }
 
     public function pictures(FileEnds $file): iterable
