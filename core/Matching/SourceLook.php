@@ -128,7 +128,7 @@ final readonly class SourceLook
         return max(1, ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0));
     }
 
-    /** @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all of them, or each beside its frame */
+    /** @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all, or each beside its frame */
     private function looked(PassMatch $movie, PassMatch $frames, array $chosen): SourceOrder
     {
         $facts = $movie->frames->factsAt(0);

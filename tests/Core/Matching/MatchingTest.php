@@ -146,7 +146,11 @@ final class MatchingTest extends TestCase
             ['frames', 'preview', 'poster', 'settings'],
             array_values(array_unique(array_column($document['entries'], 'part'))),
         );
-        self::assertSame([['part' => 'preview', 'path' => 'TC_010_preview.mp4', 'kind' => 'mp4']], $document['movies']);
+        self::assertCount(1, $document['movies']);
+        self::assertSame(
+            ['preview', 'TC_010_preview.mp4', 'mp4', 12],
+            array_map(static fn (string $k): mixed => $document['movies'][0][$k], ['part', 'path', 'kind', 'count']),
+        );
 
         $bench->without('TC_010_preview.mp4', 'TC_010_poster.png', 'TC_010.json');
         $without = $bench->check(Workbench::specification([], ['parts' => $parts]));

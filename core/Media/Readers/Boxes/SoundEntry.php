@@ -20,6 +20,9 @@ final readonly class SoundEntry
         96000, 88200, 64000, 48000, 44100, 32000, 24000, 22050, 16000, 12000, 11025, 8000, 7350,
     ];
 
+    /** Channels by the number of their arrangement (ISO/IEC 14496-3, table 1.19). */
+    private const CHANNELS = [1 => 1, 2, 3, 4, 5, 6, 8];
+
     private const DEPTHS = ['in24' => 24, 'in32' => 32, 'fl32' => 32, 'fl64' => 64];
 
     public static function read(FileEnds $file, Box $entry): SoundTrack
@@ -78,6 +81,6 @@ final readonly class SoundEntry
         $told = $number === 15 ? $bits->bits(24) : self::RATES[$number] ?? 0;
         $many = $bits->bits(4);
 
-        return ['aac', $told > 0 ? $told : $rate, $many > 0 && $many < 7 ? $many : ($many === 7 ? 8 : $channels)];
+        return ['aac', $told > 0 ? $told : $rate, self::CHANNELS[$many] ?? $channels];
     }
 }
