@@ -88,6 +88,48 @@ final readonly class Scenario
                             RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
+                    'Assembled film' => [
+                        'parts' => [
+                            ['name' => 'frames', 'delivers' => 'frames', 'require' => [
+                                RequirementId::PICTURE_RESOLUTION => '480x200',
+                                RequirementId::TIME_RANGE => '1-48',
+                                RequirementId::FORMAT_KIND => 'png',
+                                RequirementId::FORMAT_BIT_DEPTH => 8,
+                                RequirementId::CAMERA_SINGLE => null,
+                                RequirementId::NAMING_PATTERN => '{shot}_v{version:3}.{frame:4}.{ext}',
+                                RequirementId::CONTENT_WHOLE => 'yes',
+                            ]],
+                            [
+                                'name' => 'reel',
+                                'delivers' => 'movie',
+                                'made_from' => 'frames',
+                                'require' => [
+                                    RequirementId::FORMAT_KIND => 'mp4',
+                                    RequirementId::PICTURE_SCAN => 'progressive',
+                                    RequirementId::TIME_START_TIMECODE => '01:00:00:00',
+                                    RequirementId::AUDIO_PRESENCE => 'none',
+                                    RequirementId::NAMING_PATTERN => '{shot}_v{version:3}.{ext}',
+                                    RequirementId::CONTENT_WHOLE => 'yes',
+                                ],
+                            ],
+                        ],
+                    ],
+                    'Foyer screen' => [
+                        'delivers' => 'movie',
+                        'require' => [
+                            RequirementId::PICTURE_RESOLUTION => '1080x1920',
+                            RequirementId::TIME_COUNT => 72,
+                            RequirementId::FORMAT_KIND => 'mp4',
+                            RequirementId::FORMAT_FILE_SIZE => ['max' => 1_000_000],
+                            RequirementId::FORMAT_KEYFRAME_INTERVAL => '1 s',
+                            RequirementId::FORMAT_B_FRAMES => 'none',
+                            RequirementId::FORMAT_INDEX => 'first',
+                            RequirementId::AUDIO_PRESENCE => 'none',
+                            RequirementId::CAMERA_SINGLE => null,
+                            RequirementId::NAMING_PATTERN => '{shot}_v{version:3}.{ext}',
+                            RequirementId::CONTENT_WHOLE => 'yes',
+                        ],
+                    ],
                     // each pass in a folder of its own
                     'Water passes' => [
                         'delivers' => 'frames',
@@ -278,6 +320,31 @@ final readonly class Scenario
                         ],
                         'mistakes' => new Mistakes,
                     ],
+                    [
+                        'code' => 'TC_REEL', 'title' => 'assembled film', 'owner' => 'brida', 'due' => 130,
+                        'specification' => 'Assembled film', 'require' => [], 'scene' => null,
+                        'render' => [
+                            RequirementId::PICTURE_RESOLUTION => '480x200',
+                            RequirementId::TIME_RANGE => '1-48',
+                            RequirementId::FORMAT_KIND => 'png',
+                            RequirementId::NAMING_PATTERN => 'TC_REEL_v003.{frame:4}.png',
+                        ],
+                        'mistakes' => new Mistakes,
+                        'movie' => [
+                            'TC_REEL_v003.mp4', [480, 200], FrameRange::of(1, 45),
+                            new MovieTraits([25, 1], timecode: 25 * 3600),
+                        ],
+                    ],
+                    [
+                        'code' => 'TC_FOYER', 'title' => 'tall cut', 'owner' => 'ansel', 'due' => 140,
+                        'specification' => 'Foyer screen', 'require' => [], 'scene' => null,
+                        'render' => [],
+                        'mistakes' => new Mistakes,
+                        'movie' => [
+                            'TC_FOYER_v003.mp4', [1080, 1920], FrameRange::of(1, 72),
+                            new MovieTraits(indexFirst: true, keyframes: 72),
+                        ],
+                    ],
                 ],
                 'pool' => ['machines' => 3, 'hours' => '19:00-07:00'],
             ],
@@ -441,7 +508,7 @@ final readonly class Scenario
                 RequirementId::NAMING_PATTERN => "{$learner}_vane_{frame:4}.png",
             ],
             'mistakes' => $mistakes,
-            'preview' => "{$learner}_vane_preview.mp4",
+            'movie' => ["{$learner}_vane_preview.mp4", [320, 180], FrameRange::of(1, 96), new MovieTraits],
         ];
     }
 

@@ -138,8 +138,8 @@ final readonly class StandInRenderer
         );
     }
 
-    /** A small movie of the frames, as one looks at before they are handed in. */
-    public function preview(
+    /** A movie of the frames, drawn at its own size. */
+    public function movie(
         string $path,
         int $width,
         int $height,

@@ -18,6 +18,7 @@ use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Demo\Handover;
 use PlainLedger\Demo\Mistakes;
+use PlainLedger\Demo\MovieTraits;
 use PlainLedger\Demo\Scenario;
 use PlainLedger\Demo\StandInRenderer;
 
@@ -92,7 +93,8 @@ final class MakeDemo extends Command
         /**
          * @var array{code: string, title: string, owner: string, due: int, specification: string,
          *   require: array<string, mixed>, scene: array<string, mixed>|string|null, render: array<string, mixed>,
-         *   mistakes: Mistakes|null, besides?: list<array{array<string, mixed>, Mistakes}>, preview?: string} $owed
+         *   mistakes: Mistakes|null, besides?: list<array{array<string, mixed>, Mistakes}>,
+         *   movie?: array{string, array{int, int}, FrameRange, MovieTraits}} $owed
          */
         $owner = $people[$owed['owner']];
         $deliverable = Deliverable::query()->create([
@@ -117,8 +119,8 @@ final class MakeDemo extends Command
             return;
         }
         File::deleteDirectory("{$folder}/v003");
-        $renders = [[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []];
-        self::render($owed['code'], "{$folder}/v003", $renders, $owed['preview'] ?? null);
+        $renders = $owed['render'] === [] ? [] : [[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []];
+        self::render($owed['code'], "{$folder}/v003", $renders, $owed['movie'] ?? null);
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
         $intake = IntakeFolder::open($root, basename($folder).'/v003', $deliverable, false);
@@ -164,16 +166,21 @@ final class MakeDemo extends Command
         $deliverable->update(['frame_times' => is_string($settings) ? null : '3 min 10 s, 2 min 55 s, 3 min 40 s']);
     }
 
-    /** @param  list<array{array<string, mixed>, Mistakes}>  $renders  settings, and what goes wrong */
-    private static function render(string $code, string $folder, array $renders, ?string $preview): void
+    /**
+     * @param  list<array{array<string, mixed>, Mistakes}>  $renders  settings, and what goes wrong
+     * @param  array{string, array{int, int}, FrameRange, MovieTraits}|null  $movie  name, size, frames, how written
+     */
+    private static function render(string $code, string $folder, array $renders, ?array $movie): void
     {
         $renderer = new StandInRenderer(Carbon::now()->subHours(9)->getTimestamp());
         foreach ($renders as [$settings, $mistakes]) {
             $scene = (new SceneJson)->read((string) json_encode(Scenario::sceneDocument($code, $settings)), 'demo');
             $renderer->render($scene, $folder, $mistakes);
         }
-        if ($preview !== null) {
-            $renderer->preview("{$folder}/{$preview}", 320, 180, FrameRange::of(1, 96));
+        if ($movie !== null) {
+            [$name, [$width, $height], $frames, $traits] = $movie;
+            File::ensureDirectoryExists($folder);
+            $renderer->movie("{$folder}/{$name}", $width, $height, $frames, $traits);
         }
     }
 }

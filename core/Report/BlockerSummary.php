@@ -78,12 +78,28 @@ final readonly class BlockerSummary
         ] as [$kind, $one, $work]) {
             $eachOnce = in_array($kind, [FixKind::Rename, FixKind::Move], true);
             $many = $eachOnce ? self::once($account, $kind) : self::count($account, $kind);
+            if ($many > 0 && $kind === FixKind::Encode && self::isOfMovies($account)) {
+                return 'a movie to make again';
+            }
             if ($many > 0) {
                 return Text::count($many, $one)." {$work}";
             }
         }
 
         return null;
+    }
+
+    /** Whether nothing but movies is to be encoded. */
+    private static function isOfMovies(CheckReport $account): bool
+    {
+        foreach ($account->remedy->fixes as $fix) {
+            $part = $account->specification->part($fix->part);
+            if ($fix->kind === FixKind::Encode && $part?->delivers->isMovie() !== true) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private static function count(CheckReport $account, FixKind $kind): int

@@ -82,6 +82,7 @@ final readonly class MovieLines
         return [
             'rate' => $timing->rate === null ? null : (string) $timing->rate,
             'rate_constant' => $movie->picture->timing->isConstant,
+            'uneven' => $movie->picture->timing->uneven === null ? null : (string) $movie->picture->timing->uneven,
             'count' => $timing->frameCount,
             'duration' => $timing->duration === null ? null : Fraction::write($timing->duration),
             'start_timecode' => $movie->startTimecode,
@@ -100,6 +101,7 @@ final readonly class MovieLines
             'bit_rate' => $track->bitRate,
             'keyframe_interval_max' => $track->order->longestInterval,
             'b_frames_max' => $track->order->mostBFrames,
+            'keyframes' => $track->order->keyframes === null ? null : (string) $track->order->keyframes,
         ];
     }
 

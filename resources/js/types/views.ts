@@ -164,7 +164,7 @@ export type CheckDocument = {
     fixes_count: number;
     names: NameReading[];
     names_count: number;
-    movies: { part: string; path: string; kind: string }[];
+    movies: Movie[];
     strays: string[];
     strays_count: number;
     not_understood: string[];
@@ -563,6 +563,52 @@ export interface MessageShown {
     body: string;
     at: string;
 }
+
+export type Movie = {
+    part: string;
+    path: string;
+    kind: string;
+    bytes?: number;
+    width?: number | null;
+    height?: number | null;
+    rotation?: number;
+    scan?: string | null;
+    rate?: string | null;
+    rate_constant?: boolean | null;
+    uneven?: string | null;
+    count?: number | null;
+    duration?: string | null;
+    start_timecode?: string | null;
+    codec?: string | null;
+    profile?: string | null;
+    chroma?: string | null;
+    bit_depth?: number | null;
+    alpha?: boolean | null;
+    bit_rate?: number | null;
+    keyframe_interval_max?: number | null;
+    b_frames_max?: number | null;
+    keyframes?: string | null;
+    index?: string | null;
+    audio?: MovieSound[];
+    damage?: string | null;
+    against?: MovieAgainst;
+};
+
+export type MovieAgainst = {
+    part: string;
+    frames: string;
+    looked: string;
+    order: string | null;
+    repeated: number | null;
+    why_not: string | null;
+};
+
+export type MovieSound = {
+    sample_rate: number | null;
+    channels: number | null;
+    bit_depth: number | null;
+    codec: string;
+};
 
 export type NameReading = {
     part: string;

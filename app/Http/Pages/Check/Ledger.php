@@ -47,10 +47,19 @@ use PlainLedger\Core\Specification\Part;
  *   comes_to: list<array{id: string, label: string, says: string, part?: string}>}
  * @phpstan-type Strip array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>,
  *   pictures?: list<int>, layers?: list<string>}
+ * @phpstan-type MovieAgainst array{part: string, frames: string, looked: string, order: string|null,
+ *   repeated: int|null, why_not: string|null}
+ * @phpstan-type MovieSound array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}
+ * @phpstan-type Movie array{part: string, path: string, kind: string, bytes?: int, width?: int|null,
+ *   height?: int|null, rotation?: int, scan?: string|null, rate?: string|null, rate_constant?: bool|null,
+ *   uneven?: string|null, count?: int|null, duration?: string|null, start_timecode?: string|null,
+ *   codec?: string|null, profile?: string|null, chroma?: string|null, bit_depth?: int|null, alpha?: bool|null,
+ *   bit_rate?: int|null, keyframe_interval_max?: int|null, b_frames_max?: int|null, keyframes?: string|null,
+ *   index?: string|null, audio?: list<MovieSound>, damage?: string|null, against?: MovieAgainst}
  * @phpstan-type CheckDocument array{title: string, verdict: Verdict, depth: ScanDepth, entries: list<Entry>,
  *   not_checked: list<array{id: string, part: string, pass?: string, why: string}>, sequences: list<Sequence>,
  *   causes: list<Cause>, fixes: list<Fix>, fixes_count: int, names: list<NameReading>, names_count: int,
- *   movies: list<array{part: string, path: string, kind: string}>, strays: list<string>, strays_count: int,
+ *   movies: list<Movie>, strays: list<string>, strays_count: int,
  *   not_understood: list<string>, not_understood_count: int, scene: CheckedScene|null, since: SinceBefore|null,
  *   strip: list<Strip>}
  */

@@ -7,6 +7,7 @@ import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
 import { FrameStrip } from './FrameStrip';
+import { MoviesFound } from './MoviesFound';
 import { NamePieces } from './NamePieces';
 import { Thumbnail } from './Thumbnail';
 
@@ -212,6 +213,7 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
             ) : (
                 <Stills ledger={ledger} />
             )}
+            <MoviesFound movies={document.movies} />
             <Names names={document.names} many={document.names_count} />
             <Others document={document} />
         </>

@@ -1,0 +1,93 @@
+import { counted } from '../../lib/frames';
+import type { Movie } from '../../types/views';
+
+const KINDS: Record<string, string> = { mkv: 'Matroska', webm: 'WebM' };
+
+/** `23.976` of `24000/1001`, for display only. */
+export function spokenRate(rate: string): string {
+    const [over = '0', under = '1'] = rate.split('/');
+    const value = Number(over) / Number(under);
+
+    return Number.isInteger(value) ? String(value) : String(Number(value.toFixed(3)));
+}
+
+/** Seconds of a fraction, to a hundredth. */
+export function spokenLength(duration: string): string {
+    const [over = '0', under = '1'] = duration.split('/');
+    const seconds = Number(over) / Number(under);
+
+    return `${Number(seconds.toFixed(2))} ${seconds === 1 ? 'second' : 'seconds'}`;
+}
+
+function length({ count, rate, duration }: Movie): string {
+    if (count === null || count === undefined) {
+        return '';
+    }
+    const each = rate === null || rate === undefined ? '' : ` at ${spokenRate(rate)} a second`;
+    const lasts = duration === null || duration === undefined ? '' : `: ${spokenLength(duration)}`;
+
+    return `${counted(count, 'picture')}${each}${lasts}.`;
+}
+
+const turned = (rotation = 0): string => (rotation === 0 ? '' : `shown turned by ${rotation} degrees`);
+
+function picture(movie: Movie): string {
+    const { width, height, codec, profile, bit_depth: bits } = movie;
+    const said = [
+        width && height ? `${width} × ${height}` : '',
+        [codec, profile].filter(Boolean).join(' '),
+        bits ? `${bits} bits` : '',
+        movie.chroma ?? '',
+        movie.alpha === true ? 'with alpha' : '',
+        movie.scan ?? '',
+        turned(movie.rotation),
+    ].filter((one) => one !== '');
+
+    return said.length === 0 ? '' : `${said.join(', ')}, in ${KINDS[movie.kind] ?? movie.kind.toUpperCase()}.`;
+}
+
+function sound({ audio }: Movie): string {
+    const [first] = audio ?? [];
+    if (first === undefined) {
+        return 'No sound.';
+    }
+    const said = [
+        first.codec,
+        first.sample_rate === null ? '' : `${first.sample_rate.toLocaleString('en')} Hz`,
+        first.channels === null ? '' : counted(first.channels, 'channel'),
+        first.bit_depth === null ? '' : `${first.bit_depth} bits`,
+    ].filter((one) => one !== '');
+
+    return `Sound: ${said.join(', ')}.`;
+}
+
+/** What a movie is, in a few sentences; empty where it was only recognised. */
+export function sentences(movie: Movie): string[] {
+    if (movie.count === undefined) {
+        return [];
+    }
+    const starts = movie.start_timecode ? `It begins at ${movie.start_timecode}.` : '';
+
+    return [length(movie), picture(movie), sound(movie), starts].filter((one) => one !== '');
+}
+
+const ORDERS: Record<string, string> = {
+    reversed: 'from the last to the first',
+    mixed: 'not in the order of their numbers',
+    others: 'as other pictures',
+};
+
+/** What was seen of the frames it is made from. */
+export function beside({ against }: Movie): string {
+    if (against === undefined) {
+        return '';
+    }
+    const { part, looked, why_not: why, order, repeated } = against;
+    if (looked !== 'pictures') {
+        return `Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.`;
+    }
+    const times = (repeated ?? 1) > 1 ? `each ${repeated} times` : 'each once';
+    const shown = order === 'right' ? `in their order, ${times}` : (ORDERS[order ?? ''] ?? 'in no order that is known');
+
+    return `Its pictures were looked at beside ${part}: ${shown}.`;
+}
