@@ -89,13 +89,13 @@ final readonly class Scenario
                         ],
                     ],
                     'Assembled film' => [
+                        'require' => [RequirementId::CAMERA_SINGLE => null],
                         'parts' => [
                             ['name' => 'frames', 'delivers' => 'frames', 'require' => [
                                 RequirementId::PICTURE_RESOLUTION => '480x200',
                                 RequirementId::TIME_RANGE => '1-48',
                                 RequirementId::FORMAT_KIND => 'png',
                                 RequirementId::FORMAT_BIT_DEPTH => 8,
-                                RequirementId::CAMERA_SINGLE => null,
                                 RequirementId::NAMING_PATTERN => '{shot}_v{version:3}.{frame:4}.{ext}',
                                 RequirementId::CONTENT_WHOLE => 'yes',
                             ]],

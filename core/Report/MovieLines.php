@@ -113,16 +113,24 @@ final readonly class MovieLines
             return [];
         }
         $pass = $subject->deliveryMatch?->parts[$source->name]->passes[0] ?? null;
-        $seen = $shown?->isSeen() === true ? $shown : null;
 
         return ['against' => [
             'part' => $source->name,
             'frames' => $pass === null ? '' : (string) $pass->present,
-            'looked' => $seen === null ? 'counts' : 'pictures',
-            'order' => $seen?->order,
-            'repeated' => $seen?->times,
+            ...self::seen($shown?->isSeen() === true ? $shown : null),
             'why_not' => $this->whyNot($subject),
         ]];
+    }
+
+    /** @return array<string, mixed> */
+    private static function seen(?SourceShown $seen): array
+    {
+        return [
+            'looked' => $seen === null ? 'counts' : 'pictures',
+            'order' => $seen?->order,
+            'shows' => $seen?->frames,
+            'repeated' => $seen?->times,
+        ];
     }
 
     private function whyNot(Subject $subject): ?string

@@ -51,12 +51,13 @@ describe('a movie in words', () => {
             frames: '1-48',
             looked: 'pictures',
             order: 'right',
+            shows: '1-45',
             repeated: 1,
             why_not: null,
         };
         expect(beside(REEL)).toBe('');
         expect(beside({ ...REEL, against })).toBe(
-            'Its pictures were looked at beside frames: in their order, each once.',
+            'Its pictures were looked at. They are frames 1-45, in their order, each once.',
         );
         expect(beside({ ...REEL, against: { ...against, repeated: 2 } })).toContain('each 2 times');
         expect(beside({ ...REEL, against: { ...against, order: 'reversed' } })).toContain('from the last to the first');

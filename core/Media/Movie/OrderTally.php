@@ -18,7 +18,7 @@ final class OrderTally
 
     private int $count = 0;
 
-    private ?int $latest = null;
+    private int $latest = PHP_INT_MIN;
 
     private int $inRow = 0;
 
@@ -38,16 +38,25 @@ final class OrderTally
     }
 
     /** @param  int  $shownAt  in ticks of whatever clock */
-    public function add(int $shownAt, bool $isKeyframe): void
+    public function add(int $shownAt, bool $isKeyframe = false): void
     {
         $this->count++;
-        $isBackwards = $this->latest !== null && $shownAt < $this->latest;
-        $this->latest = max($shownAt, $this->latest ?? $shownAt);
-        $this->inRow = $isBackwards ? $this->inRow + 1 : 0;
-        $this->most = max($this->most, $this->inRow);
+        if ($shownAt < $this->latest) {
+            $this->inRow++;
+            $this->most = $this->inRow > $this->most ? $this->inRow : $this->most;
+        } else {
+            $this->latest = $shownAt;
+            $this->inRow = 0;
+        }
         if ($isKeyframe) {
             $this->keyframe($this->count);
         }
+    }
+
+    /** Forgets what was added, but for keyframes that are told by their places. */
+    public function beginAnew(): void
+    {
+        [$this->count, $this->inRow, $this->most, $this->latest] = [0, 0, 0, PHP_INT_MIN];
     }
 
     /** @param  int  $place  counted from 1, rising */

@@ -599,6 +599,7 @@ export type MovieAgainst = {
     frames: string;
     looked: string;
     order: string | null;
+    shows?: string | null;
     repeated: number | null;
     why_not: string | null;
 };

@@ -48,6 +48,11 @@ final readonly class EditList
             ->toInt();
     }
 
+    public function isEmpty(): bool
+    {
+        return $this->edits === [];
+    }
+
     /**
      * Whether all of a track is shown, once.
      *

@@ -51,6 +51,16 @@ final readonly class SampleTable
         }
     }
 
+    /**
+     * The same, as flat lists of a count and ticks in turn, since there may be one of them for each picture.
+     *
+     * @return iterable<non-empty-list<int>> ticks below nothing as they are kept: from 2^32 down
+     */
+    public function offsetWords(): iterable
+    {
+        return isset($this->boxes['ctts']) ? BoxTable::of($this->file, $this->boxes['ctts'], 2)->pieces() : [];
+    }
+
     public function hasOffsets(): bool
     {
         return isset($this->boxes['ctts']) && BoxTable::of($this->file, $this->boxes['ctts'], 2)->count > 0;

@@ -14,6 +14,9 @@ use PlainLedger\Core\Media\Movie\ShownTimes;
 /** Times and order of a track's pictures, from its tables or its fragments, after what its edits leave out. */
 final readonly class TrackPictures
 {
+    /** From here on 32 bits count below nothing. */
+    private const NEGATIVE = 1 << 31;
+
     /** @param  int  $bytes  of all pictures */
     private function __construct(
         public PictureTiming $timing,
@@ -54,14 +57,57 @@ final readonly class TrackPictures
 
     private static function walk(SampleTable $table, OrderTally $order, DurationTally $tally): void
     {
+        $each = self::eachLasts($table);
+        if ($each !== null && self::isInOrder($table, $order, $each)) {
+            // each as long, in whichever order they are shown: they need not be sorted to be counted
+            $tally->add($table->count(), $each);
+
+            return;
+        }
+        $order->beginAnew();
         $shown = new ShownTimes($tally);
         $last = null;
         foreach (self::shownAt($table) as [$at, $ticks]) {
             $shown->add($at);
-            $order->add($at, false);
+            $order->add($at);
             $last = $ticks;
         }
         $shown->end($last);
+    }
+
+    /** Ticks that every picture stands; null where they differ. */
+    private static function eachLasts(SampleTable $table): ?int
+    {
+        $each = null;
+        foreach ($table->durations() as [, $ticks]) {
+            if ($ticks < 1 || ($each !== null && $each !== $ticks)) {
+                return null;
+            }
+            $each = $ticks;
+        }
+
+        return $each;
+    }
+
+    /** Whether all are shown a whole number of pictures apart; their order is taken on the way. */
+    private static function isInOrder(SampleTable $table, OrderTally $order, int $each): bool
+    {
+        [$at, $left, $first] = [0, $table->count(), null];
+        foreach ($table->offsetWords() as $words) {
+            for ($w = 0, $many = count($words); $w < $many; $w += 2) {
+                $offset = $words[$w + 1] < self::NEGATIVE ? $words[$w + 1] : $words[$w + 1] - 2 * self::NEGATIVE;
+                $first ??= $offset;
+                if (($offset - $first) % $each !== 0) {
+                    return false;
+                }
+                for ($i = min($words[$w], $left); $i > 0; $i--, $left--) {
+                    $order->add($at + $offset);
+                    $at += $each;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** @return \Generator<int, array{int, int}> when each is shown, and for how long, in the order they are kept */
@@ -97,6 +143,9 @@ final readonly class TrackPictures
     private static function edited(BoxTrack $track, PictureTiming $timing, int $movieScale): PictureTiming
     {
         $edits = $track->edits($movieScale);
+        if ($edits->isEmpty()) {
+            return $timing;
+        }
         [$first, $end] = self::span($track->table);
         if ($edits->showsAll($first, $end) || $timing->rate === null) {
             return $timing;

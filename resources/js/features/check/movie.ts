@@ -82,12 +82,13 @@ export function beside({ against }: Movie): string {
     if (against === undefined) {
         return '';
     }
-    const { part, looked, why_not: why, order, repeated } = against;
+    const { part, looked, why_not: why, order, repeated, shows } = against;
     if (looked !== 'pictures') {
         return `Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.`;
     }
     const times = (repeated ?? 1) > 1 ? `each ${repeated} times` : 'each once';
     const shown = order === 'right' ? `in their order, ${times}` : (ORDERS[order ?? ''] ?? 'in no order that is known');
+    const which = shows ? ` ${shows}` : '';
 
-    return `Its pictures were looked at beside ${part}: ${shown}.`;
+    return `Its pictures were looked at. They are ${part}${which}, ${shown}.`;
 }
