@@ -338,7 +338,11 @@ final readonly class Scenario
                     [
                         'code' => 'TC_FOYER', 'title' => 'tall cut', 'owner' => 'ansel', 'due' => 140,
                         'specification' => 'Foyer screen', 'require' => [], 'scene' => null,
-                        'render' => [],
+                        'render' => [
+                            RequirementId::PICTURE_RESOLUTION => '1080x1920',
+                            RequirementId::FORMAT_KIND => 'mp4',
+                            RequirementId::NAMING_PATTERN => 'TC_FOYER_v003.mp4',
+                        ],
                         'mistakes' => new Mistakes,
                         'movie' => [
                             'TC_FOYER_v003.mp4', [1080, 1920], FrameRange::of(1, 72),

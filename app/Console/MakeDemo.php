@@ -14,6 +14,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Demo\Handover;
@@ -119,7 +120,8 @@ final class MakeDemo extends Command
             return;
         }
         File::deleteDirectory("{$folder}/v003");
-        $renders = $owed['render'] === [] ? [] : [[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []];
+        $isMovie = Kind::tryFrom((string) ($owed['render']['format.kind'] ?? ''))?->isMovie() === true;
+        $renders = $isMovie ? [] : [[$owed['render'], $owed['mistakes']], ...$owed['besides'] ?? []];
         self::render($owed['code'], "{$folder}/v003", $renders, $owed['movie'] ?? null);
         $root = $production->intakeRoots()->firstOrFail();
         $deliverable->load('production', 'owner');
