@@ -13,6 +13,9 @@ final class FileEnds
     /** End marks, footers, and what writers note behind a picture. */
     private const TAIL = 1024;
 
+    /** Bytes of a file elsewhere that are soon sent. */
+    private const NEAR_ENOUGH = 16 << 20;
+
     private ?string $tail = null;
 
     /** What was read last beside them, and from where on. */
@@ -26,6 +29,12 @@ final class FileEnds
     public static function of(ByteSource $source): self
     {
         return new self($source, $source->read(0, self::HEAD));
+    }
+
+    /** Whether it lies elsewhere and each look at it takes its time, so that nobody should walk all through it. */
+    public function isFarAway(): bool
+    {
+        return $this->source instanceof SliceSource && $this->source->size() > self::NEAR_ENOUGH;
     }
 
     /** In bytes. */

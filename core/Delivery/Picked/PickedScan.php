@@ -36,6 +36,9 @@ final class PickedScan
     /** One file is not asked for more often. */
     private const MOST_ROUNDS = 64;
 
+    /** Times that a piece is doubled: up to a megabyte. */
+    private const LONGER = 10;
+
     private readonly Probe $probe;
 
     private readonly Scan $scan;
@@ -142,8 +145,12 @@ final class PickedScan
                 $source->read(0, $file->size);
             }
         } catch (BytesMissing $missing) {
+            // a reader that walks through all of a file is served in ever longer pieces
+            $rounds = min(self::LONGER, $this->rounds[$file->identity] ?? 0);
+            $least = self::SHORTEST << max(0, $rounds - 2);
+
             return array_map(
-                static fn (array $r): array => [$r[0], min(max($r[1], self::SHORTEST), $file->size - $r[0])],
+                static fn (array $r): array => [$r[0], min(max($r[1], $least), $file->size - $r[0])],
                 $missing->ranges,
             );
         } catch (SourceUnreadable) {

@@ -239,6 +239,29 @@ final class PickedScanTest extends TestCase
         self::assertSame([1, 1], [$own->checksums?->wrong, $own->checksums?->absent]);
     }
 
+    public function test_movies_are_read_the_same_from_slices_of_them(): void
+    {
+        $bench = new Workbench;
+        foreach (glob(__DIR__.'/../../fixtures/movies/*.{mp4,mov,avi,mkv,webm,mxf}', GLOB_BRACE) ?: [] as $path) {
+            $bench->put(basename($path), (string) file_get_contents($path));
+        }
+        $disk = new OwnDisk($bench->folder);
+        $facts = static function (Delivery $delivery): array {
+            $told = [];
+            foreach ($delivery->groups as $group) {
+                for ($row = 0; $row < $group->count(); $row++) {
+                    $told[$group->name($row)] = json_encode($delivery->factsOf($group, $row)->toArray('', true, 0));
+                }
+            }
+            ksort($told);
+
+            return $told;
+        };
+
+        self::assertSame($facts($bench->scan()), $facts($disk->scan(Workbench::NOW)));
+        self::assertLessThan(16, $disk->rounds);
+    }
+
     public function test_names_that_lead_elsewhere_are_left_out_and_other_forms_refused(): void
     {
         $lines = PickedNames::lines(

@@ -41,6 +41,9 @@ final class MatroskaOutline
     /** More elements than these are not walked through in a quick look. */
     public const MOST_ELEMENTS = 400_000;
 
+    /** Of a file whose pieces have to be sent. */
+    public const FEW_ELEMENTS = 40;
+
     /** @var list<MatroskaTrack> */
     public array $tracks = [];
 

@@ -121,7 +121,11 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
         [$bytes, $first, $last, $fault, $number] = [0, null, null, null, 0];
         $blocks = $outline->blocks(
             $picture->number(),
-            $framing === null ? MatroskaOutline::MOST_ELEMENTS : null,
+            match (true) {
+                $framing !== null => null,
+                $file->isFarAway() => MatroskaOutline::FEW_ELEMENTS,
+                default => MatroskaOutline::MOST_ELEMENTS,
+            },
         );
         foreach ($blocks as $block) {
             $shown->add($block->shownAt * $tick);

@@ -201,7 +201,8 @@ final readonly class MatroskaTrack
                 ord($private[14] ?? "\0"),
             );
         }
-        if ($name === 'V_QUICKTIME') {
+        // pictures as the elder of the box formats describes them, by its sample entry
+        if (preg_match('~^V_Q[A-Z]+E$~', $name) === 1) {
             $code = strlen($private) > 8 ? substr($private, 4, 4) : $private;
 
             return new CodecHeaders(CodecCode::picture($code), $code);

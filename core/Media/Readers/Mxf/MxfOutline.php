@@ -17,6 +17,9 @@ final class MxfOutline
     /** More pieces than these are not walked through in a quick look. */
     private const MOST_PIECES = 250_000;
 
+    /** Of a file whose pieces have to be sent. */
+    private const FEW_PIECES = 200;
+
     private const INSTANCE = 0x3C0A;
 
     private const FIRST_OF_SETS = "\x06\x0E\x2B\x34\x02\x05\x01\x01\x0D\x01\x02\x01\x01";
@@ -61,7 +64,8 @@ final class MxfOutline
 
     private function walk(int $place): void
     {
-        for ($i = 0; $i < self::MOST_PIECES; $i++) {
+        $most = $this->file->isFarAway() ? self::FEW_PIECES : self::MOST_PIECES;
+        for ($i = 0; $i < $most; $i++) {
             $klv = Klv::at($this->file, $place);
             if ($klv === null) {
                 $this->stop($place);

@@ -65,6 +65,7 @@ final readonly class MxfReader implements Reader
         [$indexed, $order] = self::indexed($outline);
         $rate = $picture->rate() ?? self::editRate($outline);
         $count = self::count($outline, $picture, $indexed);
+        $order = $indexed === $count ? $order : new PictureOrder;
         $seconds = $rate === null || $count === null
             ? null
             : BigRational::of($count)->dividedBy($rate->value)->simplified();
@@ -87,7 +88,8 @@ final readonly class MxfReader implements Reader
     /** By its index; else as its description or its track has it; else as many as there are. */
     private static function count(MxfOutline $outline, MxfPicture $picture, int $indexed): ?int
     {
-        if ($indexed > 0) {
+        // of a file that was not walked through, not all of the index is known
+        if ($indexed > 0 && $outline->isAll) {
             return $indexed;
         }
         $told = $picture->count();
