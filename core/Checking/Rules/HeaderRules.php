@@ -39,12 +39,7 @@ final readonly class HeaderRules implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $cell = FactSurvey::cell($subject, static fn (MediaFacts $facts): ?array => match ($requirement->id()) {
-            RequirementId::PICTURE_DENSITY => $facts->picture->density === null
-                ? [null, false]
-                : [
-                    (string) $facts->picture->density,
-                    $requirement->value->admitsNumber((string) $facts->picture->density),
-                ],
+            RequirementId::PICTURE_DENSITY => self::density($requirement, $facts),
             // only a lossy picture has a quality
             RequirementId::FORMAT_QUALITY => $facts->kind === Kind::Jpeg
                 ? self::quality($requirement, $facts->encoding->quality)
@@ -56,6 +51,17 @@ final readonly class HeaderRules implements Rule
         });
 
         return $cell;
+    }
+
+    /** @return array{string|null, bool}|null a movie has none */
+    private static function density(Requirement $requirement, MediaFacts $facts): ?array
+    {
+        $found = $facts->picture->density;
+        if ($found === null) {
+            return $facts->movie === null ? [null, false] : null;
+        }
+
+        return [(string) $found, $requirement->value->admitsNumber((string) $found)];
     }
 
     /** @return array{string|null, bool} */

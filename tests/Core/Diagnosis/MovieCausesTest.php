@@ -374,6 +374,7 @@ final class MovieCausesTest extends TestCase
             [],
         ];
         yield 'of single pictures nothing is asked' => ['h264.mp4', ['content.black' => 'none'], []];
+        yield 'a density is a picture’s' => ['h264.mp4', ['picture.density' => 72, 'format.bit_depth' => 8], []];
     }
 
     /**
