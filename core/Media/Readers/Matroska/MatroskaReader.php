@@ -121,11 +121,7 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
         [$bytes, $first, $last, $fault, $number] = [0, null, null, null, 0];
         $blocks = $outline->blocks(
             $picture->number(),
-            match (true) {
-                $framing !== null => null,
-                $file->isFarAway() => MatroskaOutline::FEW_ELEMENTS,
-                default => MatroskaOutline::MOST_ELEMENTS,
-            },
+            $framing === null ? self::elements($file) : null,
         );
         foreach ($blocks as $block) {
             $shown->add($block->shownAt * $tick);
@@ -156,6 +152,12 @@ final readonly class MatroskaReader implements PlacesPictures, Reader
                 $timing->uneven,
                 BigRational::of($timing->count)->dividedBy($timing->rate->value)->simplified(),
             );
+    }
+
+    /** So many are looked at. */
+    private static function elements(FileEnds $file): int
+    {
+        return $file->isFarAway() ? MatroskaOutline::FEW_ELEMENTS : MatroskaOutline::MOST_ELEMENTS;
     }
 
     private static function fault(SampleFraming $framing, MatroskaBlock $block, int $number): ?FileDamaged
