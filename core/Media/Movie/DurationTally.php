@@ -20,13 +20,16 @@ final class DurationTally
     private const USUAL = [
         [24, 1], [25, 1], [30, 1], [50, 1], [60, 1], [48, 1], [24000, 1001], [30000, 1001], [60000, 1001],
         [48000, 1001], [120, 1], [120000, 1001], [100, 1], [12, 1], [15, 1], [10, 1], [8, 1], [5, 1], [1, 1], [6, 1],
-        [16, 1], [18, 1], [20, 1], [12500, 1000], [15000, 1001], [12000, 1001], [72, 1], [90, 1], [96, 1], [240, 1],
+        [16, 1], [18, 1], [20, 1], [25, 2], [15000, 1001], [12000, 1001], [72, 1], [90, 1], [96, 1], [240, 1],
     ];
 
     /** More runs of pictures that differ are not kept one by one. */
     private const MOST_RUNS = 100_000;
 
     private const MOST_TICKS = 1 << 60;
+
+    /** Of a rate that a file names: larger ones are no rate's. */
+    private const MOST_TERM = 1 << 32;
 
     /** @var list<array{int, int}> pictures, ticks each */
     private array $runs = [];
@@ -117,53 +120,77 @@ final class DurationTally
         if (count($runs) >= self::MOST_RUNS) {
             return null;
         }
-        $exact = count($runs) === 1 && $runs[0][1] > 0 ? FrameRate::of($this->scale, $runs[0][1]) : null;
-        [$best, $least] = [null, null];
-        foreach ($this->candidates($told, $exact) as $rate) {
-            $off = $this->farthest($runs, $rate);
-            if ($off !== null && ($least === null || $off->isLessThan($least))) {
+        $exact = count($runs) === 1 && $runs[0][1] > 0 ? self::lowest($this->scale, $runs[0][1]) : null;
+        if ($exact !== null && in_array($exact, self::USUAL, true)) {
+            return FrameRate::of(...$exact);
+        }
+        [$best, $least] = [null, 0];
+        foreach ($this->candidates($told) as $rate) {
+            $off = $this->farthest($runs, ...$rate);
+            // parts of a tick by the numerator of each: the lesser is found crosswise
+            if ($off !== null && ($best === null || $off * $best[0] < $least * $rate[0])) {
                 [$best, $least] = [$rate, $off];
             }
         }
 
-        return $best ?? $exact ?? $this->byRounding($runs);
+        return match (true) {
+            $best !== null => FrameRate::of(...$best),
+            $exact !== null => FrameRate::of(...$exact),
+            default => $this->byRounding($runs),
+        };
     }
 
-    /** @return list<FrameRate> */
-    private function candidates(?FrameRate $told, ?FrameRate $exact): array
+    /** @return array{int, int} */
+    private static function lowest(int $over, int $under): array
     {
-        $usual = array_map(static fn (array $r): FrameRate => FrameRate::of(...$r), self::USUAL);
-        if ($exact !== null && in_array((string) $exact, array_map(strval(...), $usual), true)) {
-            return [$exact];
+        [$a, $b] = [$over, $under];
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
         }
 
-        return [...($told === null ? [] : [$told]), ...$usual];
+        return [intdiv($over, $a), intdiv($under, $a)];
+    }
+
+    /** @return list<array{int, int}> */
+    private function candidates(?FrameRate $told): array
+    {
+        if ($told === null) {
+            return self::USUAL;
+        }
+        $own = [$told->value->getNumerator(), $told->value->getDenominator()];
+        $isPlain = $own[0]->isLessThan(self::MOST_TERM) && $own[1]->isLessThan(self::MOST_TERM);
+
+        return $isPlain ? [[$own[0]->toInt(), $own[1]->toInt()], ...self::USUAL] : self::USUAL;
     }
 
     /**
-     * How far the picture that is farthest from its time by a rate is from it, in ticks; null where one is farther than
-     * a tick, or stands a tick longer or shorter than it should.
+     * How far the picture that is farthest from its time by a rate is from it, in parts of a tick, of which the rate's
+     * numerator makes one; null where one is farther than a tick, or stands a tick longer or shorter than it should.
      *
      * @param  list<array{int, int}>  $runs
      */
-    private function farthest(array $runs, FrameRate $rate): ?BigRational
+    private function farthest(array $runs, int $over, int $under): ?int
     {
-        $each = BigRational::of($this->scale)->dividedBy($rate->value);
-        $most = BigRational::zero();
-        [$at, $shown] = [0, 0];
+        if ($this->scale > intdiv(self::MOST_TICKS, $under)) {
+            return null;
+        }
+        $each = $this->scale * $under;
+        if ($this->count > intdiv(self::MOST_TICKS, max(1, $each)) || $this->ticks > intdiv(self::MOST_TICKS, $over)) {
+            return null;
+        }
+        [$most, $at, $due] = [0, 0, 0];
         foreach ($runs as [$count, $ticks]) {
-            if ($each->minus($ticks)->abs()->isGreaterThan(1)) {
+            if (abs($each - $ticks * $over) > $over) {
                 return null;
             }
-            $at += $count * $ticks;
-            $shown += $count;
-            $due = $each->multipliedBy($shown);
-            $off = $due->minus($at)->abs();
+            $at += $count * $ticks * $over;
+            $due += $count * $each;
+            $off = abs($due - $at);
             // a rate that is written as a decimal of three places drifts by a millionth
-            if ($off->isGreaterThan(1) && $off->isGreaterThan($due->multipliedBy(BigRational::nd(2, 1_000_000)))) {
+            if ($off > $over && $off > intdiv($due, 500_000)) {
                 return null;
             }
-            $most = $off->isGreaterThan($most) ? $off : $most;
+            $most = max($most, $off);
         }
 
         return $most;
@@ -179,9 +206,12 @@ final class DurationTally
         }
         $shown = array_sum(array_column($runs, 0));
         $all = array_sum(array_map(static fn (array $r): int => $r[0] * $r[1], $runs));
-        $rate = FrameRate::of($shown * $this->scale, $all);
+        if ($shown > intdiv(self::MOST_TICKS, $this->scale)) {
+            return null;
+        }
+        $rate = self::lowest($shown * $this->scale, max(1, $all));
 
-        return $this->farthest($runs, $rate) === null ? null : $rate;
+        return $this->farthest($runs, ...$rate) === null ? null : FrameRate::of(...$rate);
     }
 
     /** Ticks that most pictures stand. */
@@ -198,16 +228,16 @@ final class DurationTally
         if ($ticks < 1) {
             return $told;
         }
-        $plain = FrameRate::of($this->scale, $ticks);
-        [$best, $least] = [null, null];
-        foreach ($this->candidates($told, $plain) as $rate) {
-            $off = BigRational::of($this->scale)->dividedBy($rate->value)->minus($ticks)->abs();
-            if ($off->isLessThan(1) && ($least === null || $off->isLessThan($least))) {
-                [$best, $least] = [$rate, $off];
+        $plain = self::lowest($this->scale, $ticks);
+        [$best, $least] = [null, 0];
+        foreach ($this->candidates($told) as [$over, $under]) {
+            $off = (int) abs($this->scale * $under - $ticks * $over);
+            if ($off < $over && ($best === null || $off * $best[0] < $least * $over)) {
+                [$best, $least] = [[$over, $under], $off];
             }
         }
 
-        return $best ?? $plain;
+        return FrameRate::of(...$best ?? $plain);
     }
 
     /** @param  list<array{int, int}>  $runs */
