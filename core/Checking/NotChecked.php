@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Checking;
 use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Specification\Requirement;
+use PlainLedger\Core\Specification\RequirementId;
 
 /** Something that is asked and could not be looked at from what was given, and why. */
 final readonly class NotChecked
@@ -45,17 +46,20 @@ final readonly class NotChecked
             $subject->nothingDelivered() => 'nothing was delivered that would show it',
             $pass !== null && $kinds === [] => 'no file of this pass is there',
             $pass !== null && ! $subject->part->passesByFiles() => self::LAYERS,
-            $movies && $ofPixels => self::notDecoded($subject, $spoken),
+            $movies && $ofPixels => self::notDecoded($requirement, $subject, $spoken),
             $kinds === [] => 'no whole file is there to be looked at',
             default => "{$spoken} files do not tell it",
         };
     }
 
     /** The codec is what matters, and not what it is wrapped in. */
-    private static function notDecoded(Subject $subject, string $spoken): string
+    private static function notDecoded(Requirement $requirement, Subject $subject, string $spoken): string
     {
         foreach ($subject->match->passes ?? [] as $pass) {
             foreach ($pass->frames->table() as $facts) {
+                if ($facts->movie !== null && $requirement->id() !== RequirementId::CONTENT_SOURCE) {
+                    return MoviePictures::whyNot($facts) ?? 'the pictures of a movie are not looked at for it';
+                }
                 if ($facts->movie !== null) {
                     return $facts->movie->shown->why
                         ?? MoviePictures::whyNot($facts)

@@ -33,7 +33,8 @@ final readonly class SourceLook
     /** More pictures are not all looked at, however small. */
     private const MOST_PICTURES = 400;
 
-    private const MOST_PIXELS = 6_000_000_000;
+    /** Of all pictures of both: what takes some twenty seconds. */
+    private const MOST_PIXELS = 500_000_000;
 
     private function __construct(private Delivery $delivery, private Listing $listing) {}
 
@@ -152,8 +153,12 @@ final readonly class SourceLook
     {
         $wanted = array_flip($numbers);
         $places = [];
+        $size = null;
         foreach ($frames->frames->numbers as $i => $number) {
-            if (isset($wanted[$number]) && $frames->frames->factsAt($i)->isWhole()) {
+            $facts = $frames->frames->factsAt($i);
+            $own = [$facts->picture->width, $facts->picture->height];
+            // those of another size are told elsewhere, and may be of any
+            if (isset($wanted[$number]) && $facts->isWhole() && $own === ($size ??= $own)) {
                 $places[$wanted[$number]] = $i;
             }
         }

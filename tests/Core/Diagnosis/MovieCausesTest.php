@@ -309,6 +309,25 @@ final class MovieCausesTest extends TestCase
         ]);
     }
 
+    public function test_a_picture_of_another_size_than_its_track_is_not_unpacked(): void
+    {
+        $large = self::picture(1, 640, 360);
+        $movie = (new MovieWriter(64, 36, brand: 'qt  '))->write([$large, ...array_map(self::picture(...), range(2, 24))]);
+        $document = self::checked($movie);
+
+        self::assertNull(self::line($document, 'content.source'));
+        self::assertSame('counts', $document['movies'][0]['against']['looked']);
+        self::assertStringContainsString('another size', $document['movies'][0]['against']['why_not']);
+    }
+
+    public function test_pictures_that_nobody_lays_beside_others_are_told_as_not_looked_at(): void
+    {
+        $document = self::checked(self::movie(), ['content.black' => 'none']);
+        $why = array_column($document['not_checked'], 'why', 'id');
+
+        self::assertSame('the pictures of a movie are not looked at for it', $why['content.black']);
+    }
+
     /** @return iterable<string, array{string, array<string, mixed>, list<string>}> file, what is asked, causes */
     public static function alone(): iterable
     {

@@ -100,7 +100,7 @@ final readonly class MoviePictures
         foreach ($this->kept($wanted) as $number => [$place, $size]) {
             if (isset($wanted[$number])) {
                 $bytes = $this->read($place, $size);
-                yield $number => $raw === null ? self::still($bytes) : $raw->grid($bytes);
+                yield $number => $raw === null ? $this->still($bytes) : $raw->grid($bytes);
             }
         }
     }
@@ -152,10 +152,14 @@ final readonly class MoviePictures
         return $bytes;
     }
 
-    private static function still(string $bytes): string
+    private function still(string $bytes): string
     {
         $source = new StringSource($bytes);
         $facts = Probe::standard()->read($source);
+        $is = $this->facts->picture;
+        if ($facts->picture->width !== $is->width || $facts->picture->height !== $is->height) {
+            throw PixelsRefused::because('a picture is of another size than its track');
+        }
 
         return PointGrid::of((new GdDecoder)->decode($source, $facts));
     }
