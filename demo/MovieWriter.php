@@ -22,13 +22,17 @@ final readonly class MovieWriter
         180 => [-self::ONE, 0, 0, -self::ONE], 270 => [0, -self::ONE, self::ONE, 0],
     ];
 
-    /** @param  string  $code  four letters: `png ` or `jpeg` */
+    /**
+     * @param  string  $code  four letters: `png ` or `jpeg`
+     * @param  string  $spherical  `mono`, `stereo`, or empty where the pictures are flat
+     */
     public function __construct(
         private int $width,
         private int $height,
         private MovieTraits $traits = new MovieTraits,
         private string $brand = 'isom',
         private string $code = 'png ',
+        private string $spherical = '',
     ) {}
 
     /** @param  list<string>  $pictures  files, one a picture */
@@ -117,7 +121,8 @@ final readonly class MovieWriter
             .pack('Nn', 0, 1)
             .str_repeat("\0", 32)
             .pack('nn', 24, 0xFFFF)
-            .self::box('pasp', pack('NN', ...$this->traits->pixels));
+            .self::box('pasp', pack('NN', ...$this->traits->pixels))
+            .$this->projection();
 
         return self::box(
             'stbl',
@@ -128,6 +133,18 @@ final readonly class MovieWriter
                 .self::full('stsz', pack('NN', 0, $count).pack('N*', ...$sizes))
                 .self::full('stco', pack('NN', 1, $from)),
         );
+    }
+
+    /** That the pictures are a sphere, twice as wide as high; for two eyes, one above the other. */
+    private function projection(): string
+    {
+        if ($this->spherical === '') {
+            return '';
+        }
+        $sphere = self::box('proj', self::full('prhd', pack('N3', 0, 0, 0)).self::full('equi', pack('N4', 0, 0, 0, 0)));
+
+        return self::full('st3d', chr($this->spherical === 'stereo' ? 1 : 0))
+            .self::box('sv3d', self::full('svhd', "stand-in\0").$sphere);
     }
 
     private function times(int $count): string

@@ -24,7 +24,7 @@ final class MovieCausesTest extends TestCase
 
     private static function picture(int $number, int $width = 64, int $height = 36): string
     {
-        return self::$drawn["{$number} {$width}"] ??= (new PngWriter($width, $height, 'RGB', 8))
+        return self::$drawn["{$number} {$width} {$height}"] ??= (new PngWriter($width, $height, 'RGB', 8))
             ->write((new Painter($width, $height))->lines($number * 7));
     }
 
@@ -312,7 +312,8 @@ final class MovieCausesTest extends TestCase
     public function test_a_picture_of_another_size_than_its_track_is_not_unpacked(): void
     {
         $large = self::picture(1, 640, 360);
-        $movie = (new MovieWriter(64, 36, brand: 'qt  '))->write([$large, ...array_map(self::picture(...), range(2, 24))]);
+        $pictures = [$large, ...array_map(self::picture(...), range(2, 24))];
+        $movie = (new MovieWriter(64, 36, brand: 'qt  '))->write($pictures);
         $document = self::checked($movie);
 
         self::assertNull(self::line($document, 'content.source'));
@@ -326,6 +327,37 @@ final class MovieCausesTest extends TestCase
         $why = array_column($document['not_checked'], 'why', 'id');
 
         self::assertSame('the pictures of a movie are not looked at for it', $why['content.black']);
+    }
+
+    /** @return iterable<string, array{string, int, string, list<string>}> how it is tagged, its height, what is asked */
+    public static function spheres(): iterable
+    {
+        yield 'tagged' => ['mono', 36, 'lat-long', []];
+        yield 'not tagged' => ['', 36, 'lat-long', ['spherical-not-tagged']];
+        yield 'for two eyes' => ['stereo', 72, 'lat-long stereo', []];
+        yield 'for one eye, where two are asked' => ['mono', 72, 'lat-long stereo', ['value-differs']];
+        yield 'flat, where flat is asked' => ['', 36, 'flat', []];
+        yield 'a sphere, where flat is asked' => ['mono', 36, 'flat', ['value-differs']];
+    }
+
+    /** @param  list<string>  $causes */
+    #[DataProvider('spheres')]
+    public function test_a_sphere_is_one_by_its_tag_and_its_shape(
+        string $tag,
+        int $height,
+        string $asked,
+        array $causes,
+    ): void {
+        $pictures = [self::picture(1, 72, $height), self::picture(2, 72, $height)];
+        $movie = (new MovieWriter(72, $height, brand: 'qt  ', spherical: $tag))->write($pictures);
+        $document = (new Workbench)->put('a.mov', $movie)->check(
+            Workbench::specification(
+                ['format.kind' => 'mov', 'picture.projection' => $asked],
+                ['delivers' => 'movie'],
+            ),
+        );
+
+        self::assertSame($causes, array_column($document['causes'], 'id'), (string) json_encode($document['entries']));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, list<string>}> file, what is asked, causes */
