@@ -41,7 +41,12 @@ final class MovesTest extends LedgerTestCase
         $check = $this->check();
         $before = $this->names();
         $ledger = $this->page("/deliverables/{$this->deliverable->id}/frames")['ledger'];
-        self::assertSame([true, null], [$ledger['movable'], $ledger['moved']]);
+        self::assertSame([true, null, []], [$ledger['movable'], $ledger['moved'], $ledger['took']]);
+        $this->deliverable->renderLogs()->create(['name' => 'x', 'reading' => ['along' => [[1001, 900], [1002, 800]]]]);
+        self::assertSame(
+            [[1001, 900], [1002, 800]],
+            $this->page("/deliverables/{$this->deliverable->id}/frames")['ledger']['took'],
+        );
         $this->getJson("/checks/{$check->id}/moves")
             ->assertOk()
             ->assertJsonPath('lines.0.from', 'TC-010.####.png')

@@ -261,6 +261,11 @@ final class OverseeingTest extends LedgerTestCase
                 $done['read'],
             ],
         );
+        self::assertSame(
+            [[1001, 60_000], [1002, 60_000], [1003, 60_000], [1004, 300_000], [1005, 60_000], [1006, 60_000]],
+            $this->deliverable->renderLogs()->firstOrFail()->reading['along'] ?? null,
+        );
+        self::assertArrayNotHasKey('along', $done['reading']);
         // its times are those of the plan, and what it has finished is not rendered again
         $page = $this->page("/deliverables/{$this->deliverable->id}/render");
         self::assertSame(

@@ -14,6 +14,9 @@ final readonly class LogSummary
 {
     private const SAMPLE = 500;
 
+    /** So many times are drawn along the frames. */
+    private const ALONG = 240;
+
     /** @return array<string, mixed> */
     public static function of(Deliverable $deliverable, LogReading $reading): array
     {
@@ -37,12 +40,29 @@ final readonly class LogSummary
             'sample' => array_values(
                 array_filter($times, static fn (int $at): bool => $at % $every === 0, ARRAY_FILTER_USE_KEY),
             ),
+            'along' => self::along($reading),
             'warnings' => $reading->warnings->count,
             'errors' => $reading->errors->count,
             'messages' => self::messages($reading),
             'clock' => $reading->clock->last,
             'progress' => self::progress($deliverable, $reading),
         ];
+    }
+
+    /** @return list<array{int, int}> frames in their order, and the milliseconds each took */
+    private static function along(LogReading $reading): array
+    {
+        $times = array_filter($reading->frames->milliseconds, is_int(...));
+        ksort($times);
+        $every = max(1, intdiv(count($times) + self::ALONG - 1, self::ALONG));
+        $along = [];
+        foreach (array_keys($times) as $at => $frame) {
+            if ($at % $every === 0) {
+                $along[] = [$frame, $times[$frame]];
+            }
+        }
+
+        return $along;
     }
 
     /** @return list<array{string, string, int}> event, what is said, how often */

@@ -420,6 +420,8 @@ export interface Ledger {
     current: boolean;
     /** Files were arriving then, and should be there by now. */
     arrived: boolean;
+    /** frames, and the milliseconds they took to render; where a log has told */
+    took: [number, number][];
     /** all that are owed */
     parts: string[];
     scene: { name: string; part: string | null; at: string } | null;

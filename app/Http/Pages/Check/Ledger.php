@@ -82,6 +82,9 @@ final readonly class Ledger
     /** Files were arriving then, and should be there by now. */
     public bool $arrived;
 
+    /** @var list<array{int, int}> frames, and the milliseconds they took to render; where a log has told */
+    public array $took;
+
     /** @var list<string> all that are owed */
     public array $parts;
 
@@ -127,6 +130,7 @@ final readonly class Ledger
         $this->movable = $this->newest && $check->delivery !== null && self::hasMoves($document);
         $this->elsewhere = $check->delivery?->isInFolder() === false;
         $this->moved = $this->newest ? self::moved($deliverable, $check->delivery) : null;
+        $this->took = $check->delivery === null ? [] : self::took($deliverable);
         $this->specification = $deliverable->specification->title;
         $this->labels = self::labels($document);
         $this->arrived = self::wasArriving($document) && IndexLine::shouldHaveArrived($check);
@@ -155,6 +159,15 @@ final readonly class Ledger
             'by' => $move->person?->name,
             'at' => $move->created_at->format('j M, H:i'),
         ];
+    }
+
+    /** @return list<array{int, int}> by the log that was read last */
+    private static function took(Deliverable $deliverable): array
+    {
+        /** @var list<array{int, int}> $along */
+        $along = $deliverable->renderLogs()->latest('id')->first()->reading['along'] ?? [];
+
+        return $along;
     }
 
     /** @return array{name: string, part: string|null, at: string}|null */

@@ -42,7 +42,7 @@ final readonly class LogShown
     public function __construct(RenderLog $log)
     {
         /** @var LogFacts|null $reading */
-        $reading = $log->reading === null ? null : array_diff_key($log->reading, ['sample' => true]);
+        $reading = $log->reading === null ? null : array_diff_key($log->reading, ['sample' => true, 'along' => true]);
         $this->id = $log->id;
         $this->name = $log->name;
         $this->followed = $log->path !== null;

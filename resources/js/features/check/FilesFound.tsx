@@ -107,7 +107,13 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
     return (
         <section>
             {isNamed && <h2 className="aside px-6 pt-3">{sequence.pass ?? part}</h2>}
-            <FrameStrip sequence={sequence} wrong={strip?.wrong ?? ''} sizes={strip?.sizes ?? []} onChoose={choose} />
+            <FrameStrip
+                sequence={sequence}
+                wrong={strip?.wrong ?? ''}
+                sizes={strip?.sizes ?? []}
+                took={ledger.took}
+                onChoose={choose}
+            />
             {part !== null && (
                 <Pictures ledger={ledger} part={part} pass={sequence.pass} frames={pictures} layers={strip?.layers} />
             )}

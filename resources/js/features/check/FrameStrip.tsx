@@ -1,5 +1,6 @@
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { bytes, runs } from '../../lib/frames';
+import { spokenTime } from '../../lib/spoken';
 import { CopyButton } from '../../parts/CopyButton';
 import type { Sequence } from '../../types/views';
 import { closer, following, frameByKey, further, SAYS, stripOf, type FrameState, type Strip } from './strip';
@@ -10,11 +11,13 @@ function Told({
     strip,
     cursor,
     size,
+    time,
     pattern,
 }: {
     strip: Strip;
     cursor: number | null;
     size: number | undefined;
+    time: number | undefined;
     pattern: string;
 }) {
     return (
@@ -25,6 +28,7 @@ function Told({
                 <>
                     <span className="mono">{cursor}</span> {SAYS[strip.state(cursor, cursor)]}
                     {size !== undefined && `, ${bytes(size)}`}
+                    {time !== undefined && `, rendered in ${spokenTime(time / 1000)}`}
                 </>
             )}
         </span>
@@ -69,7 +73,7 @@ function Selected({
 }
 
 /** What the shades mean that are on the strip. */
-function Legend({ states }: { states: FrameState[] }) {
+function Legend({ states, hasTimes }: { states: FrameState[]; hasTimes: boolean }) {
     return (
         <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-faint" aria-label="Legend">
             {states.map((state) => (
@@ -78,6 +82,7 @@ function Legend({ states }: { states: FrameState[] }) {
                     {SAYS[state]}
                 </li>
             ))}
+            {hasTimes && <li>above: file sizes; dashed: render times</li>}
         </ul>
     );
 }
@@ -129,6 +134,8 @@ interface StripProps {
     sequence: Sequence;
     wrong: string;
     sizes: [number, number][];
+    /** milliseconds by frame, where a log has told them */
+    took: [number, number][];
     /** a frame that somebody wants to see */
     onChoose: (frame: number) => void;
 }
@@ -145,6 +152,7 @@ function Figure({
     strip,
     sequence,
     sizes,
+    took,
     onView,
     onChoose,
 }: StripProps & { strip: Strip; onView: (view: [number, number] | null) => void }) {
@@ -178,13 +186,15 @@ function Figure({
         }
     };
     const whose = sequence.pass === null ? '' : ` of ${sequence.pass}`;
-    const shown = sizes.filter(([frame]) => strip.clamp(frame) === frame);
+    const isShown = ([frame]: [number, number]) => strip.clamp(frame) === frame;
+    const times = took.filter(isShown);
 
     return (
         <figure className="px-6 pt-3" aria-label={`Frames ${strip.first} to ${strip.last}${whose}`}>
             <StripDrawing
                 strip={strip}
-                sizes={shown}
+                sizes={sizes.filter(isShown)}
+                took={times}
                 cursor={cursor}
                 mark={mark}
                 hatch={id}
@@ -211,12 +221,13 @@ function Figure({
                     strip={strip}
                     cursor={cursor}
                     size={sizes.find(([frame]) => frame === cursor)?.[1]}
+                    time={took.find(([frame]) => frame === cursor)?.[1]}
                     pattern={sequence.pattern}
                 />
                 {mark !== null && <Selected id={`${id}-range`} strip={strip} mark={mark} onMark={setMark} />}
             </figcaption>
             <div className="flex flex-wrap items-center gap-x-6">
-                <Legend states={strip.states} />
+                <Legend states={strip.states} hasTimes={times.length > 1} />
                 <Ways strip={strip} from={cursor ?? strip.first} onView={onView} onGo={go} />
             </div>
         </figure>

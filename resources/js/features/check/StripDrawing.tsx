@@ -63,15 +63,21 @@ function Cells({ strip, hatch }: { strip: Strip; hatch: string }) {
     });
 }
 
-/** Sizes as a fine line above the cells. */
-function Sizes({ strip, sizes }: { strip: Strip; sizes: [number, number][] }) {
-    const largest = Math.max(1, ...sizes.map(([, size]) => size));
-    const points = sizes.map(
-        ([frame, size]) => `${strip.x(frame).toFixed(1)},${(22 - (size / largest) * 18).toFixed(1)}`,
+/** Values as a fine line above the cells: sizes drawn through, render times dashed. */
+function Line({ strip, values, dashed = false }: { strip: Strip; values: [number, number][]; dashed?: boolean }) {
+    const largest = Math.max(1, ...values.map(([, value]) => value));
+    const points = values.map(
+        ([frame, value]) => `${strip.x(frame).toFixed(1)},${(22 - (value / largest) * 18).toFixed(1)}`,
     );
 
-    return sizes.length < 2 ? null : (
-        <polyline points={points.join(' ')} fill="none" stroke="var(--color-secondary)" strokeWidth="1" />
+    return values.length < 2 ? null : (
+        <polyline
+            points={points.join(' ')}
+            fill="none"
+            stroke={dashed ? 'var(--color-primary)' : 'var(--color-secondary)'}
+            strokeWidth="1"
+            strokeDasharray={dashed ? '4 3' : undefined}
+        />
     );
 }
 
@@ -115,6 +121,7 @@ function Selection({ strip, mark }: { strip: Strip; mark: [number, number] }) {
 export function StripDrawing({
     strip,
     sizes,
+    took,
     cursor,
     mark,
     hatch,
@@ -125,6 +132,7 @@ export function StripDrawing({
 }: {
     strip: Strip;
     sizes: [number, number][];
+    took: [number, number][];
     cursor: number | null;
     mark: [number, number] | null;
     hatch: string;
@@ -160,7 +168,8 @@ export function StripDrawing({
             onPointerUp={(event) => onUp(at(event))}
         >
             <Hatch id={hatch} />
-            <Sizes strip={strip} sizes={sizes} />
+            <Line strip={strip} values={sizes} />
+            <Line strip={strip} values={took} dashed />
             <Cells strip={strip} hatch={hatch} />
             {mark !== null && <Selection strip={strip} mark={mark} />}
             {cursor !== null && (
