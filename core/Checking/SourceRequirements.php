@@ -10,6 +10,7 @@ use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\Resolution;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
@@ -98,6 +99,10 @@ final readonly class SourceRequirements
     private static function count(Part $source, ?PartMatch $found): ?string
     {
         $expected = $source->expected();
+        if ($source->delivers === Delivers::Still) {
+            // how long it stands is nobody's but the movie's
+            return null;
+        }
         if ($expected !== null) {
             return (string) count($expected);
         }

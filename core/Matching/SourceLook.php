@@ -17,6 +17,7 @@ use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -42,12 +43,20 @@ final readonly class SourceLook
     public static function isOwedBy(Specification $specification): bool
     {
         foreach ($specification->parts as $part) {
-            if ($part->delivers->isMovie() && $specification->part($part->madeFrom ?? '') !== null) {
+            if (self::framesOf($specification, $part) !== null) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** The frames that a part is made from, where it is a movie made from frames. */
+    private static function framesOf(Specification $specification, Part $part): ?Part
+    {
+        $source = $part->delivers->isMovie() ? $specification->part($part->madeFrom ?? '') : null;
+
+        return $source?->delivers === Delivers::Frames ? $source : null;
     }
 
     /** @return Delivery the same, with what was seen */
@@ -56,8 +65,8 @@ final readonly class SourceLook
         $look = new self($delivery, $listing);
         $match = null;
         foreach ($specification->parts as $part) {
-            $source = $specification->part($part->madeFrom ?? '');
-            if ($source === null || ! $part->delivers->isMovie() || $source->delivers->isMovie()) {
+            $source = self::framesOf($specification, $part);
+            if ($source === null) {
                 continue;
             }
             $match ??= Matcher::match($specification, $delivery);

@@ -321,6 +321,21 @@ final class MovieCausesTest extends TestCase
         self::assertStringContainsString('another size', $document['movies'][0]['against']['why_not']);
     }
 
+    public function test_a_movie_of_one_still_stands_as_long_as_it_stands(): void
+    {
+        $bench = (new Workbench)->put('card.png', self::picture(1))->put('card.mov', self::movie([1, 1, 1, 1, 1, 1]));
+        $document = $bench->check(Workbench::specification([], ['parts' => [
+            ['name' => 'card', 'delivers' => 'still', 'require' => [
+                'format.kind' => 'png', 'picture.resolution' => '64x36', 'naming.pattern' => 'card.{ext}',
+            ]],
+            ['name' => 'movie', 'delivers' => 'movie', 'made_from' => 'card', 'require' => [
+                'format.kind' => 'mov', 'naming.pattern' => 'card.{ext}',
+            ]],
+        ]]));
+
+        self::assertSame('balanced', $document['verdict'], (string) json_encode($document['causes']));
+    }
+
     public function test_pictures_that_nobody_lays_beside_others_are_told_as_not_looked_at(): void
     {
         $document = self::checked(self::movie(), ['content.black' => 'none']);
