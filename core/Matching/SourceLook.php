@@ -18,6 +18,7 @@ use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Specification\Delivers;
+use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
 /**
