@@ -336,6 +336,105 @@ final class MovieCausesTest extends TestCase
         self::assertSame('balanced', $document['verdict'], (string) json_encode($document['causes']));
     }
 
+    /**
+     * Tones from dark to light, as wide bars that move with the frame.
+     *
+     * @param  \Closure(float): float  $curve  what becomes of each
+     */
+    private static function tones(int $n, \Closure $curve): string
+    {
+        $line = [];
+        for ($i = 0; $i < 16; $i++) {
+            $light = $curve((($i + $n) % 16) / 15);
+            $line[] = [4, [$light, $light, $light, 1.0]];
+        }
+
+        return (new PngWriter(64, 36, 'RGB', 8))->write((static function () use ($line): \Generator {
+            for ($y = 0; $y < 36; $y++) {
+                yield $line;
+            }
+        })());
+    }
+
+    /** @return iterable<string, array{\Closure(float): float, list<string>, string}> curve, causes, what is found */
+    public static function lights(): iterable
+    {
+        yield 'as they are' => [static fn (float $v): float => $v, [], 'yes'];
+        yield 'brighter' => [static fn (float $v): float => $v ** 0.6, ['view-applied-twice'], 'brighter throughout'];
+        yield 'darker' => [static fn (float $v): float => $v ** 1.8, ['view-missing'], 'darker throughout'];
+        yield 'of more contrast' => [
+            static fn (float $v): float => max(0.0, min(1.0, ($v - 0.5) * 1.5 + 0.5)),
+            ['view-applied-twice'],
+            'of more contrast throughout',
+        ];
+        yield 'hardly brighter' => [static fn (float $v): float => min(1.0, $v + 0.015), [], 'yes'];
+    }
+
+    /**
+     * @param  \Closure(float): float  $curve
+     * @param  list<string>  $causes
+     */
+    #[DataProvider('lights')]
+    public function test_a_view_laid_over_all_of_them_is_measured(\Closure $curve, array $causes, string $found): void
+    {
+        $bench = new Workbench;
+        foreach (range(1, self::COUNT) as $n) {
+            $bench->put(sprintf('TC_010.%04d.png', 1000 + $n), self::tones($n, static fn (float $v): float => $v));
+        }
+        $pictures = array_map(static fn (int $n): string => self::tones($n, $curve), range(1, self::COUNT));
+        $bench->put('TC_010_reel.mov', (new MovieWriter(64, 36, brand: 'qt  '))->write($pictures));
+        $document = $bench->check(self::specification([]));
+
+        self::assertSame($causes, array_column($document['causes'], 'id'), (string) json_encode($document['causes']));
+        self::assertSame($found, self::line($document, 'content.source')['files']['found'] ?? null);
+        foreach ($document['causes'] as $cause) {
+            self::assertStringContainsString('of 255 in the frames is', implode(' ', $cause['evidence']));
+        }
+    }
+
+    /** @return iterable<string, array{\Closure(Workbench): Workbench, string}> the delivery, and why nothing is seen */
+    public static function unseen(): iterable
+    {
+        yield 'frames of floats' => [
+            static function (Workbench $bench): Workbench {
+                foreach (range(1, self::COUNT) as $n) {
+                    $bench->put(sprintf('TC_010.%04d.exr', 1000 + $n), Workbench::exr());
+                }
+
+                return $bench;
+            },
+            'its frames are linear',
+        ];
+        yield 'no frame is whole' => [
+            static function (Workbench $bench): Workbench {
+                foreach (range(1, self::COUNT) as $n) {
+                    $bench->put(sprintf('TC_010.%04d.png', 1000 + $n), substr(self::picture($n), 0, 50));
+                }
+
+                return $bench;
+            },
+            'no whole frame is there',
+        ];
+    }
+
+    /** @param  \Closure(Workbench): Workbench  $fill */
+    #[DataProvider('unseen')]
+    public function test_what_cannot_be_seen_is_said(\Closure $fill, string $why): void
+    {
+        $document = $fill(new Workbench)->put('TC_010_reel.mov', self::movie())->check(Workbench::specification([], [
+            'parts' => [
+                ['name' => 'frames', 'delivers' => 'frames', 'require' => [
+                    'time.range' => '1001-1024', 'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                ]],
+                ['name' => 'reel', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => [
+                    'format.kind' => 'mov', 'naming.pattern' => '{shot}_reel.{ext}',
+                ]],
+            ],
+        ]));
+
+        self::assertStringContainsString($why, (string) $document['movies'][0]['against']['why_not']);
+    }
+
     public function test_pictures_that_nobody_lays_beside_others_are_told_as_not_looked_at(): void
     {
         $document = self::checked(self::movie(), ['content.black' => 'none']);

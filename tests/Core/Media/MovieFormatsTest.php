@@ -181,6 +181,31 @@ final class MovieFormatsTest extends TestCase
         self::assertSame('24000/1001', (string) self::read('film.mkv')->timing->rate);
     }
 
+    public function test_an_index_of_indexes_is_read_as_the_one_at_the_end(): void
+    {
+        // sizes and keyframes in a table among the pictures, which the stream points at (OpenDML 1.02)
+        $plain = (string) file_get_contents(self::FOLDER.'jpeg.avi');
+        $movie = (int) strpos($plain, 'movi');
+        $rows = '';
+        $at = $movie + 4;
+        $count = 0;
+        while (substr($plain, $at + 2, 2) === 'dc' && $count < 12) {
+            /** @var array{1: int} $size */
+            $size = unpack('V', $plain, $at + 4);
+            $rows .= pack('VV', $at + 8, $size[1] | ($count % 4 === 0 ? 0 : 1 << 31));
+            $at += 8 + $size[1] + $size[1] % 2;
+            $count++;
+        }
+        $table = 'ix00'.pack('VvCCV', 24 + strlen($rows), 2, 0, 1, $count).'00dc'.pack('PV', 0, 0).$rows;
+        $indexes = pack('vCCV', 4, 0, 0, 1).'00dc'.str_repeat("\0", 12)
+            .pack('PVV', strlen($plain), strlen($table), $count);
+        $junk = (int) strpos($plain, 'JUNK');
+        $broken = substr_replace($plain, 'indx'.pack('V', strlen($indexes)).$indexes, $junk, 8 + strlen($indexes));
+        $facts = Probe::standard()->read(new StringSource($broken.$table));
+
+        self::assertSame([$count, 4], [$facts->timing->frameCount, $facts->movie?->picture->order->longestInterval]);
+    }
+
     public function test_compressed_sound_has_no_depth(): void
     {
         self::assertNull(self::read('sound.mp4')->movie?->sound[0]->bitDepth);
