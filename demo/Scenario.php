@@ -88,7 +88,7 @@ final readonly class Scenario
                             RequirementId::CONTENT_UNIFORM => 'yes',
                         ],
                     ],
-                    'Assembled film' => [
+                    'Reel' => [
                         'require' => [RequirementId::CAMERA_SINGLE => null],
                         'parts' => [
                             ['name' => 'frames', 'delivers' => 'frames', 'require' => [
@@ -322,7 +322,7 @@ final readonly class Scenario
                     ],
                     [
                         'code' => 'TC_REEL', 'title' => 'assembled film', 'owner' => 'brida', 'due' => 130,
-                        'specification' => 'Assembled film', 'require' => [], 'scene' => null,
+                        'specification' => 'Reel', 'require' => [], 'scene' => null,
                         'render' => [
                             RequirementId::PICTURE_RESOLUTION => '480x200',
                             RequirementId::TIME_RANGE => '1-48',
