@@ -89,10 +89,8 @@ final readonly class SourceLook
         }
         try {
             $shown = $frames === null ? null : $this->compared($movie, $frames, $facts);
-        } catch (PixelsRefused|FileDamaged $refused) {
+        } catch (PixelsRefused|FileDamaged|FileTooLarge $refused) {
             $shown = SourceShown::unseen($refused->getMessage());
-        } catch (FileTooLarge $large) {
-            $shown = SourceShown::unseen($large->getMessage());
         } catch (BytesMissing) {
             $shown = SourceShown::unseen('not looked at from here: only the whole files would show it');
         } catch (SourceUnreadable $gone) {
@@ -113,25 +111,23 @@ final readonly class SourceLook
             return SourceShown::unseen('its frames are linear, and are seen through a view that is not known here');
         }
         $count = $facts->timing->frameCount ?? 0;
+        $some = self::spreadOver($count);
         $pixels = max($count, count($numbers)) * (self::pixelsOf($facts) + self::pixelsOf($first));
-        if ($count === count($numbers) && ($this->depth() === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
-            $some = $this->looked($movie, $frames, self::spreadOver($count));
-            if ($some->isRight()) {
-                return $some->shown(false);
+        if ($count === count($numbers) && ($this->delivery->depth === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
+            $order = $this->looked($movie, $frames, $numbers, $places, $some);
+            if ($order->isRight()) {
+                return $order->shown(false);
             }
         }
         if ($pixels > self::MOST_PIXELS || max($count, count($numbers)) > self::MOST_PICTURES) {
             return $count === count($numbers)
-                ? $this->looked($movie, $frames, self::spreadOver($count))->shown(false)
+                ? $this->looked($movie, $frames, $numbers, $places, $some)->shown(false)
                 : SourceShown::unseen('it has another count than its frames, and too many to look at all');
         }
 
-        return $this->looked($movie, $frames, array_fill_keys(range(0, max(0, $count - 1)), true))->shown(true);
-    }
+        $all = array_fill_keys(range(0, max(0, $count - 1)), true);
 
-    private function depth(): ScanDepth
-    {
-        return $this->delivery->depth;
+        return $this->looked($movie, $frames, $numbers, $places, $all)->shown(true);
     }
 
     private static function pixelsOf(MediaFacts $facts): int
@@ -139,13 +135,20 @@ final readonly class SourceLook
         return max(1, ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0));
     }
 
-    /** @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all, or each beside its frame */
-    private function looked(PassMatch $movie, PassMatch $frames, array $chosen): SourceOrder
-    {
+    /**
+     * @param  list<int>  $numbers  of the frames that are expected
+     * @param  array<int, int>  $places  of those that are there, by their place among those expected
+     * @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all, or each beside its frame
+     */
+    private function looked(
+        PassMatch $movie,
+        PassMatch $frames,
+        array $numbers,
+        array $places,
+        array $chosen,
+    ): SourceOrder {
         $facts = $movie->frames->factsAt(0);
         $count = $facts->timing->frameCount ?? 0;
-        $numbers = iterator_to_array(($frames->expected ?? $frames->present)->numbers(), false);
-        $places = $this->framesToLookAt($frames, $numbers);
         $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
         $own = $this->gridsOf($frames, count($chosen) === $count ? $places : array_intersect_key($places, $chosen));
 

@@ -18,7 +18,7 @@ final readonly class EditList
     /** @param  list<array{int, int}>  $edits  ticks that are shown (0: to the end), from which tick of the track on */
     private function __construct(private array $edits, private int $tolerance) {}
 
-    /** @param  int  $movieScale  ticks a second of the movie, in which lengths are told; those of the track are $scale */
+    /** @param  int  $movieScale  ticks a second of the movie, by which lengths are told; $scale: of the track */
     public static function read(FileEnds $file, ?Box $box, int $scale, int $movieScale): self
     {
         $edits = [];
