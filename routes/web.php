@@ -80,6 +80,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::patch('/pool', [Render\PoolController::class, 'update'])->name('pool');
         Route::get('/tree', [Tree\TreeController::class, 'show'])->name('tree');
         Route::patch('/tree', [Tree\TreeController::class, 'update'])->name('tree.assign');
+        Route::delete('/tree', [Tree\TreeController::class, 'destroy'])->name('tree.stop');
         Route::get('/names', [Production\NamesController::class, 'show'])->name('names');
         Route::patch('/names', [Production\NamesController::class, 'update'])->name('names.update');
         Route::post('/names', [Production\FieldMapController::class, 'store'])->name('names.import');
@@ -203,7 +204,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
         Route::get('/moves', [Check\MoveController::class, 'show'])->middleware('throttle:costly')->name('moves');
         Route::post('/moves', [Check\MoveController::class, 'store'])->middleware('throttle:costly')->name('moves.do');
         Route::get('/moves.{format}', Check\MoveScriptController::class)
-            ->whereIn('format', ['sh', 'bat', 'csv'])
+            ->whereIn('format', ['sh', 'bat', 'csv', 'json'])
             ->middleware('throttle:costly')
             ->name('moves.script');
     });
@@ -218,6 +219,12 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
         ->withoutMiddleware('throttle:work')
         ->can('view', 'check')
         ->name('check.picture');
+    Route::get('/places/{part}/{frame}', [Check\PlaceController::class, 'show'])
+        ->where('frame', '-?\d{1,10}')
+        ->middleware('throttle:pictures')
+        ->withoutMiddleware('throttle:work')
+        ->can('view', 'check')
+        ->name('check.place');
 });
 
 // asked at each keystroke, so counted apart from the rest of the work

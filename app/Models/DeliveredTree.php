@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -62,6 +63,12 @@ final class DeliveredTree extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeUnderWay(Builder $query): void
+    {
+        $query->whereIn('state', [CheckState::Queued, CheckState::Running]);
     }
 
     public function isUnderWay(): bool

@@ -12,11 +12,10 @@ final readonly class TreeProcess
     /**
      * @param  \Closure(array{done: int, all: int|null, at: string}|null): bool  $progress  null: it goes on; false
      *   stops it
-     * @return bool whether it came to its end
      *
      * @throws WorkRefused
      */
-    public static function run(TreeOrder $order, \Closure $progress): bool
+    public static function run(TreeOrder $order, \Closure $progress): ScanOutcome
     {
         $last = [];
         $outcome = ChildProcess::standard()->run(
@@ -33,6 +32,11 @@ final readonly class TreeProcess
             throw WorkRefused::told($last);
         }
 
-        return $outcome === Outcome::Finished && isset($last['ended']);
+        return match (true) {
+            $outcome === Outcome::Stopped => ScanOutcome::Stopped,
+            $outcome === Outcome::Finished && isset($last['ended']) => ScanOutcome::Whole,
+            $outcome === Outcome::Finished && isset($last['paused']) => ScanOutcome::Paused,
+            default => ScanOutcome::Broken,
+        };
     }
 }

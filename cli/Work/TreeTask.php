@@ -15,7 +15,7 @@ use PlainLedger\Core\Tree\TreeOrder;
 use PlainLedger\Core\Tree\TreeReport;
 use PlainLedger\Core\Tree\TreeRow;
 
-/** A delivered tree, scanned once, beside all that it may answer. A second look reads no file again. */
+/** A delivered tree, scanned once, some seconds at a time, beside all that it may answer. No file is read again. */
 final readonly class TreeTask
 {
     private const FILES_A_STEP = 200;
@@ -29,10 +29,11 @@ final readonly class TreeTask
     public function run(TreeOrder $order): void
     {
         $listing = new BeatingListing(PlaceListing::at($order->folder), new Beat($this->say));
-        $kept = SpoolFile::read($order->scanned);
-        $tree = $kept === null ? $this->scanned($listing) : Delivery::fromArray($kept);
-        if ($kept === null) {
-            SpoolFile::keep($order->scanned, $tree->toArray());
+        $tree = $this->found($order, $listing);
+        if ($tree === null) {
+            ($this->say)(['paused' => true]);
+
+            return;
         }
         $check = new TreeCheck(
             $order->owed(),
@@ -40,13 +41,35 @@ final readonly class TreeTask
             Probe::standard(),
             static fn (OwedDelivery $one): array => ApprovedFiles::pictures($order->approved[(int) $one->key] ?? []),
         );
-        SpoolFile::keep($order->report, self::told($check->of($tree, $order->byHand)));
+        SpoolFile::keep($order->report(), self::told($check->of($tree, $order->byHand)));
         ($this->say)(['ended' => true]);
     }
 
-    private function scanned(Listing $listing): Delivery
+    /** Null where time was up before all was read. */
+    private function found(TreeOrder $order, Listing $listing): ?Delivery
     {
+        $kept = SpoolFile::read($order->scanned());
+        if ($kept !== null) {
+            return Delivery::fromArray($kept);
+        }
         $scan = new Scan($listing, Probe::standard());
+        $partial = SpoolFile::read($order->partial());
+        $partial === null ? null : $scan->resume($partial);
+        if (! $this->readOn($scan, $order->seconds)) {
+            SpoolFile::keep($order->partial(), $scan->checkpoint());
+
+            return null;
+        }
+        $tree = $scan->delivery(time());
+        SpoolFile::keep($order->scanned(), $tree->toArray());
+
+        return $tree;
+    }
+
+    /** Whether it came to its end. */
+    private function readOn(Scan $scan, int $seconds): bool
+    {
+        $until = microtime(true) + $seconds;
         $told = 0.0;
         foreach ($scan->steps(self::FILES_A_STEP) as $progress) {
             $now = microtime(true);
@@ -54,9 +77,12 @@ final readonly class TreeTask
                 $told = $now;
                 ($this->say)(['done' => $progress->done, 'all' => $progress->all, 'at' => $progress->at]);
             }
+            if ($progress->all !== null && $now > $until) {
+                return false;
+            }
         }
 
-        return $scan->delivery(time());
+        return true;
     }
 
     /** @return array<string, mixed> without the whole check of each */

@@ -13,8 +13,8 @@ final readonly class TreeOrder
 {
     /**
      * @param  string  $folder  its real place
-     * @param  string  $scanned  a file: what was found, kept for a second look
-     * @param  string  $report  a file: how each deliverable stands
+     * @param  string  $spool  a folder for what is found: as much as is there is not read again
+     * @param  int  $seconds  after which reading is left to another turn
      * @param  array<int, list<array{set_by: string, data: array<string, mixed>, label: string}>>  $layers  of each
      *   deliverable, by its key
      * @param  array<int, array<int, array{folder: string, name: string}>>  $approved  where approved pictures lie, by
@@ -23,12 +23,30 @@ final readonly class TreeOrder
      */
     public function __construct(
         public string $folder,
-        public string $scanned,
-        public string $report,
+        public string $spool,
+        public int $seconds,
         public array $layers,
         public array $approved,
         public array $byHand,
     ) {}
+
+    /** What was found, once all was read. */
+    public function scanned(): string
+    {
+        return "{$this->spool}/scanned.gz";
+    }
+
+    /** How far reading has come. */
+    public function partial(): string
+    {
+        return "{$this->spool}/partial.gz";
+    }
+
+    /** How each deliverable stands. */
+    public function report(): string
+    {
+        return "{$this->spool}/report.gz";
+    }
 
     /** @return list<OwedDelivery> */
     public function owed(): array
@@ -50,7 +68,7 @@ final readonly class TreeOrder
         $raw = base64_encode(...);
 
         return json_encode([
-            'folder' => $raw($this->folder), 'scanned' => $raw($this->scanned), 'report' => $raw($this->report),
+            'folder' => $raw($this->folder), 'spool' => $raw($this->spool), 'seconds' => $this->seconds,
             'layers' => (object) $this->layers,
             'approved' => (object) array_map(
                 static fn (array $frames): object => (object) array_map(
@@ -66,7 +84,7 @@ final readonly class TreeOrder
     public static function read(string $line): self
     {
         /**
-         * @var array{folder: string, scanned: string, report: string, layers: array<int, list<array{set_by: string,
+         * @var array{folder: string, spool: string, seconds: int, layers: array<int, list<array{set_by: string,
          *   data: array<string, mixed>, label: string}>>, approved: array<int, array<int, array{folder: string,
          *   name: string}>>, by_hand: array<string, string>} $data
          */
@@ -75,8 +93,8 @@ final readonly class TreeOrder
 
         return new self(
             $raw($data['folder']),
-            $raw($data['scanned']),
-            $raw($data['report']),
+            $raw($data['spool']),
+            $data['seconds'],
             $data['layers'],
             array_map(
                 static fn (array $frames): array => array_map(

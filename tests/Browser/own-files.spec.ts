@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, truncateSync, writeFileSync } f
 import { execFileSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { accessible, open, production, signIn } from './book';
 
 /** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
@@ -34,7 +34,7 @@ test('a folder of this machine is checked where it lies, and an archive is hande
     await expect(page.getByRole('main')).toContainText('on a disk of their own', { timeout: 60_000 });
     await expect(page.getByRole('main')).toContainText('1096');
     await expect(page.getByRole('main')).toContainText('To render again:');
-    await expect(page.getByRole('main')).toContainText('Pictures are not shown');
+    await expect(page.getByRole('main')).toContainText('this browser does not draw it');
     // of seventeen megabytes
     expect(sent.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(1_500_000);
 
@@ -54,6 +54,66 @@ test('a folder of this machine is checked where it lies, and an archive is hande
     await page.getByRole('button', { name: 'v003/' }).click();
     await page.getByRole('button', { name: 'Check this folder' }).click();
     await expect(page.getByRole('main')).toContainText('It balances', { timeout: 60_000 });
+});
+
+/** The browser's own folder for a page, filled with the demo's frames, stands in for one that somebody chooses. */
+async function chooseFrames(page: Page, below: string): Promise<void> {
+    const from = join(process.env.LEDGER_TEST_HOME ?? '', 'intake', below);
+    const files = readdirSync(from).map((name) => [name, readFileSync(join(from, name)).toString('base64')]);
+    await page.evaluate(async (all) => {
+        const root = await navigator.storage.getDirectory();
+        const folder = await root.getDirectoryHandle('titles', { create: true });
+        for (const [name, text] of all) {
+            const out = await (await folder.getFileHandle(name ?? '', { create: true })).createWritable();
+            await out.write(Uint8Array.from(atob(text ?? ''), (c) => c.charCodeAt(0)));
+            await out.close();
+        }
+        Object.assign(window, { showDirectoryPicker: () => Promise.resolve(folder) });
+    }, files);
+}
+
+const namesThere = (page: Page): Promise<string[]> =>
+    page.evaluate(async () => {
+        const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('titles');
+        const names: string[] = [];
+        for await (const entry of folder.values()) {
+            names.push(entry.name);
+        }
+
+        return names.sort();
+    });
+
+test('names of a folder of this machine are put right there, and back', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_040');
+    await chooseFrames(page, 'tide_clock/TC_040/v003');
+    await page.getByRole('button', { name: 'Another folder' }).click();
+    await page.getByRole('button', { name: 'Choose a folder' }).click();
+    const main = page.getByRole('main');
+    await expect(main).toContainText('on a disk of their own', { timeout: 60_000 });
+    // drawn by the browser itself
+    const picture = page.getByRole('img', { name: /^Frame 1/ }).first();
+    await expect(picture).toHaveAttribute('src', /^blob:/);
+    const before = await namesThere(page);
+
+    const machine = page.getByRole('region', { name: 'Names and places on this machine' });
+    await machine.getByRole('button', { name: 'Rename on this machine' }).click();
+    await accessible(page, 'what is to be renamed on this machine');
+    await machine.getByRole('button', { name: 'Do it to 72 files of titles' }).click();
+    await expect(main).toContainText('It balances', { timeout: 60_000 });
+    expect(await namesThere(page)).toContain('TC_040_titles_v003.0001.png');
+
+    await machine.getByRole('button', { name: 'Undo a renaming on this machine' }).click();
+    await machine.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(main).toContainText('Names that do not fit', { timeout: 60_000 });
+    expect(await namesThere(page)).toEqual(before);
+
+    // as it was, for whoever comes next
+    await page.getByRole('button', { name: 'Another folder' }).click();
+    await page.getByRole('button', { name: 'v003/' }).click();
+    await page.getByRole('button', { name: 'Check this folder' }).click();
+    await expect(main).not.toContainText('on a disk of their own', { timeout: 60_000 });
 });
 
 test('somebody without a sign-in checks a folder by a link', async ({ page, browser }) => {

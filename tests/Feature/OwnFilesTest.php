@@ -112,6 +112,14 @@ final class OwnFilesTest extends LedgerTestCase
         // its files cannot be reached from here
         $this->get("/checks/{$own->id}/pictures/frames/1001")->assertNotFound();
         $this->post("/checks/{$own->id}/moves")->assertSessionHasErrors('moves');
+        // but the browser is told where each lies, so that it can draw it
+        $file = stat("{$this->folder()}/TC_010.1001.png") ?: self::fail('It is not there.');
+        $this->getJson("/checks/{$own->id}/places/frames/1001")->assertOk()->assertExactJson(
+            ['path' => 'TC_010.1001.png', 'size' => $file['size'], 'modified' => $file['mtime']],
+        );
+        $this->getJson("/checks/{$own->id}/places/frames/5")->assertNotFound();
+        $this->getJson("/checks/{$own->id}/places/nothing/1001")->assertNotFound();
+        $this->getJson("/checks/{$there->id}/places/frames/1001")->assertNotFound();
         $this->post("/checks/{$own->id}/again")->assertRedirect();
     }
 
@@ -127,6 +135,10 @@ final class OwnFilesTest extends LedgerTestCase
         self::assertSame(['TC-010.####.png', 'TC_010.####.png', 6], [
             $plan['lines'][0]['from'], $plan['lines'][0]['to'], $plan['files'],
         ]);
+        $file = stat("{$this->folder()}/TC-010.1001.png") ?: self::fail('It is not there.');
+        $moves = $this->getJson("/checks/{$check}/moves.json")->assertOk()->json('moves');
+        self::assertCount(6, $moves);
+        self::assertSame(['TC-010.1001.png', 'TC_010.1001.png', $file['size'], $file['mtime']], $moves[0]);
         $script = (string) $this->get("/checks/{$check}/moves.sh")->assertOk()->getContent();
         file_put_contents("{$this->intake->folder}/right.sh", $script);
         exec('cd '.escapeshellarg($this->folder()).' && sh ../../../right.sh 2>&1', $said, $code);

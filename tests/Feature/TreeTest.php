@@ -112,6 +112,50 @@ final class TreeTest extends LedgerTestCase
             ->assertSessionHasNoErrors();
     }
 
+    public function test_it_is_read_in_turns_each_of_which_goes_on_from_the_one_before(): void
+    {
+        $this->intake->frames('tide/all/many/m.%04d.png', '1-450', Workbench::png());
+        config(['ledger.slice' => 0, 'queue.default' => 'database']);
+        Queue::fake();
+        $tree = $this->begin();
+        $turns = 0;
+        while ($tree->refresh()->state->isUnderWay() && $turns < 9) {
+            (new TreeJob($tree->id))->handle();
+            $turns++;
+            if ($turns === 1) {
+                self::assertSame(["spool/tree-{$tree->id}/partial.gz"], Storage::files("spool/tree-{$tree->id}"));
+                // what was read before is not read again
+                $this->intake->without('tide/all/TC_010/TC_010.1001.png');
+            }
+        }
+        self::assertSame([CheckState::Done, 3], [$tree->state, $turns]);
+        Queue::assertPushed(TreeJob::class, 3);
+        self::assertSame(10, $this->lines()['TC_010']['files']);
+        self::assertSame([], Storage::directories('spool'));
+    }
+
+    public function test_it_can_be_stopped_and_begun_anew(): void
+    {
+        config(['ledger.slice' => 0, 'queue.default' => 'database']);
+        $this->intake->frames('tide/all/many/m.%04d.png', '1-450', Workbench::png());
+        Queue::fake();
+        $tree = $this->begin();
+        (new TreeJob($tree->id))->handle();
+        $this->delete("/productions/{$this->production->id}/tree")->assertRedirect();
+        (new TreeJob($tree->id))->handle();
+        self::assertSame([], Storage::directories('spool'));
+        $page = $this->page("/productions/{$this->production->id}/tree")['tree'];
+        self::assertStringContainsString('stopped', $page['fault']);
+        self::assertFalse($page['running']);
+        // one that is done stays as it is
+        config(['ledger.slice' => 20]);
+        $tree = $this->begin();
+        (new TreeJob($tree->id))->handle();
+        $this->delete("/productions/{$this->production->id}/tree")->assertRedirect();
+        self::assertNull($this->page("/productions/{$this->production->id}/tree")['tree']['fault']);
+        self::assertSame(10, $this->lines()['TC_010']['files']);
+    }
+
     public function test_a_folder_elsewhere_is_refused(): void
     {
         $root = $this->production->intakeRoots()->where('label', 'Deliveries')->firstOrFail();

@@ -78,6 +78,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a delivered tree' => ['get', '/productions/P/tree', $decides(200)];
         yield 'looking through one' => ['post', '/productions/P/tree', $decides(302), ['root' => 0]];
         yield 'saying whose something of it is' => ['patch', '/productions/P/tree', $decides(302), ['place' => '']];
+        yield 'stopping that' => ['delete', '/productions/P/tree', $decides(404)];
         yield 'checking all of it' => ['post', '/productions/P/tree/checks', $decides(404)];
         yield 'house requirements' => ['get', '/productions/P/house', $decides(200)];
         yield 'changing house requirements' => [
@@ -295,6 +296,9 @@ final class WhoMayTest extends LedgerTestCase
             'get', '/checks/C/against/0', ['artist' => 404, 'coordinator' => 404] + $all,
         ];
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
+        yield 'where a frame lies on a disk of its own' => [
+            'get', '/checks/C/places/frames/1001', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
         yield 'its report' => ['get', '/checks/C/report.json', $all];
         $theirs = ['guest' => 302, 'stranger' => 403, 'other' => 403, 'artist' => 200, 'coordinator' => 200];
         $works = ['artist' => 200, 'coordinator' => 200] + $theirs;
@@ -442,6 +446,7 @@ final class WhoMayTest extends LedgerTestCase
                         '/moves/V' => '/moves/{move}',
                         'against/0' => 'against/{other}',
                         'look/frames' => 'look/{part}',
+                        'places/frames/1001' => 'places/{part}/{frame}',
                         'pictures/frames/1001' => 'pictures/{part}/{frame}',
                     ],
                 ),

@@ -15,6 +15,8 @@ use Illuminate\Support\Carbon;
 /** Has a delivered tree looked through, in the place of the one before. */
 final readonly class BeginTree
 {
+    private const STOPPED = 'It was stopped before it was done, and nothing was changed.';
+
     /** @throws CheckRefused where one is being looked through */
     public function run(Production $production, IntakeFolder $folder, User $by): DeliveredTree
     {
@@ -39,6 +41,17 @@ final readonly class BeginTree
             'state' => CheckState::Queued, 'fault' => null, 'seen_at' => Carbon::now(),
         ]);
         TreeJob::dispatch($tree->id);
+    }
+
+    /** Nobody wants to know any more; whoever reads just now leaves off by itself. */
+    public function stop(DeliveredTree $tree): void
+    {
+        // what was looked through before still is
+        $isKnown = $tree->report !== null;
+        DeliveredTree::query()->whereKey($tree->id)->underWay()->update([
+            'state' => $isKnown ? CheckState::Done : CheckState::Stopped,
+            'fault' => $isKnown ? null : self::STOPPED, 'progress' => null,
+        ]);
     }
 
     private static function refuseWhileUnderWay(Production $production): void

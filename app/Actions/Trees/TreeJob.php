@@ -10,6 +10,7 @@ use App\Intake\IntakeFolder;
 use App\Models\CheckState;
 use App\Models\Deliverable;
 use App\Models\DeliveredTree;
+use App\Processes\ScanOutcome;
 use App\Processes\TreeProcess;
 use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -19,14 +20,17 @@ use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Tree\TreeOrder;
 
-/** A delivered tree looked through, apart; of one that was looked through before, only whose is what. */
+/**
+ * Some seconds of looking through a delivered tree, done apart; the next turn goes on from there. Of one that was looked
+ * through before, only whose is what.
+ */
 final class TreeJob implements ShouldQueue
 {
     use Queueable;
 
     public const BROKE_OFF = 'It broke off before it was done, and nothing was changed. Begin it again.';
 
-    public int $tries = 1;
+    public int $tries = 2;
 
     public int $timeout = 1800;
 
@@ -36,37 +40,54 @@ final class TreeJob implements ShouldQueue
     {
         $tree = DeliveredTree::query()->with('production', 'intakeRoot')->find($this->tree);
         if ($tree === null || ! $tree->state->isUnderWay()) {
+            Storage::deleteDirectory(self::spool($this->tree));
+
             return;
         }
-        $spool = "spool/tree-{$tree->id}-".bin2hex(random_bytes(6));
-        Storage::makeDirectory($spool);
-        try {
-            $this->lookThrough($tree, $spool);
-        } catch (PlainSentence $refused) {
-            $tree->update(['state' => CheckState::Failed, 'fault' => $refused->getMessage(), 'progress' => null]);
-        } finally {
-            Storage::deleteDirectory($spool);
-        }
+        // whoever begins it without the queue waits for all of it
+        do {
+            $goesOn = $this->slice($tree);
+        } while ($goesOn && config('queue.default') === 'sync');
+        $goesOn && self::dispatch($this->tree);
     }
 
-    private function lookThrough(DeliveredTree $tree, string $spool): void
+    /** Whether something is left to do. */
+    private function slice(DeliveredTree $tree): bool
     {
-        $order = $this->order($tree, $spool);
-        if (! TreeProcess::run($order, fn (?array $progress): bool => $this->tell($tree, $progress))) {
-            $tree->update(['state' => CheckState::Failed, 'fault' => self::BROKE_OFF, 'progress' => null]);
-
-            return;
+        try {
+            $order = $this->order($tree);
+            $outcome = TreeProcess::run($order, fn (?array $progress): bool => $this->tell($tree, $progress));
+            if ($outcome === ScanOutcome::Paused) {
+                return true;
+            }
+            if ($outcome === ScanOutcome::Whole) {
+                $tree->update([
+                    'state' => CheckState::Done, 'progress' => null,
+                    'scanned' => (string) file_get_contents($order->scanned()),
+                    'report' => (string) file_get_contents($order->report()),
+                ]);
+            }
+            if ($outcome === ScanOutcome::Broken) {
+                $tree->update(['state' => CheckState::Failed, 'fault' => self::BROKE_OFF, 'progress' => null]);
+            }
+        } catch (PlainSentence $refused) {
+            $tree->update(['state' => CheckState::Failed, 'fault' => $refused->getMessage(), 'progress' => null]);
         }
-        $tree->update([
-            'state' => CheckState::Done, 'progress' => null,
-            'scanned' => (string) file_get_contents($order->scanned),
-            'report' => (string) file_get_contents($order->report),
-        ]);
+        Storage::deleteDirectory(self::spool($tree->id));
+
+        return false;
+    }
+
+    private static function spool(int $tree): string
+    {
+        return "spool/tree-{$tree}";
     }
 
     /** @throws PlainSentence */
-    private function order(DeliveredTree $tree, string $spool): TreeOrder
+    private function order(DeliveredTree $tree): TreeOrder
     {
+        $spool = self::spool($tree->id);
+        Storage::makeDirectory($spool);
         [$layers, $approved] = [[], []];
         $owed = Deliverable::query()->where('production_id', $tree->production_id)->with(Deliverable::ASKED)
             ->orderBy('code')
@@ -81,8 +102,8 @@ final class TreeJob implements ShouldQueue
         }
         $order = new TreeOrder(
             IntakeFolder::ofProduction($tree->intakeRoot, $tree->folder)->path,
-            Storage::path("{$spool}/scanned.gz"),
-            Storage::path("{$spool}/report.gz"),
+            Storage::path($spool),
+            (int) config('ledger.slice'),
             $layers,
             $approved,
             $tree->by_hand ?? [],
@@ -99,13 +120,15 @@ final class TreeJob implements ShouldQueue
     {
         Workers::beat();
 
-        return DeliveredTree::query()->whereKey($tree->id)->update([
+        // somebody may have stopped it
+        return DeliveredTree::query()->whereKey($tree->id)->underWay()->update([
             'state' => CheckState::Running, 'seen_at' => Carbon::now(),
         ] + ($progress === null ? [] : ['progress' => json_encode($progress, JSON_THROW_ON_ERROR)])) === 1;
     }
 
     public function failed(?\Throwable $fault): void
     {
+        Storage::deleteDirectory(self::spool($this->tree));
         DeliveredTree::query()->whereKey($this->tree)->update(
             ['state' => CheckState::Failed, 'fault' => self::BROKE_OFF, 'progress' => null],
         );

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class SendHeaders
 {
     private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' "
-        ."data:; font-src 'self'; connect-src 'self'; base-uri 'self'; form-action 'self'; object-src 'none'";
+        ."data: blob:; font-src 'self'; connect-src 'self'; base-uri 'self'; form-action 'self'; object-src 'none'";
 
     private const ALWAYS = [
         'X-Content-Type-Options' => 'nosniff',

@@ -38,12 +38,10 @@ final readonly class PickedNames
             if (! is_string($path) || ! is_int($size) || ! is_int($time)) {
                 throw FolderRefused::because('chosen', 'was not told of in the way that was agreed');
             }
-            if (self::isOne($path) && $size >= 0 && $size <= self::MOST_BYTES) {
-                $lines .= json_encode(
-                    [base64_encode($path), $size, intdiv($time - $ahead, 1000)],
-                    JSON_THROW_ON_ERROR,
-                )."\n";
-            }
+            $isOne = self::isOne($path) && $size >= 0 && $size <= self::MOST_BYTES;
+            // what is left out keeps its line: whoever told of it knows each by its number
+            $line = $isOne ? [base64_encode($path), $size, intdiv($time - $ahead, 1000)] : null;
+            $lines .= json_encode($line, JSON_THROW_ON_ERROR)."\n";
         }
 
         return $lines;
@@ -70,8 +68,11 @@ final readonly class PickedNames
         }
         try {
             for ($number = 1; ($line = fgets($handle)) !== false; $number++) {
-                /** @var array{string, int, int} $is */
+                /** @var array{string, int, int}|null $is */
                 $is = json_decode($line, true, 4, JSON_THROW_ON_ERROR);
+                if ($is === null) {
+                    continue;
+                }
                 [$folder, $name] = ZipName::parts((string) base64_decode($is[0], true));
                 yield new ListedFile($folder, $name, $is[1], $is[2], null, $number);
             }

@@ -8,8 +8,8 @@ use PlainLedger\Core\Tabular\Csv;
 use PlainLedger\Core\Text\Text;
 
 /**
- * The same plan for where the files are: a script for a shell (POSIX), one for batch, or a table. Each goes by names of
- * its own, never writes over a file, and is run in the delivery's folder.
+ * The same plan for where the files are: a script for a shell (POSIX), one for batch, a table, or what a browser carries
+ * out there. Scripts go by names of their own, never write over a file, and are run in the delivery's folder.
  */
 final readonly class MoveScript
 {
@@ -79,6 +79,22 @@ final readonly class MoveScript
                 $plan->moves,
             ),
         ]);
+    }
+
+    /** `{"moves": [[from, to, bytes, seconds since 1970]…]}` */
+    public static function json(MovePlan $plan): string
+    {
+        $moves = array_map(
+            static fn (PlannedMove $move): array => [
+                Text::shown($move->from),
+                Text::shown($move->to),
+                $move->size,
+                $move->modified,
+            ],
+            $plan->moves,
+        );
+
+        return json_encode(['moves' => $moves], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES);
     }
 
     /** @return list<string> where files are to lie */

@@ -5,9 +5,23 @@ import { LedgerSheet } from '../features/check/LedgerSheet';
 import { PastChecks } from '../features/check/PastChecks';
 import { HandInArchive } from '../features/own/HandInArchive';
 import { OwnFolder } from '../features/own/OwnFolder';
+import { OwnMoves } from '../features/own/OwnMoves';
 import { to } from '../lib/route';
 import { Folios } from '../parts/Folios';
 import type { FramesPage } from '../types/views';
+
+/** Files on somebody's own disk are put right there. */
+function OnThisMachine({ page: { ledger, may, deliverable } }: { page: FramesPage }) {
+    return ledger?.delivery?.origin !== 'own' || !may.check ? null : (
+        <OwnMoves
+            key={ledger.id}
+            check={ledger.id}
+            movable={ledger.movable}
+            again={to('picked.begin', { deliverable: deliverable.id })}
+            onEnded={() => router.reload()}
+        />
+    );
+}
 
 export default function Frames(page: FramesPage) {
     const { book, deliverable, past } = page;
@@ -44,7 +58,12 @@ export default function Frames(page: FramesPage) {
                 </>
             }
             between={ledger === null ? null : <FilesFound ledger={ledger} />}
-            aside={<PastChecks past={past} current={page.ledger?.id ?? null} />}
+            aside={
+                <>
+                    <OnThisMachine page={page} />
+                    <PastChecks past={past} current={page.ledger?.id ?? null} />
+                </>
+            }
         />
     );
 }

@@ -51,6 +51,7 @@ export const routes: Config = {
         pool: { uri: 'productions/{production}/pool', methods: ['PATCH'], parameters: ['production'] },
         tree: { uri: 'productions/{production}/tree', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'tree.assign': { uri: 'productions/{production}/tree', methods: ['PATCH'], parameters: ['production'] },
+        'tree.stop': { uri: 'productions/{production}/tree', methods: ['DELETE'], parameters: ['production'] },
         names: { uri: 'productions/{production}/names', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'names.update': { uri: 'productions/{production}/names', methods: ['PATCH'], parameters: ['production'] },
         'names.import': { uri: 'productions/{production}/names', methods: ['POST'], parameters: ['production'] },
@@ -210,6 +211,11 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['check', 'part', 'frame'],
         },
+        'check.place': {
+            uri: 'checks/{check}/places/{part}/{frame}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'part', 'frame'],
+        },
         understand: { uri: 'deliverables/{deliverable}/understand', methods: ['POST'], parameters: ['deliverable'] },
         'scene.try': { uri: 'deliverables/{deliverable}/scene/try', methods: ['POST'], parameters: ['deliverable'] },
         'house.understand': {
@@ -264,6 +270,7 @@ declare module 'ziggy-js' {
         pool: readonly [{ name: 'production'; required: true }];
         tree: readonly [{ name: 'production'; required: true }];
         'tree.assign': readonly [{ name: 'production'; required: true }];
+        'tree.stop': readonly [{ name: 'production'; required: true }];
         names: readonly [{ name: 'production'; required: true }];
         'names.update': readonly [{ name: 'production'; required: true }];
         'names.import': readonly [{ name: 'production'; required: true }];
@@ -335,6 +342,11 @@ declare module 'ziggy-js' {
         against: readonly [{ name: 'check'; required: true }, { name: 'other'; required: true }];
         look: readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
         'check.picture': readonly [
+            { name: 'check'; required: true },
+            { name: 'part'; required: true },
+            { name: 'frame'; required: true },
+        ];
+        'check.place': readonly [
             { name: 'check'; required: true },
             { name: 'part'; required: true },
             { name: 'frame'; required: true },

@@ -325,6 +325,15 @@ export interface FoundScenes {
     deliverables: { id: number; code: string; owner: string | null }[];
 }
 
+export interface FramePlace {
+    /** below the folder that was checked */
+    path: string;
+    /** bytes */
+    size: number;
+    /** seconds since 1970 */
+    modified: number;
+}
+
 export interface FramesPage {
     book: Book;
     deliverable: DeliverableHead;

@@ -88,7 +88,9 @@ final class PickedScanTest extends TestCase
             }
         }
 
-        return $bench->put('notes/read me.txt', 'as agreed')->put('Thumbs.db', 'x');
+        return $bench->put('notes/read me.txt', 'as agreed')
+            ->put('Thumbs.db', 'x')
+            ->put('_set-aside/2026/S1_TC.0001.png', 'what was set aside before');
     }
 
     #[\PHPUnit\Framework\Attributes\DataProvider('seeds')]
@@ -277,8 +279,11 @@ final class PickedScanTest extends TestCase
         $files = [...PickedNames::read($file)];
         unlink($file);
         self::assertSame(
-            [['v1', 'good <b>.png', 7, 10]],
-            array_map(static fn ($f): array => [$f->folder, $f->name, $f->size, $f->modified], $files),
+            [['v1', 'good <b>.png', 7, 10, 11]],
+            array_map(
+                static fn ($f): array => [$f->folder, $f->name, $f->size, $f->modified, $f->identity],
+                $files,
+            ),
         );
 
         $this->expectException(FolderRefused::class);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Support;
 
 use PlainLedger\Core\Delivery\Delivery;
-use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Picked\PickedListing;
 use PlainLedger\Core\Delivery\Picked\PickedNames;
 use PlainLedger\Core\Delivery\Picked\PickedScan;
@@ -31,8 +30,13 @@ final class OwnDisk
     public function __construct(private readonly string $folder, private readonly array $lies = [])
     {
         $told = [];
-        foreach (FolderListing::of($folder)->files() as $file) {
-            $told[] = [$file->path(), $lies[$file->path()] ?? $file->size, $file->modified * 1000];
+        $files = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
+        );
+        /** @var \SplFileInfo $file */
+        foreach ($files as $file) {
+            $path = substr((string) $file, strlen($folder) + 1);
+            $told[] = [$path, $lies[$path] ?? (int) $file->getSize(), (int) $file->getMTime() * 1000];
         }
         // a browser lists in whatever order it finds
         mt_srand(5);

@@ -15,7 +15,7 @@ use Illuminate\Support\Carbon;
 use PlainLedger\Core\Remedy\FileMoves\MoveScript;
 use PlainLedger\Core\Text\PlainSentence;
 
-/** The same for where the files are: a script, or a table. */
+/** The same for where the files are: a script, a table, or what a browser there can carry out. */
 final class MoveScriptController
 {
     public function __invoke(#[CurrentUser] User $reader, Check $check, string $format, PlanMoves $plan): Response
@@ -30,6 +30,7 @@ final class MoveScriptController
             'sh' => [MoveScript::shell($moves), 'text/x-shellscript; charset=utf-8'],
             'bat' => [MoveScript::batch($moves), 'text/plain; charset=utf-8'],
             'csv' => [MoveScript::csv($moves), 'text/csv; charset=utf-8'],
+            'json' => [MoveScript::json($moves), 'application/json'],
             default => abort(404),
         };
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Http\CheckedFrame;
 use App\Intake\ApprovedPictures;
 use App\Intake\CheckedPlace;
 use App\Models\Check;
@@ -17,7 +18,6 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\ListedFile;
-use PlainLedger\Core\Matching\Matcher;
 use PlainLedger\Core\Text\PlainSentence;
 
 /** Small pictures of single frames, decoded from the files as they are now. */
@@ -39,32 +39,19 @@ final class PictureController
         string $part,
         int $frame,
     ): Response {
-        $check->load('deliverable.production', 'deliverable.owner', 'delivery.intakeRoot', 'scene');
-        $delivery = $check->delivery;
-        abort_unless($delivery !== null && $delivery->origin !== DeliveryOrigin::Own, 404);
-        $timeline = $check->scene?->settings()->timeline;
-        $match = Matcher::match($check->resolved(), $delivery->scanned(), $timeline)->parts[$part]
-            ?? abort(404);
-        $overseer = $reader->can('specify', $check->deliverable);
+        abort_if($check->delivery?->origin === DeliveryOrigin::Own, 404);
+        CheckedFrame::part($check, $part);
         $longest = $request->query('size') === 'large' ? self::LARGE : self::LONGEST;
         if ($request->query('of') === 'approved') {
             return $this->send($this->approved($check, $frame, $longest));
         }
-        foreach ($match->passes as $pass) {
-            $at = $pass->frames->place($frame);
-            // of several passes the one that is asked for
-            if ($at === null || ($request->query('pass') !== null && $request->query('pass') !== $pass->pass)) {
-                continue;
-            }
-            $layer = $request->query('layer');
-            $layer = is_string($layer) ? substr($layer, 0, self::LONGEST_NAME) : '';
+        $file = CheckedFrame::file($request, $check, $part, $frame);
+        $layer = $request->query('layer');
+        $layer = is_string($layer) ? substr($layer, 0, self::LONGEST_NAME) : '';
+        $evenGone = $request->query('even') === 'gone';
+        $overseer = $reader->can('specify', $check->deliverable);
 
-            $evenGone = $request->query('even') === 'gone';
-            $file = $pass->frames->listedAt($at);
-
-            return $this->send($this->picture($check, $file, $overseer, $layer, $longest, $evenGone));
-        }
-        abort(404);
+        return $this->send($this->picture($check, $file, $overseer, $layer, $longest, $evenGone));
     }
 
     private function send(string $png): Response

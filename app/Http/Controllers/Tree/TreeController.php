@@ -45,7 +45,7 @@ final class TreeController
     /** What fits two or none is said whose it is. */
     public function update(AssignmentRequest $request, Production $production, BeginTree $begin): RedirectResponse
     {
-        $tree = DeliveredTree::query()->where('production_id', $production->id)->latest('id')->firstOrFail();
+        $tree = self::newest($production);
         try {
             $begin->assign($tree, $request->place(), $request->deliverable());
         } catch (PlainSentence $refused) {
@@ -53,5 +53,18 @@ final class TreeController
         }
 
         return redirect()->route('tree', $production->id);
+    }
+
+    /** Looked through no further. */
+    public function destroy(Production $production, BeginTree $begin): RedirectResponse
+    {
+        $begin->stop(self::newest($production));
+
+        return redirect()->route('tree', $production->id);
+    }
+
+    private static function newest(Production $production): DeliveredTree
+    {
+        return DeliveredTree::query()->where('production_id', $production->id)->latest('id')->firstOrFail();
     }
 }

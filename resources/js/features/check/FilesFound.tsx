@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { useId, useState } from 'react';
 import { to } from '../../lib/route';
 import { rendered } from '../../lib/frames';
+import { heldBy } from '../../lib/ownDisk';
 import type { CheckDocument, Ledger, NameReading, Sequence, Strip } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
@@ -20,6 +21,9 @@ const MOST_NAMES = 5;
 
 /** So many frames that were chosen are shown. */
 const CHOSEN = 8;
+
+/** On somebody's own disk, and not chosen in this page: then there are no pictures to be had. */
+const isOutOfReach = ({ id, delivery }: Ledger): boolean => delivery?.origin === 'own' && heldBy(id) === null;
 
 /** What is shown of each picture. */
 function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; onChoose: (layer: string) => void }) {
@@ -61,8 +65,7 @@ function Pictures({
 }) {
     const [layer, setLayer] = useState(layers[0] ?? '');
 
-    // of files on somebody's own disk there are none to be had
-    return frames.length === 0 || ledger.delivery?.origin === 'own' ? null : (
+    return frames.length === 0 || isOutOfReach(ledger) ? null : (
         <>
             <ul className="flex flex-wrap gap-3 px-6 pt-2 pb-2">
                 {frames.map((frame) => (
@@ -72,7 +75,9 @@ function Pictures({
                     </li>
                 ))}
             </ul>
-            {layers.length > 1 && <Layers layers={layers} layer={layer} onChoose={setLayer} />}
+            {layers.length > 1 && ledger.delivery?.origin !== 'own' && (
+                <Layers layers={layers} layer={layer} onChoose={setLayer} />
+            )}
         </>
     );
 }
@@ -212,9 +217,10 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
                     isNamed={sequence.pass !== null || owed.length > 1}
                 />
             ))}
-            {ledger.delivery?.origin === 'own' ? (
+            {isOutOfReach(ledger) ? (
                 <p className="px-6 pt-1 text-[13px] text-faint">
-                    Pictures are not shown: the files lie on the machine they were looked at on.
+                    Pictures are not shown: the files lie on the machine they were looked at on. Choose the folder there
+                    again to see them.
                 </p>
             ) : (
                 <Stills ledger={ledger} />

@@ -1,7 +1,9 @@
 import { Link } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { classes } from '../../lib/classes';
+import { heldBy } from '../../lib/ownDisk';
 import { to } from '../../lib/route';
+import { useOwnPicture } from './useOwnPicture';
 
 interface Place {
     check: number;
@@ -24,57 +26,87 @@ function Way({ to: place, children }: { to: Place | null; children: ReactNode })
     );
 }
 
-/** A small picture of one frame; where the file is gone by now, only its number. */
-export function Thumbnail({
-    check,
-    part,
-    pass,
-    frame,
-    layer,
-    isStill = false,
+/** What is shown of a frame: its picture once that is there, or why there is none. */
+function Figure({
+    url,
+    why,
+    alt,
+    place,
+    caption,
 }: {
-    check: number;
-    part: string;
-    pass: string | null;
-    frame: number;
+    url: string | undefined;
+    /** why there is none; null as long as there may be one */
+    why: string | null;
+    alt: string;
+    /** where it is seen large */
+    place: Place | null;
+    caption: ReactNode;
+}) {
+    // until it is there its place is kept, so that nothing jumps
+    const [state, setState] = useState<'coming' | 'there' | 'gone'>('coming');
+    const gone = why ?? (state === 'gone' ? 'no longer there, or changed' : null);
+
+    return (
+        <figure className="w-[150px]">
+            {gone !== null ? (
+                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">{gone}</p>
+            ) : (
+                <Way to={place}>
+                    <img
+                        src={url}
+                        alt={alt}
+                        loading="lazy"
+                        className={classes(
+                            'h-[84px]',
+                            state === 'there' ? 'w-auto' : 'w-full',
+                            'max-w-full border border-rule bg-[length:12px_12px]',
+                            'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
+                        )}
+                        onLoad={() => setState('there')}
+                        onError={() => setState('gone')}
+                    />
+                </Way>
+            )}
+            <figcaption className="mono text-[12px] text-faint">{caption}</figcaption>
+        </figure>
+    );
+}
+
+interface Shown extends Place {
     /** whose channels are shown; those in none where it is empty */
     layer: string;
     isStill?: boolean;
-}) {
+}
+
+function captions({ frame, pass, layer, isStill = false }: Shown): { alt: string; caption: ReactNode } {
     const called = isStill ? 'The picture' : `Frame ${frame}`;
-    const [gone, setGone] = useState(false);
-    // until it is there its place is kept, so that nothing jumps
-    const [there, setThere] = useState(false);
+
+    return {
+        alt: [called, pass, layer].filter((word) => word !== null && word !== '').join(', '),
+        caption: isStill ? pass : frame,
+    };
+}
+
+/** As the browser itself draws it, where it can. */
+function Own(shown: Shown) {
+    const { check, part, pass, frame } = shown;
+    const { url, why } = useOwnPicture(check, to('check.place', { check, part, frame }, pass === null ? {} : { pass }));
+
+    return <Figure url={url} why={why} place={null} {...captions(shown)} />;
+}
+
+function Kept(shown: Shown) {
+    const { check, part, pass, frame, layer, isStill = false } = shown;
     const url = to(
         'check.picture',
         { check, part, frame },
         { ...(pass === null ? {} : { pass }), ...(layer === '' ? {} : { layer }) },
     );
 
-    return (
-        <figure className="w-[150px]">
-            {gone ? (
-                <p className="border border-rule h-[84px] px-2 pt-5 text-center text-[12.5px] text-faint">
-                    no longer there, or changed
-                </p>
-            ) : (
-                <Way to={isStill ? null : { check, part, pass, frame }}>
-                    <img
-                        src={url}
-                        alt={[called, pass, layer].filter((word) => word !== null && word !== '').join(', ')}
-                        loading="lazy"
-                        className={classes(
-                            'h-[84px]',
-                            there ? 'w-auto' : 'w-full',
-                            'max-w-full border border-rule bg-[length:12px_12px]',
-                            'bg-[repeating-conic-gradient(var(--color-base-300)_0_25%,var(--color-base-100)_0_50%)]',
-                        )}
-                        onLoad={() => setThere(true)}
-                        onError={() => setGone(true)}
-                    />
-                </Way>
-            )}
-            <figcaption className="mono text-[12px] text-faint">{isStill ? pass : frame}</figcaption>
-        </figure>
-    );
+    return <Figure url={url} why={null} place={isStill ? null : shown} {...captions(shown)} />;
+}
+
+/** A small picture of one frame; where the file is gone by now, only its number. */
+export function Thumbnail(shown: Shown) {
+    return heldBy(shown.check) === null ? <Kept {...shown} /> : <Own {...shown} />;
 }

@@ -1,9 +1,10 @@
 import { useRef, useState } from 'react';
 import { classes } from '../../lib/classes';
 import { counted } from '../../lib/frames';
+import { folderPicker } from '../../lib/ownDisk';
 import { Fault } from '../../parts/Fault';
 import type { CheckDocument } from '../../types/views';
-import { folderPicker, ofDrop, ofField, type Picked } from './pick';
+import { ofDrop, ofField, type Picked } from './pick';
 import { useOwnFolder, type State } from './useOwnFolder';
 
 function inWords(state: Exclude<State, { kind: 'idle' }>): string {
@@ -58,7 +59,7 @@ function Choose({
             return;
         }
         // whoever closes the dialog has chosen nothing
-        pick().then(
+        pick({ mode: 'read' }).then(
             (handle) => onPicked({ folder: handle.name, source: { kind: 'folder', handle } }),
             () => undefined,
         );

@@ -1,8 +1,5 @@
+import type { Source } from '../../lib/ownDisk';
 import type { CheckDocument } from '../../types/views';
-
-/** Where the files are: a folder that can be walked, or files that were listed already. */
-export type Source =
-    { kind: 'folder'; handle: FileSystemDirectoryHandle } | { kind: 'files'; files: { path: string; file: File }[] };
 
 /** What the worker is told in the beginning. */
 export interface Order {

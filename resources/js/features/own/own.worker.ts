@@ -1,6 +1,7 @@
 /** Lists a folder of the visitor's own disk, and sends of its files what the server asks for, and nothing else. */
 import { createMD5, createSHA1, createSHA256, createSHA512, createXXHash64 } from 'hash-wasm';
-import { body, isOfSystem, type Answer, type Order, type Sent, type Source, type Told, type Wanted } from './messages';
+import type { Source } from '../../lib/ownDisk';
+import { body, isOfSystem, type Answer, type Order, type Sent, type Told, type Wanted } from './messages';
 
 interface Listed {
     path: string;

@@ -1,18 +1,10 @@
-import { below, type Source } from './messages';
-
-type Picker = () => Promise<FileSystemDirectoryHandle>;
+import type { Source } from '../../lib/ownDisk';
+import { below } from './messages';
 
 /** A folder to be gone through, and how it is called. */
 export interface Picked {
     source: Source;
     folder: string;
-}
-
-/** The browser's own dialog for folders; null where it has none, so that the field for files has to do. */
-export function folderPicker(): Picker | null {
-    const has = 'showDirectoryPicker' in window;
-
-    return has ? (window as unknown as { showDirectoryPicker: Picker }).showDirectoryPicker.bind(window) : null;
 }
 
 /** Of a field that takes folders. */

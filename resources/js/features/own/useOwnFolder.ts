@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { xsrfToken } from '../../lib/ask';
+import { hold, type Source } from '../../lib/ownDisk';
 import type { CheckDocument } from '../../types/views';
 import type { Order, Told } from './messages';
 import type { Picked } from './pick';
@@ -14,6 +15,7 @@ export type State =
 export function useOwnFolder(begin: string, onEnded: (check: number | null, document: CheckDocument | null) => void) {
     const [state, setState] = useState<State>({ kind: 'idle', fault: null });
     const worker = useRef<Worker | null>(null);
+    const looked = useRef<Source | null>(null);
     const ended = useRef(onEnded);
     useEffect(() => {
         ended.current = onEnded;
@@ -41,6 +43,9 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
                 break;
             case 'ended':
                 stop(null);
+                if (told.check !== null && looked.current !== null) {
+                    hold(told.check, looked.current);
+                }
                 ended.current(told.check, told.document);
         }
     };
@@ -51,6 +56,7 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
         made.onmessage = hear;
         made.onerror = () => stop('This browser could not begin it.');
         worker.current = made;
+        looked.current = source;
         made.postMessage({ source, folder, whole, begin, token: xsrfToken() } satisfies Order);
     };
 

@@ -10,7 +10,8 @@ import type { ShownTree, TreePage } from '../../types/views';
 const EVERY = 1000;
 
 /** How far it is, asked for again and again. */
-function UnderWay({ tree }: { tree: ShownTree }) {
+function UnderWay({ tree, production }: { tree: ShownTree; production: number }) {
+    const action = useAction('It could not be stopped.');
     usePolling(async () => {
         await new Promise<void>((done) => router.reload({ only: ['tree'], onFinish: () => done() }));
 
@@ -21,10 +22,20 @@ function UnderWay({ tree }: { tree: ShownTree }) {
 
     return (
         <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Tree being looked through">
-            <p className="said" role="status">
-                {progress === null || all === null
-                    ? 'Reading names.'
-                    : `${progress.done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`}
+            <p className="flex items-baseline gap-3">
+                <span className="said" role="status">
+                    {progress === null || all === null
+                        ? 'Reading names.'
+                        : `${progress.done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`}
+                </span>
+                <button
+                    type="button"
+                    className="btn ml-auto"
+                    disabled={action.busy}
+                    onClick={() => action.send('delete', to('tree.stop', { production }))}
+                >
+                    Stop
+                </button>
             </p>
             <progress
                 className="progress mt-1"
@@ -33,6 +44,7 @@ function UnderWay({ tree }: { tree: ShownTree }) {
                 aria-label="Files read"
             />
             <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{progress?.at}</p>
+            <Fault says={action.fault} />
         </section>
     );
 }
@@ -101,7 +113,7 @@ export function TreeTop({ page }: { page: TreePage }) {
     const fault = tree?.fault ?? null;
     const [choosing, setChoosing] = useState(tree === null || fault !== null);
     if (tree?.running === true) {
-        return <UnderWay tree={tree} />;
+        return <UnderWay tree={tree} production={page.book.production.id} />;
     }
 
     return (
