@@ -10,53 +10,39 @@ namespace PlainLedger\Core\Media\Decoders;
  */
 final readonly class ExrBlock
 {
-    /** Bytes that are numbers at the same time. */
-    private const PIECE = 1 << 15;
-
-    /** @param  bool  $parted  whether the lower bytes of all words stand first, and the upper ones behind them */
-    private function __construct(private string $bytes, private bool $parted) {}
+    private function __construct(private string $bytes) {}
 
     public static function plain(string $bytes): self
     {
-        return new self($bytes, false);
+        return new self($bytes);
     }
 
-    /** Undoes the differences that RLE and ZIP of OpenEXR write, each byte from the one before. */
+    /**
+     * Undoes the differences that RLE and ZIP of OpenEXR write, each byte from the one before and 128; the lower bytes
+     * of all words stand first, and the upper ones behind them.
+     */
     public static function ofDifferences(string $bytes): self
     {
-        $out = '';
-        $before = 128;
-        for ($at = 0, $many = strlen($bytes); $at < $many; $at += self::PIECE) {
-            /** @var array<int, int> $piece */
-            $piece = unpack('C*', substr($bytes, $at, self::PIECE));
-            foreach ($piece as $i => $byte) {
-                $piece[$i] = $before = ($before + $byte - 128) & 255;
-            }
-            $out .= pack('C*', ...$piece);
-        }
+        $sums = RunningSums::of($bytes ^ str_repeat("\x80", strlen($bytes)), 128);
+        $half = strlen($sums) >> 1;
+        $lower = chunk_split(substr($sums, 0, $half), 1, "\0");
+        $upper = chunk_split(substr($sums, $half), 1, "\0");
 
-        return new self($out, true);
+        return new self($lower | "\0".substr($upper, 0, -1));
     }
 
-    /** @return list<int> so many words of sixteen bits from one on */
+    /** @return array<int, int> so many words of sixteen bits from one on, counted from 1 */
     public function words(int $from, int $many): array
     {
-        if (! $this->parted) {
-            /** @var array<int, int> $words */
-            $words = unpack('v*', substr($this->bytes, 2 * $from, 2 * $many));
-
-            return array_values($words);
-        }
-        $half = strlen($this->bytes) >> 1;
-        /** @var array<int, int> $lower */
-        $lower = unpack('C*', substr($this->bytes, $from, $many));
-        /** @var array<int, int> $upper */
-        $upper = unpack('C*', substr($this->bytes, $half + $from, $many));
-        $words = [];
-        foreach ($lower as $i => $byte) {
-            $words[] = $byte | $upper[$i] << 8;
-        }
+        /** @var array<int, int> $words */
+        $words = unpack('v*', $this->raw($from, $many));
 
         return $words;
+    }
+
+    /** The same as they are kept, the lower byte first. */
+    public function raw(int $from, int $many): string
+    {
+        return substr($this->bytes, 2 * $from, 2 * $many);
     }
 }

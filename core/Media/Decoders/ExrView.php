@@ -18,6 +18,9 @@ final readonly class ExrView
     /** In a layer also places and depths. */
     private const IN_LAYERS = [...self::ALONE, ['X', 'Y', 'Z'], ['Z', 'Z', 'Z']];
 
+    /** As a half. */
+    private const ONE = "\0\x3C";
+
     /**
      * @param  array{array{int, bool}, array{int, bool}, array{int, bool}}  $colours  blue, green and red: in words of
      *   sixteen bits for each pixel of a line, where the channel begins, and whether it is a half
@@ -106,9 +109,10 @@ final readonly class ExrView
             static fn (array $place): array => ($place[1] ? LightTable::ofHalf() : LightTable::ofUpperFloat())->bytes,
             $this->colours,
         );
+        [$blues, $greens, $reds] = $values;
         $bytes = '';
-        foreach ($values[0] as $x => $value) {
-            $bytes .= $blue[$value].$green[$values[1][$x]].$red[$values[2][$x]];
+        foreach ($blues as $x => $value) {
+            $bytes .= $blue[$value].$green[$greens[$x]].$red[$reds[$x]];
         }
 
         return $bytes;
@@ -120,9 +124,15 @@ final readonly class ExrView
         if ($this->alpha === null) {
             return '';
         }
-        $table = ($this->alpha[1] ? LightTable::ofHalf(true) : LightTable::ofUpperFloat(true))->bytes;
+        [$at, $isHalf] = $this->alpha;
+        $from = $line * $this->words * $width;
+        // mostly all is covered
+        if ($isHalf && $block->raw($from + $at * $width, $width) === str_repeat(self::ONE, $width)) {
+            return str_repeat("\xFF", $width);
+        }
+        $table = ($isHalf ? LightTable::ofHalf(true) : LightTable::ofUpperFloat(true))->bytes;
         $bytes = '';
-        foreach (self::values($block, $line * $this->words * $width, $width, $this->alpha) as $value) {
+        foreach (self::values($block, $from, $width, $this->alpha) as $value) {
             $bytes .= $table[$value];
         }
 
@@ -131,7 +141,7 @@ final readonly class ExrView
 
     /**
      * @param  array{int, bool}  $place
-     * @return list<int>
+     * @return array<int, int> counted from 1
      */
     private static function values(ExrBlock $block, int $from, int $width, array $place): array
     {
@@ -141,9 +151,9 @@ final readonly class ExrView
         }
         $words = $block->words($from + $at * $width, 2 * $width);
         $values = [];
-        for ($i = 0; $i < 2 * $width; $i += 2) {
+        for ($x = 1; $x <= $width; $x++) {
             // the upper sixteen bits, rounded by the lower
-            $values[] = min(65535, $words[$i + 1] + ($words[$i] >> 15));
+            $values[$x] = min(65535, $words[2 * $x] + ($words[2 * $x - 1] >> 15));
         }
 
         return $values;

@@ -41,6 +41,27 @@ final readonly class PngContainer
         string $palette = '',
         string $filter = self::AS_THEY_ARE,
     ): GdPixels {
+        $image = @imagecreatefromstring(self::file($width, $height, $colour, $bits, $lines, $palette, $filter));
+
+        return $image === false ? throw PixelsRefused::because('there is no memory for it') : GdPixels::of($image);
+    }
+
+    /**
+     * @param  iterable<string>  $lines  so many whole lines, from the top
+     * @param  string  $palette  red, green and blue of each colour
+     * @param  string  $filter  of all lines
+     *
+     * @throws PixelsRefused
+     */
+    public static function file(
+        int $width,
+        int $height,
+        int $colour,
+        int $bits,
+        iterable $lines,
+        string $palette = '',
+        string $filter = self::AS_THEY_ARE,
+    ): string {
         $samples = [self::GREY => 1, self::RGB => 3, self::PALETTE => 1, self::GREY_ALPHA => 2, self::RGBA => 4];
         $length = intdiv($width * $samples[$colour] * $bits + 7, 8);
         $packed = deflate_init(ZLIB_ENCODING_DEFLATE, ['level' => 0]);
@@ -59,15 +80,12 @@ final readonly class PngContainer
             throw PixelsRefused::because('its data breaks off');
         }
         $data .= deflate_add($packed, '', ZLIB_FINISH);
-        $image = @imagecreatefromstring(
-            "\x89PNG\r\n\x1A\n"
+
+        return "\x89PNG\r\n\x1A\n"
             .self::chunk('IHDR', pack('NNCCCCC', $width, $height, $bits, $colour, 0, 0, 0))
             .($palette === '' ? '' : self::chunk('PLTE', $palette))
             .self::chunk('IDAT', $data)
-            .self::chunk('IEND', ''),
-        );
-
-        return $image === false ? throw PixelsRefused::because('there is no memory for it') : GdPixels::of($image);
+            .self::chunk('IEND', '');
     }
 
     private static function chunk(string $type, string $data): string
