@@ -37,6 +37,7 @@ final readonly class Program
         $application->add(new RenameCommand);
         $application->add(new ProofreadCommand);
         $application->add(new SheetCommand);
+        $application->add(new RecipeCommand);
         $application->add(new ScenesCommand);
         $application->add(new LogCommand);
         try {

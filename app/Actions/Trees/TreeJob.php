@@ -21,8 +21,8 @@ use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Tree\TreeOrder;
 
 /**
- * Some seconds of looking through a delivered tree, done apart; the next turn goes on from there. Of one that was looked
- * through before, only whose is what.
+ * Some seconds of looking through a delivered tree, done apart; the next turn goes on from there. Of one that was
+ * looked through before, only whose is what.
  */
 final class TreeJob implements ShouldQueue
 {

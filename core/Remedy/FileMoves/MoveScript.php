@@ -8,8 +8,8 @@ use PlainLedger\Core\Tabular\Csv;
 use PlainLedger\Core\Text\Text;
 
 /**
- * The same plan for where the files are: a script for a shell (POSIX), one for batch, a table, or what a browser carries
- * out there. Scripts go by names of their own, never write over a file, and are run in the delivery's folder.
+ * The same plan for where the files are: a script for a shell (POSIX), one for batch, a table, or what a browser
+ * carries out there. Scripts go by names of their own, never write over a file, and are run in the delivery's folder.
  */
 final readonly class MoveScript
 {

@@ -819,6 +819,34 @@ final class CommandLineTest extends TestCase
         self::assertSame([3, 'specs: there is no specification in it.'], [$code, trim($says)]);
     }
 
+    public function test_a_recipe_is_written_in_each_form(): void
+    {
+        $this->bench->put('movie.json', (string) json_encode([
+            'format' => 'plain-ledger/specification', 'version' => 1,
+            'parts' => [
+                ['name' => 'frames', 'delivers' => 'frames', 'require' => [
+                    'naming.pattern' => 'a.{frame:4}.{ext}', 'time.rate' => '25', 'time.range' => '1-5',
+                ]],
+                ['name' => 'reel', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => [
+                    'format.kind' => 'mp4',
+                ]],
+            ],
+        ]));
+        $this->bench->frames('in/a.%04d.png', '1-4', Workbench::png(64, 36));
+        $recipe = fn (string ...$more): array => $this->run_(['recipe', '--spec', 'movie.json', ...$more]);
+        [$code, $text] = $recipe('--files', 'in');
+        self::assertSame(0, $code);
+        self::assertStringContainsString("Size             64 × 36\n", $text);
+        self::assertStringContainsString('5 is missing', $text);
+        self::assertStringContainsString('-framerate 25', $recipe('--format', 'commands')[1]);
+        self::assertSame('Timeline.1', json_decode($recipe('--format', 'otio')[1], true)['OTIO_SCHEMA']);
+        self::assertSame('plain-ledger/recipe', json_decode($recipe('--format', 'json')[1], true)['format']);
+        foreach ([['--part', 'x'], ['--part', 'frames'], ['--format', 'x'], ['--files', 'nowhere']] as $wrong) {
+            [$code, , $says] = $recipe(...$wrong);
+            self::assertSame([3, 1], [$code, substr_count($says, "\n")], $says);
+        }
+    }
+
     public function test_what_a_check_says_of_names_is_done_undone_and_compared(): void
     {
         $this->bench->frames('in/TC-010.%03d.png', '1-6', Workbench::png(64, 36));
