@@ -836,7 +836,7 @@ final class CommandLineTest extends TestCase
         $recipe = fn (string ...$more): array => $this->run_(['recipe', '--spec', 'movie.json', ...$more]);
         [$code, $text] = $recipe('--files', 'in');
         self::assertSame(0, $code);
-        self::assertStringContainsString("Size             64 × 36\n", $text);
+        self::assertStringContainsString("Size            64 × 36\n", $text);
         self::assertStringContainsString('5 is missing', $text);
         self::assertStringContainsString('-framerate 25', $recipe('--format', 'commands')[1]);
         self::assertSame('Timeline.1', json_decode($recipe('--format', 'otio')[1], true)['OTIO_SCHEMA']);
