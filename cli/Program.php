@@ -38,6 +38,7 @@ final readonly class Program
         $application->add(new ProofreadCommand);
         $application->add(new SheetCommand);
         $application->add(new RecipeCommand);
+        $application->add(new RetagCommand);
         $application->add(new ScenesCommand);
         $application->add(new LogCommand);
         try {

@@ -847,6 +847,41 @@ final class CommandLineTest extends TestCase
         }
     }
 
+    public function test_what_is_only_tagged_otherwise_is_tagged_in_copies_that_balance(): void
+    {
+        $this->bench->put('movie.json', (string) json_encode([
+            'format' => 'plain-ledger/specification', 'version' => 1,
+            'parts' => [
+                ['name' => 'sky', 'delivers' => 'frames', 'require' => [
+                    'naming.pattern' => 'sky.{frame:4}.{ext}', 'time.range' => '1-3',
+                    'picture.pixel_aspect' => '2/1', 'picture.resolution' => '64x32',
+                ]],
+                ['name' => 'reel', 'delivers' => 'movie', 'require' => [
+                    'naming.pattern' => 'reel.{ext}', 'time.start_timecode' => '01:00:00:00',
+                ]],
+            ],
+        ]));
+        $movie = (string) file_get_contents(dirname(__DIR__, 2).'/fixtures/movies/wide.mov');
+        $this->bench->frames('in/sky.%04d.png', '1-3', Workbench::png(64, 32))->put('in/reel.mov', $movie);
+        $check = fn (string $files): array => $this->run_(
+            ['check', '--spec', 'movie.json', '--files', $files, '--format', 'json'],
+        );
+        [$code, $json] = $check('in');
+        self::assertSame(1, $code);
+        $this->bench->put('check.json', $json);
+        $retag = ['retag', '--check', 'check.json', '--files', 'in', '--into', 'out'];
+        [$code, $told] = $this->run_($retag);
+        self::assertSame([0, 4], [$code, substr_count($told, "\n")], $told);
+        self::assertSame(0, $check('out')[0], $check('out')[1]);
+        self::assertSame(0, $this->run_(['retag', 'in/reel.mov', '--set', 'format.index=first', '--into', 'one'])[0]);
+        // nothing is written over
+        [$code, , $says] = $this->run_($retag);
+        self::assertSame([1, 4], [$code, substr_count($says, 'is there already')]);
+        foreach ([[], ['in/reel.mov'], ['in/reel.mov', '--set', 'a=b']] as $no) {
+            self::assertSame(3, $this->run_(['retag', ...$no, '--into', 'x'])[0]);
+        }
+    }
+
     public function test_what_a_check_says_of_names_is_done_undone_and_compared(): void
     {
         $this->bench->frames('in/TC-010.%03d.png', '1-6', Workbench::png(64, 36));
