@@ -122,6 +122,11 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
         Route::get('/specification', [Specification\AskedController::class, 'show'])->name('specification');
         Route::get('/scene', [Scene\SceneController::class, 'show'])->name('scene');
         Route::get('/frames', [Check\FramesController::class, 'show'])->name('frames');
+        Route::get('/movie', [Check\MovieController::class, 'show'])->name('movie');
+        Route::get('/recipe.{format}', [Check\RecipeController::class, 'show'])
+            ->whereIn('format', ['txt', 'json', 'otio', 'sh'])
+            ->middleware('throttle:costly')
+            ->name('recipe');
         Route::get('/render', [Render\RenderController::class, 'show'])->name('render');
         Route::get('/hand-out', [Specification\HandOutController::class, 'show'])->name('hand-out');
         Route::post('/presence', [Specification\PresenceController::class, 'store'])->name('presence');
@@ -219,6 +224,15 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
         ->withoutMiddleware('throttle:work')
         ->can('view', 'check')
         ->name('check.picture');
+    Route::get('/movies/{part}', [Check\MovieFileController::class, 'show'])
+        ->middleware('throttle:pictures')
+        ->withoutMiddleware('throttle:work')
+        ->can('view', 'check')
+        ->name('check.movie');
+    Route::get('/tagged/{part}', [Check\TaggedCopyController::class, 'show'])
+        ->middleware('throttle:costly')
+        ->can('view', 'check')
+        ->name('check.tagged');
     Route::get('/places/{part}/{frame}', [Check\PlaceController::class, 'show'])
         ->where('frame', '-?\d{1,10}')
         ->middleware('throttle:pictures')

@@ -57,8 +57,8 @@ final readonly class RecipeLines
 
         return [
             new RecipeLine($word, $source->path(), Text::count(count($range), 'frame')),
-            new RecipeLine('First and last', $span),
-            new RecipeLine('Order', 'by number, each still for one frame'),
+            new RecipeLine('First and last', $span, null, RequirementId::TIME_COUNT),
+            new RecipeLine('Order', 'by number, each still one frame', null, RequirementId::CONTENT_SOURCE),
         ];
     }
 
@@ -74,6 +74,7 @@ final readonly class RecipeLines
             'Frame rate',
             $rate === null ? 'not asked: settle it first' : "{$rate->spoken()} a second, constant",
             $length,
+            RequirementId::TIME_RATE,
         );
     }
 
@@ -86,12 +87,29 @@ final readonly class RecipeLines
         $projection = $recipe->part->single(RequirementId::PICTURE_PROJECTION);
 
         return [
-            $size === null ? null : new RecipeLine('Size', $size->spoken(), $reduced),
-            new RecipeLine('Pixels', $aspect->isEqualTo(1) ? 'square' : Fraction::writeFull($aspect)),
-            new RecipeLine('Scan', $recipe->part->single(RequirementId::PICTURE_SCAN) ?? 'progressive'),
+            $size === null
+                ? null
+                : new RecipeLine('Size', $size->spoken(), $reduced, RequirementId::PICTURE_RESOLUTION),
+            new RecipeLine(
+                'Pixels',
+                $aspect->isEqualTo(1) ? 'square' : Fraction::writeFull($aspect),
+                null,
+                RequirementId::PICTURE_PIXEL_ASPECT,
+            ),
+            new RecipeLine(
+                'Scan',
+                $recipe->part->single(RequirementId::PICTURE_SCAN) ?? 'progressive',
+                null,
+                RequirementId::PICTURE_SCAN,
+            ),
             $projection === null || $projection === 'flat'
                 ? null
-                : new RecipeLine('Projection', $projection, 'tagged afterwards, in the file'),
+                : new RecipeLine(
+                    'Projection',
+                    $projection,
+                    'tagged afterwards, in the file',
+                    RequirementId::PICTURE_PROJECTION,
+                ),
         ];
     }
 
@@ -112,7 +130,9 @@ final readonly class RecipeLines
             ),
             new RecipeLine('Look', $isLinear ? $look ?? 'none' : 'none', $isLinear ? null : $has),
             new RecipeLine('Post effects', 'off', 'the frames have theirs already'),
-            $encoding === null ? null : new RecipeLine('Colour encoding', $encoding),
+            $encoding === null
+                ? null
+                : new RecipeLine('Colour encoding', $encoding, null, RequirementId::COLOUR_ENCODING),
         ];
     }
 
@@ -123,14 +143,29 @@ final readonly class RecipeLines
         [$keyframes, $b] = [$recipe->keyframes(), $recipe->bFrames()];
 
         return [
-            new RecipeLine('Format', strtoupper($encoded->kind->value)),
-            new RecipeLine('Codec', self::codec($encoded->codec), $encoded->isChosen ? 'none is asked' : null),
+            new RecipeLine('Format', strtoupper($encoded->kind->value), null, RequirementId::FORMAT_KIND),
+            new RecipeLine(
+                'Codec',
+                self::codec($encoded->codec),
+                $encoded->isChosen ? 'none is asked' : null,
+                RequirementId::FORMAT_CODEC,
+            ),
             new RecipeLine('Pixels kept as', $encoded->inWords()),
             self::quality($recipe),
             $keyframes === null
                 ? null
-                : new RecipeLine('Keyframe', 'at least every '.Text::count($keyframes, 'frame')),
-            $b === null ? null : new RecipeLine('B-frames', $b === 0 ? 'none' : "at most {$b} in a row"),
+                : new RecipeLine(
+                    'Keyframe',
+                    'at least every '.Text::count($keyframes, 'frame'),
+                    null,
+                    RequirementId::FORMAT_KEYFRAME_INTERVAL,
+                ),
+            $b === null ? null : new RecipeLine(
+                'B-frames',
+                $b === 0 ? 'none' : "at most {$b} in a row",
+                null,
+                RequirementId::FORMAT_B_FRAMES,
+            ),
         ];
     }
 
@@ -149,6 +184,7 @@ final readonly class RecipeLines
             'Bit rate',
             "{$rate} ({$rate->bits})".($recipe->isInTwoPasses() ? ', in two passes' : ''),
             $cap === null || ! $recipe->bounds->isTight ? null : "so that the file stays below {$cap}",
+            RequirementId::FORMAT_BIT_RATE,
         );
     }
 
@@ -156,7 +192,7 @@ final readonly class RecipeLines
     {
         $sound = $recipe->bounds->sound;
 
-        return new RecipeLine('Sound', $sound === null ? 'none' : $sound->inWords());
+        return new RecipeLine('Sound', $sound?->inWords() ?? 'none', null, RequirementId::AUDIO_PRESENCE);
     }
 
     /** @return list<RecipeLine|null> */
@@ -166,12 +202,19 @@ final readonly class RecipeLines
         $bytes = $recipe->bytes();
 
         return [
-            $timecode === null ? null : new RecipeLine('Start timecode', $timecode),
+            $timecode === null
+                ? null
+                : new RecipeLine('Start timecode', $timecode, null, RequirementId::TIME_START_TIMECODE),
             $recipe->part->single(RequirementId::FORMAT_INDEX) === 'first'
-                ? new RecipeLine('Index', 'at the beginning of the file')
+                ? new RecipeLine('Index', 'at the beginning of the file', null, RequirementId::FORMAT_INDEX)
                 : null,
-            new RecipeLine('File', $recipe->name),
-            $bytes === null ? null : new RecipeLine('Size foreseen', 'at most '.ByteSize::of($bytes)),
+            new RecipeLine('File', $recipe->name, null, RequirementId::NAMING_PATTERN),
+            $bytes === null ? null : new RecipeLine(
+                'Size foreseen',
+                'at most '.ByteSize::of($bytes),
+                null,
+                RequirementId::FORMAT_FILE_SIZE,
+            ),
         ];
     }
 }

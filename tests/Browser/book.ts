@@ -16,7 +16,7 @@ export async function signIn(page: Page, email = 'odile@harbour.example'): Promi
 export async function open(
     page: Page,
     code: string,
-    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' = 'Frames',
+    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' | 'Movie' = 'Frames',
 ): Promise<void> {
     await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(code);

@@ -1,3 +1,5 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { accessible, open, production, signIn } from './book';
 
@@ -29,4 +31,56 @@ test('a movie by itself shows where its keyframes are, and the bit rate that fit
     await expect(margin).toContainText('in two passes');
     await page.getByRole('button', { name: 'Night' }).click();
     await accessible(page, 'a movie by night');
+});
+
+test('the folio of a movie says how it is made, beside what was made', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_REEL', 'Movie');
+
+    const recipe = page.getByRole('region', { name: 'How reel is made' });
+    await expect(recipe.getByRole('row', { name: /First and last/ })).toContainText('1 to 48');
+    await expect(recipe.getByRole('row', { name: /Frame rate/ })).toContainText('the movie: 25');
+    await expect(page.getByText('This browser does not play it (png).')).toBeVisible();
+    await accessible(page, 'how a movie is made');
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        recipe.getByRole('link', { name: 'commands for an encoder' }).click(),
+    ]);
+    expect(download.suggestedFilename()).toBe('TC_REEL-reel.sh');
+    // nobody who owes frames alone is shown a folio for movies
+    await open(page, 'TC_010');
+    await expect(page.getByRole('navigation', { name: 'Folios' })).not.toContainText('Movie');
+});
+
+test('a movie that browsers play is gone through picture by picture', async ({ page }) => {
+    const home = process.env.LEDGER_TEST_HOME ?? '';
+    const path = join(home, 'intake/tide_clock/TC_REEL/v003/TC_REEL_v003.mp4');
+    const before = readFileSync(path);
+    const check = async () => {
+        await open(page, 'TC_REEL');
+        const done = page.waitForResponse((response) => /\/frames$/.test(response.url()) && response.ok());
+        await page.getByRole('button', { name: 'Check again' }).click();
+        await done;
+    };
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    writeFileSync(path, readFileSync('tests/fixtures/movies/av1.mp4'));
+    await check();
+    await expect(page.getByText('av1')).not.toHaveCount(0, { timeout: 60_000 });
+    await open(page, 'TC_REEL', 'Movie');
+    const player = page.getByRole('group', { name: 'Player of reel' });
+    await player.getByRole('button', { name: 'Next picture' }).click();
+    await expect(player).toContainText('frame 2, picture 2');
+    await player.getByRole('button', { name: 'Next picture' }).press('ArrowRight');
+    await expect(player).toContainText('picture 3');
+    await player.getByRole('button', { name: 'Picture before' }).press('Home');
+    await expect(player).toContainText('picture 1');
+    await player.getByRole('button', { name: 'Play' }).click();
+    await expect(player).not.toContainText('picture 1 ');
+    await accessible(page, 'a player');
+    // as it was, for whoever comes next
+    writeFileSync(path, before);
+    await check();
+    await expect(page.getByText('45 pictures at 25 a second')).toBeVisible({ timeout: 60_000 });
 });

@@ -45,6 +45,10 @@ final class WhoMayTest extends LedgerTestCase
         yield 'specification' => ['get', '/deliverables/D/specification', $all];
         yield 'scene' => ['get', '/deliverables/D/scene', $all];
         yield 'frames' => ['get', '/deliverables/D/frames', $all];
+        yield 'its movies' => ['get', '/deliverables/D/movie', $all];
+        yield 'how a movie is made' => [
+            'get', '/deliverables/D/recipe.txt', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
         yield 'changing what is asked' => [
             'patch',
             '/deliverables/D/requirements',
@@ -296,6 +300,10 @@ final class WhoMayTest extends LedgerTestCase
             'get', '/checks/C/against/0', ['artist' => 404, 'coordinator' => 404] + $all,
         ];
         yield 'a picture of one frame' => ['get', '/checks/C/pictures/frames/1001', $all];
+        yield 'a tagged copy of a movie' => [
+            'get', '/checks/C/tagged/reel', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
+        yield 'a movie of it' => ['get', '/checks/C/movies/reel', ['artist' => 404, 'coordinator' => 404] + $all];
         yield 'where a frame lies on a disk of its own' => [
             'get', '/checks/C/places/frames/1001', ['artist' => 404, 'coordinator' => 404] + $all,
         ];
@@ -446,6 +454,9 @@ final class WhoMayTest extends LedgerTestCase
                         '/moves/V' => '/moves/{move}',
                         'against/0' => 'against/{other}',
                         'look/frames' => 'look/{part}',
+                        'movies/reel' => 'movies/{part}',
+                        'tagged/reel' => 'tagged/{part}',
+                        'recipe.txt' => 'recipe.{format}',
                         'places/frames/1001' => 'places/{part}/{frame}',
                         'pictures/frames/1001' => 'pictures/{part}/{frame}',
                     ],

@@ -4,7 +4,7 @@ import { to } from '../lib/route';
 import type { DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
-export type Folio = 'specification' | 'scene' | 'render' | 'frames';
+export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
 export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
@@ -13,6 +13,7 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
         ['scene', 'Scene', deliverable.folios.scene],
         ['render', 'Render', null],
         ['frames', 'Frames', deliverable.folios.frames],
+        ...(deliverable.owesMovie ? [['movie', 'Movie', deliverable.movie] as [Folio, string, Mark | null]] : []),
     ];
 
     return (

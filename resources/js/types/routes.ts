@@ -121,6 +121,12 @@ export const routes: Config = {
         },
         scene: { uri: 'deliverables/{deliverable}/scene', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
         frames: { uri: 'deliverables/{deliverable}/frames', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        movie: { uri: 'deliverables/{deliverable}/movie', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        recipe: {
+            uri: 'deliverables/{deliverable}/recipe.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable', 'format'],
+        },
         render: { uri: 'deliverables/{deliverable}/render', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
         'hand-out': {
             uri: 'deliverables/{deliverable}/hand-out',
@@ -211,6 +217,12 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['check', 'part', 'frame'],
         },
+        'check.movie': { uri: 'checks/{check}/movies/{part}', methods: ['GET', 'HEAD'], parameters: ['check', 'part'] },
+        'check.tagged': {
+            uri: 'checks/{check}/tagged/{part}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'part'],
+        },
         'check.place': {
             uri: 'checks/{check}/places/{part}/{frame}',
             methods: ['GET', 'HEAD'],
@@ -296,6 +308,8 @@ declare module 'ziggy-js' {
         specification: readonly [{ name: 'deliverable'; required: true }];
         scene: readonly [{ name: 'deliverable'; required: true }];
         frames: readonly [{ name: 'deliverable'; required: true }];
+        movie: readonly [{ name: 'deliverable'; required: true }];
+        recipe: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
         render: readonly [{ name: 'deliverable'; required: true }];
         'hand-out': readonly [{ name: 'deliverable'; required: true }];
         presence: readonly [{ name: 'deliverable'; required: true }];
@@ -346,6 +360,8 @@ declare module 'ziggy-js' {
             { name: 'part'; required: true },
             { name: 'frame'; required: true },
         ];
+        'check.movie': readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
+        'check.tagged': readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
         'check.place': readonly [
             { name: 'check'; required: true },
             { name: 'part'; required: true },

@@ -205,6 +205,9 @@ export interface DeliverableHead extends IndexLine {
     revision: number;
     /** each folio's own mark */
     folios: { scene: Mark | null; frames: Mark | null };
+    /** Whether a movie is owed, whose folio has a mark of its own. */
+    owesMovie: boolean;
+    movie: Mark | null;
 }
 
 export type Delivers = 'frames' | 'still' | 'movie' | 'file';
@@ -615,6 +618,19 @@ export type MovieAgainst = {
     why_not: string | null;
 };
 
+export interface MoviePage {
+    book: Book;
+    deliverable: DeliverableHead;
+    ledger: Ledger | null;
+    /** parts that are movies */
+    movies: string[];
+    recipes: ShownRecipe[];
+    /** those of which a copy with other tags can be had, which is all or part of the work */
+    taggable: string[];
+    /** Whether the files can be opened from here. */
+    playable: boolean;
+}
+
 export type MovieSound = {
     sample_rate: number | null;
     channels: number | null;
@@ -926,6 +942,14 @@ export type ShownDelivery = {
     bytes: number;
     at: string;
 };
+
+export interface ShownRecipe {
+    lines: { label: string; value: string; why: string | null; id: string | null }[];
+    /** what stands in the way, or is easily overlooked */
+    notes: string[];
+    part: string;
+    from: string;
+}
 
 export interface ShownTree {
     id: number;

@@ -175,7 +175,7 @@ final class RecipeTest extends TestCase
         $lines = self::lines($recipe);
         self::assertSame('out/beauty/TC_010.####.exr', $lines['Frames']);
         self::assertSame('1001 to 1012', $lines['First and last']);
-        self::assertSame('by number, each still for one frame', $lines['Order']);
+        self::assertSame('by number, each still one frame', $lines['Order']);
         self::assertSame('1920 × 804', $lines['Size']);
         self::assertSame(['Standard', 'none', 'off'], [$lines['View'], $lines['Look'], $lines['Post effects']]);
         self::assertSame(['H.264', '4:2:0, 8 bits a channel'], [$lines['Codec'], $lines['Pixels kept as']]);

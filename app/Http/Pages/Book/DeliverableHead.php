@@ -8,6 +8,8 @@ use App\Models\Check;
 use App\Models\Deliverable;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Specification\Level;
+use PlainLedger\Core\Specification\Part;
+use PlainLedger\Core\Text\PlainSentence;
 
 /** What a deliverable's own pages have in common: its line of the index, and more. */
 final readonly class DeliverableHead extends IndexLine
@@ -19,6 +21,11 @@ final readonly class DeliverableHead extends IndexLine
     /** @var array{scene: Mark|null, frames: Mark|null} each folio's own mark */
     public array $folios;
 
+    /** Whether a movie is owed, whose folio has a mark of its own. */
+    public bool $owesMovie;
+
+    public ?Mark $movie;
+
     /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public function __construct(Deliverable $deliverable)
     {
@@ -26,25 +33,52 @@ final readonly class DeliverableHead extends IndexLine
         $this->specification = $deliverable->specification->title;
         $this->revision = $deliverable->specification->latest->number;
         $newest = $deliverable->newest;
-        $this->folios = $newest instanceof Check ? self::folios($newest) : ['scene' => null, 'frames' => null];
+        $movies = self::movies($deliverable);
+        $entries = $newest instanceof Check ? self::entries($newest) : [];
+        $this->folios = ['scene' => self::together($entries, 'scene'), 'frames' => self::together($entries, 'files')];
+        $this->owesMovie = $movies !== [];
+        $this->movie = self::together(
+            array_filter($entries, static fn (array $entry): bool => in_array($entry['part'] ?? '', $movies, true)),
+            'files',
+        );
     }
 
-    /** @return array{scene: Mark|null, frames: Mark|null} */
-    private static function folios(Check $check): array
+    /** @return list<string> parts that are movies */
+    private static function movies(Deliverable $deliverable): array
     {
-        $marks = ['scene' => [], 'files' => []];
-        /** @var list<array<string, mixed>> $entries */
-        $entries = Check::query()->findOrFail($check->id)->account()['entries'];
+        try {
+            $parts = $deliverable->resolved()->parts;
+        } catch (PlainSentence) {
+            // what is asked cannot be resolved; its own page says why
+            return [];
+        }
+        $movies = array_filter($parts, static fn (Part $part): bool => $part->delivers->isMovie());
+
+        return array_values(array_map(static fn (Part $part): string => $part->name, $movies));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function entries(Check $check): array
+    {
+        /** @var list<array<string, mixed>> */
+        return Check::query()->findOrFail($check->id)->account()['entries'];
+    }
+
+    /**
+     * One mark for what must agree on one side.
+     *
+     * @param  array<int, array<string, mixed>>  $entries
+     */
+    private static function together(array $entries, string $side): ?Mark
+    {
+        $marks = [];
         foreach ($entries as $entry) {
-            foreach (['scene', 'files'] as $side) {
-                $cell = $entry[$side] ?? null;
-                if (is_array($cell) && ! isset($cell['stale']) && $entry['level'] === Level::Must->value) {
-                    $marks[$side][] = Mark::from((string) $cell['mark']);
-                }
+            $cell = $entry[$side] ?? null;
+            if (is_array($cell) && ! isset($cell['stale']) && $entry['level'] === Level::Must->value) {
+                $marks[] = Mark::from((string) $cell['mark']);
             }
         }
-        $together = static fn (array $list): ?Mark => $list === [] ? null : Mark::together(...$list);
 
-        return ['scene' => $together($marks['scene']), 'frames' => $together($marks['files'])];
+        return $marks === [] ? null : Mark::together(...$marks);
     }
 }

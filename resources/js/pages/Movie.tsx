@@ -1,0 +1,93 @@
+import { useMemo } from 'react';
+import { LedgerSheet } from '../features/check/LedgerSheet';
+import { MoviesFound } from '../features/check/MoviesFound';
+import { Player } from '../features/movie/Player';
+import { Recipe } from '../features/movie/Recipe';
+import { to } from '../lib/route';
+import { Folios } from '../parts/Folios';
+import { Link } from '@inertiajs/react';
+import type { Ledger, MoviePage } from '../types/views';
+
+/** The ledger as far as it speaks of movies. */
+function ofParts(ledger: Ledger, parts: string[]): Ledger {
+    const { document } = ledger;
+    const isOf = ({ part }: { part?: string | null }) => parts.includes(part ?? '');
+
+    return {
+        ...ledger,
+        document: {
+            ...document,
+            entries: document.entries.filter(isOf),
+            not_checked: document.not_checked.filter(isOf),
+            causes: document.causes.filter(isOf),
+            fixes: document.fixes.filter(isOf),
+            fixes_count: document.fixes.filter(isOf).length,
+            since: null,
+        },
+    };
+}
+
+/** What was looked at of the movies; where nothing was, how to do that. */
+function Delivered({ page }: { page: MoviePage }) {
+    const { ledger, movies, playable, taggable, deliverable } = page;
+    const found = ledger?.document.movies.filter((movie) => movies.includes(movie.part)) ?? [];
+    if (ledger === null || found.length === 0) {
+        return (
+            <p className="said px-6 pt-5">
+                No movie has been looked at yet.{' '}
+                <Link className="link" href={to('frames', { deliverable: deliverable.id })}>
+                    Choose the folder that it lies in
+                </Link>
+                .
+            </p>
+        );
+    }
+
+    return found.map((movie) => (
+        <div key={`${movie.part} ${movie.path}`}>
+            <MoviesFound movies={[movie]} />
+            {playable && <Player movie={movie} check={ledger.id} />}
+            {playable && taggable.includes(movie.part) && (
+                <p className="px-6 pt-1 text-[13px]">
+                    Some of it is only told otherwise in the file:{' '}
+                    <a className="link" href={to('check.tagged', { check: ledger.id, part: movie.part })} download>
+                        take a copy with the right tags
+                    </a>
+                    . Nothing is encoded again.
+                </p>
+            )}
+        </div>
+    ));
+}
+
+/** The movies that are owed: what was delivered, how they are made, and their own lines. */
+export default function Movie(page: MoviePage) {
+    const { book, deliverable, recipes, movies } = page;
+    const ledger = useMemo(
+        () => (page.ledger?.delivery == null ? null : ofParts(page.ledger, movies)),
+        [page.ledger, movies],
+    );
+
+    return (
+        <LedgerSheet
+            title={`${deliverable.code}, movie`}
+            book={book}
+            deliverable={deliverable}
+            ledger={ledger}
+            head={<Folios deliverable={deliverable} at="movie" />}
+            between={
+                <>
+                    <Delivered page={page} />
+                    {recipes.map((recipe) => (
+                        <Recipe
+                            key={recipe.part}
+                            recipe={recipe}
+                            deliverable={deliverable.id}
+                            entries={ledger?.document.entries.filter((entry) => entry.part === recipe.part) ?? []}
+                        />
+                    ))}
+                </>
+            }
+        />
+    );
+}
