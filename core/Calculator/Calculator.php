@@ -13,7 +13,10 @@ final readonly class Calculator
     public static function standard(): self
     {
         return new self(
-            [new Lengths, new PictureData, new FromSample, new RateAndSize, new Shapes, new Scales, new RenderTimes],
+            [
+                new Lengths, new PictureData, new FromSample, new RateAndSize, new Keyframes, new Shapes, new Scales,
+                new RenderTimes,
+            ],
         );
     }
 

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\Extension;
 use PlainLedger\Core\Matching\PassMatch;
 use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\MovieFacts;
 use PlainLedger\Core\Media\Movie\PictureTrack;
@@ -19,6 +20,9 @@ use PlainLedger\Core\Text\Text;
 /** The movies of a delivery, each with what it says of itself and what it was held against. */
 final readonly class MovieLines
 {
+    /** Seconds: what is copied or unpacked together lies closer to each other. */
+    private const SURELY_LATER = 60;
+
     public function __construct(private CheckReport $account) {}
 
     /** @return list<array<string, mixed>> */
@@ -71,7 +75,7 @@ final readonly class MovieLines
             'audio' => array_map(static fn (SoundTrack $s): array => $s->toArray(), $movie->sound),
             'complete' => $facts->wholeness->complete,
             'damage' => $facts->wholeness->reason,
-        ] + $this->against($subject, $movie->shown);
+        ] + $this->against($subject, $movie->shown, $pass->frames->times[0]);
     }
 
     /** @return array<string, mixed> */
@@ -105,8 +109,11 @@ final readonly class MovieLines
         ];
     }
 
-    /** @return array<string, mixed> what it was held against, where it is made from another part */
-    private function against(Subject $subject, ?SourceShown $shown): array
+    /**
+     * @param  int  $made  when it was written, seconds since 1970
+     * @return array<string, mixed> what it was held against, where it is made from another part
+     */
+    private function against(Subject $subject, ?SourceShown $shown, int $made): array
     {
         $source = $subject->source();
         if ($source === null) {
@@ -119,7 +126,21 @@ final readonly class MovieLines
             'frames' => $pass === null ? '' : (string) $pass->present,
             ...self::seen($shown?->isSeen() === true ? $shown : null),
             'why_not' => $this->whyNot($subject),
+            'newer' => $pass === null ? '' : (string) self::newer($pass, $made),
         ]];
+    }
+
+    /** Frames that were written after the movie was: it cannot show them, unless times were lost on some way. */
+    private static function newer(PassMatch $pass, int $made): FrameRange
+    {
+        $newer = [];
+        foreach ($pass->frames->times as $at => $time) {
+            if ($time > $made + self::SURELY_LATER) {
+                $newer[] = $pass->frames->numbers[$at];
+            }
+        }
+
+        return FrameRange::fromNumbers($newer);
     }
 
     /** @return array<string, mixed> */

@@ -67,5 +67,10 @@ describe('a movie in words', () => {
                 against: { ...against, looked: 'counts', order: null, why_not: 'h264 is not decoded here' },
             }),
         ).toBe('Held against frames by count, shape and rate: h264 is not decoded here.');
+        const held = { ...against, looked: 'counts' };
+        expect(beside({ ...REEL, against: { ...held, newer: '40-48' } })).toContain(
+            '40-48 of frames are newer than it: were they rendered again since?',
+        );
+        expect(beside({ ...REEL, against: { ...held, newer: '1-48' } })).toContain('was it made from them?');
     });
 });

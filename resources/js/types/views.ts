@@ -616,6 +616,7 @@ export type MovieAgainst = {
     shows?: string | null;
     repeated: number | null;
     why_not: string | null;
+    newer?: string;
 };
 
 export interface MoviePage {

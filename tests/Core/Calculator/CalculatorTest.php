@@ -98,6 +98,16 @@ final class CalculatorTest extends TestCase
             ['size' => '100 KB', 'length' => '60 s', 'sound' => '192k'],
             ['bit rate that fits' => 'none: the sound alone is more'],
         ];
+        yield 'half a second between keyframes' => [
+            'keyframes',
+            ['every' => '0.5 s', 'rate' => '24', 'length' => '10 s'],
+            ['frames from one to the next, at most' => '12', 'that is' => '0.5 s', 'keyframes, at least' => '20'],
+        ];
+        yield 'half of a rate that is not whole' => [
+            'keyframes',
+            ['every' => 'half the rate', 'rate' => '29.97', 'length' => '100'],
+            ['frames from one to the next, at most' => '15', 'that is' => '0.501 s', 'keyframes, at least' => '7'],
+        ];
         yield 'SD' => [
             'shapes',
             ['size' => '720x576', 'pixels' => '16/11', 'shape' => '16:9', 'frame' => '1920x1080'],

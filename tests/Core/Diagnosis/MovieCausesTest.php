@@ -289,6 +289,7 @@ final class MovieCausesTest extends TestCase
             [
                 'part' => 'frames', 'frames' => '1001-1024', 'looked' => 'pictures', 'order' => 'right',
                 'shows' => '1001-1024', 'repeated' => 1, 'why_not' => null,
+                'newer' => '',
             ],
             $document['movies'][0]['against'],
         );
@@ -307,6 +308,21 @@ final class MovieCausesTest extends TestCase
         self::assertSame(['counts', 'prores is not decoded here'], [
             $document['movies'][0]['against']['looked'], $document['movies'][0]['against']['why_not'],
         ]);
+    }
+
+    public function test_frames_that_were_written_after_the_movie_are_told(): void
+    {
+        $bench = (new Workbench)->put('TC_010_reel.mov', (string) file_get_contents(self::MOVIES.'hq.mov'), 5000);
+        foreach (range(1, self::COUNT) as $n) {
+            $bench->put(sprintf('TC_010.%04d.png', 1000 + $n), self::picture($n), match (true) {
+                $n > 20 => 100,
+                // within a minute: they may have been copied together
+                $n > 10 => 4950,
+                default => 9000,
+            });
+        }
+        $document = $bench->check(self::specification([]));
+        self::assertSame('1021-1024', $document['movies'][0]['against']['newer']);
     }
 
     public function test_a_picture_of_another_size_than_its_track_is_not_unpacked(): void

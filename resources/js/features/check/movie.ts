@@ -78,13 +78,24 @@ const ORDERS: Record<string, string> = {
 };
 
 /** What was seen of the frames it is made from. */
+/** What was rendered after the movie was made, which it then cannot show. */
+function rendered({ part, frames, newer }: NonNullable<Movie['against']>): string {
+    if (newer === undefined || newer === '') {
+        return '';
+    }
+
+    return newer === frames
+        ? ` All of ${part} are newer than it: was it made from them?`
+        : ` ${newer} of ${part} are newer than it: were they rendered again since?`;
+}
+
 export function beside({ against }: Movie): string {
     if (against === undefined) {
         return '';
     }
     const { part, looked, why_not: why, order, repeated, shows } = against;
     if (looked !== 'pictures') {
-        return `Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.`;
+        return `Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.${rendered(against)}`;
     }
     const times = (repeated ?? 1) > 1 ? `each ${repeated} times` : 'each once';
     const shown = order === 'right' ? `in their order, ${times}` : (ORDERS[order ?? ''] ?? 'in no order that is known');
