@@ -10,6 +10,7 @@ use PlainLedger\Core\Checking\PassEntries;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Diagnosis\Causes\AlphaCauses;
 use PlainLedger\Core\Diagnosis\Causes\AssemblyCauses;
+use PlainLedger\Core\Diagnosis\Causes\AssemblySceneCauses;
 use PlainLedger\Core\Diagnosis\Causes\BrokenFileCauses;
 use PlainLedger\Core\Diagnosis\Causes\CameraCauses;
 use PlainLedger\Core\Diagnosis\Causes\CauseFamily;
@@ -61,8 +62,8 @@ final readonly class Diagnostician
     {
         return new self([
             new NothingDelivered, new PictureSizeCauses, new ProjectionCauses, new RegionCauses, new FrameSetCauses,
-            new MovieLengthCauses, new MoviePictureCauses, new MovieShapeCauses, new MovieTagCauses, new VariableRate,
-            new RateOfAnotherStandard, new SpeedChanged,
+            new AssemblySceneCauses, new MovieLengthCauses, new MoviePictureCauses, new MovieShapeCauses,
+            new MovieTagCauses, new VariableRate, new RateOfAnotherStandard, new SpeedChanged,
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
             new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses,
             new SceneNameCauses, new SavedElsewhere,
