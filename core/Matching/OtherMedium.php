@@ -36,7 +36,12 @@ final readonly class OtherMedium
                 $this->claims->setApart($sequence);
                 $folder = $sequence->folder();
                 $path = ($folder === '' ? '' : "{$folder}/").$sequence->pattern();
-                $parts[$name] = new PartMatch($match->part, $match->passes, ['path' => $path, 'kind' => $kind]);
+                $facts = $this->delivery->factsOf($sequence->group, $sequence->rows[0]);
+                $parts[$name] = new PartMatch(
+                    $match->part,
+                    $match->passes,
+                    ['path' => $path, 'kind' => $kind, 'facts' => $facts],
+                );
             }
         }
 

@@ -73,7 +73,8 @@ final readonly class PassWork
      */
     private function toRender(): FrameRange
     {
-        if (in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true)) {
+        $isNone = in_array($this->subject->part->delivers, [Delivers::Movie, Delivers::File], true);
+        if ($isNone || $this->areTakenOut()) {
             return FrameRange::none();
         }
         $wrong = $this->unusable();
@@ -92,6 +93,21 @@ final readonly class PassWork
         $missing = $this->isWaived(RequirementId::TIME_RANGE) ? FrameRange::none() : $this->pass->missing();
 
         return $missing->plus($wrong)->and($expected);
+    }
+
+    /** Whether they are had from a movie that came instead. */
+    private function areTakenOut(): bool
+    {
+        foreach ($this->causes as $cause) {
+            $isInstead = $cause->finding->id === CauseId::MovieInsteadOfFrames && $cause->finding->side === Side::Files;
+            foreach ($isInstead ? $cause->finding->fixes : [] as $fix) {
+                if ($fix->kind === FixKind::Encode) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** Damaged, or wrong in what only a render can mend. */

@@ -13,7 +13,9 @@ use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
 use PlainLedger\Core\Matching\Extra;
+use PlainLedger\Core\Media\CodecCapabilities;
 use PlainLedger\Core\Media\Kind;
+use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NamePattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\RequirementId;
@@ -35,7 +37,7 @@ final readonly class NothingDelivered implements CauseFamily
             yield $this->nothing($situation);
         }
         if ($subject->match !== null && $subject->match->instead !== null) {
-            yield $this->instead($situation, $subject->match->instead['path'], $subject->match->instead['kind']);
+            yield $this->instead($situation, ...$subject->match->instead);
         }
         if ($situation->inScene(RequirementId::FORMAT_KIND) && ! $situation->inFiles(RequirementId::FORMAT_KIND)) {
             yield from $this->setInstead($situation);
@@ -145,9 +147,10 @@ final readonly class NothingDelivered implements CauseFamily
         );
     }
 
-    private function instead(Situation $situation, string $found, Kind $kind): Finding
+    private function instead(Situation $situation, string $path, Kind $kind, MediaFacts $facts): Finding
     {
         $part = $situation->subject->part;
+        $found = $path;
         $path = Text::shown($found);
         $asked = $part->kinds()[0]->value ?? ($part->delivers === Delivers::Movie ? 'mp4' : 'png');
         if ($part->delivers === Delivers::Movie) {
@@ -171,17 +174,61 @@ final readonly class NothingDelivered implements CauseFamily
             );
         }
 
+        $says = "A movie is there, {$path}, where single frames are asked.";
+        $hasAll = self::hasAllOf($facts, $situation->subject);
+
         return Finding::of(
             CauseId::MovieInsteadOfFrames,
             Side::Files,
-            "A movie is there, {$path}, where single frames are asked.",
+            $hasAll ? "{$says} It is lossless, and has them all." : $says,
             ["{$path} is {$kind->spoken()}"],
             self::ABOUT_FILES,
             [
-                Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked),
+                $hasAll
+                    ? self::takenOut($situation, $path, $kind, $asked)
+                    : Fix::set($part->name, RequirementId::FORMAT_KIND, 'the format', $kind->value, $asked),
                 Fix::setAside($part->name, $found, 1),
             ],
-        )->rendering();
+        )->rendering(! $hasAll);
+    }
+
+    private static function takenOut(Situation $situation, string $path, Kind $kind, string $asked): Fix
+    {
+        $frames = $situation->subject->expected;
+
+        return Fix::encode(
+            $situation->part(),
+            RequirementId::FORMAT_KIND,
+            'the format',
+            $kind->value,
+            $asked,
+            null,
+            "Take the pictures out of {$path} as {$asked} frames".($frames === null ? '' : " {$frames}")
+                .', each once: nothing has to be rendered.',
+        );
+    }
+
+    /** Whether the frames that are asked can be taken out of a movie without losing anything. */
+    private static function hasAllOf(MediaFacts $facts, Subject $subject): bool
+    {
+        $part = $subject->part;
+        $size = $part->single(RequirementId::PICTURE_RESOLUTION);
+        $depth = $part->single(RequirementId::FORMAT_BIT_DEPTH);
+        $alpha = $part->single(RequirementId::FORMAT_ALPHA);
+        $asksAlpha = ($alpha !== null && $alpha !== 'none')
+            || str_contains(implode('', $part->values(RequirementId::FORMAT_CHANNELS)), 'A');
+        $encoding = $facts->encoding;
+
+        return $facts->isWhole()
+            && $encoding->codec !== null
+            && CodecCapabilities::isLossless($encoding->codec, null)
+            && in_array($encoding->chroma, [null, '4:4:4'], true)
+            && ($size === null || $size === "{$facts->picture->width}x{$facts->picture->height}")
+            && ($depth === null || ($encoding->bitDepth ?? 0) >= (int) $depth)
+            && $part->single(RequirementId::FORMAT_SAMPLE) !== 'float'
+            && (! $asksAlpha || $encoding->hasAlpha() === true)
+            && count($part->passes()) < 2
+            && ($subject->expected === null || count($subject->expected) === $facts->timing->frameCount);
     }
 
     /** @return iterable<Finding> */
