@@ -160,3 +160,24 @@ test('no page has a serious fault of access, by day or by night', async ({ page 
     await expect(page.getByRole('heading', { name: 'There is no such page.' })).toBeVisible();
     await accessible(page, 'fault');
 });
+
+test('a picture of all that is around is turned in, and its seam is looked at', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    await open(page, 'TC_060');
+    await page.getByRole('link', { name: /See them/ }).click();
+    await page.getByRole('button', { name: 'All around' }).click();
+    const view = page.getByRole('img', { name: /The arrows turn the view/ });
+    await view.press('ArrowRight');
+    await expect(page.getByRole('main')).toContainText('looking 6° across and 0° up');
+    await page.getByLabel('flat, its seam in the middle').check();
+    await accessible(page, 'a picture all around');
+    // of what is flat there is no such view
+    await open(page, 'TC_010');
+    await page
+        .getByRole('link', { name: /See them/ })
+        .first()
+        .click();
+    await expect(page.getByRole('button', { name: 'Two frames' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'All around' })).toHaveCount(0);
+});

@@ -1,3 +1,4 @@
+import { turned } from '../../resources/js/features/look/around';
 import { describe, expect, it } from 'vitest';
 import { at, before, count, everyNth, meanDifference, MOST, usualStep } from '../../resources/js/features/look/look';
 import { runs } from '../../resources/js/lib/frames';
@@ -37,5 +38,13 @@ describe('frames that are seen of many', () => {
         expect(meanDifference(of(0, 0, 0, 255), of(255, 255, 255, 0))).toBe(1000);
         expect(meanDifference(of(10, 20, 30, 255, 0, 0, 0, 0), of(10, 20, 30, 255, 51, 0, 0, 0))).toBe(33);
         expect(meanDifference(of(), of())).toBe(0);
+    });
+});
+
+describe('a view all around', () => {
+    it('goes round across, ends at the poles, and is never wider than it can show', () => {
+        const aim = { across: 170, up: 80, open: 90 };
+        expect(turned(aim, 20, 20, 20)).toEqual({ across: -170, up: 90, open: 90 });
+        expect(turned({ ...aim, across: -179 }, -2, -200, -500)).toEqual({ across: 179, up: -90, open: 20 });
     });
 });

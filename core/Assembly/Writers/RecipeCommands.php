@@ -61,11 +61,12 @@ final readonly class RecipeCommands
         if ($recipe->timing->rate === null) {
             throw RecipeRefused::because('no frame rate is asked, and the frames do not tell theirs');
         }
-        $before = ['-y', '-hide_banner', '-loglevel', 'warning', ...self::input($recipe)];
+        $before = ['-hide_banner', '-loglevel', 'warning', ...self::input($recipe)];
         $picture = self::picture($recipe);
         $after = [...self::sound($recipe), ...self::container($recipe), self::shown($recipe->name)];
         if (! $recipe->isInTwoPasses()) {
-            return [[...$before, ...$picture, ...$after]];
+            // what is there already is not written over
+            return [['-n', ...$before, ...$picture, ...$after]];
         }
         $isHevc = $recipe->encoded->codec === 'hevc';
         $pass = static fn (int $number): array => $isHevc
@@ -73,8 +74,8 @@ final readonly class RecipeCommands
             : ['-pass', (string) $number, '-passlogfile', self::log($recipe)];
 
         return [
-            [...$before, ...$picture, ...$pass(1), '-an', '-f', 'null', '/dev/null'],
-            [...$before, ...$picture, ...$pass(2), ...$after],
+            ['-y', ...$before, ...$picture, ...$pass(1), '-an', '-f', 'null', '/dev/null'],
+            ['-n', ...$before, ...$picture, ...$pass(2), ...$after],
         ];
     }
 

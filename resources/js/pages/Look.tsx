@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { ContactSheet } from '../features/look/ContactSheet';
 import { Player } from '../features/look/Player';
+import { Sphere, sphereFrame } from '../features/look/Sphere';
 import { TwoFrames } from '../features/look/TwoFrames';
 import { classes } from '../lib/classes';
 import { runs } from '../lib/frames';
@@ -14,6 +15,7 @@ const VIEWS = [
     ['sheet', 'Contact sheet'],
     ['play', 'Play'],
     ['two', 'Two frames'],
+    ['around', 'All around'],
 ] as const;
 
 type View = (typeof VIEWS)[number][0];
@@ -64,7 +66,7 @@ export default function Look(page: LookPage) {
                 <p className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-6 pt-3">
                     <span className="said">{pass ?? part}</span>
                     <span role="group" aria-label="Ways to see them" className="flex gap-4 print:hidden">
-                        {VIEWS.map(([key, name]) => (
+                        {VIEWS.filter(([key]) => key !== 'around' || page.around).map(([key, name]) => (
                             <button
                                 key={key}
                                 type="button"
@@ -108,6 +110,7 @@ export default function Look(page: LookPage) {
                     />
                 )}
                 {view === 'play' && <Player key={layer} page={page} layer={layer} />}
+                {view === 'around' && <Sphere page={page} layer={layer} frame={sphereFrame(page, frame)} />}
                 {view === 'two' && <TwoFrames page={page} layer={layer} frame={frame} onFrame={setFrame} />}
             </div>
         </Book>

@@ -558,6 +558,8 @@ export interface LookPage {
     layers: string[];
     /** other checks whose files may be laid beside these, the newest first */
     earlier: { id: number; made: string }[];
+    /** Whether they show all that is around one point. */
+    around: boolean;
     /** frames that have an approved picture */
     approved: number[];
 }

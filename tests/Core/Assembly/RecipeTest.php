@@ -112,6 +112,12 @@ final class RecipeTest extends TestCase
         self::assertSame(0, $code, implode("\n", $said));
         unlink("{$bench->folder}/assemble.sh");
         self::assertFileExists("{$bench->folder}/{$recipe->name}");
+        $bytes = md5_file("{$bench->folder}/{$recipe->name}");
+        // a second time nothing is written over
+        $bench->put('assemble.sh', RecipeCommands::write($recipe));
+        exec('cd '.escapeshellarg($bench->folder).' && sh assemble.sh 2>&1', $said, $code);
+        self::assertSame([true, $bytes], [$code !== 0, md5_file("{$bench->folder}/{$recipe->name}")]);
+        array_map(unlink(...), glob("{$bench->folder}/{assemble.sh,*.pass*}", GLOB_BRACE) ?: []);
 
         $report = CheckReport::of($asked, null, $bench->scan());
         $wrong = [];

@@ -49,6 +49,9 @@ final readonly class LookPage
     /** @var list<array{id: int, made: string}> other checks whose files may be laid beside these, the newest first */
     public array $earlier;
 
+    /** Whether they show all that is around one point. */
+    public bool $around;
+
     /** @var list<int> frames that have an approved picture */
     public array $approved;
 
@@ -79,6 +82,8 @@ final readonly class LookPage
         );
         $this->present = $here['present'];
         $this->wrong = implode(',', array_filter([$strip['wrong'] ?? '', $here['damaged']]));
+        $asked = $check->resolved()->part($part)?->values(RequirementId::PICTURE_PROJECTION) ?? [];
+        $this->around = array_diff($asked, ['flat']) !== [];
         $this->rate = self::rate($check, $part);
         $this->layers = $strip['layers'] ?? [''];
         $this->earlier = self::earlier($check);
