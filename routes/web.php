@@ -74,6 +74,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::get('/reference', [Production\ReferenceController::class, 'show'])->name('reference');
         Route::post('/presets', [Production\PresetController::class, 'store'])->name('preset.store');
         Route::get('/board', [Board\BoardController::class, 'show'])->name('board');
+        Route::get('/movies', [Board\MoviesController::class, 'show'])->name('movies');
         Route::get('/outbox', [Board\OutboxController::class, 'show'])->name('outbox');
         Route::post('/outbox', [Board\OutboxController::class, 'store'])->name('outbox.write');
         Route::delete('/outbox', [Board\OutboxController::class, 'destroy'])->name('outbox.clear');

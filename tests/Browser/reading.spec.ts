@@ -121,6 +121,13 @@ test('no page has a serious fault of access, by day or by night', async ({ page 
         await accessible(page, `frames ${night}`);
         await open(page, 'TC_030', 'Scene');
         await accessible(page, `scene ${night}`);
+        await open(page, 'TC_FOYER', 'Movie');
+        await accessible(page, `movie ${night}`);
+        await production(page, 'The Tide Clock');
+        await page.getByRole('link', { name: 'Board' }).click();
+        await page.getByRole('link', { name: 'All movies' }).click();
+        await expect(page.getByRole('row', { name: /TC_REEL/ })).toContainText('made from frames');
+        await accessible(page, `all movies ${night}`);
         await open(page, 'TC_040', 'Frames');
         await page.getByRole('button', { name: 'Another folder' }).click();
         await accessible(page, `names ${night}`);

@@ -80,6 +80,25 @@ final class MoviesTest extends LedgerTestCase
         $recipe('exe')->assertNotFound();
     }
 
+    public function test_all_movies_of_a_production_stand_together(): void
+    {
+        $all = fn (): array => $this->actingAs($this->coordinator)
+            ->page("/productions/{$this->production->id}/movies")['movies'];
+        self::assertSame(
+            [['TC_010', 'reel', 'frames', null, null], ['TC_020', 'reel', 'frames', null, null]],
+            array_map(static fn (array $m): array => [
+                $m['code'], $m['part'], $m['from'], $m['mark'], $m['path'],
+            ], $all()),
+        );
+        $this->actingAs($this->artist);
+        $this->check();
+        $first = $all()[0];
+        self::assertSame(['unequal', 'TC_010.webm', filesize(self::MOVIE)], [
+            $first['mark'], $first['path'], $first['bytes'],
+        ]);
+        self::assertSame(['WEBM', 'vp9'], array_slice($first['is'], 0, 2));
+    }
+
     public function test_a_player_is_sent_the_bytes_it_asks_for(): void
     {
         $check = $this->check();

@@ -233,6 +233,7 @@ final class WhoMayTest extends LedgerTestCase
         ];
         yield 'accepting no more' => ['delete', '/waivers/W', $decides(302)];
         yield 'the board' => ['get', '/productions/P/board', $decides(200)];
+        yield 'all its movies' => ['get', '/productions/P/movies', $decides(200)];
         yield 'results' => ['get', '/productions/P/results.csv', $decides(200)];
         yield 'the outbox' => ['get', '/productions/P/outbox', $decides(200)];
         yield 'writing to owners' => ['post', '/productions/P/outbox', $decides(302)];

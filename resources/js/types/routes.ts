@@ -45,6 +45,7 @@ export const routes: Config = {
         reference: { uri: 'productions/{production}/reference', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'preset.store': { uri: 'productions/{production}/presets', methods: ['POST'], parameters: ['production'] },
         board: { uri: 'productions/{production}/board', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        movies: { uri: 'productions/{production}/movies', methods: ['GET', 'HEAD'], parameters: ['production'] },
         outbox: { uri: 'productions/{production}/outbox', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'outbox.write': { uri: 'productions/{production}/outbox', methods: ['POST'], parameters: ['production'] },
         'outbox.clear': { uri: 'productions/{production}/outbox', methods: ['DELETE'], parameters: ['production'] },
@@ -276,6 +277,7 @@ declare module 'ziggy-js' {
         reference: readonly [{ name: 'production'; required: true }];
         'preset.store': readonly [{ name: 'production'; required: true }];
         board: readonly [{ name: 'production'; required: true }];
+        movies: readonly [{ name: 'production'; required: true }];
         outbox: readonly [{ name: 'production'; required: true }];
         'outbox.write': readonly [{ name: 'production'; required: true }];
         'outbox.clear': readonly [{ name: 'production'; required: true }];

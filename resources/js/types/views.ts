@@ -634,12 +634,33 @@ export interface MoviePage {
     playable: boolean;
 }
 
+export interface MovieRow {
+    deliverable: number;
+    code: string;
+    owner: string | null;
+    part: string;
+    /** the part it is made from, which it is a preview or an assembly of; null: it stands for itself */
+    from: string | null;
+    /** its lines in the files together; null where no movie was looked at */
+    mark: Mark | null;
+    path: string | null;
+    /** what it is, in a few words */
+    is: string[];
+    /** bytes */
+    bytes: number | null;
+}
+
 export type MovieSound = {
     sample_rate: number | null;
     channels: number | null;
     bit_depth: number | null;
     codec: string;
 };
+
+export interface MoviesPage {
+    book: Book;
+    movies: MovieRow[];
+}
 
 export type NameReading = {
     part: string;

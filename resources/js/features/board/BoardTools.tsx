@@ -1,4 +1,4 @@
-import { router } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Choices } from '../../parts/Choices';
@@ -85,7 +85,10 @@ export function BoardTools({
                 chosen={filter.specification}
                 onChoose={(specification) => onFilter({ ...filter, specification })}
             />
-            <span className="ml-auto flex gap-3">
+            <span className="ml-auto flex items-center gap-3">
+                <Link className="link" href={to('movies', { production })}>
+                    All movies
+                </Link>
                 {stale > 0 && (
                     <button
                         type="button"
