@@ -92,11 +92,18 @@ final readonly class AssemblySceneCauses implements CauseFamily
     {
         [$is, $due] = [count($told), count($frames)];
 
+        $id = self::lengthCause($situation, $source, $told, $frames);
+        $why = match ($id) {
+            CauseId::RangeNeverSet => ' It was never set: an untouched scene shows it.',
+            CauseId::HandlesLeftOut => ' It is their range without its handles.',
+            default => '',
+        };
+
         return Finding::of(
-            self::lengthCause($told, $frames),
+            $id,
             Side::Scene,
             "The assembly takes {$told}, which is ".Text::count($is, 'frame').", and the {$source->name} are "
-                ."{$frames}: ".Text::count(abs($due - $is), 'frame').($is < $due ? ' too few.' : ' too many.'),
+                ."{$frames}: ".Text::count(abs($due - $is), 'frame').($is < $due ? ' too few.' : ' too many.').$why,
             ["time.range is {$told}"],
             self::LENGTHS,
             [
@@ -112,13 +119,27 @@ final readonly class AssemblySceneCauses implements CauseFamily
         );
     }
 
-    private static function lengthCause(FrameRange $told, FrameRange $frames): CauseId
-    {
+    private static function lengthCause(
+        Situation $situation,
+        Part $source,
+        FrameRange $told,
+        FrameRange $frames,
+    ): CauseId {
+        $isUntouched = self::isStarting($situation, RequirementId::TIME_RANGE, (string) $told);
+
         return match (true) {
+            $isUntouched => CauseId::RangeNeverSet,
+            $source->handles() !== [0, 0] && $source->cutRange()?->equals($told) === true => CauseId::HandlesLeftOut,
             count($told) === count($frames) - 1 => CauseId::LastFrameLeftOut,
             count($told) < count($frames) => CauseId::MovieShort,
             default => CauseId::MovieLong,
         };
+    }
+
+    /** Whether it is what an untouched scene shows. */
+    private static function isStarting(Situation $situation, string $id, string $value): bool
+    {
+        return in_array($value, $situation->subject->specification->startingValues[$id] ?? [], true);
     }
 
     /** @return iterable<Finding> */
@@ -136,10 +157,12 @@ final readonly class AssemblySceneCauses implements CauseFamily
             return;
         }
         [$own, $theirs] = [Resolution::parse($is)->spoken(), Resolution::parse($frames)->spoken()];
+        $isUntouched = self::isStarting($situation, RequirementId::PICTURE_RESOLUTION, $is);
         yield Finding::of(
-            CauseId::StretchedInAssembly,
+            $isUntouched ? CauseId::StartingSize : CauseId::StretchedInAssembly,
             Side::Scene,
-            "The assembly would make {$own} of the {$source->name}, which are {$theirs}: another shape.",
+            "The assembly would make {$own} of the {$source->name}, which are {$theirs}: another shape."
+                .($isUntouched ? ' It was never set: an untouched scene shows it.' : ''),
             ["picture.resolution is {$is}", "the {$source->name} are {$frames}"],
             [RequirementId::PICTURE_DISPLAY_ASPECT, RequirementId::PICTURE_RESOLUTION],
             [

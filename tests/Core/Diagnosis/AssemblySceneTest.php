@@ -21,10 +21,14 @@ final class AssemblySceneTest extends TestCase
     /** @param  array<string, mixed>  $movie */
     private static function asked(array $movie = []): Specification
     {
-        return Workbench::specification([], ['parts' => [
+        $handles = $movie['handles'] ?? 0;
+        unset($movie['handles']);
+        $starts = ['time.range' => ['1-250'], 'picture.resolution' => ['400x300']];
+
+        return Workbench::specification([], ['starting_values' => $starts, 'parts' => [
             ['name' => 'frames', 'delivers' => 'frames', 'require' => [
                 'format.kind' => 'png', 'picture.resolution' => '1280x720', 'time.range' => '1001-1048',
-                'time.rate' => '24', 'naming.pattern' => '{shot}.{frame:4}.{ext}',
+                'time.rate' => '24', 'naming.pattern' => '{shot}.{frame:4}.{ext}', 'time.handles' => $handles,
             ]],
             ['name' => 'reel', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => $movie + [
                 'format.kind' => 'mp4', 'naming.pattern' => '{shot}_reel.{ext}',
@@ -53,6 +57,9 @@ final class AssemblySceneTest extends TestCase
         yield 'short' => [['time.range' => '1001-1040'], ['movie-short']];
         yield 'one short' => [['time.range' => '1001-1047'], ['last-frame-left-out']];
         yield 'long' => [['time.range' => '1-60'], ['movie-long']];
+        yield 'never set' => [['time.range' => '1-250'], ['range-never-set']];
+        yield 'a size that was never set' => [['picture.resolution' => '400x300'], ['starting-size']];
+        yield 'without handles' => [[], ['handles-left-out'], ['handles' => 8]];
         yield 'a step' => [['time.step' => 2], ['step-left-on']];
         yield 'one frame' => [['time.extent' => 'one'], ['single-frame-mode']];
         yield 'one frame of a short range by a step' => [
