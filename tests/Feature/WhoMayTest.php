@@ -276,6 +276,9 @@ final class WhoMayTest extends LedgerTestCase
             $decides(200),
             ['patterns' => [], 'sample' => 'x'],
         ];
+        yield 'the password' => [
+            'patch', '/password', ['guest' => 302, 'stranger' => 302, 'artist' => 302], ['current' => 'x'],
+        ];
         yield 'tokens' => ['get', '/tokens', ['guest' => 302, 'stranger' => 200, 'artist' => 200]];
         yield 'making a token' => [
             'post',
@@ -509,7 +512,7 @@ final class WhoMayTest extends LedgerTestCase
     {
         $own = [
             'sign-in', 'sign-in.store', 'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
-            'tokens.drop', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
+            'tokens.drop', 'password', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
             // by a link, or by a word that only whoever began it was told: looked at in a test of their own
             'own.open', 'own.begin', 'picked', 'picked.stop', 'picked.names', 'picked.slices',
         ];

@@ -1,4 +1,5 @@
 import { FreshToken, NewToken, TokenTable } from '../features/account/Tokens';
+import { Password } from '../features/account/Password';
 import { Book } from '../parts/Book';
 import { Heading } from '../parts/Heading';
 import type { TokensPage } from '../types/views';
@@ -10,10 +11,10 @@ const callOf = (token: string | null, address: string): string =>
         `  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`,
     ].join('\n');
 
-/** Personal tokens, for programs that bring settings. */
+/** What somebody has of their own: tokens for programs that bring settings, and the password. */
 export default function Tokens({ tokens, scopes, fresh, address }: TokensPage) {
     return (
-        <Book title="Your tokens" book={null}>
+        <Book title="Yours: tokens and password" book={null}>
             <div className="max-w-[980px] px-6 pb-10">
                 <h1 className="title pt-4 text-[24px]">Your tokens</h1>
                 <p className="said max-w-[62ch] pt-2">
@@ -30,6 +31,8 @@ export default function Tokens({ tokens, scopes, fresh, address }: TokensPage) {
                     <span className="mono">…/settings</span> gives an empty one with every fact that is asked, GET{' '}
                     <span className="mono">…/check</span> the newest check.
                 </p>
+                <Heading className="mt-6">Your password</Heading>
+                <Password />
             </div>
         </Book>
     );

@@ -79,7 +79,7 @@ export function RunningHead({
                 <button type="button" className="link" onClick={onKeys}>
                     Keys
                 </button>
-                <Link href={to('tokens')} className="text-faint hover:underline" title="Your tokens">
+                <Link href={to('tokens')} className="text-faint hover:underline" title="Your tokens and your password">
                     {person}
                     {role !== null && `, ${role}`}
                 </Link>

@@ -21,6 +21,7 @@ export const routes: Config = {
         tokens: { uri: 'tokens', methods: ['GET', 'HEAD'] },
         'tokens.store': { uri: 'tokens', methods: ['POST'] },
         'tokens.drop': { uri: 'tokens/{token}', methods: ['DELETE'], parameters: ['token'] },
+        password: { uri: 'password', methods: ['PATCH'] },
         production: { uri: 'productions/{production}', methods: ['GET', 'HEAD'], parameters: ['production'] },
         scenes: { uri: 'productions/{production}/scenes', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'scenes.store': { uri: 'productions/{production}/scenes', methods: ['POST'], parameters: ['production'] },
@@ -261,6 +262,7 @@ declare module 'ziggy-js' {
         tokens: readonly [];
         'tokens.store': readonly [];
         'tokens.drop': readonly [{ name: 'token'; required: true }];
+        password: readonly [];
         production: readonly [{ name: 'production'; required: true }];
         scenes: readonly [{ name: 'production'; required: true }];
         'scenes.store': readonly [{ name: 'production'; required: true }];
