@@ -146,8 +146,35 @@ final readonly class FrameRange implements \Countable, \Stringable
         return match (true) {
             $other->isEmpty() => $this,
             $this->isEmpty() => $other,
-            default => self::union($this, $other),
+            default => $this->merged($other),
         };
+    }
+
+    /** Both in one pass, since each is in order. */
+    private function merged(self $other): self
+    {
+        [$a, $b] = [$this->ends, $other->ends];
+        [$i, $j, $own, $others] = [0, 0, count($a), count($b)];
+        $ends = [];
+        $at = -1;
+        while ($i < $own || $j < $others) {
+            if ($j >= $others || ($i < $own && $a[$i] <= $b[$j])) {
+                [$first, $last] = [$a[$i], $a[$i + 1]];
+                $i += 2;
+            } else {
+                [$first, $last] = [$b[$j], $b[$j + 1]];
+                $j += 2;
+            }
+            if ($at > 0 && $first <= $ends[$at] + 1) {
+                $ends[$at] = max($ends[$at], $last);
+            } else {
+                $ends[] = $first;
+                $ends[] = $last;
+                $at += 2;
+            }
+        }
+
+        return new self(array_values($ends));
     }
 
     public function minus(self $other): self

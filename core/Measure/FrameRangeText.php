@@ -13,6 +13,13 @@ final class FrameRangeText
     /** So many single frames at one step are shortest as one piece, whatever their numbers. */
     private const MANY = 8;
 
+    /** Sets of more runs are long, of still more too long to be kept. */
+    private const LONG = 500;
+
+    private const TOO_LONG = 200_000;
+
+    private const KEPT = 3;
+
     /** @var list<int> first frame of each place */
     private array $from = [];
 
@@ -51,6 +58,29 @@ final class FrameRangeText
         if ($step !== null && $step > 1 && intdiv($range->last() - $range->first(), $step) + 1 === $range->runCount()) {
             return "{$range->first()}-{$range->last()}x{$step}";
         }
+        $runs = $range->runCount();
+
+        return $runs > self::LONG && $runs < self::TOO_LONG ? self::remembered($range) : self::planned($range);
+    }
+
+    /** Long ones are asked for again and again while one check is told: the latest are kept. */
+    private static function remembered(FrameRange $range): string
+    {
+        /** @var list<array{FrameRange, string}> $latest */
+        static $latest = [];
+        foreach ($latest as [$known, $text]) {
+            if ($known->equals($range)) {
+                return $text;
+            }
+        }
+        $text = self::planned($range);
+        $latest = array_slice([[$range, $text], ...$latest], 0, self::KEPT);
+
+        return $text;
+    }
+
+    private static function planned(FrameRange $range): string
+    {
         $text = new self($range);
         $text->plan();
 
