@@ -44,12 +44,24 @@ final readonly class Bounds
         $limits = array_filter([$fits, $most === null ? null : (int) $most], is_int(...));
 
         return new self(
-            $limits === [] ? self::least($least) : self::below(max(1, min($limits)), $least),
+            self::rate($limits, $asked?->single(), $least),
             $cap === null ? null : ByteSize::of((int) $cap),
             $fits !== null,
             $fits !== null && $fits < max(1, $least),
             $sound,
         );
+    }
+
+    /** @param  array<int, int>  $limits  bits a second */
+    private static function rate(array $limits, ?string $exact, int $least): ?BitRate
+    {
+        if ($limits === []) {
+            return self::least($least);
+        }
+        $limit = max(1, min($limits));
+
+        // a rate that is asked to the bit is told to the bit
+        return $exact !== null && $limit === (int) $exact ? BitRate::of($limit) : self::below($limit, $least);
     }
 
     /** Bits a second, 0 where nothing is left; null where the length is not known. */

@@ -117,7 +117,9 @@ final readonly class SourceFrames
         preg_match_all('~\d+~', $name, $runs, PREG_OFFSET_CAPTURE);
         foreach (array_reverse($runs[0]) as [$digits, $at]) {
             if ((int) $digits === abs($frame)) {
-                return substr_replace($name, str_repeat('#', strlen($digits)), $at, strlen($digits));
+                $sign = $frame < 0 && $at > 0 && $name[$at - 1] === '-' ? 1 : 0;
+
+                return substr_replace($name, str_repeat('#', strlen($digits)), $at - $sign, strlen($digits) + $sign);
             }
         }
 

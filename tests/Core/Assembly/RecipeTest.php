@@ -82,6 +82,7 @@ final class RecipeTest extends TestCase
         yield 'on twos, which do not follow each other' => [
             ['time.range' => '1001-1023', 'time.step' => 2], ['format.kind' => 'mov', 'format.codec' => 'png'],
         ];
+        yield 'from below zero' => [['time.range' => '-2-4'], ['format.kind' => 'mov', 'format.codec' => 'png']];
         yield 'without the handles' => [['time.range' => '1003-1010', 'time.handles' => 2], [
             'format.kind' => 'mov', 'format.codec' => 'png', 'time.range' => '1003-1010',
         ]];
@@ -191,6 +192,16 @@ final class RecipeTest extends TestCase
         self::assertSame('TC_010_reel.mp4', $lines['File']);
         self::assertSame([], RecipeNotes::of($recipe));
         self::assertStringContainsString("First and last   1001 to 1012\n", RecipeText::write($recipe));
+    }
+
+    public function test_a_rate_that_is_asked_to_the_bit_is_told_so(): void
+    {
+        $rate = static fn (mixed $asked): string => self::lines(
+            Recipe::of(self::asked([], ['format.kind' => 'mp4', 'format.bit_rate' => $asked])),
+        )['Bit rate'];
+        self::assertStringEndsWith('(8000000)', $rate('8M'));
+        self::assertStringEndsWith('(7600000)', $rate(['max' => '8M']));
+        self::assertStringEndsWith('(7950000)', $rate(['min' => '7.9M', 'max' => '8M']));
     }
 
     public function test_frames_that_carry_a_look_get_none(): void
