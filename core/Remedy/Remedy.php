@@ -12,6 +12,7 @@ use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\FixKind;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\Group;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -60,7 +61,7 @@ final readonly class Remedy
                     ...array_map(static fn (Fix $f): array => [$f, self::firstCause($own, $place)], $work->fixes()),
                 ];
             }
-            $fixes = [...$fixes, ...self::inOrder($named)];
+            $fixes = [...$fixes, ...self::inOrder($named, $subject->part->delivers === Delivers::Movie)];
         }
 
         return new self(self::asideOnce(self::eachOnce($fixes)), $rerender);
@@ -113,14 +114,18 @@ final readonly class Remedy
      * @param  list<array{Fix, int}>  $named  with the place of the cause
      * @return list<Fix>
      */
-    private static function inOrder(array $named): array
+    private static function inOrder(array $named, bool $isMovie): array
     {
         $kinds = [
             FixKind::Deliver, FixKind::SetAside, FixKind::Rename, FixKind::Move, FixKind::Retag, FixKind::Encode,
             FixKind::Render,
         ];
+        // a movie that is encoded anew is tagged then: before, the tag would be lost
+        $encodes = $isMovie
+            && array_filter($named, static fn (array $n): bool => $n[0]->kind === FixKind::Encode) !== [];
         $weight = static fn (Fix $fix, int $cause): array => match ($fix->kind) {
             FixKind::Wait => [0, 0, 0],
+            FixKind::Retag => [$encodes ? 5 : 4, $cause, (int) array_search($fix->kind, $kinds, true)],
             FixKind::Set => [1, self::turn($fix), $cause],
             FixKind::SetAside => [2, $cause, 0],
             FixKind::Rename => [3, $cause, 0],

@@ -10,6 +10,7 @@ use PlainLedger\Core\Diagnosis\EntryFix;
 use PlainLedger\Core\Diagnosis\Finding;
 use PlainLedger\Core\Diagnosis\Fix;
 use PlainLedger\Core\Diagnosis\Situation;
+use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\RequirementId;
 
 /** `audio-missing`, `audio-not-asked`, `audio-format-differs`. */
@@ -52,15 +53,32 @@ final readonly class SoundCauses implements CauseFamily
         [$from, $to] = $missing ? ['none', 'required'] : ['required', 'none'];
         $says = $missing ? 'Switch the sound output on.' : 'Switch the sound output off.';
 
+        $isMovie = $situation->subject->part->delivers === Delivers::Movie;
+        $fixes = match (true) {
+            $side === Side::Scene => [Fix::set($situation->part(), $id, 'the sound output', $from, $to, $says)],
+            $isMovie => [$this->encoded($situation, $from, $to)],
+            default => EntryFix::of($situation, $id, 'sound')->fixes,
+        };
+
         return Finding::of(
             $missing ? CauseId::AudioMissing : CauseId::AudioNotAsked,
             $side,
             $missing ? 'Sound is asked, and there is none.' : 'There is sound, and none is asked.',
             ["audio.presence is {$from}"],
             [$id, ...array_keys(self::FORMAT)],
-            $side === Side::Scene
-                ? [Fix::set($situation->part(), $id, 'the sound output', $from, $to, $says)]
-                : EntryFix::of($situation, $id, 'sound')->fixes,
+            $fixes,
         );
+    }
+
+    private function encoded(Situation $situation, string $from, string $to): Fix
+    {
+        $source = $situation->subject->part->madeFrom;
+        $again = $source === null ? 'Encode the movie again' : "Make the movie again from {$source}";
+        $says = $to === 'none'
+            ? 'Write the movie again without its sound; its pictures need not be encoded anew.'
+            : "{$again}, with its sound.";
+        $id = RequirementId::AUDIO_PRESENCE;
+
+        return Fix::encode($situation->part(), $id, 'the sound', $from, $to, null, $says);
     }
 }

@@ -310,6 +310,21 @@ final class MovieCausesTest extends TestCase
         ]);
     }
 
+    public function test_a_movie_that_is_written_anew_is_tagged_afterwards(): void
+    {
+        $document = self::checked(
+            (string) file_get_contents(self::MOVIES.'sound.mov'),
+            ['audio.presence' => 'none', 'format.index' => 'first', 'time.start_timecode' => '01:00:00:00'],
+        );
+        $kinds = array_column(array_filter(
+            $document['fixes'],
+            static fn (array $fix): bool => $fix['part'] === 'reel',
+        ), 'kind');
+        self::assertSame(['encode', 'retag'], array_values(array_unique($kinds)));
+        $says = implode(' ', array_column($document['fixes'], 'says'));
+        self::assertStringContainsString('Write the movie again without its sound', $says);
+    }
+
     public function test_frames_that_were_written_after_the_movie_are_told(): void
     {
         $bench = (new Workbench)->put('TC_010_reel.mov', (string) file_get_contents(self::MOVIES.'hq.mov'), 5000);
