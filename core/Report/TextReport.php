@@ -245,6 +245,7 @@ final readonly class TextReport implements ReportWriter
         $more = count($strays) > 12 ? ' and '.(count($strays) - 12).' more' : '';
 
         return [
+            ...self::damaged($document),
             ...self::notTold($account),
             ...self::notChecked($account->check),
             ...(
@@ -252,6 +253,25 @@ final readonly class TextReport implements ReportWriter
             ),
             ...($strange === [] ? [] : ['', 'Not understood: '.implode('; ', array_slice($strange, 0, 20)).'.']),
         ];
+    }
+
+    /**
+     * Movies that are not whole, of which little else can be told.
+     *
+     * @param  array<string, mixed>  $document
+     * @return list<string>
+     */
+    private static function damaged(array $document): array
+    {
+        /** @var list<array{path: string, damage?: string|null}> $movies */
+        $movies = $document['movies'];
+        $lines = [];
+        foreach ($movies as $movie) {
+            $damage = $movie['damage'] ?? null;
+            array_push($lines, ...($damage === null ? [] : ["  - {$movie['path']}: ".Text::shown($damage)]));
+        }
+
+        return $lines === [] ? [] : ['', 'Damaged', ...$lines];
     }
 
     /** @return list<string> where to look for what a scene did not tell */

@@ -874,6 +874,10 @@ final class CommandLineTest extends TestCase
         self::assertSame([0, 4], [$code, substr_count($told, "\n")], $told);
         self::assertSame(0, $check('out')[0], $check('out')[1]);
         self::assertSame(0, $this->run_(['retag', 'in/reel.mov', '--set', 'format.index=first', '--into', 'one'])[0]);
+        // one that is cut short is told as that
+        $this->bench->put('cut/reel.mov', substr($movie, 0, -600));
+        $text = $this->run_(['check', '--spec', 'movie.json', '--files', 'cut'])[1];
+        self::assertStringContainsString("\nDamaged\n  - reel.mov: ", $text);
         // nothing is written over
         [$code, , $says] = $this->run_($retag);
         self::assertSame([1, 4], [$code, substr_count($says, 'is there already')]);
