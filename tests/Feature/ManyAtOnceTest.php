@@ -354,6 +354,6 @@ final class ManyAtOnceTest extends LedgerTestCase
             )->json('fault'),
         );
         $work(['word' => 'no such', 'given' => []])->assertNotFound();
-        self::assertCount(7, $this->page('/calculator')['calculations']);
+        self::assertCount(8, $this->page('/calculator')['calculations']);
     }
 }
