@@ -9,6 +9,7 @@ use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Naming\NamePattern;
+use PlainLedger\Core\Naming\NumberedPattern;
 use PlainLedger\Core\Specification\Delivers;
 use PlainLedger\Core\Specification\ExampleNames;
 use PlainLedger\Core\Specification\Part;
@@ -135,14 +136,7 @@ final readonly class SourceFrames
     /** The name of one frame with its folder. */
     public function pathOf(int $frame): string
     {
-        $digits = substr_count($this->pattern, '#');
-        if ($digits === 0) {
-            return $this->path();
-        }
-        $number = ($frame < 0 ? '-' : '').str_pad((string) abs($frame), $digits, '0', STR_PAD_LEFT);
-        $name = (string) preg_replace('~#+~', $number, $this->pattern, 1);
-
-        return ($this->folder === '' ? '' : "{$this->folder}/").$name;
+        return ($this->folder === '' ? '' : "{$this->folder}/").NumberedPattern::nameOf($this->pattern, $frame);
     }
 
     public function isSequence(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Remedy\Tagging;
 
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Naming\NumberedPattern;
 
 /** The files that a check says are only tagged otherwise, and with what. */
 final readonly class TagPlan
@@ -59,23 +60,12 @@ final readonly class TagPlan
             $frames = FrameRange::parse($told === '' ? self::text($sequence, 'present') : $told);
             $folder = self::text($sequence, 'folder');
             foreach ($frames->numbers() as $frame) {
-                $paths[] = ($folder === '' ? '' : "{$folder}/").self::name(self::text($sequence, 'pattern'), $frame);
+                $paths[] = ($folder === '' ? '' : "{$folder}/")
+                    .NumberedPattern::nameOf(self::text($sequence, 'pattern'), $frame);
             }
         }
 
         return $paths;
-    }
-
-    private static function name(string $pattern, int $frame): string
-    {
-        $sign = $frame < 0 ? '-' : '';
-
-        return (string) preg_replace_callback(
-            '~#+~',
-            static fn (array $m): string => $sign.str_pad((string) abs($frame), strlen($m[0]), '0', STR_PAD_LEFT),
-            $pattern,
-            1,
-        );
     }
 
     /**

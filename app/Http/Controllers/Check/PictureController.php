@@ -40,9 +40,10 @@ final class PictureController
         int $frame,
     ): Response {
         abort_if($check->delivery?->origin === DeliveryOrigin::Own, 404);
-        CheckedFrame::part($check, $part);
         $longest = $request->query('size') === 'large' ? self::LARGE : self::LONGEST;
         if ($request->query('of') === 'approved') {
+            CheckedFrame::part($check, $part);
+
             return $this->send($this->approved($check, $frame, $longest));
         }
         $file = CheckedFrame::file($request, $check, $part, $frame);
