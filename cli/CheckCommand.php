@@ -9,7 +9,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\Matching\SourceLook;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Report\CheckReport;
@@ -133,15 +133,16 @@ final class CheckCommand extends Command
         ParallelScan $jobs,
     ): Delivery {
         $listing = PlaceListing::of($folder);
+        $sampler = PixelRules::sampler($specification, Inputs::approved($specification, $path));
         $scan = new Scan(
             $listing,
             Probe::standard(),
             $depth,
-            PixelRules::sampler($specification, Inputs::approved($specification, $path)),
+            $sampler,
             ChecksumsRule::isAskedBy($specification),
         );
 
-        return SourceLook::at($specification, $jobs->run($scan, $listing, time()), $listing);
+        return MovieLook::at($specification, $jobs->run($scan, $listing, time()), $listing, $sampler);
     }
 
     private function text(InputInterface $input, string $option): ?string

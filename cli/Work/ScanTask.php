@@ -12,7 +12,7 @@ use PlainLedger\Core\Delivery\PlaceListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanStage;
-use PlainLedger\Core\Matching\SourceLook;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\Probe;
@@ -36,11 +36,12 @@ final readonly class ScanTask
     {
         $beat = new Beat($this->say);
         $listing = new BeatingListing(PlaceListing::at($order->place->path, $order->place->called), $beat);
+        $sampler = self::sampler($order->content);
         $scan = new Scan(
             $listing,
             Probe::standard(),
             $order->depth,
-            self::sampler($order->content),
+            $sampler,
             $order->content->sums,
             $this->caution($order),
             self::known($order->place->known),
@@ -67,7 +68,7 @@ final readonly class ScanTask
         }
         $delivery = $scan->delivery(time());
         if ($order->content->layers !== []) {
-            SourceLook::at(self::specification($order->content->layers), $delivery, $listing);
+            MovieLook::at(self::specification($order->content->layers), $delivery, $listing, $sampler);
         }
         SpoolFile::keep($order->spool, $delivery->toArray());
         ($this->say)(['ended' => true]);

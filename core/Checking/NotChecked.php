@@ -58,7 +58,9 @@ final readonly class NotChecked
         foreach ($subject->match->passes ?? [] as $pass) {
             foreach ($pass->frames->table() as $facts) {
                 if ($facts->movie !== null && $requirement->id() !== RequirementId::CONTENT_SOURCE) {
-                    return MoviePictures::whyNot($facts) ?? 'the pictures of a movie are not looked at for it';
+                    return $facts->movie->pixels->why
+                        ?? MoviePictures::whyNot($facts)
+                        ?? 'the pictures of a movie are not looked at for it';
                 }
                 if ($facts->movie !== null) {
                     return $facts->movie->shown->why

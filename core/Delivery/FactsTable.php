@@ -66,12 +66,15 @@ final class FactsTable
         return $this->facts[$id];
     }
 
-    /** What was found out about a file after all were read. */
-    public function replace(int $id, MediaFacts $facts): void
+    /** Of what was found out about a file after all were read: others that were like it until then are not meant. */
+    public function internLater(MediaFacts $facts): int
     {
-        $all = $this->facts;
-        $all[$id] = $facts;
-        $this->facts = array_values($all);
+        // facts in a row are told apart by what readers find, and this is more
+        $this->last = [null, 0];
+        $id = $this->intern($facts);
+        $this->last = [null, 0];
+
+        return $id;
     }
 
     public function count(): int

@@ -299,6 +299,12 @@ final class NameGroup
         }
     }
 
+    /** What was found out about a file after all were read. */
+    public function putFacts(int $row, int $id): void
+    {
+        $this->facts = substr_replace($this->facts, pack('V', $id), 4 * $row, 4);
+    }
+
     /**
      * With the facts of the same row, where pixels are sampled.
      *

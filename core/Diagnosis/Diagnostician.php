@@ -21,6 +21,7 @@ use PlainLedger\Core\Diagnosis\Causes\FormatCauses;
 use PlainLedger\Core\Diagnosis\Causes\FrameSetCauses;
 use PlainLedger\Core\Diagnosis\Causes\Leftovers;
 use PlainLedger\Core\Diagnosis\Causes\MidwayChangeCauses;
+use PlainLedger\Core\Diagnosis\Causes\MovieContentCauses;
 use PlainLedger\Core\Diagnosis\Causes\MovieLengthCauses;
 use PlainLedger\Core\Diagnosis\Causes\MoviePictureCauses;
 use PlainLedger\Core\Diagnosis\Causes\MovieShapeCauses;
@@ -67,7 +68,8 @@ final readonly class Diagnostician
             new CameraCauses, new SceneStateCauses, new ExtensionLies, new FormatCauses, new AlphaCauses,
             new DepthDropped, new CodecCauses, new SizeCapCause, new SoundCauses, new AssemblyCauses, new NamingCauses,
             new SceneNameCauses, new SavedElsewhere,
-            new BrokenFileCauses, new PixelCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
+            new BrokenFileCauses, new PixelCauses,
+            new MovieContentCauses, new ResavedLater, new MidwayChangeCauses, new Leftovers,
         ]);
     }
 

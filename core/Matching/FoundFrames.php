@@ -93,6 +93,12 @@ final readonly class FoundFrames
         return $this->delivery->facts->get($this->facts[$index]);
     }
 
+    /** Keeps with the delivery what was found out about a file after all were read; a later match has it. */
+    public function learn(int $index, MediaFacts $facts): void
+    {
+        $this->groups[$this->takes[$index]]->putFacts($this->rows[$index], $this->delivery->facts->internLater($facts));
+    }
+
     /** The file of one of them, as it was listed. */
     public function listedAt(int $index): ListedFile
     {

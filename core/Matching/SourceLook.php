@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Matching;
 
-use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
@@ -23,7 +22,7 @@ use PlainLedger\Core\Specification\Specification;
 
 /**
  * Looks at the pictures of movies beside the frames they are made from, where both can be unpacked here: all of them
- * where that is soon done, else some, the first and the last among them. What is seen is kept with the movie's facts.
+ * where that is soon done, else some, the first and the last among them.
  */
 final readonly class SourceLook
 {
@@ -38,65 +37,32 @@ final readonly class SourceLook
     /** Of all pictures of both: what takes some twenty seconds. */
     private const MOST_PIXELS = 500_000_000;
 
-    private function __construct(private Delivery $delivery, private Listing $listing) {}
-
-    /** Whether any movie owes the pictures of other files. */
-    public static function isOwedBy(Specification $specification): bool
-    {
-        foreach ($specification->parts as $part) {
-            if (self::framesOf($specification, $part) !== null) {
-                return true;
-            }
-        }
-
-        return false;
-    }
+    public function __construct(private ScanDepth $depth, private Listing $listing) {}
 
     /** The frames that a part is made from, where it is a movie made from frames. */
-    private static function framesOf(Specification $specification, Part $part): ?Part
+    public static function framesOf(Specification $specification, Part $part): ?Part
     {
         $source = $part->delivers->isMovie() ? $specification->part($part->madeFrom ?? '') : null;
 
         return $source?->delivers === Delivers::Frames ? $source : null;
     }
 
-    /** @return Delivery the same, with what was seen */
-    public static function at(Specification $specification, Delivery $delivery, Listing $listing): Delivery
+    /**
+     * What a movie shows of its frames.
+     *
+     * @param  MediaFacts  $facts  of the movie, whole, whose pictures can be unpacked here
+     */
+    public function shown(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
     {
-        $look = new self($delivery, $listing);
-        $match = null;
-        foreach ($specification->parts as $part) {
-            $source = self::framesOf($specification, $part);
-            if ($source === null) {
-                continue;
-            }
-            $match ??= Matcher::match($specification, $delivery);
-            $movie = $match->parts[$part->name]->passes[0] ?? null;
-            $frames = $match->parts[$source->name]->passes[0] ?? null;
-            if ($movie !== null && ! $movie->isEmpty()) {
-                $look->beside($movie, $frames?->isEmpty() === false ? $frames : null);
-            }
-        }
-
-        return $delivery;
-    }
-
-    private function beside(PassMatch $movie, ?PassMatch $frames): void
-    {
-        $facts = $movie->frames->factsAt(0);
-        if ($facts->movie === null || ! $facts->isWhole() || MoviePictures::whyNot($facts) !== null) {
-            return;
-        }
         try {
-            $shown = $frames === null ? null : $this->compared($movie, $frames, $facts);
+            return $this->compared($movie, $frames, $facts);
         } catch (PixelsRefused|FileDamaged|FileTooLarge $refused) {
-            $shown = SourceShown::unseen($refused->getMessage());
+            return SourceShown::unseen($refused->getMessage());
         } catch (BytesMissing) {
-            $shown = SourceShown::unseen('not looked at from here: only the whole files would show it');
+            return SourceShown::unseen('not looked at from here: only the whole files would show it');
         } catch (SourceUnreadable $gone) {
-            $shown = SourceShown::unseen($gone->reason());
+            return SourceShown::unseen($gone->reason());
         }
-        $this->delivery->facts->replace($movie->frames->facts[0], $facts->withMovie($facts->movie->showing($shown)));
     }
 
     private function compared(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
@@ -113,7 +79,7 @@ final readonly class SourceLook
         $count = $facts->timing->frameCount ?? 0;
         $some = self::spreadOver($count);
         $pixels = max($count, count($numbers)) * (self::pixelsOf($facts) + self::pixelsOf($first));
-        if ($count === count($numbers) && ($this->delivery->depth === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
+        if ($count === count($numbers) && ($this->depth === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
             $order = $this->looked($movie, $frames, $numbers, $places, $some);
             if ($order->isRight()) {
                 return $order->shown(false);

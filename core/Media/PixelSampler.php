@@ -70,7 +70,9 @@ final readonly class PixelSampler
         }
         $apart = $this->decoder->tellsApart($source, $facts);
         try {
-            return $this->sampleOf($this->decoder->decode($source, $facts), $facts, $apart ?? '');
+            $hasAlpha = $facts->encoding->hasAlpha() === true;
+
+            return $this->sampleOf($this->decoder->decode($source, $facts), $hasAlpha, $apart ?? '');
         } catch (PixelsRefused) {
             return $apart === null
                 ? null
@@ -88,7 +90,16 @@ final readonly class PixelSampler
         return str_pad($packed, PixelSample::PACKED + $this->sampleLength(), "\0");
     }
 
-    private function sampleOf(Pixels $pixels, MediaFacts $facts, string $apart): PixelSample
+    /** How far decoded pixels are from the picture approved for a frame; null where that could not be read. */
+    public function distanceOf(Pixels $pixels, int $frame): ?PictureDistance
+    {
+        $approved = $this->for->approved[$frame] ?? null;
+
+        return $approved === null ? null : PictureDistance::between($pixels, $approved);
+    }
+
+    /** @param  string  $apart  bytes that tell it apart where its pixels as they come do not */
+    public function sampleOf(Pixels $pixels, bool $hasAlpha, string $apart = ''): PixelSample
     {
         $print = hash_init('xxh128');
         $sums = new ChannelSums;
@@ -102,7 +113,7 @@ final readonly class PixelSampler
         }
         $plain = hash_final($print, true);
         // what is opaque looks the same on any ground
-        $grounds = $facts->encoding->hasAlpha() === true
+        $grounds = $hasAlpha
             ? [$this->onGround($pixels, 255), $this->onGround($pixels, 0)]
             : [];
         $seenThrough = $grounds === [] ? null : $grounds !== [$plain, $plain];

@@ -9,7 +9,7 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\Matching\SourceLook;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Report\CheckReport;
@@ -54,14 +54,14 @@ final readonly class TreeCheck
     {
         $sampler = PixelRules::sampler($one->specification, ($this->approved)($one));
         $sums = ChecksumsRule::isAskedBy($one->specification);
-        $isHeldAgainst = SourceLook::isOwedBy($one->specification);
+        $isHeldAgainst = MovieLook::isOwedBy($one->specification);
         if ($units === [] || ($sampler === null && ! $sums && ! $isHeldAgainst)) {
             return OwnFiles::of($one, $units, $tree);
         }
         $listing = SelectedListing::of($this->listing, $one, $units, $tree);
         $delivery = (new Scan($listing, $this->probe, $tree->depth, $sampler, $sums))->run($tree->scannedAt);
 
-        return $isHeldAgainst ? SourceLook::at($one->specification, $delivery, $listing) : $delivery;
+        return $isHeldAgainst ? MovieLook::at($one->specification, $delivery, $listing, $sampler) : $delivery;
     }
 
     /** @return array<string, list<string>> by piece of a name */

@@ -26,7 +26,7 @@ use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanPlace;
-use PlainLedger\Core\Matching\SourceLook;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -131,7 +131,7 @@ final class ScanSlice implements ShouldQueue
                 PixelRules::sampleOptionsFor($asked),
                 ApprovedPictures::places($asked, $check->deliverable, $place->root),
                 ChecksumsRule::isAskedBy($asked),
-                SourceLook::isOwedBy($asked) ? $check->layers : [],
+                MovieLook::isOwedBy($asked) ? $check->layers : [],
             ),
             $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),

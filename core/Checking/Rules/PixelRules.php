@@ -22,13 +22,7 @@ use PlainLedger\Core\Specification\Specification;
 /** `content.black` and `content.alpha_used`: what each picture shows by itself. */
 final readonly class PixelRules implements Rule
 {
-    /** Requirements for which pixels are looked at, and those among them that compare pictures. */
-    private const LOOKS = [
-        RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN,
-        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE,
-        RequirementId::CONTENT_REFERENCE,
-    ];
-
+    /** Those that compare pictures with each other. */
     private const COMPARES = [RequirementId::CONTENT_LOOP, RequirementId::CONTENT_HOLD];
 
     private const BLACK = '1/255';
@@ -40,7 +34,7 @@ final readonly class PixelRules implements Rule
      */
     public static function sampleOptionsFor(Specification $specification): ?array
     {
-        if (! $specification->asksAny(self::LOOKS)) {
+        if (! $specification->asksAny(RequirementId::OF_PIXELS)) {
             return null;
         }
 
@@ -103,21 +97,21 @@ final readonly class PixelRules implements Rule
         }
 
         return $requirement->id() === RequirementId::CONTENT_BLACK
-            ? $this->black($requirement, $pass, $subject)
+            ? $this->black($requirement, $pass)
             : $this->alpha($requirement, $pass);
     }
 
-    private function black(Requirement $requirement, PassSamples $pass, Subject $subject): Cell
+    private function black(Requirement $requirement, PassSamples $pass): Cell
     {
         $asked = $requirement->value->single() ?? 'none';
         $allowed = $asked === 'none' ? FrameRange::none() : FrameRange::parse($asked);
         if ($requirement->value->pixels->share !== null) {
-            return $this->dark($requirement->value->pixels->share, $pass, $subject, $allowed);
+            return $this->dark($requirement->value->pixels->share, $pass, $allowed);
         }
         $black = self::blackIn($pass, Fraction::parse($requirement->value->pixels->threshold ?? self::BLACK));
         $wrong = $black->minus($allowed);
         if (! $wrong->isEmpty()) {
-            $shown = $subject->isNumbered() ? (string) $black : 'black';
+            $shown = $pass->isNumbered ? (string) $black : 'black';
 
             return Cell::of(Mark::Unequal, $shown, [], [$pass->place => $wrong]);
         }
@@ -142,7 +136,7 @@ final readonly class PixelRules implements Rule
     }
 
     /** At most so many percent of a picture's pixels are dark. */
-    private function dark(string $share, PassSamples $pass, Subject $subject, FrameRange $allowed): Cell
+    private function dark(string $share, PassSamples $pass, FrameRange $allowed): Cell
     {
         $most = Fraction::parse($share)->dividedBy(100);
         $shares = array_filter(
@@ -158,7 +152,7 @@ final readonly class PixelRules implements Rule
         if (! $wrong->isEmpty()) {
             $runs = [['frames' => (string) $wrong, 'found' => "more than {$share} % dark"]];
 
-            return Cell::of(Mark::Unequal, $found, $subject->isNumbered() ? $runs : [], [$pass->place => $wrong]);
+            return Cell::of(Mark::Unequal, $found, $pass->isNumbered ? $runs : [], [$pass->place => $wrong]);
         }
 
         return $pass->hasUndecoded() ? $pass->unknown() : Cell::of(Mark::Equal, $found);

@@ -8,6 +8,7 @@ use PlainLedger\Core\Checking\Cell;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Subject;
 use PlainLedger\Core\Matching\PassMatch;
+use PlainLedger\Core\Matching\PictureNumbers;
 use PlainLedger\Core\Measure\Fraction;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\PictureDistance;
@@ -31,7 +32,7 @@ final readonly class ReferenceRule implements Rule
     public function files(Requirement $requirement, Subject $subject): ?Cell
     {
         $pass = $subject->match->passes[ColourPass::placeIn($subject) ?? 0] ?? $subject->onlyPass();
-        if ($pass === null || $pass->isEmpty() || $subject->part->delivers->isMovie()) {
+        if ($pass === null || $pass->isEmpty() || self::isUnseenMovie($pass, $subject)) {
             return null;
         }
         $found = [];
@@ -53,12 +54,22 @@ final readonly class ReferenceRule implements Rule
         return $isUnknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
     }
 
+    private static function isUnseenMovie(PassMatch $pass, Subject $subject): bool
+    {
+        $pixels = $pass->frames->factsAt(0)->movie?->pixels;
+
+        return $subject->part->delivers->isMovie() && ($pixels->samples ?? []) === [];
+    }
+
     /** False where the frame is missing or broken, which is told elsewhere; null where it could not be compared. */
     private static function distanceFrom(
         ApprovedPicture $approved,
         PassMatch $pass,
         Subject $subject,
     ): PictureDistance|false|null {
+        if ($subject->part->delivers->isMovie()) {
+            return self::distanceInMovie($approved, $pass, $subject);
+        }
         $at = $pass->frames->place($subject->isNumbered() ? $approved->frame : 0);
         if ($at === null || ! $pass->frames->factsAt($at)->isWhole()) {
             return false;
@@ -68,10 +79,23 @@ final readonly class ReferenceRule implements Rule
         return $distance instanceof PictureDistance ? $distance : null;
     }
 
+    private static function distanceInMovie(
+        ApprovedPicture $approved,
+        PassMatch $pass,
+        Subject $subject,
+    ): PictureDistance|false|null {
+        $pixels = $pass->frames->factsAt(0)->movie?->pixels;
+        $numbers = PictureNumbers::of($subject->part, $subject->source(), count($pixels->samples ?? []));
+        $place = array_search($approved->frame, $numbers, true);
+
+        return $place === false ? false : $pixels->distances[$place] ?? null;
+    }
+
     /** @param  list<int>  $wrong */
     private static function unlike(Subject $subject, PassMatch $pass, array $wrong, string $found): Cell
     {
-        $frames = $subject->isNumbered() ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0);
+        $isNumbered = $subject->isNumbered() || $subject->part->delivers->isMovie();
+        $frames = $isNumbered ? FrameRange::fromNumbers($wrong) : FrameRange::of(0, 0);
         $place = (int) array_search($pass, $subject->match->passes ?? [], true);
 
         return Cell::of(Mark::Unequal, $found, [], [$place => $frames]);

@@ -17,6 +17,9 @@ use PlainLedger\Core\Specification\RequirementId;
 /** `content.frozen`, `content.hold` and `content.loop`: what pictures show beside those before and after them. */
 final readonly class StillnessRules implements Rule
 {
+    /** On the mean, what a codec with losses makes of one picture that is encoded twice. */
+    private const LOSSES = '2/255';
+
     public function answers(string $id): bool
     {
         return in_array(
@@ -120,6 +123,7 @@ final readonly class StillnessRules implements Rule
     {
         [$head, $tail] = array_map(intval(...), explode('+', $requirement->value->single() ?? '0+0'));
         $tolerance = Fraction::parse($requirement->value->pixels->tolerance ?? '0');
+        $tolerance = $pass->isLossy ? BigRational::max($tolerance, Fraction::parse(self::LOSSES)) : $tolerance;
         $frames = array_keys($pass->samples);
         $samples = array_values($pass->samples);
         $found = [self::still($samples, $tolerance), self::still(array_reverse($samples), $tolerance)];

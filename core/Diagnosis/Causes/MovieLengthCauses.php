@@ -61,7 +61,8 @@ final readonly class MovieLengthCauses implements CauseFamily
                 .' there';
         }
 
-        $touches = [...self::LINES, ...self::FOLLOWS];
+        $isHeld = $id === CauseId::StillsHeld;
+        $touches = [...self::LINES, ...self::FOLLOWS, ...($isHeld ? MoviePictureCauses::SHOW_STILLS_HELD : [])];
         $fix = $this->fix($situation, $movie, $asked);
 
         return Finding::of($id, Side::Files, $says, $evidence, $touches, [$fix])->asAlternative();

@@ -20,6 +20,9 @@ use PlainLedger\Core\Text\Text;
  */
 final readonly class MoviePictureCauses implements CauseFamily
 {
+    /** Lines that show it too where each still of the frames was held. */
+    public const SHOW_STILLS_HELD = [RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_FROZEN];
+
     public function find(Situation $situation): iterable
     {
         $movie = MovieFound::in($situation);
@@ -100,7 +103,7 @@ final readonly class MoviePictureCauses implements CauseFamily
             Side::Files,
             $says,
             $shown->why === null ? $evidence : [...$evidence, $shown->why],
-            [RequirementId::CONTENT_SOURCE],
+            [RequirementId::CONTENT_SOURCE, ...($id === CauseId::StillsHeld ? self::SHOW_STILLS_HELD : [])],
             [$fix],
         );
     }

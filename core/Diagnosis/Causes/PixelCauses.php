@@ -23,6 +23,9 @@ final readonly class PixelCauses implements CauseFamily
 
     public function find(Situation $situation): iterable
     {
+        if ($situation->subject->part->delivers->isMovie()) {
+            return;
+        }
         yield from $this->black($situation);
         yield from $this->repeated($situation);
         yield from $this->frozen($situation);

@@ -13,6 +13,7 @@ final readonly class MovieFacts
      * @param  string|null  $index  `first` or `last`; null where the container has none to be put anywhere
      * @param  bool|null  $isFragmented  null where the container knows no fragments
      * @param  SourceShown|null  $shown  what it shows of its frames; null where that was not looked at
+     * @param  MoviePixels|null  $pixels  what its pictures come to; null where nobody asked
      */
     public function __construct(
         public PictureTrack $picture = new PictureTrack,
@@ -21,9 +22,11 @@ final readonly class MovieFacts
         public ?string $index = null,
         public ?bool $isFragmented = null,
         public ?SourceShown $shown = null,
+        public ?MoviePixels $pixels = null,
     ) {}
 
-    public function showing(?SourceShown $shown): self
+    /** What was found out by looking at its pictures. */
+    public function lookedAt(?SourceShown $shown, ?MoviePixels $pixels): self
     {
         return new self(
             $this->picture,
@@ -32,6 +35,7 @@ final readonly class MovieFacts
             $this->index,
             $this->isFragmented,
             $shown,
+            $pixels,
         );
     }
 
@@ -62,7 +66,9 @@ final readonly class MovieFacts
             'start' => $this->startTimecode,
             'index' => $this->index,
             'fragmented' => $this->isFragmented,
-        ] + ($this->shown === null ? [] : ['shown' => $this->shown->toArray()]);
+        ]
+            + ($this->shown === null ? [] : ['shown' => $this->shown->toArray()])
+            + ($this->pixels === null ? [] : ['pixels' => $this->pixels->toArray()]);
     }
 
     /**
@@ -72,7 +78,8 @@ final readonly class MovieFacts
      *   sound: list<array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}>,
      *   start: string|null, index: string|null, fragmented: bool|null, shown?: array{looked: int,
      *   order: string|null, times: int, frames: string, apart: string, light: string|null,
-     *   why: string|null}}  $row  as {@see toArray} makes it
+     *   why: string|null}, pixels?: array{samples: list<string|null>,
+     *   distances: array<int, array{int|null, int, string}|null>, why: string|null}}  $row  as {@see toArray} makes it
      */
     public static function fromArray(array $row): self
     {
@@ -83,6 +90,7 @@ final readonly class MovieFacts
             $row['index'],
             $row['fragmented'],
             isset($row['shown']) ? SourceShown::fromArray($row['shown']) : null,
+            isset($row['pixels']) ? MoviePixels::fromArray($row['pixels']) : null,
         );
     }
 }

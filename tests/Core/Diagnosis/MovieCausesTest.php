@@ -466,12 +466,13 @@ final class MovieCausesTest extends TestCase
         self::assertStringContainsString($why, (string) $document['movies'][0]['against']['why_not']);
     }
 
-    public function test_pictures_that_nobody_lays_beside_others_are_told_as_not_looked_at(): void
+    public function test_what_is_in_pictures_is_looked_at_beside_their_frames_too(): void
     {
         $document = self::checked(self::movie(), ['content.black' => 'none']);
-        $why = array_column($document['not_checked'], 'why', 'id');
+        $marks = array_column($document['entries'], 'mark', 'id');
 
-        self::assertSame('the pictures of a movie are not looked at for it', $why['content.black']);
+        self::assertSame('equal', $marks['content.black']);
+        self::assertSame('equal', $marks['content.source']);
     }
 
     /** @return iterable<string, array{string, int, string, list<string>}> how it is tagged, its height, what is asked */

@@ -9,7 +9,7 @@ use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
-use PlainLedger\Core\Matching\SourceLook;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Measure\FrameRange;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
@@ -123,17 +123,18 @@ final class Workbench
         array $approved = [],
     ): Delivery {
         $listing = FolderListing::of($this->folder);
+        $sampler = $looksFor === null ? null : PixelRules::sampler($looksFor, $approved);
         $delivery = (
             new Scan(
                 $listing,
                 Probe::standard(),
                 $depth,
-                $looksFor === null ? null : PixelRules::sampler($looksFor, $approved),
+                $sampler,
                 $looksFor?->asksAny(['delivery.checksums']) ?? false,
             )
         )->run($now);
 
-        return $looksFor === null ? $delivery : SourceLook::at($looksFor, $delivery, $listing);
+        return $looksFor === null ? $delivery : MovieLook::at($looksFor, $delivery, $listing, $sampler);
     }
 
     /** @param  array<string, mixed>  $require */

@@ -13,6 +13,7 @@ use PlainLedger\Core\Media\FileEnds;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\Kind;
 use PlainLedger\Core\Media\MediaFacts;
+use PlainLedger\Core\Media\Pixels;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\Readers\PlacesPictures;
 use PlainLedger\Core\Media\SourceUnreadable;
@@ -87,12 +88,11 @@ final readonly class MoviePictures
      */
     public function grids(array $wanted): \Generator
     {
-        [$width, $height] = [$this->facts->picture->width ?? 0, $this->facts->picture->height ?? 0];
-        if ($width * $height > self::MOST_PIXELS || $width < 1 || $height < 1) {
-            throw FileTooLarge::pixels($width, $height);
-        }
+        [$width, $height] = $this->size();
         if ($this->facts->encoding->codec === 'animation') {
-            yield from $this->drawn($wanted, new RunLines($width, $height, self::hasAlpha($this->facts) ? 4 : 3));
+            foreach ($this->drawn($wanted) as $number => $lines) {
+                yield $number => $lines->grid();
+            }
 
             return;
         }
@@ -106,17 +106,60 @@ final readonly class MoviePictures
     }
 
     /**
+     * @param  array<int, true>  $wanted  places of pictures, counted from 0
+     * @return \Generator<int, array{Pixels, string}> each that is wanted, whole, by its place; and bytes that tell it
+     *   apart where its pixels as they come do not
+     *
+     * @throws PixelsRefused|FileTooLarge|FileDamaged|BytesMissing|SourceUnreadable
+     */
+    public function images(array $wanted): \Generator
+    {
+        [$width, $height] = $this->size();
+        if ($this->facts->encoding->codec === 'animation') {
+            foreach ($this->drawn($wanted) as $number => $lines) {
+                yield $number => [$lines->pixels(), ''];
+            }
+
+            return;
+        }
+        $raw = $this->facts->encoding->codec === 'raw' ? new RawPicture($this->form, $width, $height) : null;
+        foreach ($this->kept($wanted) as $number => [$place, $size]) {
+            if (isset($wanted[$number])) {
+                $bytes = $this->read($place, $size);
+                // of light and colour difference only the light is taken
+                yield $number => $raw === null ? $this->decoded($bytes)
+                    : [$raw->pixels($bytes), hash('xxh128', $bytes, true)];
+            }
+        }
+    }
+
+    /**
+     * @return array{int, int} width and height
+     *
+     * @throws FileTooLarge
+     */
+    private function size(): array
+    {
+        [$width, $height] = [$this->facts->picture->width ?? 0, $this->facts->picture->height ?? 0];
+
+        return $width * $height > self::MOST_PIXELS || $width < 1 || $height < 1
+            ? throw FileTooLarge::pixels($width, $height)
+            : [$width, $height];
+    }
+
+    /**
      * Pictures that are each drawn over the one before.
      *
      * @param  array<int, true>  $wanted
-     * @return \Generator<int, string>
+     * @return \Generator<int, RunLines> the same each time, as it stands at that picture
      */
-    private function drawn(array $wanted, RunLines $lines): \Generator
+    private function drawn(array $wanted): \Generator
     {
+        $lines = new RunLines(...[...$this->size(), self::hasAlpha($this->facts) ? 4 : 3]);
         foreach ($this->kept($wanted) as $number => [$place, $size]) {
             $lines->draw($this->read($place, $size));
             if (isset($wanted[$number])) {
-                yield $number => $lines->grid();
+                yield $number => $lines;
             }
         }
     }
@@ -154,13 +197,20 @@ final readonly class MoviePictures
 
     private function still(string $bytes): string
     {
+        return PointGrid::of($this->decoded($bytes)[0]);
+    }
+
+    /** @return array{Pixels, string} */
+    private function decoded(string $bytes): array
+    {
         $source = new StringSource($bytes);
         $facts = Probe::standard()->read($source);
         $is = $this->facts->picture;
         if ($facts->picture->width !== $is->width || $facts->picture->height !== $is->height) {
             throw PixelsRefused::because('a picture is of another size than its track');
         }
+        $decoder = new GdDecoder;
 
-        return PointGrid::of((new GdDecoder)->decode($source, $facts));
+        return [$decoder->decode($source, $facts), (string) $decoder->tellsApart($source, $facts)];
     }
 }

@@ -101,7 +101,7 @@ final readonly class RawLight
     }
 
     /** From 16 to 235, as light is kept beside colour difference, to 0 to 255. */
-    private static function full(int $light): int
+    public static function full(int $light): int
     {
         return max(0, min(255, intdiv(($light - 16) * 255 + 109, 219)));
     }

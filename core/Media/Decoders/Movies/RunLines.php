@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Media\Decoders\Movies;
 
+use PlainLedger\Core\Media\Decoders\GdPixels;
 use PlainLedger\Core\Media\Decoders\PixelsRefused;
+use PlainLedger\Core\Media\Decoders\PngContainer;
 
 /**
  * Pictures of the Animation codec: runs of pixels, line by line, over the picture before. Of 24 and 32 bits a pixel,
@@ -102,5 +104,16 @@ final class RunLines
         }
 
         return $grid;
+    }
+
+    /** All of it as it stands now. */
+    public function pixels(): GdPixels
+    {
+        $lines = $this->each === 3
+            ? $this->lines
+            : array_map(static fn (string $line): string => substr($line, 1).$line[0], $this->lines);
+        $colour = $this->each === 3 ? PngContainer::RGB : PngContainer::RGBA;
+
+        return PngContainer::image($this->width, $this->height, $colour, 8, $lines);
     }
 }
