@@ -234,6 +234,16 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
         ->withoutMiddleware('throttle:work')
         ->can('view', 'check')
         ->name('check.movie');
+    Route::get('/movies/{part}/{picture}', [Check\MoviePictureController::class, 'show'])
+        ->where('picture', '\d{1,7}')
+        ->middleware('throttle:pictures')
+        ->withoutMiddleware('throttle:work')
+        ->can('view', 'check')
+        ->name('check.movie.picture');
+    Route::post('/shown/{part}', [Check\ShownPicturesController::class, 'store'])
+        ->middleware('throttle:costly')
+        ->can('check', 'check')
+        ->name('check.shown');
     Route::get('/tagged/{part}', [Check\TaggedCopyController::class, 'show'])
         ->middleware('throttle:costly')
         ->can('view', 'check')

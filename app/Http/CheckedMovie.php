@@ -16,7 +16,17 @@ use PlainLedger\Core\Text\PlainSentence;
 /** The very movie that answered a part when it was checked; ends with “not found” where it cannot be reached. */
 final readonly class CheckedMovie
 {
-    private function __construct(public ListedFile $file, public ?Kind $kind, public ByteSource $source) {}
+    /**
+     * @param  int|null  $count  of its pictures
+     * @param  string  $folder  the delivery's, at its real place
+     */
+    private function __construct(
+        public ListedFile $file,
+        public ?Kind $kind,
+        public ?int $count,
+        public ByteSource $source,
+        public string $folder,
+    ) {}
 
     public static function of(Check $check, string $part, User $reader): self
     {
@@ -27,18 +37,23 @@ final readonly class CheckedMovie
             if (! $pass->isEmpty()) {
                 $file = $pass->frames->listedAt(0);
 
-                return new self($file, $pass->frames->factsAt(0)->kind, self::open($check, $file, $reader));
+                $facts = $pass->frames->factsAt(0);
+                [$source, $folder] = self::open($check, $file, $reader);
+
+                return new self($file, $facts->kind, $facts->timing->frameCount, $source, $folder);
             }
         }
         abort(404);
     }
 
-    private static function open(Check $check, ListedFile $file, User $reader): ByteSource
+    /** @return array{ByteSource, string} */
+    private static function open(Check $check, ListedFile $file, User $reader): array
     {
         try {
             $delivery = $check->delivery ?? abort(404);
             $overseer = $reader->can('specify', $check->deliverable);
-            $listing = CheckedPlace::of($delivery, $check->deliverable, $overseer)->listing();
+            $place = CheckedPlace::of($delivery, $check->deliverable, $overseer);
+            $listing = $place->listing();
             $now = $listing->again($file);
             abort_if(
                 $now->refused !== null || ! $now->state()->isOfSameMoment($file->state()),
@@ -46,7 +61,7 @@ final readonly class CheckedMovie
                 'The file was changed since it was looked at. Check again.',
             );
 
-            return $listing->open($now);
+            return [$listing->open($now), $place->path];
         } catch (PlainSentence|SourceUnreadable) {
             abort(404);
         }

@@ -26,7 +26,8 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  * @property Verdict|null $verdict
  * @property string|null $holds_up
  * @property list<array{set_by: string, data: array<string, mixed>, label: string}> $layers
- * @property array{root: int, folder: string, depth: string, archive?: string}|null $order
+ * @property array{root: int, folder: string, depth: string, archive?: string, seen?: array<string, array{path: string,
+ *   size: int, modified: int, grids: array<int, string>}>}|null $order
  * @property array{done: int, all: int|null, at: string, began: int, moved?: int}|null $progress  `moved`: when it
  *   last took a step
  * @property string|null $document

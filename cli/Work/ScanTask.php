@@ -68,7 +68,8 @@ final readonly class ScanTask
         }
         $delivery = $scan->delivery(time());
         if ($order->content->layers !== []) {
-            MovieLook::at(self::specification($order->content->layers), $delivery, $listing, $sampler);
+            $asked = self::specification($order->content->layers);
+            MovieLook::at($asked, $delivery, $listing, $sampler, $order->content->seen);
         }
         SpoolFile::keep($order->spool, $delivery->toArray());
         ($this->say)(['ended' => true]);

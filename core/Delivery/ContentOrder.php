@@ -14,13 +14,15 @@ final readonly class ContentOrder
      *   place, an approved picture lies
      * @param  bool  $sums  whether lists of checksums are compared
      * @param  list<array{set_by: string, data: array<string, mixed>, label: string}>  $layers  of a specification by
-     *   which movies are held against their frames; none where nothing asks for it
+     *   which movies are looked at; none where nothing asks for it
+     * @param  array<string, SeenPictures>  $seen  by part: pictures of movies that somebody's browser played
      */
     public function __construct(
         public ?array $looksFor = null,
         public array $approved = [],
         public bool $sums = false,
         public array $layers = [],
+        public array $seen = [],
     ) {}
 
     /** @return array<string, mixed> plain values that JSON can hold, paths as they are, whatever their encoding */
@@ -34,13 +36,15 @@ final readonly class ContentOrder
             ),
             'sums' => $this->sums,
             'layers' => $this->layers,
+            'seen' => (object) array_map(static fn (SeenPictures $one): array => $one->toArray(), $this->seen),
         ];
     }
 
     /**
      * @param  array{looks_for: array{compares: bool, dark: string|null, approved: array<int, string>}|null,
      *   approved: array<int, array{folder: string, name: string}>, sums: bool,
-     *   layers?: list<array{set_by: string, data: array<string, mixed>, label: string}>}  $data
+     *   layers?: list<array{set_by: string, data: array<string, mixed>, label: string}>,
+     *   seen?: array<string, array{path: string, size: int, modified: int, grids: array<int, string>}>}  $data
      */
     public static function fromArray(array $data): self
     {
@@ -54,6 +58,7 @@ final readonly class ContentOrder
             ),
             $data['sums'],
             $data['layers'] ?? [],
+            array_map(SeenPictures::fromArray(...), $data['seen'] ?? []),
         );
     }
 }

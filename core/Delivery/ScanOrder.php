@@ -51,7 +51,8 @@ final readonly class ScanOrder
          * @var array{folder: string, depth: string, content: array{looks_for: array{compares: bool,
          *   dark: string|null, approved: array<int, string>}|null, approved: array<int, array{folder: string,
          *   name: string}>, sums: bool, layers: list<array{set_by: string, data: array<string, mixed>,
-         *   label: string}>}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
+         *   label: string}>, seen: array<string, array{path: string, size: int, modified: int,
+         *   grids: array<int, string>}>}, spool: string, seconds: int, avoided: list<array{string, list<string>}>,
          *   careful: bool, known: string, called: string} $data
          */
         $data = json_decode($line, true, 64, JSON_THROW_ON_ERROR);

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Delivery;
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\SeenPictures;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
 use PlainLedger\Core\Media\Decoders\PixelsRefused;
@@ -13,6 +14,7 @@ use PlainLedger\Core\Media\FileDamaged;
 use PlainLedger\Core\Media\FileTooLarge;
 use PlainLedger\Core\Media\MediaFacts;
 use PlainLedger\Core\Media\Movie\MoviePixels;
+use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\SourceUnreadable;
 use PlainLedger\Core\Specification\Part;
@@ -30,11 +32,13 @@ final readonly class MovieLook
 
     private const MOST_PICTURES = 5_000;
 
+    /** @param  array<string, SeenPictures>  $seen  by part */
     private function __construct(
         private Specification $specification,
         private SourceLook $beside,
         private Listing $listing,
         private ?PixelSampler $sampler,
+        private array $seen,
     ) {}
 
     /** Whether anything asks for a look at the pictures of a movie. */
@@ -61,6 +65,8 @@ final readonly class MovieLook
 
     /**
      * @param  PixelSampler|null  $sampler  null where nothing asks what is in pixels
+     * @param  array<string, SeenPictures>  $seen  by part: pictures that somebody's browser showed of a movie, for
+     *   those that are not unpacked here
      * @return Delivery the same, with what was seen
      */
     public static function at(
@@ -68,11 +74,12 @@ final readonly class MovieLook
         Delivery $delivery,
         Listing $listing,
         ?PixelSampler $sampler,
+        array $seen = [],
     ): Delivery {
         if (! self::isOwedBy($specification)) {
             return $delivery;
         }
-        $look = new self($specification, new SourceLook($delivery->depth, $listing), $listing, $sampler);
+        $look = new self($specification, new SourceLook($delivery->depth, $listing), $listing, $sampler, $seen);
         $match = Matcher::match($specification, $delivery);
         foreach ($specification->parts as $part) {
             $movie = $part->delivers->isMovie() ? $match->parts[$part->name]->passes[0] ?? null : null;
@@ -87,14 +94,27 @@ final readonly class MovieLook
     private function learn(Part $part, PassMatch $movie, DeliveryMatch $match): void
     {
         $facts = $movie->frames->factsAt(0);
-        if ($facts->movie === null || ! $facts->isWhole() || MoviePictures::whyNot($facts) !== null) {
+        if ($facts->movie === null || ! $facts->isWhole()) {
             return;
         }
         $source = SourceLook::framesOf($this->specification, $part);
         $frames = $source === null ? null : $match->parts[$source->name]->passes[0] ?? null;
-        $shown = $frames?->isEmpty() === false ? $this->beside->shown($movie, $frames, $facts) : null;
-        $pixels = self::asksPixels($part) ? $this->pixels($movie, $facts, $part, $source) : null;
+        $shown = $frames?->isEmpty() === false ? $this->shown($part, $movie, $frames, $facts) : null;
+        $asks = self::asksPixels($part) && MoviePictures::whyNot($facts) === null;
+        $pixels = $asks ? $this->pixels($movie, $facts, $part, $source) : null;
         $movie->frames->learn(0, $facts->withMovie($facts->movie->lookedAt($shown, $pixels)));
+    }
+
+    private function shown(Part $part, PassMatch $movie, PassMatch $frames, MediaFacts $facts): ?SourceShown
+    {
+        $seen = $this->seen[$part->name] ?? null;
+        if (MoviePictures::whyNot($facts) === null) {
+            return $this->beside->shown($movie, $frames, $facts);
+        }
+
+        return $seen?->isOf($movie->frames->listedAt(0)) === true
+            ? $this->beside->shownThrough($movie, $frames, $facts, $seen)
+            : null;
     }
 
     private function pixels(PassMatch $movie, MediaFacts $facts, Part $part, ?Part $source): ?MoviePixels

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Matching;
 
 use PlainLedger\Core\Delivery\Listing;
+use PlainLedger\Core\Delivery\SeenPictures;
 use PlainLedger\Core\Media\BytesMissing;
 use PlainLedger\Core\Media\Decoders\Movies\MoviePictures;
 use PlainLedger\Core\Media\Decoders\Movies\PointGrid;
@@ -54,8 +55,38 @@ final readonly class SourceLook
      */
     public function shown(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
     {
+        return self::orWhyNot(fn (): SourceShown => $this->compared($movie, $frames, $facts));
+    }
+
+    /**
+     * The same by pictures that a browser showed: each is held against the frame that stands where it does.
+     *
+     * @param  MediaFacts  $facts  of the movie, whole
+     */
+    public function shownThrough(
+        PassMatch $movie,
+        PassMatch $frames,
+        MediaFacts $facts,
+        SeenPictures $seen,
+    ): SourceShown {
+        $numbers = self::numbersOf($frames);
+        if (($facts->timing->frameCount ?? 0) !== count($numbers)) {
+            return SourceShown::unseen('it has another count than its frames, and was looked at through a browser');
+        }
+        $isAll = count($seen->grids) === count($numbers);
+
+        return self::orWhyNot(
+            fn (): SourceShown => $this->beside($movie, $frames, $numbers, $seen->grids)
+                ->shown($isAll)
+                ->throughBrowser(),
+        );
+    }
+
+    /** @param  \Closure(): SourceShown  $look */
+    private static function orWhyNot(\Closure $look): SourceShown
+    {
         try {
-            return $this->compared($movie, $frames, $facts);
+            return $look();
         } catch (PixelsRefused|FileDamaged|FileTooLarge $refused) {
             return SourceShown::unseen($refused->getMessage());
         } catch (BytesMissing) {
@@ -67,7 +98,7 @@ final readonly class SourceLook
 
     private function compared(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
     {
-        $numbers = iterator_to_array(($frames->expected ?? $frames->present)->numbers(), false);
+        $numbers = self::numbersOf($frames);
         $places = $this->framesToLookAt($frames, $numbers);
         $first = $places === [] ? null : $frames->frames->factsAt($places[array_key_first($places)]);
         if ($first === null) {
@@ -80,20 +111,20 @@ final readonly class SourceLook
         $some = self::spreadOver($count);
         $pixels = max($count, count($numbers)) * (self::pixelsOf($facts) + self::pixelsOf($first));
         if ($count === count($numbers) && ($this->depth === ScanDepth::Quick && $pixels > self::SOON_DONE)) {
-            $order = $this->looked($movie, $frames, $numbers, $places, $some);
+            $order = $this->looked($movie, $frames, $numbers, $some);
             if ($order->isRight()) {
                 return $order->shown(false);
             }
         }
         if ($pixels > self::MOST_PIXELS || max($count, count($numbers)) > self::MOST_PICTURES) {
             return $count === count($numbers)
-                ? $this->looked($movie, $frames, $numbers, $places, $some)->shown(false)
+                ? $this->looked($movie, $frames, $numbers, $some)->shown(false)
                 : SourceShown::unseen('it has another count than its frames, and too many to look at all');
         }
 
         $all = array_fill_keys(range(0, max(0, $count - 1)), true);
 
-        return $this->looked($movie, $frames, $numbers, $places, $all)->shown(true);
+        return $this->looked($movie, $frames, $numbers, $all)->shown(true);
     }
 
     private static function pixelsOf(MediaFacts $facts): int
@@ -101,27 +132,43 @@ final readonly class SourceLook
         return max(1, ($facts->picture->width ?? 0) * ($facts->picture->height ?? 0));
     }
 
+    /** @return list<int> of the frames that are expected */
+    private static function numbersOf(PassMatch $frames): array
+    {
+        return iterator_to_array(($frames->expected ?? $frames->present)->numbers(), false);
+    }
+
     /**
      * @param  list<int>  $numbers  of the frames that are expected
-     * @param  array<int, int>  $places  of those that are there, by their place among those expected
      * @param  array<int, true>  $chosen  pictures of the movie, counted from 0; all, or each beside its frame
      */
-    private function looked(
-        PassMatch $movie,
-        PassMatch $frames,
-        array $numbers,
-        array $places,
-        array $chosen,
-    ): SourceOrder {
+    private function looked(PassMatch $movie, PassMatch $frames, array $numbers, array $chosen): SourceOrder
+    {
+        $source = $this->listing->open($movie->frames->listedAt(0));
+        $pictures = MoviePictures::of($source, $movie->frames->factsAt(0))?->grids($chosen) ?? [];
+
+        return $this->beside($movie, $frames, $numbers, iterator_to_array($pictures));
+    }
+
+    /**
+     * @param  list<int>  $numbers  of the frames that are expected
+     * @param  array<int, string>  $grids  of pictures of the movie, by place
+     */
+    private function beside(PassMatch $movie, PassMatch $frames, array $numbers, array $grids): SourceOrder
+    {
         $facts = $movie->frames->factsAt(0);
         $count = $facts->timing->frameCount ?? 0;
-        $pictures = MoviePictures::of($this->listing->open($movie->frames->listedAt(0)), $facts)?->grids($chosen) ?? [];
-        $own = $this->gridsOf($frames, count($chosen) === $count ? $places : array_intersect_key($places, $chosen));
+        $places = $this->framesToLookAt($frames, $numbers);
+        $first = $frames->frames->factsAt($places[array_key_first($places) ?? 0] ?? 0);
+        if ($first->encoding->sample === 'float' || $first->picture->colour === 'linear') {
+            throw PixelsRefused::because('its frames are linear, and are seen through a view that is not known here');
+        }
+        $own = $this->gridsOf($frames, count($grids) === $count ? $places : array_intersect_key($places, $grids));
+        $isOfOneSize = [$first->picture->width, $first->picture->height] === [
+            $facts->picture->width, $facts->picture->height,
+        ];
 
-        $first = $frames->frames->factsAt($places[array_key_first($places) ?? 0] ?? 0)->picture;
-        $isOfOneSize = [$first->width, $first->height] === [$facts->picture->width, $facts->picture->height];
-
-        return new SourceOrder(iterator_to_array($pictures), $own, $numbers, $count, $isOfOneSize);
+        return new SourceOrder($grids, $own, $numbers, $count, $isOfOneSize);
     }
 
     /**

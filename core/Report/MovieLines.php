@@ -151,6 +151,8 @@ final readonly class MovieLines
             'order' => $seen?->order,
             'shows' => $seen?->frames,
             'repeated' => $seen?->times,
+            'through' => $seen?->through,
+            'apart' => $seen->apart ?? '',
         ];
     }
 

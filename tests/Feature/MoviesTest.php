@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\Check;
 use App\Models\Specification;
 use Illuminate\Testing\TestResponse;
+use PlainLedger\Core\Media\Decoders\GdPixels;
+use PlainLedger\Core\Media\Decoders\Movies\PointGrid;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\StringSource;
 use Tests\Feature\Support\LedgerTestCase;
@@ -123,6 +125,81 @@ final class MoviesTest extends LedgerTestCase
         $this->intake->put('tide/TC_010/v1/TC_010.webm', $bytes.'x', 5);
         $ask(null)->assertNotFound();
         $this->actingAs($this->stranger)->get("/checks/{$check->id}/movies/reel")->assertForbidden();
+    }
+
+    public function test_what_a_browser_shows_of_it_is_held_against_its_frames(): void
+    {
+        $specification = Specification::query()->findOrFail($this->deliverable->specification_id);
+        $this->deliverable->update(['overrides' => ['time.range' => '1001-1024']]);
+        $specification->revise(['parts' => [
+            ['name' => 'frames', 'delivers' => 'frames', 'require' => [
+                'naming.pattern' => '{shot}.{frame:4}.{ext}',
+            ]],
+            ['name' => 'reel', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => [
+                'format.kind' => 'webm', 'naming.pattern' => '{shot}.{ext}',
+            ]],
+        ]], $this->coordinator);
+        $this->deliverable->refresh()->keepParts();
+        $grids = [];
+        foreach (range(0, 23) as $i) {
+            $picture = imagecreatetruecolor(64, 36) ?: self::fail('no image');
+            imagefilledrectangle($picture, 2 * $i, 5, 2 * $i + 12, 20, 0xE0C040);
+            ob_start();
+            imagepng($picture);
+            $this->intake->put(sprintf('tide/TC_010/v1/TC_010.%04d.png', 1001 + $i), (string) ob_get_clean());
+            $grids[$i] = base64_encode(PointGrid::of(GdPixels::of($picture)));
+        }
+        $check = $this->check();
+        $count = $check->account()['movies'][0]['count'] ?? 0;
+        self::assertSame(24, $count);
+        $send = fn (mixed $pictures): TestResponse => $this->post(
+            "/checks/{$check->id}/shown/reel",
+            ['pictures' => $pictures],
+        );
+        foreach ([[], 'x', [99 => $grids[0]], [0 => 'AAAA'], ['a' => $grids[0]], [0 => [1]]] as $wrong) {
+            $send($wrong)->assertSessionHasErrors('pictures');
+        }
+        $told = function (array $pictures) use ($send): array {
+            $send($pictures)->assertSessionHasNoErrors();
+            $document = $this->deliverable->checks()->latest('id')->firstOrFail()->account();
+            $files = array_column($document['entries'] ?? [], 'files', 'id')['content.source'] ?? [];
+
+            return [$document['movies'][0]['against']['through'], $files['mark'], $files['found']];
+        };
+        self::assertSame(['browser', 'equal', 'yes, as a browser shows it'], $told($grids));
+        self::assertSame(
+            ['browser', 'equal', 'yes, as a browser shows it'],
+            $told(array_intersect_key($grids, [0 => 1, 9 => 1, 23 => 1])),
+        );
+        self::assertSame(
+            ['browser', 'unequal', 'in reverse order, as a browser shows it'],
+            $told(array_reverse($grids)),
+        );
+        // nobody but who may check has it held against anything
+        $this->actingAs($this->stranger);
+        $send($grids)->assertForbidden();
+    }
+
+    public function test_a_picture_of_it_is_drawn_where_its_codec_is_unpacked_here(): void
+    {
+        $specification = Specification::query()->findOrFail($this->deliverable->specification_id);
+        $specification->revise(['parts' => [
+            ['name' => 'reel', 'delivers' => 'movie', 'require' => ['naming.pattern' => '{shot}.{ext}']],
+        ]], $this->coordinator);
+        $this->deliverable->refresh()->keepParts();
+        $movie = (string) file_get_contents(dirname(self::MOVIE).'/png.mov');
+        $this->intake->put('tide/TC_010/v1/TC_010.mov', $movie);
+        $this->check();
+        unlink("{$this->intake->folder}/tide/TC_010/v1/TC_010.webm");
+        $this->post("/deliverables/{$this->deliverable->id}/checks", [
+            'root' => $this->production->intakeRoots()->firstOrFail()->id, 'below' => 'TC_010/v1', 'depth' => 'quick',
+        ]);
+        $check = $this->deliverable->checks()->latest('id')->firstOrFail();
+        self::assertSame(['reel'], $this->folio()['drawn']);
+        $png = (string) $this->get("/checks/{$check->id}/movies/reel/3")->assertOk()->getContent();
+        self::assertSame([64, 36], array_slice(getimagesizefromstring($png) ?: [], 0, 2));
+        self::assertNotSame($png, $this->get("/checks/{$check->id}/movies/reel/0")->assertOk()->getContent());
+        $this->get("/checks/{$check->id}/movies/reel/9999")->assertNotFound();
     }
 
     public function test_what_is_only_tagged_otherwise_is_had_as_a_copy(): void

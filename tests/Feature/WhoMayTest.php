@@ -308,6 +308,13 @@ final class WhoMayTest extends LedgerTestCase
             'get', '/checks/C/tagged/reel', ['artist' => 404, 'coordinator' => 404] + $all,
         ];
         yield 'a movie of it' => ['get', '/checks/C/movies/reel', ['artist' => 404, 'coordinator' => 404] + $all];
+        yield 'a picture of a movie' => [
+            'get', '/checks/C/movies/reel/0', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
+        yield 'what a browser shows of a movie' => [
+            'post', '/checks/C/shown/reel', ['artist' => 404, 'coordinator' => 404] + $all,
+            ['pictures' => []],
+        ];
         yield 'where a frame lies on a disk of its own' => [
             'get', '/checks/C/places/frames/1001', ['artist' => 404, 'coordinator' => 404] + $all,
         ];
@@ -458,7 +465,9 @@ final class WhoMayTest extends LedgerTestCase
                         '/moves/V' => '/moves/{move}',
                         'against/0' => 'against/{other}',
                         'look/frames' => 'look/{part}',
+                        'movies/reel/0' => 'movies/{part}/{picture}',
                         'movies/reel' => 'movies/{part}',
+                        'shown/reel' => 'shown/{part}',
                         'tagged/reel' => 'tagged/{part}',
                         'recipe.txt' => 'recipe.{format}',
                         'places/frames/1001' => 'places/{part}/{frame}',

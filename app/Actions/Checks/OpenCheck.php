@@ -17,8 +17,9 @@ use PlainLedger\Core\Text\PlainSentence;
 final readonly class OpenCheck
 {
     /**
-     * @param  array{root: int, folder: string, depth: string, archive?: string}|null  $order  where its files are to be
-     *   looked at
+     * @param  array{root: int, folder: string, depth: string, archive?: string, seen?: array<string, array{
+     *   path: string, size: int, modified: int, grids: array<int, string>}>}|null  $order  where its files are to be
+     *   looked at; and pictures of movies that somebody's browser showed, by part
      *
      * @throws PlainSentence where what is asked cannot be resolved, or another check is under way
      */

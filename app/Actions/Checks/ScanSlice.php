@@ -26,6 +26,7 @@ use PlainLedger\Core\Delivery\ContentOrder;
 use PlainLedger\Core\Delivery\Listing;
 use PlainLedger\Core\Delivery\ScanOrder;
 use PlainLedger\Core\Delivery\ScanPlace;
+use PlainLedger\Core\Delivery\SeenPictures;
 use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Text\PlainSentence;
@@ -132,6 +133,7 @@ final class ScanSlice implements ShouldQueue
                 ApprovedPictures::places($asked, $check->deliverable, $place->root),
                 ChecksumsRule::isAskedBy($asked),
                 MovieLook::isOwedBy($asked) ? $check->layers : [],
+                array_map(SeenPictures::fromArray(...), $order['seen'] ?? []),
             ),
             $spool,
             (int) config('ledger.slice'), $troubles->avoided(), $troubles->areThere(),

@@ -87,7 +87,8 @@ final readonly class MoviePictureCauses implements CauseFamily
         string $work,
     ): Finding {
         $were = $shown->looked === 1 ? 'was' : 'were';
-        $evidence = [Text::count($shown->looked, 'picture')." of it {$were} looked at"];
+        $through = $shown->through === SourceShown::BROWSER ? ' through a browser' : '';
+        $evidence = [Text::count($shown->looked, 'picture')." of it {$were} looked at{$through}"];
         $fix = Fix::encode(
             $situation->part(),
             RequirementId::CONTENT_SOURCE,

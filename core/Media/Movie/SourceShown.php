@@ -15,6 +15,8 @@ final readonly class SourceShown
 
     public const OTHERS = 'others';
 
+    public const BROWSER = 'browser';
+
     /**
      * @param  int  $looked  pictures that were looked at
      * @param  string|null  $order  of this class's words; null where it could not be told
@@ -23,6 +25,7 @@ final readonly class SourceShown
      * @param  string  $apart  pictures that are not the frame they should be, as a range, counted from 1
      * @param  string|null  $light  `brighter`, `darker` or `of more contrast` than the frames, throughout
      * @param  string|null  $why  how that was measured; else why nothing was looked at
+     * @param  string|null  $through  `browser` where somebody's browser played it, and not this program unpacked it
      */
     public function __construct(
         public int $looked,
@@ -32,7 +35,25 @@ final readonly class SourceShown
         public string $apart = '',
         public ?string $light = null,
         public ?string $why = null,
+        public ?string $through = null,
     ) {}
+
+    /**
+     * The same, as a browser showed it: which colours it gives them is its own affair, so nothing is said of light.
+     */
+    public function throughBrowser(): self
+    {
+        return new self(
+            $this->looked,
+            $this->order,
+            $this->times,
+            $this->frames,
+            $this->apart,
+            null,
+            $this->light === null ? $this->why : null,
+            self::BROWSER,
+        );
+    }
 
     public static function unseen(string $why): self
     {
@@ -57,6 +78,13 @@ final readonly class SourceShown
     /** What it shows, in few words. */
     public function says(string $frames): string
     {
+        $shows = $this->shows($frames);
+
+        return $this->through === self::BROWSER ? "{$shows}, as a browser shows it" : $shows;
+    }
+
+    private function shows(string $frames): string
+    {
         return match (true) {
             $this->order === self::REVERSED => 'in reverse order',
             $this->order === self::OTHERS => 'other pictures',
@@ -75,12 +103,12 @@ final readonly class SourceShown
         return [
             'looked' => $this->looked, 'order' => $this->order, 'times' => $this->times, 'frames' => $this->frames,
             'apart' => $this->apart, 'light' => $this->light, 'why' => $this->why,
-        ];
+        ] + ($this->through === null ? [] : ['through' => $this->through]);
     }
 
     /**
      * @param  array{looked: int, order: string|null, times: int, frames: string, apart: string, light: string|null,
-     *   why: string|null}  $row
+     *   why: string|null, through?: string}  $row
      */
     public static function fromArray(array $row): self
     {

@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { MoviesFound } from '../features/check/MoviesFound';
+import { Beside } from '../features/movie/Beside';
 import { Player } from '../features/movie/Player';
+import { isPlayed } from '../features/movie/place';
 import { Recipe } from '../features/movie/Recipe';
 import { to } from '../lib/route';
 import { Folios } from '../parts/Folios';
@@ -29,7 +31,7 @@ function ofParts(ledger: Ledger, parts: string[]): Ledger {
 
 /** What was looked at of the movies; where nothing was, how to do that. */
 function Delivered({ page }: { page: MoviePage }) {
-    const { ledger, movies, playable, taggable, deliverable } = page;
+    const { ledger, movies, playable, taggable, drawn, mayCheck, deliverable } = page;
     const found = ledger?.document.movies.filter((movie) => movies.includes(movie.part)) ?? [];
     if (ledger === null || found.length === 0) {
         return (
@@ -47,6 +49,9 @@ function Delivered({ page }: { page: MoviePage }) {
         <div key={`${movie.part} ${movie.path}`}>
             <MoviesFound movies={[movie]} />
             {playable && <Player movie={movie} check={ledger.id} />}
+            {playable && (drawn.includes(movie.part) || isPlayed(movie)) && (
+                <Beside movie={movie} check={ledger.id} drawn={drawn.includes(movie.part)} mayCheck={mayCheck} />
+            )}
             {playable && taggable.includes(movie.part) && (
                 <p className="px-6 pt-1 text-[13px]">
                     Some of it is only told otherwise in the file:{' '}

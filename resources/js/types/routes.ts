@@ -220,6 +220,12 @@ export const routes: Config = {
             parameters: ['check', 'part', 'frame'],
         },
         'check.movie': { uri: 'checks/{check}/movies/{part}', methods: ['GET', 'HEAD'], parameters: ['check', 'part'] },
+        'check.movie.picture': {
+            uri: 'checks/{check}/movies/{part}/{picture}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['check', 'part', 'picture'],
+        },
+        'check.shown': { uri: 'checks/{check}/shown/{part}', methods: ['POST'], parameters: ['check', 'part'] },
         'check.tagged': {
             uri: 'checks/{check}/tagged/{part}',
             methods: ['GET', 'HEAD'],
@@ -365,6 +371,12 @@ declare module 'ziggy-js' {
             { name: 'frame'; required: true },
         ];
         'check.movie': readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
+        'check.movie.picture': readonly [
+            { name: 'check'; required: true },
+            { name: 'part'; required: true },
+            { name: 'picture'; required: true },
+        ];
+        'check.shown': readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
         'check.tagged': readonly [{ name: 'check'; required: true }, { name: 'part'; required: true }];
         'check.place': readonly [
             { name: 'check'; required: true },

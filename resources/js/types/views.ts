@@ -617,6 +617,8 @@ export type MovieAgainst = {
     order: string | null;
     shows?: string | null;
     repeated: number | null;
+    through?: string | null;
+    apart?: string;
     why_not: string | null;
     newer?: string;
 };
@@ -630,6 +632,10 @@ export interface MoviePage {
     recipes: ShownRecipe[];
     /** those of which a copy with other tags can be had, which is all or part of the work */
     taggable: string[];
+    /** those whose pictures are unpacked here, and can be drawn one by one */
+    drawn: string[];
+    /** Whether the reader may have its pictures held against the frames. */
+    mayCheck: boolean;
     /** Whether the files can be opened from here. */
     playable: boolean;
 }

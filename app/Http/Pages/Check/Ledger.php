@@ -48,7 +48,8 @@ use PlainLedger\Core\Specification\Part;
  * @phpstan-type Strip array{part: string, pass: string|null, wrong: string, sizes: list<array{int, int}>,
  *   pictures?: list<int>, layers?: list<string>}
  * @phpstan-type MovieAgainst array{part: string, frames: string, looked: string, order: string|null,
- *   shows?: string|null, repeated: int|null, why_not: string|null, newer?: string}
+ *   shows?: string|null, repeated: int|null, through?: string|null, apart?: string, why_not: string|null,
+ *   newer?: string}
  * @phpstan-type MovieSound array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}
  * @phpstan-type Movie array{part: string, path: string, kind: string, bytes?: int, width?: int|null,
  *   height?: int|null, rotation?: int, scan?: string|null, rate?: string|null, rate_constant?: bool|null,

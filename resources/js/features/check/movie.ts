@@ -77,7 +77,9 @@ const ORDERS: Record<string, string> = {
     others: 'as other pictures',
 };
 
-/** What was seen of the frames it is made from. */
+const throughWhat = ({ through }: NonNullable<Movie['against']>): string =>
+    through === 'browser' ? ' through a browser' : '';
+
 /** What was rendered after the movie was made, which it then cannot show. */
 function rendered({ part, frames, newer }: NonNullable<Movie['against']>): string {
     if (newer === undefined || newer === '') {
@@ -89,6 +91,7 @@ function rendered({ part, frames, newer }: NonNullable<Movie['against']>): strin
         : ` ${newer} of ${part} are newer than it: were they rendered again since?`;
 }
 
+/** What was seen of the frames it is made from. */
 export function beside({ against }: Movie): string {
     if (against === undefined) {
         return '';
@@ -101,5 +104,5 @@ export function beside({ against }: Movie): string {
     const shown = order === 'right' ? `in their order, ${times}` : (ORDERS[order ?? ''] ?? 'in no order that is known');
     const which = shows ? ` ${shows}` : '';
 
-    return `Its pictures were looked at. They are ${part}${which}, ${shown}.`;
+    return `Its pictures were looked at${throughWhat(against)}. They are ${part}${which}, ${shown}.`;
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { to } from '../../lib/route';
 import type { Movie } from '../../types/views';
-import { frameOf, pictureAt, rateOf, timecodeOf, timeOf, type Rate } from './place';
+import { frameOf, isPlayed, pictureAt, rateOf, timecodeOf, timeOf, type Rate } from './place';
 
 /** Which picture is shown just now, as the browser itself tells. */
 function usePicture(video: React.RefObject<HTMLVideoElement | null>, rate: Rate): number {
@@ -106,12 +106,10 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
     );
 }
 
-const PLAYED = ['mp4', 'mov', 'webm', 'mkv'];
-
 export function Player({ movie, check }: { movie: Movie; check: number }) {
     const rate = rateOf(movie.rate);
 
-    return rate === null || !PLAYED.includes(movie.kind) ? (
+    return rate === null || !isPlayed(movie) ? (
         <p className="px-6 pt-1 text-[13px] text-faint">{movie.kind.toUpperCase()} files are not played by browsers.</p>
     ) : (
         <Playable movie={movie} check={check} rate={rate} />

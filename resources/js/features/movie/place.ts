@@ -13,6 +13,11 @@ export function rateOf(text: string | null | undefined): Rate | null {
     return over > 0 && under > 0 ? { over, under } : null;
 }
 
+const PLAYED = ['mp4', 'mov', 'webm', 'mkv'];
+
+/** Whether browsers play files of its kind, if they know its codec. */
+export const isPlayed = ({ kind }: Movie): boolean => PLAYED.includes(kind);
+
 /** The picture that is shown at a time, counted from 0; times that lie on its edge belong to it. */
 export const pictureAt = (seconds: number, { over, under }: Rate): number =>
     Math.max(0, Math.floor((seconds * over) / under + 0.001));
