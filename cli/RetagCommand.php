@@ -38,12 +38,13 @@ final class RetagCommand extends Command
                 null,
                 InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY,
                 'ID=VALUE: picture.pixel_aspect, picture.density, picture.projection, time.start_timecode, '
-                    .'colour.encoding or format.index',
+                    .'time.rate, colour.encoding or format.index',
             )
             ->setHelp(<<<'HELP'
                 Writes into copies what a check says is only tagged otherwise, or what is told here, and reads them
-                again. MP4 and MOV: pixel aspect, start timecode, colour, projection, index first. PNG and JPEG:
-                pixel aspect, density, projection. Nothing is encoded, and nothing is written over.
+                again. MP4 and MOV: pixel aspect, start timecode, colour, projection, index first, and the frame rate
+                where nothing runs beside the pictures. PNG and JPEG: pixel aspect, density, projection. Nothing is
+                encoded, and nothing is written over.
 
                   bin/plain-ledger retag --check check.json --files renders/ --into tagged/
                   bin/plain-ledger retag reel.mov --set time.start_timecode=01:00:00:00 --into tagged/

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -51,6 +52,46 @@ test('the folio of a movie says how it is made, beside what was made', async ({ 
     // nobody who owes frames alone is shown a folio for movies
     await open(page, 'TC_010');
     await expect(page.getByRole('navigation', { name: 'Folios' })).not.toContainText('Movie');
+});
+
+test('pictures that this browser plays are held against the frames', async ({ page }) => {
+    const home = process.env.LEDGER_TEST_HOME ?? '';
+    const folder = join(home, 'intake/tide_clock/TC_REEL/v003');
+    const path = join(folder, 'TC_REEL_v003.mp4');
+    const before = readFileSync(path);
+    const made = (...how: string[]) => {
+        const from = ['-framerate', '24', '-i', join(folder, 'TC_REEL_v003.%04d.png')];
+        execFileSync('ffmpeg', ['-v', 'error', '-y', ...from, ...how, '-pix_fmt', 'yuv420p', '-c:v', 'libx264', path]);
+    };
+    const check = async () => {
+        await open(page, 'TC_REEL');
+        const done = page.waitForResponse((response) => /\/frames$/.test(response.url()) && response.ok());
+        await page.getByRole('button', { name: 'Check again' }).click();
+        await done;
+        await open(page, 'TC_REEL', 'Movie');
+        await expect(page.getByText('h264 is not decoded here').first()).toBeVisible({ timeout: 60_000 });
+    };
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    made();
+    await check();
+    await page.getByRole('button', { name: 'Its pictures above frames' }).click();
+    const beside = page.getByRole('region', { name: 'reel beside frames' });
+    await expect(beside.getByRole('img')).toHaveCount(8);
+    await expect(beside.getByRole('listitem').last()).toContainText('48 · 48');
+    await accessible(page, 'pictures above their frames');
+    await beside.getByRole('button', { name: 'Hold its pictures against frames' }).click();
+    await expect(page.getByText('Its pictures were looked at through a browser.')).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText('in their order, each once')).toBeVisible();
+
+    made('-vf', 'reverse');
+    await check();
+    await page.getByRole('button', { name: 'Hold its pictures against frames' }).click();
+    await expect(page.getByText('The movie shows its frames from the last to the first.')).toBeVisible({
+        timeout: 60_000,
+    });
+    await expect(page.getByText('24 pictures of it were looked at through a browser')).toHaveCount(1);
+    writeFileSync(path, before);
 });
 
 test('a movie that browsers play is gone through picture by picture', async ({ page }) => {

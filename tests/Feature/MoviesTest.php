@@ -9,8 +9,10 @@ use App\Models\Specification;
 use Illuminate\Testing\TestResponse;
 use PlainLedger\Core\Media\Decoders\GdPixels;
 use PlainLedger\Core\Media\Decoders\Movies\PointGrid;
+use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\StringSource;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\Feature\Support\LedgerTestCase;
 
 /** The folio of a deliverable's movies: how they are made, and the file itself for a player. */
@@ -216,10 +218,43 @@ final class MoviesTest extends LedgerTestCase
         // another file beside it is not taken for it
         $check = $this->check();
         self::assertSame(['reel'], $this->folio()['taggable']);
-        $copy = $this->get("/checks/{$check->id}/tagged/reel")->assertOk()->streamedContent();
+        $reply = $this->get("/checks/{$check->id}/tagged/reel")->assertOk();
+        $sent = $reply->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $sent);
+        $copy = (string) file_get_contents($sent->getFile()->getPathname());
+        self::assertSame((string) strlen($copy), $reply->headers->get('Content-Length'));
         $facts = Probe::exact()->read(new StringSource($copy));
         self::assertSame('01:00:00:00', $facts->movie?->startTimecode);
         self::assertSame($movie, file_get_contents("{$this->intake->folder}/tide/TC_010/v1/TC_010.mov"));
         $this->get("/checks/{$check->id}/tagged/frames")->assertNotFound();
+    }
+
+    public function test_a_movie_whose_rate_alone_is_another_is_had_at_the_right_one(): void
+    {
+        $specification = Specification::query()->findOrFail($this->deliverable->specification_id);
+        $had = function (array $require) use ($specification): array {
+            $specification->revise(['parts' => [
+                ['name' => 'reel', 'delivers' => 'movie', 'require' => $require + ['naming.pattern' => '{shot}.{ext}']],
+            ]], $this->coordinator);
+            $this->deliverable->refresh()->keepParts();
+            $this->deliverable->update(['overrides' => []]);
+            $this->check();
+
+            return $this->folio()['taggable'];
+        };
+        $this->intake->put(
+            'tide/TC_010/v1/TC_010.mp4',
+            (string) file_get_contents(dirname(self::MOVIE).'/h264.mp4'),
+        );
+        $kind = ['format.kind' => 'mp4'];
+        self::assertSame([], $had($kind + ['time.rate' => '24']));
+        self::assertSame(['reel'], $had($kind + ['time.rate' => '25']));
+        $check = $this->deliverable->checks()->latest('id')->firstOrFail();
+        $sent = $this->get("/checks/{$check->id}/tagged/reel")->assertOk()->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $sent);
+        $facts = Probe::exact()->read(FileSource::open($sent->getFile()->getPathname()));
+        self::assertSame('25', (string) $facts->timing->rate);
+        // with another count it would not play as it should
+        self::assertSame([], $had($kind + ['time.rate' => '25', 'time.count' => 50]));
     }
 }

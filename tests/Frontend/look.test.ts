@@ -1,4 +1,4 @@
-import { turned } from '../../resources/js/features/look/around';
+import { turned } from '../../resources/js/lib/sphere';
 import { describe, expect, it } from 'vitest';
 import { at, before, count, everyNth, meanDifference, MOST, usualStep } from '../../resources/js/features/look/look';
 import { runs } from '../../resources/js/lib/frames';

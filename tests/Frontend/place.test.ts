@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { frameOf, pictureAt, rateOf, timecodeOf, timeOf } from '../../resources/js/features/movie/place';
+import { frameOf, pictureAt, timeOf } from '../../resources/js/features/movie/place';
+import { rateOf, timecodeOf } from '../../resources/js/lib/timecode';
 import type { Movie } from '../../resources/js/types/views';
 
 const rate = (text: string) => rateOf(text) ?? expect.fail(text);

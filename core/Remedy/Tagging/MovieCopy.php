@@ -52,10 +52,14 @@ final readonly class MovieCopy
     {
         $pictures = self::pictures($index);
         PictureEntry::tag($pictures, $tags, $facts->kind ?? Kind::Mp4);
+        [$rate, $count] = [$facts->timing->rate, $facts->timing->frameCount];
+        if ($tags->rate !== null && $rate !== null) {
+            RateTag::write($index, $pictures, $rate, $tags->rate);
+        }
+        $rate = $tags->rate ?? $rate;
         if ($tags->timecode === null) {
             return '';
         }
-        [$rate, $count] = [$facts->timing->rate, $facts->timing->frameCount];
         if ($rate === null || $count === null) {
             throw TagRefused::because('', 'its rate is not told, which a timecode takes');
         }

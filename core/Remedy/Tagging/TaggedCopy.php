@@ -27,10 +27,25 @@ final readonly class TaggedCopy
 
         return match ($facts->kind) {
             Kind::Mp4, Kind::Mov => MovieCopy::of($source, $facts, self::ofMovie($tags, $facts)),
-            Kind::Png => PngCopy::of($source, $tags),
-            Kind::Jpeg => JpegCopy::of($source, $tags, (int) $facts->picture->width, (int) $facts->picture->height),
+            Kind::Png, Kind::Jpeg => self::ofStill($source, $facts, $tags),
             default => throw TagRefused::because('', 'files of its kind are not tagged here'),
         };
+    }
+
+    /**
+     * @return \Generator<int, string>
+     *
+     * @throws TagRefused
+     */
+    private static function ofStill(ByteSource $source, MediaFacts $facts, Tags $tags): \Generator
+    {
+        if ($tags->rate !== null) {
+            throw TagRefused::because('', 'a picture has no frame rate');
+        }
+
+        return $facts->kind === Kind::Png
+            ? PngCopy::of($source, $tags)
+            : JpegCopy::of($source, $tags, (int) $facts->picture->width, (int) $facts->picture->height);
     }
 
     /** @throws TagRefused */
@@ -67,6 +82,8 @@ final readonly class TaggedCopy
                 || ($facts->picture->pixelAspect?->isEqualTo($aspect) ?? $aspect->isEqualTo(1)),
             'density' => $isSame($tags->density, $facts->picture->density),
             'start timecode' => $isSame($tags->timecode, $facts->movie?->startTimecode),
+            'frame rate' => $tags->rate === null
+                || $facts->timing->rate?->value->isEqualTo($tags->rate->value) === true,
             'index' => ! $tags->indexFirst || $facts->movie?->index === 'first',
             'colour' => $isSame($tags->encoding, $facts->picture->colour),
             'projection' => $isSame($tags->projection, $facts->picture->projection),

@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Remedy\Tagging;
 
 use Brick\Math\BigRational;
 use PlainLedger\Core\Measure\Fraction;
+use PlainLedger\Core\Measure\FrameRate;
 use PlainLedger\Core\Measure\NotUnderstood;
 use PlainLedger\Core\Specification\RequirementId;
 
@@ -19,6 +20,7 @@ final readonly class Tags
         public ?string $encoding = null,
         public ?string $projection = null,
         public bool $indexFirst = false,
+        public ?FrameRate $rate = null,
     ) {}
 
     /**
@@ -35,6 +37,7 @@ final readonly class Tags
                 RequirementId::TIME_START_TIMECODE => $this->having(['timecode' => $value]),
                 RequirementId::COLOUR_ENCODING => $this->having(['encoding' => $value]),
                 RequirementId::PICTURE_PROJECTION => $this->having(['projection' => $value]),
+                RequirementId::TIME_RATE => $this->having(['rate' => FrameRate::parse($value)]),
                 RequirementId::FORMAT_INDEX => $this->having(['indexFirst' => $value === 'first']),
                 default => throw TagRefused::because('', "{$id} is no tag that is written here"),
             };

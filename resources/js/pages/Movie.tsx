@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { CheckProgress } from '../features/check/CheckProgress';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { MoviesFound } from '../features/check/MoviesFound';
 import { Beside } from '../features/movie/Beside';
@@ -82,6 +83,7 @@ export default function Movie(page: MoviePage) {
             head={<Folios deliverable={deliverable} at="movie" />}
             between={
                 <>
+                    {page.running !== null && <CheckProgress key={page.running.id} running={page.running} />}
                     <Delivered page={page} />
                     {recipes.map((recipe) => (
                         <Recipe

@@ -604,6 +604,7 @@ export type Movie = {
     keyframe_interval_max?: number | null;
     b_frames_max?: number | null;
     keyframes?: string | null;
+    projection?: string | null;
     index?: string | null;
     audio?: MovieSound[];
     damage?: string | null;
@@ -627,6 +628,7 @@ export interface MoviePage {
     book: Book;
     deliverable: DeliverableHead;
     ledger: Ledger | null;
+    running: Progress | null;
     /** parts that are movies */
     movies: string[];
     recipes: ShownRecipe[];

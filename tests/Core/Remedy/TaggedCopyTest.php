@@ -88,6 +88,49 @@ final class TaggedCopyTest extends TestCase
         }
     }
 
+    #[DataProvider('movies')]
+    public function test_a_movie_plays_at_another_rate_where_its_clock_allows_it(string $path): void
+    {
+        $bytes = (string) file_get_contents($path);
+        $before = self::facts($bytes);
+        foreach (['25', '24000/1001'] as $rate) {
+            try {
+                $copy = self::copy($bytes, ['time.rate' => $rate]);
+            } catch (TagRefused $refused) {
+                self::assertContains($refused->reason(), [
+                    'sound or a timecode runs beside the pictures and would part from them',
+                    'its pictures do not all stand for the same time', 'its clock does not count in whole pictures',
+                ], basename($path));
+
+                continue;
+            }
+            $after = self::facts($copy);
+            self::assertSame([$rate, $before->timing->frameCount, true], [
+                (string) $after->timing->rate, $after->timing->frameCount,
+                $after->movie?->picture->timing->isConstant,
+            ]);
+            self::assertSame(
+                (array) $before->movie?->picture->order->keyframes,
+                (array) $after->movie?->picture->order->keyframes,
+            );
+            if (is_executable('/usr/bin/ffmpeg')) {
+                self::assertSame(self::hashes($bytes), self::hashes($copy));
+                [, , , $elsewhere] = self::elsewhere($copy);
+                self::assertSame(str_contains($rate, '/') ? $rate : "{$rate}/1", $elsewhere, basename($path));
+            }
+        }
+    }
+
+    public function test_most_movies_without_sound_can_be_played_at_another_rate(): void
+    {
+        $done = [];
+        foreach (['h264.mp4', 'hevc.mp4', 'film.mp4', 'raw.mov', 'turned.mp4'] as $name) {
+            $bytes = (string) file_get_contents(self::FIXTURES."movies/{$name}");
+            $done[$name] = (string) self::facts(self::copy($bytes, ['time.rate' => '25']))->timing->rate;
+        }
+        self::assertSame(['25'], array_values(array_unique($done)));
+    }
+
     /** Whether nothing within the pictures says otherwise. */
     private static function isColourFree(MediaFacts $facts): bool
     {
@@ -107,7 +150,7 @@ final class TaggedCopyTest extends TestCase
         return implode("\n", $out);
     }
 
-    /** @return array{string, string, string} */
+    /** @return array{string, string, string, string} */
     private static function elsewhere(string $bytes): array
     {
         $file = self::onDisk($bytes);
@@ -123,6 +166,7 @@ final class TaggedCopyTest extends TestCase
             $of('video')['sample_aspect_ratio'] ?? '',
             $of('video')['color_transfer'] ?? '',
             $of('data')['tags']['timecode'] ?? '',
+            $of('video')['avg_frame_rate'] ?? '',
         ];
     }
 
@@ -205,6 +249,8 @@ final class TaggedCopyTest extends TestCase
         yield 'a colour without a number' => [$movie('wide.mov'), ['colour.encoding' => 'linear'], 'code points'];
         yield 'colour in pictures that tell it' => [$movie('hq.mov'), ['colour.encoding' => 'srgb'], 'encode it'];
         yield 'pieces' => [$movie('fragments.mp4'), ['format.index' => 'first'], 'in pieces'];
+        yield 'a rate in a picture' => [$png, ['time.rate' => '24'], 'no frame rate'];
+        yield 'a rate beside sound' => [$movie('sound.mov'), ['time.rate' => '24'], 'would part'];
         yield 'density in a movie' => [$movie('wide.mov'), ['picture.density' => '72'], 'no density'];
         yield 'what is cut short' => [substr($movie('wide.mov'), 0, -600), ['format.index' => 'first'], 'damaged'];
         yield 'what is no tag' => [$png, ['picture.resolution' => '64x36'], 'no tag'];

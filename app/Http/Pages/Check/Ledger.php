@@ -56,7 +56,8 @@ use PlainLedger\Core\Specification\Part;
  *   uneven?: string|null, count?: int|null, duration?: string|null, start_timecode?: string|null,
  *   codec?: string|null, profile?: string|null, chroma?: string|null, bit_depth?: int|null, alpha?: bool|null,
  *   bit_rate?: int|null, keyframe_interval_max?: int|null, b_frames_max?: int|null, keyframes?: string|null,
- *   index?: string|null, audio?: list<MovieSound>, damage?: string|null, against?: MovieAgainst}
+ *   projection?: string|null, index?: string|null, audio?: list<MovieSound>, damage?: string|null,
+ *   against?: MovieAgainst}
  * @phpstan-type CheckDocument array{title: string, verdict: Verdict, depth: ScanDepth, entries: list<Entry>,
  *   not_checked: list<array{id: string, part: string, pass?: string, why: string}>, sequences: list<Sequence>,
  *   causes: list<Cause>, fixes: list<Fix>, fixes_count: int, names: list<NameReading>, names_count: int,

@@ -28,6 +28,8 @@ final readonly class MoviePage
 
     public ?Ledger $ledger;
 
+    public ?Progress $running;
+
     /** @var list<string> parts that are movies */
     public array $movies;
 
@@ -49,6 +51,8 @@ final readonly class MoviePage
     public function __construct(Deliverable $deliverable, User $reader)
     {
         $newest = $deliverable->newest;
+        $running = $deliverable->checks()->underWay()->latest('id')->first();
+        $this->running = $running === null ? null : new Progress($running);
         $this->book = new Book($deliverable->production, $reader);
         $this->deliverable = new DeliverableHead($deliverable);
         $this->ledger = $newest === null ? null : new Ledger($newest);

@@ -1,4 +1,5 @@
 import { runs, type Run } from '../../lib/frames';
+import { rateOf, timecodeOf } from '../../lib/timecode';
 import { Breaking } from '../../parts/Breaking';
 import type { Movie } from '../../types/views';
 import { beside, sentences } from './movie';
@@ -8,6 +9,11 @@ const WIDTH = 700;
 const HEIGHT = 34;
 
 const WHOLE = 'color-mix(in oklab, var(--color-success) 45%, var(--color-base-100))';
+
+const SOUND = 'color-mix(in oklab, var(--color-info) 60%, var(--color-base-100))';
+
+/** More tracks of sound are not drawn. */
+const MOST_TRACKS = 4;
 
 /** More marks than these are one shade. */
 const MOST_MARKS = 400;
@@ -53,7 +59,31 @@ function legend(movie: Movie, every: boolean, uneven: boolean): string {
         : `Upright lines are keyframes, up to ${movie.keyframe_interval_max ?? '?'} pictures apart.`;
     const between = (movie.b_frames_max ?? 0) > 0 ? ` Up to ${movie.b_frames_max} B-frames in a row.` : '';
 
-    return keyframes + (uneven ? ` Red stands longer or shorter than the rest: ${movie.uneven}.` : '') + between;
+    const sounds = (movie.audio?.length ?? 0) > 0 ? ' The blue below is sound.' : '';
+
+    return (
+        keyframes + sounds + (uneven ? ` Red stands longer or shorter than the rest: ${movie.uneven}.` : '') + between
+    );
+}
+
+/** Below the pictures its sound, a line a track. */
+function Sounds({ tracks }: { tracks: number }) {
+    return Array.from({ length: Math.min(tracks, MOST_TRACKS) }, (_, i) => (
+        <rect key={i} x="0" y={HEIGHT + 6 * i} width={WIDTH} height="4" fill={SOUND} />
+    ));
+}
+
+/** The addresses of its first picture and its last, where it has any. */
+function Addresses({ movie, count }: { movie: Movie; count: number }) {
+    const rate = rateOf(movie.rate);
+    const start = movie.start_timecode;
+
+    return !start || rate === null ? null : (
+        <p className="mono flex justify-between text-[12.5px] text-faint">
+            <span>{start}</span>
+            <span>{timecodeOf(start, count - 1, rate)}</span>
+        </p>
+    );
 }
 
 /** The movie from its first picture to its last. */
@@ -62,20 +92,24 @@ function Timeline({ movie, count }: { movie: Movie; count: number }) {
     const uneven = runs(movie.uneven ?? '');
     const every = keyframes.length === count;
     const x = (picture: number) => ((picture - 1) / count) * WIDTH;
+    const tracks = Math.min(movie.audio?.length ?? 0, MOST_TRACKS);
+    const height = HEIGHT + 6 * tracks;
 
     return (
         <figure className="px-6 pt-1 pb-1">
             <svg
-                viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+                viewBox={`0 0 ${WIDTH} ${height}`}
                 className="block w-full"
                 aria-hidden="true"
                 preserveAspectRatio="none"
-                height={HEIGHT}
+                height={height}
             >
                 <rect x="0" y="10" width={WIDTH} height="14" fill={WHOLE} />
                 {!every && <Keyframes at={keyframes} x={x} />}
                 <Uneven runs={uneven} x={x} />
+                <Sounds tracks={tracks} />
             </svg>
+            <Addresses movie={movie} count={count} />
             <figcaption className="text-[13px] text-faint">{legend(movie, every, uneven.length > 0)}</figcaption>
         </figure>
     );

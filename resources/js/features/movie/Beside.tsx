@@ -5,7 +5,8 @@ import { useAction } from '../../lib/useAction';
 import { Fault } from '../../parts/Fault';
 import { MarkSign } from '../../parts/MarkSign';
 import type { Movie } from '../../types/views';
-import { frameOf, rateOf } from './place';
+import { rateOf } from '../../lib/timecode';
+import { frameOf } from './place';
 import { play, spread, type Played } from './played';
 
 /** So many pictures are laid beside their frames. */

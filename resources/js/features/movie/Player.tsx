@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { to } from '../../lib/route';
+import { SphereView } from '../../parts/SphereView';
 import type { Movie } from '../../types/views';
-import { frameOf, isPlayed, pictureAt, rateOf, timecodeOf, timeOf, type Rate } from './place';
+import { rateOf, timecodeOf, type Rate } from '../../lib/timecode';
+import { frameOf, isPlayed, pictureAt, timeOf } from './place';
 
 /** Which picture is shown just now, as the browser itself tells. */
 function usePicture(video: React.RefObject<HTMLVideoElement | null>, rate: Rate): number {
@@ -37,11 +39,17 @@ function Where({ movie, picture, rate }: { movie: Movie; picture: number; rate: 
     );
 }
 
+/** Whether it may be a view all around: it says so, or is twice as wide as high. */
+const isSphere = ({ projection, width, height }: Movie): boolean =>
+    (projection ?? '').startsWith('lat-long') || (height !== null && height !== undefined && width === 2 * height);
+
 /** The movie played at its own rate, and gone through picture by picture. */
 function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: Rate }) {
     const video = useRef<HTMLVideoElement>(null);
     const [state, setState] = useState<'paused' | 'playing' | 'not'>('paused');
     const [loops, setLoops] = useState(false);
+    const [around, setAround] = useState(false);
+    const [shown, setShown] = useState<HTMLVideoElement | null>(null);
     const picture = usePicture(video, rate);
     const go = (wanted: number) => {
         const last = Math.max(0, (movie.count ?? wanted + 1) - 1);
@@ -77,6 +85,7 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
                 playsInline
                 muted
                 loop={loops}
+                onLoadedData={(event) => setShown(event.currentTarget)}
                 onPlay={() => setState('playing')}
                 onPause={() => setState('paused')}
                 onError={() => setState('not')}
@@ -100,8 +109,20 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
                     />
                     over and over
                 </label>
+                {isSphere(movie) && (
+                    <label className="flex items-center gap-1.5 text-[13px]">
+                        <input
+                            type="checkbox"
+                            className="checkbox"
+                            checked={around}
+                            onChange={(event) => setAround(event.target.checked)}
+                        />
+                        all around
+                    </label>
+                )}
                 <Where movie={movie} picture={picture} rate={rate} />
             </p>
+            {around && <SphereView source={shown} moment={picture} name={`Picture ${picture + 1}`} />}
         </div>
     );
 }

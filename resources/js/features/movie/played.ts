@@ -1,4 +1,5 @@
-import { timeOf, type Rate } from './place';
+import type { Rate } from '../../lib/timecode';
+import { timeOf } from './place';
 
 /** The points at which the lightness of a picture is taken: the middle of each cell of a grid. */
 const ACROSS = 48;

@@ -46,7 +46,13 @@ void main() {
     colour = textureLod(picture, place, 0.0);
 }`;
 
-export type Draw = (mode: 'turn' | 'seam' | 'flat', aim: Aim) => void;
+export type Mode = 'turn' | 'seam' | 'flat';
+
+export interface Sphere {
+    draw: (mode: Mode, aim: Aim) => void;
+    /** Takes another picture in the place of the one before. */
+    take: (picture: TexImageSource) => void;
+}
 
 function shader(gl: WebGL2RenderingContext, type: number, source: string): WebGLShader | null {
     const made = gl.createShader(type);
@@ -73,7 +79,7 @@ function program(gl: WebGL2RenderingContext): WebGLProgram | null {
 }
 
 /** What draws a lat-long picture into a canvas; null where the browser cannot. */
-export function beginSphere(canvas: HTMLCanvasElement, picture: TexImageSource): Draw | null {
+export function beginSphere(canvas: HTMLCanvasElement, picture: TexImageSource): Sphere | null {
     const gl = canvas.getContext('webgl2', { preserveDrawingBuffer: true });
     const linked = gl === null ? null : program(gl);
     if (gl === null || linked === null) {
@@ -86,15 +92,18 @@ export function beginSphere(canvas: HTMLCanvasElement, picture: TexImageSource):
     gl.enableVertexAttribArray(corner);
     gl.vertexAttribPointer(corner, 2, gl.FLOAT, false, 0, 0);
     gl.bindTexture(gl.TEXTURE_2D, gl.createTexture());
-    gl.texImage2D(gl.TEXTURE_2D, 0, gl.RGBA, gl.RGBA, gl.UNSIGNED_BYTE, picture);
+    const take = (next: TexImageSource) => gl.texImage2D(gl.TEXTURE_2D, 0, gl.RGBA, gl.RGBA, gl.UNSIGNED_BYTE, next);
+    take(picture);
     gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_MIN_FILTER, gl.LINEAR);
     gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_WRAP_S, gl.REPEAT);
     gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_WRAP_T, gl.CLAMP_TO_EDGE);
 
-    return (mode, { across, up, open }) => {
+    const draw: Sphere['draw'] = (mode, { across, up, open }) => {
         const radians = (degrees: number) => (degrees * Math.PI) / 180;
         gl.uniform3f(gl.getUniformLocation(linked, 'aim'), radians(across), radians(up), radians(open));
         gl.uniform1i(gl.getUniformLocation(linked, 'mode'), { turn: 0, seam: 1, flat: 2 }[mode]);
         gl.drawArrays(gl.TRIANGLE_STRIP, 0, 4);
     };
+
+    return { draw, take };
 }
