@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { frameOf, pictureAt, timeOf } from '../../resources/js/features/movie/place';
+import { frameOf, pictureAt, pictureOf, timeOf } from '../../resources/js/features/movie/place';
 import { rateOf, timecodeOf } from '../../resources/js/lib/timecode';
 import type { Movie } from '../../resources/js/types/views';
 
@@ -23,6 +23,9 @@ describe('the picture that a player shows', () => {
         expect(frameOf(movie('1001-1010,1015-1020'), 12)).toBe(1017);
         expect(frameOf(movie('1-9x2'), 3)).toBe(7);
         expect(frameOf(movie(null), 3)).toBe(4);
+        expect(pictureOf(movie('1001-1010,1015-1020'), 1017)).toBe(12);
+        expect(pictureOf(movie('1-9x2'), 7)).toBe(3);
+        expect(pictureOf(movie('1-9x2'), 8)).toBeNull();
     });
 
     it('has the time address that follows from the first', () => {

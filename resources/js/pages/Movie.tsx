@@ -1,5 +1,6 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { CheckProgress } from '../features/check/CheckProgress';
+import { FrameStrip } from '../features/check/FrameStrip';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { MoviesFound } from '../features/check/MoviesFound';
 import { Beside } from '../features/movie/Beside';
@@ -9,7 +10,7 @@ import { Recipe } from '../features/movie/Recipe';
 import { to } from '../lib/route';
 import { Folios } from '../parts/Folios';
 import { Link } from '@inertiajs/react';
-import type { Ledger, MoviePage } from '../types/views';
+import type { Ledger, Movie as Found, MoviePage } from '../types/views';
 
 /** The ledger as far as it speaks of movies. */
 function ofParts(ledger: Ledger, parts: string[]): Ledger {
@@ -30,9 +31,58 @@ function ofParts(ledger: Ledger, parts: string[]): Ledger {
     };
 }
 
+interface One {
+    page: MoviePage;
+    ledger: Ledger;
+    movie: Found;
+}
+
+/** The frames that it is made from, below its own timeline and as wide. */
+function Frames({ ledger, movie, onChoose }: Omit<One, 'page'> & { onChoose: (frame: number) => void }) {
+    const isOf = ({ part }: { part: string | null }) => part === movie.against?.part;
+    const sequence = ledger.document.sequences.find(isOf);
+    const strip = ledger.document.strip.find(isOf);
+
+    return sequence === undefined ? null : (
+        <FrameStrip
+            sequence={sequence}
+            wrong={strip?.wrong ?? ''}
+            sizes={strip?.sizes ?? []}
+            took={[]}
+            onChoose={onChoose}
+        />
+    );
+}
+
+/** One movie: what it is, its pictures, and the frames beside it. */
+function One({ page: { playable, taggable, drawn, mayCheck }, ledger, movie }: One) {
+    const [frame, setFrame] = useState<number | null>(null);
+    const isDrawn = drawn.includes(movie.part);
+
+    return (
+        <div>
+            <MoviesFound movies={[movie]} />
+            <Frames ledger={ledger} movie={movie} onChoose={setFrame} />
+            {playable && <Player movie={movie} check={ledger.id} />}
+            {playable && (isDrawn || isPlayed(movie)) && (
+                <Beside movie={movie} check={ledger.id} drawn={isDrawn} mayCheck={mayCheck} frame={frame} />
+            )}
+            {playable && taggable.includes(movie.part) && (
+                <p className="px-6 pt-1 text-[13px]">
+                    Some of it is only told otherwise in the file:{' '}
+                    <a className="link" href={to('check.tagged', { check: ledger.id, part: movie.part })} download>
+                        take a copy with the right tags
+                    </a>
+                    . Nothing is encoded again.
+                </p>
+            )}
+        </div>
+    );
+}
+
 /** What was looked at of the movies; where nothing was, how to do that. */
 function Delivered({ page }: { page: MoviePage }) {
-    const { ledger, movies, playable, taggable, drawn, mayCheck, deliverable } = page;
+    const { ledger, movies, deliverable } = page;
     const found = ledger?.document.movies.filter((movie) => movies.includes(movie.part)) ?? [];
     if (ledger === null || found.length === 0) {
         return (
@@ -46,24 +96,7 @@ function Delivered({ page }: { page: MoviePage }) {
         );
     }
 
-    return found.map((movie) => (
-        <div key={`${movie.part} ${movie.path}`}>
-            <MoviesFound movies={[movie]} />
-            {playable && <Player movie={movie} check={ledger.id} />}
-            {playable && (drawn.includes(movie.part) || isPlayed(movie)) && (
-                <Beside movie={movie} check={ledger.id} drawn={drawn.includes(movie.part)} mayCheck={mayCheck} />
-            )}
-            {playable && taggable.includes(movie.part) && (
-                <p className="px-6 pt-1 text-[13px]">
-                    Some of it is only told otherwise in the file:{' '}
-                    <a className="link" href={to('check.tagged', { check: ledger.id, part: movie.part })} download>
-                        take a copy with the right tags
-                    </a>
-                    . Nothing is encoded again.
-                </p>
-            )}
-        </div>
-    ));
+    return found.map((movie) => <One key={`${movie.part} ${movie.path}`} page={page} ledger={ledger} movie={movie} />);
 }
 
 /** The movies that are owed: what was delivered, how they are made, and their own lines. */

@@ -6,7 +6,7 @@ import { Fault } from '../../parts/Fault';
 import { MarkSign } from '../../parts/MarkSign';
 import type { Movie } from '../../types/views';
 import { rateOf } from '../../lib/timecode';
-import { frameOf } from './place';
+import { frameOf, pictureOf } from './place';
 import { play, spread, type Played } from './played';
 
 /** So many pictures are laid beside their frames. */
@@ -26,8 +26,13 @@ function apart(text: string): number[] {
         .slice(0, MOST_APART);
 }
 
-function chosen(movie: Movie): number[] {
-    const all = new Set([...spread(movie.count ?? 0, SHOWN), ...apart(movie.against?.apart ?? '')]);
+function chosen(movie: Movie, frame: number | null): number[] {
+    const own = frame === null ? null : pictureOf(movie, frame);
+    const all = new Set([
+        ...spread(movie.count ?? 0, SHOWN),
+        ...apart(movie.against?.apart ?? ''),
+        ...(own !== null && own < (movie.count ?? 0) ? [own] : []),
+    ]);
 
     return [...all].sort((a, b) => a - b);
 }
@@ -156,11 +161,13 @@ interface Of {
     check: number;
     /** whether its pictures are unpacked by the server; else this browser plays them, where it can */
     drawn: boolean;
+    /** one that was chosen on the strip */
+    frame: number | null;
 }
 
 /** The pictures that are looked at, each above its frame. */
-function Open({ movie, check, drawn }: Of) {
-    const pictures = chosen(movie);
+function Open({ movie, check, drawn, frame }: Of) {
+    const pictures = chosen(movie, frame);
     const src = drawn ? null : to('check.movie', { check, part: movie.part });
     const { played, fault } = usePlayed(src, pictures.join(' '), movie);
     const others = new Set(apart(movie.against?.apart ?? ''));
@@ -187,21 +194,27 @@ const isToBeHeld = ({ against, count }: Movie, frames: number): boolean =>
     against?.looked !== 'pictures' && count === frames;
 
 /** Pictures of a movie above the frames that they should be. */
-export function Beside({ movie, check, drawn, mayCheck }: Of & { mayCheck: boolean }) {
-    const against = movie.against;
-    const [open, setOpen] = useState(false);
+export function Beside({ mayCheck, ...of }: Of & { mayCheck: boolean }) {
+    const { movie, check, drawn, frame } = of;
+    const [asked, setAsked] = useState(false);
+    const [left, setLeft] = useState<number | null>(null);
+    // whoever chooses a frame wants to see it
+    const open = asked || frame !== left;
+    const toggle = () => {
+        setAsked(!open);
+        setLeft(frame);
+    };
+    const { against } = movie;
     const frames = many(against?.frames ?? '');
-    if (against === undefined || frames === 0 || !movie.count) {
-        return null;
-    }
-    return (
+
+    return against === undefined || frames === 0 ? null : (
         <section aria-label={`${movie.part} beside ${against.part}`}>
             <p className="px-6 pt-2 text-[13px]">
-                <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+                <button type="button" className="link" aria-expanded={open} onClick={toggle}>
                     Its pictures above {against.part}
                 </button>
             </p>
-            {open && <Open movie={movie} check={check} drawn={drawn} />}
+            {open && <Open {...of} />}
             {!drawn && mayCheck && isToBeHeld(movie, frames) && <Held movie={movie} check={check} />}
         </section>
     );

@@ -2,6 +2,19 @@ import { runs } from '../../lib/frames';
 import type { Rate } from '../../lib/timecode';
 import type { Movie } from '../../types/views';
 
+/** The picture that a frame is, counted from 0; null where it has no place in the movie. */
+export function pictureOf(movie: Movie, frame: number): number | null {
+    let before = 0;
+    for (const [first, last, step] of runs(movie.against?.frames ?? '')) {
+        if (frame >= first && frame <= last && (frame - first) % step === 0) {
+            return before + (frame - first) / step;
+        }
+        before += Math.floor((last - first) / step) + 1;
+    }
+
+    return null;
+}
+
 const PLAYED = ['mp4', 'mov', 'webm', 'mkv'];
 
 /** Whether browsers play files of its kind, if they know its codec. */
