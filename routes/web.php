@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Account;
 use App\Http\Controllers\Board;
 use App\Http\Controllers\Check;
+use App\Http\Controllers\People;
 use App\Http\Controllers\Production;
 use App\Http\Controllers\Render;
 use App\Http\Controllers\Scene;
@@ -14,10 +15,13 @@ use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
-    'change', 'check', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'waiver',
+    'change', 'check', 'intakeRoot', 'invitation', 'membership', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'waiver',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }
+Route::pattern('failed', '[0-9a-f-]{36}');
+Route::pattern('user', '[0-9]{1,18}');
+Route::pattern('word', '[0-9a-f]{48}');
 Route::pattern('token', '[0-9]{1,18}');
 Route::pattern('picked', '[ul][0-9]{1,18}-[0-9a-f]{32}');
 
@@ -28,6 +32,13 @@ Route::middleware('guest')->group(function (): void {
 
 // for somebody without a sign-in: the signature is looked at by the controller, which says why a link is closed
 Route::get('/sheets/{link}', Specification\OpenSheetController::class)->middleware('throttle:60,1')->name('sheet.open');
+
+// whoever has such a link comes in by it, once; the controller says why one is closed
+Route::middleware('throttle:30,1,join')->prefix('/join/{word}')->group(function (): void {
+    Route::get('/', [People\JoinController::class, 'show'])->name('join');
+    Route::post('/', [People\JoinController::class, 'store'])->name('join.new');
+    Route::put('/', [People\JoinController::class, 'update'])->middleware('auth')->name('join.known');
+});
 
 // also for somebody without a sign-in, who came by a link: whoever began it is known by a word, and asked for by the
 // controllers
@@ -56,7 +67,30 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
         ->name('password');
 });
 
+Route::middleware(['auth', 'throttle:work', 'can:administer'])->group(function (): void {
+    Route::get('/productions/new', [People\NewProductionController::class, 'create'])->name('production.new');
+    Route::post('/productions', [People\NewProductionController::class, 'store'])->name('production.store');
+    Route::get('/administration', [People\AdministrationController::class, 'show'])->name('administration');
+    Route::patch('/people/{user}', [People\AccountController::class, 'update'])->name('account.update');
+    Route::post('/people/{user}/password', [People\AccountController::class, 'password'])->name('account.password');
+    Route::post('/work/{failed}', [People\FailedWorkController::class, 'update'])->name('failed.again');
+    Route::delete('/work/{failed}', [People\FailedWorkController::class, 'destroy'])->name('failed.drop');
+});
+
 Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}')->group(function (): void {
+    Route::middleware('can:decide,production')->scopeBindings()->group(function (): void {
+        Route::get('/people', [People\PeopleController::class, 'show'])->name('people');
+        Route::post('/people', [People\PeopleController::class, 'store'])->name('people.invite');
+        Route::patch('/people/{membership}', [People\PeopleController::class, 'update'])->name('people.role');
+        Route::delete('/people/{membership}', [People\PeopleController::class, 'destroy'])->name('people.drop');
+        Route::delete('/invitations/{invitation}', [People\InvitationController::class, 'destroy'])
+            ->name('invitation.drop');
+        Route::get('/settings', [People\SettingsController::class, 'show'])->name('settings');
+        Route::patch('/settings', [People\SettingsController::class, 'update'])->name('settings.update');
+        Route::post('/roots', [People\SettingsController::class, 'addRoot'])->name('root.add');
+        Route::patch('/roots/{intakeRoot}', [People\SettingsController::class, 'updateRoot'])->name('root.update');
+        Route::delete('/roots/{intakeRoot}', [People\SettingsController::class, 'destroyRoot'])->name('root.drop');
+    });
     Route::middleware('can:view,production')->group(function (): void {
         Route::get('/', [Production\ProductionController::class, 'show'])->name('production');
         Route::get('/scenes', [Scene\ManyScenesController::class, 'create'])->name('scenes');

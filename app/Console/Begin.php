@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\People\AddPerson;
+use App\Actions\People\GiveRole;
+use App\Actions\People\MakeProduction;
+use App\Actions\People\PeopleRefused;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
 use App\Security\PasswordRule;
-use App\Security\SecurityLog;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use PlainLedger\Core\Text\PlainSentence;
 
@@ -26,7 +28,7 @@ final class Begin extends Command
 
     protected $description = 'Adds a person to a production, and makes either where it is not there yet';
 
-    public function handle(): int
+    public function handle(AddPerson $addPerson, MakeProduction $makeProduction, GiveRole $giveRole): int
     {
         try {
             [$role, $kind] = $this->roleAndKind();
@@ -35,9 +37,9 @@ final class Begin extends Command
             [$name, $password] = $user === null ? $this->newPerson($email) : [$user->name, ''];
             $production = Production::byCode($code);
             $title = $production->name ?? $this->given('production', 'Name of the production');
-            DB::transaction(fn () => $this->giveRole(
-                $user ?? $this->addPerson($name, $email, $password),
-                $production ?? $this->addProduction($code, $title, $kind),
+            DB::transaction(static fn () => $giveRole->run(
+                $production ?? $makeProduction->run($code, $title, $kind, null),
+                $user ?? $addPerson->run($name, $email, $password),
                 $role,
             ));
         } catch (\InvalidArgumentException $invalid) {
@@ -45,7 +47,7 @@ final class Begin extends Command
 
             return self::INVALID;
         } catch (PlainSentence $refused) {
-            $this->error($refused->getMessage().' Take another code.');
+            $this->error($refused->getMessage().($refused instanceof PeopleRefused ? '' : ' Take another code.'));
 
             return self::INVALID;
         }
@@ -100,44 +102,5 @@ final class Begin extends Command
         }
 
         return [$name, $password];
-    }
-
-    private function addPerson(string $name, string $email, string $password): User
-    {
-        return User::query()->create(
-            ['name' => $name, 'email' => $email, 'password' => $password, 'handle' => $this->handleFor($name)],
-        );
-    }
-
-    private function addProduction(string $code, string $title, string $kind): Production
-    {
-        $production = Production::query()->create(
-            ['code' => $code, 'name' => $title === '' ? $code : $title, 'kind' => $kind, 'house' => ['require' => []]],
-        );
-        $path = Str::slug($code, '_').'/'.($kind === 'course' ? '{learner}' : '{shot}');
-        $production->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);
-        File::ensureDirectoryExists((string) config('ledger.intake').'/'.dirname($path));
-
-        return $production;
-    }
-
-    private function giveRole(User $user, Production $production, Role $role): void
-    {
-        $production->memberships()->updateOrCreate(['user_id' => $user->id], ['role' => $role]);
-        SecurityLog::note(
-            'role given',
-            ['account' => $user->id, 'production' => $production->id, 'role' => $role->value],
-        );
-    }
-
-    private function handleFor(string $name): string
-    {
-        $base = Str::slug(Str::before($name, ' '), '_') ?: 'person';
-        $handle = $base;
-        for ($n = 2; User::query()->where('handle', $handle)->exists(); $n++) {
-            $handle = "{$base}_{$n}";
-        }
-
-        return $handle;
     }
 }

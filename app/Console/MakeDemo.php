@@ -44,6 +44,7 @@ final class MakeDemo extends Command
         foreach (Scenario::people() as $person) {
             $people[$person['handle']] = User::query()->create($person + ['password' => Scenario::PASSWORD]);
         }
+        $people['odile']->forceFill(['is_administrator' => true])->save();
         foreach (Scenario::productions() as $plan) {
             $production = Production::query()->create(
                 [

@@ -90,6 +90,12 @@ final class Production extends Model
         return $this->hasMany(Membership::class);
     }
 
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
+    }
+
     /** @return HasMany<Preset, $this> */
     public function presets(): HasMany
     {

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -15,6 +16,8 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $email
  * @property string $handle
  * @property string $password
+ * @property bool $is_administrator
+ * @property Carbon|null $disabled_at
  */
 final class User extends Authenticatable
 {
@@ -27,7 +30,7 @@ final class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'is_administrator' => 'boolean', 'disabled_at' => 'datetime'];
     }
 
     /** @return BelongsToMany<Production, $this> */

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Actions\Checks\ScanSlice;
 use App\Database\ImmediateConnector;
+use App\Models\User;
 use App\Queue\Waiting;
 use App\Queue\Workers;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,11 +22,14 @@ use Illuminate\Queue\Events\WorkerStarting;
 use Illuminate\Queue\Events\WorkerStopping;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Inertia\Inertia;
+use Laravel\Sanctum\PersonalAccessToken;
+use Laravel\Sanctum\Sanctum;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -47,6 +51,12 @@ final class AppServiceProvider extends ServiceProvider
         }
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
+        Gate::define('administer', static fn (User $user): bool => $user->is_administrator);
+        Sanctum::authenticateAccessTokensUsing(static function (PersonalAccessToken $token, bool $isValid): bool {
+            $holder = $token->tokenable;
+
+            return $isValid && $holder instanceof User && $holder->disabled_at === null;
+        });
         RateLimiter::for('typing', static fn (Request $request): Limit => Limit::perMinute(1200)->by(
             (string) ($request->user()->id ?? $request->ip()),
         ));

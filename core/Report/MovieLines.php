@@ -151,7 +151,7 @@ final readonly class MovieLines
             'order' => $seen?->order,
             'shows' => $seen?->frames,
             'repeated' => $seen?->times,
-            'through' => $seen?->through,
+            'through' => $seen?->isThroughBrowser() === true ? 'browser' : null,
             'apart' => $seen->apart ?? '',
         ];
     }

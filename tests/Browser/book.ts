@@ -30,6 +30,39 @@ export async function open(
     await page.waitForLoadState('networkidle');
 }
 
+/** In which of the four places of a production each of its pages stands. */
+const PLACES: Record<string, string> = {
+    Deliverables: 'Work',
+    Board: 'Work',
+    'Many together': 'Work',
+    'Render plan': 'Render',
+    'Many scenes': 'Bring in',
+    'Delivered tree': 'Bring in',
+    'From a list': 'Bring in',
+    'House requirements': 'Production',
+    Names: 'Production',
+    People: 'Production',
+    Outbox: 'Production',
+    Settings: 'Production',
+};
+
+/** Goes to a page of a production, by its place. */
+export async function place(page: Page, name: string): Promise<void> {
+    const folios = page.getByRole('navigation', { name: 'Folios' });
+    const at = PLACES[name] ?? name;
+    const tab = folios.getByRole('link', { name: at, exact: true });
+    if ((await tab.getAttribute('aria-current')) === null) {
+        await tab.click();
+        await expect(tab).toHaveAttribute('aria-current', 'true');
+    }
+    const link = folios.getByRole('link', { name, exact: true });
+    if ((await link.count()) > 0 && (await link.getAttribute('aria-current')) === null) {
+        await link.click();
+        await expect(link).toHaveAttribute('aria-current', 'page');
+    }
+    await page.waitForLoadState('networkidle');
+}
+
 export async function production(page: Page, name: string): Promise<void> {
     await page.goto('/');
     await page.getByRole('link', { name }).click();

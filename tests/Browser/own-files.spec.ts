@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
+import { accessible, open, place, production, signIn } from './book';
 
 /** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
 function ownFrames(): string {
@@ -145,7 +145,7 @@ test('somebody without a sign-in checks a folder by a link', async ({ page, brow
 test('one tree is looked through for all deliverables, and what is nobody’s is assigned', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'Delivered tree' }).click();
+    await place(page, 'Delivered tree');
     await page.getByLabel('Intake').selectOption({ label: 'Deliveries' });
     await page.getByRole('button', { name: 'friday/' }).click();
     await page.getByRole('button', { name: 'Look through this tree' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
+import { accessible, open, place, production, signIn } from './book';
 
 test('what is wrong in one pass is said of that pass, and stands on its line alone', async ({ page }) => {
     await signIn(page);
@@ -72,7 +72,7 @@ test('something else is asked since: it is said wherever the check is shown, and
     await page.goto('/');
     await page.getByRole('link', { name: 'The Tide Clock' }).click();
     await expect(page.getByRole('main').getByRole('row', { name: /TC_070/ })).toContainText('asked otherwise since');
-    await page.getByRole('link', { name: 'Board' }).click();
+    await place(page, 'Board');
     await expect(page.getByRole('row', { name: /TC_070/ })).toContainText('Asked otherwise since.');
     await page.getByRole('button', { name: 'Asked otherwise since 1' }).click();
     await expect(page.getByRole('row', { name: /TC_0[1-4]0/ })).toHaveCount(0);

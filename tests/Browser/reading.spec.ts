@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
+import { accessible, open, place, production, signIn } from './book';
 
 test('a coordinator signs in and reads what holds TC_020 up', async ({ page }) => {
     await signIn(page);
@@ -124,7 +124,7 @@ test('no page has a serious fault of access, by day or by night', async ({ page 
         await open(page, 'TC_FOYER', 'Movie');
         await accessible(page, `movie ${night}`);
         await production(page, 'The Tide Clock');
-        await page.getByRole('link', { name: 'Board' }).click();
+        await place(page, 'Board');
         await page.getByRole('link', { name: 'All movies' }).click();
         await expect(page.getByRole('row', { name: /TC_REEL/ })).toContainText('made from frames');
         await accessible(page, `all movies ${night}`);
@@ -144,13 +144,13 @@ test('no page has a serious fault of access, by day or by night', async ({ page 
         await accessible(page, `handing out ${night}`);
         await page.goto('/specifications/1');
         await accessible(page, `revisions ${night}`);
-        await page.getByRole('link', { name: 'House requirements' }).click();
+        await place(page, 'House requirements');
         await expect(page.getByRole('heading', { name: 'Starting values' })).toBeVisible();
         await accessible(page, `house ${night}`);
-        await page.getByRole('link', { name: 'Many together' }).click();
+        await place(page, 'Many together');
         await page.getByLabel('The requirement').fill('rate');
         await accessible(page, `together ${night}`);
-        await page.getByRole('link', { name: 'From a list' }).click();
+        await place(page, 'From a list');
         await page.getByLabel('text pasted in').check();
         await page.getByLabel('The list').fill('shot,range\nTC_500,1-10\nno code!,1');
         await expect(page.getByRole('row', { name: /TC_500/ }).last()).toBeVisible();

@@ -1,6 +1,6 @@
 import { appendFileSync, mkdirSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
+import { accessible, open, place, production, signIn } from './book';
 
 /** Scenes before and during the render: typed, pasted, pointed at, dropped by the dozen, overseen, followed. */
 
@@ -105,7 +105,7 @@ test('a name that is not understood is pointed at, once', async ({ page }) => {
     await paste(page, scene('moro').replace('size =', 'Bildgroesse ='));
     await expect(page.getByText('It balances')).toBeVisible();
     await production(page, 'Output Practice');
-    await page.getByRole('link', { name: 'Names' }).click();
+    await place(page, 'Names');
     await expect(page.getByRole('rowheader', { name: 'Bildgroesse' })).toBeVisible();
     await accessible(page, 'names');
 });
@@ -113,7 +113,7 @@ test('a name that is not understood is pointed at, once', async ({ page }) => {
 test('twelve learners’ scenes are dropped at once, and the one that tells nothing is asked for', async ({ page }) => {
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Many scenes' }).click();
+    await place(page, 'Many scenes');
     const mistakes: Record<string, string> = { pim: 'scale = 50\n', kestrel: 'fps = 25\n' };
     const files = LEARNERS.map((learner) =>
         learner === 'fenn'
@@ -136,7 +136,7 @@ test('twelve learners’ scenes are dropped at once, and the one that tells noth
 test('the board is sorted, filtered and gone through by keys; owners are written to', async ({ page }) => {
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Board' }).click();
+    await place(page, 'Board');
     const rows = page.locator('tbody').first().getByRole('row');
     await expect(rows).toHaveCount(12);
     await accessible(page, 'the board');
@@ -201,7 +201,7 @@ test('a line is accepted with its reason, shown as such everywhere, until its va
     await expect(page.getByRole('navigation', { name: 'Folios' }).getByRole('img', { name: 'waived' })).toBeVisible();
     await accessible(page, 'an accepted line');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Board' }).click();
+    await place(page, 'Board');
     await expect(
         page.getByRole('row').filter({ hasText: 'VANE_Oske' }).getByRole('img', { name: 'Time: waived' }),
     ).toBeVisible();
@@ -246,7 +246,7 @@ test('an estimate answers as one types, and the plan lays all over one pool', as
     await expect(page.getByRole('alert').filter({ hasText: 'is not a length of time' })).toBeVisible();
     await page.getByLabel('Time for a frame, or of several').fill('');
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'Render plan' }).click();
+    await place(page, 'Render plan');
     await expect(page.getByText(/frames on 3 machines/)).toBeVisible();
     await accessible(page, 'the render plan');
     await page.getByLabel('Machines').fill('1');
@@ -264,7 +264,7 @@ test('an estimate answers as one types, and the plan lays all over one pool', as
 test('a shape of a log is written against a pasted piece of one', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'Names' }).click();
+    await place(page, 'Names');
     await page.getByRole('button', { name: 'Add a shape' }).click();
     await page.getByLabel('Name', { exact: true }).fill('our queue');
     await page.getByLabel('Some lines of such a log').fill('[1001] ok 62.5s\nsomething else\n');
@@ -314,7 +314,7 @@ test('by night, and with names that are long', async ({ page }) => {
         ),
     ).toBe(true);
     await page.goto('/');
-    await page.getByRole('link', { name: 'Board' }).click();
+    await place(page, 'Board');
     await expect(page.getByText('Common mistakes')).toBeVisible();
     await accessible(page, 'the board by night');
 });
@@ -322,7 +322,7 @@ test('by night, and with names that are long', async ({ page }) => {
 test('a workbook of settings: each line finds its learner, and one is asked for', async ({ page }) => {
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Many scenes' }).click();
+    await place(page, 'Many scenes');
     await page.locator('#scenes').setInputFiles('tests/fixtures/scenes/settings.xlsx');
     await expect(page.getByText('2 of 3 know whose they are')).toBeVisible();
     await page.getByRole('button', { name: 'Check 2 scenes' }).click();
@@ -367,7 +367,7 @@ test('a workbook of one learner’s scene, and a scene of many megabytes', async
 test('names are taken along as a file, forgotten, and read again', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'Names' }).click();
+    await place(page, 'Names');
     await page.getByLabel('Name as it stands there').fill('Massstab');
     await page.locator('#new-field').selectOption({ label: 'Render scale' });
     await page.getByLabel(/^in/).selectOption('factor');

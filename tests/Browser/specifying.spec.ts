@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { open, production, signIn } from './book';
+import { open, place, production, signIn } from './book';
 
 const row = (page: Page, name: RegExp) => page.getByRole('row', { name });
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Notes in the margin' });
@@ -302,7 +302,7 @@ test('the sheet is handed out: as files, by a link without a sign-in that can be
 test('a workbook is read into deliverables, with bad rows told and columns corrected', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'From a list' }).click();
+    await place(page, 'From a list');
     await page.getByLabel('The file').setInputFiles('tests/fixtures/lists/shots.xlsx');
     const plan = page.getByRole('region', { name: 'What would be done' });
     await expect(plan).toContainText('1 made, 1 changed, 3 refused');
@@ -327,7 +327,7 @@ test('a workbook is read into deliverables, with bad rows told and columns corre
 test('one value of many is looked at, then changed together', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'Many together' }).click();
+    await place(page, 'Many together');
     await page
         .getByRole('list', { name: 'Deliverables' })
         .getByLabel(/TC_020/)
@@ -383,7 +383,7 @@ test('revisions: a change after a check begins one, two are compared, what is ou
 test('the house asks, and everything follows', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');
-    await page.getByRole('link', { name: 'House requirements' }).click();
+    await place(page, 'House requirements');
     await page.getByLabel('Ask for more').fill('motion blur');
     await page.keyboard.press('Enter');
     await page.keyboard.type('on');

@@ -79,6 +79,24 @@ final class WhoMayTest extends LedgerTestCase
             ['guest' => 302, 'stranger' => 200, 'artist' => 200, 'coordinator' => 200],
             ['word' => 'scales', 'given' => []],
         ];
+        $nobody = ['guest' => 302, 'stranger' => 403, 'artist' => 403, 'coordinator' => 403];
+        yield 'beginning a production' => ['get', '/productions/new', $nobody];
+        yield 'making a production' => ['post', '/productions', $nobody, ['name' => 'X', 'code' => 'X']];
+        yield 'the administration' => ['get', '/administration', $nobody];
+        yield 'an account' => ['patch', '/people/1', $nobody, ['disabled' => true]];
+        yield 'a password of another' => ['post', '/people/1/password', $nobody];
+        yield 'work once more' => ['post', '/work/00000000-0000-0000-0000-000000000000', $nobody];
+        yield 'dropping work' => ['delete', '/work/00000000-0000-0000-0000-000000000000', $nobody];
+        yield 'its people' => ['get', '/productions/P/people', $decides(200)];
+        yield 'inviting somebody' => ['post', '/productions/P/people', $decides(302), ['role' => 'artist']];
+        yield 'giving a role' => ['patch', '/productions/P/people/E', $decides(302), ['role' => 'artist']];
+        yield 'taking somebody off' => ['delete', '/productions/P/people/E', $decides(302)];
+        yield 'taking a link back' => ['delete', '/productions/P/invitations/I', $decides(302)];
+        yield 'its settings' => ['get', '/productions/P/settings', $decides(200)];
+        yield 'changing its settings' => ['patch', '/productions/P/settings', $decides(302), ['name' => 'X']];
+        yield 'adding a folder' => ['post', '/productions/P/roots', $decides(302), ['label' => 'X', 'path' => 'x/y']];
+        yield 'changing a folder' => ['patch', '/productions/P/roots/R', $decides(302), ['label' => 'X']];
+        yield 'removing a folder' => ['delete', '/productions/P/roots/R', $decides(302)];
         yield 'a delivered tree' => ['get', '/productions/P/tree', $decides(200)];
         yield 'looking through one' => ['post', '/productions/P/tree', $decides(302), ['root' => 0]];
         yield 'saying whose something of it is' => ['patch', '/productions/P/tree', $decides(302), ['place' => '']];
@@ -397,9 +415,16 @@ final class WhoMayTest extends LedgerTestCase
         $token = $this->artist->createToken('mine')->accessToken->getKey();
         // pointing at a name needs a scene
         $this->deliverable->scenes()->create(['file_name' => 'a.txt', 'content' => "fps = 24\nBildrate = 24\n"]);
+        $invitation = $this->production->invitations()->create([
+            'kind' => 'member', 'token' => 'x', 'role' => 'artist', 'expires_at' => now()->addDay(),
+        ]);
+        $membership = $this->production->memberships()->where('user_id', $this->other->id)->firstOrFail();
         $path = strtr(
             $path,
             [
+                '/people/E' => "/people/{$membership->id}",
+                '/invitations/I' => "/invitations/{$invitation->id}",
+                '/roots/R' => '/roots/'.$this->root(),
                 '/W' => "/{$waiver->id}",
                 '/V' => "/{$moved->id}",
                 '/M' => "/{$message->id}",
@@ -445,6 +470,11 @@ final class WhoMayTest extends LedgerTestCase
                 .strtr(
                     explode('?', $r[1])[0],
                     [
+                        '/people/E' => '/people/{membership}',
+                        '/invitations/I' => '/invitations/{invitation}',
+                        '/roots/R' => '/roots/{intakeRoot}',
+                        '/people/1' => '/people/{user}',
+                        '/work/00000000-0000-0000-0000-000000000000' => '/work/{failed}',
                         '/logs/G' => '/logs/{log}',
                         '/waivers/W' => '/waivers/{waiver}',
                         '/messages/M' => '/messages/{message}',
@@ -497,6 +527,7 @@ final class WhoMayTest extends LedgerTestCase
     private static function own(): array
     {
         return [
+            'GET /join/{word}', 'POST /join/{word}', 'PUT /join/{word}',
             'GET /own/{link}', 'POST /own/{link}', 'GET /picked/{picked}', 'DELETE /picked/{picked}',
             'POST /picked/{picked}/names', 'POST /picked/{picked}/slices',
         ];
@@ -523,6 +554,7 @@ final class WhoMayTest extends LedgerTestCase
             'sign-in', 'sign-in.store', 'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
             'tokens.drop', 'password', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
             // by a link, or by a word that only whoever began it was told: looked at in a test of their own
+            'join', 'join.new', 'join.known',
             'own.open', 'own.begin', 'picked', 'picked.stop', 'picked.names', 'picked.slices',
         ];
         $open = [];

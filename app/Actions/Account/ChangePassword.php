@@ -18,13 +18,23 @@ final readonly class ChangePassword
     public function run(User $user, string $password, string $session): int
     {
         $user->update(['password' => $password]);
-        $out = DB::connection((string) config('session.connection'))
+        $out = self::signOut($user, $session);
+        SecurityLog::note('password changed', ['account' => $user->id, 'signed_out' => $out]);
+
+        return $out;
+    }
+
+    /**
+     * Everywhere but in one session.
+     *
+     * @return int in how many places
+     */
+    public static function signOut(User $user, string $session): int
+    {
+        return DB::connection((string) config('session.connection'))
             ->table((string) config('session.table'))
             ->where('user_id', $user->id)
             ->where('id', '!=', $session)
             ->delete();
-        SecurityLog::note('password changed', ['account' => $user->id, 'signed_out' => $out]);
-
-        return $out;
     }
 }

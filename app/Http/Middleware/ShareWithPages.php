@@ -21,7 +21,9 @@ final class ShareWithPages extends Middleware
 
         return [
             ...parent::share($request),
-            'person' => $user instanceof User ? ['name' => $user->name] : null,
+            'person' => $user instanceof User
+                ? ['name' => $user->name, 'administers' => $user->is_administrator]
+                : null,
             'alone' => fn (): bool => $user instanceof User && Workers::areMissing(),
             'change' => fn (): ?int => is_int($request->session()->get('change'))
                 ? $request->session()->get('change')

@@ -87,8 +87,7 @@ final readonly class MoviePictureCauses implements CauseFamily
         string $work,
     ): Finding {
         $were = $shown->looked === 1 ? 'was' : 'were';
-        $through = $shown->through === SourceShown::BROWSER ? ' through a browser' : '';
-        $evidence = [Text::count($shown->looked, 'picture')." of it {$were} looked at{$through}"];
+        $evidence = [Text::count($shown->looked, 'picture')." of it {$were} looked at"];
         $fix = Fix::encode(
             $situation->part(),
             RequirementId::CONTENT_SOURCE,

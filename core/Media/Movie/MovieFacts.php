@@ -78,7 +78,7 @@ final readonly class MovieFacts
      *   sound: list<array{sample_rate: int|null, channels: int|null, bit_depth: int|null, codec: string}>,
      *   start: string|null, index: string|null, fragmented: bool|null, shown?: array{looked: int,
      *   order: string|null, times: int, frames: string, apart: string, light: string|null,
-     *   why: string|null, through?: string}, pixels?: array{samples: list<string|null>,
+     *   why: string|null}, pixels?: array{samples: list<string|null>,
      *   distances: array<int, array{int|null, int, string}|null>, why: string|null}}  $row  as {@see toArray} makes it
      */
     public static function fromArray(array $row): self

@@ -15,7 +15,7 @@ final readonly class SourceShown
 
     public const OTHERS = 'others';
 
-    public const BROWSER = 'browser';
+    private const IN_BROWSER = 'seen through a browser';
 
     /**
      * @param  int  $looked  pictures that were looked at
@@ -25,7 +25,6 @@ final readonly class SourceShown
      * @param  string  $apart  pictures that are not the frame they should be, as a range, counted from 1
      * @param  string|null  $light  `brighter`, `darker` or `of more contrast` than the frames, throughout
      * @param  string|null  $why  how that was measured; else why nothing was looked at
-     * @param  string|null  $through  `browser` where somebody's browser played it, and not this program unpacked it
      */
     public function __construct(
         public int $looked,
@@ -35,7 +34,6 @@ final readonly class SourceShown
         public string $apart = '',
         public ?string $light = null,
         public ?string $why = null,
-        public ?string $through = null,
     ) {}
 
     /**
@@ -50,9 +48,14 @@ final readonly class SourceShown
             $this->frames,
             $this->apart,
             null,
-            $this->light === null ? $this->why : null,
-            self::BROWSER,
+            $this->isSeen() ? self::IN_BROWSER : $this->why,
         );
+    }
+
+    /** Whether somebody's browser played it, and not this program unpacked it. */
+    public function isThroughBrowser(): bool
+    {
+        return $this->why === self::IN_BROWSER;
     }
 
     public static function unseen(string $why): self
@@ -80,7 +83,7 @@ final readonly class SourceShown
     {
         $shows = $this->shows($frames);
 
-        return $this->through === self::BROWSER ? "{$shows}, as a browser shows it" : $shows;
+        return $this->isThroughBrowser() ? "{$shows}, as a browser shows it" : $shows;
     }
 
     private function shows(string $frames): string
@@ -103,12 +106,12 @@ final readonly class SourceShown
         return [
             'looked' => $this->looked, 'order' => $this->order, 'times' => $this->times, 'frames' => $this->frames,
             'apart' => $this->apart, 'light' => $this->light, 'why' => $this->why,
-        ] + ($this->through === null ? [] : ['through' => $this->through]);
+        ];
     }
 
     /**
      * @param  array{looked: int, order: string|null, times: int, frames: string, apart: string, light: string|null,
-     *   why: string|null, through?: string}  $row
+     *   why: string|null}  $row
      */
     public static function fromArray(array $row): self
     {

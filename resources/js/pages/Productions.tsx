@@ -1,4 +1,4 @@
-import { Link } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { to } from '../lib/route';
 import { Book } from '../parts/Book';
 import { LedgerHead } from '../parts/LedgerHead';
@@ -35,15 +35,32 @@ function Line({ line }: { line: ProductionLine }) {
     );
 }
 
+/** Where there is none yet: what to do first. */
+function None({ administers }: { administers: boolean }) {
+    return administers ? (
+        <div className="said mt-3 max-w-[60ch]">
+            <p>Nothing is here yet. Begin a production; then invite whoever works in it, and say what is owed.</p>
+            <p className="mt-3 font-sans">
+                <Link href={to('production.new')} className="btn btn-primary">
+                    Begin a production
+                </Link>
+            </p>
+        </div>
+    ) : (
+        <p className="said mt-3">You belong to no production yet. Whoever runs this ledger can invite you to one.</p>
+    );
+}
+
 export default function Productions({ productions }: ProductionsPage) {
+    const { person } = usePage<{ person: { administers: boolean } | null; [key: string]: unknown }>().props;
+    const administers = person?.administers === true;
+
     return (
         <Book title="Productions" book={null}>
             <div className="px-6 py-4">
                 <h1 className="title text-[24px]">Productions</h1>
                 {productions.length === 0 ? (
-                    <p className="said mt-3">
-                        You belong to no production yet. Whoever runs this ledger can add you to one.
-                    </p>
+                    <None administers={administers} />
                 ) : (
                     <table className="ledger mt-2">
                         <LedgerHead columns={[['production'], ['you are'], ['owed'], ['stands at']]} />
@@ -53,6 +70,13 @@ export default function Productions({ productions }: ProductionsPage) {
                             ))}
                         </tbody>
                     </table>
+                )}
+                {administers && productions.length > 0 && (
+                    <p className="pt-4">
+                        <Link href={to('production.new')} className="btn">
+                            Begin a production
+                        </Link>
+                    </p>
                 )}
             </div>
         </Book>

@@ -9,7 +9,7 @@ import { RunningHead } from './RunningHead';
 import { Shortcuts } from './Shortcuts';
 
 interface Shared {
-    person: { name: string } | null;
+    person: { name: string; administers: boolean } | null;
     told: string | null;
     alone: boolean;
     errors: Record<string, string>;
@@ -121,12 +121,7 @@ export function Book({
     return (
         <div className="book" style={columns(book !== null, margin !== undefined)}>
             <Head title={title} />
-            <RunningHead
-                book={book}
-                deliverable={deliverable}
-                person={person?.name ?? null}
-                onKeys={() => setShowKeys(true)}
-            />
+            <RunningHead book={book} deliverable={deliverable} person={person} onKeys={() => setShowKeys(true)} />
             {book !== null && (
                 <nav className="scroll min-h-0" aria-label="Index of deliverables" data-region="index" tabIndex={-1}>
                     <Index book={book} current={deliverable?.id ?? null} filter={filter} />

@@ -3,20 +3,73 @@ import { classes } from '../lib/classes';
 import { to } from '../lib/route';
 import type { Book } from '../types/views';
 
-const FOLIOS = [
-    ['production', 'Deliverables'],
-    ['board', 'Board'],
-    ['scenes', 'Many scenes'],
-    ['tree', 'Delivered tree'],
-    ['plan', 'Render plan'],
-    ['outbox', 'Outbox'],
-    ['house', 'House requirements'],
-    ['names', 'Names'],
-    ['list', 'From a list'],
-    ['together', 'Many together'],
+/** Four places, and the pages of each in the order of the work. */
+const PLACES = [
+    [
+        'Work',
+        [
+            ['production', 'Deliverables'],
+            ['board', 'Board'],
+            ['together', 'Many together'],
+        ],
+    ],
+    ['Render', [['plan', 'Render plan']]],
+    [
+        'Bring in',
+        [
+            ['scenes', 'Many scenes'],
+            ['tree', 'Delivered tree'],
+            ['list', 'From a list'],
+        ],
+    ],
+    [
+        'Production',
+        [
+            ['house', 'House requirements'],
+            ['names', 'Names'],
+            ['people', 'People'],
+            ['outbox', 'Outbox'],
+            ['settings', 'Settings'],
+        ],
+    ],
 ] as const;
 
-type ProductionFolio = (typeof FOLIOS)[number][0];
+type ProductionFolio = (typeof PLACES)[number][1][number][0];
+
+function Places({ production, at }: { production: number; at: ProductionFolio | null }) {
+    const here = PLACES.find(([, pages]) => pages.some(([page]) => page === at));
+
+    return (
+        <nav aria-label="Folios" className="mx-6 mt-2">
+            <p className="tabs border-b border-ink">
+                {PLACES.map(([name, pages]) => (
+                    <Link
+                        key={name}
+                        href={to(pages[0][0], { production })}
+                        aria-current={name === here?.[0] ? 'true' : undefined}
+                        className={classes('tab', name === here?.[0] && 'tab-active')}
+                    >
+                        {name}
+                    </Link>
+                ))}
+            </p>
+            {here !== undefined && here[1].length > 1 && (
+                <p className="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule py-1.5">
+                    {here[1].map(([page, name]) => (
+                        <Link
+                            key={page}
+                            href={to(page, { production })}
+                            aria-current={page === at ? 'page' : undefined}
+                            className={page === at ? 'font-semibold' : 'link'}
+                        >
+                            {name}
+                        </Link>
+                    ))}
+                </p>
+            )}
+        </nav>
+    );
+}
 
 /** Head of a production's pages, and its folios for those who decide. */
 export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio | null }) {
@@ -28,20 +81,7 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                     {book.production.code}, {book.production.kind}
                 </span>
             </h1>
-            {book.decides && (
-                <nav aria-label="Folios" className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
-                    {FOLIOS.map(([folio, name]) => (
-                        <Link
-                            key={folio}
-                            href={to(folio, { production: book.production.id })}
-                            aria-current={folio === at ? 'page' : undefined}
-                            className={classes('tab', folio === at && 'tab-active')}
-                        >
-                            {name}
-                        </Link>
-                    ))}
-                </nav>
-            )}
+            {book.decides && <Places production={book.production.id} at={at} />}
         </>
     );
 }

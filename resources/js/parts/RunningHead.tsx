@@ -53,7 +53,7 @@ export function RunningHead({
 }: {
     book: Book | null;
     deliverable: DeliverableHead | undefined;
-    person: string | null;
+    person: { name: string; administers: boolean } | null;
     onKeys: () => void;
 }) {
     const role = book?.role ?? null;
@@ -73,6 +73,11 @@ export function RunningHead({
                         <Link href={to('calculator')} className="link">
                             Calculator
                         </Link>
+                        {person.administers && (
+                            <Link href={to('administration')} className="link">
+                                Administration
+                            </Link>
+                        )}
                     </>
                 )}
                 <ThemeButton />
@@ -80,7 +85,7 @@ export function RunningHead({
                     Keys
                 </button>
                 <Link href={to('tokens')} className="text-faint hover:underline" title="Your tokens and your password">
-                    {person}
+                    {person?.name}
                     {role !== null && `, ${role}`}
                 </Link>
                 <button type="button" className="link" onClick={() => router.post(to('sign-out'))}>

@@ -9,6 +9,9 @@ export const routes: Config = {
     routes: {
         'sign-in': { uri: 'sign-in', methods: ['GET', 'HEAD'] },
         'sign-in.store': { uri: 'sign-in', methods: ['POST'] },
+        join: { uri: 'join/{word}', methods: ['GET', 'HEAD'], parameters: ['word'] },
+        'join.new': { uri: 'join/{word}', methods: ['POST'], parameters: ['word'] },
+        'join.known': { uri: 'join/{word}', methods: ['PUT'], parameters: ['word'] },
         'own.open': { uri: 'own/{link}', methods: ['GET', 'HEAD'], parameters: ['link'] },
         'own.begin': { uri: 'own/{link}', methods: ['POST'], parameters: ['link'] },
         picked: { uri: 'picked/{picked}', methods: ['GET', 'HEAD'], parameters: ['picked'] },
@@ -22,6 +25,43 @@ export const routes: Config = {
         'tokens.store': { uri: 'tokens', methods: ['POST'] },
         'tokens.drop': { uri: 'tokens/{token}', methods: ['DELETE'], parameters: ['token'] },
         password: { uri: 'password', methods: ['PATCH'] },
+        'production.new': { uri: 'productions/new', methods: ['GET', 'HEAD'] },
+        'production.store': { uri: 'productions', methods: ['POST'] },
+        administration: { uri: 'administration', methods: ['GET', 'HEAD'] },
+        'account.update': { uri: 'people/{user}', methods: ['PATCH'], parameters: ['user'] },
+        'account.password': { uri: 'people/{user}/password', methods: ['POST'], parameters: ['user'] },
+        'failed.again': { uri: 'work/{failed}', methods: ['POST'], parameters: ['failed'] },
+        'failed.drop': { uri: 'work/{failed}', methods: ['DELETE'], parameters: ['failed'] },
+        people: { uri: 'productions/{production}/people', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'people.invite': { uri: 'productions/{production}/people', methods: ['POST'], parameters: ['production'] },
+        'people.role': {
+            uri: 'productions/{production}/people/{membership}',
+            methods: ['PATCH'],
+            parameters: ['production', 'membership'],
+        },
+        'people.drop': {
+            uri: 'productions/{production}/people/{membership}',
+            methods: ['DELETE'],
+            parameters: ['production', 'membership'],
+        },
+        'invitation.drop': {
+            uri: 'productions/{production}/invitations/{invitation}',
+            methods: ['DELETE'],
+            parameters: ['production', 'invitation'],
+        },
+        settings: { uri: 'productions/{production}/settings', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'settings.update': { uri: 'productions/{production}/settings', methods: ['PATCH'], parameters: ['production'] },
+        'root.add': { uri: 'productions/{production}/roots', methods: ['POST'], parameters: ['production'] },
+        'root.update': {
+            uri: 'productions/{production}/roots/{intakeRoot}',
+            methods: ['PATCH'],
+            parameters: ['production', 'intakeRoot'],
+        },
+        'root.drop': {
+            uri: 'productions/{production}/roots/{intakeRoot}',
+            methods: ['DELETE'],
+            parameters: ['production', 'intakeRoot'],
+        },
         production: { uri: 'productions/{production}', methods: ['GET', 'HEAD'], parameters: ['production'] },
         scenes: { uri: 'productions/{production}/scenes', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'scenes.store': { uri: 'productions/{production}/scenes', methods: ['POST'], parameters: ['production'] },
@@ -256,6 +296,9 @@ declare module 'ziggy-js' {
     interface RouteList {
         'sign-in': readonly [];
         'sign-in.store': readonly [];
+        join: readonly [{ name: 'word'; required: true }];
+        'join.new': readonly [{ name: 'word'; required: true }];
+        'join.known': readonly [{ name: 'word'; required: true }];
         'own.open': readonly [{ name: 'link'; required: true }];
         'own.begin': readonly [{ name: 'link'; required: true }];
         picked: readonly [{ name: 'picked'; required: true }];
@@ -269,6 +312,23 @@ declare module 'ziggy-js' {
         'tokens.store': readonly [];
         'tokens.drop': readonly [{ name: 'token'; required: true }];
         password: readonly [];
+        'production.new': readonly [];
+        'production.store': readonly [];
+        administration: readonly [];
+        'account.update': readonly [{ name: 'user'; required: true }];
+        'account.password': readonly [{ name: 'user'; required: true }];
+        'failed.again': readonly [{ name: 'failed'; required: true }];
+        'failed.drop': readonly [{ name: 'failed'; required: true }];
+        people: readonly [{ name: 'production'; required: true }];
+        'people.invite': readonly [{ name: 'production'; required: true }];
+        'people.role': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
+        'people.drop': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
+        'invitation.drop': readonly [{ name: 'production'; required: true }, { name: 'invitation'; required: true }];
+        settings: readonly [{ name: 'production'; required: true }];
+        'settings.update': readonly [{ name: 'production'; required: true }];
+        'root.add': readonly [{ name: 'production'; required: true }];
+        'root.update': readonly [{ name: 'production'; required: true }, { name: 'intakeRoot'; required: true }];
+        'root.drop': readonly [{ name: 'production'; required: true }, { name: 'intakeRoot'; required: true }];
         production: readonly [{ name: 'production'; required: true }];
         scenes: readonly [{ name: 'production'; required: true }];
         'scenes.store': readonly [{ name: 'production'; required: true }];

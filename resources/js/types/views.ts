@@ -2,6 +2,24 @@
 
 import type { RequirementId, Group } from './requirements';
 
+export interface AdministrationPage {
+    people: {
+        id: number;
+        name: string;
+        email: string;
+        productions: string[];
+        isAdministrator: boolean;
+        isDisabled: boolean;
+        isReader: boolean;
+    }[];
+    productions: { id: number; code: string; name: string; kind: string; people: number; deliverables: number }[];
+    health: { what: string; says: string; well: boolean }[];
+    /** Pieces of work that wait for their turn. */
+    waiting: number;
+    failed: { id: string; what: string; why: string; at: string }[];
+    fresh: string | null;
+}
+
 export interface AgainstPage {
     book: Book;
     deliverable: DeliverableHead;
@@ -414,6 +432,19 @@ export interface IntakePlace {
     wanted: { folder: string; make: string | null } | null;
 }
 
+export type InvitationKind = 'administrator' | 'member' | 'password';
+
+export interface JoinPage {
+    kind: InvitationKind | null;
+    production: string | null;
+    role: Role | null;
+    name: string;
+    email: string;
+    /** Who is signed in, and may take it up as they are. */
+    reader: string | null;
+    word: string;
+}
+
 export interface KeptScene {
     id: number;
     code: string;
@@ -716,6 +747,11 @@ export interface NewDeliverablePage {
     people: { id: number; name: string; role: Role }[];
 }
 
+export interface NewProductionPage {
+    kinds: string[];
+    intake: string;
+}
+
 export interface OfferedRequirement {
     id: RequirementId;
     label: string;
@@ -757,6 +793,16 @@ export interface PastCheck {
     revision: number;
     of: 'files' | 'scene' | 'scene and files';
     by: string | null;
+}
+
+export interface PeoplePage {
+    book: Book;
+    members: { id: number; name: string; email: string; handle: string; role: Role; owes: number; isReader: boolean }[];
+    invited: { id: number; name: string; email: string; role: Role; until: string }[];
+    /** those that fit its kind first */
+    roles: Role[];
+    /** links that are shown this once */
+    fresh: { name: string; email: string; link: string }[];
 }
 
 export interface Plan {
@@ -942,6 +988,13 @@ export type Sequence = {
 };
 
 export type SetBy = 'house' | 'specification' | 'deliverable';
+
+export interface SettingsPage {
+    book: Book;
+    kinds: string[];
+    intake: string;
+    roots: { id: number; label: string; path: string; folder: string; fault: string | null }[];
+}
 
 export type ShapeShown = { width: number; height: number; aspect: string; spoken: string };
 

@@ -42,12 +42,20 @@ final class SignInController
         if ($user === null) {
             return back()->withErrors(['email' => 'This address and password do not go together.'])->onlyInput('email');
         }
-        Auth::login($user);
-        $request->session()->regenerate();
-        $request->session()->put(self::SINCE, time());
+        if ($user->disabled_at !== null) {
+            return back()->withErrors(['email' => 'Your account is closed. Ask whoever runs this ledger.']);
+        }
+        self::enter($request, $user);
         SecurityLog::note('signed in', ['account' => $user->id]);
 
         return redirect()->intended(route('productions'));
+    }
+
+    public static function enter(Request $request, User $user): void
+    {
+        Auth::login($user);
+        $request->session()->regenerate();
+        $request->session()->put(self::SINCE, time());
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\People;
+
+use App\Models\Invitation;
+use App\Models\InvitationKind;
+use App\Models\Production;
+use App\Models\Role;
+use App\Models\User;
+use App\Security\SecurityLog;
+use Illuminate\Support\Carbon;
+
+/** Makes links by which people come in. What stands in one is told once, and only its hash is kept. */
+final readonly class Invite
+{
+    /** @return string the link */
+    public function member(Production $production, Role $role, string $name, string $email, User $by): string
+    {
+        return $this->link(InvitationKind::Member, [
+            'production_id' => $production->id, 'role' => $role, 'name' => $name === '' ? null : $name,
+            'email' => $email === '' ? null : mb_strtolower($email), 'by_id' => $by->id,
+        ]);
+    }
+
+    /** Whoever follows it runs the installation; those before it end. */
+    public function administrator(): string
+    {
+        Invitation::query()->where('kind', InvitationKind::Administrator)->whereNull('used_at')->delete();
+
+        return $this->link(InvitationKind::Administrator, []);
+    }
+
+    /** For a new password; those before it end. */
+    public function password(User $person, ?User $by): string
+    {
+        $mine = Invitation::query()->where('kind', InvitationKind::Password)->where('user_id', $person->id);
+        $mine->whereNull('used_at')->delete();
+
+        return $this->link(InvitationKind::Password, ['user_id' => $person->id, 'by_id' => $by?->id]);
+    }
+
+    /** @param  array<string, mixed>  $for */
+    private function link(InvitationKind $kind, array $for): string
+    {
+        $word = bin2hex(random_bytes(24));
+        $made = Invitation::query()->create($for + [
+            'kind' => $kind, 'token' => Invitation::hash($word), 'expires_at' => Carbon::now()->addDays($kind->days()),
+        ]);
+        SecurityLog::note('link made', ['kind' => $kind->value, 'invitation' => $made->id]);
+
+        return route('join', $word);
+    }
+}

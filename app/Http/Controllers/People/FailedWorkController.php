@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Artisan;
+
+/** Work that has failed: once more, or never. */
+final class FailedWorkController
+{
+    public function update(string $failed): RedirectResponse
+    {
+        Artisan::call('queue:retry', ['id' => [$failed]]);
+
+        return back()->with('told', 'It waits for its turn once more.');
+    }
+
+    public function destroy(string $failed): RedirectResponse
+    {
+        Artisan::call('queue:forget', ['id' => $failed]);
+
+        return back()->with('told', 'It is dropped.');
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Actions\People\MakeProduction;
+use App\Http\Pages\People\NewProductionPage;
+use App\Http\Requests\People\ProductionRequest;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Response;
+use PlainLedger\Core\Measure\FrameRate;
+
+/** A production that is begun. */
+final class NewProductionController
+{
+    public function create(): Response
+    {
+        return (new NewProductionPage)->render();
+    }
+
+    public function store(
+        ProductionRequest $request,
+        #[CurrentUser] User $by,
+        MakeProduction $makeProduction,
+    ): RedirectResponse {
+        $rate = trim($request->string('rate')->toString());
+        $made = $makeProduction->run(
+            $request->string('code')->toString(),
+            trim($request->string('name')->toString()),
+            $request->string('kind')->toString(),
+            $by,
+            $rate === '' ? [] : ['time.rate' => (string) FrameRate::parse($rate)],
+        );
+
+        return redirect()->route('production', $made->id)->with('told', "{$made->name} is begun.");
+    }
+}

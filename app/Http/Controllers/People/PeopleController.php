@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Actions\People\GiveRole;
+use App\Actions\People\Invite;
+use App\Http\Pages\People\PeoplePage;
+use App\Http\Requests\People\InvitationRequest;
+use App\Http\Requests\People\RoleRequest;
+use App\Models\Membership;
+use App\Models\Production;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Response;
+use PlainLedger\Core\Text\Text;
+
+/** Who belongs to a production, and as what. */
+final class PeopleController
+{
+    /** Links that were just made, which are told once. */
+    private const FRESH = 'links';
+
+    public function show(Request $request, #[CurrentUser] User $reader, Production $production): Response
+    {
+        $fresh = $request->session()->get(self::FRESH);
+
+        return (new PeoplePage($production, $reader, is_array($fresh) ? array_values($fresh) : []))->render();
+    }
+
+    public function store(
+        InvitationRequest $request,
+        #[CurrentUser] User $by,
+        Production $production,
+        Invite $invite,
+    ): RedirectResponse {
+        $links = array_map(
+            static fn (array $each): array => $each + [
+                'link' => $invite->member($production, $request->role(), $each['name'], $each['email'], $by),
+            ],
+            $request->people(),
+        );
+
+        return redirect()->route('people', $production->id)->with(self::FRESH, $links)
+            ->with('told', Text::count(count($links), 'link').' made. Send each to whom it is for.');
+    }
+
+    public function update(
+        RoleRequest $request,
+        Production $production,
+        Membership $membership,
+        GiveRole $giveRole,
+    ): RedirectResponse {
+        $giveRole->run($production, $membership->user, $request->role());
+
+        return back()->with('told', "{$membership->user->name} is {$request->role()->value} now.");
+    }
+
+    public function destroy(Production $production, Membership $membership, GiveRole $giveRole): RedirectResponse
+    {
+        $giveRole->takeOff($production, $membership->user);
+
+        return back()->with('told', "{$membership->user->name} is not in this production any more.");
+    }
+}

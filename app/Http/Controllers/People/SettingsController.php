@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Http\Pages\People\SettingsPage;
+use App\Http\Requests\People\IntakeRootRequest;
+use App\Http\Requests\People\ProductionRequest;
+use App\Intake\RootState;
+use App\Models\IntakeRoot;
+use App\Models\Production;
+use App\Models\User;
+use App\Security\SecurityLog;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Response;
+
+/** What a production is called, and where its files lie. */
+final class SettingsController
+{
+    public function show(#[CurrentUser] User $reader, Production $production): Response
+    {
+        return (new SettingsPage($production, $reader))->render();
+    }
+
+    public function update(ProductionRequest $request, Production $production): RedirectResponse
+    {
+        $production->update($request->safe(['name', 'code', 'kind']));
+
+        return back()->with('told', 'Saved.');
+    }
+
+    public function addRoot(IntakeRootRequest $request, Production $production): RedirectResponse
+    {
+        $root = $production->intakeRoots()->create($request->safe(['label', 'path']));
+        SecurityLog::note('intake root added', ['production' => $production->id, 'root' => $root->id]);
+
+        return back()->with('told', RootState::make($root)
+            ? 'Added, and its folder is there.'
+            : 'Added. Its folder could not be made: make it by hand.');
+    }
+
+    public function updateRoot(
+        IntakeRootRequest $request,
+        Production $production,
+        IntakeRoot $intakeRoot,
+    ): RedirectResponse {
+        $intakeRoot->update($request->safe(['label', 'path']));
+        SecurityLog::note('intake root changed', ['production' => $production->id, 'root' => $intakeRoot->id]);
+        RootState::make($intakeRoot);
+
+        return back()->with('told', 'Saved.');
+    }
+
+    /** The folder and what is in it stay where they are. */
+    public function destroyRoot(Production $production, IntakeRoot $intakeRoot): RedirectResponse
+    {
+        $intakeRoot->delete();
+        SecurityLog::note('intake root removed', ['production' => $production->id, 'root' => $intakeRoot->id]);
+
+        return back()->with('told', 'Removed. The folder itself stays as it is.');
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\People;
+
+use App\Models\Role;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** People to invite: a line each, a name, an address, or both. */
+final class InvitationRequest extends FormRequest
+{
+    private const MOST = 200;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'role' => ['required', Rule::enum(Role::class)],
+            'people' => ['nullable', 'string', 'max:40000', $this->areWellFormed(...)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['role.*' => 'Which role?'];
+    }
+
+    public function role(): Role
+    {
+        return Role::from($this->string('role')->toString());
+    }
+
+    /** @return list<array{name: string, email: string}> one without either where nobody is named */
+    public function people(): array
+    {
+        $people = self::parted($this->string('people')->toString());
+
+        return $people === [] ? [['name' => '', 'email' => '']] : $people;
+    }
+
+    /** @return list<array{name: string, email: string}> */
+    private static function parted(string $text): array
+    {
+        $people = [];
+        foreach (preg_split('~\R~u', $text) ?: [] as $line) {
+            $cells = array_values(array_filter(array_map(
+                static fn (string $cell): string => trim($cell, " \t\"<>"),
+                preg_split('~[,;\t]|(?=<)~', $line) ?: [],
+            ), static fn (string $cell): bool => $cell !== ''));
+            $addresses = array_values(array_filter($cells, static fn (string $c): bool => str_contains($c, '@')));
+            $names = array_values(array_diff($cells, $addresses));
+            if ($cells !== []) {
+                $people[] = ['name' => mb_substr(implode(' ', $names), 0, 120), 'email' => $addresses[0] ?? ''];
+            }
+        }
+
+        return $people;
+    }
+
+    private function areWellFormed(string $field, mixed $value, \Closure $fail): void
+    {
+        $people = is_string($value) ? self::parted($value) : [];
+        if (count($people) > self::MOST) {
+            $fail('At most '.self::MOST.' people at a time.');
+        }
+        foreach ($people as $each) {
+            if ($each['email'] !== '' && filter_var($each['email'], FILTER_VALIDATE_EMAIL) === false) {
+                $fail("“{$each['email']}” is no address.");
+
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\People;
+
+use App\Actions\People\MakeProduction;
+use App\Models\Production;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** What a production is called, and what it is. */
+final class ProductionRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:160'],
+            'code' => [
+                'required', 'string', 'max:40', 'regex:~^(?=.*[A-Za-z0-9])[A-Za-z0-9_-]+$~', $this->refuseTaken(...),
+            ],
+            'kind' => ['required', Rule::in(MakeProduction::KINDS)],
+            'rate' => ['nullable', 'string', 'max:40'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.*' => 'What is it called?',
+            'code.regex' => 'A code has letters, digits, dashes and underscores.',
+            'code.required' => 'A short code is needed, like TC.',
+            'kind.*' => 'What is it?',
+        ];
+    }
+
+    private function refuseTaken(string $field, mixed $code, \Closure $fail): void
+    {
+        $own = $this->route('production');
+        $there = is_string($code) ? Production::byCode($code) : null;
+        if ($there !== null && ! ($own instanceof Production && $own->is($there))) {
+            $fail('Another production has that code; small and large letters make no difference.');
+        }
+    }
+}
