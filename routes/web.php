@@ -177,6 +177,12 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
             ->name('scene.template');
     });
     Route::middleware('can:specify,deliverable')->group(function (): void {
+        Route::get('/about', [Production\AboutController::class, 'show'])->name('about');
+        Route::patch('/about', [Production\AboutController::class, 'update'])->name('about.update');
+        Route::post('/copy', [Production\AboutController::class, 'copy'])->name('about.copy');
+        Route::post('/away', [Production\PutAwayController::class, 'store'])->name('away');
+        Route::delete('/away', [Production\PutAwayController::class, 'destroy'])->name('away.back');
+        Route::delete('/', [Production\PutAwayController::class, 'forget'])->name('away.forget');
         Route::patch('/requirements', [Specification\AskedController::class, 'update'])->name('requirements');
         Route::post('/approved', [Specification\ApprovedPictureController::class, 'store'])->name('approved');
         Route::patch('/values', [Specification\NameValueController::class, 'update'])->name('values');

@@ -25,6 +25,7 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  * @property string $code
  * @property string $title
  * @property Carbon|null $due_at
+ * @property Carbon|null $put_away_at
  * @property array<string, mixed> $values
  * @property array<string, mixed> $overrides
  * @property string|null $frame_times  what a frame takes, as it was typed: one time, or several
@@ -41,12 +42,12 @@ final class Deliverable extends Model
 
     protected $fillable = [
         'production_id', 'specification_id', 'owner_id', 'code', 'title', 'due_at', 'values', 'overrides',
-        'frame_times', 'frame_size',
+        'frame_times', 'frame_size', 'put_away_at',
     ];
 
     protected function casts(): array
     {
-        return ['values' => 'array', 'overrides' => 'array', 'due_at' => 'datetime'];
+        return ['values' => 'array', 'overrides' => 'array', 'due_at' => 'datetime', 'put_away_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Production, $this> */

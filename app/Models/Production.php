@@ -46,8 +46,18 @@ final class Production extends Model
         return self::query()->whereRaw('lower(code) = ?', [strtolower($code)])->first();
     }
 
-    /** @return HasMany<Deliverable, $this> */
+    /**
+     * What is owed; not what was put away.
+     *
+     * @return HasMany<Deliverable, $this>
+     */
     public function deliverables(): HasMany
+    {
+        return $this->everything()->whereNull('put_away_at');
+    }
+
+    /** @return HasMany<Deliverable, $this> with what was put away */
+    public function everything(): HasMany
     {
         return $this->hasMany(Deliverable::class);
     }

@@ -97,6 +97,12 @@ final class WhoMayTest extends LedgerTestCase
         yield 'adding a folder' => ['post', '/productions/P/roots', $decides(302), ['label' => 'X', 'path' => 'x/y']];
         yield 'changing a folder' => ['patch', '/productions/P/roots/R', $decides(302), ['label' => 'X']];
         yield 'removing a folder' => ['delete', '/productions/P/roots/R', $decides(302)];
+        yield 'what it is called' => ['get', '/deliverables/D/about', $decides(200)];
+        yield 'calling it otherwise' => ['patch', '/deliverables/D/about', $decides(302), ['code' => 'TC_010']];
+        yield 'another like it' => ['post', '/deliverables/D/copy', $decides(302), ['code' => 'TC_011']];
+        yield 'putting it away' => ['post', '/deliverables/D/away', $decides(302)];
+        yield 'putting it back' => ['delete', '/deliverables/D/away', $decides(302)];
+        yield 'deleting it' => ['delete', '/deliverables/D', $decides(302)];
         yield 'a delivered tree' => ['get', '/productions/P/tree', $decides(200)];
         yield 'looking through one' => ['post', '/productions/P/tree', $decides(302), ['root' => 0]];
         yield 'saying whose something of it is' => ['patch', '/productions/P/tree', $decides(302), ['place' => '']];

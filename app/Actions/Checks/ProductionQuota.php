@@ -38,7 +38,7 @@ final readonly class ProductionQuota
     private static function checksOfADay(Production $production): int
     {
         return Check::query()->whereNotNull('order')->where('created_at', '>=', Carbon::now()->subDay())
-            ->whereIn('deliverable_id', $production->deliverables()->select('id'))->count();
+            ->whereIn('deliverable_id', $production->everything()->select('id'))->count();
     }
 
     /** Of checks, deliveries, settings and archives; other rows are small beside those. */
@@ -50,14 +50,14 @@ final readonly class ProductionQuota
             static function () use ($production): int {
                 $own = static fn (string $table): Builder => DB::table($table)->whereIn(
                     'deliverable_id',
-                    $production->deliverables()->select('id'),
+                    $production->everything()->select('id'),
                 );
                 $of = static fn (string $table, string $column): int => (int) $own($table)->sum(
                     DB::raw("length(cast({$column} as blob))"),
                 );
                 $texts = DB::table('scene_texts')->whereIn('hash', $own('scenes')->select('hash'));
 
-                return UploadedArchive::bytes($production->deliverables()->pluck('id')->all())
+                return UploadedArchive::bytes($production->everything()->pluck('id')->all())
                     + $of('checks', 'document')
                     + $of('deliveries', 'data')
                     + (int) $texts->sum(DB::raw('length(cast(content as blob))'));

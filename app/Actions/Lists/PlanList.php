@@ -22,7 +22,7 @@ final readonly class PlanList
     /** @param  list<ShotRow>  $rows */
     public function run(Production $production, Specification $specification, array $rows): ListPlan
     {
-        $known = $production->deliverables()
+        $known = $production->everything()
             ->orderBy('id')
             ->get()
             ->map(fn (Deliverable $d): ExistingDeliverable => new ExistingDeliverable(

@@ -63,9 +63,11 @@ final readonly class WriteList
     private function changeOne(Production $production, PlannedRow $planned, User $by): void
     {
         $row = $planned->row;
-        $deliverable = $production->deliverables()
+        $deliverable = $production->everything()
             ->whereRaw('lower(code) = ?', [strtolower($row->code)])
             ->firstOrFail();
+        // whoever lists one that was put away owes it once more
+        $deliverable->update(['put_away_at' => null]);
         $deliverable->update(
             array_filter(
                 [

@@ -17,7 +17,7 @@ function Productions({ productions }: Pick<AdministrationPage, 'productions'>) {
                             {code}, {kind}
                         </span>
                         <span className="text-faint">
-                            {people} people, {deliverables} owed
+                            {people} {people === 1 ? 'person' : 'people'}, {deliverables} owed
                         </span>
                     </li>
                 ))}

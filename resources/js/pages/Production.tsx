@@ -1,4 +1,4 @@
-import { Link } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { DeliverableTable } from '../features/production/DeliverableTable';
 import { Presets } from '../features/production/Presets';
 import { Proof } from '../features/production/Proof';
@@ -60,6 +60,32 @@ function Specifications({ lines }: { lines: ProductionPage['specifications'] }) 
     );
 }
 
+/** What was put away, to be put back. */
+function Away({ lines }: { lines: ProductionPage['away'] }) {
+    return lines.length === 0 ? null : (
+        <section className="pt-6">
+            <Heading>Put away</Heading>
+            <ul>
+                {lines.map(({ id, code, title }) => (
+                    <li key={id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
+                        <Link href={to('about', { deliverable: id })} className="link mono">
+                            {code}
+                        </Link>
+                        <span className="text-faint">{title}</span>
+                        <button
+                            type="button"
+                            className="link ml-auto"
+                            onClick={() => router.delete(to('away.back', { deliverable: id }))}
+                        >
+                            Put it back
+                        </button>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
 /** The list, to take along. */
 function Exports({ production }: { production: number }) {
     return (
@@ -75,7 +101,7 @@ function Exports({ production }: { production: number }) {
     );
 }
 
-export default function Production({ book, specifications, presets }: ProductionPage) {
+export default function Production({ book, specifications, presets, away }: ProductionPage) {
     const production = book.production.id;
     const isEmpty = book.index.length === 0;
 
@@ -99,6 +125,7 @@ export default function Production({ book, specifications, presets }: Production
                 <Specifications lines={specifications} />
                 {book.decides && !isEmpty && <Proof production={production} />}
                 <Presets presets={presets} />
+                <Away lines={away} />
             </div>
         </Book>
     );

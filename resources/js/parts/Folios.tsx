@@ -1,13 +1,14 @@
-import { Link } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { classes } from '../lib/classes';
 import { to } from '../lib/route';
-import type { DeliverableHead, Mark } from '../types/views';
+import type { Book, DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
 export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
 export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
+    const decides = usePage<{ book: Book | null; [key: string]: unknown }>().props.book?.decides === true;
     const folios: [Folio, string, Mark | null][] = [
         ['specification', 'Specification', null],
         ['scene', 'Scene', deliverable.folios.scene],
@@ -29,6 +30,11 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                         .filter((said) => said !== null && said !== '')
                         .join(' · ')}
                 </span>
+                {decides && (
+                    <Link className="link text-[13px]" href={to('about', { deliverable: deliverable.id })}>
+                        Change
+                    </Link>
+                )}
             </h1>
             <nav aria-label="Folios" className="tabs mx-6 mt-2 border-b border-ink">
                 {folios.map(([folio, name, mark]) => (

@@ -186,6 +186,12 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['deliverable', 'format'],
         },
+        about: { uri: 'deliverables/{deliverable}/about', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        'about.update': { uri: 'deliverables/{deliverable}/about', methods: ['PATCH'], parameters: ['deliverable'] },
+        'about.copy': { uri: 'deliverables/{deliverable}/copy', methods: ['POST'], parameters: ['deliverable'] },
+        away: { uri: 'deliverables/{deliverable}/away', methods: ['POST'], parameters: ['deliverable'] },
+        'away.back': { uri: 'deliverables/{deliverable}/away', methods: ['DELETE'], parameters: ['deliverable'] },
+        'away.forget': { uri: 'deliverables/{deliverable}', methods: ['DELETE'], parameters: ['deliverable'] },
         requirements: {
             uri: 'deliverables/{deliverable}/requirements',
             methods: ['PATCH'],
@@ -385,6 +391,12 @@ declare module 'ziggy-js' {
         presence: readonly [{ name: 'deliverable'; required: true }];
         sheet: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
         'scene.template': readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
+        about: readonly [{ name: 'deliverable'; required: true }];
+        'about.update': readonly [{ name: 'deliverable'; required: true }];
+        'about.copy': readonly [{ name: 'deliverable'; required: true }];
+        away: readonly [{ name: 'deliverable'; required: true }];
+        'away.back': readonly [{ name: 'deliverable'; required: true }];
+        'away.forget': readonly [{ name: 'deliverable'; required: true }];
         requirements: readonly [{ name: 'deliverable'; required: true }];
         approved: readonly [{ name: 'deliverable'; required: true }];
         values: readonly [{ name: 'deliverable'; required: true }];

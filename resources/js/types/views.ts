@@ -2,6 +2,16 @@
 
 import type { RequirementId, Group } from './requirements';
 
+export interface AboutPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    about: { code: string; title: string; specification: number; owner: number | null; due: string };
+    specifications: { id: number; title: string }[];
+    people: { id: number; name: string; role: Role }[];
+    isAway: boolean;
+    checks: number;
+}
+
 export interface AdministrationPage {
     people: {
         id: number;
@@ -875,6 +885,8 @@ export interface ProductionPage {
     book: Book;
     specifications: { id: number; title: string; revision: number; deliverables: number }[];
     presets: { id: number; title: string }[];
+    /** deliverables that were put away */
+    away: { id: number; code: string; title: string }[];
 }
 
 export interface ProductionsPage {

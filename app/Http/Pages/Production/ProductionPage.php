@@ -6,6 +6,7 @@ namespace App\Http\Pages\Production;
 
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\RendersPage;
+use App\Models\Deliverable;
 use App\Models\Preset;
 use App\Models\Production;
 use App\Models\Specification;
@@ -24,9 +25,13 @@ final readonly class ProductionPage
     /** @var list<array{id: int, title: string}> */
     public array $presets;
 
+    /** @var list<array{id: int, code: string, title: string}> deliverables that were put away */
+    public array $away;
+
     public function __construct(Production $production, User $reader)
     {
         $this->book = new Book($production, $reader);
+        $this->away = $this->book->decides ? self::away($production) : [];
         $this->specifications = $this->book->decides ? self::specifications($production) : [];
         $this->presets = $this->book->decides ? self::presets($production) : [];
     }
@@ -42,6 +47,16 @@ final readonly class ProductionPage
             'revision' => $s->latest->number,
             'deliverables' => (int) $s->getAttribute('deliverables_count'),
         ])->all());
+    }
+
+    /** @return list<array{id: int, code: string, title: string}> */
+    private static function away(Production $production): array
+    {
+        $all = $production->everything()->whereNotNull('put_away_at')->orderBy('code')->get();
+
+        return array_values($all->map(
+            static fn (Deliverable $d): array => ['id' => $d->id, 'code' => $d->code, 'title' => $d->title],
+        )->all());
     }
 
     /** @return list<array{id: int, title: string}> */

@@ -67,7 +67,7 @@ final class NewDeliverableRequest extends FormRequest
     /** @param  \Closure(string): mixed  $fail */
     private function refuseTaken(string $field, mixed $code, \Closure $fail): void
     {
-        $deliverables = $this->production()->deliverables();
+        $deliverables = $this->production()->everything();
         if (is_string($code) && $deliverables->whereRaw('lower(code) = ?', [strtolower($code)])->exists()) {
             $fail(
                 'This production has a deliverable of that code already; small and large letters make no difference.',
