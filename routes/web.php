@@ -298,6 +298,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(f
 
 // asked at each keystroke, so counted apart from the rest of the work
 Route::middleware(['auth', 'throttle:typing'])->group(function (): void {
+    Route::get('/find', Account\FindController::class)->name('find');
     Route::post('/deliverables/{deliverable}/understand', Specification\UnderstandController::class)
         ->can('specify', 'deliverable')
         ->name('understand');

@@ -57,7 +57,7 @@ export default function Together({ book, offered }: TogetherPage) {
                     One value of many deliverables, changed together. What would become of each is shown before anything
                     is written.
                 </p>
-                <div className="grid grid-cols-[minmax(0,320px)_minmax(0,1fr)] gap-x-8">
+                <div className="grid gap-x-8 md:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
                     <Chooser
                         lines={book.index}
                         chosen={chosen.open}

@@ -1,9 +1,11 @@
 import { Head, router, usePage } from '@inertiajs/react';
-import { useRef, useState, type CSSProperties, type ReactNode, type RefObject } from 'react';
+import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import { to } from '../lib/route';
 import { isSingleKey, useKeys } from '../lib/useKeys';
+import { useTableLabels } from '../lib/useTableLabels';
 import type { Book as BookData, DeliverableHead } from '../types/views';
 import { Fault } from './Fault';
+import { FindAnything } from './FindAnything';
 import { Index } from './Index';
 import { RunningHead } from './RunningHead';
 import { Shortcuts } from './Shortcuts';
@@ -37,12 +39,17 @@ function goAlong(book: BookData, current: number | undefined, way: 1 | -1): void
     }
 }
 
+/** Ctrl K, wherever one is. */
+const isToFind = (event: KeyboardEvent): boolean =>
+    event.key.toLowerCase() === 'k' && (event.ctrlKey || event.metaKey) && !event.altKey;
+
 /** What the keys of every page do. */
 function useBookKeys(
     book: BookData | null,
     deliverable: number | undefined,
     filter: RefObject<HTMLInputElement | null>,
     onHelp: () => void,
+    onFind: () => void,
 ): void {
     const does: Record<string, (event: KeyboardEvent) => void> = {
         '?': onHelp,
@@ -59,6 +66,9 @@ function useBookKeys(
         if (event.key === 'F6') {
             event.preventDefault();
             goToRegion(event.shiftKey ? -1 : 1);
+        } else if (isToFind(event)) {
+            event.preventDefault();
+            onFind();
         } else if (isSingleKey(event)) {
             does[event.key]?.(event);
             if (event.key in FOLIOS && deliverable !== undefined) {
@@ -91,12 +101,12 @@ function Told() {
 }
 
 /** The columns of a book, as many as it has. */
-function columns(hasIndex: boolean, hasMargin: boolean): CSSProperties | undefined {
+function columns(hasIndex: boolean, hasMargin: boolean): string {
     if (!hasIndex) {
-        return { gridTemplateColumns: 'minmax(0, 1fr)' };
+        return 'book book-sheet-alone';
     }
 
-    return hasMargin ? undefined : { gridTemplateColumns: '232px minmax(0, 1fr)' };
+    return hasMargin ? 'book' : 'book book-without-margin';
 }
 
 /** The open book: running head, index, sheet, margin. */
@@ -116,24 +126,51 @@ export function Book({
     const { person } = usePage<Shared>().props;
     const filter = useRef<HTMLInputElement>(null);
     const [showKeys, setShowKeys] = useState(false);
-    useBookKeys(book, deliverable?.id, filter, () => setShowKeys(true));
+    const [indexOpen, setIndexOpen] = useState(false);
+    const sheet = useRef<HTMLElement>(null);
+    useTableLabels(sheet);
+    const [finding, setFinding] = useState(false);
+    useBookKeys(
+        book,
+        deliverable?.id,
+        filter,
+        () => setShowKeys(true),
+        () => setFinding(true),
+    );
 
     return (
-        <div className="book" style={columns(book !== null, margin !== undefined)}>
+        <div
+            className={columns(book !== null, margin !== undefined)}
+            onKeyDown={(event) => event.key === 'Escape' && setIndexOpen(false)}
+        >
             <Head title={title} />
-            <RunningHead book={book} deliverable={deliverable} person={person} onKeys={() => setShowKeys(true)} />
+            <RunningHead
+                book={book}
+                deliverable={deliverable}
+                person={person}
+                onKeys={() => setShowKeys(true)}
+                onFind={() => setFinding(true)}
+                index={{ isOpen: indexOpen, onToggle: () => setIndexOpen(!indexOpen) }}
+            />
             {book !== null && (
-                <nav className="scroll min-h-0" aria-label="Index of deliverables" data-region="index" tabIndex={-1}>
+                <nav
+                    id="index"
+                    className="book-index scroll min-h-0"
+                    aria-label="Index of deliverables"
+                    data-region="index"
+                    data-open={indexOpen}
+                    tabIndex={-1}
+                >
                     <Index book={book} current={deliverable?.id ?? null} filter={filter} />
                 </nav>
             )}
-            <main className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
+            <main ref={sheet} className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
                 <Told />
                 {children}
             </main>
             {margin !== undefined && (
                 <aside
-                    className="scroll min-h-0 px-4 pt-3 pb-8"
+                    className="book-margin scroll min-h-0 px-4 pt-3 pb-8"
                     aria-label="Notes in the margin"
                     data-region="margin"
                     tabIndex={-1}
@@ -141,6 +178,7 @@ export function Book({
                     {margin}
                 </aside>
             )}
+            {finding && <FindAnything book={book} onClose={() => setFinding(false)} />}
             {showKeys && <Shortcuts onClose={() => setShowKeys(false)} />}
         </div>
     );

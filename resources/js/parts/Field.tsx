@@ -16,7 +16,7 @@ export function Field({
     children: ReactNode;
 }) {
     return (
-        <div className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4 border-b border-rule py-2">
+        <div className="field-line border-b border-rule py-2">
             <label htmlFor={id}>{label}</label>
             <div>
                 {children}

@@ -36,7 +36,7 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                     </Link>
                 )}
             </h1>
-            <nav aria-label="Folios" className="tabs mx-6 mt-2 border-b border-ink">
+            <nav aria-label="Folios" className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
                 {folios.map(([folio, name, mark]) => (
                     <Link
                         key={folio}

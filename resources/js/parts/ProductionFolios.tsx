@@ -41,7 +41,7 @@ function Places({ production, at }: { production: number; at: ProductionFolio | 
 
     return (
         <nav aria-label="Folios" className="mx-6 mt-2">
-            <p className="tabs border-b border-ink">
+            <p className="tabs flex-wrap border-b border-ink">
                 {PLACES.map(([name, pages]) => (
                     <Link
                         key={name}

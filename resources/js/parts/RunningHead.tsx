@@ -50,23 +50,46 @@ export function RunningHead({
     deliverable,
     person,
     onKeys,
+    onFind,
+    index,
 }: {
     book: Book | null;
     deliverable: DeliverableHead | undefined;
     person: { name: string; administers: boolean } | null;
     onKeys: () => void;
+    onFind: () => void;
+    /** a drawer, where there is no room for it beside the sheet */
+    index: { isOpen: boolean; onToggle: () => void };
 }) {
     const role = book?.role ?? null;
 
     return (
-        <header className="book-head flex items-baseline gap-3 px-5 py-2" data-region="head" tabIndex={-1}>
+        <header
+            className="book-head flex flex-wrap items-baseline gap-x-3 gap-y-1 px-5 py-2"
+            data-region="head"
+            tabIndex={-1}
+        >
             <a href="#sheet" className="sr-only focus:not-sr-only">
                 To the page
             </a>
+            {book !== null && (
+                <button
+                    type="button"
+                    className="btn only-narrow"
+                    aria-expanded={index.isOpen}
+                    aria-controls="index"
+                    onClick={index.onToggle}
+                >
+                    Index
+                </button>
+            )}
             <Whose book={book} deliverable={deliverable} />
-            <span className="ml-auto flex items-baseline gap-4 whitespace-nowrap">
+            <span className="ml-auto flex flex-wrap items-baseline gap-x-4 gap-y-1">
                 {person !== null && (
                     <>
+                        <button type="button" className="link" title="Ctrl K" onClick={onFind}>
+                            Find
+                        </button>
                         <Link href={to('productions')} className="link">
                             All productions
                         </Link>

@@ -3,6 +3,7 @@ import { setSingleKeys, singleKeysOn } from '../lib/useKeys';
 
 const KEYS: [string, string][] = [
     ['F6', 'from one part of the book to the next (always on)'],
+    ['Ctrl K', 'find anything (always on)'],
     ['/', 'find in the index'],
     ['n  p', 'next and previous deliverable'],
     ['1  2  3  4', 'specification, scene, render, frames'],

@@ -64,13 +64,13 @@ export function Sum({
     );
 
     return (
-        <div className={narrow ? '' : 'grid grid-cols-[300px_minmax(0,1fr)] gap-x-8'}>
+        <div className={narrow ? '' : 'grid gap-x-8 md:grid-cols-[300px_minmax(0,1fr)]'}>
             <div>
                 {calculation.fields.map((field) => (
                     <div
                         key={field.name}
                         className={classes(
-                            'grid grid-cols-[minmax(0,1fr)_140px] items-baseline gap-x-3',
+                            'grid items-baseline gap-x-3 sm:grid-cols-[minmax(0,1fr)_140px]',
                             'border-b border-rule py-1',
                         )}
                     >

@@ -282,6 +282,7 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['check', 'part', 'frame'],
         },
+        find: { uri: 'find', methods: ['GET', 'HEAD'] },
         understand: { uri: 'deliverables/{deliverable}/understand', methods: ['POST'], parameters: ['deliverable'] },
         'scene.try': { uri: 'deliverables/{deliverable}/scene/try', methods: ['POST'], parameters: ['deliverable'] },
         'house.understand': {
@@ -455,6 +456,7 @@ declare module 'ziggy-js' {
             { name: 'part'; required: true },
             { name: 'frame'; required: true },
         ];
+        find: readonly [];
         understand: readonly [{ name: 'deliverable'; required: true }];
         'scene.try': readonly [{ name: 'deliverable'; required: true }];
         'house.understand': readonly [{ name: 'production'; required: true }];

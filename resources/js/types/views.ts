@@ -336,6 +336,13 @@ export interface FolderContents {
     more: boolean;
 }
 
+export interface Found {
+    kind: string;
+    says: string;
+    more: string;
+    url: string;
+}
+
 export interface FoundScene {
     label: string;
     content: string;

@@ -91,7 +91,7 @@ export function BoardTable({
 
     return (
         <div className="overflow-x-auto">
-            <table className="ledger mt-2 min-w-[960px] table-fixed">
+            <table className="ledger mt-2 table-fixed lg:min-w-[960px]">
                 <colgroup>
                     <col style={{ width: '164px' }} />
                     <col style={{ width: '76px' }} />

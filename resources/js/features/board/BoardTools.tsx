@@ -85,7 +85,7 @@ export function BoardTools({
                 chosen={filter.specification}
                 onChoose={(specification) => onFilter({ ...filter, specification })}
             />
-            <span className="ml-auto flex items-center gap-3">
+            <span className="ml-auto flex flex-wrap items-center gap-3">
                 <Link className="link" href={to('movies', { production })}>
                     All movies
                 </Link>

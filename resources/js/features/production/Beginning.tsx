@@ -196,7 +196,7 @@ export function Beginning({
                 />
             </Field>
             <div className="border-b border-rule py-2">
-                <fieldset className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4">
+                <fieldset className="grid items-baseline gap-x-4 sm:grid-cols-[150px_minmax(0,1fr)]">
                     <legend className="float-left">It begins from</legend>
                     <div className="flex flex-wrap gap-x-4">
                         <Radios name="way" words={open} chosen={way} onChoose={turnTo} />

@@ -108,7 +108,7 @@ export function ListSource({ page, list }: { page: FromListPage; list: List }) {
     };
 
     return (
-        <div className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-x-4 gap-y-2">
+        <div className="grid items-baseline gap-x-4 sm:grid-cols-[150px_minmax(0,1fr)] gap-y-2">
             <label htmlFor="specification">New ones follow</label>
             <select
                 id="specification"
