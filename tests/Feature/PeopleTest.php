@@ -278,4 +278,27 @@ final class PeopleTest extends LedgerTestCase
         self::assertDirectoryExists("{$this->intake->folder}/tide_old");
         self::assertCount(1, $this->page("{$of}/settings")['roots']);
     }
+
+    public function test_what_is_due_first_stands_first_and_is_ones_own(): void
+    {
+        $second = Production::query()->create(['code' => 'X', 'name' => 'Second', 'kind' => 'film', 'house' => []]);
+        $second->memberships()->create(['user_id' => $this->artist->id, 'role' => 'artist']);
+        $second->memberships()->create(['user_id' => $this->coordinator->id, 'role' => 'coordinator']);
+        $this->others->update(['due_at' => now()->subHours(5)]);
+        $needs = fn (User $reader): array => array_map(
+            static fn (array $n): string => "{$n['code']} {$n['says']}",
+            $this->actingAs($reader)->page('/')['needs'],
+        );
+        $said = 'nothing was checked yet';
+        self::assertSame(["TC_020 {$said}", "TC_010 {$said}"], $needs($this->coordinator));
+        self::assertSame(["TC_010 {$said}"], $needs($this->artist));
+        self::assertSame([], $needs($this->stranger));
+        $this->actingAs($this->artist)->post("/deliverables/{$this->deliverable->id}/checks", [
+            'root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick',
+        ]);
+        self::assertSame(['TC_010 4 frames to render'], $needs($this->artist));
+        // what is out of the way needs nobody
+        $this->actingAs($this->coordinator)->post("/deliverables/{$this->deliverable->id}/away");
+        self::assertSame([], $needs($this->artist));
+    }
 }

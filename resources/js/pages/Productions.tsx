@@ -1,5 +1,6 @@
 import { Link, usePage } from '@inertiajs/react';
 import { to } from '../lib/route';
+import { Needs } from '../features/production/Needs';
 import { Book } from '../parts/Book';
 import { LedgerHead } from '../parts/LedgerHead';
 import { MarkSign } from '../parts/MarkSign';
@@ -51,7 +52,7 @@ function None({ administers }: { administers: boolean }) {
     );
 }
 
-export default function Productions({ productions }: ProductionsPage) {
+export default function Productions({ productions, needs }: ProductionsPage) {
     const { person } = usePage<{ person: { administers: boolean } | null; [key: string]: unknown }>().props;
     const administers = person?.administers === true;
 
@@ -59,6 +60,7 @@ export default function Productions({ productions }: ProductionsPage) {
         <Book title="Productions" book={null}>
             <div className="px-6 py-4">
                 <h1 className="title text-[24px]">Productions</h1>
+                <Needs needs={needs} />
                 {productions.length === 0 ? (
                     <None administers={administers} />
                 ) : (

@@ -755,6 +755,21 @@ export interface NamesPage {
     pieces: string[];
 }
 
+export interface Need {
+    id: number;
+    code: string;
+    title: string;
+    production: string;
+    owner: string | null;
+    verdict: Verdict | null;
+    waived: boolean;
+    /** What holds it up, in few words. */
+    says: string;
+    due: Due | null;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+}
+
 export interface NewDeliverablePage {
     book: Book;
     specifications: { id: number; title: string }[];
@@ -898,6 +913,8 @@ export interface ProductionPage {
 
 export interface ProductionsPage {
     productions: ProductionLine[];
+    /** what is owed still, due first */
+    needs: Need[];
 }
 
 export interface Progress {

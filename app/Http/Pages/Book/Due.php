@@ -18,7 +18,7 @@ final readonly class Due
     private function __construct(Carbon $due)
     {
         $minutes = (int) floor(Carbon::now()->diffInMinutes($due));
-        $this->at = $due->format('l j M, H:i');
+        $this->at = $due->format($due->isCurrentYear() ? 'l j M, H:i' : 'l j M Y, H:i');
         $this->words = $minutes < 0 ? self::long(-$minutes).' late' : 'in '.self::long($minutes);
         $this->late = $minutes < 0;
     }

@@ -8,13 +8,16 @@ use App\Http\Pages\RendersPage;
 use App\Models\Production;
 use App\Models\User;
 
-/** The productions that somebody belongs to. */
+/** The productions that somebody belongs to, and what needs them now. */
 final readonly class ProductionsPage
 {
     use RendersPage;
 
     /** @var list<ProductionLine> */
     public array $productions;
+
+    /** @var list<Need> what is owed still, due first */
+    public array $needs;
 
     /** @param  iterable<Production>  $productions */
     public function __construct(iterable $productions, User $reader)
@@ -24,5 +27,6 @@ final readonly class ProductionsPage
             $lines[] = new ProductionLine($production, $reader);
         }
         $this->productions = $lines;
+        $this->needs = Need::of($reader);
     }
 }
