@@ -61,6 +61,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::get('/tokens', [Account\TokenController::class, 'index'])->name('tokens');
     Route::post('/tokens', [Account\TokenController::class, 'store'])->name('tokens.store');
     Route::delete('/tokens/{token}', [Account\TokenController::class, 'destroy'])->name('tokens.drop');
+    Route::post('/sign-out/elsewhere', Account\SignOutElsewhereController::class)->name('sign-out.elsewhere');
     // few tries: whoever finds a place signed in cannot guess the password there
     Route::patch('/password', [Account\PasswordController::class, 'update'])
         ->middleware('throttle:10,1,password')

@@ -24,7 +24,8 @@ final class Begin extends Command
         {--name= : of the person} {--email= : their sign-in} {--password= : asked for where it is not given}
         {--production= : its name} {--code= : its short code}
         {--kind=film : film, series, commission or course}
-        {--role=coordinator : coordinator, instructor, artist or learner}';
+        {--role=coordinator : coordinator, instructor, artist or learner}
+        {--change : give another role to somebody who has one there already}';
 
     protected $description = 'Adds a person to a production, and makes either where it is not there yet';
 
@@ -37,6 +38,7 @@ final class Begin extends Command
             [$name, $password] = $user === null ? $this->newPerson($email) : [$user->name, ''];
             $production = Production::byCode($code);
             $title = $production->name ?? $this->given('production', 'Name of the production');
+            $this->refuseSilentChange($user, $production, $role);
             DB::transaction(static fn () => $giveRole->run(
                 $production ?? $makeProduction->run($code, $title, $kind, null),
                 $user ?? $addPerson->run($name, $email, $password),
@@ -55,6 +57,20 @@ final class Begin extends Command
         $this->info("{$name} is {$role->value} of “{$title}”. Files are handed in below {$folder}.");
 
         return self::SUCCESS;
+    }
+
+    /** Whoever has another role in it keeps that, unless it is said. */
+    private function refuseSilentChange(?User $user, ?Production $production, Role $role): void
+    {
+        if ($user === null || $production === null || $this->option('change') === true) {
+            return;
+        }
+        $has = $user->roleIn($production->id);
+        if ($has !== null && $has !== $role) {
+            throw new \InvalidArgumentException(
+                "{$user->name} is {$has->value} of “{$production->name}” already. To change that, add --change.",
+            );
+        }
     }
 
     private function given(string $option, string $question): string

@@ -17,8 +17,8 @@ use PlainLedger\Core\Media\Movie\MoviePixels;
 use PlainLedger\Core\Media\Movie\SourceShown;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\SourceUnreadable;
+use PlainLedger\Core\Specification\Catalogue\ContentRequirements;
 use PlainLedger\Core\Specification\Part;
-use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
 
 /**
@@ -56,7 +56,7 @@ final readonly class MovieLook
     private static function asksPixels(Part $part): bool
     {
         $asked = array_filter(
-            RequirementId::OF_PIXELS,
+            ContentRequirements::OF_PIXELS,
             static fn (string $id): bool => $part->find($id) !== null,
         );
 

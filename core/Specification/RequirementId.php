@@ -10,12 +10,6 @@ namespace PlainLedger\Core\Specification;
  */
 final class RequirementId
 {
-    /** For which pixels are looked at, each picture's. */
-    public const OF_PIXELS = [
-        self::CONTENT_BLACK, self::CONTENT_ALPHA_USED, self::CONTENT_FROZEN, self::CONTENT_HOLD, self::CONTENT_LOOP,
-        self::CONTENT_CADENCE, self::CONTENT_REFERENCE,
-    ];
-
     public const PICTURE_RESOLUTION = 'picture.resolution';
 
     public const PICTURE_SCALE = 'picture.scale';

@@ -71,4 +71,23 @@ final class PasswordTest extends LedgerTestCase
         $this->change(self::OLD, self::NEW)->assertTooManyRequests();
         self::assertTrue(Hash::check(self::OLD, $this->artist->refresh()->password));
     }
+
+    public function test_where_one_is_signed_in_is_listed_and_ended(): void
+    {
+        $this->elsewhere($this->artist->id, 'a');
+        $this->elsewhere($this->coordinator->id, 'c');
+        DB::connection('side')->table('sessions')->where('id', 'a')->update([
+            'ip_address' => '10.0.0.7', 'user_agent' => 'Mozilla/5.0 (X11; Linux x86_64) Firefox/130.0',
+        ]);
+        config(['session.driver' => 'database']);
+        $places = $this->actingAs($this->artist)->page('/tokens')['places'];
+        self::assertContains(['Firefox on Linux', '10.0.0.7', false], array_map(
+            static fn (array $p): array => [$p['with'], $p['from'], $p['isHere']],
+            $places,
+        ));
+        config(['session.driver' => 'array']);
+        $this->post('/sign-out/elsewhere')->assertSessionHasNoErrors();
+        $left = DB::connection('side')->table('sessions')->whereIn('id', ['a', 'c'])->pluck('id')->all();
+        self::assertSame(['c'], $left);
+    }
 }

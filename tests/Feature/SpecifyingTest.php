@@ -219,4 +219,16 @@ final class SpecifyingTest extends LedgerTestCase
         )->assertRedirect('/');
         $this->get('/')->assertRedirect();
     }
+
+    public function test_a_role_is_not_changed_silently_and_codes_have_no_case(): void
+    {
+        $again = ['--email' => $this->artist->email, '--code' => 'tc', '--role' => 'coordinator'];
+        $this->artisan('ledger:begin', $again)
+            ->expectsOutput('Artist is artist of “The Tide Clock” already. To change that, add --change.')
+            ->assertFailed();
+        self::assertSame('artist', $this->artist->roleIn($this->production->id)?->value);
+        $this->artisan('ledger:begin', $again + ['--change' => true])->assertSuccessful();
+        self::assertSame('coordinator', $this->artist->roleIn($this->production->id)?->value);
+        $this->artisan('ledger:begin', $again)->assertSuccessful();
+    }
 }

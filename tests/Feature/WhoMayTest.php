@@ -533,7 +533,7 @@ final class WhoMayTest extends LedgerTestCase
     private static function own(): array
     {
         return [
-            'GET /find', 'GET /join/{word}', 'POST /join/{word}', 'PUT /join/{word}',
+            'POST /sign-out/elsewhere', 'GET /find', 'GET /join/{word}', 'POST /join/{word}', 'PUT /join/{word}',
             'GET /own/{link}', 'POST /own/{link}', 'GET /picked/{picked}', 'DELETE /picked/{picked}',
             'POST /picked/{picked}/names', 'POST /picked/{picked}/slices',
         ];
@@ -560,7 +560,7 @@ final class WhoMayTest extends LedgerTestCase
             'sign-in', 'sign-in.store', 'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
             'tokens.drop', 'password', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
             // by a link, or by a word that only whoever began it was told: looked at in a test of their own
-            'find', 'join', 'join.new', 'join.known',
+            'sign-out.elsewhere', 'find', 'join', 'join.new', 'join.known',
             'own.open', 'own.begin', 'picked', 'picked.stop', 'picked.names', 'picked.slices',
         ];
         $open = [];

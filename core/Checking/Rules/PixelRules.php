@@ -15,6 +15,7 @@ use PlainLedger\Core\Media\PixelSample;
 use PlainLedger\Core\Media\PixelSampler;
 use PlainLedger\Core\Media\SampleOptions;
 use PlainLedger\Core\Specification\ApprovedPicture;
+use PlainLedger\Core\Specification\Catalogue\ContentRequirements;
 use PlainLedger\Core\Specification\Requirement;
 use PlainLedger\Core\Specification\RequirementId;
 use PlainLedger\Core\Specification\Specification;
@@ -34,7 +35,7 @@ final readonly class PixelRules implements Rule
      */
     public static function sampleOptionsFor(Specification $specification): ?array
     {
-        if (! $specification->asksAny(RequirementId::OF_PIXELS)) {
+        if (! $specification->asksAny(ContentRequirements::OF_PIXELS)) {
             return null;
         }
 

@@ -15,6 +15,12 @@ use PlainLedger\Core\Specification\Wording;
 /** What can be asked of the pictures themselves. */
 final readonly class ContentRequirements
 {
+    /** For which pixels are looked at, each picture's. */
+    public const OF_PIXELS = [
+        RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP,
+        RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_REFERENCE,
+    ];
+
     /** @return list<Descriptor> in the ledger’s order */
     public static function all(): array
     {

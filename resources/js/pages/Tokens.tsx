@@ -1,5 +1,6 @@
 import { FreshToken, NewToken, TokenTable } from '../features/account/Tokens';
 import { Password } from '../features/account/Password';
+import { Places } from '../features/account/Places';
 import { Book } from '../parts/Book';
 import { Heading } from '../parts/Heading';
 import type { TokensPage } from '../types/views';
@@ -12,7 +13,7 @@ const callOf = (token: string | null, address: string): string =>
     ].join('\n');
 
 /** What somebody has of their own: tokens for programs that bring settings, and the password. */
-export default function Tokens({ tokens, scopes, fresh, address }: TokensPage) {
+export default function Tokens({ tokens, scopes, fresh, address, places }: TokensPage) {
     return (
         <Book title="Yours: tokens and password" book={null}>
             <div className="max-w-[980px] px-6 pb-10">
@@ -33,6 +34,8 @@ export default function Tokens({ tokens, scopes, fresh, address }: TokensPage) {
                 </p>
                 <Heading className="mt-6">Your password</Heading>
                 <Password />
+                <Heading className="mt-6">Where you are signed in</Heading>
+                <Places places={places} />
             </div>
         </Book>
     );

@@ -24,6 +24,7 @@ export const routes: Config = {
         tokens: { uri: 'tokens', methods: ['GET', 'HEAD'] },
         'tokens.store': { uri: 'tokens', methods: ['POST'] },
         'tokens.drop': { uri: 'tokens/{token}', methods: ['DELETE'], parameters: ['token'] },
+        'sign-out.elsewhere': { uri: 'sign-out/elsewhere', methods: ['POST'] },
         password: { uri: 'password', methods: ['PATCH'] },
         'production.new': { uri: 'productions/new', methods: ['GET', 'HEAD'] },
         'production.store': { uri: 'productions', methods: ['POST'] },
@@ -318,6 +319,7 @@ declare module 'ziggy-js' {
         tokens: readonly [];
         'tokens.store': readonly [];
         'tokens.drop': readonly [{ name: 'token'; required: true }];
+        'sign-out.elsewhere': readonly [];
         password: readonly [];
         'production.new': readonly [];
         'production.store': readonly [];

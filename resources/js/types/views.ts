@@ -837,6 +837,13 @@ export interface PeoplePage {
     fresh: { name: string; email: string; link: string }[];
 }
 
+export interface PlaceShown {
+    with: string;
+    from: string;
+    seen: string;
+    isHere: boolean;
+}
+
 export interface Plan {
     ready: string | null;
     machines: number;
@@ -1159,6 +1166,8 @@ export interface TokensPage {
     /** It is shown once; only its hash is kept. */
     fresh: string | null;
     address: string;
+    /** where one is signed in */
+    places: PlaceShown[];
 }
 
 export type TreeLine = {

@@ -23,7 +23,9 @@ final class TokenController
     {
         $fresh = $request->session()->get('token');
 
-        return (new TokensPage($person, is_string($fresh) ? $fresh : null))->render();
+        $session = $request->session();
+
+        return (new TokensPage($person, is_string($fresh) ? $fresh : null, $session->getId()))->render();
     }
 
     public function store(TokenRequest $request, #[CurrentUser] User $person): RedirectResponse

@@ -25,7 +25,10 @@ final readonly class TokensPage
 
     public string $address;
 
-    public function __construct(User $person, ?string $fresh)
+    /** @var list<PlaceShown> where one is signed in */
+    public array $places;
+
+    public function __construct(User $person, ?string $fresh, string $session)
     {
         $tokens = $person->tokens()->orderByDesc('id')->get();
         $this->tokens = array_values(
@@ -37,5 +40,6 @@ final readonly class TokensPage
         );
         $this->fresh = $fresh;
         $this->address = url('/api');
+        $this->places = PlaceShown::of($person->id, $session);
     }
 }

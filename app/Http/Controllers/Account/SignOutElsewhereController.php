@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Account;
+
+use App\Actions\Account\ChangePassword;
+use App\Models\User;
+use App\Security\SecurityLog;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use PlainLedger\Core\Text\Text;
+
+/** Signed out wherever else one is signed in. */
+final class SignOutElsewhereController
+{
+    public function __invoke(Request $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $out = ChangePassword::signOut($user, $request->session()->getId());
+        SecurityLog::note('signed out elsewhere', ['account' => $user->id, 'signed_out' => $out]);
+
+        return back()->with('told', $out === 0 ? 'You were signed in nowhere else.'
+            : 'Signed out elsewhere: '.Text::count($out, 'place').'.');
+    }
+}
