@@ -17,8 +17,9 @@ final readonly class ContentRequirements
 {
     /** For which pixels are looked at, each picture's. */
     public const OF_PIXELS = [
-        RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN, RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP,
-        RequirementId::CONTENT_CADENCE, RequirementId::CONTENT_REFERENCE,
+        RequirementId::CONTENT_BLACK, RequirementId::CONTENT_ALPHA_USED, RequirementId::CONTENT_FROZEN,
+        RequirementId::CONTENT_HOLD, RequirementId::CONTENT_LOOP, RequirementId::CONTENT_CADENCE,
+        RequirementId::CONTENT_REFERENCE,
     ];
 
     /** @return list<Descriptor> in the ledger’s order */
