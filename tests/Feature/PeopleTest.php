@@ -262,6 +262,13 @@ final class PeopleTest extends LedgerTestCase
         self::assertSame(['Tides', 'tc', 'series'], array_values($this->production->refresh()->only(
             ['name', 'code', 'kind'],
         )));
+        // another folder of the intake is not theirs to take
+        foreach (['tide_plates/{shot}', 'elsewhere/{shot}', 'tide_x'] as $path) {
+            $this->post("{$of}/roots", ['label' => 'X', 'path' => $path])->assertSessionHasErrors('path');
+        }
+        $this->post("{$of}/roots", ['label' => 'Own', 'path' => 'tide/plates/{shot}'])->assertSessionHasNoErrors();
+        $this->production->intakeRoots()->where('label', 'Own')->delete();
+        $this->coordinator->forceFill(['is_administrator' => true])->save();
         $this->post("{$of}/roots", ['label' => 'Plates', 'path' => 'tide_plates/{shot}'])->assertSessionHasNoErrors();
         self::assertDirectoryExists("{$this->intake->folder}/tide_plates");
         foreach (['../out/{shot}', '/etc', '{shot}', "a\0b"] as $path) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Models\Production;
+use App\Models\Rules\RootPlace;
+use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A folder below the intake, in which files of a production lie. */
@@ -14,8 +17,28 @@ final class IntakeRootRequest extends FormRequest
     {
         return [
             'label' => ['required', 'string', 'max:80'],
-            'path' => ['required', 'string', 'max:400', 'regex:~^[^\x00-\x1F]+$~'],
+            'path' => ['required', 'string', 'max:400', 'regex:~^[^\x00-\x1F]+$~', $this->refuseElsewhere(...)],
         ];
+    }
+
+    /** What lies in the intake and is no production's is for administrators to give away. */
+    private function refuseElsewhere(string $field, mixed $path, \Closure $fail): void
+    {
+        $production = $this->route('production');
+        $user = $this->user();
+        if (! is_string($path) || ! $production instanceof Production || ! $user instanceof User) {
+            return;
+        }
+        foreach ($production->intakeRoots()->get() as $root) {
+            if (str_starts_with(RootPlace::base($path).'/', RootPlace::base($root->path).'/')) {
+                return;
+            }
+        }
+        $own = $production->intakeRoots()->orderBy('id')->value('path');
+        if (! $user->is_administrator) {
+            $within = is_string($own) ? ' “'.RootPlace::base($own).'/”' : ' this production’s own folder';
+            $fail("It has to lie below{$within}. Elsewhere in the intake an administrator may put it.");
+        }
     }
 
     /** @return array<string, string> */
