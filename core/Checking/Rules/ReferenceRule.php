@@ -51,7 +51,17 @@ final readonly class ReferenceRule implements Rule
             return self::unlike($subject, $pass, $wrong, implode('; ', $found));
         }
 
-        return $isUnknown || $found === [] ? Cell::unknown() : Cell::of(Mark::Equal, implode('; ', $found));
+        if ($isUnknown || $found === []) {
+            return self::untold($isUnknown, $subject);
+        }
+
+        return Cell::of(Mark::Equal, implode('; ', $found));
+    }
+
+    /** Of a movie of another size nothing is told. */
+    private static function untold(bool $isUnknown, Subject $subject): ?Cell
+    {
+        return ! $isUnknown && $subject->part->delivers->isMovie() ? null : Cell::unknown();
     }
 
     private static function isUnseenMovie(PassMatch $pass, Subject $subject): bool
@@ -88,7 +98,10 @@ final readonly class ReferenceRule implements Rule
         $numbers = PictureNumbers::of($subject->part, $subject->source(), count($pixels->samples ?? []));
         $place = array_search($approved->frame, $numbers, true);
 
-        return $place === false ? false : $pixels->distances[$place] ?? null;
+        $distance = $place === false ? null : $pixels->distances[$place] ?? null;
+
+        // a movie may well be smaller than its frames are
+        return $place === false || ($distance !== null && $distance->mean() === null) ? false : $distance;
     }
 
     /** @param  list<int>  $wrong */

@@ -171,6 +171,17 @@ final class MovieContentTest extends TestCase
         self::assertSame('balanced', $meant['verdict']);
     }
 
+    /** Rate control packs the same picture otherwise each time: then nobody can say that it does not stand. */
+    public function test_a_codec_with_losses_does_not_tell_that_pictures_do_not_stand(): void
+    {
+        $bench = self::bench(self::moving(), self::FORMS['mjpeg']);
+        $asked = self::checked($bench, ['content.cadence' => '2']);
+        self::assertSame('unknown', self::line($asked, 'content.cadence')[0]);
+        self::assertSame([[], 'open'], [$asked['causes'], $asked['verdict']]);
+        $lossless = self::checked(self::bench(self::moving(), self::FORMS['png']), ['content.cadence' => '2']);
+        self::assertSame(['unequal', 'every'], self::line($lossless, 'content.cadence'));
+    }
+
     public function test_held_at_its_ends(): void
     {
         $places = [0, 0, 0, 6, 10, 14, 18, 22, 26, 30, 30, 30];
@@ -225,6 +236,12 @@ final class MovieContentTest extends TestCase
         $check = CheckReport::of($asked, null, $other)->toArray();
         self::assertSame('unequal', self::line($check, 'content.reference')[0]);
         self::assertSame(['value-differs'], array_column($check['causes'], 'id'));
+        // of another size they are not compared
+        $small = imagescale(self::picture(12), 25, 13) ?: self::fail('no image');
+        $smaller = $bench->scan(looksFor: $asked, approved: [1005 => GdPixels::of($small)]);
+        $check = CheckReport::of($asked, null, $smaller)->toArray();
+        self::assertSame(['content.reference'], array_column($check['not_checked'], 'id'));
+        self::assertSame('balanced', $check['verdict']);
     }
 
     /** What was seen is kept with the delivery, and two files that say the same of themselves are two. */

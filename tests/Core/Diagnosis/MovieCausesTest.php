@@ -288,7 +288,7 @@ final class MovieCausesTest extends TestCase
         self::assertSame(
             [
                 'part' => 'frames', 'frames' => '1001-1024', 'looked' => 'pictures', 'order' => 'right',
-                'shows' => '1001-1024', 'repeated' => 1, 'why_not' => null,
+                'shows' => '1001-1024', 'repeated' => 1, 'through' => null, 'apart' => '', 'why_not' => null,
                 'newer' => '',
             ],
             $document['movies'][0]['against'],
