@@ -1,5 +1,5 @@
 import type { Rate } from '../../lib/timecode';
-import { timeOf } from './place';
+import { pictureAt, timeOf } from './place';
 
 /** The points at which the lightness of a picture is taken: the middle of each cell of a grid. */
 const ACROSS = 48;
@@ -40,6 +40,8 @@ export function spread(count: number, many: number): number[] {
 
 const PATIENCE = 15_000;
 
+const TRIES = 5;
+
 /** Waits until a film element has come to something; an error where it does not. */
 function once(video: HTMLVideoElement, event: 'loadeddata' | 'seeked', begin: () => void): Promise<void> {
     return new Promise((resolve, reject) => {
@@ -75,6 +77,33 @@ function drawn(video: HTMLVideoElement): Played {
     return { url: small.toDataURL('image/png'), grid };
 }
 
+/** When the next picture that is shown stands in the movie, in seconds; null where nothing new is shown for a while. */
+function shown(video: HTMLVideoElement): Promise<number | null> {
+    return new Promise((resolve) => {
+        const over = setTimeout(() => resolve(null), 1_000);
+        video.requestVideoFrameCallback((_, { mediaTime }) => {
+            clearTimeout(over);
+            resolve(mediaTime);
+        });
+    });
+}
+
+/** Goes to a picture, and comes back once that very one is shown: a busy browser shows the one before for a while. */
+async function goTo(video: HTMLVideoElement, picture: number, rate: Rate): Promise<void> {
+    for (let tries = 0; tries < TRIES; tries += 1) {
+        const next = shown(video);
+        await once(video, 'seeked', () => {
+            // another moment of the same picture each time, so that it is shown anew
+            video.currentTime = timeOf(picture, rate) + (tries * rate.under) / (20 * rate.over);
+        });
+        const seconds = await next;
+        if (seconds === null || pictureAt(seconds, rate) === picture) {
+            return;
+        }
+    }
+    throw new Error('This browser does not come to the pictures that are asked for.');
+}
+
 /** Pictures of a movie, played by this browser one by one; each is told as it comes. */
 export async function play(
     src: string,
@@ -86,18 +115,24 @@ export async function play(
     const video = document.createElement('video');
     video.muted = true;
     video.preload = 'auto';
-    await once(video, 'loadeddata', () => {
-        video.src = src;
-    });
-    for (const picture of pictures) {
-        if (isOver()) {
-            break;
-        }
-        await once(video, 'seeked', () => {
-            video.currentTime = timeOf(picture, rate);
+    // only what stands in the page is shown for certain
+    video.setAttribute('aria-hidden', 'true');
+    video.className = 'pointer-events-none fixed right-0 bottom-0 h-px w-px opacity-0';
+    document.body.append(video);
+    try {
+        await once(video, 'loadeddata', () => {
+            video.src = src;
         });
-        told(picture, drawn(video));
+        for (const picture of pictures) {
+            if (isOver()) {
+                break;
+            }
+            await goTo(video, picture, rate);
+            told(picture, drawn(video));
+        }
+    } finally {
+        video.removeAttribute('src');
+        video.load();
+        video.remove();
     }
-    video.removeAttribute('src');
-    video.load();
 }
