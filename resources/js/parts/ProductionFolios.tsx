@@ -37,7 +37,8 @@ const PLACES = [
 type ProductionFolio = (typeof PLACES)[number][1][number][0];
 
 function Places({ production, at }: { production: number; at: ProductionFolio | null }) {
-    const here = PLACES.find(([, pages]) => pages.some(([page]) => page === at));
+    // what stands in no row of its own is reached from the first
+    const here = at === null ? PLACES[0] : PLACES.find(([, pages]) => pages.some(([page]) => page === at));
 
     return (
         <nav aria-label="Folios" className="mx-6 mt-2">
