@@ -15,7 +15,8 @@ use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
-    'change', 'check', 'intakeRoot', 'invitation', 'membership', 'deliverable', 'link', 'log', 'message', 'move', 'preset', 'production', 'specification', 'waiver',
+    'change', 'check', 'deliverable', 'intakeRoot', 'invitation', 'link', 'log', 'membership', 'message', 'move',
+    'preset', 'production', 'specification', 'waiver',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }

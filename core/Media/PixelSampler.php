@@ -42,9 +42,8 @@ final readonly class PixelSampler
      */
     public function distance(ByteSource $source, MediaFacts $facts, int $frame): ?PictureDistance
     {
-        $approved = $this->for->approved[$frame] ?? null;
         if (
-            $approved === null
+            ($this->for->approved[$frame] ?? null) === null
             || $facts->kind === null
             || ! $facts->isWhole()
             || ! $this->decoder->decodes($facts->kind)
@@ -52,7 +51,7 @@ final readonly class PixelSampler
             return null;
         }
         try {
-            return PictureDistance::between($this->decoder->decode($source, $facts), $approved);
+            return $this->distanceOf($this->decoder->decode($source, $facts), $frame);
         } catch (PixelsRefused|FileTooLarge) {
             return null;
         }

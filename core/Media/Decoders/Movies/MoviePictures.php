@@ -126,9 +126,8 @@ final readonly class MoviePictures
         foreach ($this->kept($wanted) as $number => [$place, $size]) {
             if (isset($wanted[$number])) {
                 $bytes = $this->read($place, $size);
-                // of light and colour difference only the light is taken
                 yield $number => $raw === null ? $this->decoded($bytes)
-                    : [$raw->pixels($bytes), hash('xxh128', $bytes, true)];
+                    : [$raw->pixels($bytes), $raw->isLightAlone() ? hash('xxh128', $bytes, true) : ''];
             }
         }
     }

@@ -19,13 +19,36 @@ final readonly class RawPicture
 
     private const LIGHT_FIRST_IN_PAIRS = ['YUY2', 'yuvs', 'yuv2'];
 
+    /** Colour type and bits of the lines that come of it. */
+    private int $colour;
+
+    private int $bits;
+
+    private string $anyLight;
+
+    /** Each byte of light as it is from 0 to 255. */
+    private string $fullLight;
+
     /** @param  string  $form  as {@see RawLight} reads it */
-    public function __construct(private string $form, private int $width, private int $height) {}
+    public function __construct(private string $form, private int $width, private int $height)
+    {
+        [$this->colour, $this->bits] = $this->kept();
+        $this->anyLight = implode('', array_map(chr(...), range(0, 255)));
+        $this->fullLight = implode('', array_map(
+            static fn (int $light): string => chr(RawLight::full($light)),
+            range(0, 255),
+        ));
+    }
+
+    /** Whether colour difference was left out, so that pixels as they come do not tell two pictures apart. */
+    public function isLightAlone(): bool
+    {
+        return $this->colour === PngContainer::GREY;
+    }
 
     /** @throws PixelsRefused where the picture is shorter than it must be */
     public function pixels(string $bytes): GdPixels
     {
-        [$colour, $bits] = $this->kept();
         $isBottomUp = str_starts_with($this->form, 'avi ');
         $length = $this->lineLength();
         $lines = [];
@@ -35,10 +58,10 @@ final readonly class RawPicture
                 : $this->ordered($line);
         }
 
-        return PngContainer::image($this->width, $this->height, $colour, $bits, $lines);
+        return PngContainer::image($this->width, $this->height, $this->colour, $this->bits, $lines);
     }
 
-    /** @return array{int, int} colour type and bits of the lines that come of it */
+    /** @return array{int, int} colour type and bits */
     private function kept(): array
     {
         return match (true) {
@@ -61,8 +84,8 @@ final readonly class RawPicture
             $this->form === 'v210' => intdiv($this->width + 47, 48) * 128,
             $this->form === 'v308', $this->form === '24BG', $this->form === 'raw 24' => 3 * $this->width,
             $isPadded && str_ends_with($this->form, '24') => 3 * $this->width + (4 - 3 * $this->width % 4) % 4,
-            $this->kept()[1] === 16 => 4 * intdiv($this->width + 1, 2),
-            $this->kept()[0] === PngContainer::GREY => $this->width,
+            $this->bits === 16 => 4 * intdiv($this->width + 1, 2),
+            $this->isLightAlone() => $this->width,
             default => 4 * $this->width,
         };
     }
@@ -78,7 +101,7 @@ final readonly class RawPicture
             in_array($this->form, ['top 32', 'avi 32'], true) => SampleOrder::turnedThrees(
                 SampleOrder::firstThree($line),
             ),
-            default => self::full($this->light($line)),
+            default => $this->full($this->light($line)),
         };
     }
 
@@ -111,13 +134,8 @@ final readonly class RawPicture
     }
 
     /** From 16 to 235, as light is kept beside colour difference, to 0 to 255 (ITU-R BT.601, 2.5.3). */
-    private static function full(string $light): string
+    private function full(string $light): string
     {
-        $to = implode('', array_map(
-            static fn (int $value): string => chr(RawLight::full($value)),
-            range(0, 255),
-        ));
-
-        return strtr($light, implode('', array_map(chr(...), range(0, 255))), $to);
+        return strtr($light, $this->anyLight, $this->fullLight);
     }
 }
