@@ -228,6 +228,8 @@ final class PeopleTest extends LedgerTestCase
         auth()->logout();
         $page = $this->page($link);
         self::assertSame(['password', 'Artist'], [$page['kind'], $page['name']]);
+        $name = ['password' => 'artist-12345678', 'again' => 'artist-12345678'];
+        $this->post($link, $name)->assertSessionHasErrors('password');
         $this->post($link, ['password' => self::PASSWORD, 'again' => self::PASSWORD])->assertRedirect('/');
         $this->assertAuthenticatedAs($this->artist);
         auth()->logout();

@@ -1,5 +1,6 @@
 import { useForm } from '@inertiajs/react';
 import type { ChangeEvent, SyntheticEvent } from 'react';
+import { OwnerAndDue } from '../features/production/OwnerAndDue';
 import { ByCode, PutAway } from '../features/production/PutAway';
 import { to } from '../lib/route';
 import { useAction } from '../lib/useAction';
@@ -53,25 +54,7 @@ function About({ page }: { page: AboutPage }) {
                     ))}
                 </select>
             </Field>
-            <Field id="about-owner" label="Owner" fault={form.errors.owner}>
-                <select id="about-owner" className="select" value={form.data.owner} onChange={set('owner')}>
-                    <option value="">nobody yet</option>
-                    {people.map(({ id, name, role }) => (
-                        <option key={id} value={id}>
-                            {name}, {role}
-                        </option>
-                    ))}
-                </select>
-            </Field>
-            <Field id="about-due" label="Due" fault={form.errors.due}>
-                <input
-                    id="about-due"
-                    type="datetime-local"
-                    className="input w-56!"
-                    value={form.data.due}
-                    onChange={set('due')}
-                />
-            </Field>
+            <OwnerAndDue people={people} values={form.data} errors={form.errors} onChange={form.setData} />
             <p className="pt-3">
                 <button className="btn btn-primary" disabled={form.processing || !form.isDirty}>
                     Save

@@ -1,5 +1,6 @@
 import { useState, type SyntheticEvent } from 'react';
 import { Beginning, type Way } from '../features/production/Beginning';
+import { OwnerAndDue } from '../features/production/OwnerAndDue';
 import { useDeliverableForm, type Set } from '../features/production/deliverableForm';
 import { to } from '../lib/route';
 import { Book } from '../parts/Book';
@@ -66,25 +67,7 @@ export default function NewDeliverable(page: NewDeliverablePage) {
                 >
                     <input id="range" className="input mono" value={form.data.range} onChange={set('range')} />
                 </Field>
-                <Field id="owner" label="Owner" fault={form.errors.owner}>
-                    <select id="owner" className="select" value={form.data.owner} onChange={set('owner')}>
-                        <option value="">nobody yet</option>
-                        {people.map((person) => (
-                            <option key={person.id} value={person.id}>
-                                {person.name}, {person.role}
-                            </option>
-                        ))}
-                    </select>
-                </Field>
-                <Field id="due" label="Due" fault={form.errors.due}>
-                    <input
-                        id="due"
-                        type="datetime-local"
-                        className="input w-56!"
-                        value={form.data.due}
-                        onChange={set('due')}
-                    />
-                </Field>
+                <OwnerAndDue people={people} values={form.data} errors={form.errors} onChange={form.setData} />
                 <p className="pt-4">
                     <button
                         className="btn btn-primary"

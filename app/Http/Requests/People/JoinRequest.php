@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Models\Invitation;
 use App\Security\PasswordRule;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -34,9 +35,11 @@ final class JoinRequest extends FormRequest
 
     private function isGood(string $field, mixed $value, \Closure $fail): void
     {
-        $why = is_string($value)
-            ? PasswordRule::refuses($value, $this->string('name')->toString(), $this->string('email')->toString())
-            : null;
+        $word = $this->route('word');
+        $whose = is_string($word) ? Invitation::of($word)?->user : null;
+        $name = $whose->name ?? $this->string('name')->toString();
+        $email = $whose->email ?? $this->string('email')->toString();
+        $why = is_string($value) ? PasswordRule::refuses($value, $name, $email) : null;
         if ($why !== null) {
             $fail($why);
         }

@@ -22,18 +22,18 @@ final class AboutRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $production = $this->deliverable()->production_id;
+        $own = $this->deliverable();
+        $isCopy = $this->isMethod('POST');
         $of = static fn (string $table, string $column): object => Rule::exists($table, $column)
-            ->where('production_id', $production);
+            ->where('production_id', $own->production_id);
 
         return [
-            'code' => [
-                'required', 'string', 'max:80', 'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~', $this->refuseTaken(...),
-            ],
+            // of a copy it is another than its model's
+            'code' => ['required', new DeliverableCode($own->production, $isCopy ? null : $own)],
             'title' => ['sometimes', 'nullable', 'string', 'max:160'],
             // a copy has the one that its model has
             'specification' => [
-                $this->isMethod('POST') ? 'nullable' : 'required', 'integer', $of('specifications', 'id'),
+                $isCopy ? 'nullable' : 'required', 'integer', $of('specifications', 'id'),
             ],
             'owner' => ['sometimes', 'nullable', 'integer', $of('memberships', 'user_id')],
             'due' => ['sometimes', 'nullable', 'date'],
@@ -44,24 +44,9 @@ final class AboutRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter '
-                .'or a digit.',
             'required' => 'This is needed.',
             'due.date' => 'This is no date.',
         ];
-    }
-
-    /** Of a copy all but its own; else all but this one. */
-    private function refuseTaken(string $field, mixed $code, \Closure $fail): void
-    {
-        $own = $this->deliverable();
-        $there = is_string($code)
-            ? $own->production->everything()->whereRaw('lower(code) = ?', [strtolower($code)])->first()
-            : null;
-        if ($there !== null && ($this->isMethod('POST') || ! $there->is($own))) {
-            $fail('This production has a deliverable of that code already'
-                .($there->put_away_at === null ? '.' : '; it was put away.'));
-        }
     }
 
     /** @return array<string, mixed> */

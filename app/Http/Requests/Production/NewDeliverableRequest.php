@@ -33,13 +33,7 @@ final class NewDeliverableRequest extends FormRequest
         $id = $this->production()->id;
 
         return [
-            'code' => [
-                'required',
-                'string',
-                'max:80',
-                'regex:~^[A-Za-z0-9][A-Za-z0-9_.-]*$~',
-                $this->refuseTaken(...),
-            ],
+            'code' => ['required', new DeliverableCode($this->production())],
             'title' => ['nullable', 'string', 'max:160'],
             'specification' => ['nullable', 'integer', $ofProduction('specifications', 'id', $id)],
             'newTitle' => ['nullable', 'string', 'max:160'],
@@ -57,22 +51,9 @@ final class NewDeliverableRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'code.regex' => 'A code has letters, digits, dots, dashes and underscores, and begins with a letter '
-                .'or a digit.',
             'required' => 'This is needed.',
             'due.date' => 'This is no date.',
         ];
-    }
-
-    /** @param  \Closure(string): mixed  $fail */
-    private function refuseTaken(string $field, mixed $code, \Closure $fail): void
-    {
-        $deliverables = $this->production()->everything();
-        if (is_string($code) && $deliverables->whereRaw('lower(code) = ?', [strtolower($code)])->exists()) {
-            $fail(
-                'This production has a deliverable of that code already; small and large letters make no difference.',
-            );
-        }
     }
 
     /**

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Production;
+
+use App\Models\Deliverable;
+use App\Models\Production;
+use Closure;
+use Illuminate\Contracts\Validation\ValidationRule;
+
+/** A code of a deliverable: one that can stand in names, and that no other of its production has. */
+final readonly class DeliverableCode implements ValidationRule
+{
+    private const LONGEST = 80;
+
+    private const SHAPE = '~^[A-Za-z0-9][A-Za-z0-9_.-]*$~D';
+
+    /** @param  Deliverable|null  $own  the one that has it already, which may keep it */
+    public function __construct(private Production $production, private ?Deliverable $own = null) {}
+
+    public function validate(string $attribute, mixed $value, Closure $fail): void
+    {
+        if (! is_string($value) || preg_match(self::SHAPE, $value) !== 1) {
+            $fail('A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.');
+
+            return;
+        }
+        if (strlen($value) > self::LONGEST) {
+            $fail('A code has at most '.self::LONGEST.' letters.');
+        }
+        $there = $this->production->everything()->whereRaw('lower(code) = ?', [strtolower($value)])->first();
+        if ($there !== null && ! $there->is($this->own)) {
+            $fail('This production has a deliverable of that code already'
+                .($there->put_away_at === null ? '' : ', which was put away')
+                .'; small and large letters make no difference.');
+        }
+    }
+}
