@@ -22,7 +22,7 @@ final readonly class PictureData implements Calculation
 
     public function title(): string
     {
-        return 'Room for pictures, unpacked';
+        return 'Room for pictures, uncompressed';
     }
 
     public function fields(): array

@@ -28,6 +28,11 @@ final readonly class LogPattern
         '*' => '.{0,2000}?',
     ];
 
+    private const EXAMPLES = [
+        'frame' => '1001', 'seconds' => '61.5', 'time' => '0:01:01', 'clock' => '2026-11-24 10:15:00',
+        'file' => 'TC_010/TC_010.1001.exr', 'message' => 'out of memory', 'word' => 'beauty',
+    ];
+
     private const LONGEST = 500;
 
     private const STEPS = 60_000;
@@ -167,6 +172,20 @@ final readonly class LogPattern
     private static function limited(string $expression): string
     {
         return '~(*LIMIT_MATCH='.self::STEPS.')(*LIMIT_DEPTH=2000)'.$expression.'~i';
+    }
+
+    /** A line as it could stand in a log; empty for a regular expression, of which none is made. */
+    public function example(): string
+    {
+        if ($this->source[0] === '/') {
+            return '';
+        }
+
+        return (string) preg_replace_callback(
+            '~\{\s*([a-z*]+)\s*\}~i',
+            static fn (array $m): string => self::EXAMPLES[strtolower($m[1])] ?? '…',
+            $this->source,
+        );
     }
 
     /**

@@ -9,15 +9,19 @@ final readonly class LogShape
 {
     private const MOST = 20;
 
-    /** @param  non-empty-list<array{LogEvent, LogPattern}>  $patterns */
-    private function __construct(public string $name, public array $patterns) {}
+    /**
+     * @param  non-empty-list<array{LogEvent, LogPattern}>  $patterns
+     * @param  string  $example  a line that reads so; empty where none is known
+     */
+    private function __construct(public string $name, public array $patterns, public string $example) {}
 
     /**
      * @param  list<array{event: string, pattern: string}>  $patterns
+     * @param  string  $example  a line of such a log; one that does not read so is replaced
      *
      * @throws LogPatternRefused
      */
-    public static function of(string $name, array $patterns): self
+    public static function of(string $name, array $patterns, string $example = ''): self
     {
         $read = [];
         foreach (array_slice($patterns, 0, self::MOST) as ['event' => $event, 'pattern' => $pattern]) {
@@ -35,7 +39,23 @@ final readonly class LogShape
             throw LogPatternRefused::because('A shape has at least one pattern.');
         }
 
-        return new self($name, $read);
+        $shape = new self($name, $read, trim($example));
+
+        return trim($example) !== '' && $shape->read($example) !== []
+            ? $shape
+            : new self($name, $read, self::exampleOf($read));
+    }
+
+    /**
+     * Of the line that tells that a frame is finished, where there is one; else of the first.
+     *
+     * @param  non-empty-list<array{LogEvent, LogPattern}>  $patterns
+     */
+    private static function exampleOf(array $patterns): string
+    {
+        $finished = array_filter($patterns, static fn (array $p): bool => $p[0] === LogEvent::Finished);
+
+        return [...$finished, ...$patterns][0][1]->example();
     }
 
     /** @return list<self> the shapes that come with the program */
@@ -70,6 +90,7 @@ final readonly class LogShape
                     ],
                     ...$trouble,
                 ],
+                'Frame 1001 (1/96), time 0:01:01.5',
             ),
             self::of(
                 'finished frame, seconds after it',
@@ -86,6 +107,7 @@ final readonly class LogShape
                     ],
                     ...$trouble,
                 ],
+                'Finished frame 1001 in 61.5 s',
             ),
             self::of(
                 'saved files alone',
@@ -97,6 +119,7 @@ final readonly class LogShape
                     ],
                     ...$trouble,
                 ],
+                'Saved: TC_010/TC_010.1001.exr',
             ),
         ];
     }

@@ -19,6 +19,24 @@ final readonly class Preset
         public array $document,
     ) {}
 
+    /**
+     * What can be asked of everything that a house makes: the picture and the rate, not files, names or lengths.
+     *
+     * @return array<string, mixed> requirements
+     */
+    public function forTheHouse(): array
+    {
+        $asked = $this->document['require'] ?? null;
+        $house = [];
+        foreach (is_array($asked) ? $asked : [] as $id => $value) {
+            if ($id === RequirementId::TIME_RATE || preg_match('~^(picture|color)\.~', (string) $id) === 1) {
+                $house[(string) $id] = $value;
+            }
+        }
+
+        return $house;
+    }
+
     /** @return list<self> those that ship with the program */
     public static function shipped(): array
     {

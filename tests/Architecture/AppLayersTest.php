@@ -15,7 +15,7 @@ final class AppLayersTest
     /** Each uses those before it. */
     private const ORDER = [
         ['Models', 'Policies'],
-        ['Processes', 'Health', 'Rendering', 'Intake'],
+        ['Processes', 'Health', 'Rendering', 'Intake', 'Audit', 'Notices', 'Webhooks'],
         ['Actions'],
         ['Http', 'Console'],
     ];

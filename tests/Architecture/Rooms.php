@@ -10,7 +10,8 @@ final readonly class Rooms
     public const ORDER = [
         'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Naming', 'Specification', 'Scene', 'Delivery', 'Matching',
         'Checking',
-        'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Assembly', 'Messages', 'Report',
+        'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Recognition', 'Assembly',
+        'Messages', 'Report',
         'Calculator', 'Tree',
     ];
 

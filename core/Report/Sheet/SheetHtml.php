@@ -44,7 +44,7 @@ final readonly class SheetHtml implements SheetWriter
         return "<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
             ."content=\"width=device-width\"><title>{$title}</title><style>"
             .str_replace('9.5pt', $this->size / 10 .'pt', self::STYLE)
-            ."</style></head>\n<body><main>{$body}{$foot}</main></body></html>\n";
+            ."</style></head>\n<body><main aria-label=\"The sheet\">{$body}{$foot}</main></body></html>\n";
     }
 
     private const STYLE = <<<'CSS'
