@@ -22,6 +22,24 @@ $type = $types[strtolower(pathinfo($path, PATHINFO_EXTENSION))] ?? null;
 if ($type !== null && $file !== false && is_file($file) && str_starts_with($file, __DIR__.'/public/')) {
     header_remove('X-Powered-By');
     header("Content-Type: {$type}");
+    // built files lie there packed too
+    $accepted = (string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '');
+    foreach (['br' => 'br', 'gzip' => 'gz'] as $encoding => $end) {
+        $isTaken = preg_match("~\\b{$encoding}\\b(?!\\s*;\\s*q=0(?:\\.0*)?\\s*(?:,|$))~", $accepted) === 1;
+        if ($isTaken && is_file("{$file}.{$end}")) {
+            header("Content-Encoding: {$encoding}");
+            $file .= ".{$end}";
+            break;
+        }
+    }
+    header('Vary: Accept-Encoding');
+    $mark = '"'.dechex((int) filemtime($file)).'-'.dechex((int) filesize($file)).'"';
+    header("ETag: {$mark}");
+    if (in_array($mark, array_map(trim(...), explode(',', (string) ($_SERVER['HTTP_IF_NONE_MATCH'] ?? ''))), true)) {
+        http_response_code(304);
+
+        return true;
+    }
     header('Content-Length: '.filesize($file));
     header('X-Content-Type-Options: nosniff');
     header('X-Frame-Options: DENY');

@@ -13,6 +13,7 @@ return [
             'lock_connection' => 'side',
             'lock_table' => 'cache_locks',
         ],
+        'redis' => ['driver' => 'redis', 'connection' => 'default', 'lock_connection' => 'default'],
     ],
     'prefix' => 'plain_ledger',
 ];

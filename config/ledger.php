@@ -24,5 +24,12 @@ return [
     'most_checks' => (int) env('LEDGER_MOST_CHECKS', 5000),
     // bytes of an archive that somebody uploads
     'largest_archive' => (int) env('LEDGER_LARGEST_ARCHIVE', 4_000_000_000),
+    // where copies of the databases go, and how many of each are kept
+    'backups' => env('LEDGER_BACKUPS'),
+    'backups_kept' => (int) env('LEDGER_BACKUPS_KEPT', 10),
+    // whether programs elsewhere may be told of something at addresses of this network
+    'webhooks_private' => (bool) env('LEDGER_WEBHOOKS_PRIVATE', false),
+    // whether each answer says how long it took, for bench/pages.mjs
+    'timing' => (bool) env('LEDGER_TIMING', false),
     'demo' => (bool) env('LEDGER_DEMO', false),
 ];

@@ -11,6 +11,10 @@ return [
             'driver' => 'database', 'connection' => 'side', 'table' => 'jobs', 'queue' => 'default',
             'retry_after' => 1900, 'after_commit' => true,
         ],
+        'redis' => [
+            'driver' => 'redis', 'connection' => 'default', 'queue' => 'default', 'retry_after' => 1900,
+            'block_for' => 2, 'after_commit' => true,
+        ],
     ],
     'batching' => ['database' => 'side', 'table' => 'job_batches'],
     'failed' => ['driver' => 'database-uuids', 'database' => 'side', 'table' => 'failed_jobs'],

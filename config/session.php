@@ -7,7 +7,8 @@ $secure = str_starts_with((string) env('APP_URL', ''), 'https://');
 
 return [
     'driver' => env('SESSION_DRIVER', 'database'),
-    'connection' => 'side',
+    // a database, or one of Redis
+    'connection' => env('SESSION_DRIVER', 'database') === 'redis' ? 'default' : 'side',
     'table' => 'sessions',
     'lifetime' => (int) env('SESSION_LIFETIME', 480),
     // minutes after which one signs in anew, however busy one was

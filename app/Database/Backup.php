@@ -9,10 +9,12 @@ use SQLite3;
 /** Copies of the databases by SQLite's online backup: whole at one moment, whoever writes meanwhile. */
 final readonly class Backup
 {
-    /** Older ones than so many are cleared away. */
-    private const KEPT = 10;
-
     private const TEMPORARY = '.part';
+
+    public static function folder(): string
+    {
+        return (string) (config('ledger.backups') ?: storage_path('app/backups'));
+    }
 
     /**
      * @return list<string> where the copies are
@@ -21,11 +23,11 @@ final readonly class Backup
      */
     public function make(): array
     {
-        $folder = storage_path('app/backups');
+        $folder = self::folder();
         if (! is_dir($folder) && ! @mkdir($folder, 0o700, true)) {
             throw BackupRefused::because('the databases', "{$folder} cannot be made");
         }
-        $moment = gmdate('Ymd-His');
+        $moment = self::freeMoment($folder);
         $places = [];
         foreach (['ledger', 'side'] as $name) {
             $database = (string) config("database.connections.{$name}.database");
@@ -36,6 +38,14 @@ final readonly class Backup
         $this->clear($folder);
 
         return $places;
+    }
+
+    /** Two in one second do not write over each other. */
+    private static function freeMoment(string $folder): string
+    {
+        for ($at = time(); file_exists("{$folder}/ledger-".gmdate('Ymd-His', $at).'.sqlite'); $at++);
+
+        return gmdate('Ymd-His', $at);
     }
 
     private function copy(string $database, string $to): string
@@ -68,7 +78,7 @@ final readonly class Backup
         foreach (['ledger', 'side'] as $name) {
             $copies = glob("{$folder}/{$name}-*.sqlite") ?: [];
             rsort($copies);
-            array_map(unlink(...), array_slice($copies, self::KEPT));
+            array_map(unlink(...), array_slice($copies, max(1, (int) config('ledger.backups_kept'))));
         }
     }
 }

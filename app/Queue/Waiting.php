@@ -7,7 +7,6 @@ namespace App\Queue;
 use App\Models\Check;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /** Checks that wait for their turn, or are worked on: and those that nobody works on any more. */
 final readonly class Waiting
@@ -29,15 +28,16 @@ final readonly class Waiting
      */
     public static function breakOffLost(?int $deliverable = null): int
     {
-        $database = config('queue.connections.'.config('queue.default').'.driver') === 'database';
-        $before = Carbon::now()->subSeconds($database ? self::PATIENCE : self::LONG);
+        $driver = config('queue.connections.'.config('queue.default').'.driver');
+        $isKnown = in_array($driver, ['database', 'redis'], true);
+        $before = Carbon::now()->subSeconds($isKnown ? self::PATIENCE : self::LONG);
         $lost = Check::query()->underWay()
             ->when($deliverable !== null, static fn (Builder $query) => $query->where('deliverable_id', $deliverable))
             ->whereRaw('coalesce(seen_at, created_at) < ?', [$before->toDateTimeString()])
             ->get(['id', 'deliverable_id', 'state', 'created_at']);
         $many = 0;
         foreach ($lost as $check) {
-            if (! ($database && self::isQueued($check->id))) {
+            if (! ($isKnown && QueueStore::hasCheck($check->id))) {
                 $check->fail(self::NOBODY);
                 $many++;
             }
@@ -46,24 +46,16 @@ final readonly class Waiting
         return $many;
     }
 
-    private static function isQueued(int $check): bool
-    {
-        return DB::connection('side')->table('jobs')->where('payload', 'like', '%"check":'.$check.',%')->exists();
-    }
-
     /** Seconds that the oldest job waits for its turn; 0 where none does. */
     public static function longest(): int
     {
-        $since = DB::connection('side')->table('jobs')
-            ->whereNull('reserved_at')
-            ->where('available_at', '<=', time())
-            ->min('available_at');
+        $since = QueueStore::waitsSince();
 
-        return $since === null ? 0 : max(0, time() - (int) $since);
+        return $since === null ? 0 : max(0, time() - $since);
     }
 
     public static function count(): int
     {
-        return DB::connection('side')->table('jobs')->count();
+        return QueueStore::count();
     }
 }

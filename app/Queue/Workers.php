@@ -59,7 +59,7 @@ final class Workers
         }
     }
 
-    public static function has(?int $job): void
+    public static function has(?string $job): void
     {
         if (self::$id !== null) {
             self::$told = time();
@@ -85,8 +85,7 @@ final class Workers
             DB::connection('side')->transaction(static function () use ($worker): void {
                 // of several who see it gone, one frees its job
                 if (self::table()->where('id', $worker->id)->delete() === 1 && $worker->job_id !== null) {
-                    DB::connection('side')->table('jobs')->where('id', $worker->job_id)->whereNotNull('reserved_at')
-                        ->update(['reserved_at' => null, 'available_at' => time()]);
+                    QueueStore::free((string) $worker->job_id);
                 }
             });
         }
