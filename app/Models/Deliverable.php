@@ -131,9 +131,11 @@ final class Deliverable extends Model
      */
     public function scopeOpenTo(Builder $query, User $reader): void
     {
-        $decides = $reader->memberships()->get()->filter(static fn (Membership $m): bool => $m->role->decides());
-        $query->where(fn (Builder $any) => $any->where('owner_id', $reader->id)
-            ->orWhereIn('production_id', $decides->pluck('production_id')));
+        $in = $reader->memberships()->get();
+        $decides = $in->filter(static fn (Membership $m): bool => $m->role->decides());
+        $query->whereIn('production_id', $in->pluck('production_id'))
+            ->where(fn (Builder $any) => $any->where('owner_id', $reader->id)
+                ->orWhereIn('production_id', $decides->pluck('production_id')));
     }
 
     /**
@@ -171,18 +173,21 @@ final class Deliverable extends Model
     /** @return list<Layer> house, specification, deliverable: each laid over the one before */
     public function layers(SpecificationRevision $revision): array
     {
-        // what a deliverable says of itself is there for names without being typed twice
-        $own = [
+        return [
+            $this->production->houseLayer(),
+            new Layer(SetBy::Specification, ['values' => $this->impliedValues()], $this->code),
+            $revision->layer(),
+            new Layer(SetBy::Deliverable, $this->ownLayer(), $this->code),
+        ];
+    }
+
+    /** @return array<string, string> what it says of itself is there for names without being typed twice */
+    public function impliedValues(): array
+    {
+        return [
             'production' => $this->production->code,
             'shot' => $this->code,
             ...($this->owner === null ? [] : ['learner' => $this->owner->handle]),
-        ];
-
-        return [
-            $this->production->houseLayer(),
-            new Layer(SetBy::Specification, ['values' => $own], $this->code),
-            $revision->layer(),
-            new Layer(SetBy::Deliverable, $this->ownLayer(), $this->code),
         ];
     }
 

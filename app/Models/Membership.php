@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $production_id
  * @property Role $role
  * @property User $user
+ * @property Production $production
  */
 final class Membership extends Model
 {
@@ -26,5 +27,11 @@ final class Membership extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Production, $this> none where it was deleted */
+    public function production(): BelongsTo
+    {
+        return $this->belongsTo(Production::class);
     }
 }

@@ -7,6 +7,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\RenderLog\LogShape;
 use PlainLedger\Core\Scene\FieldMap;
@@ -21,13 +23,26 @@ use PlainLedger\Core\Specification\SetBy;
  * @property string $kind
  * @property array<string, mixed> $house
  * @property list<array<string, mixed>>|null $field_map
- * @property list<array{name: string, patterns: list<array{event: string, pattern: string}>}>|null $log_shapes
+ * @property list<array{name: string, patterns: list<array{event: string, pattern: string}>,
+ *   example?: string}>|null $log_shapes
  * @property array{machines?: int, hours?: string}|null $pool
  * @property array{bytes?: int, checks?: int, archive?: int}|null $limits  where it has others than the usual ones
+ * @property string|null $time_zone  in which its times are told where no reader's own is known; null: UTC
+ * @property array{checks: int, days: int}|null $retention  how many checks of each deliverable are kept, and those of
+ *   how many days; null: all
+ * @property bool $is_sample
+ * @property Carbon|null $archived_at  since when it can be read, and nothing in it changed
+ * @property Carbon|null $deleted_at
  */
 final class Production extends Model
 {
-    protected $fillable = ['code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool', 'limits'];
+    // for some days; then it is gone for good
+    use SoftDeletes;
+
+    protected $fillable = [
+        'code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool', 'limits', 'time_zone', 'archived_at',
+        'retention',
+    ];
 
     protected function casts(): array
     {
@@ -37,13 +52,16 @@ final class Production extends Model
             'log_shapes' => 'array',
             'pool' => 'array',
             'limits' => 'array',
+            'archived_at' => 'datetime',
+            'is_sample' => 'boolean',
+            'retention' => 'array',
         ];
     }
 
-    /** Codes are the same whatever their case. */
+    /** Codes are the same whatever their case; one that was deleted has its own still. */
     public static function byCode(string $code): ?self
     {
-        return self::query()->whereRaw('lower(code) = ?', [strtolower($code)])->first();
+        return self::withTrashed()->whereRaw('lower(code) = ?', [strtolower($code)])->first();
     }
 
     /**
@@ -74,10 +92,19 @@ final class Production extends Model
         return $this->messages()->with('to', 'by')->orderByDesc('id')->limit(2000)->get();
     }
 
-    /** @return list<array{id: int, title: string}> by title */
-    public function specificationTitles(): array
+    /**
+     * Those that are in use.
+     *
+     * @param  int|null  $also  one that is offered also where it is retired
+     * @return list<array{id: int, title: string}> by title
+     */
+    public function specificationTitles(?int $also = null): array
     {
-        return array_values($this->specifications()->orderBy('title')->get(['id', 'title'])->map(
+        $offered = $this->specifications()->where(
+            fn ($any) => $any->whereNull('retired_at')->orWhere('id', $also),
+        );
+
+        return array_values($offered->orderBy('title')->get(['id', 'title'])->map(
             static fn (Specification $s): array => ['id' => $s->id, 'title' => $s->title],
         )->all());
     }
@@ -98,6 +125,14 @@ final class Production extends Model
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    /** @return list<array{id: int, name: string, role: Role}> who can owe something in it */
+    public function people(): array
+    {
+        return array_values($this->memberships()->with('user')->get()->map(
+            static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role],
+        )->all());
     }
 
     /** @return HasMany<Invitation, $this> */
@@ -144,11 +179,29 @@ final class Production extends Model
     {
         return [
             ...array_map(
-                static fn (array $s): LogShape => LogShape::of($s['name'], $s['patterns']),
+                static fn (array $s): LogShape => LogShape::of($s['name'], $s['patterns'], $s['example'] ?? ''),
                 $this->log_shapes ?? [],
             ),
             ...LogShape::standard(),
         ];
+    }
+
+    /** The zone in which its lists, messages and hours of machines are written. */
+    public function zone(): string
+    {
+        return $this->time_zone ?? (string) config('app.timezone');
+    }
+
+    /**
+     * Those that one may see: all of them for who decides, what is theirs for everybody else.
+     *
+     * @return HasMany<Deliverable, $this>
+     */
+    public function deliverablesFor(User $reader): HasMany
+    {
+        $decides = $reader->roleIn($this->id)?->decides() ?? false;
+
+        return $decides ? $this->deliverables() : $this->deliverables()->where('owner_id', $reader->id);
     }
 
     public function houseLayer(): Layer

@@ -13,12 +13,18 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $id
  * @property int $production_id
  * @property string $title
+ * @property \Illuminate\Support\Carbon|null $retired_at  since when it is offered for nothing new
  * @property SpecificationRevision $latest
  * @property Production $production
  */
 final class Specification extends Model
 {
-    protected $fillable = ['production_id', 'title'];
+    protected $fillable = ['production_id', 'title', 'retired_at'];
+
+    protected function casts(): array
+    {
+        return ['retired_at' => 'datetime'];
+    }
 
     /** @return HasMany<SpecificationRevision, $this> */
     public function revisions(): HasMany

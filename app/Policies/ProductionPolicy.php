@@ -19,4 +19,10 @@ final class ProductionPolicy
     {
         return $user->roleIn($production->id)?->decides() ?? false;
     }
+
+    /** It goes out of the way, or comes back. */
+    public function archive(User $user, Production $production): bool
+    {
+        return $user->is_administrator || $this->decide($user, $production);
+    }
 }

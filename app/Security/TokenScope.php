@@ -12,6 +12,7 @@ enum TokenScope: string
     case Read = 'read';
     case Check = 'check';
     case Write = 'write';
+    case Administer = 'administer';
 
     private function rank(): int
     {
@@ -35,7 +36,8 @@ enum TokenScope: string
         return match ($this) {
             self::Read => 'read what is asked and how it stands',
             self::Check => 'read, and bring settings to be checked',
-            self::Write => 'read, check, and change what is asked',
+            self::Write => 'read, check, and change what is asked and who works on it',
+            self::Administer => 'all of that, and run the installation',
         };
     }
 }

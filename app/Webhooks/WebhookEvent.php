@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Webhooks;
+
+/** What an address elsewhere can be told of. */
+enum WebhookEvent: string
+{
+    case CheckEnded = 'check.ended';
+    case DeliverableAdded = 'deliverable.added';
+    case RequirementChanged = 'requirement.changed';
+    case LineAccepted = 'line.accepted';
+    case Test = 'test';
+}
