@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Account\HealthController;
 use App\Http\FaultReply;
+use App\Http\Middleware\AnswerPrograms;
 use App\Http\Middleware\EndOldSessions;
+use App\Http\Middleware\KeepArchived;
 use App\Http\Middleware\NoteExports;
+use App\Http\Middleware\NoteVisit;
+use App\Http\Middleware\PackAnswers;
 use App\Http\Middleware\RefuseOtherHosts;
+use App\Http\Middleware\SayHowLong;
 use App\Http\Middleware\SendHeaders;
 use App\Http\Middleware\ShareWithPages;
 use App\Http\Middleware\SlowGuesses;
+use App\Http\Moment;
 use App\Http\TroubleReply;
+use Illuminate\Auth\Middleware\Authorize;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -32,11 +39,19 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend(SendHeaders::class);
+        $middleware->prepend([SayHowLong::class, PackAnswers::class, SendHeaders::class]);
         $middleware->append(RefuseOtherHosts::class);
-        $middleware->web(append: [EndOldSessions::class, NoteExports::class, ShareWithPages::class]);
+        // the page writes it, for the server to read
+        $middleware->encryptCookies([Moment::COOKIE]);
+        $middleware->web(
+            append: [EndOldSessions::class, NoteVisit::class, NoteExports::class, ShareWithPages::class, KeepArchived::class],
+        );
+        $middleware->api(append: [KeepArchived::class]);
+        // whoever may not see it is told nothing of it
+        $middleware->appendToPriorityList(Authorize::class, KeepArchived::class);
         // it counts what the look at tokens says, so it stands before that
         $middleware->prependToPriorityList(AuthenticatesRequests::class, SlowGuesses::class);
+        $middleware->prependToPriorityList(SlowGuesses::class, AnswerPrograms::class);
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('productions'));
     })

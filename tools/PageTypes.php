@@ -72,6 +72,37 @@ final class PageTypes
     }
 
     /**
+     * The same as JSON Schema, by short names.
+     *
+     * @param  list<class-string>  $classes
+     * @return array<string, array<string, mixed>>
+     */
+    public function schemas(array $classes): array
+    {
+        sort($classes);
+        $aliases = [];
+        foreach ($classes as $class) {
+            $aliases += $this->aliases(new ReflectionClass($class));
+        }
+        $schemas = [];
+        foreach ($classes as $class) {
+            $reflection = new ReflectionClass($class);
+            $writer = new JsonSchemaType($reflection, $classes, $aliases);
+            $properties = [];
+            foreach ($reflection->getProperties(ReflectionProperty::IS_PUBLIC) as $property) {
+                $says = $this->says($property);
+                $properties[$property->getName()] = (object) ($writer->schema($this->typeOf($property))
+                    + ($says === '' ? [] : ['description' => $says]));
+            }
+            $schemas[$reflection->getShortName()] = [
+                'type' => 'object', 'properties' => $properties, 'required' => array_keys($properties),
+            ];
+        }
+
+        return $schemas;
+    }
+
+    /**
      * @param  ReflectionClass<object>  $class
      * @return array<string, TypeNode>
      */

@@ -10,7 +10,8 @@ use Tighten\Ziggy\Ziggy;
 final class RouteTypes
 {
     /** What no page of ours asks for. */
-    private const ELSEWHERE = '~^(?:api\.|sheet\.open$|sanctum\.|storage\.|health$|generated::)~';
+    private const ELSEWHERE =
+        '~^(?:api\.(?:check|newest|template)$|v1\.|sheet\.open$|sanctum\.|storage\.|health$|generated::)~';
 
     public static function text(): string
     {

@@ -17,7 +17,7 @@ final readonly class FollowedLink
     /** @return SheetLink|PlainResponse the page that says why it is closed, where it is */
     public static function of(Request $request, int $link, LinkKind $kind): SheetLink|PlainResponse
     {
-        $found = SheetLink::query()->where('kind', $kind)->find($link);
+        $found = SheetLink::query()->where('kind', $kind)->whereHas('deliverable.production')->find($link);
         if (! $request->hasValidRelativeSignature() || $found === null || ! $found->isOpen()) {
             $why = match (true) {
                 ! URL::hasCorrectSignature($request, false) => 'It is not one of ours, or was not copied whole.',

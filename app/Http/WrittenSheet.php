@@ -54,7 +54,7 @@ final readonly class WrittenSheet
     private static function foot(Deliverable $deliverable): string
     {
         $revision = $deliverable->specification->latest->number;
-        $now = Carbon::now()->format('j M Y, H:i');
+        $now = Carbon::now($deliverable->production->zone())->format('j M Y, H:i T');
 
         return "{$deliverable->production->name}, {$deliverable->specification->title}, revision {$revision}; "
             ."written {$now}.";

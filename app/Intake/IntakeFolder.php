@@ -136,6 +136,20 @@ final readonly class IntakeFolder
         }
     }
 
+    /** @return list<string> where files of a deliverable are looked for on this machine, and of no other */
+    public static function ownFolders(Deliverable $deliverable): array
+    {
+        $folders = [];
+        foreach (self::rootsFor($deliverable, false) as $root) {
+            $own = self::part($root, $deliverable, false);
+            if ($own !== null && $own !== $root->path) {
+                $folders[] = config('ledger.intake')."/{$own}";
+            }
+        }
+
+        return $folders;
+    }
+
     /**
      * A deliverable's own folder where it has not been made: how it would be called, and for those who oversee also the
      * command that makes it. Null where it is there, or where the root has none for each.

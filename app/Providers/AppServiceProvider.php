@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Actions\Checks\ScanSlice;
+use App\Audit\Recordings;
 use App\Database\ImmediateConnector;
+use App\Models\CheckEnded;
 use App\Models\User;
+use App\Notices\OnChange;
+use App\Notices\OnCheck;
 use App\Queue\Waiting;
 use App\Queue\Workers;
+use App\Webhooks\Announce;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -51,6 +56,10 @@ final class AppServiceProvider extends ServiceProvider
         }
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
+        Recordings::begin();
+        OnChange::begin();
+        Announce::begin();
+        Event::listen(CheckEnded::class, OnCheck::class);
         Gate::define('administer', static fn (User $user): bool => $user->is_administrator);
         Sanctum::authenticateAccessTokensUsing(static function (PersonalAccessToken $token, bool $isValid): bool {
             $holder = $token->tokenable;
@@ -96,7 +105,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         Event::listen(
             JobProcessing::class,
-            static fn (JobProcessing $event) => $own($event) ? Workers::has((int) $event->job->getJobId()) : null,
+            static fn (JobProcessing $event) => $own($event) ? Workers::has((string) $event->job->getJobId()) : null,
         );
         Event::listen(
             [JobProcessed::class, JobExceptionOccurred::class, JobFailed::class],

@@ -27,15 +27,15 @@ final readonly class RenderWork
     {
         return MachinePool::of(
             $machines ?? $production->pool['machines'] ?? 1,
-            self::local(Carbon::now()),
+            self::local(Carbon::now(), $production),
             $hours ?? $production->pool['hours'] ?? '',
         );
     }
 
-    /** Of the clock on the wall, which knows no zones. */
-    public static function local(Carbon $moment): int
+    /** Of the clock on the wall where the production is, which knows no zones. */
+    public static function local(Carbon $moment, Production $production): int
     {
-        return $moment->getTimestamp() + $moment->getOffset();
+        return $moment->getTimestamp() + $moment->copy()->setTimezone($production->zone())->getOffset();
     }
 
     /**
@@ -185,7 +185,7 @@ final readonly class RenderWork
                 $deliverable->code,
                 $frames,
                 $times[0],
-                $deliverable->due_at === null ? null : self::local($deliverable->due_at),
+                $deliverable->due_at === null ? null : self::local($deliverable->due_at, $deliverable->production),
                 self::bytes($deliverable),
             );
     }

@@ -20,9 +20,9 @@ final class AboutTest extends LedgerTestCase
     }
 
     /** @return list<string> */
-    private function index(): array
+    private function codes(): array
     {
-        return array_column($this->page("/productions/{$this->production->id}")['book']['index'], 'code');
+        return array_column($this->index(), 'code');
     }
 
     public function test_what_it_is_called_and_who_owes_it(): void
@@ -70,18 +70,18 @@ final class AboutTest extends LedgerTestCase
     public function test_put_away_it_is_in_no_list_and_can_be_put_back(): void
     {
         $this->post("{$this->of}/away")->assertRedirect("/productions/{$this->production->id}");
-        self::assertSame(['TC_020'], $this->index());
+        self::assertSame(['TC_020'], $this->codes());
         self::assertSame(['TC_010'], array_column(
             $this->page("/productions/{$this->production->id}")['away'],
             'code',
         ));
-        $board = $this->page("/productions/{$this->production->id}/board");
+        $board = $this->page("/productions/{$this->production->id}");
         self::assertStringNotContainsString('TC_010', (string) json_encode($board['rows'] ?? $board['board']));
         // its code stays taken
         $this->post("/productions/{$this->production->id}/deliverables", ['code' => 'TC_010'])
             ->assertSessionHasErrors('code');
         $this->delete("{$this->of}/away")->assertSessionHasNoErrors();
-        self::assertSame(['TC_010', 'TC_020'], $this->index());
+        self::assertSame(['TC_010', 'TC_020'], $this->codes());
     }
 
     public function test_for_good_only_what_was_put_away_and_by_its_code(): void
@@ -101,7 +101,7 @@ final class AboutTest extends LedgerTestCase
         $list = ['specification' => $this->deliverable->specification_id, 'text' => "shot,title\nTC_010,quay\n"];
         $seal = $this->postJson("{$of}/read", $list)->assertOk()->json('seal');
         $this->post($of, $list + ['seal' => $seal])->assertSessionHasNoErrors();
-        self::assertSame(['TC_010', 'TC_020'], $this->index());
+        self::assertSame(['TC_010', 'TC_020'], $this->codes());
         self::assertSame('quay', $this->deliverable->refresh()->title);
     }
 }

@@ -79,7 +79,7 @@ final class CheckingTest extends LedgerTestCase
         self::assertSame('render-stopped', $page['ledger']['document']['causes'][0]['id']);
         self::assertSame('1007-1010', $page['ledger']['document']['sequences'][0]['rerender']);
         self::assertSame('unequal', $page['deliverable']['folios']['frames']);
-        self::assertSame('4 frames to render', $page['book']['index'][0]['holdsUp']);
+        self::assertSame('4 frames to render', $this->index()[0]['holdsUp']);
         self::assertStringNotContainsString($this->intake->folder, (string) json_encode($page));
     }
 

@@ -50,11 +50,26 @@ final class FindingTest extends LedgerTestCase
         ]);
         $found = $this->getJson('/find?q=render+stopped')->json();
         self::assertSame(
-            ['deliverable TC_010 render stopped, The Tide Clock'],
+            ['deliverable TC_010 render stopped, The Tide Clock', 'cause render stopped '],
             array_map(static fn (array $f): string => "{$f['kind']} {$f['says']} {$f['more']}", $found),
         );
         // what was put away is found no more
         $this->actingAs($this->coordinator)->post("/deliverables/{$this->deliverable->id}/away");
-        self::assertSame([], $this->found('render stopped'));
+        self::assertSame([['cause', 'render stopped']], $this->found('render stopped'));
+    }
+
+    public function test_what_is_asked_is_found_where_it_stands(): void
+    {
+        $of = "/deliverables/{$this->deliverable->id}/specification";
+        $find = "/find?q=resolution&deliverable={$this->deliverable->id}";
+        self::assertSame(
+            [['requirement', "{$of}#-picture.resolution"]],
+            array_map(
+                static fn (array $f): array => [$f['kind'], $f['url']],
+                (array) $this->actingAs($this->artist)->getJson($find)->assertOk()->json(),
+            ),
+        );
+        // of what is another's nothing is told
+        self::assertSame([], $this->actingAs($this->other)->getJson($find)->assertOk()->json());
     }
 }

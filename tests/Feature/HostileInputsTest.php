@@ -81,7 +81,7 @@ final class HostileInputsTest extends LedgerTestCase
         foreach (['specification', 'scene', 'frames', 'hand-out', 'render'] as $folio) {
             $this->get("/deliverables/{$this->deliverable->id}/{$folio}")->assertOk();
         }
-        foreach (['board', 'list', 'together', 'render', ''] as $page) {
+        foreach (['specifications', 'list', 'together', 'render', ''] as $page) {
             $this->get("/productions/{$this->production->id}/{$page}")->assertOk();
         }
     }

@@ -164,7 +164,10 @@ final class MigratingTest extends LedgerTestCase
             $pipes,
         );
         self::assertIsResource($writer);
-        usleep(200_000);
+        $last = microtime(true) + 30;
+        while (DB::table('busy')->count() === 0 && microtime(true) < $last) {
+            usleep(10_000);
+        }
         self::assertSame(0, Artisan::call('ledger:backup'));
         proc_terminate($writer, SIGKILL);
         proc_close($writer);

@@ -236,7 +236,7 @@ final class OddRequestsTest extends LedgerTestCase
             "/deliverables/{$this->deliverable->id}/scene",
             "/deliverables/{$this->deliverable->id}/scene/enter",
             "/deliverables/{$this->deliverable->id}/render",
-            "/productions/{$this->production->id}/board",
+            "/productions/{$this->production->id}",
             "/productions/{$this->production->id}/outbox",
             "/productions/{$this->production->id}/render",
             "/productions/{$this->production->id}/names",

@@ -43,7 +43,7 @@ final class OverseeingTest extends LedgerTestCase
         $this->scene($this->deliverable->id, sprintf($good, 'TC_010'));
         $this->scene($this->others->id, str_replace('128', '64', sprintf($good, 'TC_020'))."scale = 50\n");
         $this->scene($third->id, sprintf($good, 'TC_030')."scale = 50\n");
-        $board = $this->page($this->base().'/board')['board'];
+        $board = $this->page($this->base())['board'];
 
         self::assertSame(
             [['TC_010', 'balanced'], ['TC_020', 'unbalanced'], ['TC_030', 'unbalanced']],
@@ -74,12 +74,12 @@ final class OverseeingTest extends LedgerTestCase
         $this->scene($this->deliverable->id, "size = 64x36\nfps = 25\n");
         $this->scene($this->others->id, "size = 64x36\nfps = 24\n");
         Carbon::setTestNow('2026-11-25 09:00');
-        self::assertSame([null, null], array_column($this->page($this->base().'/board')['board']['rows'], 'changed'));
+        self::assertSame([null, null], array_column($this->page($this->base())['board']['rows'], 'changed'));
         $this->scene($this->deliverable->id, "size = 64x36\nfps = 24\n");
         $this->scene($this->others->id, "size = 64x36\nfps = 24\nframes = 1001-1010\n");
         self::assertSame(
             ['is open now', 'other lines'],
-            array_column($this->page($this->base().'/board')['board']['rows'], 'changed'),
+            array_column($this->page($this->base())['board']['rows'], 'changed'),
         );
         Carbon::setTestNow();
     }
@@ -103,7 +103,7 @@ final class OverseeingTest extends LedgerTestCase
             );
         }
         DB::enableQueryLog();
-        $board = $this->page($this->base().'/board')['board'];
+        $board = $this->page($this->base())['board'];
         self::assertCount(502, $board['rows']);
         self::assertLessThan(25, count(DB::getQueryLog()));
         self::assertCount(501, $board['causes'][0]['who']);

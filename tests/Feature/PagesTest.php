@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Http\Pages\Book\Due;
 use App\Models\Check;
+use App\Models\Production;
 use Illuminate\Support\Carbon;
+use PlainLedger\Core\Diagnosis\CauseId;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Factories\DeliverableFactory;
 use Tests\Feature\Factories\ProductionFactory;
@@ -43,6 +45,34 @@ final class PagesTest extends LedgerTestCase
         self::assertSame('Friday 27 Nov, 18:00', Due::of(Carbon::parse('2026-11-27 18:00'))?->at);
     }
 
+    public function test_an_artist_has_one_page_of_what_is_asked_and_what_is_next(): void
+    {
+        $this->check();
+        [$own] = $this->page("/productions/{$this->production->id}")['own'];
+        self::assertSame('TC_010', $own['code']);
+        self::assertSame(['10 frames, 1001 to 1010, at 24 a second: 10 f. Each is 64 × 36, PNG.'], $own['asked']);
+        self::assertSame('4 frames to render', $own['holdsUp']);
+        self::assertStringContainsString('stopped after frame 1006', $own['cause']);
+        self::assertSame(["{$this->intake->folder}/tide/TC_010"], $own['folders']);
+        $this->actingAs($this->other);
+        self::assertSame(['TC_020'], array_column($this->page("/productions/{$this->production->id}")['own'], 'code'));
+    }
+
+    public function test_the_causes_say_where_each_is_found(): void
+    {
+        $this->check();
+        $causes = array_column($this->page('/causes')['causes'], null, 'id');
+        self::assertGreaterThan(60, count($causes));
+        self::assertSame(['TC_010'], array_column($causes['render-stopped']['found'], 'code'));
+        self::assertSame([], $causes['frames-dropped']['found']);
+        foreach (CauseId::cases() as $cause) {
+            self::assertArrayHasKey($cause->value, $causes);
+        }
+        $this->actingAs($this->other);
+        $causes = array_column($this->page('/causes')['causes'], null, 'id');
+        self::assertSame([], $causes['render-stopped']['found']);
+    }
+
     public function test_the_index_has_trouble_first(): void
     {
         $this->check();
@@ -53,12 +83,78 @@ final class PagesTest extends LedgerTestCase
         );
         DeliverableFactory::beside($this->deliverable)->named('TC_000')->create();
         $this->actingAs($this->coordinator);
-        $index = $this->page("/productions/{$this->production->id}")['book']['index'];
+        $index = $this->index();
 
         self::assertSame(['TC_010', 'TC_000', 'TC_020'], array_column($index, 'code'));
         self::assertSame(['unbalanced', null, 'balanced'], array_column($index, 'verdict'));
         self::assertSame(['4 frames to render', null, 'balances'], array_column($index, 'holdsUp'));
         self::assertSame(['Artist', null, 'Other'], array_column($index, 'owner'));
+    }
+
+    public function test_the_first_page_says_what_ended_while_one_was_away(): void
+    {
+        Production::query()->create(['code' => 'TWO', 'name' => 'Two', 'kind' => 'film', 'house' => []])
+            ->memberships()->create(['user_id' => $this->coordinator->id, 'role' => 'coordinator']);
+        Carbon::setTestNow('2026-11-24 18:00:00');
+        $this->actingAs($this->coordinator);
+        self::assertSame([null, []], [$this->page('/')['awaySince'], $this->page('/')['finished']]);
+
+        Carbon::setTestNow('2026-11-24 18:20:00');
+        $this->actingAs($this->artist);
+        $this->check();
+        // a page that stands open asks by itself, and nobody is there
+        $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)->getJson('/news')->assertOk();
+
+        Carbon::setTestNow('2026-11-25 09:00:00');
+        $page = $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)->page('/');
+        self::assertSame('24 Nov, 18:00', $page['awaySince']);
+        self::assertSame(
+            [['TC_010', 'unbalanced', '4 frames to render']],
+            array_map(static fn (array $f): array => [$f['code'], $f['verdict'], $f['says']], $page['finished']),
+        );
+        self::assertSame([], $page['running']);
+        // who has no part in it is told nothing
+        $this->stranger->forceFill(['active_at' => now(), 'away_since' => '2026-11-20 09:00:00'])->save();
+        self::assertSame([], $this->actingAs($this->stranger)->page('/')['finished']);
+
+        Check::query()->update(['state' => 'queued']);
+        self::assertSame(
+            [['TC_010', true]],
+            array_map(
+                static fn (array $r): array => [$r['code'], $r['waits']],
+                $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)->page('/')['running'],
+            ),
+        );
+    }
+
+    public function test_what_is_long_goes_packed_to_whoever_unpacks_it(): void
+    {
+        $this->actingAs($this->coordinator);
+        $page = "/productions/{$this->production->id}/house";
+        $plain = (string) $this->get($page)->assertOk()->assertHeaderMissing('Content-Encoding')->getContent();
+        $packed = $this->get($page, ['Accept-Encoding' => 'gzip, br'])->assertHeader('Content-Encoding', 'gzip');
+        self::assertContains('Accept-Encoding', $packed->baseResponse->getVary());
+        self::assertLessThan(strlen($plain) / 3, strlen((string) $packed->getContent()));
+        self::assertSame($plain, gzdecode((string) $packed->getContent()));
+        $this->get('/up', ['Accept-Encoding' => 'gzip'])->assertHeaderMissing('Content-Encoding');
+    }
+
+    public function test_the_server_says_how_long_it_took_where_it_is_asked_to(): void
+    {
+        $this->get('/sign-in')->assertHeaderMissing('Server-Timing');
+        config(['ledger.timing' => true]);
+        $told = (string) $this->actingAs($this->coordinator)->get('/notices')->headers->get('Server-Timing');
+        self::assertMatchesRegularExpression('/^app;dur=\d+\.\d, db;desc="[1-9]\d*", written;desc="\d+"$/', $told);
+    }
+
+    public function test_an_index_is_sent_again_only_where_it_has_changed(): void
+    {
+        $this->actingAs($this->coordinator);
+        $of = "/productions/{$this->production->id}/index";
+        $stamp = (string) $this->get($of)->assertOk()->headers->get('ETag');
+        $this->get($of, ['If-None-Match' => $stamp])->assertStatus(304)->assertContent('');
+        $this->deliverable->update(['title' => 'renamed']);
+        $this->get($of, ['If-None-Match' => $stamp])->assertOk()->assertJsonFragment(['title' => 'renamed']);
     }
 
     public function test_whoever_belongs_to_one_production_goes_straight_there(): void

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Checks\AskedLayers;
+use App\Actions\Checks\AskedStamps;
 use App\Actions\Logs\FollowLog;
 use App\Models\Check;
+use App\Models\Deliverable;
 use App\Models\Specification;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -199,8 +202,9 @@ final class PartsAndAgainTest extends LedgerTestCase
         $scene = "/deliverables/{$this->deliverable->id}/scene";
         $stale = fn (): array => [
             $this->page($scene)['ledger']['current'],
-            $this->page($scene)['book']['index'][0]['stale'],
+            $this->index()[0]['stale'],
         ];
+        $asked = fn (): Deliverable => $this->deliverable->fresh() ?? self::fail('It is gone.');
         self::assertSame([true, false], $stale());
         // each of the three that ask can make it so
         foreach ([
@@ -213,7 +217,9 @@ final class PartsAndAgainTest extends LedgerTestCase
         ] as $change) {
             $change();
             self::assertSame([false, true], $stale());
-            $board = $this->actingAs($this->coordinator)->page("/productions/{$this->production->id}/board")['board'];
+            // of one or of many, it is the same stamp
+            self::assertSame(AskedLayers::now($asked()), (new AskedStamps)->now($asked()));
+            $board = $this->actingAs($this->coordinator)->page("/productions/{$this->production->id}")['board'];
             self::assertSame(
                 [['TC_010', true], ['TC_020', false]],
                 array_map(static fn (array $r): array => [$r['code'], $r['stale']], $board['rows']),
@@ -320,9 +326,7 @@ final class PartsAndAgainTest extends LedgerTestCase
 
     public function test_an_index_leads_to_the_side_that_has_the_trouble(): void
     {
-        $folio = fn (): string => $this->page(
-            "/deliverables/{$this->deliverable->id}/frames",
-        )['book']['index'][0]['folio'];
+        $folio = fn (): string => $this->index()[0]['folio'];
         $this->paste(str_replace('64 x 36', '32 x 18', self::FRAMES));
         self::assertSame('scene', $folio());
         $this->post(
@@ -337,9 +341,7 @@ final class PartsAndAgainTest extends LedgerTestCase
     {
         $this->paste(self::FRAMES);
         $this->newest()->update(['holds_up' => 'still arriving']);
-        $says = fn (): ?string => $this->page(
-            "/deliverables/{$this->deliverable->id}/frames",
-        )['book']['index'][0]['holdsUp'];
+        $says = fn (): ?string => $this->index()[0]['holdsUp'];
         self::assertSame('still arriving', $says());
         Carbon::setTestNow(now()->addHours(3));
         self::assertSame('was arriving; check again', $says());

@@ -43,11 +43,15 @@ final class StartingTest extends TestCase
     public function test_what_is_no_option_or_no_port(): void
     {
         self::assertSame(
-            [2, "There is no option --bogus. Usage: bin/start [--port N] [--workers N] [--fresh] [--no-demo]\n"],
+            [2, 'There is no option --bogus. Usage: bin/start [--port N] [--host ADDRESS] [--workers N] '
+                ."[--fresh] [--no-demo]\n"],
             $this->start(['--bogus']),
         );
         [$code, $errors] = $this->start(['--port', 'abc']);
         self::assertSame(2, $code);
         self::assertStringContainsString('“abc” is none', $errors);
+        [$code, $errors] = $this->start(['--host', 'a;b']);
+        self::assertSame(2, $code);
+        self::assertStringContainsString('“a;b” is none', $errors);
     }
 }

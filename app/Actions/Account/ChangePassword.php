@@ -6,6 +6,7 @@ namespace App\Actions\Account;
 
 use App\Models\User;
 use App\Security\SecurityLog;
+use App\Security\SessionMark;
 use Illuminate\Support\Facades\DB;
 
 /** A new password of one's own; whoever is signed in elsewhere with the old one is signed out. */
@@ -25,13 +26,17 @@ final readonly class ChangePassword
     }
 
     /**
-     * Everywhere but in one session.
+     * Everywhere but in one session, which is to be given the new mark.
      *
-     * @return int in how many places
+     * @return int in how many places, as far as that can be told of where sessions are kept
      */
     public static function signOut(User $user, string $session): int
     {
-        return DB::connection((string) config('session.connection'))
+        SessionMark::renew($user);
+
+        $isDatabase = config('database.connections.'.(string) config('session.connection')) !== null;
+
+        return ! $isDatabase ? 0 : DB::connection((string) config('session.connection'))
             ->table((string) config('session.table'))
             ->where('user_id', $user->id)
             ->where('id', '!=', $session)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Checks;
 
 use App\Models\Check;
+use App\Models\CheckEnded;
 use App\Models\CheckState;
 use App\Models\Deliverable;
 use App\Models\Delivery;
@@ -72,6 +73,9 @@ final readonly class CloseCheck
             $this->endWaivers->run($check->deliverable, $account);
             self::removeTicks($check->deliverable, $document);
         });
+        if ($check->state === CheckState::Done) {
+            event(new CheckEnded($check));
+        }
     }
 
     /**

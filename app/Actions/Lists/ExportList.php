@@ -56,7 +56,7 @@ final readonly class ExportList
             'camera' => $required(RequirementId::CAMERA_NAME),
             'version' => $specification->values['version'] ?? '',
             'owner' => $deliverable->owner->handle ?? '',
-            'due' => $deliverable->due_at?->format('Y-m-d H:i') ?? '',
+            'due' => $deliverable->due_at?->setTimezone($deliverable->production->zone())->format('Y-m-d H:i') ?? '',
             'rate' => $required(RequirementId::TIME_RATE),
         ];
     }

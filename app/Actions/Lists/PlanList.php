@@ -29,7 +29,7 @@ final readonly class PlanList
                 $d->code,
                 $d->title,
                 $d->owner_id,
-                $d->due_at?->format('Y-m-d H:i'),
+                $d->due_at?->setTimezone($production->zone())->format('Y-m-d H:i'),
                 array_map(strval(...), array_filter($d->values, is_scalar(...))),
                 self::texts($d->overrides),
             ))->all();

@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Shotlist\ListPlan;
 use PlainLedger\Core\Shotlist\PlannedRow;
 use PlainLedger\Core\Shotlist\RowAction;
+use PlainLedger\Core\Shotlist\ShotRow;
 
 /** Makes and changes the deliverables of a planned list: all of them, or none. */
 final readonly class WriteList
@@ -44,6 +45,14 @@ final readonly class WriteList
         });
     }
 
+    /** Lists are written on the clock of the production. */
+    private static function due(ShotRow $row, Production $production): ?Carbon
+    {
+        $due = $row->details->due;
+
+        return $due === null ? null : Carbon::parse($due, $production->zone())->utc();
+    }
+
     private function make(Production $production, Specification $specification, PlannedRow $planned): void
     {
         $row = $planned->row;
@@ -52,7 +61,7 @@ final readonly class WriteList
             'owner_id' => $planned->owner?->id,
             'code' => $row->code,
             'title' => $row->details->title ?? '',
-            'due_at' => $row->details->due === null ? null : Carbon::parse($row->details->due),
+            'due_at' => self::due($row, $production),
             'values' => $row->values,
             'overrides' => $row->overrides,
         ]);
@@ -72,7 +81,7 @@ final readonly class WriteList
             array_filter(
                 [
                     'title' => $row->details->title,
-                    'due_at' => $row->details->due === null ? null : Carbon::parse($row->details->due),
+                    'due_at' => self::due($row, $production),
                     'owner_id' => $planned->owner?->id,
                 ],
                 static fn (mixed $v): bool => $v !== null,

@@ -48,7 +48,7 @@ final readonly class WriteMessages
         $told = array_values($theirs->map(static fn (Deliverable $d): array => [
             'code' => $d->code,
             'title' => $d->title,
-            'due' => $d->due_at?->format('j M, H:i'),
+            'due' => $d->due_at?->setTimezone($production->zone())->format('j M, H:i T'),
             'document' => $d->newest?->account(),
         ])->all());
         $signed = "{$by->name}, {$by->roleIn($production->id)?->value}";

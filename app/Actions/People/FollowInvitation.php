@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\People;
 
 use App\Actions\Account\ChangePassword;
+use App\Audit\Trail;
+use App\Models\About;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
 use App\Models\User;
@@ -86,6 +88,8 @@ final readonly class FollowInvitation
                 throw PeopleRefused::because('This link was used already, or its days are over. Ask for another.');
             }
             $user = $work($invitation);
+            $told = "came in by a link ({$invitation->kind->value})";
+            Trail::note(About::People, $told, $invitation->production_id, $user);
             SecurityLog::note('link followed', ['invitation' => $invitation->id, 'account' => $user->id]);
 
             return $user;

@@ -34,7 +34,8 @@ final readonly class GiveRole
     {
         DB::transaction(function () use ($production, $user): void {
             self::keepDecider($production, $user);
-            $production->memberships()->where('user_id', $user->id)->delete();
+            // one by one, so that it is told in the history
+            $production->memberships()->where('user_id', $user->id)->get()->each->delete();
         });
         SecurityLog::note('taken off', ['account' => $user->id, 'production' => $production->id]);
     }

@@ -9,8 +9,11 @@ use App\Models\InvitationKind;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
+use App\Notices\InvitationMail;
+use App\Notices\Tell;
 use App\Security\SecurityLog;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Mail;
 
 /** Makes links by which people come in. What stands in one is told once, and only its hash is kept. */
 final readonly class Invite
@@ -18,10 +21,16 @@ final readonly class Invite
     /** @return string the link */
     public function member(Production $production, Role $role, string $name, string $email, User $by): string
     {
-        return $this->link(InvitationKind::Member, [
+        $link = $this->link(InvitationKind::Member, [
             'production_id' => $production->id, 'role' => $role, 'name' => $name === '' ? null : $name,
             'email' => $email === '' ? null : mb_strtolower($email), 'by_id' => $by->id,
         ]);
+        if ($email !== '' && Tell::mails()) {
+            $days = InvitationKind::Member->days();
+            Mail::to($email)->queue(new InvitationMail($name, $production->name, $by->name, $link, $days));
+        }
+
+        return $link;
     }
 
     /** Whoever follows it runs the installation; those before it end. */

@@ -21,13 +21,20 @@ final readonly class MakeProduction
     /**
      * @param  User|null  $by  who decides in it
      * @param  array<string, mixed>  $house  requirements
+     * @param  string|null  $zone  in which its times are told
      */
-    public function run(string $code, string $name, string $kind, ?User $by, array $house = []): Production
-    {
-        return DB::transaction(function () use ($code, $name, $kind, $by, $house): Production {
+    public function run(
+        string $code,
+        string $name,
+        string $kind,
+        ?User $by,
+        array $house = [],
+        ?string $zone = null,
+    ): Production {
+        return DB::transaction(function () use ($code, $name, $kind, $by, $house, $zone): Production {
             $production = Production::query()->create([
                 'code' => $code, 'name' => $name === '' ? $code : $name, 'kind' => $kind,
-                'house' => ['require' => (object) $house],
+                'house' => ['require' => (object) $house], 'time_zone' => $zone,
             ]);
             $path = Str::slug($code, '_').'/'.($kind === 'course' ? '{learner}' : '{shot}');
             $production->intakeRoots()->create(['label' => 'Intake', 'path' => $path]);

@@ -48,14 +48,19 @@ final class WatchLook implements ShouldQueue
     public function handle(CheckFolder $check): void
     {
         Workers::beat();
-        $watch = FolderWatch::query()->with('deliverable.production', 'deliverable.owner', 'intakeRoot', 'person')
-            ->find($this->watch);
+        $watch = FolderWatch::query()->whereHas('deliverable.production')->with(
+            'deliverable.production',
+            'deliverable.owner',
+            'intakeRoot',
+            'person',
+        )->find($this->watch);
         // another one that was begun later has looks of its own
-        if (
-            $watch === null
-            || $watch->ended !== null
-            || $watch->created_at->toIso8601String() !== $this->began
-        ) {
+        if ($watch?->ended !== null || $watch?->created_at->toIso8601String() !== $this->began) {
+            return;
+        }
+        if ($watch->deliverable->production->archived_at !== null) {
+            $watch->update(['ended' => 'The production was archived.']);
+
             return;
         }
         $start = microtime(true);

@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\Controllers\Account\SignInController;
 use App\Models\User;
 use App\Security\SecurityLog;
+use App\Security\SessionMark;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -25,6 +26,9 @@ final class EndOldSessions
             $since = $request->session()->get(SignInController::SINCE);
             if (! is_int($since)) {
                 $request->session()->put(SignInController::SINCE, time());
+                SessionMark::put($request->session(), $request->user());
+            } elseif (! SessionMark::holds($request->session(), $request->user())) {
+                return $this->end($request, 'You were signed out from elsewhere. Sign in to go on.');
             } elseif (time() - $since > (int) config('session.longest') * 60) {
                 SecurityLog::note('session ended by its age');
 

@@ -24,6 +24,7 @@ final class ShareWithPages extends Middleware
             'person' => $user instanceof User
                 ? ['name' => $user->name, 'administers' => $user->is_administrator]
                 : null,
+            'unread' => fn (): int => $user instanceof User ? $user->notices()->whereNull('read_at')->count() : 0,
             'alone' => fn (): bool => $user instanceof User && Workers::areMissing(),
             'change' => fn (): ?int => is_int($request->session()->get('change'))
                 ? $request->session()->get('change')

@@ -87,6 +87,12 @@ abstract class LedgerTestCase extends TestCase
             ->put('elsewhere/private.txt', 'x');
     }
 
+    /** @return list<array<string, mixed>> the lines of the production's index, as whoever is signed in has them */
+    protected function index(): array
+    {
+        return $this->getJson("/productions/{$this->production->id}/index")->assertOk()->json('lines');
+    }
+
     /** @return array<string, mixed> the props of the page an Inertia visit gives */
     protected function page(string $url): array
     {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Account;
 use App\Actions\Account\ChangePassword;
 use App\Http\Requests\Account\PasswordRequest;
 use App\Models\User;
+use App\Security\SessionMark;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use PlainLedger\Core\Text\Text;
@@ -17,6 +18,7 @@ final class PasswordController
     {
         $session = $request->session();
         $out = $change->run($by, $request->string('password')->toString(), $session->getId());
+        SessionMark::put($session, $by);
         $session->regenerate();
 
         return redirect()->route('tokens')->with(

@@ -8,6 +8,7 @@ use App\Http\Pages\Account\SignInPage;
 use App\Http\Requests\Account\SignInRequest;
 use App\Models\User;
 use App\Security\SecurityLog;
+use App\Security\SessionMark;
 use App\Security\SignIn;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -45,6 +46,9 @@ final class SignInController
         if ($user->disabled_at !== null) {
             return back()->withErrors(['email' => 'Your account is closed. Ask whoever runs this ledger.']);
         }
+        if ($user->codes_since !== null) {
+            return SignInCodeController::ask($request, $user);
+        }
         self::enter($request, $user);
         SecurityLog::note('signed in', ['account' => $user->id]);
 
@@ -56,6 +60,7 @@ final class SignInController
         Auth::login($user);
         $request->session()->regenerate();
         $request->session()->put(self::SINCE, time());
+        SessionMark::put($request->session(), $user);
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Account;
 use App\Actions\Account\ChangePassword;
 use App\Models\User;
 use App\Security\SecurityLog;
+use App\Security\SessionMark;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,9 +19,11 @@ final class SignOutElsewhereController
     public function __invoke(Request $request, #[CurrentUser] User $user): RedirectResponse
     {
         $out = ChangePassword::signOut($user, $request->session()->getId());
+        SessionMark::put($request->session(), $user);
         SecurityLog::note('signed out elsewhere', ['account' => $user->id, 'signed_out' => $out]);
 
-        return back()->with('told', $out === 0 ? 'You were signed in nowhere else.'
-            : 'Signed out elsewhere: '.Text::count($out, 'place').'.');
+        $told = config('session.driver') === 'database' ? 'You were signed in nowhere else.' : 'Signed out elsewhere.';
+
+        return back()->with('told', $out === 0 ? $told : 'Signed out elsewhere: '.Text::count($out, 'place').'.');
     }
 }

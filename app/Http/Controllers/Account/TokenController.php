@@ -25,7 +25,16 @@ final class TokenController
 
         $session = $request->session();
 
-        return (new TokensPage($person, is_string($fresh) ? $fresh : null, $session->getId()))->render();
+        $offered = $session->get(OneTimeCodeController::OFFERED);
+        $recovery = $session->get(OneTimeCodeController::FRESH);
+
+        return (new TokensPage(
+            $person,
+            is_string($fresh) ? $fresh : null,
+            $session->getId(),
+            is_string($offered) ? $offered : null,
+            is_array($recovery) ? array_values($recovery) : [],
+        ))->render();
     }
 
     public function store(TokenRequest $request, #[CurrentUser] User $person): RedirectResponse

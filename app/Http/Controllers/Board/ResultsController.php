@@ -34,6 +34,7 @@ final class ResultsController
     private static function row(Deliverable $deliverable): array
     {
         $newest = $deliverable->newest;
+        $zone = $deliverable->production->zone();
 
         return [
             $deliverable->owner->handle ?? '',
@@ -41,8 +42,8 @@ final class ResultsController
             $deliverable->code,
             $deliverable->title,
             $deliverable->specification->title,
-            $deliverable->due_at?->format('Y-m-d H:i') ?? '',
-            $newest?->updated_at->format('Y-m-d H:i') ?? '',
+            $deliverable->due_at?->setTimezone($zone)->format('Y-m-d H:i') ?? '',
+            $newest?->updated_at->setTimezone($zone)->format('Y-m-d H:i') ?? '',
             $newest->verdict->value ?? 'not checked',
             ...self::result($newest->summary ?? null),
         ];

@@ -9,6 +9,7 @@ use App\Models\Deliverable;
 use App\Models\User;
 use App\Queue\Waiting;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
 use Inertia\Response;
 
 /** What was delivered. */
@@ -19,5 +20,11 @@ final class FramesController
         Waiting::breakOffLost($deliverable->id);
 
         return (new FramesPage($deliverable->loadForPage(), $reader))->render();
+    }
+
+    /** Where a deliverable's own address leads. */
+    public function lead(Deliverable $deliverable): RedirectResponse
+    {
+        return redirect()->route('frames', $deliverable->id);
     }
 }

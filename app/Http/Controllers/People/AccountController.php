@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\People;
 
+use App\Actions\Account\OneTimeCodes;
 use App\Actions\People\ChangeAccount;
 use App\Actions\People\Invite;
 use App\Http\Requests\People\AccountRequest;
@@ -26,6 +27,14 @@ final class AccountController
         );
 
         return back()->with('told', 'Saved.');
+    }
+
+    /** Whoever has lost telephone and recovery codes comes in by the password alone again. */
+    public function codes(User $user, OneTimeCodes $codes): RedirectResponse
+    {
+        $codes->end($user);
+
+        return back()->with('told', "{$user->name} is asked for no code any more.");
     }
 
     public function password(User $user, #[CurrentUser] User $by, Invite $invite): RedirectResponse

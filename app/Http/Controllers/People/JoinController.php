@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\People;
 
 use App\Actions\People\FollowInvitation;
+use App\Http\Controllers\Account\SignInCodeController;
 use App\Http\Controllers\Account\SignInController;
 use App\Http\Pages\People\JoinPage;
 use App\Http\Requests\People\JoinRequest;
@@ -39,6 +40,10 @@ final class JoinController
             );
         if ($user->disabled_at !== null) {
             return redirect()->route('sign-in');
+        }
+        // a link for a password is no one-time code
+        if ($user->codes_since !== null) {
+            return SignInCodeController::ask($request, $user);
         }
         SignInController::enter($request, $user);
 

@@ -12,6 +12,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Response;
 use PlainLedger\Core\Measure\FrameRate;
+use PlainLedger\Core\Specification\Preset;
 
 /** A production that is begun. */
 final class NewProductionController
@@ -27,12 +28,14 @@ final class NewProductionController
         MakeProduction $makeProduction,
     ): RedirectResponse {
         $rate = trim($request->string('rate')->toString());
+        $house = Preset::find($request->string('preset')->toString())?->forTheHouse() ?? [];
         $made = $makeProduction->run(
             $request->string('code')->toString(),
             trim($request->string('name')->toString()),
             $request->string('kind')->toString(),
             $by,
-            $rate === '' ? [] : ['time.rate' => (string) FrameRate::parse($rate)],
+            ($rate === '' ? [] : ['time.rate' => (string) FrameRate::parse($rate)]) + $house,
+            $request->string('time_zone')->toString() ?: null,
         );
 
         return redirect()->route('production', $made->id)->with('told', "{$made->name} is begun.");

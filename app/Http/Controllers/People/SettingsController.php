@@ -7,6 +7,7 @@ namespace App\Http\Controllers\People;
 use App\Http\Pages\People\SettingsPage;
 use App\Http\Requests\People\IntakeRootRequest;
 use App\Http\Requests\People\ProductionRequest;
+use App\Http\Requests\People\RetentionRequest;
 use App\Intake\RootState;
 use App\Models\IntakeRoot;
 use App\Models\Production;
@@ -14,19 +15,30 @@ use App\Models\User;
 use App\Security\SecurityLog;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Inertia\Response;
 
 /** What a production is called, and where its files lie. */
 final class SettingsController
 {
-    public function show(#[CurrentUser] User $reader, Production $production): Response
+    public function show(Request $request, #[CurrentUser] User $reader, Production $production): Response
     {
-        return (new SettingsPage($production, $reader))->render();
+        $secret = $request->session()->get(WebhookController::FRESH);
+
+        return (new SettingsPage($production, $reader, is_string($secret) ? $secret : null))->render();
     }
 
     public function update(ProductionRequest $request, Production $production): RedirectResponse
     {
-        $production->update($request->safe(['name', 'code', 'kind']));
+        $production->update($request->safe(['name', 'code', 'kind', 'time_zone']));
+
+        return back()->with('told', 'Saved.');
+    }
+
+    /** How long checks are kept. */
+    public function retain(RetentionRequest $request, Production $production): RedirectResponse
+    {
+        $production->update(['retention' => $request->retention()]);
 
         return back()->with('told', 'Saved.');
     }

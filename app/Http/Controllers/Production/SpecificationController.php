@@ -12,7 +12,12 @@ use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use PlainLedger\Core\Text\Text;
 
 /** A specification and its revisions. */
 final class SpecificationController
@@ -34,5 +39,54 @@ final class SpecificationController
         $rename->run($specification, $request->string('title')->toString(), $by);
 
         return back();
+    }
+
+    /** Another that asks the same, followed by nothing yet. */
+    public function copy(#[CurrentUser] User $by, Specification $specification): RedirectResponse
+    {
+        $title = self::freeTitle($specification);
+        $copy = DB::transaction(static function () use ($specification, $title, $by): Specification {
+            $copy = $specification->production->specifications()->create(['title' => $title]);
+            $copy->revise(['title' => $title] + $specification->latest->data, $by);
+
+            return $copy;
+        });
+
+        return redirect()->route('revisions', $copy->id)->with('told', "“{$title}” is in the book.");
+    }
+
+    /** Retired, or taken back into use: what follows it stays as it is, and nothing new is offered it. */
+    public function retire(Request $request, Specification $specification): RedirectResponse
+    {
+        $isRetired = $request->boolean('retired');
+        $specification->update(['retired_at' => $isRetired ? now() : null]);
+
+        return back()->with('told', $isRetired
+            ? "“{$specification->title}” is retired: it is offered for nothing new."
+            : "“{$specification->title}” is in use again.");
+    }
+
+    public function destroy(Specification $specification): RedirectResponse
+    {
+        $followers = $specification->deliverables()->count();
+        if ($followers > 0) {
+            throw ValidationException::withMessages(['refused' => "“{$specification->title}” is followed by "
+                .Text::count($followers, 'deliverable').', also counting what was put away. Retire it instead.']);
+        }
+        $specification->delete();
+
+        return redirect()->route('specifications', $specification->production_id)
+            ->with('told', "“{$specification->title}” is deleted.");
+    }
+
+    private static function freeTitle(Specification $specification): string
+    {
+        $base = Str::limit("{$specification->title}, copy", 150, '');
+        $title = $base;
+        for ($n = 2; $specification->production->specifications()->where('title', $title)->exists(); $n++) {
+            $title = "{$base} {$n}";
+        }
+
+        return $title;
     }
 }

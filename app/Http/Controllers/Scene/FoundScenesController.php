@@ -7,16 +7,14 @@ namespace App\Http\Controllers\Scene;
 use App\Http\Pages\Scene\FoundScene;
 use App\Http\Pages\Scene\FoundScenes;
 use App\Http\Requests\Scene\FoundScenesRequest;
+use App\Intake\Ownership;
 use App\Intake\UploadedScenes;
-use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\UploadedFile;
 use PlainLedger\Core\Json\JsonRefused;
-use PlainLedger\Core\Matching\OwnerCandidate;
 use PlainLedger\Core\Matching\SceneOwnership;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Scene\FieldMap;
@@ -38,23 +36,10 @@ final class FoundScenesController
         Production $production,
     ): JsonResponse {
         $deliverables = $production->deliverables()->openTo($reader)->with('owner')->orderBy('code')->get();
-        $owners = self::ownership($deliverables);
+        $owners = Ownership::among($deliverables);
         [$scenes, $refused] = self::scenesIn($request->files(), $production->fieldMap(), $owners);
 
         return response()->json(new FoundScenes($scenes, $refused, $deliverables));
-    }
-
-    /** @param  Collection<int, Deliverable>  $deliverables */
-    private static function ownership(Collection $deliverables): SceneOwnership
-    {
-        return new SceneOwnership(array_values($deliverables->map(
-            static fn (Deliverable $d): OwnerCandidate => new OwnerCandidate(
-                $d->id,
-                $d->code,
-                $d->owner?->handle,
-                $d->owner?->name,
-            ),
-        )->all()));
     }
 
     /**

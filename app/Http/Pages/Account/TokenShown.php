@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Account;
 
+use App\Http\Moment;
 use App\Security\TokenScope;
 use Laravel\Sanctum\PersonalAccessToken;
 
@@ -30,9 +31,9 @@ final readonly class TokenShown
         $this->id = (int) $token->getKey();
         $this->name = $token->name;
         $this->scope = self::scope($token)->inWords();
-        $this->made = $token->created_at?->format('j M Y');
-        $this->used = $token->last_used_at?->format('j M Y, H:i');
-        $this->until = $token->expires_at?->format('j M Y');
+        $this->made = $token->created_at === null ? null : Moment::day($token->created_at);
+        $this->used = $token->last_used_at === null ? null : Moment::told($token->last_used_at);
+        $this->until = $token->expires_at === null ? null : Moment::day($token->expires_at);
         $this->over = $token->expires_at?->isPast() ?? false;
     }
 

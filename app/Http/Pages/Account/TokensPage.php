@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Account;
 
+use App\Http\Moment;
 use App\Http\Pages\RendersPage;
 use App\Models\User;
+use App\Security\OneTimeCode;
 use App\Security\TokenScope;
 use Laravel\Sanctum\PersonalAccessToken;
 
@@ -28,15 +30,36 @@ final readonly class TokensPage
     /** @var list<PlaceShown> where one is signed in */
     public array $places;
 
-    public function __construct(User $person, ?string $fresh, string $session)
+    /**
+     * @var array{since: string|null, left: int, offered: array{address: string, secret: string}|null,
+     *   fresh: list<string>} one-time codes
+     */
+    public array $codes;
+
+    /**
+     * @param  string|null  $offered  a secret of one-time codes, before its first code was told
+     * @param  list<string>  $recovery  codes that are shown this once
+     */
+    public function __construct(User $person, ?string $fresh, string $session, ?string $offered, array $recovery)
     {
+        $this->codes = [
+            'since' => $person->codes_since === null ? null : Moment::told($person->codes_since),
+            'left' => count($person->recovery_codes ?? []),
+            'offered' => $offered === null ? null : [
+                'address' => (new OneTimeCode($offered))->address($person->email, (string) config('app.name')),
+                'secret' => trim(chunk_split($offered, 4, ' ')),
+            ],
+            'fresh' => $recovery,
+        ];
         $tokens = $person->tokens()->orderByDesc('id')->get();
         $this->tokens = array_values(
             $tokens->map(static fn (PersonalAccessToken $t): TokenShown => new TokenShown($t))->all(),
         );
         $this->scopes = array_map(
             static fn (TokenScope $s): array => ['scope' => $s, 'says' => $s->inWords()],
-            [TokenScope::Read, TokenScope::Check],
+            $person->is_administrator
+                ? TokenScope::cases()
+                : [TokenScope::Read, TokenScope::Check, TokenScope::Write],
         );
         $this->fresh = $fresh;
         $this->address = url('/api');

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Board;
 
+use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Checking\Side;
 use PlainLedger\Core\Report\SharedSettings;
 use PlainLedger\Core\Specification\Group;
@@ -38,24 +40,30 @@ final readonly class Board
     public function __construct(Production $production)
     {
         $deliverables = $production->deliverables()->forBoard()->orderBy('code')->get();
-        $yesterday = self::before($production, Carbon::now()->subDay());
-        $this->rows = array_values($deliverables->map(
-            static fn (Deliverable $d): BoardRow => new BoardRow($d, $yesterday[$d->id] ?? null),
-        )->all());
-        $this->groups = self::groups($deliverables);
-        $this->causes = self::causes($deliverables);
-        $this->agreement = self::agreement($deliverables);
+        $yesterday = self::before($deliverables, Carbon::now()->subDay());
+        $asked = new AskedStamps;
+        $rows = $summaries = [];
+        foreach ($deliverables as $deliverable) {
+            // each access reads the document anew
+            $summary = $deliverable->newest?->summary;
+            $rows[] = new BoardRow($deliverable, $summary, $yesterday[$deliverable->id] ?? null, $asked);
+            $summaries[$deliverable->id] = $summary ?? [];
+        }
+        $this->rows = $rows;
+        $this->groups = self::groups($summaries);
+        $this->causes = self::causes($deliverables, $summaries);
+        $this->agreement = self::agreement($deliverables, $summaries);
     }
 
     /**
-     * @param  Collection<int, Deliverable>  $deliverables
+     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
      * @return list<Group>
      */
-    private static function groups(Collection $deliverables): array
+    private static function groups(array $summaries): array
     {
         $groups = [];
-        foreach ($deliverables as $deliverable) {
-            $groups += $deliverable->newest->summary['groups'] ?? [];
+        foreach ($summaries as $summary) {
+            $groups += $summary['groups'] ?? [];
         }
 
         return array_values(
@@ -65,13 +73,14 @@ final readonly class Board
 
     /**
      * @param  Collection<int, Deliverable>  $deliverables
+     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
      * @return list<CommonCause>
      */
-    private static function causes(Collection $deliverables): array
+    private static function causes(Collection $deliverables, array $summaries): array
     {
         $causes = [];
         foreach ($deliverables as $deliverable) {
-            foreach ($deliverable->newest->summary['causes'] ?? [] as $cause) {
+            foreach ($summaries[$deliverable->id]['causes'] ?? [] as $cause) {
                 $causes[$cause['id']][$deliverable->id] = [
                     'id' => $deliverable->id,
                     'code' => $deliverable->code,
@@ -92,13 +101,14 @@ final readonly class Board
 
     /**
      * @param  Collection<int, Deliverable>  $deliverables
+     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
      * @return list<SharedSetting>
      */
-    private static function agreement(Collection $deliverables): array
+    private static function agreement(Collection $deliverables, array $summaries): array
     {
         $settings = [];
         foreach ($deliverables as $deliverable) {
-            $own = $deliverable->newest->summary['settings'] ?? null;
+            $own = $summaries[$deliverable->id]['settings'] ?? null;
             if ($own !== null) {
                 $settings[$deliverable->specification->title][$deliverable->code] = $own;
             }
@@ -113,16 +123,29 @@ final readonly class Board
         return $agreement;
     }
 
-    /** @return array<int, Check> the newest of each deliverable that was done by then */
-    private static function before(Production $production, Carbon $moment): array
+    /**
+     * The newest of each deliverable that was done by then; where that is the newest at all, it is not read again.
+     *
+     * @param  Collection<int, Deliverable>  $deliverables
+     * @return array<int, Check> by deliverable
+     */
+    private static function before(Collection $deliverables, Carbon $moment): array
     {
+        $now = [];
+        foreach ($deliverables as $deliverable) {
+            if ($deliverable->newest !== null) {
+                $now[$deliverable->id] = $deliverable->newest;
+            }
+        }
         $ids = Check::query()->done()
-            ->whereIn('deliverable_id', $production->deliverables()->select('id'))
+            ->whereIn('deliverable_id', array_keys($now))
             ->where('updated_at', '<=', $moment)
             ->groupBy('deliverable_id')
-            ->selectRaw('max(id) as id')
-            ->pluck('id');
+            ->toBase()
+            ->pluck(DB::raw('max(id)'), 'deliverable_id');
+        $same = array_filter($now, static fn (Check $check): bool => $ids->get($check->deliverable_id) === $check->id);
+        $others = Check::query()->forBoard()->whereIn('id', $ids->diffKeys($same)->values())->get();
 
-        return Check::query()->forBoard()->whereIn('id', $ids)->get()->keyBy('deliverable_id')->all();
+        return $same + $others->keyBy('deliverable_id')->all();
     }
 }

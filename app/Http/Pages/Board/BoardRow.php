@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Board;
 
+use App\Actions\Checks\AskedStamps;
+use App\Http\Moment;
 use App\Http\Pages\Book\Due;
 use App\Http\Pages\Book\IndexLine;
 use App\Http\Pages\ByKey;
 use App\Models\Check;
 use App\Models\Deliverable;
-use Illuminate\Support\Carbon;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
 
@@ -70,11 +71,14 @@ final readonly class BoardRow
 
     public ?string $when;
 
-    /** @param  Check|null  $then  the newest check of the day before */
-    public function __construct(Deliverable $deliverable, ?Check $then)
+    /**
+     * @param  array<string, mixed>|null  $summary  of the newest check
+     * @param  Check|null  $then  the newest check of the day before; the newest itself where that is older
+     */
+    public function __construct(Deliverable $deliverable, ?array $summary, ?Check $then, AskedStamps $asked)
     {
         $newest = $deliverable->newest;
-        $line = new IndexLine($deliverable);
+        $line = new IndexLine($deliverable, $asked);
         $this->id = $line->id;
         $this->code = $line->code;
         $this->title = $line->title;
@@ -85,9 +89,9 @@ final readonly class BoardRow
         $this->folio = $line->folio;
         $this->verdict = $line->verdict;
         $this->specification = $deliverable->specification->title;
-        $this->dueAt = $deliverable->due_at?->getTimestamp();
+        $this->dueAt = $line->due?->stamp();
         $this->changed = $newest === null ? null : self::changed($newest, $then);
-        $summary = $newest->summary ?? self::NOTHING;
+        $summary ??= self::NOTHING;
         [$this->good, $this->all] = $summary['balance'];
         $this->marks = new ByKey(array_map(Mark::from(...), $summary['groups']));
         $this->waived = count($summary['waivers']);
@@ -95,17 +99,19 @@ final readonly class BoardRow
         $this->causes = array_values(array_unique(array_column($summary['causes'], 'id')));
         $this->scene = $newest?->scene_id !== null;
         $this->files = $newest?->delivery_id !== null;
-        $this->checked = $newest?->updated_at->getTimestamp();
-        $this->when = $newest?->updated_at->format('j M, H:i');
+        $checked = $newest?->updated_at;
+        $this->checked = $checked?->getTimestamp();
+        $this->when = $checked === null ? null : Moment::told($checked);
     }
 
     private static function changed(Check $now, ?Check $then): ?string
     {
-        if ($then?->id === $now->id) {
-            return null;
-        }
         if ($then === null) {
-            return $now->updated_at->isAfter(Carbon::now()->subDay()) ? 'first check' : null;
+            // older than a day, it would be that of the day before itself
+            return 'first check';
+        }
+        if ($then === $now) {
+            return null;
         }
         if ($then->verdict !== $now->verdict) {
             return match ($now->verdict) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Board;
 
+use App\Http\Moment;
 use App\Models\Message;
 
 /** A message to an owner. */
@@ -31,6 +32,6 @@ final readonly class MessageShown
         $this->by = $message->by?->name;
         $this->subject = $message->subject;
         $this->body = $message->body;
-        $this->at = $message->created_at->format('j M, H:i');
+        $this->at = Moment::told($message->created_at);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Book;
 
+use App\Http\Moment;
 use Illuminate\Support\Carbon;
 
 /** When something is due, and how long that is from now. */
@@ -15,10 +16,13 @@ final readonly class Due
 
     public bool $late;
 
+    private int $stamp;
+
     private function __construct(Carbon $due)
     {
-        $minutes = (int) floor(Carbon::now()->diffInMinutes($due));
-        $this->at = $due->format($due->isCurrentYear() ? 'l j M, H:i' : 'l j M Y, H:i');
+        $this->stamp = $due->getTimestamp();
+        $minutes = (int) floor(($this->stamp - Carbon::now()->getTimestamp()) / 60);
+        $this->at = Moment::due($due);
         $this->words = $minutes < 0 ? self::long(-$minutes).' late' : 'in '.self::long($minutes);
         $this->late = $minutes < 0;
     }
@@ -26,6 +30,12 @@ final readonly class Due
     public static function of(?Carbon $due): ?self
     {
         return $due === null ? null : new self($due);
+    }
+
+    /** Seconds since 1970. */
+    public function stamp(): int
+    {
+        return $this->stamp;
     }
 
     private static function long(int $minutes): string

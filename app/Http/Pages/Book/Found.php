@@ -22,11 +22,13 @@ final readonly class Found
     private function __construct(public string $kind, public string $says, public string $more, public string $url) {}
 
     /**
-     * Productions, deliverables by code or title, people, and deliverables by what is wrong with them: the reader's.
+     * Productions, deliverables by code or title, people, and deliverables by what is wrong with them: the reader's;
+     * requirements where they are asked of what is open, and causes.
      *
+     * @param  Deliverable|null  $open  whose page is open
      * @return list<self>
      */
-    public static function of(string $text, User $reader): array
+    public static function of(string $text, User $reader, ?Deliverable $open = null): array
     {
         if ($text === '') {
             return [];
@@ -38,7 +40,54 @@ final readonly class Found
             ...self::deliverables($text, $productions, $reader),
             ...self::causes($text, $productions, $reader),
             ...self::people($text, $productions, $reader),
+            ...($open === null ? [] : self::requirements($text, $open)),
+            ...self::explained($text),
         ];
+    }
+
+    /**
+     * What is asked of a deliverable, where it stands on its page.
+     *
+     * @return list<self>
+     */
+    private static function requirements(string $text, Deliverable $open): array
+    {
+        $parts = $open->draft()->specification->parts;
+        $found = [];
+        foreach ($parts as $part) {
+            foreach ($part->requirements as $asked) {
+                if (self::bears($text, $asked->descriptor->label, $asked->descriptor->id)) {
+                    $name = count($parts) > 1 ? $part->name : '';
+                    $found[] = new self(
+                        'requirement',
+                        $asked->descriptor->label,
+                        trim("{$open->code} {$name}"),
+                        route('specification', $open->id, false)."#{$name}-{$asked->descriptor->id}",
+                    );
+                }
+            }
+        }
+
+        return array_slice($found, 0, self::MOST);
+    }
+
+    /**
+     * Causes, where they are explained.
+     *
+     * @return list<self>
+     */
+    private static function explained(string $text): array
+    {
+        $found = [];
+        foreach (CauseId::cases() as $cause) {
+            // a code's letters stand within many a word
+            if (preg_match('~\b'.preg_quote(self::spoken($text), '~').'~iu', self::spoken($cause->value)) === 1) {
+                $url = route('causes', absolute: false)."#{$cause->value}";
+                $found[] = new self('cause', self::spoken($cause->value), '', $url);
+            }
+        }
+
+        return array_slice($found, 0, self::MOST);
     }
 
     private static function bears(string $text, ?string ...$words): bool

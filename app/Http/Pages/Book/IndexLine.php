@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Book;
 
-use App\Actions\Checks\AskedLayers;
+use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\Deliverable;
 use Illuminate\Support\Carbon;
@@ -39,8 +39,11 @@ readonly class IndexLine
     /** @var 'scene'|'frames' the page that has the trouble */
     public string $folio;
 
-    /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
-    public function __construct(Deliverable $deliverable)
+    /**
+     * @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check
+     * @param  AskedStamps|null  $asked  shared by the lines of an index
+     */
+    public function __construct(Deliverable $deliverable, ?AskedStamps $asked = null)
     {
         $newest = $deliverable->newest;
         $this->id = $deliverable->id;
@@ -51,7 +54,7 @@ readonly class IndexLine
         $this->verdict = $newest?->verdict;
         $this->waived = ($newest->waived ?? 0) > 0;
         $this->holdsUp = self::holdsUp($newest);
-        $this->stale = AskedLayers::hasChangedSince($deliverable, $newest);
+        $this->stale = ($asked ?? new AskedStamps)->hasChangedSince($deliverable, $newest);
         $this->folio = self::folio($newest);
     }
 

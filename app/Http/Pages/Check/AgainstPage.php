@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Check;
 
+use App\Http\Moment;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\Book\DeliverableHead;
 use App\Http\Pages\RendersPage;
@@ -62,8 +63,8 @@ final readonly class AgainstPage
             : FileChanges::between($now->delivery->scanned(), $before->delivery->scanned());
         $this->book = new Book($now->deliverable->production, $reader);
         $this->deliverable = new DeliverableHead($now->deliverable);
-        $this->now = ['id' => $now->id, 'made' => $now->updated_at->format('j M Y, H:i')];
-        $this->before = ['id' => $before->id, 'made' => $before->updated_at->format('j M Y, H:i')];
+        $this->now = ['id' => $now->id, 'made' => Moment::told($now->updated_at)];
+        $this->before = ['id' => $before->id, 'made' => Moment::told($before->updated_at)];
         $this->since = [
             'put_right' => $since->putRight, 'accepted' => $since->accepted, 'new' => [...$since->new, ...$since->back],
             'still' => $since->still,

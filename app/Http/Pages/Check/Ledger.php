@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Pages\Check;
 
 use App\Actions\Checks\AskedLayers;
+use App\Http\Moment;
 use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
 use App\Models\Deliverable;
@@ -122,7 +123,7 @@ final readonly class Ledger
         $document = $check->account();
         $deliverable = $check->deliverable;
         $this->id = $check->id;
-        $this->made = $check->updated_at->format('j M Y, H:i');
+        $this->made = Moment::told($check->updated_at);
         $this->by = $check->person?->name;
         $this->revision = $check->revision->number;
         $this->current = ! AskedLayers::hasChangedSince($deliverable, $check);
@@ -159,7 +160,7 @@ final readonly class Ledger
             'id' => $move->id,
             'files' => $move->files,
             'by' => $move->person?->name,
-            'at' => $move->created_at->format('j M, H:i'),
+            'at' => Moment::told($move->created_at),
         ];
     }
 
@@ -177,7 +178,7 @@ final readonly class Ledger
     {
         return $scene === null
             ? null
-            : ['name' => $scene->file_name, 'part' => $scene->part, 'at' => $scene->created_at->format('j M, H:i')];
+            : ['name' => $scene->file_name, 'part' => $scene->part, 'at' => Moment::told($scene->created_at)];
     }
 
     /** @return ShownDelivery|null */
@@ -191,7 +192,7 @@ final readonly class Ledger
             'depth' => $delivery->depth,
             'files' => $delivery->file_count,
             'bytes' => $delivery->total_size,
-            'at' => $delivery->scanned_at->format('j M, H:i'),
+            'at' => Moment::told($delivery->scanned_at),
         ];
     }
 

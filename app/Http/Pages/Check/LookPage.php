@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Check;
 
+use App\Http\Moment;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\Book\DeliverableHead;
 use App\Http\Pages\RendersPage;
@@ -115,7 +116,7 @@ final readonly class LookPage
             ->latest('id')
             ->limit(self::MOST_EARLIER)
             ->get(['id', 'deliverable_id', 'updated_at'])
-            ->map(static fn (Check $c): array => ['id' => $c->id, 'made' => $c->updated_at->format('j M, H:i')])
+            ->map(static fn (Check $c): array => ['id' => $c->id, 'made' => Moment::told($c->updated_at)])
             ->all());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Check;
 
+use App\Http\Moment;
 use App\Http\Pages\RendersPage;
 use App\Models\SheetLink;
 use PlainLedger\Core\Checking\Rules\PixelRules;
@@ -37,7 +38,7 @@ final readonly class OwnFolderPage
         $this->code = $deliverable->code;
         $this->title = $deliverable->title;
         $this->production = $deliverable->production->name;
-        $this->until = $link->expires_at->format('j M Y, H:i');
+        $this->until = Moment::told($link->expires_at);
         $this->looks = PixelRules::sampleOptionsFor($deliverable->resolved()) !== null;
         $labels = [];
         foreach (Catalogue::standard()->all() as $descriptor) {

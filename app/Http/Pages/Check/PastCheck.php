@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Check;
 
+use App\Http\Moment;
 use App\Models\Check;
 use App\Models\Deliverable;
 use PlainLedger\Core\Checking\Verdict;
@@ -34,7 +35,7 @@ final readonly class PastCheck
         $this->verdict = $check->verdict;
         $this->waived = $check->waived > 0;
         $this->holdsUp = $check->holds_up;
-        $this->made = $check->updated_at->format('j M, H:i');
+        $this->made = Moment::told($check->updated_at);
         $this->revision = $check->revision->number;
         $this->of = match (true) {
             $check->scene_id === null => 'files',
@@ -42,6 +43,11 @@ final readonly class PastCheck
             default => 'scene and files',
         };
         $this->by = $check->person?->name;
+    }
+
+    public static function of(Check $check): self
+    {
+        return new self($check);
     }
 
     /** @return list<self> the newest first */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Production;
 
+use App\Http\Moment;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\Book\DeliverableHead;
 use App\Http\Pages\RendersPage;
 use App\Models\Deliverable;
-use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
 
@@ -42,13 +42,10 @@ final readonly class AboutPage
         $this->about = [
             'code' => $deliverable->code, 'title' => $deliverable->title,
             'specification' => $deliverable->specification_id, 'owner' => $deliverable->owner_id,
-            'due' => $deliverable->due_at?->format('Y-m-d\TH:i') ?? '',
+            'due' => Moment::field($deliverable->due_at),
         ];
-        $this->specifications = $production->specificationTitles();
-        $people = $production->memberships()->with('user')->get();
-        $this->people = array_values($people->map(
-            static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role],
-        )->all());
+        $this->specifications = $production->specificationTitles($deliverable->specification_id);
+        $this->people = $production->people();
         $this->isAway = $deliverable->put_away_at !== null;
         $this->checks = $deliverable->checks()->count();
     }

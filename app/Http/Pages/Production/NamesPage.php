@@ -27,7 +27,7 @@ final readonly class NamesPage
     /** @var list<NamedField> */
     public array $fields;
 
-    /** @var list<array{name: string, patterns: list<array{event: string, pattern: string}>}> */
+    /** @var list<array{name: string, patterns: list<array{event: string, pattern: string}>, example: string}> */
     public array $shapes;
 
     /** How many of the shapes, the first ones, are the production's own. */
@@ -48,7 +48,9 @@ final readonly class NamesPage
         );
         $this->fields = NamedField::all();
         $this->shapes = array_map(
-            static fn (LogShape $s): array => ['name' => $s->name, 'patterns' => $s->toArray()],
+            static fn (LogShape $s): array => [
+                'name' => $s->name, 'patterns' => $s->toArray(), 'example' => $s->example,
+            ],
             $production->logShapes(),
         );
         $this->own = count($production->log_shapes ?? []);

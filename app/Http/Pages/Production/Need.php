@@ -64,22 +64,24 @@ final readonly class Need
     /** @return list<self> */
     public static function of(User $reader): array
     {
-        $due = Deliverable::query()->whereNull('put_away_at')
-            ->whereIn('production_id', $reader->memberships()->select('production_id'))
-            ->openTo($reader)->forIndex()
+        $open = Deliverable::query()->whereNull('put_away_at')
+            ->whereHas('production', fn ($production) => $production->whereNull('archived_at'))
+            ->openTo($reader)
+            ->with(['newest' => static fn ($newest) => $newest->select(
+                'checks.id', 'checks.deliverable_id', 'checks.verdict',
+            )])
             ->orderByRaw('due_at is null, due_at, code')
             ->limit(self::MOST_LOOKED_THROUGH)
-            ->get();
-        $underWay = Check::query()->underWay()->whereIn('deliverable_id', $due->modelKeys())
+            ->get(['id']);
+        $underWay = Check::query()->underWay()->whereIn('deliverable_id', $open->modelKeys())
             ->pluck('deliverable_id')->flip();
-        $needs = [];
-        foreach ($due as $deliverable) {
-            $isUnderWay = $underWay->has($deliverable->id);
-            if (count($needs) < self::MOST && ($isUnderWay || $deliverable->newest?->verdict !== Verdict::Balanced)) {
-                $needs[] = new self($deliverable, $isUnderWay);
-            }
-        }
+        $first = $open->filter(static fn (Deliverable $d): bool => $underWay->has($d->id)
+            || $d->newest?->verdict !== Verdict::Balanced)->take(self::MOST)->modelKeys();
+        $needs = Deliverable::query()->forIndex()->whereIn('id', $first)
+            ->orderByRaw('due_at is null, due_at, code')->get();
 
-        return $needs;
+        return array_values(
+            $needs->map(static fn (Deliverable $d): self => new self($d, $underWay->has($d->id)))->all(),
+        );
     }
 }

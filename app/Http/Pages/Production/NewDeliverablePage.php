@@ -8,7 +8,6 @@ use App\Actions\Specifications\StartingDocument;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\RendersPage;
 use App\Models\IntakeRoot;
-use App\Models\Membership;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
@@ -45,9 +44,6 @@ final readonly class NewDeliverablePage
         $this->roots = array_values(
             $roots->map(static fn (IntakeRoot $r): array => ['id' => $r->id, 'label' => $r->label])->all(),
         );
-        $people = $production->memberships()->with('user')->get();
-        $this->people = array_values($people->map(
-            static fn (Membership $m): array => ['id' => $m->user_id, 'name' => $m->user->name, 'role' => $m->role],
-        )->all());
+        $this->people = $production->people();
     }
 }

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Production;
 
-use App\Http\Pages\Book\Book;
-use App\Http\Pages\Book\IndexLine;
+use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
@@ -32,19 +31,25 @@ final readonly class ProductionLine
 
     public int $balanced;
 
+    public bool $archived;
+
     public function __construct(Production $production, User $reader)
     {
-        $book = new Book($production, $reader);
-        $verdicts = array_map(static fn (IndexLine $line): string => $line->verdict->value ?? '', $book->index);
-        $counts = array_count_values($verdicts);
+        $counts = $production->deliverablesFor($reader)
+            ->with(['newest' => static fn ($newest) => $newest->select(
+                'checks.id', 'checks.deliverable_id', 'checks.verdict',
+            )])
+            ->get(['id'])
+            ->countBy(static fn (Deliverable $d): string => $d->newest->verdict->value ?? '');
         $this->id = $production->id;
         $this->code = $production->code;
         $this->name = $production->name;
         $this->kind = $production->kind;
-        $this->role = $book->role;
-        $this->deliverables = count($book->index);
-        $this->unbalanced = $counts[Verdict::Unbalanced->value] ?? 0;
-        $this->open = $counts[Verdict::Open->value] ?? 0;
-        $this->balanced = $counts[Verdict::Balanced->value] ?? 0;
+        $this->role = $reader->roleIn($production->id);
+        $this->archived = $production->archived_at !== null;
+        $this->deliverables = $counts->sum();
+        $this->unbalanced = (int) $counts->get(Verdict::Unbalanced->value, 0);
+        $this->open = (int) $counts->get(Verdict::Open->value, 0);
+        $this->balanced = (int) $counts->get(Verdict::Balanced->value, 0);
     }
 }

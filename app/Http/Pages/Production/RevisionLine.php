@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Production;
 
+use App\Http\Moment;
 use App\Models\CheckState;
 use App\Models\SpecificationRevision;
 use App\Models\User;
@@ -30,7 +31,7 @@ final readonly class RevisionLine
     private function __construct(SpecificationRevision $revision, ?string $by, int $checks, int $deliverables)
     {
         $this->number = $revision->number;
-        $this->at = $revision->created_at?->format('j M Y, H:i') ?? '';
+        $this->at = $revision->created_at === null ? '' : Moment::told($revision->created_at);
         $this->by = $by;
         $this->checks = $checks;
         $this->deliverables = $deliverables;

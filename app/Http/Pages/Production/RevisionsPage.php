@@ -24,7 +24,7 @@ final readonly class RevisionsPage
 
     public Book $book;
 
-    /** @var array{id: int, title: string} */
+    /** @var array{id: int, title: string, isRetired: bool} */
     public array $specification;
 
     /** @var list<RevisionLine> */
@@ -53,7 +53,10 @@ final readonly class RevisionsPage
         $this->to = in_array($to, $numbers, true) ? $to : ($numbers[0] ?? null);
         $this->from = in_array($from, $numbers, true) ? $from : ($numbers[1] ?? $this->to);
         $this->book = new Book($specification->production, $reader);
-        $this->specification = ['id' => $specification->id, 'title' => $specification->title];
+        $this->specification = [
+            'id' => $specification->id, 'title' => $specification->title,
+            'isRetired' => $specification->retired_at !== null,
+        ];
         $this->revisions = RevisionLine::all($revisions);
         $this->differs = self::differs(
             $revisions->firstWhere('number', $this->from),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Render;
 
+use App\Http\Moment;
 use App\Models\RenderLog;
 
 /**
@@ -50,7 +51,7 @@ final readonly class LogShown
         $this->read = $log->read;
         $this->size = $log->size;
         $this->fault = $log->fault;
-        $this->at = $log->updated_at->format('j M, H:i:s');
+        $this->at = Moment::withSeconds($log->updated_at);
         $this->reading = $reading;
     }
 }

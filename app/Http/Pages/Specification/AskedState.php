@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Specification;
 
+use App\Http\Moment;
 use App\Models\Change;
 use App\Models\Deliverable;
 
@@ -27,6 +28,6 @@ final readonly class AskedState
         $last = Change::query()->touching($deliverable)->with('person')->latest('id')->first();
         $this->token = substr(hash('sha256', (string) json_encode($layers)), 0, 16);
         $this->by = $last?->person?->name;
-        $this->at = $last?->created_at->format('H:i');
+        $this->at = $last === null ? null : Moment::time($last->created_at);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Specification;
 
+use App\Http\Moment;
 use App\Models\LinkKind;
 use App\Models\SheetLink;
 
@@ -28,7 +29,7 @@ final readonly class SheetLinkShown
     {
         $this->id = $link->id;
         $this->path = $link->isOpen() ? $link->path() : null;
-        $this->expires = $link->expires_at->format('j M Y, H:i');
+        $this->expires = Moment::told($link->expires_at);
         $this->state = match (true) {
             $link->revoked_at !== null => 'taken back',
             $link->isOpen() => 'open',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Tree;
 
+use App\Http\Moment;
 use App\Models\DeliveredTree;
 use PlainLedger\Core\Checking\Verdict;
 
@@ -62,7 +63,7 @@ final readonly class ShownTree
         $this->root = $tree->intake_root_id;
         $this->folder = $tree->folder;
         $this->place = trim("{$tree->intakeRoot->label}/{$tree->folder}", '/');
-        $this->at = $tree->updated_at->format('j M, H:i');
+        $this->at = Moment::told($tree->updated_at);
         $this->running = $tree->isUnderWay();
         $this->fault = $tree->fault;
         $this->progress = $tree->progress;

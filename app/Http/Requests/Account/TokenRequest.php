@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Account;
 
+use App\Models\User;
 use App\Security\TokenScope;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** A token for a program. */
 final class TokenRequest extends FormRequest
@@ -16,7 +18,7 @@ final class TokenRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'days' => ['required', 'integer', 'min:1', 'max:366'],
-            'scope' => ['nullable', 'in:read,check'],
+            'scope' => ['nullable', Rule::enum(TokenScope::class), $this->isTheirs(...)],
         ];
     }
 
@@ -27,6 +29,16 @@ final class TokenRequest extends FormRequest
             'name.required' => 'Say what it is for, so that you know it again.',
             'days.*' => 'From 1 to 366 days.',
         ];
+    }
+
+    /** Nobody’s token may do what they may not. */
+    private function isTheirs(string $field, mixed $scope, \Closure $fail): void
+    {
+        $user = $this->user();
+        $isAdministrator = $user instanceof User && $user->is_administrator;
+        if ($scope === TokenScope::Administer->value && ! $isAdministrator) {
+            $fail('That is for administrators.');
+        }
     }
 
     public function scope(): TokenScope

@@ -8,6 +8,7 @@ use App\Actions\People\MakeProduction;
 use App\Models\Production;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use PlainLedger\Core\Specification\Preset;
 
 /** What a production is called, and what it is. */
 final class ProductionRequest extends FormRequest
@@ -22,6 +23,8 @@ final class ProductionRequest extends FormRequest
             ],
             'kind' => ['required', Rule::in(MakeProduction::KINDS)],
             'rate' => ['nullable', 'string', 'max:40'],
+            'preset' => ['nullable', 'string', Rule::in(array_column(Preset::shipped(), 'word'))],
+            'time_zone' => ['nullable', 'string', 'timezone:all_with_bc'],
         ];
     }
 
@@ -33,6 +36,8 @@ final class ProductionRequest extends FormRequest
             'code.regex' => 'A code has letters, digits, dashes and underscores.',
             'code.required' => 'A short code is needed, like TC.',
             'kind.*' => 'What is it?',
+            'preset.*' => 'There is no such preset.',
+            'time_zone.*' => 'There is no such time zone.',
         ];
     }
 
@@ -41,7 +46,10 @@ final class ProductionRequest extends FormRequest
         $own = $this->route('production');
         $there = is_string($code) ? Production::byCode($code) : null;
         if ($there !== null && ! ($own instanceof Production && $own->is($there))) {
-            $fail('Another production has that code; small and large letters make no difference.');
+            $fail($there->trashed()
+                ? 'A production that was deleted has that code still. An administrator can bring it back, or choose '
+                    .'another code.'
+                : 'Another production has that code; small and large letters make no difference.');
         }
     }
 }

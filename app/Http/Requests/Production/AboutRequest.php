@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Http\Moment;
 use App\Models\Deliverable;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
 /** What a deliverable is called, who owes it, until when, and which specification it follows. */
@@ -52,14 +52,12 @@ final class AboutRequest extends FormRequest
     /** @return array<string, mixed> */
     public function values(): array
     {
-        $due = $this->input('due');
-
         return [
             'code' => $this->string('code')->toString(),
             'title' => $this->string('title')->toString(),
             'specification_id' => $this->integer('specification'),
             'owner_id' => $this->input('owner') === null ? null : $this->integer('owner'),
-            'due_at' => is_string($due) ? Carbon::parse($due) : null,
+            'due_at' => Moment::typed($this->input('due')),
         ];
     }
 }

@@ -19,6 +19,7 @@ final class LogShapeRequest extends FormRequest
             'name' => ['required', 'string', 'max:80'],
             'was' => ['nullable', 'string', 'max:80'],
             'drop' => ['boolean'],
+            'example' => ['nullable', 'string', 'max:500'],
             'patterns' => ['array', 'max:20'],
             'patterns.*.event' => ['required', 'string', 'max:20'],
             'patterns.*.pattern' => ['nullable', 'string', 'max:500'],
@@ -42,7 +43,10 @@ final class LogShapeRequest extends FormRequest
         return [$name, is_string($was) ? $was : $name];
     }
 
-    /** @return array{name: string, patterns: list<array{event: string, pattern: string}>}|null null: it is dropped */
+    /**
+     * @return array{name: string, patterns: list<array{event: string, pattern: string}>, example: string}|null null:
+     *   it is dropped
+     */
     public function shape(): ?array
     {
         if ($this->boolean('drop')) {
@@ -57,7 +61,9 @@ final class LogShapeRequest extends FormRequest
         }
         $name = $this->string('name')->toString();
         try {
-            return ['name' => $name, 'patterns' => LogShape::of($name, $patterns)->toArray()];
+            $shape = LogShape::of($name, $patterns, $this->string('example')->toString());
+
+            return ['name' => $name, 'patterns' => $shape->toArray(), 'example' => $shape->example];
         } catch (PlainSentence $refused) {
             throw ValidationException::withMessages(['shape' => $refused->getMessage()]);
         }

@@ -7,11 +7,11 @@ namespace App\Http\Requests\Production;
 use App\Actions\Specifications\NewDeliverable;
 use App\Actions\Specifications\StartingChoice;
 use App\Actions\Specifications\StartingDocument;
+use App\Http\Moment;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use PlainLedger\Core\Measure\FrameRange;
 
@@ -82,14 +82,13 @@ final class NewDeliverableRequest extends FormRequest
     /** @throws \PlainLedger\Core\Text\PlainSentence where the range is none */
     public function deliverable(): NewDeliverable
     {
-        $due = $this->input('due');
         $range = $this->string('range')->toString();
 
         return new NewDeliverable(
             $this->string('code')->toString(),
             $this->string('title')->toString(),
             $this->has('owner') && $this->input('owner') !== null ? $this->integer('owner') : null,
-            is_string($due) ? Carbon::parse($due) : null,
+            Moment::typed($this->input('due')),
             $range === '' ? '' : (string) FrameRange::parse($range),
             $this->input('specification') === null ? null : $this->integer('specification'),
             $this->string('newTitle')->toString(),

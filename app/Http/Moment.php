@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use DateTimeImmutable;
+use DateTimeInterface;
+use DateTimeZone;
+use Illuminate\Support\Carbon;
+
+/**
+ * Times as whoever reads the page has them on their clock; the page tells the browser's zone by a cookie. Programs are
+ * told them in UTC.
+ */
+final readonly class Moment
+{
+    public const COOKIE = 'zone';
+
+    /** The reader's zone; the installation's where none is told or it is none. Looked up once a request. */
+    public static function zone(): string
+    {
+        $known = request()->attributes->get(self::COOKIE);
+        if (is_string($known)) {
+            return $known;
+        }
+        $told = request()->cookie(self::COOKIE);
+        $zone = is_string($told) && self::isZone($told) ? $told : (string) config('app.timezone');
+        request()->attributes->set(self::COOKIE, $zone);
+
+        return $zone;
+    }
+
+    public static function isZone(string $name): bool
+    {
+        return in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true);
+    }
+
+    /** A day and a time; the year where it is another than this one. */
+    public static function told(DateTimeInterface $at): string
+    {
+        return self::said($at, 'j M', ', H:i');
+    }
+
+    public static function day(DateTimeInterface $at): string
+    {
+        return self::said($at, 'j M', '');
+    }
+
+    /** With the day of the week, for what is still to come. */
+    public static function due(DateTimeInterface $at): string
+    {
+        return self::said($at, 'l j M', ', H:i');
+    }
+
+    public static function withSeconds(DateTimeInterface $at): string
+    {
+        return self::said($at, 'j M', ', H:i:s');
+    }
+
+    public static function time(DateTimeInterface $at): string
+    {
+        return self::local($at)->format('H:i');
+    }
+
+    /** As a field for a day and a time has it. */
+    public static function field(?DateTimeInterface $at): string
+    {
+        return $at === null ? '' : self::local($at)->format('Y-m-d\TH:i');
+    }
+
+    /** What was typed on the reader's clock; null where nothing was. */
+    public static function typed(mixed $text): ?Carbon
+    {
+        return is_string($text) && trim($text) !== '' ? Carbon::parse($text, self::zone())->utc() : null;
+    }
+
+    private static function said(DateTimeInterface $at, string $day, string $time): string
+    {
+        // programs read the standard's form (RFC 3339)
+        if (str_starts_with(request()->getPathInfo(), '/api/')) {
+            return Carbon::instance($at)->toIso8601ZuluString();
+        }
+        $local = self::local($at);
+        $isThisYear = $local->format('Y') === self::local(Carbon::now())->format('Y');
+
+        return $local->format($day.($isThisYear ? '' : ' Y').$time);
+    }
+
+    /** Boards write a thousand of them, so no more is made of one than it takes. */
+    private static function local(DateTimeInterface $at): DateTimeImmutable
+    {
+        return (new DateTimeImmutable('@'.$at->getTimestamp()))->setTimezone(new DateTimeZone(self::zone()));
+    }
+}
