@@ -1,9 +1,8 @@
 import { defineConfig } from 'vitest/config';
-
-/** The routes' package comes with the server's. */
-const ziggy = new URL('vendor/tightenco/ziggy/dist/index.esm.js', import.meta.url).pathname;
+import { alias, texts } from './vite.shared';
 
 export default defineConfig({
-    resolve: { alias: { 'ziggy-js': ziggy } },
-    test: { include: ['tests/Frontend/**/*.test.ts'] },
+    resolve: { alias },
+    plugins: texts,
+    test: { include: ['tests/Frontend/**/*.test.ts'], setupFiles: ['resources/js/lib/texts.ts'] },
 });

@@ -9,8 +9,8 @@
         h1 { font-size: 24px; border-bottom: 3px double #20282b; padding-bottom: 8px; }
     </style>
 </head>
-<body>
+<body><main>
     <h1>Not just now</h1>
     <p>{{ $says }}</p>
-</body>
+</main></body>
 </html>

@@ -12,7 +12,7 @@
         .ill td, .ill th { color: #a8261d; }
     </style>
 </head>
-<body>
+<body><main>
     <h1>{{ $well ? 'Everything works' : 'Something is wrong' }}</h1>
     <table>
         @foreach ($lines as $name => $line)
@@ -22,5 +22,5 @@
             </tr>
         @endforeach
     </table>
-</body>
+</main></body>
 </html>

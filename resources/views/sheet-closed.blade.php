@@ -9,8 +9,8 @@
         h1 { font-size: 24px; border-bottom: 3px double #20282b; padding-bottom: 8px; }
     </style>
 </head>
-<body>
+<body><main>
     <h1>This link is closed</h1>
     <p>{{ $why }} Ask whoever sent it to you for a new one.</p>
-</body>
+</main></body>
 </html>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 /** Small questions to the server that change no page. */
 
 /** By which the server knows that a question comes from its own pages. */
@@ -7,12 +8,13 @@ export function xsrfToken(): string {
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }
 
-async function answer<T>(response: Response): Promise<T> {
+/** What was answered, or the sentence that says why not. */
+export async function answer<T>(response: Response): Promise<T> {
     const body: unknown = await response.json().catch(() => null);
     if (!response.ok) {
         const message = typeof body === 'object' && body !== null && 'message' in body ? String(body.message) : '';
         throw new Error(
-            message !== '' ? message : `The server did not answer as expected (${response.status}). Try again.`,
+            message !== '' ? message : t`The server did not answer as expected (${response.status}). Try again.`,
         );
     }
 

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 /** A workbook's cells as text, read here in the browser; nothing of it is run. */
 
 const LARGEST = 20_000_000;
@@ -29,7 +30,7 @@ function text(cell: unknown): string {
 
 export async function readWorkbook(file: File): Promise<SheetOfCells[]> {
     if (file.size > LARGEST) {
-        throw new Error(`${file.name} is larger than 20 MB. Save the sheet with the list as CSV and read that.`);
+        throw new Error(t`${file.name} is larger than 20 MB. Save the sheet with the list as CSV and read that.`);
     }
     // fetched only when a workbook is read
     const { default: read } = await import('read-excel-file/browser');
@@ -38,7 +39,7 @@ export async function readWorkbook(file: File): Promise<SheetOfCells[]> {
 
         return sheets.map((each) => ({ name: each.sheet, cells: each.data.map((row) => row.map(text)) }));
     } catch {
-        throw new Error(`${file.name} could not be read as a workbook. Save it as XLSX or CSV again.`);
+        throw new Error(t`${file.name} could not be read as a workbook. Save it as XLSX or CSV again.`);
     }
 }
 

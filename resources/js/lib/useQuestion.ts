@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef, useState } from 'react';
 import { sentence } from './trouble';
 
@@ -18,7 +19,7 @@ interface Question<Answer> {
 export function useQuestion<Answer>(
     key: string | null,
     ask: (stop: AbortSignal) => Promise<Answer>,
-    { wait = 150, otherwise = 'The server cannot be reached.', keeps = true } = {},
+    { wait = 150, otherwise = t`The server cannot be reached.`, keeps = true } = {},
 ): Question<Answer> {
     const [known, setKnown] = useState<Question<Answer>>({ answer: null, fault: null, asking: false });
     const latest = useRef(ask);

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { CheckDocument } from '../types/views';
 
 /** The verdict as it would be said: the causes that explain most, at most two of them. */
@@ -5,10 +6,10 @@ export function verdictInWords(document: CheckDocument): string {
     const says = document.causes.slice(0, 2).map((cause) => cause.says);
     const more = document.causes.length - says.length;
     if (says.length > 0) {
-        return `${says.join(' ')}${more > 0 ? ` And ${more} more ${more === 1 ? 'cause' : 'causes'}.` : ''}`;
+        return `${says.join(' ')}${more > 0 ? t` And ${more} more ${more === 1 ? 'cause' : 'causes'}.` : ''}`;
     }
 
     return document.verdict === 'balanced'
-        ? 'It balances: every line that must agree does.'
-        : 'Nothing disagrees, and something that must be known could not be read.';
+        ? t`It balances: every line that must agree does.`
+        : t`Nothing disagrees, and something that must be known could not be read.`;
 }

@@ -1,30 +1,48 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, router } from '@inertiajs/react';
 import { Accounts } from '../features/people/Accounts';
 import { Links } from '../features/people/Links';
+import { ProductionLine } from '../features/people/ProductionLine';
 import { to } from '../lib/route';
 import { Book } from '../parts/Book';
 import { Heading } from '../parts/Heading';
 import type { AdministrationPage } from '../types/views';
 
-function Productions({ productions }: Pick<AdministrationPage, 'productions'>) {
+function Productions({ productions, deleted }: Pick<AdministrationPage, 'productions' | 'deleted'>) {
     return (
         <>
             <ul>
-                {productions.map(({ id, code, name, kind, people, deliverables }) => (
-                    <li key={id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
-                        <span className="title text-[16px]">{name}</span>
-                        <span className="aside">
-                            {code}, {kind}
-                        </span>
-                        <span className="text-faint">
-                            {people} {people === 1 ? 'person' : 'people'}, {deliverables} owed
-                        </span>
-                    </li>
+                {productions.map((line) => (
+                    <ProductionLine key={line.id} line={line} />
                 ))}
             </ul>
-            <p className="pt-3">
+            {deleted.map(({ id, code, name, until }) => (
+                <p key={id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
+                    <span className="title text-[16px] text-faint line-through">{name}</span>
+                    <span className="aside">
+                        <Trans>
+                            {code}, deleted; gone for good after {until}
+                        </Trans>
+                    </span>
+                    <button
+                        type="button"
+                        className="link"
+                        onClick={() => router.put(to('production.restore', { production: id }))}
+                    >
+                        <Trans>Bring back</Trans>
+                    </button>
+                </p>
+            ))}
+            <p className="flex flex-wrap gap-3 pt-3">
                 <Link className="btn" href={to('production.new')}>
-                    Begin a production
+                    <Trans>Begin a production</Trans>
+                </Link>
+                <button type="button" className="btn" onClick={() => router.post(to('sample'))}>
+                    <Trans>Add a sample to look around in</Trans>
+                </button>
+                <Link className="link self-center" href={to('acts')}>
+                    <Trans>What was changed in the installation</Trans>
                 </Link>
             </p>
         </>
@@ -35,8 +53,8 @@ function Work({ waiting, failed }: Pick<AdministrationPage, 'waiting' | 'failed'
     return (
         <>
             <p className="pt-1">
-                {waiting === 0 ? 'Nothing waits for its turn.' : `${waiting} wait for their turn.`}{' '}
-                {failed.length === 0 && 'Nothing has failed.'}
+                {waiting === 0 ? t`Nothing waits for its turn.` : t`${waiting} wait for their turn.`}{' '}
+                {failed.length === 0 && t`Nothing has failed.`}
             </p>
             <ul>
                 {failed.map(({ id, what, why, at }) => (
@@ -49,14 +67,14 @@ function Work({ waiting, failed }: Pick<AdministrationPage, 'waiting' | 'failed'
                             className="link"
                             onClick={() => router.post(to('failed.again', { failed: id }))}
                         >
-                            Again
+                            <Trans>Again</Trans>
                         </button>
                         <button
                             type="button"
                             className="link"
                             onClick={() => router.delete(to('failed.drop', { failed: id }))}
                         >
-                            Drop
+                            <Trans>Drop</Trans>
                         </button>
                     </li>
                 ))}
@@ -66,21 +84,33 @@ function Work({ waiting, failed }: Pick<AdministrationPage, 'waiting' | 'failed'
 }
 
 /** The installation: its people, its productions, and how it stands. */
-export default function Administration({ people, productions, health, waiting, failed, fresh }: AdministrationPage) {
+export default function Administration(page: AdministrationPage) {
+    const { people, productions, health, waiting, failed, fresh } = page;
+
     return (
-        <Book title="Administration" book={null}>
+        <Book title={t`Administration`} book={null}>
             <div className="max-w-[980px] px-6 pb-10">
-                <h1 className="title pt-4 text-[24px]">Administration</h1>
-                <Links fresh={fresh === null ? [] : [{ name: 'New password', email: '', link: fresh }]} />
-                <Heading className="mt-4">Productions</Heading>
-                <Productions productions={productions} />
-                <Heading className="mt-6">People</Heading>
+                <h1 className="title pt-4 text-[24px]">
+                    <Trans>Administration</Trans>
+                </h1>
+                <Links fresh={fresh === null ? [] : [{ name: t`New password`, email: '', link: fresh }]} />
+                <Heading className="mt-4">
+                    <Trans>Productions</Trans>
+                </Heading>
+                <Productions productions={productions} deleted={page.deleted} />
+                <Heading className="mt-6">
+                    <Trans>People</Trans>
+                </Heading>
                 <p className="said py-1">
-                    They are invited from the page of their production. Whoever is disabled does not get in; what they
-                    did keeps their name.
+                    <Trans>
+                        They are invited from the page of their production. Whoever is disabled does not get in; what
+                        they did keeps their name.
+                    </Trans>
                 </p>
                 <Accounts people={people} />
-                <Heading className="mt-6">How it stands</Heading>
+                <Heading className="mt-6">
+                    <Trans>How it stands</Trans>
+                </Heading>
                 <ul>
                     {health.map(({ what, says, well }) => (
                         <li key={what} className="flex gap-3 border-b border-rule py-1">
@@ -89,7 +119,22 @@ export default function Administration({ people, productions, health, waiting, f
                         </li>
                     ))}
                 </ul>
-                <Heading className="mt-6">Work</Heading>
+                <Heading className="mt-6">
+                    <Trans>What it keeps</Trans>
+                </Heading>
+                <p className="py-1">
+                    <Trans>
+                        {page.storage} of the disk, without the intake.{' '}
+                        {page.backups.newest === null
+                            ? t`There is no backup yet.`
+                            : t`${page.backups.many} backups; the newest is of ${page.backups.newest}.`}{' '}
+                        They lie in <span className="mono [overflow-wrap:anywhere]">{page.backups.folder}</span>, and
+                        one is made each night.
+                    </Trans>
+                </p>
+                <Heading className="mt-6">
+                    <Trans>Work</Trans>
+                </Heading>
                 <Work waiting={waiting} failed={failed} />
             </div>
         </Book>

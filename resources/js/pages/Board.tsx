@@ -1,59 +1,114 @@
-import { useDeferredValue, useMemo, useState } from 'react';
-import { ALL, arranged, type BoardFilter, type SortBy } from '../features/board/board';
+import { Trans } from '@lingui/react/macro';
+import { Link } from '@inertiajs/react';
+import { useState } from 'react';
+import { Away } from '../features/board/Away';
 import { BoardTable } from '../features/board/BoardTable';
 import { BoardTools } from '../features/board/BoardTools';
 import { CommonMistakes, Disagreements, named } from '../features/board/Common';
+import { Selection } from '../features/board/Selection';
+import { useBoardView } from '../features/board/useBoardView';
+import { Views } from '../features/board/Views';
+import { to } from '../lib/route';
 import { Book } from '../parts/Book';
 import { ProductionFolios } from '../parts/ProductionFolios';
-import type { BoardPage, Board as BoardData } from '../types/views';
+import type { BoardPage } from '../types/views';
 
-/** A production or an assignment at a glance. */
-export default function Board({ book, board }: BoardPage) {
+/** Where nothing is owed yet: what to do first. */
+function Beginning({ production }: { production: number }) {
     return (
-        <Book title={`${book.production.name}, board`} book={book}>
-            <ProductionFolios book={book} at="board" />
-            <div className="px-6 pb-10">
-                {board.rows.length === 0 ? (
-                    <p className="said pt-4">Nothing is owed here yet, so there is nothing to oversee.</p>
-                ) : (
-                    <Overview production={book.production.id} board={board} />
-                )}
-            </div>
-        </Book>
+        <div className="said mt-4 max-w-[60ch]">
+            <p>
+                <Trans>Nothing is owed here yet.</Trans>
+            </p>
+            <p className="mt-3 flex flex-wrap gap-3 font-sans">
+                <Link href={to('deliverable.new', { production })} className="btn btn-primary">
+                    <Trans>Add the first deliverable</Trans>
+                </Link>
+                <Link href={to('list', { production })} className="btn">
+                    <Trans>Read a list of them</Trans>
+                </Link>
+            </p>
+        </div>
     );
 }
 
-function Overview({ production, board }: { production: number; board: BoardData }) {
-    const [filter, setFilter] = useState<BoardFilter>(ALL);
-    const [{ by, down }, setOrder] = useState<{ by: SortBy; down: boolean }>({ by: 'trouble', down: false });
-    const slow = useDeferredValue(filter);
-    const all = useMemo(() => arranged(board.rows, slow, by, down), [board.rows, slow, by, down]);
-    // a screenful at once, and the others as soon as that is painted
-    const rows = useDeferredValue(all, all.slice(0, 40));
-    const chosen = board.causes.find((cause) => cause.id === filter.cause);
+/** The list, to take along. */
+function Exports({ production }: { production: number }) {
+    return (
+        <p className="flex flex-wrap gap-x-4 pt-3 text-[13px]">
+            <span className="aside">
+                <Trans>The list of deliverables, to take along:</Trans>
+            </span>
+            <a className="link" href={to('list.export', { production, format: 'csv' })}>
+                <Trans>CSV</Trans>
+            </a>
+            <a className="link" href={to('list.export', { production, format: 'otio' })}>
+                <Trans>OpenTimelineIO</Trans>
+            </a>
+        </p>
+    );
+}
+
+function Overview({ page }: { page: BoardPage }) {
+    const { board } = page;
+    const production = page.book.production.id;
+    const view = useBoardView(board.rows);
+    const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+    const choose = (ids: number[], on: boolean) =>
+        setChosen((was) => new Set(on ? [...was, ...ids] : [...was].filter((id) => !ids.includes(id))));
+    const ids = board.rows.map((row) => row.id).filter((id) => chosen.has(id));
+    const cause = board.causes.find((each) => each.id === view.filter.cause);
 
     return (
         <>
-            <BoardTools production={production} rows={board.rows} shown={all} filter={filter} onFilter={setFilter} />
-            {chosen !== undefined && (
+            <BoardTools production={production} rows={board.rows} view={view}>
+                <Views production={production} view={view} views={page.views} />
+            </BoardTools>
+            {cause !== undefined && (
                 <p className="pt-2">
-                    Only what has “{named(chosen.id)}”.{' '}
-                    <button type="button" className="link" onClick={() => setFilter({ ...filter, cause: null })}>
-                        Show all again
+                    <Trans>Only what has “{named(cause.id)}”. </Trans>
+                    <button
+                        type="button"
+                        className="link"
+                        onClick={() => view.setFilter({ ...view.filter, cause: null })}
+                    >
+                        <Trans>Show all again</Trans>
                     </button>
                 </p>
             )}
-            <BoardTable
-                rows={rows}
-                all={all}
-                groups={board.groups}
-                by={by}
-                down={down}
-                onSort={(own, turned) => setOrder({ by: own, down: turned })}
-            />
-            {all.length === 0 && <p className="pt-2 text-faint">Nothing fits.</p>}
-            <CommonMistakes causes={board.causes} onChoose={(cause) => setFilter({ ...filter, cause })} />
+            {ids.length > 0 && (
+                <Selection
+                    production={production}
+                    chosen={ids}
+                    people={page.people}
+                    specifications={page.specifications}
+                    onClear={() => setChosen(new Set())}
+                />
+            )}
+            <BoardTable view={view} groups={board.groups} chosen={chosen} onChoose={choose} />
+            {view.shown.length === 0 && (
+                <p className="pt-2 text-faint">
+                    <Trans>Nothing fits.</Trans>
+                </p>
+            )}
+            <Exports production={production} />
+            <CommonMistakes causes={board.causes} onChoose={(own) => view.setFilter({ ...view.filter, cause: own })} />
             <Disagreements lines={board.agreement} />
         </>
+    );
+}
+
+/** All that a production or an assignment owes, at a glance. */
+export default function Board(page: BoardPage) {
+    const { book, board, away } = page;
+
+    return (
+        <Book title={book.production.name} book={book}>
+            <ProductionFolios book={book} at="production" />
+            <div className="px-6 pb-10">
+                {board.rows.length === 0 ? <Beginning production={book.production.id} /> : <Overview page={page} />}
+                <Away lines={away} />
+            </div>
+        </Book>
     );
 }

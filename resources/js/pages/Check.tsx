@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { FilesFound } from '../features/check/FilesFound';
 import { LedgerSheet } from '../features/check/LedgerSheet';
@@ -10,7 +12,7 @@ import type { CheckPage } from '../types/views';
 export default function Check({ book, deliverable, ledger }: CheckPage) {
     return (
         <LedgerSheet
-            title={`${deliverable.code}, check of ${ledger.made}`}
+            title={t`${deliverable.code}, check of ${ledger.made}`}
             book={book}
             deliverable={deliverable}
             ledger={ledger}
@@ -19,10 +21,12 @@ export default function Check({ book, deliverable, ledger }: CheckPage) {
                     <Folios deliverable={deliverable} at={null} />
                     <div className="px-6 pt-3">
                         <p className="aside">
-                            Check of {ledger.made}, kept as it was.{' '}
-                            <Link href={to('frames', { deliverable: deliverable.id })} className="link not-italic">
-                                To the newest
-                            </Link>
+                            <Trans>
+                                Check of {ledger.made}, kept as it was.{' '}
+                                <Link href={to('frames', { deliverable: deliverable.id })} className="link not-italic">
+                                    To the newest
+                                </Link>
+                            </Trans>
                         </p>
                         <p className="said mt-1">{verdictInWords(ledger.document)}</p>
                     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { EntryMargin } from '../features/scene/EntryMargin';
@@ -12,8 +14,10 @@ import type { EnterScenePage, EntrySheet } from '../types/views';
 /** Which part is typed in, of several. */
 function PartLinks({ deliverable, entry }: { deliverable: number; entry: EntrySheet }) {
     return entry.part === null ? null : (
-        <nav aria-label="Parts" className="tabs tabs-sm flex-wrap! gap-x-4! pt-4">
-            <span className="aside">What is typed makes</span>
+        <nav aria-label={t`Parts`} className="tabs tabs-sm flex-wrap! gap-x-4! pt-4">
+            <span className="aside">
+                <Trans>What is typed makes</Trans>
+            </span>
             {entry.parts.map((part) => (
                 <Link
                     key={part}
@@ -24,7 +28,9 @@ function PartLinks({ deliverable, entry }: { deliverable: number; entry: EntrySh
                     {part}
                 </Link>
             ))}
-            <span className="text-[13px] text-faint">One part at a time; what was kept of the others stays.</span>
+            <span className="text-[13px] text-faint">
+                <Trans>One part at a time; what was kept of the others stays.</Trans>
+            </span>
         </nav>
     );
 }
@@ -42,7 +48,7 @@ function Sheet({ book, deliverable, entry }: EnterScenePage) {
 
     return (
         <Book
-            title={`${deliverable.code}, typed in`}
+            title={t`${deliverable.code}, typed in`}
             book={book}
             deliverable={deliverable}
             margin={
@@ -63,7 +69,9 @@ function Sheet({ book, deliverable, entry }: EnterScenePage) {
                 }}
             >
                 <PartLinks deliverable={deliverable.id} entry={entry} />
-                <p className="said pt-4">Read it off the scene’s settings, line by line. Enter goes to the next.</p>
+                <p className="said pt-4">
+                    <Trans>Read it off the scene’s settings, line by line. Enter goes to the next.</Trans>
+                </p>
                 <EntryTable
                     rows={entry.rows}
                     typed={sheet.typed}
@@ -74,13 +82,13 @@ function Sheet({ book, deliverable, entry }: EnterScenePage) {
                 />
                 <p className="flex flex-wrap items-center gap-3 pt-3">
                     <button type="submit" className="btn btn-primary" disabled={sheet.busy}>
-                        {sheet.busy ? 'Keeping…' : 'Keep and check'}
+                        {sheet.busy ? t`Saving…` : t`Save and check`}
                     </button>
                     <Link href={to('scene', own)} className="btn">
-                        Leave it
+                        <Trans>Cancel</Trans>
                     </Link>
                     <span className="text-faint">
-                        Ctrl Enter keeps it from any field. What is left empty counts as not told.
+                        <Trans>Ctrl Enter saves it from any field. What is left empty counts as not told.</Trans>
                     </span>
                 </p>
             </form>

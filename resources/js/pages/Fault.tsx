@@ -1,18 +1,20 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Head, Link } from '@inertiajs/react';
 import { to } from '../lib/route';
 import type { FaultPage } from '../types/views';
 
 const SAYS: Record<number, [string, string]> = {
-    403: ['This page is not yours to open.', 'If it should be, ask the coordinator of the production.'],
-    404: ['There is no such page.', 'It may have been taken out, or the address has a slip in it.'],
-    405: ['This address is not opened that way.', 'Go back and use the page’s own buttons.'],
-    413: ['That was more than is taken at once.', 'A settings file has a few kilobytes.'],
-    429: ['That was too often in a short time.', 'Wait a minute, then try again.'],
+    403: [t`This page is not yours to open.`, t`If it should be, ask the coordinator of the production.`],
+    404: [t`There is no such page.`, t`It may have been taken out, or the address has a slip in it.`],
+    405: [t`This address is not opened that way.`, t`Go back and use the page’s own buttons.`],
+    413: [t`That was more than is taken at once.`, t`A settings file has a few kilobytes.`],
+    429: [t`That was too often in a short time.`, t`Wait a minute, then try again.`],
     500: [
-        'Something in the program went wrong.',
-        'Nothing was changed. Try again; if it stays so, tell whoever runs this ledger.',
+        t`Something in the program went wrong.`,
+        t`Nothing was changed. Try again; if it stays so, tell whoever runs this ledger.`,
     ],
-    503: ['The ledger is closed for a moment.', 'Try again in a minute.'],
+    503: [t`The ledger is closed for a moment.`, t`Try again in a minute.`],
 };
 
 export default function Fault({ status, says }: FaultPage) {
@@ -27,7 +29,7 @@ export default function Fault({ status, says }: FaultPage) {
                 <p className="said mt-3">{says !== null && says !== 'This action is unauthorized.' ? says : then}</p>
                 <p className="mt-4">
                     <Link href={to('productions')} className="link">
-                        To the productions
+                        <Trans>To the productions</Trans>
                     </Link>
                 </p>
             </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { FilesFound } from '../features/check/FilesFound';
 import { FramesTop } from '../features/check/FramesTop';
@@ -29,7 +30,7 @@ export default function Frames(page: FramesPage) {
 
     return (
         <LedgerSheet
-            title={`${deliverable.code}, frames`}
+            title={t`${deliverable.code}, frames`}
             book={book}
             deliverable={deliverable}
             ledger={ledger}
@@ -45,8 +46,9 @@ export default function Frames(page: FramesPage) {
                                 <>
                                     <OwnFolder
                                         begin={to('picked.begin', { deliverable: deliverable.id })}
-                                        says="Or drop a folder of this machine here."
-                                        zip="This is an archive. Hand it in below."
+                                        deliverable={deliverable.id}
+                                        says={t`Or drop a folder of this machine here.`}
+                                        zip={t`This is an archive. Hand it in below.`}
                                         looks={page.looks}
                                         onEnded={() => router.reload()}
                                     />

@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { ListSource } from '../features/production/ListSource';
 import { PlannedRows } from '../features/production/PlannedRows';
 import { useList } from '../features/production/useList';
 import { to } from '../lib/route';
+import { useCarried } from '../lib/useCarried';
 import { useAction } from '../lib/useAction';
 import { Book } from '../parts/Book';
 import { Fault } from '../parts/Fault';
@@ -14,17 +17,21 @@ export default function FromList(page: FromListPage) {
     const { book, specifications } = page;
 
     return (
-        <Book title={`${book.production.name}, from a list`} book={book}>
+        <Book title={t`${book.production.name}, from a list`} book={book}>
             <ProductionFolios book={book} at="list" />
             <div className="px-6 pt-3 pb-10">
                 <p className="said pb-2">
-                    Many deliverables at once. What would be made, changed or refused is shown first, row by row;
-                    nothing is written until you agree, and then all of it.
+                    <Trans>
+                        Many deliverables at once. What would be made, changed or refused is shown first, row by row;
+                        nothing is written until you agree, and then all of it.
+                    </Trans>
                 </p>
                 {specifications.length === 0 ? (
                     <p className="text-faint">
-                        New deliverables follow a specification, and this production has none yet. Add one deliverable
-                        first.
+                        <Trans>
+                            New deliverables follow a specification, and this production has none yet. Add one
+                            deliverable first.
+                        </Trans>
                     </p>
                 ) : (
                     <List page={page} />
@@ -41,7 +48,8 @@ function List({ page }: { page: FromListPage }) {
         String(page.specifications[0]?.id ?? ''),
         page.learners.map((each) => each.handle),
     );
-    const writing = useAction('Nothing was written.');
+    useCarried('list', (file) => void list.choose(file));
+    const writing = useAction(t`Nothing was written.`);
     // what was refused of one plan says nothing of another
     const [tried, setTried] = useState<string | null>(null);
     const { plan, data, asking } = list;
@@ -57,7 +65,11 @@ function List({ page }: { page: FromListPage }) {
         <>
             <ListSource page={page} list={list} />
             <Fault says={list.fault ?? (plan?.seal === tried ? writing.fault : null)} className="py-3" />
-            {asking && plan === null && <p className="py-3 text-faint">Reading…</p>}
+            {asking && plan === null && (
+                <p className="py-3 text-faint">
+                    <Trans>Reading…</Trans>
+                </p>
+            )}
             {plan !== null && (
                 <PlannedRows
                     plan={plan}

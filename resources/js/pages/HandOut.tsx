@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { NotSettled, SheetFiles, SheetLinks } from '../features/specification/HandingOut';
 import { to } from '../lib/route';
@@ -12,7 +14,7 @@ export default function HandOut({ book, deliverable: head, may, conflicts, links
 
     return (
         <Book
-            title={`${head.code}, handing out`}
+            title={t`${head.code}, handing out`}
             book={book}
             deliverable={head}
             margin={
@@ -28,15 +30,15 @@ export default function HandOut({ book, deliverable: head, may, conflicts, links
             <Folios deliverable={head} at={null} />
             <p className="flex flex-wrap items-baseline gap-x-4 px-6 pt-2 text-[13px]">
                 <Link href={to('specification', { deliverable })} className="link">
-                    Back to what is asked
+                    <Trans>Back to what is asked</Trans>
                 </Link>
                 <button type="button" className="link" onClick={print}>
-                    Print the sheet
+                    <Trans>Print the sheet</Trans>
                 </button>
             </p>
             <iframe
                 id="the-sheet"
-                title={`The sheet of ${head.code}`}
+                title={t`The sheet of ${head.code}`}
                 src={to('sheet', { deliverable, format: 'html' })}
                 className="mx-6 my-3 block h-[1120px] w-[calc(100%-48px)] border border-edge bg-white"
             />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
 import { StartingValues } from '../features/house/StartingValues';
 import { AskedLines } from '../features/specification/AskedLines';
@@ -30,12 +32,12 @@ export default function House({ book, lines, starting, offered, faults }: HouseP
     const asked = Object.fromEntries(lines.map((line) => [line.id, line.value]));
 
     return (
-        <Book title={`${book.production.name}, house requirements`} book={book}>
+        <Book title={t`${book.production.name}, house requirements`} book={book}>
             <ProductionFolios book={book} at="house" />
             <div className="px-6 pt-3 pb-10">
                 <p className="flex flex-wrap items-baseline justify-between gap-x-4">
                     <span className="said">
-                        What every specification of this production asks, unless it says otherwise.
+                        <Trans>What every specification of this production asks, unless it says otherwise.</Trans>
                     </span>
                     <SavedBar changes={changes} />
                 </p>
@@ -44,7 +46,7 @@ export default function House({ book, lines, starting, offered, faults }: HouseP
                 ))}
                 <div className="py-3">
                     <AskMore
-                        label="Ask for more"
+                        label={t`Ask for more`}
                         offered={offered}
                         asked={asked}
                         field={finder}
@@ -56,12 +58,15 @@ export default function House({ book, lines, starting, offered, faults }: HouseP
                 </div>
                 {lines.length === 0 ? (
                     <p className="text-faint">
-                        The house asks nothing yet. A frame rate and a colour space are what most houses settle here.
+                        <Trans>
+                            The house asks nothing yet. A frame rate and a colour space are what most houses settle
+                            here.
+                        </Trans>
                     </p>
                 ) : (
                     <AskedLines
                         lines={lines}
-                        title="in words"
+                        title={t`in words`}
                         place={place}
                         layer="house"
                         editable

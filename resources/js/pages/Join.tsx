@@ -1,6 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Head, router, useForm, usePage } from '@inertiajs/react';
-import type { SyntheticEvent } from 'react';
+import { useEffect, type SyntheticEvent } from 'react';
 import { to } from '../lib/route';
+import { forgetIndex } from '../lib/useIndex';
 import { Fault } from '../parts/Fault';
 import { Field } from '../parts/Field';
 import type { JoinPage } from '../types/views';
@@ -8,13 +11,13 @@ import type { JoinPage } from '../types/views';
 /** What the link is for, in a sentence. */
 function inWords({ kind, production, role, name }: JoinPage): string {
     if (kind === 'administrator') {
-        return 'With this link you become the administrator: you make productions, and invite whoever works in them.';
+        return t`With this link you become the administrator: you make productions, and invite whoever works in them.`;
     }
     if (kind === 'password') {
-        return `A new password for ${name}. Wherever you are signed in you are signed out.`;
+        return t`A new password for ${name}. Wherever you are signed in you are signed out.`;
     }
 
-    return `You are invited to ${production ?? ''}, as ${role ?? ''}.`;
+    return t`You are invited to ${production ?? ''}, as ${role ?? ''}.`;
 }
 
 /** Who one is, and a password. */
@@ -49,13 +52,13 @@ function Entry({ page }: { page: JoinPage }) {
 
     return (
         <form onSubmit={submit} noValidate>
-            {!isPassword && field('name', 'Your name', 'text', 'name')}
-            {!isPassword && field('email', 'Address', 'email', 'username', 'You sign in with it.')}
-            {field('password', 'Password', 'password', 'new-password', 'Twelve letters at least: several words.')}
-            {field('again', 'Once more', 'password', 'new-password')}
+            {!isPassword && field('name', t`Your name`, 'text', 'name')}
+            {!isPassword && field('email', 'Address', 'email', 'username', t`You sign in with it.`)}
+            {field('password', 'Password', 'password', 'new-password', t`Twelve letters at least: several words.`)}
+            {field('again', t`Once more`, 'password', 'new-password')}
             <p className="pt-3">
                 <button className="btn btn-primary" disabled={form.processing}>
-                    {isPassword ? 'Set the password' : 'Come in'}
+                    {isPassword ? t`Set the password` : t`Come in`}
                 </button>
             </p>
         </form>
@@ -67,7 +70,7 @@ function Known({ page }: { page: JoinPage }) {
     return (
         <p className="pt-3">
             <button className="btn btn-primary" onClick={() => router.put(to('join.known', { word: page.word }))}>
-                Come in as {page.reader}
+                <Trans>Come in as {page.reader}</Trans>
             </button>
         </p>
     );
@@ -75,17 +78,22 @@ function Known({ page }: { page: JoinPage }) {
 
 /** By a link: to a production, to the whole installation, or to a new password. */
 export default function Join(page: JoinPage) {
+    useEffect(forgetIndex, []);
     const { errors } = usePage().props;
     const isKnown = page.reader !== null && page.kind !== 'password';
 
     return (
         <main className="scroll flex h-full flex-col items-center px-6 pt-[10vh]">
-            <Head title="Come in" />
+            <Head title={t`Come in`} />
             <div className="sheet w-full max-w-[560px] border-y px-8 py-7">
-                <h1 className="title text-[26px]">Plain Ledger</h1>
+                <h1 className="title text-[26px]">
+                    <Trans>Plain Ledger</Trans>
+                </h1>
                 {page.kind === null ? (
                     <p className="said pt-3">
-                        This link was used already, or its days are over. Ask whoever sent it for another.
+                        <Trans>
+                            This link was used already, or its days are over. Ask whoever sent it for another.
+                        </Trans>
                     </p>
                 ) : (
                     <>

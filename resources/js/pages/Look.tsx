@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { ContactSheet } from '../features/look/ContactSheet';
@@ -12,10 +14,10 @@ import { Folios } from '../parts/Folios';
 import type { LookPage } from '../types/views';
 
 const VIEWS = [
-    ['sheet', 'Contact sheet'],
-    ['play', 'Play'],
-    ['two', 'Two frames'],
-    ['around', 'All around'],
+    ['sheet', t`Contact sheet`],
+    ['play', t`Play`],
+    ['two', t`Two frames`],
+    ['around', t`All around`],
 ] as const;
 
 type View = (typeof VIEWS)[number][0];
@@ -32,7 +34,7 @@ function beginning(page: LookPage): { view: View; frame: number } {
 
 function Sequences({ page }: { page: LookPage }) {
     return page.sequences.length < 2 ? null : (
-        <nav aria-label="Sequences" className="flex flex-wrap gap-3 px-6 pt-2 print:hidden">
+        <nav aria-label={t`Sequences`} className="flex flex-wrap gap-3 px-6 pt-2 print:hidden">
             {page.sequences.map(({ part, pass }) => {
                 const isHere = part === page.part && pass === page.pass;
 
@@ -60,12 +62,12 @@ export default function Look(page: LookPage) {
     const [layer, setLayer] = useState(layers[0] ?? '');
 
     return (
-        <Book title={`${deliverable.code}, frames to be seen`} book={book} deliverable={deliverable}>
+        <Book title={t`${deliverable.code}, frames to be seen`} book={book} deliverable={deliverable}>
             <Folios deliverable={deliverable} at="frames" />
             <div className="pb-10">
                 <p className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-6 pt-3">
                     <span className="said">{pass ?? part}</span>
-                    <span role="group" aria-label="Ways to see them" className="flex gap-4 print:hidden">
+                    <span role="group" aria-label={t`Ways to see them`} className="flex gap-4 print:hidden">
                         {VIEWS.filter(([key]) => key !== 'around' || page.around).map(([key, name]) => (
                             <button
                                 key={key}
@@ -80,7 +82,7 @@ export default function Look(page: LookPage) {
                     </span>
                     {layers.length > 1 && (
                         <label className="flex items-center gap-1.5 text-[13px] print:hidden">
-                            Shown of them
+                            <Trans>Shown of them</Trans>
                             <select
                                 className="select w-auto!"
                                 value={layer}
@@ -88,14 +90,14 @@ export default function Look(page: LookPage) {
                             >
                                 {layers.map((each) => (
                                     <option key={each} value={each}>
-                                        {each === '' ? 'colours' : each}
+                                        {each === '' ? t`colours` : each}
                                     </option>
                                 ))}
                             </select>
                         </label>
                     )}
                     <Link href={to('frames', { deliverable: deliverable.id })} className="link print:hidden">
-                        Back to the frames
+                        <Trans>Back to the frames</Trans>
                     </Link>
                 </p>
                 <Sequences page={page} />

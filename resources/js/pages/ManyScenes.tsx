@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { FoundSceneTable } from '../features/scene/FoundSceneTable';
 import { SETTINGS_FILES } from '../features/scene/settingsFiles';
 import { useManyScenes } from '../features/scene/useManyScenes';
 import { to } from '../lib/route';
+import { useCarried } from '../lib/useCarried';
 import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { DropPlace } from '../parts/DropPlace';
@@ -49,15 +52,17 @@ function Standing({ many, board }: { many: Many; board: string | null }) {
                 disabled={many.busy !== null || left === 0}
                 onClick={() => void many.check()}
             >
-                {left === 0 ? 'All are checked' : `Check ${left} ${left === 1 ? 'scene' : 'scenes'}`}
+                {left === 0 ? t`All are checked` : t`Check ${left} ${left === 1 ? 'scene' : 'scenes'}`}
             </button>
             <span className="text-faint">
-                {owned} of {scenes.length} know whose they are
-                {results.length > 0 && `; balanced ${count('balanced')}, unbalanced ${count('unbalanced')}`}
+                <Trans>
+                    {owned} of {scenes.length} know whose they are
+                    {results.length > 0 && t`; balanced ${count('balanced')}, unbalanced ${count('unbalanced')}`}
+                </Trans>
             </span>
             {results.length > 0 && board !== null && (
                 <Link className="link" href={board}>
-                    See the board
+                    <Trans>See the board</Trans>
                 </Link>
             )}
         </p>
@@ -69,17 +74,18 @@ export default function ManyScenes({ book }: ManyScenesPage) {
     const production = book.production.id;
     const many = useManyScenes(production);
     const { found, busy } = many;
+    useCarried('scenes', (files) => void many.read(files));
 
     return (
-        <Book title={`${book.production.name}, many scenes`} book={book}>
+        <Book title={t`${book.production.name}, many scenes`} book={book}>
             <ProductionFolios book={book} at="scenes" />
             <div className="px-6 pb-10">
                 <div className="pt-4">
                     <DropPlace
                         id="scenes"
-                        label="Settings files"
-                        says="Drop the settings of many scenes here: files, a sheet, or a zip of them."
-                        button="Choose files"
+                        label={t`Settings files`}
+                        says={t`Drop the settings of many scenes here: files, a sheet, or a zip of them.`}
+                        button={t`Choose files`}
                         busy={busy !== null}
                         accept={SETTINGS_FILES}
                         several
@@ -89,14 +95,16 @@ export default function ManyScenes({ book }: ManyScenesPage) {
                 <News busy={busy} fault={many.fault} refused={found?.refused ?? []} />
                 {found === null && busy === null && (
                     <p className="said max-w-[62ch] pt-4">
-                        Each scene is matched to its deliverable by the code of its shot or the learner’s name, in the
-                        file’s name or in what it says of itself. What cannot be matched is asked. Nothing is kept
-                        before you say so.
+                        <Trans>
+                            Each scene is matched to its deliverable by the code of its shot or the learner’s name, in
+                            the file’s name or in what it says of itself. What cannot be matched is asked. Nothing is
+                            kept before you say so.
+                        </Trans>
                     </p>
                 )}
                 {found !== null && found.scenes.length > 0 && (
                     <>
-                        <Standing many={many} board={book.decides ? to('board', { production }) : null} />
+                        <Standing many={many} board={book.decides ? to('production', { production }) : null} />
                         <FoundSceneTable found={found} done={many.done} onPoint={many.point} />
                     </>
                 )}

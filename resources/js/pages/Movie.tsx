@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import { CheckProgress } from '../features/check/CheckProgress';
 import { FrameStrip } from '../features/check/FrameStrip';
@@ -69,11 +71,13 @@ function One({ page: { playable, taggable, drawn, mayCheck }, ledger, movie }: O
             )}
             {playable && taggable.includes(movie.part) && (
                 <p className="px-6 pt-1 text-[13px]">
-                    Some of it is only told otherwise in the file:{' '}
-                    <a className="link" href={to('check.tagged', { check: ledger.id, part: movie.part })} download>
-                        take a copy with the right tags
-                    </a>
-                    . Nothing is encoded again.
+                    <Trans>
+                        Some of it is only told otherwise in the file:{' '}
+                        <a className="link" href={to('check.tagged', { check: ledger.id, part: movie.part })} download>
+                            take a copy with the right tags
+                        </a>
+                        . Nothing is encoded again.
+                    </Trans>
                 </p>
             )}
         </div>
@@ -87,11 +91,13 @@ function Delivered({ page }: { page: MoviePage }) {
     if (ledger === null || found.length === 0) {
         return (
             <p className="said px-6 pt-5">
-                No movie has been looked at yet.{' '}
-                <Link className="link" href={to('frames', { deliverable: deliverable.id })}>
-                    Choose the folder that it lies in
-                </Link>
-                .
+                <Trans>
+                    No movie has been looked at yet.{' '}
+                    <Link className="link" href={to('frames', { deliverable: deliverable.id })}>
+                        Choose the folder that it lies in
+                    </Link>
+                    .
+                </Trans>
             </p>
         );
     }
@@ -109,7 +115,7 @@ export default function Movie(page: MoviePage) {
 
     return (
         <LedgerSheet
-            title={`${deliverable.code}, movie`}
+            title={t`${deliverable.code}, movie`}
             book={book}
             deliverable={deliverable}
             ledger={ledger}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../lib/route';
 import { Book } from '../parts/Book';
@@ -7,7 +9,7 @@ import { ProductionFolios } from '../parts/ProductionFolios';
 import type { MovieRow, MoviesPage } from '../types/views';
 
 const spokenSize = (bytes: number): string =>
-    bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toPrecision(3)} MB`;
+    bytes < 1e6 ? t`${Math.max(1, Math.round(bytes / 1e3))} KB` : t`${(bytes / 1e6).toPrecision(3)} MB`;
 
 function Row({ movie }: { movie: MovieRow }) {
     return (
@@ -23,11 +25,17 @@ function Row({ movie }: { movie: MovieRow }) {
             </th>
             <td className="py-1.5 pr-4">
                 {movie.part}
-                {movie.from !== null && <span className="block text-[13px] text-faint">made from {movie.from}</span>}
+                {movie.from !== null && (
+                    <span className="block text-[13px] text-faint">
+                        <Trans>made from {movie.from}</Trans>
+                    </span>
+                )}
             </td>
             <td className="py-1.5">
                 {movie.path === null ? (
-                    <span className="text-faint">not looked at yet</span>
+                    <span className="text-faint">
+                        <Trans>not looked at yet</Trans>
+                    </span>
                 ) : (
                     <>
                         <span className="mono text-[13px]">
@@ -56,10 +64,18 @@ function Group({ title, movies }: { title: string; movies: MovieRow[] }) {
                 </colgroup>
                 <thead className="sr-only">
                     <tr>
-                        <th scope="col">mark</th>
-                        <th scope="col">deliverable</th>
-                        <th scope="col">part</th>
-                        <th scope="col">file</th>
+                        <th scope="col">
+                            <Trans>mark</Trans>
+                        </th>
+                        <th scope="col">
+                            <Trans>deliverable</Trans>
+                        </th>
+                        <th scope="col">
+                            <Trans>part</Trans>
+                        </th>
+                        <th scope="col">
+                            <Trans>file</Trans>
+                        </th>
                     </tr>
                 </thead>
                 <tbody>
@@ -75,14 +91,19 @@ function Group({ title, movies }: { title: string; movies: MovieRow[] }) {
 /** Every movie that a production owes: made from frames that are owed too, or standing for itself. */
 export default function Movies({ book, movies }: MoviesPage) {
     return (
-        <Book title={`${book.production.name}, movies`} book={book}>
-            <ProductionFolios book={book} at="board" />
+        <Book title={t`${book.production.name}, movies`} book={book}>
+            <ProductionFolios book={book} at="production" />
             <div className="px-6 pb-10">
                 {movies.length === 0 && (
-                    <p className="said pt-4">No movie is owed here. A specification asks for one as a part.</p>
+                    <p className="said pt-4">
+                        <Trans>No movie is owed here. A specification asks for one as a part.</Trans>
+                    </p>
                 )}
-                <Group title="By themselves" movies={movies.filter(({ from }) => from === null)} />
-                <Group title="Made from frames that are owed too" movies={movies.filter(({ from }) => from !== null)} />
+                <Group title={t`By themselves`} movies={movies.filter(({ from }) => from === null)} />
+                <Group
+                    title={t`Made from frames that are owed too`}
+                    movies={movies.filter(({ from }) => from !== null)}
+                />
             </div>
         </Book>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type SyntheticEvent } from 'react';
 import { Beginning, type Way } from '../features/production/Beginning';
 import { OwnerAndDue } from '../features/production/OwnerAndDue';
@@ -21,14 +23,16 @@ export default function NewDeliverable(page: NewDeliverablePage) {
     };
 
     return (
-        <Book title="A new deliverable" book={book}>
+        <Book title={t`A new deliverable`} book={book}>
             <form onSubmit={submit} className="max-w-[720px] px-6 py-4" noValidate>
-                <h1 className="title pb-2 text-[24px]">A new deliverable</h1>
+                <h1 className="title pb-2 text-[24px]">
+                    <Trans>A new deliverable</Trans>
+                </h1>
                 <Field
                     id="code"
-                    label="Code"
+                    label={t`Code`}
                     fault={form.errors.code}
-                    help="It stands for {shot} in names and folders."
+                    help={t`It stands for '{shot}' in names and folders.`}
                 >
                     <input
                         id="code"
@@ -38,10 +42,10 @@ export default function NewDeliverable(page: NewDeliverablePage) {
                         placeholder={`${book.production.code}_050`}
                     />
                 </Field>
-                <Field id="title" label="Title" fault={form.errors.title}>
+                <Field id="title" label={t`Title`} fault={form.errors.title}>
                     <input id="title" className="input" value={form.data.title} onChange={set('title')} />
                 </Field>
-                <Field id="specification" label="Specification" fault={form.errors.specification}>
+                <Field id="specification" label={t`Specification`} fault={form.errors.specification}>
                     <select
                         id="specification"
                         className="select"
@@ -53,7 +57,9 @@ export default function NewDeliverable(page: NewDeliverablePage) {
                                 {each.title}
                             </option>
                         ))}
-                        <option value="">a new one</option>
+                        <option value="">
+                            <Trans>a new one</Trans>
+                        </option>
                     </select>
                 </Field>
                 {isNew && (
@@ -61,9 +67,9 @@ export default function NewDeliverable(page: NewDeliverablePage) {
                 )}
                 <Field
                     id="range"
-                    label="Frame range"
+                    label={t`Frame range`}
                     fault={form.errors.range ?? form.errors.refused}
-                    help="Like 1001-1096. It can be set later."
+                    help={t`Like 1001-1096. It can be set later.`}
                 >
                     <input id="range" className="input mono" value={form.data.range} onChange={set('range')} />
                 </Field>
@@ -73,7 +79,7 @@ export default function NewDeliverable(page: NewDeliverablePage) {
                         className="btn btn-primary"
                         disabled={form.processing || (isNew && way === 'files' && form.data.begin !== 'files')}
                     >
-                        Add it
+                        <Trans>Add it</Trans>
                     </button>
                 </p>
             </form>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { classes } from '../lib/classes';
 import { to } from '../lib/route';
@@ -6,9 +8,9 @@ import { ProductionFolios } from '../parts/ProductionFolios';
 import type { MessageShown, OutboxPage } from '../types/views';
 
 const FORMATS = [
-    ['mbox', 'as a mailbox'],
-    ['txt', 'as text'],
-    ['json', 'as JSON'],
+    ['mbox', t`as a mailbox`],
+    ['txt', t`as text`],
+    ['json', t`as JSON`],
 ] as const;
 
 function Message({ message }: { message: MessageShown }) {
@@ -26,7 +28,7 @@ function Message({ message }: { message: MessageShown }) {
                     {message.body}
                 </pre>
                 <button type="button" className="link mt-2 text-[13px]" onClick={remove}>
-                    throw it away
+                    <Trans>remove it</Trans>
                 </button>
             </details>
         </li>
@@ -36,7 +38,7 @@ function Message({ message }: { message: MessageShown }) {
 /** All of them as a file, or thrown away. */
 function AllOfThem({ production, many }: { production: number; many: number }) {
     const clear = () => {
-        if (window.confirm(`Throw away all ${many} messages?`)) {
+        if (window.confirm(t`Remove all ${many} messages?`)) {
             router.delete(to('outbox.clear', { production }));
         }
     };
@@ -49,7 +51,7 @@ function AllOfThem({ production, many }: { production: number; many: number }) {
                 </a>
             ))}
             <button type="button" className="link ml-auto" onClick={clear}>
-                throw all away
+                <Trans>remove all</Trans>
             </button>
         </>
     );
@@ -60,11 +62,13 @@ export default function Outbox({ book, messages }: OutboxPage) {
     const production = book.production.id;
 
     return (
-        <Book title={`${book.production.name}, outbox`} book={book}>
+        <Book title={t`${book.production.name}, outbox`} book={book}>
             <ProductionFolios book={book} at="outbox" />
             <div className="px-6 pb-10">
                 <p className="said max-w-[62ch] pt-4">
-                    What would be sent to owners. Nothing leaves this machine: take it with you as a file.
+                    <Trans>
+                        What would be sent to owners. Nothing leaves this machine: take it with you as a file.
+                    </Trans>
                 </p>
                 <p className="flex flex-wrap items-baseline gap-3 pt-2">
                     <button
@@ -72,12 +76,14 @@ export default function Outbox({ book, messages }: OutboxPage) {
                         className="btn btn-primary"
                         onClick={() => router.post(to('outbox.write', { production }))}
                     >
-                        Write to everybody whose work does not balance
+                        <Trans>Write to everybody whose work does not balance</Trans>
                     </button>
                     {messages.length > 0 && <AllOfThem production={production} many={messages.length} />}
                 </p>
                 {messages.length === 0 ? (
-                    <p className="pt-4 text-faint">There is no message yet.</p>
+                    <p className="pt-4 text-faint">
+                        <Trans>There is no message yet.</Trans>
+                    </p>
                 ) : (
                     <ul className="pt-3">
                         {messages.map((message) => (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Head } from '@inertiajs/react';
 import { useState } from 'react';
 import { OwnAnswer } from '../features/own/OwnAnswer';
@@ -13,7 +15,7 @@ export default function OwnFolder({ link, code, title, production, until, looks,
 
     return (
         <main className="scroll flex h-full flex-col items-center px-6 py-8">
-            <Head title={`${code}, checked before it is handed in`} />
+            <Head title={t`${code}, checked before it is handed in`} />
             <div className="sheet w-full max-w-[860px] border-y px-8 py-6">
                 <p className="aside">{production}</p>
                 <h1 className="title border-b-[3px] border-double border-ink pb-2 text-[26px]">
@@ -21,8 +23,8 @@ export default function OwnFolder({ link, code, title, production, until, looks,
                 </h1>
                 <p className="said mt-3">
                     {document === null
-                        ? 'Choose the folder you are going to hand in. It stays where it is; what is found is shown ' +
-                          'here, and nothing is kept.'
+                        ? t`Choose the folder you are going to hand in. It stays where it is; what is found is shown ` +
+                          t`here, and nothing is kept.`
                         : verdictInWords(document)}
                 </p>
                 {document !== null && (
@@ -33,15 +35,15 @@ export default function OwnFolder({ link, code, title, production, until, looks,
                 <div className="-mx-6 mt-2">
                     <Place
                         begin={to('own.begin', { link })}
-                        says="Drop the folder here."
-                        zip="This is an archive. Unpack it, and drop the folder."
+                        says={t`Drop the folder here.`}
+                        zip={t`This is an archive. Unpack it, and drop the folder.`}
                         looks={looks}
                         onEnded={(_, found) => setDocument(found)}
                     />
                 </div>
                 {document !== null && <OwnAnswer document={document} labels={labels} />}
                 <p className="mt-6 border-t border-rule pt-2 text-[13px] text-faint">
-                    This page is open until {until}.
+                    <Trans>This page is open until {until}.</Trans>
                 </p>
             </div>
         </main>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { Invitation } from '../features/people/Invitation';
 import { Links } from '../features/people/Links';
@@ -13,7 +15,7 @@ type Member = PeoplePage['members'][number];
 function MemberLine({ member, page }: { member: Member; page: PeoplePage }) {
     const of = { production: page.book.production.id, membership: member.id };
     const drop = () => {
-        if (window.confirm(`Take ${member.name} off ${page.book.production.name}? They see nothing of it then.`)) {
+        if (window.confirm(t`Take ${member.name} off ${page.book.production.name}? They see nothing of it then.`)) {
             router.delete(to('people.drop', of), { preserveScroll: true });
         }
     };
@@ -21,14 +23,19 @@ function MemberLine({ member, page }: { member: Member; page: PeoplePage }) {
     return (
         <tr>
             <th scope="row" className="[overflow-wrap:anywhere]">
-                {member.name} {member.isReader && <span className="aside">you</span>}
+                {member.name}{' '}
+                {member.isReader && (
+                    <span className="aside">
+                        <Trans>you</Trans>
+                    </span>
+                )}
                 <span className="block text-[13px] font-normal text-faint">{member.email}</span>
             </th>
             <td className="column mono">{member.handle}</td>
             <td className="column">
                 <select
                     className="select w-40!"
-                    aria-label={`Role of ${member.name}`}
+                    aria-label={t`Role of ${member.name}`}
                     value={member.role}
                     onChange={(event) =>
                         router.patch(to('people.role', of), { role: event.target.value }, { preserveScroll: true })
@@ -42,7 +49,7 @@ function MemberLine({ member, page }: { member: Member; page: PeoplePage }) {
             <td className="column mono">{member.owes}</td>
             <td className="column">
                 <button type="button" className="link" onClick={drop}>
-                    Remove
+                    <Trans>Remove</Trans>
                 </button>
             </td>
         </tr>
@@ -56,13 +63,17 @@ function Invited({ page }: { page: PeoplePage }) {
 
     return invited.length === 0 ? null : (
         <section className="pt-6">
-            <Heading>Invited, and not here yet</Heading>
+            <Heading>
+                <Trans>Invited, and not here yet</Trans>
+            </Heading>
             <ul>
                 {invited.map(({ id, name, email, role, until }) => (
                     <li key={id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
-                        <span>{[name, email].filter(Boolean).join(', ') || 'anybody with the link'}</span>
+                        <span>{[name, email].filter(Boolean).join(', ') || t`anybody with the link`}</span>
                         <span className="text-faint">
-                            as {role}, until {day(until)}
+                            <Trans>
+                                as {role}, until {day(until)}
+                            </Trans>
                         </span>
                         <button
                             type="button"
@@ -74,7 +85,7 @@ function Invited({ page }: { page: PeoplePage }) {
                                 )
                             }
                         >
-                            Take the link back
+                            <Trans>Take the link back</Trans>
                         </button>
                     </li>
                 ))}
@@ -88,18 +99,23 @@ export default function People(page: PeoplePage) {
     const { book, members, roles, fresh } = page;
 
     return (
-        <Book title={`${book.production.name}, people`} book={book}>
+        <Book title={t`${book.production.name}, people`} book={book}>
             <ProductionFolios book={book} at="people" />
             <div className="px-6 pb-10">
                 <Links fresh={fresh} />
                 <table className="ledger mt-2">
                     <LedgerHead
                         columns={[
-                            ['who', '40%'],
-                            ['in names', '14%'],
-                            ['is', '22%'],
-                            ['owes', '10%'],
-                            [<span className="sr-only">what to do</span>, '14%'],
+                            [t`who`, '40%'],
+                            [t`in names`, '14%'],
+                            [t`is`, '22%'],
+                            [t`owes`, '10%'],
+                            [
+                                <span className="sr-only">
+                                    <Trans>what to do</Trans>
+                                </span>,
+                                '14%',
+                            ],
                         ]}
                     />
                     <tbody>
@@ -109,7 +125,9 @@ export default function People(page: PeoplePage) {
                     </tbody>
                 </table>
                 <Invited page={page} />
-                <Heading className="mt-6">Invite</Heading>
+                <Heading className="mt-6">
+                    <Trans>Invite</Trans>
+                </Heading>
                 <Invitation production={book.production.id} roles={roles} />
             </div>
         </Book>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type SyntheticEvent } from 'react';
 import { useTriedPlan } from '../features/render/plan';
 import { Planned, Untimed } from '../features/render/Planned';
@@ -17,7 +19,7 @@ export default function RenderPlan({ book, pool, plan, untimed }: RenderPlanPage
     const [hours, setHours] = useState(pool.hours);
     const isKept = machines.trim() === String(pool.machines) && hours.trim() === pool.hours;
     const { tried, fault } = useTriedPlan(production, isKept ? null : { machines, hours });
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const shown = isKept ? plan : (tried ?? plan);
     const keep = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -25,11 +27,11 @@ export default function RenderPlan({ book, pool, plan, untimed }: RenderPlanPage
     };
 
     return (
-        <Book title={`${book.production.name}, render plan`} book={book}>
+        <Book title={t`${book.production.name}, render plan`} book={book}>
             <ProductionFolios book={book} at="plan" />
             <div className="px-6 pb-10">
                 <form className="flex flex-wrap items-end gap-4 pt-4" onSubmit={keep}>
-                    <Labelled label="Machines">
+                    <Labelled label={t`Machines`}>
                         <input
                             className="input w-24!"
                             inputMode="numeric"
@@ -37,16 +39,16 @@ export default function RenderPlan({ book, pool, plan, untimed }: RenderPlanPage
                             onChange={(event) => setMachines(event.target.value)}
                         />
                     </Labelled>
-                    <Labelled label="Hours of the day that may be used">
+                    <Labelled label={t`Hours of the day that may be used`}>
                         <input
                             className="input w-48!"
                             value={hours}
-                            placeholder="all day, or 19:00-07:00"
+                            placeholder={t`all day, or 19:00-07:00`}
                             onChange={(event) => setHours(event.target.value)}
                         />
                     </Labelled>
                     <button type="submit" className="btn" disabled={isKept}>
-                        Keep these
+                        <Trans>Save these</Trans>
                     </button>
                     {shown.jobs.length > 0 && <FrameList plan={shown} />}
                 </form>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
     Comparison,
     Followers,
@@ -15,7 +16,7 @@ export default function Revisions(page: RevisionsPage) {
     const { book, specification, revisions, parts } = page;
 
     return (
-        <Book title={`${specification.title}, revisions`} book={book}>
+        <Book title={t`${specification.title}, revisions`} book={book}>
             <ProductionFolios book={book} at={null} />
             <div className="px-6 pt-3 pb-10">
                 <SpecificationTitle id={specification.id} title={specification.title} />

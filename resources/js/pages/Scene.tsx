@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { BrokenOff } from '../features/check/BrokenOff';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { verdictInWords } from '../lib/verdict';
@@ -18,11 +20,13 @@ function Known({ ledger, page }: { ledger: Ledger; page: ScenePage }) {
         <div className="px-6 pt-3">
             <p className="said">{verdictInWords(ledger.document)}</p>
             <p className="text-[13px] text-faint">
-                Settings from{' '}
-                <span className="mono">
-                    <Breaking text={ledger.scene?.name ?? ''} />
-                </span>
-                , {ledger.scene?.at}.
+                <Trans>
+                    Settings from{' '}
+                    <span className="mono">
+                        <Breaking text={ledger.scene?.name ?? ''} />
+                    </span>
+                    , {ledger.scene?.at}.
+                </Trans>
             </p>
             {ledger.parts.length > 1 && <PartMade key={ledger.id} deliverable={deliverable} ledger={ledger} />}
             <ComesTo lines={ledger.document.scene?.comes_to ?? []} />
@@ -44,7 +48,7 @@ export default function Scene(page: ScenePage) {
 
     return (
         <LedgerSheet
-            title={`${deliverable.code}, scene`}
+            title={t`${deliverable.code}, scene`}
             book={book}
             deliverable={deliverable}
             ledger={ledger}

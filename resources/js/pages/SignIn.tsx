@@ -1,10 +1,15 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Head, useForm } from '@inertiajs/react';
-import type { SyntheticEvent } from 'react';
+import { useEffect, type SyntheticEvent } from 'react';
 import { to } from '../lib/route';
+import { forgetIndex } from '../lib/useIndex';
+import { DoorField } from '../parts/DoorField';
 import { MarkSign } from '../parts/MarkSign';
 import type { SignInPage } from '../types/views';
 
-export default function SignIn({ demo }: SignInPage) {
+export default function SignIn({ demo, isEmpty }: SignInPage) {
+    useEffect(forgetIndex, []);
     const form = useForm({ email: '', password: '' });
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -13,67 +18,69 @@ export default function SignIn({ demo }: SignInPage) {
 
     return (
         <main className="scroll flex h-full flex-col items-center px-6 pt-[12vh]">
-            <Head title="Sign in" />
+            <Head title={t`Sign in`} />
             <div className="sheet w-full max-w-[420px] border-y px-8 py-7">
-                <h1 className="title text-[26px]">Plain Ledger</h1>
+                <h1 className="title text-[26px]">
+                    <Trans>Plain Ledger</Trans>
+                </h1>
                 <p className="aside mb-5 border-b-[3px] border-double border-ink pb-3 text-[15px]">
-                    The account between what was asked for and what was made.
+                    <Trans>The account between what was asked for and what was made.</Trans>
                 </p>
                 <form onSubmit={submit} noValidate>
-                    <label className="block" htmlFor="email">
-                        Address
-                    </label>
-                    <input
+                    <DoorField
                         id="email"
+                        label={t`Address`}
                         type="email"
                         autoComplete="username"
-                        className="input mt-1"
                         value={form.data.email}
-                        onChange={(event) => form.setData('email', event.target.value)}
-                        aria-invalid={form.errors.email !== undefined}
-                        aria-describedby="email-fault"
-                        autoFocus
+                        fault={form.errors.email}
+                        onChange={(email) => form.setData('email', email)}
+                        isFirst
                     />
-                    <p id="email-fault" role="alert" className="min-h-5 text-[13px] text-red">
-                        {form.errors.email}
-                    </p>
-                    <label className="mt-1 block" htmlFor="password">
-                        Password
-                    </label>
-                    <input
+                    <DoorField
                         id="password"
+                        label={t`Password`}
                         type="password"
                         autoComplete="current-password"
-                        className="input mt-1"
                         value={form.data.password}
-                        onChange={(event) => form.setData('password', event.target.value)}
-                        aria-invalid={form.errors.password !== undefined}
-                        aria-describedby="password-fault"
+                        fault={form.errors.password}
+                        onChange={(password) => form.setData('password', password)}
                     />
-                    <p id="password-fault" role="alert" className="min-h-5 text-[13px] text-red">
-                        {form.errors.password}
-                    </p>
                     <button className="btn btn-primary mt-2" disabled={form.processing}>
-                        Sign in
+                        <Trans>Sign in</Trans>
                     </button>
                 </form>
+                {isEmpty && (
+                    <p className="aside mt-6 border-t border-rule pt-3 text-[14px]">
+                        <Trans>
+                            Nobody has an account yet. The link by which the first becomes the administrator was printed
+                            where Plain Ledger was started; <span className="mono">php artisan ledger:link</span> prints
+                            another.
+                        </Trans>
+                    </p>
+                )}
                 {demo && (
                     <p className="aside mt-6 border-t border-rule pt-3 text-[14px]">
-                        Demo: <span className="mono not-italic">odile@harbour.example</span> coordinates,{' '}
-                        <span className="mono not-italic">ansel@harbour.example</span> is an artist; the password of
-                        both is <span className="mono not-italic">tide-clock</span>.
+                        <Trans>
+                            Demo: <span className="mono not-italic">odile@harbour.example</span> coordinates,{' '}
+                            <span className="mono not-italic">ansel@harbour.example</span> is an artist; the password of
+                            both is <span className="mono not-italic">tide-clock</span>.
+                        </Trans>
                     </p>
                 )}
             </div>
             <p className="mt-6 flex gap-5 text-faint">
                 <span>
-                    <MarkSign mark="equal" /> equal
+                    <MarkSign mark="equal" />
+                    <Trans> equal</Trans>
                 </span>
                 <span>
-                    <MarkSign mark="unequal" /> unequal
+                    <MarkSign mark="unequal" />
+                    <Trans> unequal</Trans>
                 </span>
                 <span>
-                    <MarkSign mark="unknown" /> not readable
+                    <MarkSign mark="unknown" />
+                    <Trans> not readable</Trans>
                 </span>
             </p>
         </main>

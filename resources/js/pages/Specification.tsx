@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useChanges } from '../features/specification/changes';
@@ -52,7 +53,7 @@ export default function Specification(page: SpecificationPage) {
 
     return (
         <Book
-            title={`${deliverable.code}, specification`}
+            title={t`${deliverable.code}, specification`}
             book={book}
             deliverable={deliverable}
             margin={

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Chooser } from '../features/production/Chooser';
 import { PreviewedChanges } from '../features/production/PreviewedChanges';
@@ -13,13 +15,13 @@ import { ProductionFolios } from '../parts/ProductionFolios';
 import type { PreviewedChange, TogetherPage } from '../types/views';
 
 /** One value of many deliverables: chosen, looked at, then changed together. */
-export default function Together({ book, offered }: TogetherPage) {
+export default function Together({ book, lines, offered }: TogetherPage) {
     const production = book.production.id;
     const chosen = useOpenSet<number>();
     const [shared, setShared] = useState<SharedChange>({ line: null, value: '', drop: false });
     const [plan, setPlan] = useState<PreviewedChange[] | null>(null);
     const [looking, setLooking] = useState(false);
-    const action = useAction('Nothing was changed.');
+    const action = useAction(t`Nothing was changed.`);
     const given = {
         deliverables: [...chosen.open],
         id: shared.line?.id ?? '',
@@ -37,7 +39,7 @@ export default function Together({ book, offered }: TogetherPage) {
         tell<{ lines: PreviewedChange[] }>(to('together.read', { production }), given)
             .then(
                 (answer) => setPlan(answer.lines),
-                (trouble: unknown) => action.setFault(sentence(trouble, 'This could not be looked at.')),
+                (trouble: unknown) => action.setFault(sentence(trouble, t`This could not be looked at.`)),
             )
             .finally(() => setLooking(false));
     };
@@ -50,23 +52,25 @@ export default function Together({ book, offered }: TogetherPage) {
         });
 
     return (
-        <Book title={`${book.production.name}, many together`} book={book}>
+        <Book title={t`${book.production.name}, many together`} book={book}>
             <ProductionFolios book={book} at="together" />
             <div className="px-6 pt-3 pb-10">
                 <p className="said pb-3">
-                    One value of many deliverables, changed together. What would become of each is shown before anything
-                    is written.
+                    <Trans>
+                        One value of many deliverables, changed together. What would become of each is shown before
+                        anything is written.
+                    </Trans>
                 </p>
                 <div className="grid gap-x-8 md:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
                     <Chooser
-                        lines={book.index}
+                        lines={lines}
                         chosen={chosen.open}
                         onChoose={(ids, on) => {
                             forget();
                             chosen.set(ids, on);
                         }}
                     />
-                    <section aria-label="What">
+                    <section aria-label={t`What`}>
                         <SharedValue
                             offered={offered}
                             shared={shared}

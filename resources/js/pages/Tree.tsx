@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { NobodysPieces } from '../features/tree/NobodysPieces';
 import { TreeLines } from '../features/tree/TreeLines';
@@ -13,7 +15,7 @@ export default function Tree(page: TreePage) {
     const production = book.production.id;
 
     return (
-        <Book title={`${book.production.name}, delivered tree`} book={book}>
+        <Book title={t`${book.production.name}, delivered tree`} book={book}>
             <ProductionFolios book={book} at="tree" />
             <div className="pb-10">
                 <TreeTop key={`${tree?.id} ${tree?.running}`} page={page} />
@@ -26,10 +28,10 @@ export default function Tree(page: TreePage) {
                                 className="btn"
                                 onClick={() => router.post(to('tree.checks', { production }))}
                             >
-                                Check each in its own folder
+                                <Trans>Check each in its own folder</Trans>
                             </button>
                             <span className="text-[13px] text-faint" role="status">
-                                {said ?? 'Their pages and the board then show it too.'}
+                                {said ?? t`Their pages and the board then show it too.`}
                             </span>
                         </p>
                         <NobodysPieces page={page} />

@@ -1,9 +1,13 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Head, router, usePage } from '@inertiajs/react';
 import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import { to } from '../lib/route';
 import { isSingleKey, useKeys } from '../lib/useKeys';
+import { useIndex } from '../lib/useIndex';
+import { useNews } from '../lib/useNews';
 import { useTableLabels } from '../lib/useTableLabels';
-import type { Book as BookData, DeliverableHead } from '../types/views';
+import type { Book as BookData, DeliverableHead, IndexLine } from '../types/views';
 import { Fault } from './Fault';
 import { FindAnything } from './FindAnything';
 import { Index } from './Index';
@@ -13,6 +17,7 @@ import { Shortcuts } from './Shortcuts';
 interface Shared {
     person: { name: string; administers: boolean } | null;
     told: string | null;
+    unread: number;
     alone: boolean;
     errors: Record<string, string>;
     [key: string]: unknown;
@@ -31,9 +36,9 @@ function goToRegion(way: 1 | -1): void {
 }
 
 /** The deliverable before or behind another one in the index. */
-function goAlong(book: BookData, current: number | undefined, way: 1 | -1): void {
-    const at = book.index.findIndex((line) => line.id === current);
-    const next = book.index[(at + book.index.length + way) % book.index.length];
+function goAlong(lines: IndexLine[], current: number | undefined, way: 1 | -1): void {
+    const at = lines.findIndex((line) => line.id === current);
+    const next = lines[(at + lines.length + way) % lines.length];
     if (next !== undefined) {
         router.visit(to(next.folio, { deliverable: next.id }));
     }
@@ -51,6 +56,7 @@ function useBookKeys(
     onHelp: () => void,
     onFind: () => void,
 ): void {
+    const { lines } = useIndex(book?.production.id ?? null);
     const does: Record<string, (event: KeyboardEvent) => void> = {
         '?': onHelp,
         '/': (event) => {
@@ -59,8 +65,8 @@ function useBookKeys(
                 filter.current.focus();
             }
         },
-        n: () => book !== null && goAlong(book, deliverable, 1),
-        p: () => book !== null && goAlong(book, deliverable, -1),
+        n: () => goAlong(lines ?? [], deliverable, 1),
+        p: () => goAlong(lines ?? [], deliverable, -1),
     };
     useKeys((event) => {
         if (event.key === 'F6') {
@@ -86,8 +92,10 @@ function Told() {
         <>
             {alone && (
                 <p role="status" className="border-b border-ochre px-6 py-1.5 text-ochre">
-                    No worker has been seen for a minute, so checks that wait for their turn are not worked on. Whoever
-                    runs this installation begins one with <span className="mono">bin/start</span>.
+                    <Trans>
+                        No worker has been seen for a minute, so checks that wait for their turn are not worked on.
+                        Whoever runs this installation begins one with <span className="mono">bin/start</span>.
+                    </Trans>
                 </p>
             )}
             {told !== null && (
@@ -123,7 +131,8 @@ export function Book({
     margin?: ReactNode;
     children: ReactNode;
 }) {
-    const { person } = usePage<Shared>().props;
+    const { person, unread } = usePage<Shared>().props;
+    const news = useNews(person !== null, unread);
     const filter = useRef<HTMLInputElement>(null);
     const [showKeys, setShowKeys] = useState(false);
     const [indexOpen, setIndexOpen] = useState(false);
@@ -148,6 +157,7 @@ export function Book({
                 book={book}
                 deliverable={deliverable}
                 person={person}
+                unread={news.unread}
                 onKeys={() => setShowKeys(true)}
                 onFind={() => setFinding(true)}
                 index={{ isOpen: indexOpen, onToggle: () => setIndexOpen(!indexOpen) }}
@@ -156,14 +166,17 @@ export function Book({
                 <nav
                     id="index"
                     className="book-index scroll min-h-0"
-                    aria-label="Index of deliverables"
+                    aria-label={t`Index of deliverables`}
                     data-region="index"
                     data-open={indexOpen}
                     tabIndex={-1}
                 >
-                    <Index book={book} current={deliverable?.id ?? null} filter={filter} />
+                    <Index book={book} current={deliverable?.id ?? null} filter={filter} underWay={news.underWay} />
                 </nav>
             )}
+            <p className="sr-only" aria-live="polite" data-news>
+                {news.says}
+            </p>
             <main ref={sheet} className="sheet scroll min-h-0" id="sheet" data-region="sheet" tabIndex={-1}>
                 <Told />
                 {children}
@@ -171,14 +184,16 @@ export function Book({
             {margin !== undefined && (
                 <aside
                     className="book-margin scroll min-h-0 px-4 pt-3 pb-8"
-                    aria-label="Notes in the margin"
+                    aria-label={t`Notes in the margin`}
                     data-region="margin"
                     tabIndex={-1}
                 >
                     {margin}
                 </aside>
             )}
-            {finding && <FindAnything book={book} onClose={() => setFinding(false)} />}
+            {finding && (
+                <FindAnything book={book} deliverable={deliverable?.id ?? null} onClose={() => setFinding(false)} />
+            )}
             {showKeys && <Shortcuts onClose={() => setShowKeys(false)} />}
         </div>
     );

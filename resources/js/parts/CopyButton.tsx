@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 
 /** A page that is not served over https has no clipboard of its own. */
@@ -23,7 +24,7 @@ export function CopyButton({ text, children }: { text: string; children: string 
             setTimeout(() => setTold(null), 2000);
         };
         if (hasClipboard(navigator)) {
-            navigator.clipboard.writeText(text).then(done, () => setTold('Select and copy it by hand'));
+            navigator.clipboard.writeText(text).then(done, () => setTold(t`Select and copy it by hand`));
         } else {
             copyFromField(text);
             done();

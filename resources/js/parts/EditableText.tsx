@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Ref } from 'react';
 import { classes } from '../lib/classes';
 import { Breaking } from './Breaking';
@@ -28,7 +29,7 @@ export function EditableText({
                 'underline-offset-4 hover:decoration-link',
                 className,
             )}
-            aria-label={`${label}: ${text ?? nothing ?? ''}. Change`}
+            aria-label={t`${label}: ${text ?? nothing ?? ''}. Change`}
             onClick={onEdit}
         >
             {text === undefined ? <span className="text-ochre">{nothing}</span> : <Breaking text={text} />}

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { NamedField } from '../types/views';
 
 /** Choosing what a name stands for, by typing a part of it. */
@@ -19,8 +20,12 @@ export function FieldChoice({
             value={value}
             onChange={(event) => onChange(event.target.value)}
         >
-            <option value="">choose a setting</option>
-            <option value="-">nothing that matters here</option>
+            <option value="">
+                <Trans>choose a setting</Trans>
+            </option>
+            <option value="-">
+                <Trans>nothing that matters here</Trans>
+            </option>
             {fields.map((field) => (
                 <option key={field.field} value={field.field}>
                     {field.label}

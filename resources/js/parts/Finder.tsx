@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useId, useRef, useState, type KeyboardEvent, type Ref, type RefObject } from 'react';
 import { classes } from '../lib/classes';
 import type { OfferedRequirement } from '../types/views';
@@ -37,7 +38,7 @@ function ownFact(text: string): OfferedRequirement | null {
               id: `other.${name}`,
               label: `${name.charAt(0).toUpperCase()}${name.slice(1).replaceAll('_', ' ')}`,
               group: 'Render',
-              example: 'a fact of your own',
+              example: t`a fact of your own`,
               also: '',
               words: [],
           };
@@ -114,7 +115,7 @@ function Offers({
                         </span>
                     </span>
                     <span className="text-[12.5px] text-faint">
-                        {asked?.[each.id] !== undefined && 'now: '}
+                        {asked?.[each.id] !== undefined && t`now: `}
                         <span className="mono">{short(asked?.[each.id] ?? each.example)}</span>
                     </span>
                 </li>
@@ -203,7 +204,7 @@ export function Finder({
                 aria-activedescendant={isOpen && chosen !== undefined ? `${name}-${chosen.id}` : undefined}
                 className="input"
                 value={text}
-                placeholder="type any word for it: fps, padding, handles, codec"
+                placeholder={t`type any word for it: fps, padding, handles, codec`}
                 autoComplete="off"
                 spellCheck={false}
                 onChange={(event) => type(event.target.value)}

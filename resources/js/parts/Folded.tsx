@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Breaking } from './Breaking';
 
@@ -19,7 +20,7 @@ export function Folded({ text, most = 100 }: { text: string; most?: number }) {
                 aria-expanded={open}
                 onClick={() => setOpen(!open)}
             >
-                {open ? 'less' : 'all of it'}
+                {open ? t`less` : t`all of it`}
             </button>
         </>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState, type ReactNode } from 'react';
 import { ask } from '../lib/ask';
 import { classes } from '../lib/classes';
@@ -31,7 +33,7 @@ function Crumbs({
         <div className="flex flex-wrap items-center gap-x-2 border-b border-rule px-3 py-1.5">
             {roots.length > 1 ? (
                 <select
-                    aria-label="Intake"
+                    aria-label={t`Intake`}
                     className="select w-auto!"
                     value={at.root}
                     onChange={(event) => onRoot(Number(event.target.value))}
@@ -63,17 +65,19 @@ function Crumbs({
 function Wanted({ folder, make }: { folder: string; make: string | null }) {
     return (
         <p className="said text-[15px]">
-            There is no folder of its own here yet: it would be <span className="mono">{folder}</span>. Make it in the
-            intake
-            {make === null ? (
-                ', or ask whoever looks after it, '
-            ) : (
-                <>
-                    {' '}
-                    (<span className="mono [overflow-wrap:anywhere]">{make}</span>)
-                </>
-            )}{' '}
-            and copy the frames there.
+            <Trans>
+                There is no folder of its own here yet: it would be <span className="mono">{folder}</span>. Make it in
+                the intake
+                {make === null ? (
+                    t`, or ask whoever looks after it, `
+                ) : (
+                    <>
+                        {' '}
+                        (<span className="mono [overflow-wrap:anywhere]">{make}</span>)
+                    </>
+                )}{' '}
+                and copy the frames there.
+            </Trans>
         </p>
     );
 }
@@ -84,7 +88,7 @@ function Files({ contents }: { contents: FolderContents }) {
     if (files === 0) {
         return (
             <p className="text-faint">
-                {folders.length === 0 ? 'This folder is empty.' : 'No files beside these folders.'}
+                {folders.length === 0 ? t`This folder is empty.` : t`No files beside these folders.`}
             </p>
         );
     }
@@ -142,7 +146,11 @@ function Folder({
                 </ul>
             )}
             {wanted != null && <Wanted {...wanted} />}
-            {contents.more && <p className="text-faint">More folders than are shown here.</p>}
+            {contents.more && (
+                <p className="text-faint">
+                    <Trans>More folders than are shown here.</Trans>
+                </p>
+            )}
             <Files contents={contents} />
         </>
     );
@@ -173,7 +181,7 @@ export function FolderBrowser(props: {
 
     return at === null ? (
         <p className="px-6 py-4 text-faint">
-            This production has no intake folder that is open to you. Ask its coordinator.
+            <Trans>This production has no intake folder that is open to you. Ask its coordinator.</Trans>
         </p>
     ) : (
         <Browser {...props} at={at} onAt={setAt} />
@@ -199,7 +207,7 @@ function Browser({
     const url = `${browse}?root=${at.root}&below=${encodeURIComponent(at.below)}`;
     const found = useQuestion(url, (stop) => ask<FolderContents>(url, stop), {
         wait: 0,
-        otherwise: 'This folder could not be read.',
+        otherwise: t`This folder could not be read.`,
         keeps: false,
     });
     const root = roots.find((each) => each.id === at.root);
@@ -213,7 +221,11 @@ function Browser({
             <Crumbs roots={roots} at={at} onRoot={(id) => onAt({ root: id, below: '' })} onGo={go} />
             <div ref={list} tabIndex={-1} className="scroll max-h-44 min-h-16 px-3 py-1.5" aria-live="polite">
                 <Fault says={found.fault} />
-                {found.fault === null && found.answer === null && <p className="text-faint">Reading the folder…</p>}
+                {found.fault === null && found.answer === null && (
+                    <p className="text-faint">
+                        <Trans>Reading the folder…</Trans>
+                    </p>
+                )}
                 {found.fault === null && found.answer !== null && (
                     <Folder
                         contents={found.answer}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, usePage } from '@inertiajs/react';
 import { classes } from '../lib/classes';
 import { to } from '../lib/route';
@@ -10,11 +12,11 @@ export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie';
 export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
     const decides = usePage<{ book: Book | null; [key: string]: unknown }>().props.book?.decides === true;
     const folios: [Folio, string, Mark | null][] = [
-        ['specification', 'Specification', null],
-        ['scene', 'Scene', deliverable.folios.scene],
-        ['render', 'Render', null],
-        ['frames', 'Frames', deliverable.folios.frames],
-        ...(deliverable.owesMovie ? [['movie', 'Movie', deliverable.movie] as [Folio, string, Mark | null]] : []),
+        ['specification', t`Specification`, null],
+        ['scene', t`Scene`, deliverable.folios.scene],
+        ['render', t`Render`, null],
+        ['frames', t`Frames`, deliverable.folios.frames],
+        ...(deliverable.owesMovie ? [['movie', t`Movie`, deliverable.movie] as [Folio, string, Mark | null]] : []),
     ];
 
     return (
@@ -25,18 +27,18 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                     {[
                         deliverable.title,
                         deliverable.owner,
-                        deliverable.due === null ? null : `due ${deliverable.due.at}`,
+                        deliverable.due === null ? null : t`due ${deliverable.due.at}`,
                     ]
                         .filter((said) => said !== null && said !== '')
                         .join(' · ')}
                 </span>
                 {decides && (
                     <Link className="link text-[13px]" href={to('about', { deliverable: deliverable.id })}>
-                        Change
+                        <Trans>Change</Trans>
                     </Link>
                 )}
             </h1>
-            <nav aria-label="Folios" className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
+            <nav aria-label={t`Folios`} className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
                 {folios.map(([folio, name, mark]) => (
                     <Link
                         key={folio}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import type { Mark, Verdict } from '../types/views';
 
@@ -5,7 +6,7 @@ const NAMES: Record<Mark, string> = {
     equal: 'equal',
     unequal: 'unequal',
     waived: 'waived',
-    unknown: 'could not be read',
+    unknown: t`could not be read`,
 };
 
 const INKS: Record<Mark, string> = {
@@ -66,7 +67,7 @@ export function VerdictSign({ verdict, waived }: { verdict: Verdict | null; waiv
     const mark = verdictMark(verdict, waived);
 
     return mark === null ? (
-        <span className="text-faint" aria-label="not checked">
+        <span className="text-faint" aria-label={t`not checked`}>
             ·
         </span>
     ) : (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { classes } from '../lib/classes';
 import { to } from '../lib/route';
@@ -6,30 +8,32 @@ import type { Book } from '../types/views';
 /** Four places, and the pages of each in the order of the work. */
 const PLACES = [
     [
-        'Work',
+        t`Work`,
         [
-            ['production', 'Deliverables'],
-            ['board', 'Board'],
-            ['together', 'Many together'],
+            ['production', t`Deliverables`],
+            ['specifications', t`Specifications`],
+            ['together', t`Many together`],
         ],
     ],
-    ['Render', [['plan', 'Render plan']]],
+    [t`Render`, [['plan', t`Render plan`]]],
     [
-        'Bring in',
+        t`Bring in`,
         [
-            ['scenes', 'Many scenes'],
-            ['tree', 'Delivered tree'],
-            ['list', 'From a list'],
+            ['bring', t`Anything`],
+            ['scenes', t`Many scenes`],
+            ['tree', t`Delivered tree`],
+            ['list', t`From a list`],
         ],
     ],
     [
-        'Production',
+        t`Production`,
         [
-            ['house', 'House requirements'],
-            ['names', 'Names'],
-            ['people', 'People'],
-            ['outbox', 'Outbox'],
-            ['settings', 'Settings'],
+            ['house', t`House requirements`],
+            ['names', t`Names`],
+            ['people', t`People`],
+            ['outbox', t`Outbox`],
+            ['history', t`History`],
+            ['settings', t`Settings`],
         ],
     ],
 ] as const;
@@ -41,7 +45,7 @@ function Places({ production, at }: { production: number; at: ProductionFolio | 
     const here = at === null ? PLACES[0] : PLACES.find(([, pages]) => pages.some(([page]) => page === at));
 
     return (
-        <nav aria-label="Folios" className="mx-6 mt-2">
+        <nav aria-label={t`Folios`} className="mx-6 mt-2">
             <p className="tabs flex-wrap border-b border-ink">
                 {PLACES.map(([name, pages]) => (
                     <Link
@@ -82,6 +86,11 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                     {book.production.code}, {book.production.kind}
                 </span>
             </h1>
+            {book.production.archived && (
+                <p className="mx-6 mt-2 border-y border-ochre py-1 text-ochre">
+                    <Trans>Archived: it can be read, and nothing in it changed.</Trans>
+                </p>
+            )}
             {book.decides && <Places production={book.production.id} at={at} />}
         </>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../lib/route';
@@ -6,7 +8,11 @@ import type { Book, DeliverableHead } from '../types/views';
 
 function Whose({ book, deliverable }: { book: Book | null; deliverable: DeliverableHead | undefined }) {
     if (book === null) {
-        return <span className="title text-[18px]">Plain Ledger</span>;
+        return (
+            <span className="title text-[18px]">
+                <Trans>Plain Ledger</Trans>
+            </span>
+        );
     }
     const due = deliverable?.due ?? null;
 
@@ -21,7 +27,11 @@ function Whose({ book, deliverable }: { book: Book | null; deliverable: Delivera
             <span className="aside min-w-0 truncate">
                 {book.production.code}
                 {deliverable !== undefined && ` · ${deliverable.code}`}
-                {due !== null && <span className={due.late ? 'text-red' : ''}> · due {due.words}</span>}
+                {due !== null && (
+                    <span className={due.late ? 'text-red' : ''}>
+                        <Trans> · due {due.words}</Trans>
+                    </span>
+                )}
             </span>
         </>
     );
@@ -39,7 +49,7 @@ function ThemeButton() {
                 setNight(!night);
             }}
         >
-            {night ? 'Day' : 'Night'}
+            {night ? t`Day` : t`Night`}
         </button>
     );
 }
@@ -49,6 +59,7 @@ export function RunningHead({
     book,
     deliverable,
     person,
+    unread,
     onKeys,
     onFind,
     index,
@@ -56,6 +67,7 @@ export function RunningHead({
     book: Book | null;
     deliverable: DeliverableHead | undefined;
     person: { name: string; administers: boolean } | null;
+    unread: number;
     onKeys: () => void;
     onFind: () => void;
     /** a drawer, where there is no room for it beside the sheet */
@@ -70,7 +82,7 @@ export function RunningHead({
             tabIndex={-1}
         >
             <a href="#sheet" className="sr-only focus:not-sr-only">
-                To the page
+                <Trans>To the page</Trans>
             </a>
             {book !== null && (
                 <button
@@ -80,39 +92,46 @@ export function RunningHead({
                     aria-controls="index"
                     onClick={index.onToggle}
                 >
-                    Index
+                    <Trans>Index</Trans>
                 </button>
             )}
             <Whose book={book} deliverable={deliverable} />
             <span className="ml-auto flex flex-wrap items-baseline gap-x-4 gap-y-1">
                 {person !== null && (
                     <>
-                        <button type="button" className="link" title="Ctrl K" onClick={onFind}>
-                            Find
+                        <button type="button" className="link" title={t`Ctrl K`} onClick={onFind}>
+                            <Trans>Find</Trans>
                         </button>
+                        <Link href={to('notices')} className="link">
+                            <Trans>Notices{unread > 0 && <strong className="text-ochre"> {unread}</strong>}</Trans>
+                        </Link>
                         <Link href={to('productions')} className="link">
-                            All productions
+                            <Trans>All productions</Trans>
                         </Link>
                         <Link href={to('calculator')} className="link">
-                            Calculator
+                            <Trans>Calculator</Trans>
                         </Link>
                         {person.administers && (
                             <Link href={to('administration')} className="link">
-                                Administration
+                                <Trans>Administration</Trans>
                             </Link>
                         )}
                     </>
                 )}
                 <ThemeButton />
                 <button type="button" className="link" onClick={onKeys}>
-                    Keys
+                    <Trans>Keys</Trans>
                 </button>
-                <Link href={to('tokens')} className="text-faint hover:underline" title="Your tokens and your password">
+                <Link
+                    href={to('tokens')}
+                    className="text-faint hover:underline"
+                    title={t`Your tokens and your password`}
+                >
                     {person?.name}
                     {role !== null && `, ${role}`}
                 </Link>
                 <button type="button" className="link" onClick={() => router.post(to('sign-out'))}>
-                    Sign out
+                    <Trans>Sign out</Trans>
                 </button>
             </span>
         </header>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 /** Asked and found outlines to one scale, centred on each other. */
 export function Shape({ asked, found }: { asked: string; found: string }) {
     const read = (text: string) => text.split('x').map(Number);
@@ -21,7 +23,7 @@ export function Shape({ asked, found }: { asked: string; found: string }) {
                 width={w * unit + 4}
                 height={h * unit + 4}
                 role="img"
-                aria-label={`asked ${asked}, found ${found}`}
+                aria-label={t`asked ${asked}, found ${found}`}
                 className="max-w-full"
             >
                 <rect {...box(aw, ah)} fill="none" stroke="var(--color-ink)" strokeWidth="1.5" />
@@ -34,8 +36,10 @@ export function Shape({ asked, found }: { asked: string; found: string }) {
                 />
             </svg>
             <figcaption className="mt-1 font-sans text-[12.5px] text-faint">
-                asked <span className="mono text-ink">{asked}</span>, found{' '}
-                <span className="mono text-red">{found}</span>
+                <Trans>
+                    asked <span className="mono text-ink">{asked}</span>, found{' '}
+                    <span className="mono text-red">{found}</span>
+                </Trans>
             </figcaption>
         </figure>
     );

@@ -1,17 +1,19 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState } from 'react';
 import { setSingleKeys, singleKeysOn } from '../lib/useKeys';
 
 const KEYS: [string, string][] = [
-    ['F6', 'from one part of the book to the next (always on)'],
-    ['Ctrl K', 'find anything (always on)'],
-    ['/', 'find in the index'],
-    ['n  p', 'next and previous deliverable'],
+    ['F6', t`from one part of the book to the next (always on)`],
+    [t`Ctrl K`, t`find anything (always on)`],
+    ['/', t`find in the index`],
+    ['n  p', t`next and previous deliverable`],
     ['1  2  3  4', 'specification, scene, render, frames'],
     ['j  k', 'on a board: next and previous line'],
     ['.  ,  +  −  Enter', 'on a frame strip: next and previous trouble, closer, further, show the frame'],
     ['a', 'on a specification: ask for more'],
-    ['Ctrl Z  Ctrl Y', 'on a specification: take back, make again (always on)'],
-    ['?', 'this list'],
+    [t`Ctrl Z  Ctrl Y`, 'on a specification: take back, make again (always on)'],
+    ['?', t`this list`],
 ];
 
 export function Shortcuts({ onClose }: { onClose: () => void }) {
@@ -26,7 +28,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
         <dialog ref={dialog} onClose={onClose} aria-labelledby="keys-title" className="modal">
             <div className="modal-box">
                 <h2 id="keys-title" className="title mb-3 text-[18px]">
-                    Keys
+                    <Trans>Keys</Trans>
                 </h2>
                 <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
                     {KEYS.map(([key, does]) => (
@@ -46,10 +48,12 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
                             setOn(event.target.checked);
                         }}
                     />
-                    Single keys do this
+                    <Trans>Single keys do this</Trans>
                 </label>
                 <form method="dialog" className="modal-action">
-                    <button className="btn">Close</button>
+                    <button className="btn">
+                        <Trans>Close</Trans>
+                    </button>
                 </form>
             </div>
         </dialog>

@@ -1,10 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { beginSphere, MOST_OPEN, turned, type Aim, type Mode, type Sphere } from '../lib/sphere';
 import { Radios } from './Field';
 
 const MODES = [
-    ['turn', 'as a view that turns'],
-    ['seam', 'flat, its seam in the middle'],
+    ['turn', t`as a view that turns`],
+    ['seam', t`flat, its seam in the middle`],
     ['flat', 'flat'],
 ] as const;
 
@@ -76,7 +78,7 @@ export function SphereView({
 
     return (
         <>
-            <p role="group" aria-label="How it is shown" className="flex flex-wrap gap-x-4">
+            <p role="group" aria-label={t`How it is shown`} className="flex flex-wrap gap-x-4">
                 <Radios name="around" words={MODES} chosen={mode} onChoose={setMode} />
             </p>
             {can ? (
@@ -86,7 +88,7 @@ export function SphereView({
                     height={512}
                     tabIndex={0}
                     role="img"
-                    aria-label={`${name}. The arrows turn the view, + and − narrow and widen it.`}
+                    aria-label={t`${name}. The arrows turn the view, + and − narrow and widen it.`}
                     className="mt-2 aspect-[2/1] w-full touch-none border border-rule bg-black"
                     onKeyDown={keys}
                     onPointerDown={(event) => {
@@ -99,11 +101,13 @@ export function SphereView({
                     }}
                 />
             ) : (
-                <p className="text-faint">This browser has no drawing of that kind (WebGL).</p>
+                <p className="text-faint">
+                    <Trans>This browser has no drawing of that kind (WebGL).</Trans>
+                </p>
             )}
             <p className="text-[13px] text-faint" role="status">
-                {source === null && 'The picture is on its way. '}
-                {mode === 'turn' && `looking ${Math.round(aim.across)}° across and ${Math.round(aim.up)}° up`}
+                {source === null && t`The picture is on its way. `}
+                {mode === 'turn' && t`looking ${Math.round(aim.across)}° across and ${Math.round(aim.up)}° up`}
             </p>
         </>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useId, useState } from 'react';
 import { tell } from '../lib/ask';
 import { classes } from '../lib/classes';
@@ -19,7 +21,9 @@ function Results({ answer, fault }: { answer: WorkedSum | null; fault: string | 
     const results = answer?.results ?? [];
 
     return results.length === 0 ? (
-        <p className="py-1 text-faint">Fill in what you know; what follows stands here.</p>
+        <p className="py-1 text-faint">
+            <Trans>Fill in what you know; what follows stands here.</Trans>
+        </p>
     ) : (
         <dl>
             {results.map((result) => (
@@ -29,7 +33,7 @@ function Results({ answer, fault }: { answer: WorkedSum | null; fault: string | 
                 >
                     <dt className="text-[13px] text-faint">{result.label}</dt>
                     <dd className="row-span-2 self-center">
-                        <CopyButton text={result.value}>Copy</CopyButton>
+                        <CopyButton text={result.value}>{t`Copy`}</CopyButton>
                     </dd>
                     <dd className="mono text-[15px]">
                         <Breaking text={result.value} />{' '}
@@ -60,7 +64,7 @@ export function Sum({
     const { answer, fault } = useQuestion(
         JSON.stringify(asked),
         (stop) => tell<WorkedSum>(to('calculate'), asked, stop),
-        { otherwise: 'This could not be worked out.' },
+        { otherwise: t`This could not be worked out.` },
     );
 
     return (

@@ -7,8 +7,12 @@ export const routes: Config = {
     port: null,
     defaults: {},
     routes: {
+        'api.page': { uri: 'api', methods: ['GET', 'HEAD'] },
+        'api.document': { uri: 'api/openapi.json', methods: ['GET', 'HEAD'] },
         'sign-in': { uri: 'sign-in', methods: ['GET', 'HEAD'] },
         'sign-in.store': { uri: 'sign-in', methods: ['POST'] },
+        'sign-in.code': { uri: 'sign-in/code', methods: ['GET', 'HEAD'] },
+        'sign-in.code.store': { uri: 'sign-in/code', methods: ['POST'] },
         join: { uri: 'join/{word}', methods: ['GET', 'HEAD'], parameters: ['word'] },
         'join.new': { uri: 'join/{word}', methods: ['POST'], parameters: ['word'] },
         'join.known': { uri: 'join/{word}', methods: ['PUT'], parameters: ['word'] },
@@ -20,16 +24,30 @@ export const routes: Config = {
         'picked.slices': { uri: 'picked/{picked}/slices', methods: ['POST'], parameters: ['picked'] },
         'sign-out': { uri: 'sign-out', methods: ['POST'] },
         productions: { uri: '/', methods: ['GET', 'HEAD'] },
-        calculator: { uri: 'calculator', methods: ['GET', 'HEAD'] },
         tokens: { uri: 'tokens', methods: ['GET', 'HEAD'] },
         'tokens.store': { uri: 'tokens', methods: ['POST'] },
         'tokens.drop': { uri: 'tokens/{token}', methods: ['DELETE'], parameters: ['token'] },
+        'codes.offer': { uri: 'codes', methods: ['PUT'] },
+        'codes.begin': { uri: 'codes', methods: ['POST'] },
+        'codes.end': { uri: 'codes', methods: ['DELETE'] },
         'sign-out.elsewhere': { uri: 'sign-out/elsewhere', methods: ['POST'] },
         password: { uri: 'password', methods: ['PATCH'] },
+        notices: { uri: 'notices', methods: ['GET', 'HEAD'] },
+        'notices.read': { uri: 'notices', methods: ['POST'] },
+        'notices.wish': { uri: 'notices', methods: ['PATCH'] },
+        causes: { uri: 'causes', methods: ['GET', 'HEAD'] },
+        calculator: { uri: 'calculator', methods: ['GET', 'HEAD'] },
         'production.new': { uri: 'productions/new', methods: ['GET', 'HEAD'] },
         'production.store': { uri: 'productions', methods: ['POST'] },
         administration: { uri: 'administration', methods: ['GET', 'HEAD'] },
+        acts: { uri: 'administration/history', methods: ['GET', 'HEAD'] },
+        sample: { uri: 'productions/sample', methods: ['POST'] },
+        'sample.drop': { uri: 'productions/{production}/sample', methods: ['DELETE'], parameters: ['production'] },
+        'production.drop': { uri: 'productions/{production}', methods: ['DELETE'], parameters: ['production'] },
+        'production.restore': { uri: 'productions/{production}', methods: ['PUT'], parameters: ['production'] },
+        limits: { uri: 'productions/{production}/limits', methods: ['PATCH'], parameters: ['production'] },
         'account.update': { uri: 'people/{user}', methods: ['PATCH'], parameters: ['user'] },
+        'account.codes': { uri: 'people/{user}/codes', methods: ['DELETE'], parameters: ['user'] },
         'account.password': { uri: 'people/{user}/password', methods: ['POST'], parameters: ['user'] },
         'failed.again': { uri: 'work/{failed}', methods: ['POST'], parameters: ['failed'] },
         'failed.drop': { uri: 'work/{failed}', methods: ['DELETE'], parameters: ['failed'] },
@@ -50,8 +68,16 @@ export const routes: Config = {
             methods: ['DELETE'],
             parameters: ['production', 'invitation'],
         },
+        history: { uri: 'productions/{production}/history', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'history.export': {
+            uri: 'productions/{production}/history.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production', 'format'],
+        },
         settings: { uri: 'productions/{production}/settings', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'settings.update': { uri: 'productions/{production}/settings', methods: ['PATCH'], parameters: ['production'] },
+        'webhook.store': { uri: 'productions/{production}/webhooks', methods: ['POST'], parameters: ['production'] },
+        retention: { uri: 'productions/{production}/retention', methods: ['PATCH'], parameters: ['production'] },
         'root.add': { uri: 'productions/{production}/roots', methods: ['POST'], parameters: ['production'] },
         'root.update': {
             uri: 'productions/{production}/roots/{intakeRoot}',
@@ -63,7 +89,16 @@ export const routes: Config = {
             methods: ['DELETE'],
             parameters: ['production', 'intakeRoot'],
         },
+        'production.archive': {
+            uri: 'productions/{production}/archive',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        'production.back': { uri: 'productions/{production}/archive', methods: ['DELETE'], parameters: ['production'] },
         production: { uri: 'productions/{production}', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        index: { uri: 'productions/{production}/index', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        bring: { uri: 'productions/{production}/bring', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        'bring.look': { uri: 'productions/{production}/bring', methods: ['POST'], parameters: ['production'] },
         scenes: { uri: 'productions/{production}/scenes', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'scenes.store': { uri: 'productions/{production}/scenes', methods: ['POST'], parameters: ['production'] },
         'scenes.read': { uri: 'productions/{production}/scenes/read', methods: ['POST'], parameters: ['production'] },
@@ -77,6 +112,11 @@ export const routes: Config = {
             methods: ['POST'],
             parameters: ['production'],
         },
+        'deliverables.change': {
+            uri: 'productions/{production}/deliverables',
+            methods: ['PATCH'],
+            parameters: ['production'],
+        },
         house: { uri: 'productions/{production}/house', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'house.update': { uri: 'productions/{production}/house', methods: ['PATCH'], parameters: ['production'] },
         list: { uri: 'productions/{production}/list', methods: ['GET', 'HEAD'], parameters: ['production'] },
@@ -87,6 +127,12 @@ export const routes: Config = {
         reference: { uri: 'productions/{production}/reference', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'preset.store': { uri: 'productions/{production}/presets', methods: ['POST'], parameters: ['production'] },
         board: { uri: 'productions/{production}/board', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        specifications: {
+            uri: 'productions/{production}/specifications',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production'],
+        },
+        'view.keep': { uri: 'productions/{production}/views', methods: ['POST'], parameters: ['production'] },
         movies: { uri: 'productions/{production}/movies', methods: ['GET', 'HEAD'], parameters: ['production'] },
         outbox: { uri: 'productions/{production}/outbox', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'outbox.write': { uri: 'productions/{production}/outbox', methods: ['POST'], parameters: ['production'] },
@@ -142,6 +188,21 @@ export const routes: Config = {
             methods: ['PATCH'],
             parameters: ['specification'],
         },
+        'specification.drop': {
+            uri: 'specifications/{specification}',
+            methods: ['DELETE'],
+            parameters: ['specification'],
+        },
+        'specification.copy': {
+            uri: 'specifications/{specification}/copy',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'specification.retire': {
+            uri: 'specifications/{specification}/retired',
+            methods: ['PUT'],
+            parameters: ['specification'],
+        },
         'specification.parts': {
             uri: 'specifications/{specification}/parts',
             methods: ['POST'],
@@ -152,11 +213,7 @@ export const routes: Config = {
             methods: ['POST'],
             parameters: ['specification'],
         },
-        deliverable: {
-            uri: 'deliverables/{deliverable}',
-            methods: ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'],
-            parameters: ['deliverable'],
-        },
+        deliverable: { uri: 'deliverables/{deliverable}', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
         specification: {
             uri: 'deliverables/{deliverable}/specification',
             methods: ['GET', 'HEAD'],
@@ -235,6 +292,9 @@ export const routes: Config = {
         'archive.piece': { uri: 'deliverables/{deliverable}/archive', methods: ['POST'], parameters: ['deliverable'] },
         'picked.begin': { uri: 'deliverables/{deliverable}/picked', methods: ['POST'], parameters: ['deliverable'] },
         'checks.store': { uri: 'deliverables/{deliverable}/checks', methods: ['POST'], parameters: ['deliverable'] },
+        'webhook.test': { uri: 'webhooks/{webhook}', methods: ['POST'], parameters: ['webhook'] },
+        'webhook.drop': { uri: 'webhooks/{webhook}', methods: ['DELETE'], parameters: ['webhook'] },
+        'view.drop': { uri: 'views/{view}', methods: ['DELETE'], parameters: ['view'] },
         'message.drop': { uri: 'messages/{message}', methods: ['DELETE'], parameters: ['message'] },
         'sheet.revoke': { uri: 'sheets/{link}', methods: ['DELETE'], parameters: ['link'] },
         'change.turn': { uri: 'changes/{change}/{way}', methods: ['POST'], parameters: ['change', 'way'] },
@@ -284,6 +344,7 @@ export const routes: Config = {
             parameters: ['check', 'part', 'frame'],
         },
         find: { uri: 'find', methods: ['GET', 'HEAD'] },
+        news: { uri: 'news', methods: ['GET', 'HEAD'] },
         understand: { uri: 'deliverables/{deliverable}/understand', methods: ['POST'], parameters: ['deliverable'] },
         'scene.try': { uri: 'deliverables/{deliverable}/scene/try', methods: ['POST'], parameters: ['deliverable'] },
         'house.understand': {
@@ -302,8 +363,12 @@ declare module 'ziggy-js' {
         strictRouteNames: true;
     }
     interface RouteList {
+        'api.page': readonly [];
+        'api.document': readonly [];
         'sign-in': readonly [];
         'sign-in.store': readonly [];
+        'sign-in.code': readonly [];
+        'sign-in.code.store': readonly [];
         join: readonly [{ name: 'word'; required: true }];
         'join.new': readonly [{ name: 'word'; required: true }];
         'join.known': readonly [{ name: 'word'; required: true }];
@@ -315,16 +380,30 @@ declare module 'ziggy-js' {
         'picked.slices': readonly [{ name: 'picked'; required: true }];
         'sign-out': readonly [];
         productions: readonly [];
-        calculator: readonly [];
         tokens: readonly [];
         'tokens.store': readonly [];
         'tokens.drop': readonly [{ name: 'token'; required: true }];
+        'codes.offer': readonly [];
+        'codes.begin': readonly [];
+        'codes.end': readonly [];
         'sign-out.elsewhere': readonly [];
         password: readonly [];
+        notices: readonly [];
+        'notices.read': readonly [];
+        'notices.wish': readonly [];
+        causes: readonly [];
+        calculator: readonly [];
         'production.new': readonly [];
         'production.store': readonly [];
         administration: readonly [];
+        acts: readonly [];
+        sample: readonly [];
+        'sample.drop': readonly [{ name: 'production'; required: true }];
+        'production.drop': readonly [{ name: 'production'; required: true }];
+        'production.restore': readonly [{ name: 'production'; required: true }];
+        limits: readonly [{ name: 'production'; required: true }];
         'account.update': readonly [{ name: 'user'; required: true }];
+        'account.codes': readonly [{ name: 'user'; required: true }];
         'account.password': readonly [{ name: 'user'; required: true }];
         'failed.again': readonly [{ name: 'failed'; required: true }];
         'failed.drop': readonly [{ name: 'failed'; required: true }];
@@ -333,17 +412,27 @@ declare module 'ziggy-js' {
         'people.role': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
         'people.drop': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
         'invitation.drop': readonly [{ name: 'production'; required: true }, { name: 'invitation'; required: true }];
+        history: readonly [{ name: 'production'; required: true }];
+        'history.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
         settings: readonly [{ name: 'production'; required: true }];
         'settings.update': readonly [{ name: 'production'; required: true }];
+        'webhook.store': readonly [{ name: 'production'; required: true }];
+        retention: readonly [{ name: 'production'; required: true }];
         'root.add': readonly [{ name: 'production'; required: true }];
         'root.update': readonly [{ name: 'production'; required: true }, { name: 'intakeRoot'; required: true }];
         'root.drop': readonly [{ name: 'production'; required: true }, { name: 'intakeRoot'; required: true }];
+        'production.archive': readonly [{ name: 'production'; required: true }];
+        'production.back': readonly [{ name: 'production'; required: true }];
         production: readonly [{ name: 'production'; required: true }];
+        index: readonly [{ name: 'production'; required: true }];
+        bring: readonly [{ name: 'production'; required: true }];
+        'bring.look': readonly [{ name: 'production'; required: true }];
         scenes: readonly [{ name: 'production'; required: true }];
         'scenes.store': readonly [{ name: 'production'; required: true }];
         'scenes.read': readonly [{ name: 'production'; required: true }];
         'deliverable.new': readonly [{ name: 'production'; required: true }];
         'deliverable.store': readonly [{ name: 'production'; required: true }];
+        'deliverables.change': readonly [{ name: 'production'; required: true }];
         house: readonly [{ name: 'production'; required: true }];
         'house.update': readonly [{ name: 'production'; required: true }];
         list: readonly [{ name: 'production'; required: true }];
@@ -354,6 +443,8 @@ declare module 'ziggy-js' {
         reference: readonly [{ name: 'production'; required: true }];
         'preset.store': readonly [{ name: 'production'; required: true }];
         board: readonly [{ name: 'production'; required: true }];
+        specifications: readonly [{ name: 'production'; required: true }];
+        'view.keep': readonly [{ name: 'production'; required: true }];
         movies: readonly [{ name: 'production'; required: true }];
         outbox: readonly [{ name: 'production'; required: true }];
         'outbox.write': readonly [{ name: 'production'; required: true }];
@@ -381,6 +472,9 @@ declare module 'ziggy-js' {
         'preset.destroy': readonly [{ name: 'preset'; required: true }];
         revisions: readonly [{ name: 'specification'; required: true }];
         'specification.rename': readonly [{ name: 'specification'; required: true }];
+        'specification.drop': readonly [{ name: 'specification'; required: true }];
+        'specification.copy': readonly [{ name: 'specification'; required: true }];
+        'specification.retire': readonly [{ name: 'specification'; required: true }];
         'specification.parts': readonly [{ name: 'specification'; required: true }];
         'specification.recheck': readonly [{ name: 'specification'; required: true }];
         deliverable: readonly [{ name: 'deliverable'; required: true }];
@@ -422,6 +516,9 @@ declare module 'ziggy-js' {
         'archive.piece': readonly [{ name: 'deliverable'; required: true }];
         'picked.begin': readonly [{ name: 'deliverable'; required: true }];
         'checks.store': readonly [{ name: 'deliverable'; required: true }];
+        'webhook.test': readonly [{ name: 'webhook'; required: true }];
+        'webhook.drop': readonly [{ name: 'webhook'; required: true }];
+        'view.drop': readonly [{ name: 'view'; required: true }];
         'message.drop': readonly [{ name: 'message'; required: true }];
         'sheet.revoke': readonly [{ name: 'link'; required: true }];
         'change.turn': readonly [{ name: 'change'; required: true }, { name: 'way'; required: true }];
@@ -459,6 +556,7 @@ declare module 'ziggy-js' {
             { name: 'frame'; required: true },
         ];
         find: readonly [];
+        news: readonly [];
         understand: readonly [{ name: 'deliverable'; required: true }];
         'scene.try': readonly [{ name: 'deliverable'; required: true }];
         'house.understand': readonly [{ name: 'production'; required: true }];

@@ -2,6 +2,17 @@
 
 import type { RequirementId, Group } from './requirements';
 
+export type About =
+    | 'production'
+    | 'people'
+    | 'deliverable'
+    | 'specification'
+    | 'requirement'
+    | 'acceptance'
+    | 'files'
+    | 'link'
+    | 'account';
+
 export interface AboutPage {
     book: Book;
     deliverable: DeliverableHead;
@@ -21,9 +32,25 @@ export interface AdministrationPage {
         isAdministrator: boolean;
         isDisabled: boolean;
         isReader: boolean;
+        hasCodes: boolean;
     }[];
-    productions: { id: number; code: string; name: string; kind: string; people: number; deliverables: number }[];
+    productions: {
+        id: number;
+        code: string;
+        name: string;
+        kind: string;
+        people: number;
+        deliverables: number;
+        isArchived: boolean;
+        isSample: boolean;
+        isIn: boolean;
+    }[];
+    /** deleted, and not forgotten yet */
+    deleted: { id: number; code: string; name: string; until: string }[];
     health: { what: string; says: string; well: boolean }[];
+    backups: { newest: string | null; many: number; folder: string };
+    /** Bytes that databases and files of the ledger take. */
+    storage: string;
     /** Pieces of work that wait for their turn. */
     waiting: number;
     failed: { id: string; what: string; why: string; at: string }[];
@@ -118,6 +145,20 @@ export interface Board {
 export interface BoardPage {
     book: Book;
     board: Board;
+    specifications: { id: number; title: string }[];
+    people: { id: number; name: string; role: Role }[];
+    /** deliverables that were put away */
+    away: { id: number; code: string; title: string }[];
+    views: {
+        id: number;
+        name: string;
+        which: string;
+        text: string;
+        specification: string | null;
+        by: string;
+        down: boolean;
+        columns: string[];
+    }[];
 }
 
 export interface BoardRow {
@@ -152,11 +193,48 @@ export interface BoardRow {
 }
 
 export interface Book {
-    production: { id: number; code: string; name: string; kind: string };
+    production: { id: number; code: string; name: string; kind: string; archived: boolean };
     role: Role | null;
     decides: boolean;
-    index: IndexLine[];
+    /** How many deliverables the reader may see in it: its index is asked for apart. */
+    owed: number;
 }
+
+export interface BookIndex {
+    lines: IndexLine[];
+}
+
+export interface BringPage {
+    book: Book;
+    /** those it can be of */
+    deliverables: { id: number; code: string; owner: string | null }[];
+}
+
+export interface BroughtFile {
+    kind: BroughtKind;
+    says: string;
+    deliverable: number | null;
+    /** deliverables that it could be of */
+    perhaps: number[];
+    /** of a list of people */
+    people: { name: string; email: string }[];
+}
+
+export type BroughtKind =
+    | 'pictures'
+    | 'movie'
+    | 'sound'
+    | 'settings'
+    | 'list'
+    | 'people'
+    | 'log'
+    | 'names'
+    | 'checksums'
+    | 'delivery-archive'
+    | 'settings-archive'
+    | 'document'
+    | 'of-system'
+    | 'unknown';
 
 export interface CalculatorPage {
     calculations: OfferedSum[];
@@ -172,6 +250,16 @@ export type Cause = {
     or: string[];
     pass?: string;
 };
+
+export interface CausesPage {
+    causes: {
+        id: string;
+        name: string;
+        from: string;
+        by: string;
+        found: { id: number; code: string; folio: string }[];
+    }[];
+}
 
 export type Cell = {
     mark: Mark;
@@ -308,6 +396,18 @@ export interface FaultPage {
 export type FieldUnit =
     'factor' | 'percent' | 'bit/s' | 'kbit/s' | 'Mbit/s' | 'kHz' | 'Hz' | 'per cm' | 'per inch' | 'counted from 0';
 
+export interface Finished {
+    id: number;
+    code: string;
+    production: string;
+    verdict: Verdict | null;
+    waived: boolean;
+    says: string;
+    when: string;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+}
+
 export type Fix = {
     kind: string;
     part: string;
@@ -400,6 +500,17 @@ export interface HandOutPage {
     may: { specify: boolean };
     conflicts: ConflictShown[];
     links: SheetLinkShown[];
+}
+
+export interface HistoryPage {
+    book: Book | null;
+    acts: { id: number; at: string; who: string; about: About; what: string }[];
+    filters: { about: string; who: string; text: string; from: string; until: string };
+    people: string[];
+    subjects: About[];
+    page: number;
+    pages: number;
+    all: number;
 }
 
 export interface HousePage {
@@ -748,7 +859,7 @@ export interface NamesPage {
     book: Book;
     names: NamedSetting[];
     fields: NamedField[];
-    shapes: { name: string; patterns: { event: string; pattern: string }[] }[];
+    shapes: { name: string; patterns: { event: string; pattern: string }[]; example: string }[];
     /** How many of the shapes, the first ones, are the production's own. */
     own: number;
     events: { event: LogEvent; says: string }[];
@@ -782,6 +893,28 @@ export interface NewDeliverablePage {
 export interface NewProductionPage {
     kinds: string[];
     intake: string;
+    /** with what each asks of all */
+    presets: { word: string; group: string; title: string; asks: string[] }[];
+    zones: string[];
+}
+
+export interface News {
+    unread: number;
+    /** By which the next question says what is known already. */
+    newest: number;
+    /** since what is known, the newest first */
+    since: { says: string; url: string; kind: NoticeKind }[];
+    /** deliverables that are being checked */
+    underWay: number[];
+}
+
+export type NoticeKind = 'checked' | 'handed-in' | 'asked-otherwise' | 'accepted' | 'due' | 'message';
+
+export interface NoticesPage {
+    notices: { id: number; says: string; url: string; at: string; production: string; isNew: boolean }[];
+    wishes: { kind: NoticeKind; says: string; page: boolean; mail: boolean }[];
+    /** Whether mail leaves this installation. */
+    mails: boolean;
 }
 
 export interface OfferedRequirement {
@@ -814,6 +947,25 @@ export interface OwnFolderPage {
     looks: boolean;
     /** how each requirement is called, by its id */
     labels: Record<string, string>;
+}
+
+export interface OwnLine {
+    id: number;
+    code: string;
+    title: string;
+    due: Due | null;
+    verdict: Verdict | null;
+    waived: boolean;
+    /** What is to be done, in the fewest words; null: nothing was checked yet. */
+    holdsUp: string | null;
+    /** What most likely went wrong. */
+    cause: string | null;
+    /** the page that has the trouble */
+    folio: 'scene' | 'frames';
+    /** what is asked, a sentence a part */
+    asked: string[];
+    /** folders in which its files are looked for */
+    folders: string[];
 }
 
 export interface PastCheck {
@@ -908,20 +1060,24 @@ export interface ProductionLine {
     unbalanced: number;
     open: number;
     balanced: number;
+    archived: boolean;
 }
 
 export interface ProductionPage {
     book: Book;
-    specifications: { id: number; title: string; revision: number; deliverables: number }[];
-    presets: { id: number; title: string }[];
-    /** deliverables that were put away */
-    away: { id: number; code: string; title: string }[];
+    /** what is due first stands first */
+    own: OwnLine[];
 }
 
 export interface ProductionsPage {
     productions: ProductionLine[];
     /** what is owed still, due first */
     needs: Need[];
+    running: Running[];
+    /** since the reader went */
+    finished: Finished[];
+    /** When that was. */
+    awaySince: string | null;
 }
 
 export interface Progress {
@@ -987,7 +1143,7 @@ export interface RevisionLine {
 
 export interface RevisionsPage {
     book: Book;
-    specification: { id: number; title: string };
+    specification: { id: number; title: string; isRetired: boolean };
     revisions: RevisionLine[];
     from: number | null;
     to: number | null;
@@ -1003,6 +1159,13 @@ export type Role = 'coordinator' | 'instructor' | 'artist' | 'learner';
 export type RowAction = 'make' | 'change' | 'same' | 'refuse';
 
 export type Ruler = { cut: [number, number]; delivered: [number, number]; head: number; tail: number };
+
+export interface Running {
+    id: number;
+    code: string;
+    production: string;
+    waits: boolean;
+}
 
 export type ScanDepth = 'quick' | 'full';
 
@@ -1035,8 +1198,27 @@ export type SetBy = 'house' | 'specification' | 'deliverable';
 export interface SettingsPage {
     book: Book;
     kinds: string[];
+    zones: string[];
+    /** The production's own; empty: the installation's. */
+    zone: string;
+    usualZone: string;
     intake: string;
     roots: { id: number; label: string; path: string; folder: string; fault: string | null }[];
+    /** Since when it is archived. */
+    archived: string | null;
+    administers: boolean;
+    isSample: boolean;
+    /** how long checks are kept; null: for ever */
+    retention: { checks: number; days: number } | null;
+    limits: { word: string; says: string; own: number | null; usual: number }[];
+    webhooks: {
+        id: number;
+        url: string;
+        events: string[];
+        calls: { event: string; at: string; arrived: boolean; tries: number; fault: string | null }[];
+    }[];
+    events: string[];
+    secret: string | null;
 }
 
 export type ShapeShown = { width: number; height: number; aspect: string; spoken: string };
@@ -1105,6 +1287,8 @@ export type Side = 'scene' | 'files';
 export interface SignInPage {
     /** The demo's sign-in is shown. */
     demo: boolean;
+    /** Nobody has an account yet. */
+    isEmpty: boolean;
 }
 
 export type SinceBefore = {
@@ -1122,6 +1306,13 @@ export interface SpecificationPage {
     may: { specify: boolean };
     asked: Asked;
     sums: OfferedSum[];
+}
+
+export interface SpecificationsPage {
+    book: Book;
+    /** retired ones last */
+    specifications: { id: number; title: string; revision: number; deliverables: number; isRetired: boolean }[];
+    presets: { id: number; title: string }[];
 }
 
 export interface StartingLine {
@@ -1145,9 +1336,10 @@ export type SuggestedChange = { requirement: RequirementId; value: string | null
 export interface TogetherPage {
     book: Book;
     offered: OfferedRequirement[];
+    lines: IndexLine[];
 }
 
-export type TokenScope = 'read' | 'check' | 'write';
+export type TokenScope = 'read' | 'check' | 'write' | 'administer';
 
 export interface TokenShown {
     id: number;
@@ -1168,6 +1360,8 @@ export interface TokensPage {
     address: string;
     /** where one is signed in */
     places: PlaceShown[];
+    /** one-time codes */
+    codes: { since: string | null; left: number; offered: { address: string; secret: string } | null; fresh: string[] };
 }
 
 export type TreeLine = {

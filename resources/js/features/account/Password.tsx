@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useForm, usePage } from '@inertiajs/react';
 import type { SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -6,9 +8,9 @@ import { Field } from '../../parts/Field';
 const NOTHING = { current: '', password: '', again: '' };
 
 const FIELDS = [
-    ['current', 'The one you have now', 'current-password'],
-    ['password', 'The new one', 'new-password'],
-    ['again', 'The new one again', 'new-password'],
+    ['current', t`The one you have now`, 'current-password'],
+    ['password', t`The new one`, 'new-password'],
+    ['again', t`The new one again`, 'new-password'],
 ] as const;
 
 /** One's own password, changed. */
@@ -29,7 +31,7 @@ export function Password() {
                     label={label}
                     fault={errors[name]}
                     {...(name === 'password'
-                        ? { help: 'Twelve letters at least: several words that do not belong together.' }
+                        ? { help: t`Twelve letters at least: several words that do not belong together.` }
                         : {})}
                 >
                     <input
@@ -44,9 +46,11 @@ export function Password() {
             ))}
             <p className="flex flex-wrap items-center gap-3 pt-2">
                 <button type="submit" className="btn" disabled={form.processing}>
-                    Change the password
+                    <Trans>Change the password</Trans>
                 </button>
-                <span className="text-[13px] text-faint">Wherever else you are signed in you are signed out.</span>
+                <span className="text-[13px] text-faint">
+                    <Trans>Wherever else you are signed in you are signed out.</Trans>
+                </span>
             </p>
         </form>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import type { PlaceShown } from '../../types/views';
@@ -14,7 +16,7 @@ export function Places({ places }: { places: PlaceShown[] }) {
                     >
                         <span>{place.with}</span>
                         <span className="mono text-[13px]">{place.from}</span>
-                        <span className="text-faint">{place.isHere ? 'here' : place.seen}</span>
+                        <span className="text-faint">{place.isHere ? t`here` : place.seen}</span>
                     </li>
                 ))}
             </ul>
@@ -24,7 +26,7 @@ export function Places({ places }: { places: PlaceShown[] }) {
                     className="btn"
                     onClick={() => router.post(to('sign-out.elsewhere'), {}, { preserveScroll: true })}
                 >
-                    Sign out everywhere else
+                    <Trans>Sign out everywhere else</Trans>
                 </button>
             </p>
         </>

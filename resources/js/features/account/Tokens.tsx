@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router, useForm, usePage } from '@inertiajs/react';
 import type { SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -11,10 +13,12 @@ import type { TokenShown, TokensPage } from '../../types/views';
 export function FreshToken({ token }: { token: string }) {
     return (
         <div role="status" className="mt-3 border border-green px-3 py-2">
-            <p>This is the new token. It is shown this once; keep it where your program finds it.</p>
+            <p>
+                <Trans>This is the new token. It is shown this once; keep it where your program finds it.</Trans>
+            </p>
             <p className="mono mt-1 [overflow-wrap:anywhere]">{token}</p>
             <p className="mt-1.5">
-                <CopyButton text={token}>Copy the token</CopyButton>
+                <CopyButton text={token}>{t`Copy the token`}</CopyButton>
             </p>
         </div>
     );
@@ -32,16 +36,16 @@ export function NewToken({ scopes }: Pick<TokensPage, 'scopes'>) {
     return (
         <>
             <form className="mt-4 flex flex-wrap items-end gap-3" onSubmit={submit}>
-                <Labelled label="What is it for?">
+                <Labelled label={t`What is it for?`}>
                     <input
                         className="input w-72!"
                         maxLength={80}
                         value={form.data.name}
-                        placeholder="exporter of the lighting room"
+                        placeholder={t`exporter of the lighting room`}
                         onChange={(event) => form.setData('name', event.target.value)}
                     />
                 </Labelled>
-                <Labelled label="For how many days?">
+                <Labelled label={t`For how many days?`}>
                     <input
                         className="input w-28!"
                         inputMode="numeric"
@@ -49,7 +53,7 @@ export function NewToken({ scopes }: Pick<TokensPage, 'scopes'>) {
                         onChange={(event) => form.setData('days', event.target.value)}
                     />
                 </Labelled>
-                <Labelled label="What may it do?">
+                <Labelled label={t`What may it do?`}>
                     <select
                         className="select w-72!"
                         value={form.data.scope}
@@ -63,7 +67,7 @@ export function NewToken({ scopes }: Pick<TokensPage, 'scopes'>) {
                     </select>
                 </Labelled>
                 <button type="submit" className="btn btn-primary" disabled={form.processing}>
-                    Make a token
+                    <Trans>Make a token</Trans>
                 </button>
             </form>
             <Fault says={errors.name ?? errors.days} className="pt-1" />
@@ -79,10 +83,16 @@ function TokenLine({ token }: { token: TokenShown }) {
             </th>
             <td className="column">{token.scope}</td>
             <td className="column">{token.made}</td>
-            <td className="column">{token.used ?? <span className="text-faint">never</span>}</td>
+            <td className="column">
+                {token.used ?? (
+                    <span className="text-faint">
+                        <Trans>never</Trans>
+                    </span>
+                )}
+            </td>
             <td className={`column ${token.over ? 'text-red' : ''}`}>
                 {token.until}
-                {token.over && ', over'}
+                {token.over && t`, over`}
             </td>
             <td className="column">
                 <button
@@ -90,7 +100,9 @@ function TokenLine({ token }: { token: TokenShown }) {
                     className="link"
                     onClick={() => router.delete(to('tokens.drop', { token: token.id }))}
                 >
-                    take away<span className="sr-only"> the token {token.name}</span>
+                    <Trans>
+                        remove<span className="sr-only"> the token {token.name}</span>
+                    </Trans>
                 </button>
             </td>
         </tr>
@@ -100,17 +112,23 @@ function TokenLine({ token }: { token: TokenShown }) {
 /** The tokens somebody has. */
 export function TokenTable({ tokens }: Pick<TokensPage, 'tokens'>) {
     return tokens.length === 0 ? (
-        <p className="pt-4 text-faint">You have no token yet.</p>
+        <p className="pt-4 text-faint">
+            <Trans>You have no token yet.</Trans>
+        </p>
     ) : (
         <table className="ledger mt-4">
             <LedgerHead
                 columns={[
-                    ['for'],
-                    ['may'],
-                    ['made'],
-                    ['last used'],
-                    ['until'],
-                    [<span className="sr-only">take away</span>],
+                    [t`for`],
+                    [t`may`],
+                    [t`made`],
+                    [t`last used`],
+                    [t`until`],
+                    [
+                        <span className="sr-only">
+                            <Trans>remove</Trans>
+                        </span>,
+                    ],
                 ]}
             />
             <tbody>

@@ -1,13 +1,15 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Breaking } from '../../parts/Breaking';
 import { Folded } from '../../parts/Folded';
 import { MarkSign } from '../../parts/MarkSign';
 import type { AgainstPage } from '../../types/views';
 
 const WORDS = [
-    ['put_right', 'put right'],
-    ['new', 'new, or come back'],
-    ['still', 'still wrong'],
-    ['accepted', 'accepted as it is'],
+    ['put_right', t`put right`],
+    ['new', t`new, or come back`],
+    ['still', t`still wrong`],
+    ['accepted', t`accepted as it is`],
 ] as const;
 
 /** Requirements whose lines are in order by now, or not any more. */
@@ -15,7 +17,9 @@ export function SinceThen({ since }: { since: AgainstPage['since'] }) {
     const said = WORDS.filter(([key]) => since[key].length > 0);
 
     return said.length === 0 ? (
-        <p className="said px-6 pt-4">No line stands otherwise than it did.</p>
+        <p className="said px-6 pt-4">
+            <Trans>No line stands otherwise than it did.</Trans>
+        </p>
     ) : (
         <dl className="grid grid-cols-[140px_1fr] gap-x-3 gap-y-1 px-6 pt-4">
             {said.map(([key, word]) => (
@@ -32,7 +36,9 @@ function Found({ cell }: { cell: AgainstPage['lines'][number]['now'] }) {
     return (
         <td className="py-1 pr-3 align-top">
             {cell === null ? (
-                <span className="text-faint">not asked</span>
+                <span className="text-faint">
+                    <Trans>not asked</Trans>
+                </span>
             ) : (
                 <>
                     <MarkSign mark={cell.mark} />{' '}
@@ -49,12 +55,14 @@ function Found({ cell }: { cell: AgainstPage['lines'][number]['now'] }) {
 export function Lines({ page }: { page: AgainstPage }) {
     return page.lines.length === 0 ? null : (
         <section className="px-6 pt-5">
-            <h2 className="aside border-b border-ink pb-1">Line by line, where the files differ</h2>
+            <h2 className="aside border-b border-ink pb-1">
+                <Trans>Line by line, where the files differ</Trans>
+            </h2>
             <table className="w-full">
                 <thead>
                     <tr className="text-left text-[13px] text-faint">
                         <th scope="col" className="font-normal">
-                            requirement
+                            <Trans>requirement</Trans>
                         </th>
                         <th scope="col" className="font-normal">
                             {page.before.made}
@@ -94,7 +102,11 @@ function Kinds({ kinds }: { kinds: [string, string][] }) {
                     </dd>
                 </div>
             ))}
-            {told.length === 0 && <dt className="text-faint">as before</dt>}
+            {told.length === 0 && (
+                <dt className="text-faint">
+                    <Trans>as before</Trans>
+                </dt>
+            )}
         </dl>
     );
 }
@@ -103,7 +115,9 @@ function Kinds({ kinds }: { kinds: [string, string][] }) {
 export function Frames({ frames }: { frames: AgainstPage['frames'] }) {
     return frames.length === 0 ? null : (
         <section className="px-6 pt-5">
-            <h2 className="aside border-b border-ink pb-1">Frame by frame</h2>
+            <h2 className="aside border-b border-ink pb-1">
+                <Trans>Frame by frame</Trans>
+            </h2>
             {frames.map(({ part, pass, come, gone, whole, damaged, rerender }) => (
                 <div key={`${part} ${pass}`} className="border-b border-rule py-1.5">
                     <h3 className="font-semibold">{pass === '' ? part : pass}</h3>
@@ -111,9 +125,9 @@ export function Frames({ frames }: { frames: AgainstPage['frames'] }) {
                         kinds={[
                             ['come', come],
                             ['gone', gone],
-                            ['whole now', whole],
-                            ['damaged now', damaged],
-                            ['still to be rendered', rerender],
+                            [t`whole now`, whole],
+                            [t`damaged now`, damaged],
+                            [t`still to be rendered`, rerender],
                         ]}
                     />
                 </div>
@@ -126,7 +140,9 @@ export function Frames({ frames }: { frames: AgainstPage['frames'] }) {
 export function Files({ files }: { files: AgainstPage['files'] }) {
     return files.length === 0 ? null : (
         <section className="px-6 pt-5">
-            <h2 className="aside border-b border-ink pb-1">File by file, by size and time</h2>
+            <h2 className="aside border-b border-ink pb-1">
+                <Trans>File by file, by size and time</Trans>
+            </h2>
             {files.map(({ folder, pattern, same, changed, come, gone, file }) => (
                 <div key={`${folder}/${pattern}`} className="border-b border-rule py-1.5">
                     <h3 className="mono text-[13px]">
@@ -136,14 +152,14 @@ export function Files({ files }: { files: AgainstPage['files'] }) {
                         <Kinds
                             kinds={[
                                 ['unchanged', same],
-                                ['written anew', changed],
+                                [t`written anew`, changed],
                                 ['come', come],
                                 ['gone', gone],
                             ]}
                         />
                     ) : (
                         <p className="text-faint">
-                            {{ same: 'unchanged', changed: 'written anew', come: 'come', gone: 'gone' }[file]}
+                            {{ same: 'unchanged', changed: t`written anew`, come: 'come', gone: 'gone' }[file]}
                         </p>
                     )}
                 </div>

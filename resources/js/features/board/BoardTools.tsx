@@ -1,19 +1,23 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, router } from '@inertiajs/react';
+import type { ReactNode } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Choices } from '../../parts/Choices';
 import type { BoardRow } from '../../types/views';
 import { countOf, type BoardFilter } from './board';
+import type { BoardView } from './useBoardView';
 
 const WHICH: [BoardFilter['which'], string][] = [
-    ['all', 'All'],
-    ['unbalanced', 'Unbalanced'],
-    ['open', 'Open'],
-    ['balanced', 'Balanced'],
-    ['unchecked', 'Not checked'],
-    ['late', 'Late'],
-    ['changed', 'Changed since yesterday'],
-    ['stale', 'Asked otherwise since'],
+    ['all', t`All`],
+    ['unbalanced', t`Unbalanced`],
+    ['open', t`Open`],
+    ['balanced', t`Balanced`],
+    ['unchecked', t`Not checked`],
+    ['late', t`Late`],
+    ['changed', t`Changed since yesterday`],
+    ['stale', t`Asked otherwise since`],
 ];
 
 /** Which of the specifications is looked at, where there are several. */
@@ -30,12 +34,14 @@ function SpecificationChoice({
 
     return titles.length < 2 ? null : (
         <select
-            aria-label="Specification"
+            aria-label={t`Specification`}
             className="select w-auto!"
             value={chosen ?? ''}
             onChange={(event) => onChoose(event.target.value === '' ? null : event.target.value)}
         >
-            <option value="">every specification</option>
+            <option value="">
+                <Trans>every specification</Trans>
+            </option>
             {titles.map((title) => (
                 <option key={title}>{title}</option>
             ))}
@@ -47,17 +53,16 @@ function SpecificationChoice({
 export function BoardTools({
     production,
     rows,
-    shown,
-    filter,
-    onFilter,
+    view,
+    children,
 }: {
     production: number;
     rows: BoardRow[];
-    shown: BoardRow[];
-    filter: BoardFilter;
-    onFilter: (filter: BoardFilter) => void;
+    view: BoardView;
+    children: ReactNode;
 }) {
-    const again = useAction('These could not be checked again.');
+    const { filter, shown, setFilter: onFilter } = view;
+    const again = useAction(t`These could not be checked again.`);
     const stale = countOf(rows, 'stale');
     const isWhole = filter.which === 'all' && filter.cause === null && filter.text === '';
     const write = () =>
@@ -67,14 +72,14 @@ export function BoardTools({
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-3">
             <input
                 type="search"
-                aria-label="Find on the board"
-                placeholder="Find a code, an owner, a cause"
+                aria-label={t`Find on the board`}
+                placeholder={t`Find a code, an owner, a cause`}
                 className="input w-56!"
                 value={filter.text}
                 onChange={(event) => onFilter({ ...filter, text: event.target.value })}
             />
             <Choices
-                label="Which deliverables"
+                label={t`Which deliverables`}
                 className="flex-wrap!"
                 words={WHICH.map(([which, label]) => [which, `${label} ${countOf(rows, which)}`] as const)}
                 chosen={filter.which}
@@ -86,8 +91,9 @@ export function BoardTools({
                 onChoose={(specification) => onFilter({ ...filter, specification })}
             />
             <span className="ml-auto flex flex-wrap items-center gap-3">
+                {children}
                 <Link className="link" href={to('movies', { production })}>
-                    All movies
+                    <Trans>All movies</Trans>
                 </Link>
                 {stale > 0 && (
                     <button
@@ -96,14 +102,14 @@ export function BoardTools({
                         disabled={again.busy}
                         onClick={() => again.send('post', to('production.recheck', { production }))}
                     >
-                        {again.busy ? 'Checking…' : `Check ${stale} again`}
+                        {again.busy ? t`Checking…` : t`Check ${stale} again`}
                     </button>
                 )}
                 <button type="button" className="btn" onClick={write}>
-                    Write to the owners
+                    <Trans>Write to the owners</Trans>
                 </button>
                 <a className="btn" href={to('grades', { production })} download>
-                    Results as CSV
+                    <Trans>Results as CSV</Trans>
                 </a>
             </span>
         </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { Breaking } from '../../parts/Breaking';
@@ -22,8 +24,10 @@ export const named = (id: string): string => id.replaceAll('-', ' ');
 /** Which causes are found of whom, the commonest first. */
 export function CommonMistakes({ causes, onChoose }: { causes: CommonCause[]; onChoose: (id: string) => void }) {
     return causes.length === 0 ? null : (
-        <section className="pt-6" aria-label="Common mistakes">
-            <Heading>Common mistakes</Heading>
+        <section className="pt-6" aria-label={t`Common mistakes`}>
+            <Heading>
+                <Trans>Common mistakes</Trans>
+            </Heading>
             <ul>
                 {causes.map((cause) => (
                     <li key={cause.id} className="grid grid-cols-[36px_1fr] gap-x-2 border-b border-rule py-1.5">
@@ -45,7 +49,7 @@ export function CommonMistakes({ causes, onChoose }: { causes: CommonCause[]; on
                                         {who.owner !== null && <span className="text-faint"> {who.owner}</span>}
                                     </span>
                                 ))}
-                                {cause.who.length > MOST_NAMED && ` and ${cause.who.length - MOST_NAMED} more`}
+                                {cause.who.length > MOST_NAMED && t` and ${cause.who.length - MOST_NAMED} more`}
                             </span>
                         </span>
                     </li>
@@ -58,24 +62,30 @@ export function CommonMistakes({ causes, onChoose }: { causes: CommonCause[]; on
 /** Settings that the scenes of a specification share, and whose are others. */
 export function Disagreements({ lines }: { lines: SharedSetting[] }) {
     return lines.length === 0 ? null : (
-        <section className="pt-6" aria-label="Settings that do not agree">
-            <Heading>Settings that should agree and do not</Heading>
+        <section className="pt-6" aria-label={t`Settings that do not agree`}>
+            <Heading>
+                <Trans>Settings that should agree and do not</Trans>
+            </Heading>
             <ul>
                 {lines.map((line) => (
                     <li key={`${line.specification}/${line.id}`} className="border-b border-rule py-1.5">
-                        {line.label} is <span className="mono">{line.common}</span>
-                        {` in ${line.count} scenes of “${line.specification}”, and `}
+                        <Trans>
+                            {line.label} is <span className="mono">{line.common}</span>
+                            {t` in ${line.count} scenes of “${line.specification}”, and `}
+                        </Trans>
                         {byValue(line.others).map(([value, whose], n) => (
                             <span key={value}>
-                                {n > 0 && '; '}
-                                <span className="mono text-red">
-                                    <Breaking text={value} />
-                                </span>{' '}
-                                in{' '}
-                                <span className="mono">
-                                    <Breaking text={whose.slice(0, MOST_NAMED).join(', ')} />
-                                </span>
-                                {whose.length > MOST_NAMED && ` and ${whose.length - MOST_NAMED} more`}
+                                <Trans>
+                                    {n > 0 && '; '}
+                                    <span className="mono text-red">
+                                        <Breaking text={value} />
+                                    </span>{' '}
+                                    in{' '}
+                                    <span className="mono">
+                                        <Breaking text={whose.slice(0, MOST_NAMED).join(', ')} />
+                                    </span>
+                                    {whose.length > MOST_NAMED && t` and ${whose.length - MOST_NAMED} more`}
+                                </Trans>
                             </span>
                         ))}
                         .

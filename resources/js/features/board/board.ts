@@ -2,7 +2,7 @@ import type { BoardRow } from '../../types/views';
 
 export type { BoardRow };
 
-export type SortBy = 'trouble' | 'code' | 'owner' | 'due' | 'checked' | 'balance';
+export type SortBy = 'trouble' | 'code' | 'owner' | 'due' | 'checked' | 'balance' | 'specification';
 
 export interface BoardFilter {
     text: string;
@@ -21,6 +21,7 @@ const COMPARE: Record<SortBy, (a: BoardRow, b: BoardRow) => number> = {
     trouble: (a, b) => weight(a) - weight(b) || (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) || 0,
     code: () => 0,
     owner: (a, b) => byCode.compare(a.owner ?? '\uffff', b.owner ?? '\uffff'),
+    specification: (a, b) => byCode.compare(a.specification, b.specification),
     due: (a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) || 0,
     checked: (a, b) => (b.checked ?? -1) - (a.checked ?? -1),
     balance: (a, b) => (a.all === 0 ? -1 : a.good / a.all) - (b.all === 0 ? -1 : b.good / b.all),
@@ -38,6 +39,11 @@ const FITS: Record<BoardFilter['which'], (row: BoardRow) => boolean> = {
     stale: (row) => row.stale,
     late: (row) => row.due?.late === true && row.verdict !== 'balanced',
 };
+
+/** Whether a word that was kept is one of those there are now. */
+export const isWhich = (word: string): word is BoardFilter['which'] => word in FITS;
+
+export const isSort = (word: string): word is SortBy => word in COMPARE;
 
 function hasText(row: BoardRow, text: string): boolean {
     const all = `${row.code} ${row.title} ${row.owner ?? ''} ${row.holdsUp ?? ''} ${row.cause ?? ''}`;

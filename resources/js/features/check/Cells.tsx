@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { classes } from '../../lib/classes';
 import { Breaking } from '../../parts/Breaking';
@@ -38,7 +40,11 @@ function PickedOut({ required, found }: { required: string; found: string }) {
 /** Found values in their own ink, what differs picked out. */
 export function CellText({ cell, required }: { cell: Cell; required: string }) {
     if (cell.found === null) {
-        return <span className="text-faint">not told</span>;
+        return (
+            <span className="text-faint">
+                <Trans>not told</Trans>
+            </span>
+        );
     }
     if (cell.stale === true) {
         return <span className="mono text-faint">{cell.found}</span>;
@@ -58,14 +64,18 @@ export function CellText({ cell, required }: { cell: Cell; required: string }) {
 /** A cell with its mark. */
 export function MarkedCell({ cell, required, given }: { cell: Cell | undefined; required: string; given: boolean }) {
     if (cell === undefined) {
-        return given ? null : <span className="sr-only">not given</span>;
+        return given ? null : (
+            <span className="sr-only">
+                <Trans>not given</Trans>
+            </span>
+        );
     }
 
     return (
         <span className="grid grid-cols-[18px_1fr] gap-x-1">
             <span>
                 {cell.stale === true ? (
-                    <span className="text-faint" aria-label="changed since">
+                    <span className="text-faint" aria-label={t`changed since`}>
                         ·
                     </span>
                 ) : (
@@ -75,7 +85,9 @@ export function MarkedCell({ cell, required, given }: { cell: Cell | undefined; 
             <span>
                 <CellText cell={cell} required={required} />
                 {cell.stale === true && (
-                    <span className="aside block text-[12.5px]">changed since; the files are right</span>
+                    <span className="aside block text-[12.5px]">
+                        <Trans>changed since; the files are right</Trans>
+                    </span>
                 )}
             </span>
         </span>
@@ -90,10 +102,10 @@ function RunLine({ run, range }: { run: Run; range: boolean }) {
             <span className="mono">
                 <Folded text={run.found} />
             </span>
-            {run.pass !== undefined && ` in ${run.pass}`}
+            {run.pass !== undefined && t` in ${run.pass}`}
             {run.frames !== '' && !(range && run.pass !== undefined) && (
                 <>
-                    {run.pass === undefined ? ' in ' : ', '}
+                    {run.pass === undefined ? t` in ` : ', '}
                     <span className="mono">
                         <Folded text={run.frames} />
                     </span>
@@ -115,7 +127,7 @@ export function Runs({ cell, range }: { cell: Cell | undefined; range: boolean }
             ))}
             {runs.length > FIRST && (
                 <button type="button" className="link" onClick={() => setAll(!all)}>
-                    {all ? 'fewer' : `${runs.length - FIRST} more`}
+                    {all ? t`fewer` : t`${runs.length - FIRST} more`}
                 </button>
             )}
         </span>

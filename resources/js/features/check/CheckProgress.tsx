@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { ask } from '../../lib/ask';
@@ -8,15 +10,17 @@ import type { Progress } from '../../types/views';
 const EVERY = 1000;
 
 function long(seconds: number): string {
-    return seconds < 90 ? `${seconds} s` : `${Math.round(seconds / 60)} min`;
+    return seconds < 90 ? `${seconds} s` : t`${Math.round(seconds / 60)} min`;
 }
 
 function inWords({ state, done, all }: Progress): string {
     if (state === 'queued') {
-        return 'Waiting for its turn.';
+        return t`Waiting for its turn.`;
     }
 
-    return all === null ? 'Reading names.' : `${done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`;
+    return all === null
+        ? t`Reading names.`
+        : t`${done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`;
 }
 
 /** A check under way: how far, what is being read, how long still; and a way to stop it. */
@@ -43,27 +47,33 @@ export function CheckProgress({ running }: { running: Progress }) {
     }, EVERY);
 
     return (
-        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Check under way">
+        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label={t`Check under way`}>
             <p className="flex items-baseline gap-3">
                 <span className="said" role="status">
                     {inWords(now)}
                 </span>
                 {now.still !== null && now.state === 'running' && (
-                    <span className="text-faint">nothing has moved for {long(now.still)}</span>
+                    <span className="text-faint">
+                        <Trans>nothing has moved for {long(now.still)}</Trans>
+                    </span>
                 )}
-                {now.left !== null && <span className="text-faint">about {long(now.left)} still</span>}
+                {now.left !== null && (
+                    <span className="text-faint">
+                        <Trans>about {long(now.left)} still</Trans>
+                    </span>
+                )}
                 <button type="button" className="btn ml-auto" onClick={() => router.post(to('check.stop', { check }))}>
-                    Stop
+                    <Trans>Stop</Trans>
                 </button>
             </p>
             <progress
                 className="progress mt-1"
                 value={now.all === null ? undefined : now.done}
                 max={now.all ?? 1}
-                aria-label="Files read"
+                aria-label={t`Files read`}
             />
             <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">
-                {lost ? 'The server does not answer just now.' : now.at}
+                {lost ? t`The server does not answer just now.` : now.at}
             </p>
         </section>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { to } from '../../lib/route';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
@@ -36,11 +38,11 @@ export function ChooseFolder({
                         disabled={busy || !ready}
                         onClick={() => onCheck(at, full ? 'full' : 'quick')}
                     >
-                        {busy ? 'Checking…' : `Check this ${isArchive(at.below) ? 'archive' : 'folder'}`}
+                        {busy ? t`Checking…` : t`Check this ${isArchive(at.below) ? 'archive' : 'folder'}`}
                     </button>
                     {!isArchive(at.below) && (
                         <button type="button" className="btn" disabled={busy || !ready} onClick={() => onFollow(at)}>
-                            Follow it while it fills
+                            <Trans>Follow it while it fills</Trans>
                         </button>
                     )}
                     <label className="flex items-center gap-1.5">
@@ -50,12 +52,12 @@ export function ChooseFolder({
                             checked={full}
                             onChange={(event) => setFull(event.target.checked)}
                         />
-                        read every byte
+                        <Trans>read every byte</Trans>
                     </label>
                     <span className="text-[13px] text-faint">
                         {isArchive(at.below)
-                            ? 'It is looked into as it is, and not unpacked.'
-                            : 'Folders below it are looked into as well.'}
+                            ? t`It is looked into as it is, and not unpacked.`
+                            : t`Folders below it are looked into as well.`}
                     </span>
                 </>
             )}

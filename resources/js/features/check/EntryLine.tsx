@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Fragment } from 'react';
 import { Breaking } from '../../parts/Breaking';
 import { MarkSign } from '../../parts/MarkSign';
 import type { Entry, Ledger } from '../../types/views';
 import { CellText, foundClass, MarkedCell, Runs } from './Cells';
+import { lineId } from './notes';
 import { Waive } from './Waive';
 
 /** Longer values stand below their line. */
@@ -26,7 +29,7 @@ function Notes({ notes, onTouch }: Pick<Props, 'notes' | 'onTouch'>) {
             key={note}
             href={`#note-${note}`}
             className="note-number ml-1.5"
-            aria-label={`note ${note}`}
+            aria-label={t`note ${note}`}
             onFocus={() => onTouch(note)}
             onBlur={() => onTouch(null)}
         >
@@ -38,8 +41,10 @@ function Notes({ notes, onTouch }: Pick<Props, 'notes' | 'onTouch'>) {
 function Accepted({ reason, by }: NonNullable<Entry['waiver']>) {
     return (
         <span className="block text-[12.5px] text-ochre">
-            accepted: <Breaking text={reason} />
-            {by !== undefined && ` (${by})`}
+            <Trans>
+                accepted: <Breaking text={reason} />
+                {by !== undefined && ` (${by})`}
+            </Trans>
         </span>
     );
 }
@@ -55,9 +60,17 @@ function Name({ entry, ledger, notes, mayWaive, onTouch }: Props) {
     return (
         <th scope="row">
             {ledger.labels[entry.id]?.label ?? entry.id}
-            {entry.level === 'should' && <span className="aside"> should</span>}
+            {entry.level === 'should' && (
+                <span className="aside">
+                    <Trans> should</Trans>
+                </span>
+            )}
             <Notes notes={notes} onTouch={onTouch} />
-            {entry.pass !== undefined && <span className="aside"> of {entry.pass}</span>}
+            {entry.pass !== undefined && (
+                <span className="aside">
+                    <Trans> of {entry.pass}</Trans>
+                </span>
+            )}
             {waiver !== undefined && <Accepted {...waiver} />}
             {isOpen && <Waive ledger={ledger} entry={entry} />}
             {[entry.find_out, entry.why]
@@ -77,7 +90,9 @@ function LongValues({ entry, touched }: Pick<Props, 'entry' | 'touched'>) {
         <tr className={touched ? 'touched' : ''}>
             <td colSpan={4} className="pl-6!">
                 <dl className="grid grid-cols-[80px_1fr] gap-x-2">
-                    <dt className="aside">required</dt>
+                    <dt className="aside">
+                        <Trans>required</Trans>
+                    </dt>
                     <dd className="mono">
                         <Breaking text={entry.required} />
                     </dd>
@@ -125,6 +140,7 @@ export function EntryLine(props: Props) {
     return (
         <>
             <tr
+                id={lineId(entry.part, entry.pass, entry.id)}
                 data-notes={notes.join(' ')}
                 className={touched ? 'touched' : ''}
                 onMouseEnter={() => onTouch(notes[0] ?? null)}
@@ -134,7 +150,9 @@ export function EntryLine(props: Props) {
                 {isLong ? (
                     <>
                         <td className="column mono">
-                            <span className="text-faint">below</span>
+                            <span className="text-faint">
+                                <Trans>below</Trans>
+                            </span>
                         </td>
                         {SIDES.map((side) => (
                             <td key={side} className="column">

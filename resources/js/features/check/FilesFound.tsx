@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useId, useState } from 'react';
 import { to } from '../../lib/route';
@@ -12,7 +14,7 @@ import { MoviesFound } from './MoviesFound';
 import { NamePieces } from './NamePieces';
 import { Thumbnail } from './Thumbnail';
 
-const AGAIN = { all: 'To render again:', none: 'To render:', some: 'To render, some of them again:' };
+const AGAIN = { all: t`To render again:`, none: t`To render:`, some: t`To render, some of them again:` };
 
 /** So many are shown before somebody wants all. */
 const FIRST = 6;
@@ -32,7 +34,7 @@ function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; 
     return (
         <p className="flex items-center gap-2 px-6 pb-2 text-[13px]">
             <label htmlFor={id} className="text-faint">
-                Shown of them
+                <Trans>Shown of them</Trans>
             </label>
             <select
                 id={id}
@@ -42,7 +44,7 @@ function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; 
             >
                 {layers.map((each) => (
                     <option key={each} value={each}>
-                        {each === '' ? 'colours' : each}
+                        {each === '' ? t`colours` : each}
                     </option>
                 ))}
             </select>
@@ -94,7 +96,7 @@ function SeenAsOne({ ledger, sequence }: { ledger: Ledger; sequence: Sequence })
     return part === null || present === '' || ledger.delivery?.origin === 'own' ? null : (
         <p className="px-6 pb-1">
             <Link className="link" href={to('look', { check: ledger.id, part }, pass === null ? {} : { pass })}>
-                See them: contact sheet, play, two beside each other
+                <Trans>See them: contact sheet, play, two beside each other</Trans>
             </Link>
         </p>
     );
@@ -129,7 +131,7 @@ function Owed({ ledger, sequence, isNamed }: { ledger: Ledger; sequence: Sequenc
                     <span className="mono text-red">
                         <Folded text={sequence.rerender} most={160} />
                     </span>
-                    <CopyButton text={sequence.rerender}>Copy the range</CopyButton>
+                    <CopyButton text={sequence.rerender}>{t`Copy the range`}</CopyButton>
                 </p>
             )}
         </section>
@@ -156,14 +158,24 @@ function Stills({ ledger }: { ledger: Ledger }) {
 function Names({ names, many }: { names: NameReading[]; many: number }) {
     return names.length === 0 ? null : (
         <section className="px-6 pt-2">
-            <h2 className="aside">Names that do not fit</h2>
+            <h2 className="aside">
+                <Trans>Names that do not fit</Trans>
+            </h2>
             {names.slice(0, MOST_NAMES).map((reading, at) => (
                 <div key={at}>
-                    {reading.pass !== undefined && <p className="aside text-[13px]">pass {reading.pass}</p>}
+                    {reading.pass !== undefined && (
+                        <p className="aside text-[13px]">
+                            <Trans>pass {reading.pass}</Trans>
+                        </p>
+                    )}
                     <NamePieces reading={reading} />
                 </div>
             ))}
-            {many > MOST_NAMES && <p className="text-faint">and {many - MOST_NAMES} more, in the report files</p>}
+            {many > MOST_NAMES && (
+                <p className="text-faint">
+                    <Trans>and {many - MOST_NAMES} more, in the report files</Trans>
+                </p>
+            )}
         </section>
     );
 }
@@ -176,7 +188,9 @@ function Others({ document }: { document: CheckDocument }) {
 
     return others.length === 0 && strays.length === 0 ? null : (
         <section className="px-6 pt-2">
-            <h2 className="aside">Belongs to nothing that is asked</h2>
+            <h2 className="aside">
+                <Trans>Belongs to nothing that is asked</Trans>
+            </h2>
             <ul className="mono text-[13px]">
                 {others.map(({ folder, pattern, present }, at) => (
                     <li key={at}>
@@ -194,10 +208,14 @@ function Others({ document }: { document: CheckDocument }) {
             </ul>
             {strays.length > FIRST && (
                 <button type="button" className="link" onClick={() => setAll(!all)}>
-                    {all ? 'fewer' : `${many - FIRST} more`}
+                    {all ? t`fewer` : t`${many - FIRST} more`}
                 </button>
             )}
-            {all && many > strays.length && <p className="text-faint">The report files have all {many}.</p>}
+            {all && many > strays.length && (
+                <p className="text-faint">
+                    <Trans>The report files have all {many}.</Trans>
+                </p>
+            )}
         </section>
     );
 }
@@ -219,8 +237,10 @@ export function FilesFound({ ledger }: { ledger: Ledger }) {
             ))}
             {isOutOfReach(ledger) ? (
                 <p className="px-6 pt-1 text-[13px] text-faint">
-                    Pictures are not shown: the files lie on the machine they were looked at on. Choose the folder there
-                    again to see them.
+                    <Trans>
+                        Pictures are not shown: the files lie on the machine they were looked at on. Choose the folder
+                        there again to see them.
+                    </Trans>
                 </p>
             ) : (
                 <Stills ledger={ledger} />

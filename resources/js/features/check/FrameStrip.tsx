@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { bytes, runs } from '../../lib/frames';
 import { spokenTime } from '../../lib/spoken';
@@ -28,7 +30,7 @@ function Told({
                 <>
                     <span className="mono">{cursor}</span> {SAYS[strip.state(cursor, cursor)]}
                     {size !== undefined && `, ${bytes(size)}`}
-                    {time !== undefined && `, rendered in ${spokenTime(time / 1000)}`}
+                    {time !== undefined && t`, rendered in ${spokenTime(time / 1000)}`}
                 </>
             )}
         </span>
@@ -58,7 +60,7 @@ function Selected({
     return (
         <span className="ml-auto flex items-center gap-2">
             <label className="text-faint" htmlFor={id}>
-                selected
+                <Trans>selected</Trans>
             </label>
             <input
                 id={id}
@@ -67,7 +69,7 @@ function Selected({
                 defaultValue={selected}
                 onChange={(event) => type(event.target.value)}
             />
-            <CopyButton text={selected}>Copy</CopyButton>
+            <CopyButton text={selected}>{t`Copy`}</CopyButton>
         </span>
     );
 }
@@ -75,14 +77,18 @@ function Selected({
 /** What the shades mean that are on the strip. */
 function Legend({ states, hasTimes }: { states: FrameState[]; hasTimes: boolean }) {
     return (
-        <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-faint" aria-label="Legend">
+        <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-faint" aria-label={t`Legend`}>
             {states.map((state) => (
                 <li key={state} className="flex items-center gap-1.5">
                     <Swatch state={state} />
                     {SAYS[state]}
                 </li>
             ))}
-            {hasTimes && <li>above: file sizes; dashed: render times</li>}
+            {hasTimes && (
+                <li>
+                    <Trans>above: file sizes; dashed: render times</Trans>
+                </li>
+            )}
         </ul>
     );
 }
@@ -101,13 +107,13 @@ function Ways({
 }) {
     const isWhole = strip.first === strip.whole[0] && strip.last === strip.whole[1];
     const ways: [string, boolean, () => void][] = [
-        ['Closer', strip.count > 16, () => onView(closer(strip, from))],
-        ['Further', !isWhole, () => onView(further(strip, from))],
-        ['All frames', !isWhole, () => onView(null)],
+        [t`Closer`, strip.count > 16, () => onView(closer(strip, from))],
+        [t`Further`, !isWhole, () => onView(further(strip, from))],
+        [t`All frames`, !isWhole, () => onView(null)],
     ];
     const troubles = [
-        ['Trouble before', strip.trouble(from, true)],
-        ['Next trouble', strip.trouble(from, false)],
+        [t`Trouble before`, strip.trouble(from, true)],
+        [t`Next trouble`, strip.trouble(from, false)],
     ] as const;
 
     return (
@@ -185,12 +191,12 @@ function Figure({
             go(next);
         }
     };
-    const whose = sequence.pass === null ? '' : ` of ${sequence.pass}`;
+    const whose = sequence.pass === null ? '' : t` of ${sequence.pass}`;
     const isShown = ([frame]: [number, number]) => strip.clamp(frame) === frame;
     const times = took.filter(isShown);
 
     return (
-        <figure className="px-6 pt-3" aria-label={`Frames ${strip.first} to ${strip.last}${whose}`}>
+        <figure className="px-6 pt-3" aria-label={t`Frames ${strip.first} to ${strip.last}${whose}`}>
             <StripDrawing
                 strip={strip}
                 sizes={sizes.filter(isShown)}

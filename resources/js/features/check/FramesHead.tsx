@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { bytes, counted } from '../../lib/frames';
 import type { Ledger, ScanDepth, ShownDelivery } from '../../types/views';
 import { verdictInWords } from '../../lib/verdict';
@@ -23,15 +25,18 @@ export function FramesHead({
     onChoose: () => void;
 }) {
     const place = [delivery.root, delivery.folder].filter((part) => part !== null && part !== '').join('/');
-    const where = { intake: '', own: ', on a disk of their own', upload: ', handed in' }[delivery.origin];
+    const where = { intake: '', own: t`, on a disk of their own`, upload: t`, handed in` }[delivery.origin];
 
     return (
         <>
             <p className="said">{verdictInWords(ledger.document)}</p>
             <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
                 <span className="[overflow-wrap:anywhere]">
-                    {counted(delivery.files, 'file')}, {bytes(delivery.bytes)}, in <span className="mono">{place}</span>
-                    {where}, looked at {delivery.at}
+                    <Trans>
+                        {counted(delivery.files, t`file`, t`files`)}, {bytes(delivery.bytes)}, in{' '}
+                        <span className="mono">{place}</span>
+                        {where}, looked at {delivery.at}
+                    </Trans>
                 </span>
                 {!isRunning && (
                     <span className="flex gap-2">
@@ -42,11 +47,11 @@ export function FramesHead({
                                 disabled={busy}
                                 onClick={() => onRepeat(delivery.depth === 'full' ? 'full' : 'quick')}
                             >
-                                {busy ? 'Checking…' : 'Check again'}
+                                {busy ? t`Checking…` : t`Check again`}
                             </button>
                         )}
                         <button type="button" className="btn" aria-expanded={choosing} onClick={onChoose}>
-                            {choosing ? 'Leave it' : 'Another folder'}
+                            {choosing ? t`Cancel` : t`Another folder`}
                         </button>
                     </span>
                 )}

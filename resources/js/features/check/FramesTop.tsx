@@ -1,4 +1,7 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type ReactNode } from 'react';
+import { isCarried } from '../../lib/carried';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Fault } from '../../parts/Fault';
@@ -14,6 +17,10 @@ import { Watched } from './Watched';
 function placeOf(delivery: ShownDelivery | null): Choice | null {
     return delivery === null || delivery.rootId === null ? null : { root: delivery.rootId, below: delivery.folder };
 }
+
+/** Nothing was looked at yet, or something was brought for it on the page before. */
+const isToChoose = (delivery: ShownDelivery | null, deliverable: number): boolean =>
+    delivery === null || isCarried('folder', deliverable) || isCarried('archive', deliverable);
 
 /** A check that is under way; else how the last one ended before its end, and a folder that is followed. */
 function Running({ page: { running, broken, watch, deliverable } }: { page: FramesPage }) {
@@ -44,8 +51,8 @@ export function FramesTop({
     const delivery = ledger?.delivery ?? null;
     const last = placeOf(delivery);
     const isRunning = running !== null;
-    const [choosing, setChoosing] = useState(delivery === null);
-    const action = useAction('This could not be checked.');
+    const [choosing, setChoosing] = useState(() => isToChoose(delivery, deliverable.id));
+    const action = useAction(t`This could not be checked.`);
     const check = (choice: Choice, depth: ScanDepth) =>
         action.send(
             'post',
@@ -81,7 +88,7 @@ export function FramesTop({
             )}
             {delivery === null && !isRunning && (
                 <p className="said px-6 pt-5">
-                    No files have been looked at yet. Choose the folder they were rendered to.
+                    <Trans>No files have been looked at yet. Choose the folder they were rendered to.</Trans>
                 </p>
             )}
             {choosing && !isRunning && (

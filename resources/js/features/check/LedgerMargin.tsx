@@ -1,5 +1,7 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { Link, router } from '@inertiajs/react';
+import { Fragment, useState } from 'react';
 import { to } from '../../lib/route';
 import type { Cause, Entry, Fix, Ledger } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
@@ -7,6 +9,7 @@ import { CopyButton } from '../../parts/CopyButton';
 import { Folded } from '../../parts/Folded';
 import { Shape } from '../../parts/Shape';
 import { Moves } from './Moves';
+import { lineId } from './notes';
 import { Since } from './Since';
 
 /** So many are shown before somebody wants all. */
@@ -41,13 +44,26 @@ function CauseNote({
                 <Folded text={cause.says} most={420} />
             </p>
             <p className="mt-1 font-sans text-[12.5px] text-faint">
-                seen in the {cause.side}; explains{' '}
-                {cause.explains.map((id) => (ledger.labels[id]?.label ?? id).toLowerCase()).join(', ')}
-                {cause.or.length > 0 && `; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
+                <Trans>seen in the {cause.side}; explains </Trans>
+                {cause.explains.map((id, at) => (
+                    <Fragment key={id}>
+                        {at > 0 && ', '}
+                        <a className="hover:underline" href={`#${lineId(cause.part, cause.pass, id)}`}>
+                            {(ledger.labels[id]?.label ?? id).toLowerCase()}
+                        </a>
+                    </Fragment>
+                ))}
+                {cause.or.length > 0 && t`; or ${cause.or.map((id) => id.replaceAll('-', ' ')).join(', ')}`}
+                {'. '}
+                <Link className="link" href={`${to('causes')}#${cause.id}`}>
+                    <Trans>About {cause.id.replaceAll('-', ' ')}</Trans>
+                </Link>
             </p>
             {evidence.length > 0 && (
                 <details className="mt-1 font-sans text-[12.5px] text-faint">
-                    <summary className="cursor-pointer">Evidence</summary>
+                    <summary className="cursor-pointer">
+                        <Trans>Evidence</Trans>
+                    </summary>
                     <ul className="ml-3 list-disc">
                         {evidence.map((each, at) => (
                             <li key={at}>
@@ -92,7 +108,7 @@ function FixLine({ fix, number, deliverable, open }: { fix: Fix; number: number;
             </label>
             {fix.kind === 'render' && fix.frames !== undefined && fix.frames !== '' && (
                 <span className="mt-1.5 block pl-6">
-                    <CopyButton text={fix.frames}>Copy the range</CopyButton>
+                    <CopyButton text={fix.frames}>{t`Copy the range`}</CopyButton>
                 </span>
             )}
         </li>
@@ -117,15 +133,17 @@ function Causes({ ledger, touched, onTouch }: Omit<Props, 'deliverable'>) {
         return (
             <p className="aside">
                 {verdict === 'balanced'
-                    ? 'Every line balances.'
-                    : 'Nothing is unequal; what could not be read keeps it open.'}
+                    ? t`Every line balances.`
+                    : t`Nothing is unequal; what could not be read keeps it open.`}
             </p>
         );
     }
 
     return (
         <>
-            <h2 className="aside pb-1">Why</h2>
+            <h2 className="aside pb-1">
+                <Trans>Why</Trans>
+            </h2>
             <ol>
                 {causes.map((cause, at) => (
                     <CauseNote
@@ -150,13 +168,17 @@ function Fixes({ ledger, deliverable }: { ledger: Ledger; deliverable: number })
     return fixes.length === 0 ? null : (
         <section className="mt-2">
             <h2 className="aside pb-1">
-                Put right, in this order
-                {done > 0 && (
-                    <span className="not-italic">
-                        {' '}
-                        · {done} of {fixes.length} done
-                    </span>
-                )}
+                <Trans>
+                    Put right, in this order
+                    {done > 0 && (
+                        <span className="not-italic">
+                            <Trans>
+                                {' '}
+                                · {done} of {fixes.length} done
+                            </Trans>
+                        </span>
+                    )}
+                </Trans>
             </h2>
             <ol className="note">
                 {(all ? fixes : fixes.slice(0, FIRST)).map((fix, at) => (
@@ -171,10 +193,14 @@ function Fixes({ ledger, deliverable }: { ledger: Ledger; deliverable: number })
             </ol>
             {fixes.length > FIRST && (
                 <button type="button" className="link" onClick={() => setAll(!all)}>
-                    {all ? 'fewer' : `${fixes.length - FIRST} more`}
+                    {all ? t`fewer` : t`${fixes.length - FIRST} more`}
                 </button>
             )}
-            {many > fixes.length && <p className="text-faint">The report files have all {many}.</p>}
+            {many > fixes.length && (
+                <p className="text-faint">
+                    <Trans>The report files have all {many}.</Trans>
+                </p>
+            )}
         </section>
     );
 }
@@ -192,21 +218,29 @@ function ThisCheck({ ledger }: { ledger: Ledger }) {
 
     return (
         <section className="mt-2">
-            <h2 className="aside pb-1">This check</h2>
+            <h2 className="aside pb-1">
+                <Trans>This check</Trans>
+            </h2>
             <p className="note font-sans! text-[13px]!">
-                {ledger.made}
-                {ledger.by !== null && `, by ${ledger.by}`}
-                <br />
-                specification revision {ledger.revision}
-                {!ledger.current && <span className="text-ochre"> (something else is asked since)</span>}
-                {ledger.delivery !== null && (
-                    <>
-                        <br />
-                        {isFull ? 'every byte was read' : 'head and tail of each file were read'}
-                    </>
-                )}
-                <br />
-                Report:{' '}
+                <Trans>
+                    {ledger.made}
+                    {ledger.by !== null && t`, by ${ledger.by}`}
+                    <br />
+                    specification revision {ledger.revision}
+                    {!ledger.current && (
+                        <span className="text-ochre">
+                            <Trans> (something else is asked since)</Trans>
+                        </span>
+                    )}
+                    {ledger.delivery !== null && (
+                        <>
+                            <br />
+                            {isFull ? t`every byte was read` : t`head and tail of each file were read`}
+                        </>
+                    )}
+                    <br />
+                    Report:{' '}
+                </Trans>
                 {REPORTS.map(([format, name]) => (
                     <a
                         key={format}

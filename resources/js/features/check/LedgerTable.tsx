@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Fragment, useState } from 'react';
 import { useOpenSet } from '../../lib/useOpenSet';
 import { Choices } from '../../parts/Choices';
@@ -7,8 +9,8 @@ import { EntryLine } from './EntryLine';
 import { lineKey } from './notes';
 
 const WHICH = [
-    [false, 'Everything'],
-    [true, 'Only what does not balance'],
+    [false, t`Everything`],
+    [true, t`Only what does not balance`],
 ] as const;
 
 const isGood = (entry: { mark: Entry['mark'] }): boolean => entry.mark === 'equal' || entry.mark === 'waived';
@@ -54,7 +56,7 @@ function balance(entries: Entry[], side: 'mark' | 'scene' | 'files'): string {
         .filter((cell) => cell !== undefined)
         .filter((cell) => !('stale' in cell && cell.stale));
 
-    return `${marks.filter(isGood).length} of ${marks.length}`;
+    return t`${marks.filter(isGood).length} of ${marks.length}`;
 }
 
 /** The name of a group; one that balances can be folded. */
@@ -75,7 +77,11 @@ function GroupHead({
     const name = (
         <>
             {group}
-            {part !== null && <span className="aside"> of {part}</span>}
+            {part !== null && (
+                <span className="aside">
+                    <Trans> of {part}</Trans>
+                </span>
+            )}
         </>
     );
 
@@ -85,7 +91,11 @@ function GroupHead({
                 {entries.every(isGood) ? (
                     <button type="button" className="title cursor-pointer" aria-expanded={!closed} onClick={onFold}>
                         {name}
-                        {closed && <span className="aside font-normal"> · {entries.length} balance</span>}
+                        {closed && (
+                            <span className="aside font-normal">
+                                <Trans> · {entries.length} balance</Trans>
+                            </span>
+                        )}
                     </button>
                 ) : (
                     <span className="title">{name}</span>
@@ -99,10 +109,12 @@ function NotChecked({ ledger }: { ledger: Ledger }) {
     const lines = ledger.document.not_checked;
 
     return lines.length === 0 ? null : (
-        <section className="pt-3" aria-label="Not checked">
+        <section className="pt-3" aria-label={t`Not checked`}>
             {byReason(lines, ledger.labels).map(([why, labels]) => (
                 <p key={why} className="aside">
-                    Not checked, {why}: {labels.join(', ')}.
+                    <Trans>
+                        Not checked, {why}: {labels.join(', ')}.
+                    </Trans>
                 </p>
             ))}
         </section>
@@ -112,7 +124,11 @@ function NotChecked({ ledger }: { ledger: Ledger }) {
 const side = (name: string, isGiven: boolean) => (
     <>
         {name}
-        {!isGiven && <span className="text-[12.5px]">, not given</span>}
+        {!isGiven && (
+            <span className="text-[12.5px]">
+                <Trans>, not given</Trans>
+            </span>
+        )}
     </>
 );
 
@@ -141,7 +157,7 @@ export function LedgerTable({
     return (
         <div className="px-6 pb-8">
             <Choices
-                label="Which lines"
+                label={t`Which lines`}
                 className="gap-x-4! pt-3 pb-1"
                 words={WHICH}
                 chosen={onlyTrouble}
@@ -150,10 +166,10 @@ export function LedgerTable({
             <table className="ledger">
                 <LedgerHead
                     columns={[
-                        ['requirement', '23%'],
-                        ['required', '25%'],
-                        [side('in the scene', hasScene), '26%'],
-                        [side('in the files', hasFiles), '26%'],
+                        [t`requirement`, '23%'],
+                        [t`required`, '25%'],
+                        [side(t`in the scene`, hasScene), '26%'],
+                        [side(t`in the files`, hasFiles), '26%'],
                     ]}
                 />
                 {parts.map((part) => (
@@ -196,7 +212,9 @@ export function LedgerTable({
                 ))}
                 <tfoot>
                     <tr>
-                        <td colSpan={2}>{balance(entries, 'mark')} balance</td>
+                        <td colSpan={2}>
+                            <Trans>{balance(entries, 'mark')} balance</Trans>
+                        </td>
                         <td className="column">{hasScene ? balance(entries, 'scene') : ''}</td>
                         <td className="column">{hasFiles ? balance(entries, 'files') : ''}</td>
                     </tr>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { ask } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -7,8 +9,8 @@ import { Fault } from '../../parts/Fault';
 import type { Ledger, PlannedMoves } from '../../types/views';
 
 const SCRIPTS = [
-    ['sh', 'shell script'],
-    ['bat', 'batch script'],
+    ['sh', t`shell script`],
+    ['bat', t`batch script`],
     ['csv', 'table'],
 ] as const;
 
@@ -20,7 +22,7 @@ function Line({ line }: { line: PlannedMoves['lines'][number] }) {
         <li className="border-t border-rule py-1.5 first:border-0">
             <span className="mono block text-[12.5px] [overflow-wrap:anywhere]">{line.from}</span>
             <span className="mono block text-[12.5px] [overflow-wrap:anywhere]">
-                <span className="text-faint">{line.aside ? 'set aside as' : 'to'}</span> {line.to}
+                <span className="text-faint">{line.aside ? t`set aside as` : t`to`}</span> {line.to}
             </span>
             <span className="text-[12.5px] text-faint">
                 {line.frames !== '' && <span className="mono">{line.frames}, </span>}
@@ -33,7 +35,7 @@ function Line({ line }: { line: PlannedMoves['lines'][number] }) {
 /** What is planned, what is to be done by hand, and the ways to do it. */
 function Plan({ plan, ledger, onDone }: { plan: PlannedMoves; ledger: Ledger; onDone: () => void }) {
     const { id: check, elsewhere } = ledger;
-    const action = useAction('This could not be done.');
+    const action = useAction(t`This could not be done.`);
 
     return (
         <>
@@ -42,11 +44,17 @@ function Plan({ plan, ledger, onDone }: { plan: PlannedMoves; ledger: Ledger; on
                     <Line key={at} line={line} />
                 ))}
             </ol>
-            {plan.more > 0 && <p className="text-faint">and {plan.more} more lines, which the table has.</p>}
+            {plan.more > 0 && (
+                <p className="text-faint">
+                    <Trans>and {plan.more} more lines, which the table has.</Trans>
+                </p>
+            )}
             <p className="note font-sans! text-[13px]!">
-                No file is written over or deleted. What is set aside lies in the folder{' '}
-                <span className="mono">_set-aside</span> afterwards.
-                {plan.left.length > 0 && ' The rest of the list above is left to do.'}
+                <Trans>
+                    No file is written over or deleted. What is set aside lies in the folder{' '}
+                    <span className="mono">_set-aside</span> afterwards.
+                    {plan.left.length > 0 && t` The rest of the list above is left to do.`}
+                </Trans>
             </p>
             {!elsewhere && (
                 <div className="flex flex-wrap items-center gap-3 py-1">
@@ -58,14 +66,14 @@ function Plan({ plan, ledger, onDone }: { plan: PlannedMoves; ledger: Ledger; on
                             action.send('post', to('moves.do', { check }), {}, { names: ['moves'], done: onDone })
                         }
                     >
-                        {action.busy ? 'At work…' : `Do it to ${files(plan.files)}`}
+                        {action.busy ? t`At work…` : t`Do it to ${files(plan.files)}`}
                     </button>
                 </div>
             )}
             <p className="note font-sans! text-[13px]!">
                 {elsewhere
-                    ? 'They are not to be reached from here. For where they are, in that folder: '
-                    : 'Or for where they are: '}
+                    ? t`They are not to be reached from here. For where they are, in that folder: `
+                    : t`Or for where they are: `}
                 {SCRIPTS.map(([format, name]) => (
                     <a key={format} className="link mr-2" href={to('moves.script', { check, format })} download>
                         {name}
@@ -79,19 +87,21 @@ function Plan({ plan, ledger, onDone }: { plan: PlannedMoves; ledger: Ledger; on
 
 /** What was renamed in this folder last, and the way back. */
 function Moved({ moved }: { moved: NonNullable<Ledger['moved']> }) {
-    const action = useAction('This could not be undone.');
+    const action = useAction(t`This could not be undone.`);
 
     return (
         <div className="note font-sans! text-[13px]!">
-            {files(moved.files)} renamed, moved or set aside, {moved.at}
-            {moved.by !== null && `, by ${moved.by}`}.{' '}
+            <Trans>
+                {files(moved.files)} renamed, moved or set aside, {moved.at}
+                {moved.by !== null && t`, by ${moved.by}`}.{' '}
+            </Trans>
             <button
                 type="button"
                 className="link"
                 disabled={action.busy}
                 onClick={() => action.send('delete', to('moves.undo', { move: moved.id }), {}, { names: ['moves'] })}
             >
-                Undo
+                <Trans>Undo</Trans>
             </button>
             <Fault says={action.fault} className="mt-1" />
         </div>
@@ -103,13 +113,17 @@ function Planned({ ledger, onDone }: { ledger: Ledger; onDone: () => void }) {
     const url = to('moves', { check: ledger.id });
     const { answer, fault } = useQuestion(url, (stop) => ask<PlannedMoves>(url, stop), {
         wait: 0,
-        otherwise: 'The folder could not be read.',
+        otherwise: t`The folder could not be read.`,
         keeps: false,
     });
 
     return (
         <div aria-live="polite">
-            {answer === null && fault === null && <p className="text-faint">Reading the folder…</p>}
+            {answer === null && fault === null && (
+                <p className="text-faint">
+                    <Trans>Reading the folder…</Trans>
+                </p>
+            )}
             <Fault says={fault} />
             {answer !== null && <Plan plan={answer} ledger={ledger} onDone={onDone} />}
         </div>
@@ -125,11 +139,13 @@ export function Moves({ ledger }: { ledger: Ledger }) {
 
     return (
         <section className="mt-2">
-            <h2 className="aside pb-1">Names and places</h2>
+            <h2 className="aside pb-1">
+                <Trans>Names and places</Trans>
+            </h2>
             {ledger.moved !== null && <Moved moved={ledger.moved} />}
             {ledger.movable && (
                 <button type="button" className="btn my-1" aria-expanded={shown} onClick={() => setShown(!shown)}>
-                    {shown ? 'Not now' : 'Rename, move, set aside…'}
+                    {shown ? t`Not now` : t`Rename, move, set aside…`}
                 </button>
             )}
             {shown && ledger.movable && <Planned ledger={ledger} onDone={() => setShown(false)} />}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { runs, type Run } from '../../lib/frames';
 import { rateOf, timecodeOf } from '../../lib/timecode';
 import { Breaking } from '../../parts/Breaking';
@@ -55,15 +56,16 @@ function Uneven({ runs: uneven, x }: { runs: Run[]; x: (picture: number) => numb
 /** What the drawing shows, in words. */
 function legend(movie: Movie, every: boolean, uneven: boolean): string {
     const keyframes = every
-        ? 'Every picture is a keyframe.'
-        : `Upright lines are keyframes, up to ${movie.keyframe_interval_max ?? '?'} pictures apart.`;
-    const between = (movie.b_frames_max ?? 0) > 0 ? ` Up to ${movie.b_frames_max} B-frames in a row.` : '';
+        ? t`Every picture is a keyframe.`
+        : t`Upright lines are keyframes, up to ${movie.keyframe_interval_max ?? '?'} pictures apart.`;
+    const most = movie.b_frames_max ?? 0;
+    const between = most > 0 ? t` Up to ${most} B-frames in a row.` : '';
+    const sounds = (movie.audio?.length ?? 0) > 0 ? t` The blue below is sound.` : '';
 
-    const sounds = (movie.audio?.length ?? 0) > 0 ? ' The blue below is sound.' : '';
+    const odd = String(movie.uneven);
+    const reds = uneven ? t` Red stands longer or shorter than the rest: ${odd}.` : '';
 
-    return (
-        keyframes + sounds + (uneven ? ` Red stands longer or shorter than the rest: ${movie.uneven}.` : '') + between
-    );
+    return keyframes + sounds + reds + between;
 }
 
 /** Below the pictures its sound, a line a track. */

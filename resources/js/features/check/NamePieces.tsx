@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { classes } from '../../lib/classes';
 import type { NameReading } from '../../types/views';
 
@@ -6,13 +7,13 @@ const WRONG = 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transpar
 /** Asked and found name above each other, piece by piece. */
 export function NamePieces({ reading }: { reading: NameReading }) {
     return (
-        <figure className="overflow-x-auto py-1">
-            <table className="mono border-collapse" aria-label={`How ${reading.name} reads`}>
+        <figure className="overflow-x-auto py-1" tabIndex={0} aria-label={t`Pieces of ${reading.name}`}>
+            <table className="mono border-collapse" aria-label={t`How ${reading.name} reads`}>
                 <tbody>
                     {(['asked', 'found'] as const).map((row) => (
                         <tr key={row}>
                             <th scope="row" className="aside pr-3 text-left text-[13px]! font-normal">
-                                {row}
+                                {row === 'asked' ? t`asked` : t`found`}
                             </th>
                             {reading.pieces.map((piece, at) => (
                                 <td
@@ -26,7 +27,7 @@ export function NamePieces({ reading }: { reading: NameReading }) {
                                     )}
                                 >
                                     {piece[row] === '' ? (
-                                        <span className="text-faint">{row === 'found' ? '(none)' : ' '}</span>
+                                        <span className="text-faint">{row === 'found' ? t`(none)` : ' '}</span>
                                     ) : (
                                         piece[row].replaceAll(' ', '␣')
                                     )}

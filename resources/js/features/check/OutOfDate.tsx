@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Fault } from '../../parts/Fault';
@@ -5,7 +7,7 @@ import type { Ledger } from '../../types/views';
 
 /** Says that a check is out of date, since something else is asked or files were arriving, with the way out at hand. */
 export function OutOfDate({ ledger }: { ledger: Ledger }) {
-    const action = useAction('This could not be checked again.');
+    const action = useAction(t`This could not be checked again.`);
     if ((ledger.current && !ledger.arrived) || !ledger.newest) {
         return null;
     }
@@ -13,10 +15,16 @@ export function OutOfDate({ ledger }: { ledger: Ledger }) {
     return (
         <div role="status" className="alert alert-warning mx-6 mt-3">
             <span>
-                {!ledger.current &&
-                    `Something else is asked since this check, ${ledger.made}. This page tells of what was asked then.`}
-                {ledger.arrived &&
-                    ` Files were still arriving at ${ledger.made}; whether they have come since, another look tells.`}
+                {!ledger.current && (
+                    <Trans>
+                        Something else is asked since this check, {ledger.made}. This page tells of what was asked then.
+                    </Trans>
+                )}{' '}
+                {ledger.arrived && (
+                    <Trans>
+                        Files were still arriving at {ledger.made}; whether they have come since, another look tells.
+                    </Trans>
+                )}
             </span>
             <button
                 type="button"
@@ -24,7 +32,7 @@ export function OutOfDate({ ledger }: { ledger: Ledger }) {
                 disabled={action.busy}
                 onClick={() => action.send('post', to('check.again', { check: ledger.id }))}
             >
-                {action.busy ? 'Checking…' : 'Check again'}
+                {action.busy ? t`Checking…` : t`Check again`}
             </button>
             <Fault says={action.fault} />
         </div>

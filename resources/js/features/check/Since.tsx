@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { SinceBefore } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { MarkSign } from '../../parts/MarkSign';
@@ -7,11 +9,11 @@ const WORDS: [
     string,
     'equal' | 'unequal' | 'waived',
 ][] = [
-    ['put_right', 'put right', 'equal'],
+    ['put_right', t`put right`, 'equal'],
     ['accepted', 'accepted', 'waived'],
-    ['back', 'come back', 'unequal'],
+    ['back', t`come back`, 'unequal'],
     ['new', 'new', 'unequal'],
-    ['still', 'still there', 'unequal'],
+    ['still', t`still there`, 'unequal'],
 ];
 
 /** What has become of it since the check before. */
@@ -21,8 +23,10 @@ export function Since({ since }: { since: SinceBefore }) {
         0;
 
     return nothing ? null : (
-        <section className="pb-3" aria-label="Since the last check">
-            <h2 className="aside pb-1">Since the last check</h2>
+        <section className="pb-3" aria-label={t`Since the last check`}>
+            <h2 className="aside pb-1">
+                <Trans>Since the last check</Trans>
+            </h2>
             <div className="note">
                 <dl className="grid grid-cols-[18px_1fr] gap-x-1 font-sans text-[13px]">
                     {WORDS.filter(([set]) => since[set].length > 0).map(([set, word, mark]) => (
@@ -39,7 +43,9 @@ export function Since({ since }: { since: SinceBefore }) {
                 </dl>
                 {since.unasked.length > 0 && (
                     <>
-                        <p className="mt-1.5">Changed, though nobody was asked to:</p>
+                        <p className="mt-1.5">
+                            <Trans>Changed, though nobody was asked to:</Trans>
+                        </p>
                         <ul className="font-sans text-[13px]">
                             {since.unasked.map((change) => (
                                 <li key={change.id} className="text-ochre">

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import { SAYS, ticks, WIDTH, type FrameState, type Strip } from './strip';
 
@@ -154,11 +155,13 @@ export function StripDrawing({
             className="block w-full touch-none select-none"
             role="slider"
             tabIndex={0}
-            aria-label="Frame"
+            aria-label={t`Frame`}
             aria-valuemin={first}
             aria-valuemax={last}
             aria-valuenow={cursor ?? first}
-            aria-valuetext={cursor === null ? `${first} to ${last}` : `${cursor}: ${SAYS[strip.state(cursor, cursor)]}`}
+            aria-valuetext={
+                cursor === null ? t`${first} to ${last}` : `${cursor}: ${SAYS[strip.state(cursor, cursor)]}`
+            }
             onKeyDown={onKey}
             onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId);

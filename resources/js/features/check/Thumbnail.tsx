@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Link } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { classes } from '../../lib/classes';
@@ -44,7 +45,7 @@ function Figure({
 }) {
     // until it is there its place is kept, so that nothing jumps
     const [state, setState] = useState<'coming' | 'there' | 'gone'>('coming');
-    const gone = why ?? (state === 'gone' ? 'no longer there, or changed' : null);
+    const gone = why ?? (state === 'gone' ? t`no longer there, or changed` : null);
 
     return (
         <figure className="w-[150px]">
@@ -79,7 +80,7 @@ interface Shown extends Place {
 }
 
 function captions({ frame, pass, layer, isStill = false }: Shown): { alt: string; caption: ReactNode } {
-    const called = isStill ? 'The picture' : `Frame ${frame}`;
+    const called = isStill ? t`The picture` : t`Frame ${frame}`;
 
     return {
         alt: [called, pass, layer].filter((word) => word !== null && word !== '').join(', '),

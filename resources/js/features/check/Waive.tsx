@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useId, useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -22,7 +24,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
             className="link block text-[12.5px]"
             onClick={() => (waiver === undefined ? setOpen(true) : takeBack(waiver))}
         >
-            {waiver === undefined ? 'accept as it is' : 'accept it no more'}
+            {waiver === undefined ? t`accept as it is` : t`undo the acceptance`}
             <span className="sr-only">: {label}</span>
         </button>
     );
@@ -31,7 +33,7 @@ export function Waive({ ledger, entry }: { ledger: Ledger; entry: Entry }) {
 function Reason({ ledger, entry, onClose }: { ledger: Ledger; entry: Entry; onClose: () => void }) {
     const [reason, setReason] = useState('');
     const [all, setAll] = useState(false);
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const id = useId();
     const keep = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -49,7 +51,9 @@ function Reason({ ledger, entry, onClose }: { ledger: Ledger; entry: Entry; onCl
             onSubmit={keep}
             onKeyDown={(event) => event.key === 'Escape' && onClose()}
         >
-            <label htmlFor={id}>Why is it accepted?</label>
+            <label htmlFor={id}>
+                <Trans>Why is it accepted?</Trans>
+            </label>
             <input
                 id={id}
                 autoFocus
@@ -66,15 +70,17 @@ function Reason({ ledger, entry, onClose }: { ledger: Ledger; entry: Entry; onCl
                     checked={all}
                     onChange={(event) => setAll(event.target.checked)}
                 />
-                <span>for all that follow “{ledger.specification}”</span>
+                <span>
+                    <Trans>for all that follow “{ledger.specification}”</Trans>
+                </span>
             </label>
             <Fault says={action.fault} />
             <span className="mt-1.5 flex gap-2">
                 <button type="submit" className="btn btn-primary" disabled={action.busy}>
-                    Accept it
+                    <Trans>Accept it</Trans>
                 </button>
                 <button type="button" className="btn" onClick={onClose}>
-                    Leave it
+                    <Trans>Cancel</Trans>
                 </button>
             </span>
         </form>

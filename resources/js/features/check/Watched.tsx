@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useEffect, useRef } from 'react';
 import { to } from '../../lib/route';
@@ -7,25 +8,28 @@ import type { WatchedFolder } from '../../types/views';
 
 const EVERY = 5000;
 
-const long = (seconds: number): string => (seconds < 120 ? `${seconds} s` : `${Math.round(seconds / 60)} min`);
+const long = (seconds: number): string => (seconds < 120 ? `${seconds} s` : t`${Math.round(seconds / 60)} min`);
 
 function inWords({ pictures, expected, arriving }: WatchedFolder): string {
-    const there = expected === null ? counted(pictures, 'picture') : `${pictures} of ${counted(expected, 'picture')}`;
+    const there =
+        expected === null
+            ? counted(pictures, t`picture`, t`pictures`)
+            : t`${pictures} of ${counted(expected, t`picture`, t`pictures`)}`;
     const verb = pictures === 1 && expected === null ? 'is' : 'are';
 
-    return `${there} ${verb} there${arriving > 0 ? `, ${arriving} just arriving` : ''}.`;
+    return t`${there} ${verb} there${arriving > 0 ? t`, ${arriving} just arriving` : ''}.`;
 }
 
 /** When it is ready, by the pace so far; or for how long it stands still. */
 function pace({ perMinute, readyAt, still, patience }: WatchedFolder): string {
     if (still >= 20) {
-        return `Nothing has come for ${long(still)}; after ${long(patience)} it is checked by itself.`;
+        return t`Nothing has come for ${long(still)}; after ${long(patience)} it is checked by itself.`;
     }
     if (perMinute === null) {
-        return 'The pace is told when more has come.';
+        return t`The pace is told when more has come.`;
     }
 
-    return `${perMinute} a minute${readyAt === null ? '' : `, so ready by ${readyAt}`}.`;
+    return t`${perMinute} a minute${readyAt === null ? '' : t`, so ready by ${readyAt}`}.`;
 }
 
 /** A folder that a render fills, followed until it stands still; then it is checked by itself. */
@@ -50,13 +54,13 @@ export function Watched({ watch, deliverable }: { watch: WatchedFolder; delivera
     const leave = () => router.delete(to('watch.stop', { deliverable }), { preserveScroll: true });
 
     return (
-        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Folder that is followed">
+        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label={t`Folder that is followed`}>
             <p className="flex items-baseline gap-3">
                 <span className="said" role="status">
                     {watch.ended ?? inWords(watch)}
                 </span>
                 <button type="button" className="btn ml-auto" onClick={leave}>
-                    {watch.ended === null ? 'Follow it no more' : 'Good'}
+                    {watch.ended === null ? t`Stop following it` : t`Good`}
                 </button>
             </p>
             {watch.ended === null && (
@@ -65,7 +69,7 @@ export function Watched({ watch, deliverable }: { watch: WatchedFolder; delivera
                         className="progress mt-1"
                         value={watch.expected === null ? undefined : Math.min(watch.pictures, watch.expected)}
                         max={watch.expected ?? 1}
-                        aria-label="Pictures that are there"
+                        aria-label={t`Pictures that are there`}
                     />
                     <p className="text-[13px] text-faint">{pace(watch)}</p>
                 </>

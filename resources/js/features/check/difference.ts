@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 /** A found value in pieces, those that differ from what is asked picked out. */
 export interface Piece {
     text: string;
@@ -47,12 +48,12 @@ export function inWords(asked: string, found: string): string | null {
     const across = Number(b[1]) / Number(a[1]);
     const down = Number(b[2]) / Number(a[2]);
     if (a[1] === b[2] && a[2] === b[1]) {
-        return 'sides exchanged';
+        return t`sides exchanged`;
     }
     for (const [ratio, word] of [
         [0.5, 'half'],
-        [0.25, 'a quarter'],
-        [0.75, 'three quarters'],
+        [0.25, t`a quarter`],
+        [0.75, t`three quarters`],
         [2, 'double'],
     ] as const) {
         if (Math.abs(across - ratio) < 0.003 && Math.abs(down - ratio) < 0.003) {

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { counted } from '../../lib/frames';
 import type { Movie } from '../../types/views';
 
-const KINDS: Record<string, string> = { mkv: 'Matroska', webm: 'WebM' };
+const KINDS: Record<string, string> = { mkv: t`Matroska`, webm: 'WebM' };
 
 /** `23.976` of `24000/1001`, for display only. */
 export function spokenRate(rate: string): string {
@@ -16,49 +17,51 @@ export function spokenLength(duration: string): string {
     const [over = '0', under = '1'] = duration.split('/');
     const seconds = Number(over) / Number(under);
 
-    return `${Number(seconds.toFixed(2))} ${seconds === 1 ? 'second' : 'seconds'}`;
+    const told = String(Number(seconds.toFixed(2)));
+
+    return seconds === 1 ? t`${told} second` : t`${told} seconds`;
 }
 
 function length({ count, rate, duration }: Movie): string {
     if (count === null || count === undefined) {
         return '';
     }
-    const each = rate === null || rate === undefined ? '' : ` at ${spokenRate(rate)} a second`;
+    const each = rate === null || rate === undefined ? '' : t` at ${spokenRate(rate)} a second`;
     const lasts = duration === null || duration === undefined ? '' : `: ${spokenLength(duration)}`;
 
-    return `${counted(count, 'picture')}${each}${lasts}.`;
+    return `${counted(count, t`picture`, t`pictures`)}${each}${lasts}.`;
 }
 
-const turned = (rotation = 0): string => (rotation === 0 ? '' : `shown turned by ${rotation} degrees`);
+const turned = (rotation = 0): string => (rotation === 0 ? '' : t`shown turned by ${rotation} degrees`);
 
 function picture(movie: Movie): string {
     const { width, height, codec, profile, bit_depth: bits } = movie;
     const said = [
         width && height ? `${width} × ${height}` : '',
         [codec, profile].filter(Boolean).join(' '),
-        bits ? `${bits} bits` : '',
+        bits ? t`${bits} bits` : '',
         movie.chroma ?? '',
-        movie.alpha === true ? 'with alpha' : '',
+        movie.alpha === true ? t`with alpha` : '',
         movie.scan ?? '',
         turned(movie.rotation),
     ].filter((one) => one !== '');
 
-    return said.length === 0 ? '' : `${said.join(', ')}, in ${KINDS[movie.kind] ?? movie.kind.toUpperCase()}.`;
+    return said.length === 0 ? '' : t`${said.join(', ')}, in ${KINDS[movie.kind] ?? movie.kind.toUpperCase()}.`;
 }
 
 function sound({ audio }: Movie): string {
     const [first] = audio ?? [];
     if (first === undefined) {
-        return 'No sound.';
+        return t`No sound.`;
     }
     const said = [
         first.codec,
-        first.sample_rate === null ? '' : `${first.sample_rate.toLocaleString('en')} Hz`,
-        first.channels === null ? '' : counted(first.channels, 'channel'),
-        first.bit_depth === null ? '' : `${first.bit_depth} bits`,
+        first.sample_rate === null ? '' : t`${first.sample_rate.toLocaleString('en')} Hz`,
+        first.channels === null ? '' : counted(first.channels, t`channel`, t`channels`),
+        first.bit_depth === null ? '' : t`${first.bit_depth} bits`,
     ].filter((one) => one !== '');
 
-    return `Sound: ${said.join(', ')}.`;
+    return t`Sound: ${said.join(', ')}.`;
 }
 
 /** What a movie is, in a few sentences; empty where it was only recognised. */
@@ -66,19 +69,19 @@ export function sentences(movie: Movie): string[] {
     if (movie.count === undefined) {
         return [];
     }
-    const starts = movie.start_timecode ? `It begins at ${movie.start_timecode}.` : '';
+    const starts = movie.start_timecode ? t`It begins at ${movie.start_timecode}.` : '';
 
     return [length(movie), picture(movie), sound(movie), starts].filter((one) => one !== '');
 }
 
 const ORDERS: Record<string, string> = {
-    reversed: 'from the last to the first',
-    mixed: 'not in the order of their numbers',
-    others: 'as other pictures',
+    reversed: t`from the last to the first`,
+    mixed: t`not in the order of their numbers`,
+    others: t`as other pictures`,
 };
 
 const throughWhat = ({ through }: NonNullable<Movie['against']>): string =>
-    through === 'browser' ? ' through a browser' : '';
+    through === 'browser' ? t` through a browser` : '';
 
 /** What was rendered after the movie was made, which it then cannot show. */
 function rendered({ part, frames, newer }: NonNullable<Movie['against']>): string {
@@ -87,8 +90,8 @@ function rendered({ part, frames, newer }: NonNullable<Movie['against']>): strin
     }
 
     return newer === frames
-        ? ` All of ${part} are newer than it: was it made from them?`
-        : ` ${newer} of ${part} are newer than it: were they rendered again since?`;
+        ? t` All of ${part} are newer than it: was it made from them?`
+        : t` ${newer} of ${part} are newer than it: were they rendered again since?`;
 }
 
 /** What was seen of the frames it is made from. */
@@ -98,11 +101,13 @@ export function beside({ against }: Movie): string {
     }
     const { part, looked, why_not: why, order, repeated, shows } = against;
     if (looked !== 'pictures') {
-        return `Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.${rendered(against)}`;
+        return t`Held against ${part} by count, shape and rate${why === null ? '' : `: ${why}`}.${rendered(against)}`;
     }
-    const times = (repeated ?? 1) > 1 ? `each ${repeated} times` : 'each once';
-    const shown = order === 'right' ? `in their order, ${times}` : (ORDERS[order ?? ''] ?? 'in no order that is known');
+    const often = Number(repeated);
+    const times = often > 1 ? t`each ${often} times` : t`each once`;
+    const shown =
+        order === 'right' ? t`in their order, ${times}` : (ORDERS[order ?? ''] ?? t`in no order that is known`);
     const which = shows ? ` ${shows}` : '';
 
-    return `Its pictures were looked at${throughWhat(against)}. They are ${part}${which}, ${shown}.`;
+    return t`Its pictures were looked at${throughWhat(against)}. They are ${part}${which}, ${shown}.`;
 }

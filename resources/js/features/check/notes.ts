@@ -2,6 +2,10 @@ import type { CheckDocument, Entry } from '../../types/views';
 
 export const lineKey = (entry: Entry): string => `${entry.part}/${entry.pass ?? ''}/${entry.id}`;
 
+/** By which a line is found in an address. */
+export const lineId = (part: string, pass: string | undefined, id: string): string =>
+    `line-${[part, pass ?? '', id].map((piece) => piece.replace(/[^A-Za-z0-9_.-]/g, '_')).join('-')}`;
+
 /**
  * Which notes speak of which line. A line of one pass has the notes of that pass and those of all; one of all passes
  * has all of them.

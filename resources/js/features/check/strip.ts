@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { has, runs, span, touches, type Run } from '../../lib/frames';
 import type { Sequence } from '../../types/views';
 
@@ -5,11 +6,11 @@ export type FrameState = 'whole' | 'cut' | 'wrong' | 'missing' | 'extra' | 'none
 
 export const SAYS: Record<FrameState, string> = {
     whole: 'whole',
-    cut: 'not whole',
-    wrong: 'whole, and not as asked',
+    cut: t`not whole`,
+    wrong: t`whole, and not as asked`,
     missing: 'missing',
-    extra: 'not asked for',
-    none: 'neither asked nor there',
+    extra: t`not asked for`,
+    none: t`neither asked nor there`,
 };
 
 /** Worst first: a cell shows its worst frame. */

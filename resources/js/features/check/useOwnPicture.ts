@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { ask } from '../../lib/ask';
 import { fileAt, heldBy, isAsListed } from '../../lib/ownDisk';
@@ -39,16 +40,18 @@ export function useOwnPicture(check: number, place: string): Seen {
                 return;
             }
             if (file === null || !isAsListed(file, size, modified)) {
-                setSeen({ url: undefined, why: 'no longer there, or changed' });
+                setSeen({ url: undefined, why: t`no longer there, or changed` });
 
                 return;
             }
             url = URL.createObjectURL(file);
-            setSeen((await draws(url)) ? { url, why: null } : { url: undefined, why: 'this browser does not draw it' });
+            setSeen(
+                (await draws(url)) ? { url, why: null } : { url: undefined, why: t`this browser does not draw it` },
+            );
         };
         show().catch(() => {
             if (!stopped.signal.aborted) {
-                setSeen({ url: undefined, why: 'it could not be opened' });
+                setSeen({ url: undefined, why: t`it could not be opened` });
             }
         });
 

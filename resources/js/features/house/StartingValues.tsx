@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
 import { refusal } from '../../lib/trouble';
 import { EditableText } from '../../parts/EditableText';
@@ -46,7 +48,7 @@ function StartingField({
         sending.current = true;
         const refused = (errors: Record<string, string>) => {
             sending.current = false;
-            setFault(refusal(errors, 'This could not be kept.', 'conflict', 'value', 'refused'));
+            setFault(refusal(errors, t`This could not be saved.`, 'conflict', 'value', 'refused'));
         };
         send({ id, value, level: 'must', starting: true, seen: token }, { kept: onDone, refused });
     };
@@ -54,10 +56,10 @@ function StartingField({
     return (
         <>
             <InlineField
-                label={`Starting value of ${label}`}
+                label={t`Starting value of ${label}`}
                 value={value}
                 className="input mono"
-                placeholder={`like ${example}`}
+                placeholder={t`like ${example}`}
                 isWrong={fault !== null}
                 onChange={setValue}
                 onKeep={keep}
@@ -109,7 +111,7 @@ function Row({
             </td>
             <td className="column">
                 <button type="button" className="link text-[13px]" onClick={drop}>
-                    take out
+                    <Trans>take out</Trans>
                 </button>
             </td>
         </tr>
@@ -130,14 +132,21 @@ function Rows({
     send: Send;
 }) {
     return lines.length === 0 ? (
-        <p className="pt-2 text-faint">None yet.</p>
+        <p className="pt-2 text-faint">
+            <Trans>None yet.</Trans>
+        </p>
     ) : (
         <table className="ledger mt-2">
             <LedgerHead
                 columns={[
-                    ['setting', '24%'],
-                    ['an untouched scene shows', '50%'],
-                    [<span className="sr-only">away with it</span>, '26%'],
+                    [t`setting`, '24%'],
+                    [t`an untouched scene shows`, '50%'],
+                    [
+                        <span className="sr-only">
+                            <Trans>away with it</Trans>
+                        </span>,
+                        '26%',
+                    ],
                 ]}
             />
             <tbody>
@@ -175,13 +184,18 @@ export function StartingValues({
 
     return (
         <>
-            <Heading className="mt-8">Starting values</Heading>
+            <Heading className="mt-8">
+                <Trans>Starting values</Trans>
+            </Heading>
             <p className="max-w-[70ch] py-2 text-faint">
-                What a scene shows that nobody has touched yet. A setting that still has its starting value is told as
-                forgotten, rather than as chosen. Several are written with a bar between them: 1920x1080 | 1280x720.
+                <Trans>
+                    What a scene shows that nobody has touched yet. A setting that still has its starting value is told
+                    as forgotten, rather than as chosen. Several are written with a bar between them: 1920x1080 |
+                    1280x720.
+                </Trans>
             </p>
             <Finder
-                label="Add a starting value"
+                label={t`Add a starting value`}
                 offered={offered}
                 asked={shown}
                 onTake={(taken) => (shown[taken.id] === undefined ? setFirst(taken) : setOpen(taken.id))}

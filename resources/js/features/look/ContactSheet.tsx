@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
 import { classes } from '../../lib/classes';
 import { runs } from '../../lib/frames';
@@ -35,21 +37,23 @@ export function ContactSheet({
         <>
             <p className="flex flex-wrap items-center gap-3 px-6 pt-3 print:hidden">
                 <label className="flex items-center gap-1.5">
-                    every
+                    <Trans>every</Trans>
                     <input
                         className="input w-16!"
                         inputMode="numeric"
-                        aria-label="Every how manieth frame"
+                        aria-label={t`Every how manieth frame`}
                         value={step}
                         onChange={(event) => setStep(event.target.value)}
                     />
-                    {every === 1 ? 'frame' : 'frames'}
+                    {every === 1 ? t`frame` : t`frames`}
                 </label>
                 <button type="button" className="btn" disabled={waits} onClick={() => void print()}>
-                    {waits ? 'Waiting for the pictures…' : 'Print'}
+                    {waits ? t`Waiting for the pictures…` : t`Print`}
                 </button>
                 {chosen.length === MOST && (
-                    <span className="text-[13px] text-faint">the first {MOST}; a larger step shows the rest</span>
+                    <span className="text-[13px] text-faint">
+                        <Trans>the first {MOST}; a larger step shows the rest</Trans>
+                    </span>
                 )}
             </p>
             <ul
@@ -64,7 +68,7 @@ export function ContactSheet({
                                 'block w-full cursor-pointer border bg-base-200',
                                 isWrong ? 'border-2 border-red' : 'border-rule',
                             )}
-                            aria-label={`Frame ${frame}${isWrong ? ', not as asked' : ''}: beside another`}
+                            aria-label={t`Frame ${frame}${isWrong ? t`, not as asked` : ''}: beside another`}
                             onClick={() => onFrame(frame)}
                         >
                             <img

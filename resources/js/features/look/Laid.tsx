@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState } from 'react';
 import { difference, meanDifference } from './look';
 import type { Way } from './TwoFrames';
@@ -99,7 +101,7 @@ function Wipe({ one, other, says }: { one: string; other: string; says: [string,
                     min={0}
                     max={100}
                     value={at}
-                    aria-label="Where one becomes the other"
+                    aria-label={t`Where one becomes the other`}
                     onChange={(event) => setAt(Number(event.target.value))}
                 />
                 {says[1]}
@@ -122,11 +124,11 @@ function Flicker({ one, other, says }: { one: string; other: string; says: [stri
             <img src={first ? one : other} alt={first ? says[0] : says[1]} className={FIGURE} />
             <p className="flex items-center gap-3 pt-1 text-[13px]">
                 <button type="button" className="btn" onClick={() => setHeld(!held)}>
-                    {held ? 'Let it flicker' : 'Hold it'}
+                    {held ? t`Let it flicker` : t`Hold it`}
                 </button>
                 {held && (
                     <button type="button" className="btn" onClick={() => setFirst(!first)}>
-                        The other one
+                        <Trans>The other one</Trans>
                     </button>
                 )}
                 <span className="text-faint">{first ? says[0] : says[1]}</span>
@@ -148,11 +150,11 @@ function Difference({ drawn }: { drawn: ImageData }) {
                 width={drawn.width}
                 height={drawn.height}
                 role="img"
-                aria-label="Where they differ"
+                aria-label={t`Where they differ`}
                 className={FIGURE}
             />
             <p className="text-[13px] text-faint">
-                Black where they agree; differences are drawn {TIMES} times as large.
+                <Trans>Black where they agree; differences are drawn {TIMES} times as large.</Trans>
             </p>
         </>
     );
@@ -162,13 +164,19 @@ function Difference({ drawn }: { drawn: ImageData }) {
 export function Laid({ way, one, other, says }: { way: Way; one: string; other: string; says: [string, string] }) {
     const pair = usePair(one, other);
     if (pair === null) {
-        return <p className="pt-4 text-faint">The pictures are on their way.</p>;
+        return (
+            <p className="pt-4 text-faint">
+                <Trans>The pictures are on their way.</Trans>
+            </p>
+        );
     }
     if (pair === false) {
         return (
             <p className="pt-4 text-faint">
-                One of them cannot be shown: its file is gone or was changed since, or is of a kind that is not unpacked
-                here.
+                <Trans>
+                    One of them cannot be shown: its file is gone or was changed since, or is of a kind that is not
+                    unpacked here.
+                </Trans>
             </p>
         );
     }
@@ -193,8 +201,8 @@ function Both({
         <div className={way === 'beside' ? 'pt-3' : 'max-w-[860px] pt-3'}>
             <p className="pb-2" role="status">
                 {compared === null
-                    ? 'They are not of the same size.'
-                    : `Mean difference of what is shown: ${percent(compared.mean)}.`}
+                    ? t`They are not of the same size.`
+                    : t`Mean difference of what is shown: ${percent(compared.mean)}.`}
             </p>
             {way === 'beside' && <Beside one={one} other={other} says={says} />}
             {way === 'wipe' && <Wipe one={one} other={other} says={says} />}

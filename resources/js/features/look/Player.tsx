@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef, useState } from 'react';
 import { runs } from '../../lib/frames';
 import type { LookPage } from '../../types/views';
@@ -73,7 +74,7 @@ export function Player({ page, layer }: { page: LookPage; layer: string }) {
             <canvas
                 ref={canvas}
                 role="img"
-                aria-label={`Frame ${at(there, place)}`}
+                aria-label={t`Frame ${at(there, place) ?? ''}`}
                 className="block w-full max-w-[640px] border border-rule bg-base-200"
             />
             <p className="flex flex-wrap items-center gap-3 pt-2">
@@ -83,7 +84,7 @@ export function Player({ page, layer }: { page: LookPage; layer: string }) {
                     disabled={ready < many}
                     onClick={() => setPlays(!plays)}
                 >
-                    {plays ? 'Hold' : 'Play'}
+                    {plays ? t`Hold` : t`Play`}
                 </button>
                 <input
                     type="range"
@@ -91,8 +92,8 @@ export function Player({ page, layer }: { page: LookPage; layer: string }) {
                     min={0}
                     max={Math.max(0, many - 1)}
                     value={place}
-                    aria-label="Frame"
-                    aria-valuetext={`frame ${at(there, place)}`}
+                    aria-label={t`Frame`}
+                    aria-valuetext={t`frame ${at(there, place) ?? ''}`}
                     onChange={(event) => {
                         setPlays(false);
                         setPlace(Number(event.target.value));
@@ -101,11 +102,11 @@ export function Player({ page, layer }: { page: LookPage; layer: string }) {
                 <span className="mono">{at(there, place)}</span>
                 <span className="text-[13px] text-faint" role="status">
                     {ready < many
-                        ? `${ready} of ${many} pictures are here`
+                        ? t`${ready} of ${many} pictures are here`
                         : `${below === 1 ? rate : `${rate}/${below}`} frames a second${
-                              page.rate === null ? ', since none is asked' : ''
+                              page.rate === null ? t`, since none is asked` : ''
                           }`}
-                    {count(there) > MOST && `, the first ${MOST} of ${count(there)}`}
+                    {count(there) > MOST && t`, the first ${MOST} of ${count(there)}`}
                 </span>
             </p>
         </div>

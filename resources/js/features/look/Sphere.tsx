@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useState } from 'react';
 import { runs } from '../../lib/frames';
 import { SphereView } from '../../parts/SphereView';
@@ -25,10 +27,12 @@ export function Sphere({ page, layer, frame }: { page: LookPage; layer: string; 
     const image = useImage(pictureOf(shown, true));
 
     return (
-        <section className="px-6 pt-3" aria-label={`Frame ${frame}, all around`}>
+        <section className="px-6 pt-3" aria-label={t`Frame ${frame}, all around`}>
             <SphereView source={image} name={`Frame ${frame}`} />
             <p className="text-[13px] text-faint">
-                frame <span className="mono">{frame}</span>
+                <Trans>
+                    frame <span className="mono">{frame}</span>
+                </Trans>
             </p>
         </section>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Radios } from '../../parts/Field';
 import type { LookPage } from '../../types/views';
@@ -6,7 +8,7 @@ import { Laid } from './Laid';
 import { pictureOf, type Shown } from './picture';
 
 const WAYS = [
-    ['beside', 'beside each other'],
+    ['beside', t`beside each other`],
     ['wipe', 'wipe'],
     ['flicker', 'flicker'],
     ['difference', 'difference'],
@@ -19,9 +21,9 @@ function others(page: LookPage, frame: number): [string, string][] {
     const earlier = before(page.present, frame);
 
     return [
-        ...(earlier === null ? [] : ([['before', `frame ${earlier}, the one before`]] as [string, string][])),
-        ...(page.approved.includes(frame) ? ([['approved', 'the approved picture']] as [string, string][]) : []),
-        ...page.earlier.map(({ id, made }): [string, string] => [String(id), `the same frame, check of ${made}`]),
+        ...(earlier === null ? [] : ([['before', t`frame ${earlier}, the one before`]] as [string, string][])),
+        ...(page.approved.includes(frame) ? ([['approved', t`the approved picture`]] as [string, string][]) : []),
+        ...page.earlier.map(({ id, made }): [string, string] => [String(id), t`the same frame, check of ${made}`]),
     ];
 }
 
@@ -51,7 +53,7 @@ function FrameField({ frame, onFrame }: { frame: number; onFrame: (frame: number
             }}
         >
             <label className="flex items-center gap-1.5">
-                frame
+                <Trans>frame</Trans>
                 <input
                     className="input mono w-24!"
                     value={typed}
@@ -87,7 +89,7 @@ export function TwoFrames({
                 <FrameField key={frame} frame={frame} onFrame={onFrame} />
                 {other !== undefined && (
                     <label className="flex items-center gap-1.5">
-                        and
+                        <Trans>and</Trans>
                         <select
                             className="select w-auto!"
                             value={other[0]}
@@ -101,19 +103,21 @@ export function TwoFrames({
                         </select>
                     </label>
                 )}
-                <span role="radiogroup" aria-label="How they are laid" className="flex flex-wrap gap-3">
+                <span role="radiogroup" aria-label={t`How they are laid`} className="flex flex-wrap gap-3">
                     <Radios name="way" words={WAYS} chosen={way} onChoose={setWay} />
                 </span>
             </div>
             {other === undefined ? (
-                <p className="pt-4 text-faint">There is no other picture to lay this one beside.</p>
+                <p className="pt-4 text-faint">
+                    <Trans>There is no other picture to lay this one beside.</Trans>
+                </p>
             ) : (
                 <Laid
                     key={`${frame} ${layer} ${other[0]}`}
                     way={way}
                     one={pictureOf(own, true)}
                     other={pictureOf(shownOf(page, frame, layer, other[0]), true)}
-                    says={[`frame ${frame}`, other[1]]}
+                    says={[t`frame ${frame}`, other[1]]}
                 />
             )}
         </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState } from 'react';
 import { runs } from '../../lib/frames';
 import { to } from '../../lib/route';
@@ -65,7 +67,9 @@ function usePlayed(src: string | null, pictures: string, movie: Movie) {
 
 function Picture({ src, alt }: { src: string | null; alt: string }) {
     return src === null ? (
-        <span className="block aspect-video w-[150px] border border-rule p-2 text-[13px] text-faint">on its way</span>
+        <span className="block aspect-video w-[150px] border border-rule p-2 text-[13px] text-faint">
+            <Trans>on its way</Trans>
+        </span>
     ) : (
         <img src={src} alt={alt} loading="lazy" className="w-[150px] border border-rule bg-base-200" />
     );
@@ -85,14 +89,14 @@ function Pairs({ movie, check, pairs }: { movie: Movie; check: number; pairs: Pa
         <ul className="flex flex-wrap gap-4 px-6 pt-2">
             {pairs.map(({ picture, frame, src, differs }) => (
                 <li key={picture} className="w-[150px]">
-                    <Picture src={src} alt={`Picture ${picture + 1} of ${movie.part}`} />
+                    <Picture src={src} alt={t`Picture ${picture + 1} of ${movie.part}`} />
                     <Picture
                         src={to('check.picture', { check, part: source, frame })}
-                        alt={`Frame ${frame} of ${source}`}
+                        alt={t`Frame ${frame} of ${source}`}
                     />
                     <span className="mono block text-[13px]">
-                        {differs && <MarkSign mark="unequal" label="another than it should be" />} {picture + 1} ·{' '}
-                        {frame}
+                        {differs && <MarkSign mark="unequal" label={t`another than it should be`} />}{' '}
+                        {`${picture + 1} · ${frame}`}
                     </span>
                 </li>
             ))}
@@ -102,7 +106,7 @@ function Pairs({ movie, check, pairs }: { movie: Movie; check: number; pairs: Pa
 
 /** Has what this browser shows of the movie held against the frames, where it cannot be unpacked otherwise. */
 function Held({ movie, check }: { movie: Movie; check: number }) {
-    const { busy, fault, setFault, send } = useAction('Its pictures could not be sent. Try again.');
+    const { busy, fault, setFault, send } = useAction(t`Its pictures could not be sent. Try again.`);
     const [done, setDone] = useState<number | null>(null);
     const over = useRef(false);
     useEffect(
@@ -143,12 +147,12 @@ function Held({ movie, check }: { movie: Movie; check: number }) {
         <div className="px-6 pt-2 text-[13px]">
             <p>
                 <button type="button" className="btn" disabled={busy || done !== null} onClick={() => void hold()}>
-                    Hold its pictures against {movie.against?.part}
+                    <Trans>Hold its pictures against {movie.against?.part}</Trans>
                 </button>{' '}
                 <span className="text-faint" role="status">
                     {done === null
-                        ? `This browser plays ${pictures.length} of them, and only their lightness is sent.`
-                        : `${done} of ${pictures.length} played`}
+                        ? t`This browser plays ${pictures.length} of them, and only their lightness is sent.`
+                        : t`${done} of ${pictures.length} played`}
                 </span>
             </p>
             <Fault says={fault} />
@@ -208,10 +212,10 @@ export function Beside({ mayCheck, ...of }: Of & { mayCheck: boolean }) {
     const frames = many(against?.frames ?? '');
 
     return against === undefined || frames === 0 ? null : (
-        <section aria-label={`${movie.part} beside ${against.part}`}>
+        <section aria-label={t`${movie.part} beside ${against.part}`}>
             <p className="px-6 pt-2 text-[13px]">
                 <button type="button" className="link" aria-expanded={open} onClick={toggle}>
-                    Its pictures above {against.part}
+                    <Trans>Its pictures above {against.part}</Trans>
                 </button>
             </p>
             {open && <Open {...of} />}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { to } from '../../lib/route';
 import { SphereView } from '../../parts/SphereView';
@@ -32,9 +34,11 @@ function Where({ movie, picture, rate }: { movie: Movie; picture: number; rate: 
 
     return (
         <span className="mono text-[13px]" aria-live="off">
-            frame {frameOf(movie, picture)}, picture {picture + 1}
-            {movie.count ? ` of ${movie.count}` : ''}
-            {timecode !== null && `, ${timecode}`}
+            <Trans>
+                frame {frameOf(movie, picture)}, picture {picture + 1}
+                {movie.count ? t` of ${movie.count}` : ''}
+                {timecode !== null && `, ${timecode}`}
+            </Trans>
         </span>
     );
 }
@@ -70,13 +74,13 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
     if (state === 'not') {
         return (
             <p className="px-6 pt-1 text-[13px] text-faint">
-                This browser does not play it{movie.codec ? ` (${movie.codec})` : ''}.
+                <Trans>This browser does not play it{movie.codec ? ` (${movie.codec})` : ''}.</Trans>
             </p>
         );
     }
 
     return (
-        <div className="px-6 pt-2" role="group" aria-label={`Player of ${movie.part}`} onKeyDown={keys}>
+        <div className="px-6 pt-2" role="group" aria-label={t`Player of ${movie.part}`} onKeyDown={keys}>
             <video
                 ref={video}
                 src={to('check.movie', { check, part: movie.part })}
@@ -92,13 +96,13 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
             />
             <p className="flex flex-wrap items-center gap-2 py-1">
                 <button type="button" className="btn" onClick={() => go(picture - 1)}>
-                    Picture before
+                    <Trans>Picture before</Trans>
                 </button>
                 <button type="button" className="btn" onClick={toggle}>
-                    {state === 'playing' ? 'Pause' : 'Play'}
+                    {state === 'playing' ? t`Pause` : t`Play`}
                 </button>
                 <button type="button" className="btn" onClick={() => go(picture + 1)}>
-                    Next picture
+                    <Trans>Next picture</Trans>
                 </button>
                 <label className="flex items-center gap-1.5 text-[13px]">
                     <input
@@ -107,7 +111,7 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
                         checked={loops}
                         onChange={(event) => setLoops(event.target.checked)}
                     />
-                    over and over
+                    <Trans>over and over</Trans>
                 </label>
                 {isSphere(movie) && (
                     <label className="flex items-center gap-1.5 text-[13px]">
@@ -117,7 +121,7 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
                             checked={around}
                             onChange={(event) => setAround(event.target.checked)}
                         />
-                        all around
+                        <Trans>all around</Trans>
                     </label>
                 )}
                 <Where movie={movie} picture={picture} rate={rate} />
@@ -131,7 +135,9 @@ export function Player({ movie, check }: { movie: Movie; check: number }) {
     const rate = rateOf(movie.rate);
 
     return rate === null || !isPlayed(movie) ? (
-        <p className="px-6 pt-1 text-[13px] text-faint">{movie.kind.toUpperCase()} files are not played by browsers.</p>
+        <p className="px-6 pt-1 text-[13px] text-faint">
+            <Trans>{movie.kind.toUpperCase()} files are not played by browsers.</Trans>
+        </p>
     ) : (
         <Playable movie={movie} check={check} rate={rate} />
     );

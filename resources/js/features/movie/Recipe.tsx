@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { to } from '../../lib/route';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
@@ -8,7 +10,7 @@ const FORMS = [
     ['txt', 'text'],
     ['json', 'JSON'],
     ['otio', 'timeline'],
-    ['sh', 'commands for an encoder'],
+    ['sh', t`commands for an encoder`],
 ] as const;
 
 const asText = (recipe: ShownRecipe): string =>
@@ -20,7 +22,11 @@ function Instead({ entries, id }: { entries: Entry[]; id: string | null }) {
 
     return cell?.mark !== 'unequal' ? null : (
         <span className="block text-red">
-            <MarkSign mark="unequal" label="unequal" /> the movie: <span className="mono">{cell.found}</span>
+            <MarkSign mark="unequal" label={t`unequal`} />
+            <Trans>
+                {' '}
+                the movie: <span className="mono">{cell.found}</span>
+            </Trans>
         </span>
     );
 }
@@ -39,9 +45,11 @@ export function Recipe({
     const { part, from, lines, notes } = recipe;
 
     return (
-        <section className="px-6 pt-4 pb-2" aria-label={`How ${part} is made`}>
+        <section className="px-6 pt-4 pb-2" aria-label={t`How ${part} is made`}>
             <h2 className="aside border-b border-ink pb-1">
-                How {part} is made from {from}
+                <Trans>
+                    How {part} is made from {from}
+                </Trans>
             </h2>
             {notes.map((note) => (
                 <p key={note} className="said pt-2 text-red">
@@ -67,8 +75,10 @@ export function Recipe({
                 </tbody>
             </table>
             <p className="flex flex-wrap items-center gap-3 pt-2 text-[13px]">
-                <CopyButton text={asText(recipe)}>Copy all lines</CopyButton>
-                <span className="text-faint">As a file:</span>
+                <CopyButton text={asText(recipe)}>{t`Copy all lines`}</CopyButton>
+                <span className="text-faint">
+                    <Trans>As a file:</Trans>
+                </span>
                 {FORMS.map(([format, name]) => (
                     <a key={format} className="link" href={to('recipe', { deliverable, format }, { part })} download>
                         {name}

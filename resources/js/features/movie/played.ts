@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Rate } from '../../lib/timecode';
 import { pictureAt, timeOf } from './place';
 
@@ -45,7 +46,7 @@ const TRIES = 5;
 /** Waits until a film element has come to something; an error where it does not. */
 function once(video: HTMLVideoElement, event: 'loadeddata' | 'seeked', begin: () => void): Promise<void> {
     return new Promise((resolve, reject) => {
-        const over = setTimeout(() => reject(new Error('This browser does not come to its pictures.')), PATIENCE);
+        const over = setTimeout(() => reject(new Error(t`This browser does not come to its pictures.`)), PATIENCE);
         const end = (then: () => void) => () => {
             clearTimeout(over);
             then();
@@ -53,7 +54,7 @@ function once(video: HTMLVideoElement, event: 'loadeddata' | 'seeked', begin: ()
         video.addEventListener(event, end(resolve), { once: true });
         video.addEventListener(
             'error',
-            end(() => reject(new Error('This browser does not play it.'))),
+            end(() => reject(new Error(t`This browser does not play it.`))),
             { once: true },
         );
         begin();
@@ -65,7 +66,7 @@ function drawn(video: HTMLVideoElement): Played {
     [canvas.width, canvas.height] = [video.videoWidth, video.videoHeight];
     const whole = canvas.getContext('2d', { willReadFrequently: true });
     if (whole === null || canvas.width === 0) {
-        throw new Error('This browser does not show its pictures.');
+        throw new Error(t`This browser does not show its pictures.`);
     }
     whole.drawImage(video, 0, 0);
     const grid = gridOf(whole.getImageData(0, 0, canvas.width, canvas.height));
@@ -101,7 +102,7 @@ async function goTo(video: HTMLVideoElement, picture: number, rate: Rate): Promi
             return;
         }
     }
-    throw new Error('This browser does not come to the pictures that are asked for.');
+    throw new Error(t`This browser does not come to the pictures that are asked for.`);
 }
 
 /** Pictures of a movie, played by this browser one by one; each is told as it comes. */

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useRef, useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -19,14 +21,22 @@ function NamedLine({ production, line }: { production: number; line: NamedSettin
             <th scope="row" className="mono">
                 <Breaking text={line.name} />
             </th>
-            <td className="column">{line.label ?? <span className="text-faint">nothing that matters here</span>}</td>
+            <td className="column">
+                {line.label ?? (
+                    <span className="text-faint">
+                        <Trans>nothing that matters here</Trans>
+                    </span>
+                )}
+            </td>
             <td className="column">{line.unit}</td>
             <td className="column mono text-[13px]">
                 <Breaking text={words.join(', ')} />
             </td>
             <td className="column">
                 <button type="button" className="link" onClick={forget}>
-                    forget<span className="sr-only"> {line.name}</span>
+                    <Trans>
+                        forget<span className="sr-only"> {line.name}</span>
+                    </Trans>
                 </button>
             </td>
         </tr>
@@ -37,7 +47,19 @@ function NamedLine({ production, line }: { production: number; line: NamedSettin
 export function NamedSettings({ production, names }: { production: number; names: NamedSetting[] }) {
     return names.length === 0 ? null : (
         <table className="ledger mt-2">
-            <LedgerHead columns={[['name'], ['is'], ['in'], ['words'], [<span className="sr-only">forget</span>]]} />
+            <LedgerHead
+                columns={[
+                    [t`name`],
+                    [t`is`],
+                    [t`in`],
+                    [t`words`],
+                    [
+                        <span className="sr-only">
+                            <Trans>forget</Trans>
+                        </span>,
+                    ],
+                ]}
+            />
             <tbody>
                 {names.map((line) => (
                     <NamedLine key={line.name} production={production} line={line} />
@@ -59,7 +81,7 @@ const NEW = { name: '', is: '', unit: '', words: '' };
 /** Another name, pointed at what it stands for. */
 export function AddName({ production, fields }: { production: number; fields: NamedField[] }) {
     const [given, setGiven] = useState(NEW);
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const units = fields.find((field) => field.field === given.is)?.units ?? [];
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -75,7 +97,7 @@ export function AddName({ production, fields }: { production: number; fields: Na
 
     return (
         <form className="flex flex-wrap items-end gap-3 pt-2" onSubmit={submit}>
-            <Labelled label="Name as it stands there">
+            <Labelled label={t`Name as it stands there`}>
                 <input
                     className="input w-48!"
                     value={given.name}
@@ -83,7 +105,7 @@ export function AddName({ production, fields }: { production: number; fields: Na
                     onChange={(event) => setGiven({ ...given, name: event.target.value })}
                 />
             </Labelled>
-            <Labelled label="is">
+            <Labelled label={t`is`}>
                 <FieldChoice
                     id="new-field"
                     fields={fields}
@@ -92,29 +114,31 @@ export function AddName({ production, fields }: { production: number; fields: Na
                 />
             </Labelled>
             {units.length > 0 && (
-                <Labelled label="in">
+                <Labelled label={t`in`}>
                     <select
                         className="select w-auto!"
                         value={given.unit}
                         onChange={(event) => setGiven({ ...given, unit: event.target.value })}
                     >
-                        <option value="">as usual</option>
+                        <option value="">
+                            <Trans>as usual</Trans>
+                        </option>
                         {units.map((each) => (
                             <option key={each}>{each}</option>
                         ))}
                     </select>
                 </Labelled>
             )}
-            <Labelled label="words for values">
+            <Labelled label={t`words for values`}>
                 <input
                     className="input w-56!"
                     value={given.words}
-                    placeholder="Ja = on, Nein = off"
+                    placeholder={t`Ja = on, Nein = off`}
                     onChange={(event) => setGiven({ ...given, words: event.target.value })}
                 />
             </Labelled>
             <button type="submit" className="btn" disabled={given.name.trim() === '' || given.is === ''}>
-                Keep the name
+                <Trans>Save the name</Trans>
             </button>
             <Fault says={action.fault} className="w-full" />
         </form>
@@ -124,7 +148,7 @@ export function AddName({ production, fields }: { production: number; fields: Na
 /** Names taken along as a file, and read from one. */
 export function NamesAsFile({ production, some }: { production: number; some: boolean }) {
     const file = useRef<HTMLInputElement>(null);
-    const action = useAction('This file could not be read.');
+    const action = useAction(t`This file could not be read.`);
     const read = (map: File | undefined) => {
         if (map !== undefined) {
             action.send('post', to('names.import', { production }), { map }, { names: ['map'], forceFormData: true });
@@ -136,11 +160,11 @@ export function NamesAsFile({ production, some }: { production: number; some: bo
             <p className="flex flex-wrap items-center gap-3 pt-3">
                 {some && (
                     <a className="btn" href={to('names.export', { production })} download>
-                        Take them as a file
+                        <Trans>Take them as a file</Trans>
                     </a>
                 )}
                 <label className="sr-only" htmlFor="map">
-                    Field map
+                    <Trans>Field map</Trans>
                 </label>
                 <input
                     id="map"
@@ -152,7 +176,7 @@ export function NamesAsFile({ production, some }: { production: number; some: bo
                     onChange={(event) => read(event.target.files?.[0])}
                 />
                 <button type="button" className="btn" onClick={() => file.current?.click()}>
-                    Read names from a file
+                    <Trans>Read names from a file</Trans>
                 </button>
             </p>
             <Fault says={action.fault} className="pt-1" />

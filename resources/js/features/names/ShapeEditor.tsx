@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type SyntheticEvent } from 'react';
 import { tell } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -16,7 +18,7 @@ function Tried({ lines }: { lines: TriedPatterns['lines'] }) {
     return (
         <ol
             className="mono max-h-56 overflow-y-auto border-y border-rule text-[12.5px]"
-            aria-label="What the lines tell"
+            aria-label={t`What the lines tell`}
             aria-live="polite"
             tabIndex={0}
         >
@@ -84,6 +86,14 @@ const begun = (shape: Shape, events: NamesPage['events']): Pattern[] =>
         pattern: shape.patterns.find((each) => each.event === event)?.pattern ?? '',
     }));
 
+/** The first line that tells that a frame is finished, or anything at all: by it the shape is shown. */
+function exampleOf(answer: TriedPatterns | null): string {
+    const lines = answer?.lines ?? [];
+    const finished = lines.find(({ told }) => told.some(({ event }) => event === 'finished'));
+
+    return (finished ?? lines.find(({ told }) => told.length > 0))?.text ?? '';
+}
+
 /** How the lines of a log read, tried on a pasted piece of one. */
 export function ShapeEditor({
     production,
@@ -100,12 +110,12 @@ export function ShapeEditor({
 }) {
     const [name, setName] = useState(shape.name);
     const [patterns, setPatterns] = useState(() => begun(shape, events));
-    const [sample, setSample] = useState('');
-    const action = useAction('This could not be kept.');
+    const [sample, setSample] = useState(shape.example);
+    const action = useAction(t`This could not be saved.`);
     const { answer, fault } = useQuestion(
         JSON.stringify([patterns, sample]),
         (stop) => tell<TriedPatterns>(to('shape.try', { production }), { patterns, sample }, stop),
-        { wait: 250, otherwise: 'This could not be tried.' },
+        { wait: 250, otherwise: t`This could not be tried.` },
     );
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -113,6 +123,7 @@ export function ShapeEditor({
             name,
             was: shape.name === '' ? null : shape.name,
             patterns: patterns.map((each) => ({ ...each })),
+            example: exampleOf(answer),
         };
         action.send('post', to('shape', { production }), data, { names: ['shape', 'name'], done: onClose });
     };
@@ -122,7 +133,9 @@ export function ShapeEditor({
     return (
         <form className="my-2 border border-edge p-3" onSubmit={submit}>
             <label className="flex items-center gap-2">
-                <span className="aside">Name</span>
+                <span className="aside">
+                    <Trans>Name</Trans>
+                </span>
                 <input
                     autoFocus
                     className="input w-72!"
@@ -132,9 +145,9 @@ export function ShapeEditor({
                 />
             </label>
             <p className="py-1.5 text-[13px] text-faint">
-                Write a line as it stands in the log, and pieces where it changes:{' '}
-                {pieces.map((piece) => `{${piece}}`).join(' ')}. Or, between slashes, a regular expression with groups
-                of these names.
+                <Trans>Write a line as it stands in the log, and pieces where it changes: </Trans>
+                {pieces.map((piece) => `{${piece}}`).join(' ')}
+                <Trans>. Or, between slashes, a regular expression with groups of these names.</Trans>
             </p>
             {patterns.map((each, at) => (
                 <PatternField
@@ -147,7 +160,9 @@ export function ShapeEditor({
                 />
             ))}
             <label className="block pt-2">
-                <span className="aside">Some lines of such a log, to try it on</span>
+                <span className="aside">
+                    <Trans>Some lines of such a log, to try it on</Trans>
+                </span>
                 <textarea
                     rows={4}
                     className="textarea mono text-[12.5px]"
@@ -159,10 +174,10 @@ export function ShapeEditor({
             <Fault says={action.fault ?? fault} />
             <p className="flex gap-2 pt-2">
                 <button type="submit" className="btn btn-primary" disabled={name.trim() === ''}>
-                    Keep the shape
+                    <Trans>Save the shape</Trans>
                 </button>
                 <button type="button" className="btn" onClick={onClose}>
-                    Leave it
+                    <Trans>Cancel</Trans>
                 </button>
             </p>
         </form>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../../lib/route';
@@ -16,7 +18,6 @@ function ShapeLine({
     isOwn: boolean;
     onEdit: (shape: Shape) => void;
 }) {
-    const finished = shape.patterns.find((each) => each.event === 'finished') ?? shape.patterns[0];
     const remove = () =>
         router.post(to('shape', { production }), { name: shape.name, drop: true }, { preserveScroll: true });
 
@@ -24,25 +25,37 @@ function ShapeLine({
         <li className="border-b border-rule py-1.5">
             <span className="flex flex-wrap items-baseline gap-3">
                 <span className="font-semibold">{shape.name}</span>
-                <span className="text-faint">{isOwn ? 'of this production' : 'comes with the program'}</span>
+                <span className="text-faint">{isOwn ? t`of this production` : t`comes with the program`}</span>
                 <span className="ml-auto flex gap-3 text-[13px]">
                     <button
                         type="button"
                         className="link"
-                        onClick={() => onEdit(isOwn ? shape : { name: '', patterns: shape.patterns })}
+                        onClick={() => onEdit(isOwn ? shape : { ...shape, name: '' })}
                     >
-                        {isOwn ? 'change' : 'make one like it'}
+                        {isOwn ? t`change` : t`make one like it`}
                     </button>
                     {isOwn && (
                         <button type="button" className="link" onClick={remove}>
-                            take away
+                            <Trans>remove</Trans>
                         </button>
                     )}
                 </span>
             </span>
-            <span className="mono block text-[12.5px] text-faint">
-                <Breaking text={finished?.pattern ?? ''} />
+            <span className="mono block text-[12.5px]">
+                <Breaking text={shape.example === '' ? (shape.patterns[0]?.pattern ?? '') : shape.example} />
             </span>
+            <details className="text-[12.5px] text-faint">
+                <summary className="cursor-pointer">
+                    <Trans>its patterns</Trans>
+                </summary>
+                <ul>
+                    {shape.patterns.map(({ event, pattern }, at) => (
+                        <li key={at} className="mono">
+                            {event}: <Breaking text={pattern} />
+                        </li>
+                    ))}
+                </ul>
+            </details>
         </li>
     );
 }
@@ -72,8 +85,12 @@ export function Shapes({
             </ul>
             {editing === null ? (
                 <p className="pt-3">
-                    <button type="button" className="btn" onClick={() => setEditing({ name: '', patterns: [] })}>
-                        Add a shape
+                    <button
+                        type="button"
+                        className="btn"
+                        onClick={() => setEditing({ name: '', patterns: [], example: '' })}
+                    >
+                        <Trans>Add a shape</Trans>
                     </button>
                 </p>
             ) : (

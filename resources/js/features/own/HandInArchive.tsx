@@ -1,5 +1,8 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef } from 'react';
 import { bytes } from '../../lib/frames';
+import { useCarried } from '../../lib/useCarried';
 import { Fault } from '../../parts/Fault';
 import { useArchive } from './useArchive';
 
@@ -7,17 +10,20 @@ import { useArchive } from './useArchive';
 export function HandInArchive({ deliverable }: { deliverable: number }) {
     const field = useRef<HTMLInputElement>(null);
     const { sent, fault, send, stop } = useArchive(deliverable);
+    useCarried('archive', ({ file }) => void send(file), deliverable);
 
     return (
-        <section aria-label="An archive of this machine" className="mx-6 my-3 border border-edge px-3 py-2">
+        <section aria-label={t`An archive of this machine`} className="mx-6 my-3 border border-edge px-3 py-2">
             {sent === null ? (
                 <div className="flex flex-wrap items-center gap-3">
-                    <span className="said">Or hand in a zip.</span>
+                    <span className="said">
+                        <Trans>Or hand in a zip.</Trans>
+                    </span>
                     <input
                         ref={field}
                         type="file"
                         accept=".zip,application/zip"
-                        aria-label="Archive of this machine"
+                        aria-label={t`Archive of this machine`}
                         className="sr-only"
                         tabIndex={-1}
                         onChange={(event) => {
@@ -29,23 +35,23 @@ export function HandInArchive({ deliverable }: { deliverable: number }) {
                         }}
                     />
                     <button type="button" className="btn" onClick={() => field.current?.click()}>
-                        Choose an archive
+                        <Trans>Choose an archive</Trans>
                     </button>
                     <span className="text-[13px] text-faint">
-                        It is sent, kept with this deliverable, and looked into as it is.
+                        <Trans>It is sent, kept with this deliverable, and looked into as it is.</Trans>
                     </span>
                 </div>
             ) : (
                 <>
                     <p className="flex items-baseline gap-3">
                         <span className="said" role="status">
-                            {`${bytes(sent.done)} of ${bytes(sent.all)} sent.`}
+                            {t`${bytes(sent.done)} of ${bytes(sent.all)} sent.`}
                         </span>
                         <button type="button" className="btn ml-auto" onClick={stop}>
-                            Stop
+                            <Trans>Stop</Trans>
                         </button>
                     </p>
-                    <progress className="progress mt-1" value={sent.done} max={sent.all} aria-label="Sent" />
+                    <progress className="progress mt-1" value={sent.done} max={sent.all} aria-label={t`Sent`} />
                 </>
             )}
             <Fault says={fault} className="pt-1" />

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { Breaking } from '../../parts/Breaking';
 import { Folded } from '../../parts/Folded';
 import { MarkSign } from '../../parts/MarkSign';
@@ -19,7 +20,9 @@ function Line({ entry, label, several }: { entry: Entry; label: string; several:
             <td className="mono py-1 pr-3 align-top [overflow-wrap:anywhere]">{entry.required}</td>
             <td className="py-1 align-top">
                 {cell === undefined ? (
-                    <span className="text-faint">not looked at</span>
+                    <span className="text-faint">
+                        <Trans>not looked at</Trans>
+                    </span>
                 ) : (
                     <>
                         <MarkSign mark={cell.mark} />{' '}
@@ -42,7 +45,9 @@ export function OwnAnswer({ document, labels }: { document: CheckDocument; label
         <>
             {document.causes.length > 0 && (
                 <section className="mt-5">
-                    <h2 className="aside border-b border-ink pb-1">Why</h2>
+                    <h2 className="aside border-b border-ink pb-1">
+                        <Trans>Why</Trans>
+                    </h2>
                     <ol>
                         {document.causes.map((cause, at) => (
                             <li key={at} className="note">
@@ -54,7 +59,9 @@ export function OwnAnswer({ document, labels }: { document: CheckDocument; label
             )}
             {document.fixes.length > 0 && (
                 <section className="mt-5">
-                    <h2 className="aside border-b border-ink pb-1">What puts it right</h2>
+                    <h2 className="aside border-b border-ink pb-1">
+                        <Trans>What puts it right</Trans>
+                    </h2>
                     <ol className="ml-5 list-decimal">
                         {document.fixes.map((fix, at) => (
                             <li key={at} className="py-1">
@@ -65,13 +72,21 @@ export function OwnAnswer({ document, labels }: { document: CheckDocument; label
                 </section>
             )}
             <section className="mt-5">
-                <h2 className="aside border-b border-ink pb-1">Line by line</h2>
+                <h2 className="aside border-b border-ink pb-1">
+                    <Trans>Line by line</Trans>
+                </h2>
                 <table className="w-full">
                     <thead>
                         <tr className="text-left text-[13px] text-faint">
-                            <th scope="col">what</th>
-                            <th scope="col">asked</th>
-                            <th scope="col">in the files</th>
+                            <th scope="col">
+                                <Trans>what</Trans>
+                            </th>
+                            <th scope="col">
+                                <Trans>asked</Trans>
+                            </th>
+                            <th scope="col">
+                                <Trans>in the files</Trans>
+                            </th>
                         </tr>
                     </thead>
                     <tbody>

@@ -1,7 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
 import { classes } from '../../lib/classes';
 import { counted } from '../../lib/frames';
 import { folderPicker } from '../../lib/ownDisk';
+import { useCarried } from '../../lib/useCarried';
 import { Fault } from '../../parts/Fault';
 import type { CheckDocument } from '../../types/views';
 import { ofDrop, ofField, type Picked } from './pick';
@@ -9,13 +12,15 @@ import { useOwnFolder, type State } from './useOwnFolder';
 
 function inWords(state: Exclude<State, { kind: 'idle' }>): string {
     if (state.kind === 'listing') {
-        return state.files === 0 ? 'Reading names.' : `Reading names: ${counted(state.files, 'file')} so far.`;
+        return state.files === 0
+            ? t`Reading names.`
+            : t`Reading names: ${counted(state.files, t`file`, t`files`)} so far.`;
     }
     if (state.waiting) {
-        return 'The server does not answer just now; it is tried again.';
+        return t`The server does not answer just now; it is tried again.`;
     }
 
-    return `${state.done.toLocaleString('en')} of ${state.all.toLocaleString('en')} files looked at.`;
+    return t`${state.done.toLocaleString('en')} of ${state.all.toLocaleString('en')} files looked at.`;
 }
 
 function UnderWay({ state, onStop }: { state: Exclude<State, { kind: 'idle' }>; onStop: () => void }) {
@@ -28,10 +33,10 @@ function UnderWay({ state, onStop }: { state: Exclude<State, { kind: 'idle' }>; 
                     {inWords(state)}
                 </span>
                 <button type="button" className="btn ml-auto" onClick={onStop}>
-                    Stop
+                    <Trans>Stop</Trans>
                 </button>
             </p>
-            <progress className="progress mt-1" value={done} max={all} aria-label="Files looked at" />
+            <progress className="progress mt-1" value={done} max={all} aria-label={t`Files looked at`} />
         </div>
     );
 }
@@ -71,7 +76,7 @@ function Choose({
             <input
                 ref={field}
                 type="file"
-                aria-label="Folder on this machine"
+                aria-label={t`Folder on this machine`}
                 className="sr-only"
                 tabIndex={-1}
                 // the types do not know it
@@ -82,7 +87,7 @@ function Choose({
                 }}
             />
             <button type="button" className="btn" onClick={choose}>
-                Choose a folder
+                <Trans>Choose a folder</Trans>
             </button>
             {looks && (
                 <label className="flex items-center gap-1.5">
@@ -92,13 +97,13 @@ function Choose({
                         checked={whole}
                         onChange={(event) => onWhole(event.target.checked)}
                     />
-                    send the pictures whole, so that their pixels are looked at
+                    <Trans>send the pictures whole, so that their pixels are looked at</Trans>
                 </label>
             )}
             <span className="text-[13px] text-faint">
                 {whole
-                    ? 'The pictures are sent to be looked at, and not kept.'
-                    : 'Only names and a few kilobytes of each file are sent.'}
+                    ? t`The pictures are sent to be looked at, and not kept.`
+                    : t`Only names and a few kilobytes of each file are sent.`}
             </span>
         </>
     );
@@ -107,12 +112,15 @@ function Choose({
 /** A place for a folder of one's own, which is checked where it lies. */
 export function OwnFolder({
     begin,
+    deliverable = null,
     says,
     zip,
     looks,
     onEnded,
 }: {
     begin: string;
+    /** whose page it is: what was brought for it elsewhere is begun with; null: nothing is */
+    deliverable?: number | null;
     says: string;
     /** what is said to somebody who drops an archive */
     zip: string;
@@ -123,6 +131,7 @@ export function OwnFolder({
     const [over, setOver] = useState(false);
     const [whole, setWhole] = useState(false);
     const { state, start, stop, refuse } = useOwnFolder(begin, onEnded);
+    useCarried('folder', (picked) => start(picked, false), deliverable);
     const take = (picked: Picked | 'archive' | null) => {
         if (picked === 'archive') {
             refuse(zip);
@@ -133,7 +142,7 @@ export function OwnFolder({
 
     return (
         <section
-            aria-label="A folder on this machine"
+            aria-label={t`A folder on this machine`}
             className={classes(
                 'mx-6 my-3 border border-dashed px-3 py-2',
                 over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge',

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useState } from 'react';
 import { ask } from '../../lib/ask';
 import { counted } from '../../lib/frames';
@@ -15,7 +17,7 @@ type State =
 const inWords = (trouble: unknown): string =>
     trouble instanceof Error && (trouble instanceof Stopped || trouble.name === 'Error')
         ? trouble.message
-        : 'The browser could not change files in this folder. Take the script instead.';
+        : t`The browser could not change files in this folder. Take the script instead.`;
 
 type Asked = FileSystemDirectoryHandle & { requestPermission?: (wish: { mode: 'readwrite' }) => Promise<string> };
 
@@ -38,13 +40,13 @@ async function writable(check: number): Promise<FileSystemDirectoryHandle | null
 /** What was done in a folder before. */
 function before(journal: Journal | null, moves: Planned[]): string {
     if (journal === null) {
-        return moves.length > 0 ? '' : 'In this folder nothing is left to rename or to undo.';
+        return moves.length > 0 ? '' : t`In this folder nothing is left to rename or to undo.`;
     }
-    const files = counted(journal.steps.length, 'file');
+    const files = counted(journal.steps.length, t`file`, t`files`);
 
     return journal.phase === 'done'
-        ? `${files} of this folder were renamed or moved before.`
-        : `A renaming of ${files} in this folder was not ended.`;
+        ? t`${files} of this folder were renamed or moved before.`
+        : t`A renaming of ${files} in this folder was not ended.`;
 }
 
 /** What was done here before, and what is to be done. */
@@ -69,7 +71,7 @@ function Asking({
                         className="btn btn-primary"
                         onClick={() => onWork((step) => goOn(root, journal, step))}
                     >
-                        Go on with it
+                        <Trans>Go on with it</Trans>
                     </button>
                 )}
                 {!isHalf && moves.length > 0 && (
@@ -78,16 +80,19 @@ function Asking({
                         className="btn btn-primary"
                         onClick={() => onWork((step) => carryOut(root, moves, new Date().toISOString(), step))}
                     >
-                        Do it to {counted(moves.length, 'file')} of {root.name === '' ? 'this folder' : root.name}
+                        <Trans>
+                            Do it to {counted(moves.length, t`file`, t`files`)} of{' '}
+                            {root.name === '' ? t`this folder` : root.name}
+                        </Trans>
                     </button>
                 )}
                 {journal !== null && !journal.undoes && (
                     <button type="button" className="btn" onClick={() => onWork((step) => undo(root, journal, step))}>
-                        Undo
+                        <Trans>Undo</Trans>
                     </button>
                 )}
                 <button type="button" className="link" onClick={onLeave}>
-                    Not now
+                    <Trans>Not now</Trans>
                 </button>
             </p>
         </div>
@@ -156,20 +161,23 @@ export function OwnMoves({
     };
 
     return (
-        <section className="mt-2" aria-label="Names and places on this machine">
+        <section className="mt-2" aria-label={t`Names and places on this machine`}>
             {look.state.kind !== 'idle' && (
                 <p role="status" className="note font-sans! text-[13px]!">
-                    Done. The folder is being looked at again.
+                    <Trans>Done. The folder is being looked at again.</Trans>
                 </p>
             )}
             {look.state.kind === 'idle' && <Fault says={look.state.fault} />}
             {state.kind === 'idle' && look.state.kind === 'idle' && (
                 <>
                     <button type="button" className="btn my-1" onClick={() => void begin()}>
-                        {movable ? 'Rename on this machine…' : 'Undo a renaming on this machine…'}
+                        {movable ? t`Rename on this machine…` : t`Undo a renaming on this machine…`}
                     </button>
                     <p className="note font-sans! text-[13px]!">
-                        The browser asks whether it may change files in the folder. Nothing is written over or deleted.
+                        <Trans>
+                            The browser asks whether it may change files in the folder. Nothing is written over or
+                            deleted.
+                        </Trans>
                     </p>
                     <Fault says={state.fault} />
                 </>
@@ -183,8 +191,15 @@ export function OwnMoves({
             )}
             {state.kind === 'working' && (
                 <div role="status" className="note font-sans! text-[13px]!">
-                    At work: {state.done} of {state.all}. Leave the page open.
-                    <progress className="progress mt-1" value={state.done} max={state.all} aria-label="Files renamed" />
+                    <Trans>
+                        At work: {state.done} of {state.all}. Leave the page open.
+                    </Trans>
+                    <progress
+                        className="progress mt-1"
+                        value={state.done}
+                        max={state.all}
+                        aria-label={t`Files renamed`}
+                    />
                 </div>
             )}
         </section>

@@ -14,13 +14,16 @@ export interface Order {
     token: string;
 }
 
+/** Why it came to nothing: as the server said, or in words of the page, which the worker has none of. */
+export type Why = 'server' | 'unexpected' | 'empty' | 'unreachable';
+
 /** What it says while it works. */
 export type Told =
     | { kind: 'listing'; files: number }
     | { kind: 'reading'; done: number; all: number }
     | { kind: 'waiting' }
     | { kind: 'ended'; check: number | null; document: CheckDocument | null }
-    | { kind: 'fault'; says: string };
+    | { kind: 'fault'; why: Why; says: string };
 
 /** What the server wants next: ranges and checksums, by the number of the file. */
 export interface Wanted {

@@ -1,7 +1,7 @@
 /** Lists a folder of the visitor's own disk, and sends of its files what the server asks for, and nothing else. */
 import { createMD5, createSHA1, createSHA256, createSHA512, createXXHash64 } from 'hash-wasm';
 import type { Source } from '../../lib/ownDisk';
-import { body, isOfSystem, type Answer, type Order, type Sent, type Told, type Wanted } from './messages';
+import { body, isOfSystem, type Answer, type Order, type Sent, type Told, type Wanted, type Why } from './messages';
 
 interface Listed {
     path: string;
@@ -33,7 +33,14 @@ const HASHES: Record<string, () => ReturnType<typeof createMD5>> = {
 
 const say = (told: Told) => postMessage(told);
 
-class Refused extends Error {}
+class Refused extends Error {
+    constructor(
+        readonly why: Why,
+        says = '',
+    ) {
+        super(says);
+    }
+}
 
 type Init = Omit<RequestInit, 'headers'> & { headers?: Record<string, string> };
 
@@ -72,7 +79,7 @@ async function answerOf(response: Response): Promise<unknown> {
         return data;
     }
     const says = typeof data === 'object' && data !== null && 'message' in data ? String(data.message) : '';
-    throw new Refused(says === '' ? `The server did not answer as expected (${response.status}).` : says);
+    throw new Refused(says === '' ? 'unexpected' : 'server', says);
 }
 
 const pause = (milliseconds: number) => new Promise((done) => setTimeout(done, milliseconds));
@@ -116,7 +123,7 @@ async function list(order: Order, at: string): Promise<{ files: Listed[]; answer
     }
     say({ kind: 'listing', files: files.length });
     if (files.length === 0) {
-        throw new Refused('This folder holds no files.');
+        throw new Refused('empty');
     }
 
     return { files, answer: await post<Answer>(order, `${at}/names`, { files: waiting, all: true }) };
@@ -242,7 +249,7 @@ onmessage = async ({ data: order }: MessageEvent<Order>) => {
             throw trouble;
         }
     } catch (trouble) {
-        const says = trouble instanceof Error ? trouble.message : 'It could not be looked through.';
-        say({ kind: 'fault', says: trouble instanceof Refused ? says : 'The server cannot be reached. Try again.' });
+        const { why, message } = trouble instanceof Refused ? trouble : new Refused('unreachable');
+        say({ kind: 'fault', why, says: message });
     }
 };

@@ -1,3 +1,4 @@
+import { filesOfDrop } from '../../lib/dropped';
 import type { Source } from '../../lib/ownDisk';
 import { below } from './messages';
 
@@ -23,47 +24,21 @@ export function ofField(files: FileList): Picked | null {
           };
 }
 
-async function walkEntry(entry: FileSystemEntry, path: string, into: { path: string; file: File }[]): Promise<void> {
-    if (entry.isFile) {
-        const file = await new Promise<File>((done, failed) => (entry as FileSystemFileEntry).file(done, failed));
-        into.push({ path: `${path}${entry.name}`, file });
-
-        return;
-    }
-    const reader = (entry as FileSystemDirectoryEntry).createReader();
-    // it gives some at a time, and none when it is through
-    for (;;) {
-        const some = await new Promise<FileSystemEntry[]>((done, failed) => reader.readEntries(done, failed));
-        if (some.length === 0) {
-            return;
-        }
-        for (const each of some) {
-            await walkEntry(each, `${path}${entry.name}/`, into);
-        }
-    }
-}
-
 /** What was dropped: one folder, or several files and folders beside each other; or an archive, which is none. */
 export async function ofDrop(items: DataTransferItemList): Promise<Picked | 'archive' | null> {
-    // after the first pause the list is empty
-    const entries = [...items].flatMap((item) => item.webkitGetAsEntry() ?? []);
-    const lone = entries.length === 1 ? entries[0] : undefined;
-    const files: { path: string; file: File }[] = [];
-    for (const entry of entries) {
-        await walkEntry(entry, '', files);
-    }
-    const isFolder = lone?.isDirectory === true;
-    if (lone?.isFile === true && /\.zip$/i.test(lone.name)) {
+    const { files, folder } = await filesOfDrop(items);
+    const [lone, ...others] = files;
+    if (folder === null && lone !== undefined && others.length === 0 && /\.zip$/i.test(lone.path)) {
         return 'archive';
     }
 
     return files.length === 0
         ? null
         : {
-              folder: isFolder ? lone.name : '',
+              folder: folder ?? '',
               source: {
                   kind: 'files',
-                  files: isFolder ? files.map(({ path, file }) => ({ path: below(path), file })) : files,
+                  files: folder === null ? files : files.map(({ path, file }) => ({ path: below(path), file })),
               },
           };
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 /**
  * Renames and moves files of this machine through the browser. Nothing is written over: what would be in another's way
  * is put by first, then everything goes to its place. What is done stands in a journal beside the files, so that a page
@@ -52,7 +53,7 @@ type Movable = FileSystemFileHandle & { move?: (to: FileSystemDirectoryHandle, n
 async function moved(root: FileSystemDirectoryHandle, from: string, to: string, size: number): Promise<void> {
     const handle: Movable | null = await handleOf(root, from);
     if (handle === null) {
-        throw new Stopped(`${from} is not there.`);
+        throw new Stopped(t`${from} is not there.`);
     }
     const [folder, name] = parted(to);
     const target = await folderAt(root, folder, true);
@@ -69,7 +70,7 @@ async function moved(root: FileSystemDirectoryHandle, from: string, to: string, 
     const copy = await target.getFileHandle(name, { create: true });
     await file.stream().pipeTo(await copy.createWritable());
     if ((await copy.getFile()).size !== size) {
-        throw new Stopped(`${to} could not be written whole; ${from} is as it was.`);
+        throw new Stopped(t`${to} could not be written whole; ${from} is as it was.`);
     }
     await remove(root, from);
 }
@@ -107,7 +108,7 @@ async function take(
         if (there === size) {
             return;
         }
-        throw new Stopped(`${from} is not there.`);
+        throw new Stopped(t`${from} is not there.`);
     }
     if (there === null) {
         await moved(root, from, to, size);
@@ -121,7 +122,7 @@ async function take(
 
         return;
     }
-    throw new Stopped(`There is already a file ${to}. Nothing was written over.`);
+    throw new Stopped(t`There is already a file ${to}. Nothing was written over.`);
 }
 
 async function write(root: FileSystemDirectoryHandle, journal: Journal): Promise<void> {
@@ -164,13 +165,13 @@ async function expectAsPlanned(root: FileSystemDirectoryHandle, moves: Planned[]
     for (const [path, to, size, modified] of moves) {
         const file = await fileAt({ kind: 'folder', handle: root }, path);
         if (file === null) {
-            throw new Stopped(`${path} is not in this folder. Is it the folder that was checked?`);
+            throw new Stopped(t`${path} is not in this folder. Is it the folder that was checked?`);
         }
         if (!isAsListed(file, size, modified)) {
-            throw new Stopped(`${path} was changed since it was looked at. Check again.`);
+            throw new Stopped(t`${path} was changed since it was looked at. Check again.`);
         }
         if (!from.has(folded(to)) && (await handleOf(root, to)) !== null) {
-            throw new Stopped(`There is already a file ${to}. Nothing was renamed.`);
+            throw new Stopped(t`There is already a file ${to}. Nothing was renamed.`);
         }
     }
 }

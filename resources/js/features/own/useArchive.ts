@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { ask, tellForm } from '../../lib/ask';
@@ -52,7 +53,7 @@ export function useArchive(deliverable: number) {
             await pieces(file, stop.signal);
             router.reload();
         } catch (trouble) {
-            setFault(stop.signal.aborted ? null : sentence(trouble, 'This archive could not be sent.'));
+            setFault(stop.signal.aborted ? null : sentence(trouble, t`This archive could not be sent.`));
         } finally {
             setSent(null);
         }

@@ -1,8 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef, useState } from 'react';
 import { xsrfToken } from '../../lib/ask';
 import { hold, type Source } from '../../lib/ownDisk';
 import type { CheckDocument } from '../../types/views';
-import type { Order, Told } from './messages';
+import type { Order, Told, Why } from './messages';
 import type { Picked } from './pick';
 
 /** How far it is. */
@@ -10,6 +11,13 @@ export type State =
     | { kind: 'idle'; fault: string | null }
     | { kind: 'listing'; files: number }
     | { kind: 'reading'; done: number; all: number; waiting: boolean };
+
+/** What the worker cannot say itself, having no texts. */
+const words = (): Record<Exclude<Why, 'server'>, string> => ({
+    empty: t`This folder holds no files.`,
+    unexpected: t`The server did not answer as expected. Try again.`,
+    unreachable: t`The server cannot be reached. Try again.`,
+});
 
 /** A look at a folder of the visitor's own, done by a worker; what it came to is told in the end. */
 export function useOwnFolder(begin: string, onEnded: (check: number | null, document: CheckDocument | null) => void) {
@@ -39,7 +47,7 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
                 setState((was) => (was.kind === 'reading' ? { ...was, waiting: true } : was));
                 break;
             case 'fault':
-                stop(told.says);
+                stop(told.why === 'server' ? told.says : words()[told.why]);
                 break;
             case 'ended':
                 stop(null);
@@ -54,7 +62,7 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
         setState({ kind: 'listing', files: 0 });
         const made = new Worker(new URL('./own.worker.ts', import.meta.url), { type: 'module' });
         made.onmessage = hear;
-        made.onerror = () => stop('This browser could not begin it.');
+        made.onerror = () => stop(t`This browser could not begin it.`);
         worker.current = made;
         looked.current = source;
         made.postMessage({ source, folder, whole, begin, token: xsrfToken() } satisfies Order);

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { LedgerHead } from '../../parts/LedgerHead';
@@ -13,8 +15,17 @@ function PersonLine({ person }: { person: Person }) {
     return (
         <tr>
             <th scope="row" className="[overflow-wrap:anywhere]">
-                {person.name} {person.isReader && <span className="aside">you</span>}
-                {person.isDisabled && <span className="aside text-red">disabled</span>}
+                {person.name}{' '}
+                {person.isReader && (
+                    <span className="aside">
+                        <Trans>you</Trans>
+                    </span>
+                )}
+                {person.isDisabled && (
+                    <span className="aside text-red">
+                        <Trans>disabled</Trans>
+                    </span>
+                )}
                 <span className="block text-[13px] font-normal text-faint">{person.email}</span>
             </th>
             <td className="column mono">{person.productions.join(', ')}</td>
@@ -26,7 +37,7 @@ function PersonLine({ person }: { person: Person }) {
                         checked={person.isAdministrator}
                         onChange={(event) => set({ administrator: event.target.checked })}
                     />
-                    administrator
+                    <Trans>administrator</Trans>
                 </label>
             </td>
             <td className="column">
@@ -36,10 +47,19 @@ function PersonLine({ person }: { person: Person }) {
                         className="link"
                         onClick={() => router.post(to('account.password', of), {}, { preserveScroll: true })}
                     >
-                        New password…
+                        <Trans>New password…</Trans>
                     </button>
+                    {person.hasCodes && (
+                        <button
+                            type="button"
+                            className="link"
+                            onClick={() => router.delete(to('account.codes', of), { preserveScroll: true })}
+                        >
+                            <Trans>End one-time codes</Trans>
+                        </button>
+                    )}
                     <button type="button" className="link" onClick={() => set({ disabled: !person.isDisabled })}>
-                        {person.isDisabled ? 'Enable' : 'Disable'}
+                        {person.isDisabled ? t`Enable` : t`Disable`}
                     </button>
                 </span>
             </td>
@@ -53,10 +73,15 @@ export function Accounts({ people }: { people: Person[] }) {
         <table className="ledger mt-1">
             <LedgerHead
                 columns={[
-                    ['who', '38%'],
-                    ['in', '22%'],
-                    ['runs it', '16%'],
-                    [<span className="sr-only">what to do</span>, '24%'],
+                    [t`who`, '38%'],
+                    [t`in`, '22%'],
+                    [t`runs it`, '16%'],
+                    [
+                        <span className="sr-only">
+                            <Trans>what to do</Trans>
+                        </span>,
+                        '24%',
+                    ],
                 ]}
             />
             <tbody>

@@ -1,12 +1,16 @@
+import { t } from '@lingui/core/macro';
 import { useForm } from '@inertiajs/react';
 import type { SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
+import { useCarried } from '../../lib/useCarried';
 import { Field } from '../../parts/Field';
 import type { PeoplePage } from '../../types/views';
 
 /** Invites one person, or many from a list. */
 export function Invitation({ production, roles }: { production: number; roles: PeoplePage['roles'] }) {
     const form = useForm<{ role: string; people: string }>({ role: roles[0] ?? 'artist', people: '' });
+    const { setData } = form;
+    useCarried('people', (people) => setData('people', people));
     const many = form.data.people.split('\n').filter((line) => line.trim() !== '').length;
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -18,7 +22,7 @@ export function Invitation({ production, roles }: { production: number; roles: P
 
     return (
         <form className="max-w-[720px]" onSubmit={submit}>
-            <Field id="invite-role" label="As" fault={form.errors.role}>
+            <Field id="invite-role" label={t`As`} fault={form.errors.role}>
                 <select
                     id="invite-role"
                     className="select w-48!"
@@ -32,22 +36,22 @@ export function Invitation({ production, roles }: { production: number; roles: P
             </Field>
             <Field
                 id="invite-people"
-                label="Whom"
+                label={t`Whom`}
                 fault={form.errors.people}
-                help="A line each: a name, an address, or both with a comma between. Empty: for anybody."
+                help={t`A line each: a name, an address, or both with a comma between. Empty: for anybody.`}
             >
                 <textarea
                     id="invite-people"
                     className="textarea mono w-full"
                     rows={Math.min(12, Math.max(2, many + 1))}
-                    placeholder="Brida Coil, brida@harbour.example"
+                    placeholder={t`Brida Coil, brida@harbour.example`}
                     value={form.data.people}
                     onChange={(event) => form.setData('people', event.target.value)}
                 />
             </Field>
             <p className="pt-2">
                 <button className="btn" disabled={form.processing}>
-                    {many > 1 ? `Make ${many} links` : 'Make a link'}
+                    {many > 1 ? t`Make ${many} links` : t`Make a link`}
                 </button>
             </p>
         </form>

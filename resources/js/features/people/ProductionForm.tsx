@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { useForm } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 import { Field } from '../../parts/Field';
@@ -21,7 +22,7 @@ export function ProductionForm({
 }) {
     return (
         <>
-            <Field id="production-name" label="Name" fault={form.errors.name}>
+            <Field id="production-name" label={t`Name`} fault={form.errors.name}>
                 <input
                     id="production-name"
                     className="input"
@@ -31,9 +32,9 @@ export function ProductionForm({
             </Field>
             <Field
                 id="production-code"
-                label="Code"
+                label={t`Code`}
                 fault={form.errors.code}
-                help="Short, like TC: it stands for {production} in names and folders."
+                help={t`Short, like TC: it stands for '{production}' in names and folders.`}
             >
                 <input
                     id="production-code"
@@ -44,9 +45,9 @@ export function ProductionForm({
             </Field>
             <Field
                 id="production-kind"
-                label="It is a"
+                label={t`It is a`}
                 fault={form.errors.kind}
-                help="In a course deliverables are learners’ answers, and each learner has an own folder."
+                help={t`In a course deliverables are learners’ answers, and each learner has an own folder.`}
             >
                 <select
                     id="production-kind"

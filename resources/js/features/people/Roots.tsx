@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router, useForm } from '@inertiajs/react';
 import type { SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -20,21 +22,21 @@ function RootForm({ production, root }: { production: number; root: Root | null 
         }
     };
     const drop = () => {
-        if (root !== null && window.confirm(`Remove “${root.label}” here? The folder itself stays as it is.`)) {
+        if (root !== null && window.confirm(t`Remove “${root.label}” here? The folder itself stays as it is.`)) {
             router.delete(to('root.drop', { production, intakeRoot: root.id }), { preserveScroll: true });
         }
     };
 
     return (
         <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-            <Labelled label="called">
+            <Labelled label={t`called`}>
                 <input
                     className="input w-40!"
                     value={form.data.label}
                     onChange={(event) => form.setData('label', event.target.value)}
                 />
             </Labelled>
-            <Labelled label="path below the intake">
+            <Labelled label={t`path below the intake`}>
                 <input
                     className="input mono w-72!"
                     value={form.data.path}
@@ -42,11 +44,11 @@ function RootForm({ production, root }: { production: number; root: Root | null 
                 />
             </Labelled>
             <button className="btn" disabled={form.processing || (root !== null && !form.isDirty)}>
-                {root === null ? 'Add' : 'Save'}
+                {root === null ? t`Add` : t`Save`}
             </button>
             {root !== null && (
                 <button type="button" className="link" onClick={drop}>
-                    Remove
+                    <Trans>Remove</Trans>
                 </button>
             )}
             <Fault says={form.errors.label ?? form.errors.path} className="w-full text-[13px]" />
@@ -63,7 +65,7 @@ export function Roots({ production, roots }: { production: number; roots: Root[]
                     <RootForm production={production} root={root} />
                     <p className="flex flex-wrap items-center gap-3 pt-1 text-[13px]">
                         <span className="mono [overflow-wrap:anywhere]">{root.folder}</span>
-                        <CopyButton text={root.folder}>Copy</CopyButton>
+                        <CopyButton text={root.folder}>{t`Copy`}</CopyButton>
                         <Fault says={root.fault} />
                     </p>
                 </li>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { tell } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -6,15 +8,16 @@ import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { Field, Radios } from '../../parts/Field';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
+import { PresetOptions } from '../../parts/PresetOptions';
 import type { NewDeliverablePage, ProposalShown } from '../../types/views';
 import type { DeliverableForm, Set } from './deliverableForm';
 
 /** Where a new specification begins. */
 const BEGINNINGS = [
-    ['preset', 'a preset'],
-    ['copy', 'another specification'],
-    ['files', 'files that are right'],
-    ['document', 'a document'],
+    ['preset', t`a preset`],
+    ['copy', t`another specification`],
+    ['files', t`files that are right`],
+    ['document', t`a document`],
     ['', 'nothing'],
 ] as const;
 
@@ -32,22 +35,10 @@ function firstOf(way: Way, { presets, others }: Offered): string {
 }
 
 function Presets({ presets, form, set }: { presets: Offered['presets']; form: DeliverableForm; set: Set }) {
-    const groups = [...new Set(presets.map((preset) => preset.group))];
-
     return (
-        <Field id="begin" label="Preset" help="Everything in it can be changed afterwards.">
+        <Field id="begin" label={t`Preset`} help={t`Everything in it can be changed afterwards.`}>
             <select id="begin" className="select" value={form.data.begin} onChange={set('begin')}>
-                {groups.map((group) => (
-                    <optgroup key={group} label={group}>
-                        {presets
-                            .filter((preset) => preset.group === group)
-                            .map((preset) => (
-                                <option key={preset.word} value={preset.word}>
-                                    {preset.title}
-                                </option>
-                            ))}
-                    </optgroup>
-                ))}
+                <PresetOptions presets={presets} />
             </select>
         </Field>
     );
@@ -55,7 +46,7 @@ function Presets({ presets, form, set }: { presets: Offered['presets']; form: De
 
 function Copies({ others, form, set }: { others: Offered['others']; form: DeliverableForm; set: Set }) {
     return (
-        <Field id="begin" label="Specification" help="It is copied; the two go their own ways from then on.">
+        <Field id="begin" label={t`Specification`} help={t`It is copied; the two go their own ways from then on.`}>
             <select id="begin" className="select" value={form.data.begin} onChange={set('begin')}>
                 {others.map((other) => (
                     <option key={other.id} value={`copy:${other.id}`}>
@@ -72,9 +63,9 @@ function Document({ form }: { form: DeliverableForm }) {
     return (
         <Field
             id="document"
-            label="Document"
+            label={t`Document`}
             fault={form.errors.document}
-            help="A plain-ledger/specification document, as it is handed out here."
+            help={t`A plain-ledger/specification document, as it is handed out here.`}
         >
             <input
                 id="document"
@@ -90,13 +81,15 @@ function Document({ form }: { form: DeliverableForm }) {
 /** What the files of a folder fulfil, as a specification would say it. */
 function Proposal({ found }: { found: ProposalShown }) {
     return found.parts.map((part) => (
-        <section key={part.name} className="px-6 pb-3" aria-label={`What the files fulfil: ${part.name}`}>
+        <section key={part.name} className="px-6 pb-3" aria-label={t`What the files fulfil: ${part.name}`}>
             <p className="said">
                 <Breaking text={part.prose} />
             </p>
             <details>
                 <summary className="cursor-pointer text-faint">
-                    {part.lines.length} requirements of {part.name}
+                    <Trans>
+                        {part.lines.length} requirements of {part.name}
+                    </Trans>
                 </summary>
                 <dl>
                     {part.lines.map((line) => (
@@ -129,7 +122,7 @@ function Files({ production, roots, form }: { production: number; roots: Offered
                 (fault: unknown) => {
                     setFound(null);
                     form.setData((was) => ({ ...was, begin: '' }));
-                    setTrouble(sentence(fault, 'These files could not be read.'));
+                    setTrouble(sentence(fault, t`These files could not be read.`));
                 },
             )
             .finally(() => setReading(false));
@@ -146,11 +139,13 @@ function Files({ production, roots, form }: { production: number; roots: Offered
                 {(at, ready) => (
                     <>
                         <button type="button" className="btn" disabled={!ready || reading} onClick={() => propose(at)}>
-                            {reading ? 'Reading…' : 'Read these files'}
+                            {reading ? t`Reading…` : t`Read these files`}
                         </button>
                         <span className="text-[13px] text-faint">
-                            What they all fulfil becomes what is asked. Put the code above first: it is looked for in
-                            the names.
+                            <Trans>
+                                What they all fulfil becomes what is asked. Put the code above first: it is looked for
+                                in the names.
+                            </Trans>
                         </span>
                     </>
                 )}
@@ -186,18 +181,20 @@ export function Beginning({
 
     return (
         <>
-            <Field id="newTitle" label="Its title" fault={form.errors.newTitle}>
+            <Field id="newTitle" label={t`Its title`} fault={form.errors.newTitle}>
                 <input
                     id="newTitle"
                     className="input"
                     value={form.data.newTitle}
-                    placeholder="as what it begins from"
+                    placeholder={t`as what it begins from`}
                     onChange={set('newTitle')}
                 />
             </Field>
             <div className="border-b border-rule py-2">
                 <fieldset className="grid items-baseline gap-x-4 sm:grid-cols-[150px_minmax(0,1fr)]">
-                    <legend className="float-left">It begins from</legend>
+                    <legend className="float-left">
+                        <Trans>It begins from</Trans>
+                    </legend>
                     <div className="flex flex-wrap gap-x-4">
                         <Radios name="way" words={open} chosen={way} onChoose={turnTo} />
                     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { IndexLine } from '../../types/views';
 
@@ -19,19 +21,21 @@ export function Chooser({
     const ids = listed.map((each) => each.id);
 
     return (
-        <section aria-label="Which deliverables">
-            <h2 className="title border-b border-edge pb-1 text-[16px]">Which</h2>
+        <section aria-label={t`Which deliverables`}>
+            <h2 className="title border-b border-edge pb-1 text-[16px]">
+                <Trans>Which</Trans>
+            </h2>
             <input
                 type="search"
-                aria-label="Find among them"
+                aria-label={t`Find among them`}
                 className="input my-2"
-                placeholder="Find among them"
+                placeholder={t`Find among them`}
                 value={wanted}
                 onChange={(event) => setWanted(event.target.value)}
             />
             {listed.length === 0 ? (
                 <p className="text-faint">
-                    {lines.length === 0 ? 'Nothing is owed here yet.' : `Nothing fits “${wanted}”.`}
+                    {lines.length === 0 ? t`Nothing is owed here yet.` : t`Nothing fits “${wanted}”.`}
                 </p>
             ) : (
                 <>
@@ -42,9 +46,9 @@ export function Chooser({
                             checked={ids.every((id) => chosen.has(id))}
                             onChange={(event) => onChoose(ids, event.target.checked)}
                         />
-                        {text === '' ? `all ${listed.length}` : `all ${listed.length} that fit`}
+                        {text === '' ? t`all ${listed.length}` : t`all ${listed.length} that fit`}
                     </label>
-                    <ul className="scroll max-h-[420px]" aria-label="Deliverables">
+                    <ul className="scroll max-h-[420px]" aria-label={t`Deliverables`}>
                         {listed.map((each) => (
                             <li key={each.id} className="border-b border-rule">
                                 <label className="flex items-baseline gap-2 py-1">

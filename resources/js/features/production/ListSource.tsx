@@ -1,12 +1,14 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ReactNode } from 'react';
 import { Radios } from '../../parts/Field';
 import type { FromListPage } from '../../types/views';
 import type { Source, useList } from './useList';
 
 const SOURCES = [
-    ['file', 'a file'],
-    ['text', 'text pasted in'],
-    ['learners', 'the roster, one for each learner'],
+    ['file', t`a file`],
+    ['text', t`text pasted in`],
+    ['learners', t`the roster, one for each learner`],
 ] as const satisfies readonly (readonly [Source, string])[];
 
 type List = Pick<ReturnType<typeof useList>, 'state' | 'take' | 'choose'>;
@@ -14,7 +16,9 @@ type List = Pick<ReturnType<typeof useList>, 'state' | 'take' | 'choose'>;
 function FileSource({ state, take, choose }: List) {
     return (
         <>
-            <label htmlFor="list">The file</label>
+            <label htmlFor="list">
+                <Trans>The file</Trans>
+            </label>
             <div>
                 <input
                     id="list"
@@ -24,12 +28,14 @@ function FileSource({ state, take, choose }: List) {
                     onChange={(event) => void choose(event.target.files?.[0] ?? null)}
                 />
                 <p className="text-[13px] text-faint">
-                    A list as CSV or XLSX with headings such as shot, range, handles, camera, version, owner, due; or a
-                    timeline as OpenTimelineIO.
+                    <Trans>
+                        A list as CSV or XLSX with headings such as shot, range, handles, camera, version, owner, due;
+                        or a timeline as OpenTimelineIO.
+                    </Trans>
                 </p>
                 {state.sheets.length > 1 && (
                     <label className="flex items-baseline gap-2 pt-1">
-                        Sheet
+                        <Trans>Sheet</Trans>
                         <select
                             className="select w-auto!"
                             value={state.sheet}
@@ -51,13 +57,15 @@ function FileSource({ state, take, choose }: List) {
 function TextSource({ state, take, code }: List & { code: string }) {
     return (
         <>
-            <label htmlFor="pasted">The list</label>
+            <label htmlFor="pasted">
+                <Trans>The list</Trans>
+            </label>
             <textarea
                 id="pasted"
                 className="textarea mono h-36"
                 value={state.text}
                 spellCheck={false}
-                placeholder={`shot\trange\thandles\towner\n${code}_050\t1001-1048\t8\twren`}
+                placeholder={t`shot\trange\thandles\towner\n${code}_050\t1001-1048\t8\twren`}
                 onChange={(event) => take({ does: 'paste', text: event.target.value })}
             />
         </>
@@ -67,9 +75,13 @@ function TextSource({ state, take, code }: List & { code: string }) {
 function Roster({ state, take, learners }: List & { learners: FromListPage['learners'] }) {
     return (
         <>
-            <span id="learners">Learners</span>
+            <span id="learners">
+                <Trans>Learners</Trans>
+            </span>
             {learners.length === 0 ? (
-                <p className="text-faint">Nobody is a learner in this production.</p>
+                <p className="text-faint">
+                    <Trans>Nobody is a learner in this production.</Trans>
+                </p>
             ) : (
                 <div role="group" aria-labelledby="learners" className="flex flex-wrap gap-x-4 gap-y-1">
                     {learners.map((each) => (
@@ -87,7 +99,9 @@ function Roster({ state, take, learners }: List & { learners: FromListPage['lear
                     ))}
                 </div>
             )}
-            <label htmlFor="code">Code of each</label>
+            <label htmlFor="code">
+                <Trans>Code of each</Trans>
+            </label>
             <input
                 id="code"
                 className="input mono max-w-[320px]"
@@ -109,7 +123,9 @@ export function ListSource({ page, list }: { page: FromListPage; list: List }) {
 
     return (
         <div className="grid items-baseline gap-x-4 sm:grid-cols-[150px_minmax(0,1fr)] gap-y-2">
-            <label htmlFor="specification">New ones follow</label>
+            <label htmlFor="specification">
+                <Trans>New ones follow</Trans>
+            </label>
             <select
                 id="specification"
                 className="select max-w-[440px]"
@@ -122,7 +138,9 @@ export function ListSource({ page, list }: { page: FromListPage; list: List }) {
                     </option>
                 ))}
             </select>
-            <span id="source">They come from</span>
+            <span id="source">
+                <Trans>They come from</Trans>
+            </span>
             <div role="radiogroup" aria-labelledby="source" className="flex flex-wrap gap-x-4">
                 <Radios
                     name="source"

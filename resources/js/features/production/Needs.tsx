@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { Heading } from '../../parts/Heading';
@@ -27,12 +29,20 @@ function Row({ need }: { need: Need }) {
             <td className="column">{need.says}</td>
             <td className="column">
                 {need.due === null ? (
-                    <span className="text-faint">no date</span>
+                    <span className="text-faint">
+                        <Trans>no date</Trans>
+                    </span>
                 ) : (
                     <span className={need.due.late ? 'text-red' : ''}>{need.due.words}</span>
                 )}
             </td>
-            <td className="column">{need.owner ?? <span className="text-faint">nobody</span>}</td>
+            <td className="column">
+                {need.owner ?? (
+                    <span className="text-faint">
+                        <Trans>nobody</Trans>
+                    </span>
+                )}
+            </td>
             <td className="column">{need.production}</td>
         </tr>
     );
@@ -42,15 +52,17 @@ function Row({ need }: { need: Need }) {
 export function Needs({ needs }: { needs: Need[] }) {
     return needs.length === 0 ? null : (
         <section className="pb-6">
-            <Heading className="mt-3">Due next, and not right yet</Heading>
+            <Heading className="mt-3">
+                <Trans>Due next, and not right yet</Trans>
+            </Heading>
             <table className="ledger">
                 <LedgerHead
                     columns={[
-                        ['deliverable', '30%'],
-                        ['what holds it up', '28%'],
-                        ['due', '12%'],
-                        ['owner', '14%'],
-                        ['production', '16%'],
+                        [t`deliverable`, '30%'],
+                        [t`what holds it up`, '28%'],
+                        [t`due`, '12%'],
+                        [t`owner`, '14%'],
+                        [t`production`, '16%'],
                     ]}
                 />
                 <tbody>
@@ -59,7 +71,9 @@ export function Needs({ needs }: { needs: Need[] }) {
                     ))}
                 </tbody>
             </table>
-            <Heading className="mt-6">Where you work</Heading>
+            <Heading className="mt-6">
+                <Trans>Where you work</Trans>
+            </Heading>
         </section>
     );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Field } from '../../parts/Field';
 import type { Role } from '../../types/views';
 
@@ -20,14 +22,16 @@ export function OwnerAndDue({
 }) {
     return (
         <>
-            <Field id="owner" label="Owner" fault={errors.owner}>
+            <Field id="owner" label={t`Owner`} fault={errors.owner}>
                 <select
                     id="owner"
                     className="select"
                     value={values.owner}
                     onChange={(event) => onChange('owner', event.target.value)}
                 >
-                    <option value="">nobody yet</option>
+                    <option value="">
+                        <Trans>nobody yet</Trans>
+                    </option>
                     {people.map(({ id, name, role }) => (
                         <option key={id} value={id}>
                             {name}, {role}
@@ -35,7 +39,7 @@ export function OwnerAndDue({
                     ))}
                 </select>
             </Field>
-            <Field id="due" label="Due" fault={errors.due}>
+            <Field id="due" label={t`Due`} fault={errors.due}>
                 <input
                     id="due"
                     type="datetime-local"

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { classes } from '../../lib/classes';
 import { Breaking } from '../../parts/Breaking';
 import { LedgerHead } from '../../parts/LedgerHead';
@@ -6,16 +8,16 @@ import type { ListPreview, ListPreviewRow, RowAction } from '../../types/views';
 const DOES: Record<RowAction, string> = {
     make: 'made',
     change: 'changed',
-    same: 'as it is',
+    same: t`as it is`,
     refuse: 'refused',
 };
 
 /** What the button writes: `Make 3, change 2`. */
 function toWrite(make: number, change: number): string {
-    const parts = [make > 0 && `make ${make}`, change > 0 && `change ${change}`].filter((part) => part !== false);
+    const parts = [make > 0 && t`make ${make}`, change > 0 && t`change ${change}`].filter((part) => part !== false);
     const all = parts.join(', ');
 
-    return all === '' ? 'Nothing to write' : all.charAt(0).toUpperCase() + all.slice(1);
+    return all === '' ? t`Nothing to write` : all.charAt(0).toUpperCase() + all.slice(1);
 }
 
 /** What a list would do, row by row, and how its columns were understood. */
@@ -42,7 +44,7 @@ export function PlannedRows({
         .join(', ');
 
     return (
-        <section className="pt-4" aria-label="What would be done" aria-busy={busy}>
+        <section className="pt-4" aria-label={t`What would be done`} aria-busy={busy}>
             {plan.headings !== null && plan.columns !== null && (
                 <Columns plan={plan} columns={columns} matched={matched} onMatch={onMatch} />
             )}
@@ -52,23 +54,23 @@ export function PlannedRows({
                 </p>
             ))}
             <div className="sticky top-0 z-10 flex flex-wrap items-baseline gap-3 border-b border-ink bg-sheet py-2">
-                <span className="title text-[16px]">{sum === '' ? 'No rows' : sum}</span>
+                <span className="title text-[16px]">{sum === '' ? t`No rows` : sum}</span>
                 <button type="button" className="btn btn-primary" disabled={busy || write === 0} onClick={onWrite}>
                     {toWrite(counts.make, counts.change)}
                 </button>
                 {counts.refuse > 0 && write > 0 && (
                     <span className="text-faint">
-                        Refused rows are left out; put them right in the list and read it again.
+                        <Trans>Refused rows are left out; put them right in the list and read it again.</Trans>
                     </span>
                 )}
             </div>
             <table className="ledger">
                 <LedgerHead
                     columns={[
-                        ['row', '8%'],
-                        ['would be', '10%'],
-                        ['deliverable', '26%'],
-                        ['with', '56%'],
+                        [t`row`, '8%'],
+                        [t`would be`, '10%'],
+                        [t`deliverable`, '26%'],
+                        [t`with`, '56%'],
                     ]}
                 />
                 <tbody>
@@ -77,7 +79,11 @@ export function PlannedRows({
                     ))}
                 </tbody>
             </table>
-            {plan.more > 0 && <p className="pt-2 text-faint">And {plan.more} more rows, counted above.</p>}
+            {plan.more > 0 && (
+                <p className="pt-2 text-faint">
+                    <Trans>And {plan.more} more rows, counted above.</Trans>
+                </p>
+            )}
         </section>
     );
 }
@@ -96,7 +102,7 @@ function Row({ row, columns }: { row: ListPreviewRow; columns: Columns }) {
             </td>
             <td className="column">
                 <span className="mono">
-                    <Breaking text={row.code === '' ? '(no code)' : row.code} />
+                    <Breaking text={row.code === '' ? t`(no code)` : row.code} />
                 </span>{' '}
                 <span className="aside">{row.title}</span>
             </td>
@@ -180,15 +186,17 @@ function Meaning({
 
     return (
         <th scope="col" className="border-b border-ink px-2 py-1 text-left align-bottom font-normal">
-            <span className="block font-semibold">{heading === '' ? '(no heading)' : heading}</span>
+            <span className="block font-semibold">{heading === '' ? t`(no heading)` : heading}</span>
             <select
-                aria-label={`What ${heading === '' ? `column ${at + 1}` : heading} holds`}
+                aria-label={t`What ${heading === '' ? t`column ${at + 1}` : heading} holds`}
                 className={`select w-[118px]! ${chosen === '' ? 'text-faint' : ''}`}
                 value={chosen ?? ''}
                 onChange={(event) => onChoose(event.target.value)}
             >
-                <option value="">left out</option>
-                <option value={piece}>{`piece {${slug(heading)}}`}</option>
+                <option value="">
+                    <Trans>left out</Trans>
+                </option>
+                <option value={piece}>{t`piece ${`{${slug(heading)}}`}`}</option>
                 {isOther && <option value={chosen}>{chosen}</option>}
                 {columns.map((each) => (
                     <option key={each.word} value={each.word}>
@@ -220,7 +228,7 @@ function Columns({
             className="scroll mb-3 overflow-x-auto"
             tabIndex={0}
             role="group"
-            aria-label="How the columns were understood"
+            aria-label={t`How the columns were understood`}
         >
             <table className="border-collapse text-[13px]">
                 <thead>

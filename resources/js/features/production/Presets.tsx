@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../../lib/route';
@@ -20,7 +22,7 @@ function PresetLine({ preset }: { preset: Preset }) {
         }
     };
     const remove = () => {
-        if (window.confirm(`Take the preset “${preset.title}” away? What was begun from it stays.`)) {
+        if (window.confirm(t`Take the preset “${preset.title}” away? What was begun from it stays.`)) {
             router.delete(to('preset.destroy', { preset: preset.id }), { preserveScroll: true });
         }
     };
@@ -33,7 +35,7 @@ function PresetLine({ preset }: { preset: Preset }) {
                 </span>
             ) : (
                 <InlineField
-                    label="Title of the preset"
+                    label={t`Title of the preset`}
                     value={title}
                     className="input w-96!"
                     onChange={setTitle}
@@ -43,10 +45,10 @@ function PresetLine({ preset }: { preset: Preset }) {
             )}
             <span className="ml-auto flex gap-3 text-[13px]">
                 <button type="button" className="link" onClick={() => setTitle(preset.title)}>
-                    call it otherwise
+                    <Trans>call it otherwise</Trans>
                 </button>
                 <button type="button" className="link" onClick={remove}>
-                    take away
+                    <Trans>remove</Trans>
                 </button>
             </span>
         </li>
@@ -57,7 +59,9 @@ function PresetLine({ preset }: { preset: Preset }) {
 export function Presets({ presets }: { presets: Preset[] }) {
     return presets.length === 0 ? null : (
         <section className="pt-6">
-            <Heading>Presets of this production</Heading>
+            <Heading>
+                <Trans>Presets of this production</Trans>
+            </Heading>
             <ul>
                 {presets.map((preset) => (
                     <PresetLine key={preset.id} preset={preset} />

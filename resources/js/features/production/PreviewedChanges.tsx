@@ -1,7 +1,13 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { LedgerHead } from '../../parts/LedgerHead';
 import type { PreviewedChange } from '../../types/views';
 
-const NOT_ASKED = <span className="font-sans text-faint">not asked</span>;
+const NOT_ASKED = (
+    <span className="font-sans text-faint">
+        <Trans>not asked</Trans>
+    </span>
+);
 
 /** What would become of each, and the way to do it. */
 export function PreviewedChanges({
@@ -14,12 +20,12 @@ export function PreviewedChanges({
     onWrite: () => void;
 }) {
     const many = plan.filter((each) => each.from !== each.to).length;
-    const says = many === 0 ? 'Nothing would change' : `Change ${many === 1 ? 'one' : many}`;
+    const says = many === 0 ? t`Nothing would change` : t`Change ${many === 1 ? 'one' : many}`;
 
     return (
         <div className="pt-4" aria-live="polite">
             <table className="ledger">
-                <LedgerHead columns={[['deliverable'], ['now'], ['then']]} />
+                <LedgerHead columns={[[t`deliverable`], [t`now`], [t`then`]]} />
                 <tbody>
                     {plan.map((each) => (
                         <tr key={each.id}>
@@ -29,7 +35,9 @@ export function PreviewedChanges({
                             <td className="column mono">{each.from ?? NOT_ASKED}</td>
                             <td className="column mono">
                                 {each.from === each.to ? (
-                                    <span className="font-sans text-faint">the same</span>
+                                    <span className="font-sans text-faint">
+                                        <Trans>the same</Trans>
+                                    </span>
                                 ) : (
                                     (each.to ?? NOT_ASKED)
                                 )}
@@ -48,7 +56,9 @@ export function PreviewedChanges({
                     {says}
                 </button>
                 {plan.some((each) => each.conflicts.length > 0) && (
-                    <span className="text-red">Some would contradict themselves.</span>
+                    <span className="text-red">
+                        <Trans>Some would contradict themselves.</Trans>
+                    </span>
                 )}
             </p>
         </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { ask } from '../../lib/ask';
@@ -35,25 +37,29 @@ export function Proof({ production }: { production: number }) {
         setBusy(true);
         setFault(null);
         ask<ProofOfAll>(to('proof', { production }))
-            .then(setProof, (trouble: unknown) => setFault(sentence(trouble, 'This could not be read.')))
+            .then(setProof, (trouble: unknown) => setFault(sentence(trouble, t`This could not be read.`)))
             .finally(() => setBusy(false));
     };
 
     return (
-        <section className="pt-6" aria-label="Proofreading">
-            <Heading>Proofreading</Heading>
+        <section className="pt-6" aria-label={t`Proofreading`}>
+            <Heading>
+                <Trans>Proofreading</Trans>
+            </Heading>
             <p className="flex flex-wrap items-baseline gap-3 py-2">
                 <button type="button" className="btn" disabled={busy} onClick={look}>
-                    {busy ? 'Reading…' : 'Proofread all that is asked'}
+                    {busy ? t`Reading…` : t`Proofread all that is asked`}
                 </button>
                 <span className="text-faint">
-                    requirements that conflict, and deliverables that would write the same path
+                    <Trans>requirements that conflict, and deliverables that would write the same path</Trans>
                 </span>
             </p>
             <div aria-live="polite">
                 {fault !== null && <p className="text-red">{fault}</p>}
                 {proof !== null && proof.found.length === 0 && (
-                    <p className="text-green">All {proof.read} agree with themselves and with each other.</p>
+                    <p className="text-green">
+                        <Trans>All {proof.read} agree with themselves and with each other.</Trans>
+                    </p>
                 )}
                 {proof?.found.map((each) => (
                     <Found key={each.code} each={each} />

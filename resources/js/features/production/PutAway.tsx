@@ -1,60 +1,27 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
-import { useState } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
-import { Fault } from '../../parts/Fault';
+import { ByCode } from '../../parts/ByCode';
 import type { AboutPage } from '../../types/views';
-
-/** A code, and what is done with it. */
-export function ByCode({
-    label,
-    button,
-    onSend,
-    fault,
-}: {
-    label: string;
-    button: string;
-    onSend: (code: string) => void;
-    fault: string | null;
-}) {
-    const [code, setCode] = useState('');
-
-    return (
-        <form
-            className="flex flex-wrap items-center gap-3 py-2"
-            onSubmit={(event) => {
-                event.preventDefault();
-                onSend(code);
-            }}
-        >
-            <label className="flex items-center gap-2">
-                {label}
-                <input className="input mono w-56!" value={code} onChange={(event) => setCode(event.target.value)} />
-            </label>
-            <button className="btn" disabled={code === ''}>
-                {button}
-            </button>
-            <Fault says={fault} className="w-full" />
-        </form>
-    );
-}
 
 /** Out of the way, back, and for good. */
 export function PutAway({ page }: { page: AboutPage }) {
     const deliverable = page.deliverable.id;
-    const { fault, send } = useAction('It could not be deleted. Try again.');
+    const { fault, send } = useAction(t`It could not be deleted. Try again.`);
 
     return page.isAway ? (
         <>
             <p className="flex flex-wrap items-center gap-3 py-2">
-                It is put away.
+                <Trans>It is put away.</Trans>
                 <button className="btn" onClick={() => router.delete(to('away.back', { deliverable }))}>
-                    Put it back
+                    <Trans>Put it back</Trans>
                 </button>
             </p>
             <ByCode
-                label={`To delete it with its ${page.checks} checks, type ${page.about.code}`}
-                button="Delete"
+                label={t`To delete it with its ${page.checks} checks, type ${page.about.code}`}
+                button={t`Delete`}
                 fault={fault}
                 onSend={(code) => send('delete', to('away.forget', { deliverable }), { code }, { names: ['code'] })}
             />
@@ -62,9 +29,11 @@ export function PutAway({ page }: { page: AboutPage }) {
     ) : (
         <p className="flex flex-wrap items-center gap-3 py-2">
             <button className="btn" onClick={() => router.post(to('away', { deliverable }))}>
-                Put it away
+                <Trans>Put it away</Trans>
             </button>
-            <span className="text-faint">It is in no list then, and can be put back.</span>
+            <span className="text-faint">
+                <Trans>It is in no list then, and can be put back.</Trans>
+            </span>
         </p>
     );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../../lib/route';
@@ -14,7 +16,7 @@ const MOST_CHECKS = 20;
 /** What the specification is called; kept on Enter or when it is left. */
 export function SpecificationTitle({ id, title: kept }: { id: number; title: string }) {
     const [title, setTitle] = useState(kept);
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const rename = () => {
         if (title.trim() !== kept) {
             const url = to('specification.rename', { specification: id });
@@ -25,7 +27,7 @@ export function SpecificationTitle({ id, title: kept }: { id: number; title: str
     return (
         <>
             <label htmlFor="title" className="aside block text-[13px]">
-                Specification
+                <Trans>Specification</Trans>
             </label>
             <input
                 id="title"
@@ -48,12 +50,12 @@ export function SpecificationTitle({ id, title: kept }: { id: number; title: str
 
 /** Who follows it, and what it is made of. */
 export function Followers({ users, parts }: Pick<RevisionsPage, 'users' | 'parts'>) {
-    const many = users.length === 1 ? 'One deliverable follows it: ' : `${users.length} deliverables follow it: `;
+    const many = users.length === 1 ? t`One deliverable follows it: ` : `${users.length} deliverables follow it: `;
 
     return (
         <p className="said py-3">
             {users.length === 0 ? (
-                'Nothing follows it yet.'
+                t`Nothing follows it yet.`
             ) : (
                 <>
                     {many}
@@ -67,14 +69,16 @@ export function Followers({ users, parts }: Pick<RevisionsPage, 'users' | 'parts
                                 {user.code}
                             </Link>
                             {user.overrides > 0 && (
-                                <span className="aside text-[14px]"> ({user.overrides} of its own)</span>
+                                <span className="aside text-[14px]">
+                                    <Trans> ({user.overrides} of its own)</Trans>
+                                </span>
                             )}
                         </span>
                     ))}
-                    {users.length > MOST_USERS && ` and ${users.length - MOST_USERS} more`}.
+                    {users.length > MOST_USERS && t` and ${users.length - MOST_USERS} more`}.
                 </>
-            )}{' '}
-            It has {parts.length === 1 ? 'one part' : `${parts.length} parts`}:{' '}
+            )}
+            <Trans> It has {parts.length === 1 ? t`one part` : t`${parts.length} parts`}: </Trans>
             {parts.map((part) => part.name).join(', ')}.
         </p>
     );
@@ -88,22 +92,27 @@ export function OutOfDateChecks({
     specification: number;
     checks: RevisionsPage['outOfDate'];
 }) {
-    const action = useAction('These could not be checked again.');
+    const action = useAction(t`These could not be checked again.`);
 
     return checks.length === 0 ? null : (
         <div className="mb-3 border border-edge px-3 py-2">
             <p>
-                {checks.length === 1 ? 'One check is' : `${checks.length} checks are`} of what was asked before:{' '}
+                <Trans>
+                    {checks.length === 1 ? t`One check is` : t`${checks.length} checks are`} of what was asked
+                    before:{' '}
+                </Trans>
                 {checks.slice(0, MOST_CHECKS).map((each, at) => (
                     <span key={each.id}>
                         {at > 0 && ', '}
                         <Link href={to('frames', { deliverable: each.deliverableId })} className="link mono">
                             {each.deliverable}
                         </Link>{' '}
-                        <span className="text-faint">revision {each.revision}</span>
+                        <span className="text-faint">
+                            <Trans>revision {each.revision}</Trans>
+                        </span>
                     </span>
                 ))}
-                {checks.length > MOST_CHECKS && ` and ${checks.length - MOST_CHECKS} more`}
+                {checks.length > MOST_CHECKS && t` and ${checks.length - MOST_CHECKS} more`}
             </p>
             <p className="pt-1.5">
                 <button
@@ -112,7 +121,7 @@ export function OutOfDateChecks({
                     disabled={action.busy}
                     onClick={() => action.send('post', to('specification.recheck', { specification }))}
                 >
-                    {action.busy ? 'Checking…' : 'Check them again by what is asked now'}
+                    {action.busy ? t`Checking…` : t`Check them again by what is asked now`}
                 </button>
             </p>
         </div>
@@ -125,12 +134,16 @@ function ChecksBy({ revision, newest }: { revision: RevisionLine; newest: boolea
     return (
         <td className="column">
             {checks === 0 ? (
-                <span className="text-faint">none</span>
+                <span className="text-faint">
+                    <Trans>none</Trans>
+                </span>
             ) : (
-                `${checks} of ${deliverables} ${deliverables === 1 ? 'deliverable' : 'deliverables'}`
+                t`${checks} of ${deliverables} ${deliverables === 1 ? 'deliverable' : 'deliverables'}`
             )}
             {newest && !revision.fixed && (
-                <span className="text-faint">; still open: a change goes into it until a check uses it</span>
+                <span className="text-faint">
+                    <Trans>; still open: a change goes into it until a check uses it</Trans>
+                </span>
             )}
         </td>
     );
@@ -142,10 +155,10 @@ export function RevisionTable({ revisions }: { revisions: RevisionLine[] }) {
         <table className="ledger">
             <LedgerHead
                 columns={[
-                    ['revision', '12%'],
-                    ['begun', '24%'],
-                    ['by', '24%'],
-                    ['checks by it', '40%'],
+                    [t`revision`, '12%'],
+                    [t`begun`, '24%'],
+                    [t`by`, '24%'],
+                    [t`checks by it`, '40%'],
                 ]}
             />
             <tbody>
@@ -154,7 +167,11 @@ export function RevisionTable({ revisions }: { revisions: RevisionLine[] }) {
                         <th scope="row">{revision.number}</th>
                         <td className="column">{revision.at}</td>
                         <td className="column">
-                            {revision.by ?? <span className="text-faint">set up with the production</span>}
+                            {revision.by ?? (
+                                <span className="text-faint">
+                                    <Trans>set up with the production</Trans>
+                                </span>
+                            )}
                         </td>
                         <ChecksBy revision={revision} newest={at === 0} />
                     </tr>
@@ -167,7 +184,13 @@ export function RevisionTable({ revisions }: { revisions: RevisionLine[] }) {
 function Value({ text }: { text: string | null }) {
     return (
         <td className="column mono">
-            {text === null ? <span className="font-sans text-faint">not asked</span> : <Breaking text={text} />}
+            {text === null ? (
+                <span className="font-sans text-faint">
+                    <Trans>not asked</Trans>
+                </span>
+            ) : (
+                <Breaking text={text} />
+            )}
         </td>
     );
 }
@@ -201,22 +224,26 @@ export function Comparison({
     );
 
     return (
-        <section className="pt-6" aria-label="Two revisions compared">
+        <section className="pt-6" aria-label={t`Two revisions compared`}>
             <h2 className="title flex flex-wrap items-baseline gap-2 border-b border-edge pb-1 text-[18px]">
-                From revision
-                {choice('From revision', from, (number) => compare({ from: number, to: until }))}
-                to
-                {choice('To revision', until, (number) => compare({ from, to: number }))}
+                <Trans>
+                    From revision
+                    {choice(t`From revision`, from, (number) => compare({ from: number, to: until }))}
+                    to
+                    {choice(t`To revision`, until, (number) => compare({ from, to: number }))}
+                </Trans>
             </h2>
             {differs.length === 0 ? (
-                <p className="py-2 text-faint">They ask the same.</p>
+                <p className="py-2 text-faint">
+                    <Trans>They ask the same.</Trans>
+                </p>
             ) : (
                 <table className="ledger">
                     <LedgerHead
                         columns={[
-                            ['requirement', '28%'],
-                            [`revision ${from}`, '36%'],
-                            [`revision ${until}`, '36%'],
+                            [t`requirement`, '28%'],
+                            [t`revision ${from ?? ''}`, '36%'],
+                            [t`revision ${until ?? ''}`, '36%'],
                         ]}
                     />
                     <tbody>
@@ -224,7 +251,11 @@ export function Comparison({
                             <tr key={`${line.part} ${line.id} ${line.label}`}>
                                 <th scope="row">
                                     {line.label}
-                                    {several && line.part !== '' && <span className="aside"> of {line.part}</span>}
+                                    {several && line.part !== '' && (
+                                        <span className="aside">
+                                            <Trans> of {line.part}</Trans>
+                                        </span>
+                                    )}
                                 </th>
                                 <Value text={line.from} />
                                 <Value text={line.to} />
@@ -246,7 +277,7 @@ export function KeepAsPreset({
     specification: { id: number; title: string };
 }) {
     const [title, setTitle] = useState(specification.title);
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
 
     return (
         <form
@@ -258,10 +289,12 @@ export function KeepAsPreset({
             }}
         >
             <label className="text-[13px]">
-                Keep it as a preset of this production, called
+                <Trans>Save it as a preset of this production, called</Trans>
                 <input className="input block w-96!" value={title} onChange={(event) => setTitle(event.target.value)} />
             </label>
-            <button className="btn">Keep as a preset</button>
+            <button className="btn">
+                <Trans>Save as a preset</Trans>
+            </button>
             <Fault says={action.fault} className="w-full" />
         </form>
     );

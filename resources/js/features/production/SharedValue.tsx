@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { SyntheticEvent } from 'react';
 import { Finder } from '../../parts/Finder';
 import type { OfferedRequirement } from '../../types/views';
@@ -35,10 +37,12 @@ export function SharedValue({
 
     return (
         <>
-            <h2 className="title border-b border-edge pb-1 text-[16px]">What</h2>
+            <h2 className="title border-b border-edge pb-1 text-[16px]">
+                <Trans>What</Trans>
+            </h2>
             <div className="py-2">
                 <Finder
-                    label={line === null ? 'The requirement' : 'Another requirement'}
+                    label={line === null ? t`The requirement` : t`Another requirement`}
                     offered={offered}
                     onTake={(taken) => onChange({ ...shared, line: taken })}
                 />
@@ -53,7 +57,7 @@ export function SharedValue({
                         className="input mono max-w-[440px]"
                         value={value}
                         disabled={drop}
-                        placeholder={`like ${line.example}`}
+                        placeholder={t`like ${line.example}`}
                         autoComplete="off"
                         spellCheck={false}
                         onChange={(event) => onChange({ ...shared, value: event.target.value })}
@@ -65,13 +69,17 @@ export function SharedValue({
                             checked={drop}
                             onChange={(event) => onChange({ ...shared, drop: event.target.checked })}
                         />
-                        take back what each sets itself, so that its specification holds again
+                        <Trans>take back what each sets itself, so that its specification holds again</Trans>
                     </label>
                     <p className="pt-2">
                         <button className="btn" disabled={busy || many === 0 || (!drop && value.trim() === '')}>
-                            {busy ? 'Looking…' : `Look at what would become of ${many === 0 ? 'them' : many}`}
+                            {busy ? t`Looking…` : t`Look at what would become of ${many === 0 ? 'them' : many}`}
                         </button>
-                        {many === 0 && <span className="pl-3 text-faint">Choose the deliverables first.</span>}
+                        {many === 0 && (
+                            <span className="pl-3 text-faint">
+                                <Trans>Choose the deliverables first.</Trans>
+                            </span>
+                        )}
                     </p>
                 </form>
             )}

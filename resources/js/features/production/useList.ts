@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useReducer } from 'react';
 import { tellForm } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -71,7 +72,7 @@ function given(state: State): Given | null {
         return roster.length === 0 ? null : { ...base, columns: null, learners: roster.join('\n'), code };
     }
     if (source === 'text') {
-        return text.trim() === '' ? null : { ...base, text, name: 'What was pasted' };
+        return text.trim() === '' ? null : { ...base, text, name: t`What was pasted` };
     }
     const cells = state.sheets[state.sheet];
     if (file === null) {
@@ -120,7 +121,7 @@ export function useList(production: number, specification: string, roster: strin
     const { answer, fault, asking } = useQuestion(
         data === null ? null : keyOf(state),
         (stop) => tellForm<ListPreview>(to('list.read', { production }), data ?? {}, stop),
-        { wait: 250, otherwise: 'This could not be read.', keeps: false },
+        { wait: 250, otherwise: t`This could not be read.`, keeps: false },
     );
     const choose = async (file: File | null) => {
         take({ does: 'forget' });
@@ -130,7 +131,7 @@ export function useList(production: number, specification: string, roster: strin
         try {
             take({ does: 'take', file, ...(await sheetsOf(file)) });
         } catch (trouble) {
-            take({ does: 'set', values: { fault: sentence(trouble, 'This file could not be read.') } });
+            take({ does: 'set', values: { fault: sentence(trouble, t`This file could not be read.`) } });
         }
     };
 

@@ -1,9 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { ask } from '../../lib/ask';
 import { bytes } from '../../lib/frames';
 import { to } from '../../lib/route';
 import { refusal } from '../../lib/trouble';
+import { useCarried } from '../../lib/useCarried';
 import { useQuestion } from '../../lib/useQuestion';
 import { Fault } from '../../parts/Fault';
 import { FolderBrowser, type Choice } from '../../parts/FolderBrowser';
@@ -29,12 +32,12 @@ function Logs({
         router.post(
             to('logs.begin', { deliverable }),
             { ...at, file: log.name, shape: shape === '' ? null : shape },
-            { onError: (errors) => onFault(refusal(errors, 'This log could not be read.', 'log', 'refused')) },
+            { onError: (errors) => onFault(refusal(errors, t`This log could not be read.`, 'log', 'refused')) },
         );
     if (logs === null || logs.length === 0) {
         return (
             <span className="text-faint">
-                {logs === null ? 'Looking for logs…' : 'No log lies in this folder (.log, .txt or .out).'}
+                {logs === null ? t`Looking for logs…` : t`No log lies in this folder (.log, .txt or .out).`}
             </span>
         );
     }
@@ -43,7 +46,9 @@ function Logs({
         <span className="flex flex-wrap gap-2">
             {logs.map((log) => (
                 <button key={log.name} type="button" className="btn" onClick={() => follow(log)}>
-                    Follow {log.name} <span className="font-normal">{bytes(log.bytes)}</span>
+                    <Trans>
+                        Follow {log.name} <span className="font-normal">{bytes(log.bytes)}</span>
+                    </Trans>
                 </button>
             ))}
         </span>
@@ -54,12 +59,14 @@ function Logs({
 function Sent({ done, all, onStop }: { done: number; all: number; onStop: () => void }) {
     return (
         <p className="flex items-center gap-3 pt-1">
-            <progress className="progress w-64" value={done} max={Math.max(1, all)} aria-label="Log sent" />
+            <progress className="progress w-64" value={done} max={Math.max(1, all)} aria-label={t`Log sent`} />
             <span className="text-faint">
-                {bytes(done)} of {bytes(all)} read
+                <Trans>
+                    {bytes(done)} of {bytes(all)} read
+                </Trans>
             </span>
             <button type="button" className="btn" onClick={onStop}>
-                Stop
+                <Trans>Stop</Trans>
             </button>
         </p>
     );
@@ -79,12 +86,13 @@ export function BringLog({
     const [browsing, setBrowsing] = useState(false);
     const { sent, fault, setFault, send, stop } = useSendLog(deliverable, shape);
     const field = useRef<HTMLInputElement>(null);
+    useCarried('log', ({ file }) => void send(file), deliverable);
 
     return (
         <div>
             <p className="flex flex-wrap items-center gap-3 pt-2">
                 <label className="sr-only" htmlFor="log">
-                    Log file
+                    <Trans>Log file</Trans>
                 </label>
                 <input
                     id="log"
@@ -99,7 +107,7 @@ export function BringLog({
                     }
                 />
                 <button type="button" className="btn" disabled={sent !== null} onClick={() => field.current?.click()}>
-                    Choose a log
+                    <Trans>Choose a log</Trans>
                 </button>
                 {roots.length > 0 && (
                     <button
@@ -108,13 +116,17 @@ export function BringLog({
                         aria-expanded={browsing}
                         onClick={() => setBrowsing(!browsing)}
                     >
-                        Follow one that is being written
+                        <Trans>Follow one that is being written</Trans>
                     </button>
                 )}
                 <label className="flex items-center gap-2">
-                    <span className="aside">its lines read as</span>
+                    <span className="aside">
+                        <Trans>its lines read as</Trans>
+                    </span>
                     <select className="select w-auto!" value={shape} onChange={(event) => setShape(event.target.value)}>
-                        <option value="">whatever fits best</option>
+                        <option value="">
+                            <Trans>whatever fits best</Trans>
+                        </option>
                         {shapes.map((name) => (
                             <option key={name}>{name}</option>
                         ))}

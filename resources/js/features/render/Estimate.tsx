@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
@@ -13,19 +15,25 @@ import { PlanTable } from './PlanTable';
 function Due({ frames, count }: { frames: string | null; count: number }) {
     if (frames === null) {
         return (
-            <p className="said pt-2">No numbered frames are asked of this deliverable, so there is nothing to count.</p>
+            <p className="said pt-2">
+                <Trans>No numbered frames are asked of this deliverable, so there is nothing to count.</Trans>
+            </p>
         );
     }
 
     return frames === '' ? (
-        <p className="said pt-2">No frame is left to render.</p>
+        <p className="said pt-2">
+            <Trans>No frame is left to render.</Trans>
+        </p>
     ) : (
         <p className="said pt-2">
-            {count} {count === 1 ? 'frame is' : 'frames are'} to be rendered:{' '}
-            <span className="mono text-[15px]">
-                <Breaking text={frames} />
-            </span>
-            .
+            <Trans>
+                {count} {count === 1 ? t`frame is` : t`frames are`} to be rendered:{' '}
+                <span className="mono text-[15px]">
+                    <Breaking text={frames} />
+                </span>
+                .
+            </Trans>
         </p>
     );
 }
@@ -52,27 +60,27 @@ function Fields({
 
     return (
         <>
-            <Labelled label="Time for a frame, or of several">
+            <Labelled label={t`Time for a frame, or of several`}>
                 <input
                     className="input w-64!"
                     value={given.times}
-                    placeholder={from !== null && from !== 'typed' ? `known ${from}` : '62 s, 1:10, 58 s'}
+                    placeholder={from !== null && from !== 'typed' ? t`known ${from}` : '62 s, 1:10, 58 s'}
                     onChange={set('times')}
                 />
             </Labelled>
-            <Labelled label="A frame takes on disk">
+            <Labelled label={t`A frame takes on disk`}>
                 <input
                     className="input w-44!"
                     value={given.size}
-                    placeholder={unpacked === null ? '14 MB' : `unpacked ${unpacked}`}
+                    placeholder={unpacked === null ? t`14 MB` : t`uncompressed ${unpacked}`}
                     onChange={set('size')}
                 />
             </Labelled>
-            <Labelled label="Machines">
+            <Labelled label={t`Machines`}>
                 <input className="input w-20!" inputMode="numeric" value={given.machines} onChange={set('machines')} />
             </Labelled>
-            <Labelled label="Hours that may be used">
-                <input className="input w-40!" value={given.hours} placeholder="all day" onChange={set('hours')} />
+            <Labelled label={t`Hours that may be used`}>
+                <input className="input w-40!" value={given.hours} placeholder={t`all day`} onChange={set('hours')} />
             </Labelled>
         </>
     );
@@ -82,7 +90,7 @@ function Planned({ plan, isDue }: { plan: RenderPage['plan']; isDue: boolean }) 
     if (plan === null) {
         return isDue ? (
             <p className="pt-2 text-faint">
-                Type what a frame takes, or bring a log below; of several times it makes a range.
+                <Trans>Type what a frame takes, or bring a log below; of several times it makes a range.</Trans>
             </p>
         ) : null;
     }
@@ -90,7 +98,11 @@ function Planned({ plan, isDue }: { plan: RenderPage['plan']; isDue: boolean }) 
     return plan.jobs.length === 0 ? null : (
         <>
             <PlanTable plan={plan} alone />
-            {plan.needed !== null && <p className="pt-1">With {plan.needed} machines it would be in time.</p>}
+            {plan.needed !== null && (
+                <p className="pt-1">
+                    <Trans>With {plan.needed} machines it would be in time.</Trans>
+                </p>
+            )}
         </>
     );
 }
@@ -106,7 +118,7 @@ export function Estimate({ page }: { page: RenderPage }) {
         page.book.production.id,
         isKept ? null : { machines, hours, deliverable, times },
     );
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const shown = isKept ? page.plan : tried;
     const keep = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -114,13 +126,15 @@ export function Estimate({ page }: { page: RenderPage }) {
     };
 
     return (
-        <section aria-label="Estimate">
-            <Heading className="pt-4">When it will be ready</Heading>
+        <section aria-label={t`Estimate`}>
+            <Heading className="pt-4">
+                <Trans>When it will be ready</Trans>
+            </Heading>
             <Due frames={frames} count={page.count} />
             <form className="flex flex-wrap items-end gap-4 pt-2" onSubmit={keep}>
                 <Fields page={page} given={given} onChange={setGiven} />
                 <button type="submit" className="btn" disabled={times === typed.times && size === typed.size}>
-                    Keep
+                    <Trans>Save</Trans>
                 </button>
             </form>
             <Fault says={action.fault ?? fault} className="pt-1" />

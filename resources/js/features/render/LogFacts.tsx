@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { spokenSpan, spokenTime } from '../../lib/spoken';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
@@ -18,16 +20,16 @@ function endsAt([least, most]: [number, number]): string {
         });
     const [from, until] = [moment(least), moment(most)];
 
-    return from === until ? from : `between ${from} and ${until}`;
+    return from === until ? from : t`between ${from} and ${until}`;
 }
 
 /** What is still to come, in a sentence. */
 function restInWords({ leftCount, secondsLeft }: LogProgress): string {
     if (leftCount === 0) {
-        return 'Nothing is left to render.';
+        return t`Nothing is left to render.`;
     }
 
-    return secondsLeft === null ? '' : `The rest takes ${spokenSpan(secondsLeft[0], secondsLeft[1])}.`;
+    return secondsLeft === null ? '' : t`The rest takes ${spokenSpan(secondsLeft[0], secondsLeft[1])}.`;
 }
 
 /** How far it is, when it ends, and from where to go on. */
@@ -37,37 +39,45 @@ function Progress({ reading, progress }: { reading: Facts; progress: LogProgress
     return (
         <>
             <p className="said" role="status">
-                {progress.done} of {progress.count} frames are finished
-                {reading.median !== null && `; a frame takes ${spokenTime(reading.median / 1000)}`}
-                {reading.beside > 1 && `, ${reading.beside} at a time`}. {restInWords(progress)}
+                <Trans>
+                    {progress.done} of {progress.count} frames are finished
+                    {reading.median !== null && t`; a frame takes ${spokenTime(reading.median / 1000)}`}
+                    {reading.beside > 1 && t`, ${reading.beside} at a time`}. {restInWords(progress)}
+                </Trans>
             </p>
             {progress.secondsLeft !== null && isOpen && (
-                <p className="text-faint">If it goes on from now, it ends {endsAt(progress.secondsLeft)}.</p>
+                <p className="text-faint">
+                    <Trans>If it goes on from now, it ends {endsAt(progress.secondsLeft)}.</Trans>
+                </p>
             )}
             <progress
                 className="progress mt-1"
                 value={progress.done}
                 max={progress.count}
-                aria-label="Frames finished"
+                aria-label={t`Frames finished`}
             />
             {isOpen && (
                 <p className="mt-2 flex flex-wrap items-baseline gap-3">
                     <span>
-                        To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span>
-                        {' and type in the range '}
-                        <span className="mono">
-                            <Breaking text={progress.left} />
-                        </span>
+                        <Trans>
+                            To go on, begin at frame <span className="mono font-semibold">{progress.resume}</span>
+                            {t` and type in the range `}
+                            <span className="mono">
+                                <Breaking text={progress.left} />
+                            </span>
+                        </Trans>
                     </span>
-                    <CopyButton text={progress.left}>Copy the range</CopyButton>
+                    <CopyButton text={progress.left}>{t`Copy the range`}</CopyButton>
                 </p>
             )}
             {progress.beyond !== '' && (
                 <p className="text-ochre">
-                    Frames that nobody asked for:{' '}
-                    <span className="mono">
-                        <Breaking text={progress.beyond} />
-                    </span>
+                    <Trans>
+                        Frames that nobody asked for:{' '}
+                        <span className="mono">
+                            <Breaking text={progress.beyond} />
+                        </span>
+                    </Trans>
                 </p>
             )}
         </>
@@ -88,14 +98,16 @@ function Text({ name, text }: { name: string; text: string | null }) {
 function Slow({ frames }: { frames: Facts['slow'] }) {
     return frames.length === 0 ? null : (
         <>
-            <dt className="aside">took unusually long</dt>
+            <dt className="aside">
+                <Trans>took unusually long</Trans>
+            </dt>
             <dd>
                 {frames.slice(0, MOST_SLOW).map(([frame, ms]) => (
                     <span key={frame} className="mr-3 whitespace-nowrap">
                         <span className="mono">{frame}</span> {spokenTime(ms / 1000)}
                     </span>
                 ))}
-                {frames.length > MOST_SLOW && `and ${frames.length - MOST_SLOW} more`}
+                {frames.length > MOST_SLOW && t`and ${frames.length - MOST_SLOW} more`}
             </dd>
         </>
     );
@@ -112,7 +124,12 @@ function Messages({ reading, event, ink }: { reading: Facts; event: 'error' | 'w
                 {own.slice(0, MOST_MESSAGES).map((message, at) => (
                     <span key={at} className="block">
                         <Breaking text={message[1]} />
-                        {message[2] > 1 && <span className="text-faint"> {message[2]} times</span>}
+                        {message[2] > 1 && (
+                            <span className="text-faint">
+                                {' '}
+                                <Trans>{message[2]} times</Trans>
+                            </span>
+                        )}
                     </span>
                 ))}
             </dd>
@@ -126,10 +143,12 @@ export function LogFacts({ reading }: { reading: Facts }) {
         <>
             {reading.progress === null ? (
                 <p className="said" role="status">
-                    Finished:{' '}
-                    <span className="mono">
-                        <Breaking text={reading.finished === '' ? 'none yet' : reading.finished} />
-                    </span>
+                    <Trans>
+                        Finished:{' '}
+                        <span className="mono">
+                            <Breaking text={reading.finished === '' ? t`none yet` : reading.finished} />
+                        </span>
+                    </Trans>
                 </p>
             ) : (
                 <Progress reading={reading} progress={reading.progress} />

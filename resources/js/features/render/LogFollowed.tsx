@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { ask } from '../../lib/ask';
@@ -37,25 +39,29 @@ export function LogFollowed({ log: first }: { log: LogShown }) {
     );
 
     return (
-        <section className="pt-2" aria-label="Log of the render">
+        <section className="pt-2" aria-label={t`Log of the render`}>
             <p className="flex flex-wrap items-baseline gap-3 text-[13px] text-faint">
                 <span className="mono">
                     <Breaking text={log.name} />
                 </span>
                 <span>
-                    {log.followed ? 'followed as it is written' : 'as it was sent'}
-                    {log.shape !== null && `, read as “${log.shape}”`}
-                    {`; ${bytes(log.read)} of ${bytes(log.size)} read, ${log.at}`}
+                    {log.followed ? t`followed as it is written` : t`as it was sent`}
+                    {log.shape !== null && t`, read as “${log.shape}”`}
+                    {t`; ${bytes(log.read)} of ${bytes(log.size)} read, ${log.at}`}
                 </span>
                 <button
                     type="button"
                     className="link"
                     onClick={() => router.delete(to('log.drop', { log: log.id }), { preserveScroll: true })}
                 >
-                    forget it
+                    <Trans>forget it</Trans>
                 </button>
             </p>
-            {lost && <p className="text-faint">The server does not answer just now.</p>}
+            {lost && (
+                <p className="text-faint">
+                    <Trans>The server does not answer just now.</Trans>
+                </p>
+            )}
             <Fault says={log.fault} />
             {log.reading !== null && <LogFacts reading={log.reading} />}
         </section>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { classes } from '../../lib/classes';
 import { to } from '../../lib/route';
@@ -9,7 +11,11 @@ import { MarkSign } from '../../parts/MarkSign';
 
 function Ready({ job }: { job: PlanJob }) {
     if (job.ready === null) {
-        return <span className="text-red">never: a frame takes longer than the hours that may be used</span>;
+        return (
+            <span className="text-red">
+                <Trans>never: a frame takes longer than the hours that may be used</Trans>
+            </span>
+        );
     }
     const [least, likely, most] = job.ready;
 
@@ -18,7 +24,9 @@ function Ready({ job }: { job: PlanJob }) {
             {likely}
             {least !== most && (
                 <span className="block text-[12.5px] text-faint">
-                    between {least} and {most}
+                    <Trans>
+                        between {least} and {most}
+                    </Trans>
                 </span>
             )}
         </>
@@ -46,15 +54,21 @@ function lateInWords({ word, late }: PlanJob): string {
 function Fits({ fits }: { fits: PlanJob['fits'] }) {
     return fits === null ? null : (
         <span className="block text-[12.5px]">
-            In time: {fits.count === 0 ? 'no frame' : <span className="mono">{fits.range}</span>}
-            {fits.scale !== null && `, or all of it at a scale of ${fits.scale} %`}.
+            <Trans>
+                In time: {fits.count === 0 ? t`no frame` : <span className="mono">{fits.range}</span>}
+                {fits.scale !== null && t`, or all of it at a scale of ${fits.scale} %`}.
+            </Trans>
         </span>
     );
 }
 
 function Due({ job }: { job: PlanJob }) {
     if (job.due === null) {
-        return <span className="text-faint">no date</span>;
+        return (
+            <span className="text-faint">
+                <Trans>no date</Trans>
+            </span>
+        );
     }
     const isLate = job.word === 'late' || job.word === 'never';
 
@@ -89,12 +103,16 @@ function Row({ job, alone }: { job: PlanJob; alone: boolean }) {
                     <Breaking text={job.frames} />
                 </span>
                 <span className="block text-[12.5px] text-faint">
-                    {job.count} {job.count === 1 ? 'frame' : 'frames'}
+                    {job.count} {job.count === 1 ? t`frame` : t`frames`}
                 </span>
             </td>
             <td className="column">
                 {job.perFrame}
-                {job.samples > 1 && <span className="block text-[12.5px] text-faint">from {job.samples} times</span>}
+                {job.samples > 1 && (
+                    <span className="block text-[12.5px] text-faint">
+                        <Trans>from {job.samples} times</Trans>
+                    </span>
+                )}
             </td>
             <td className="column">
                 <Ready job={job} />
@@ -102,19 +120,25 @@ function Row({ job, alone }: { job: PlanJob; alone: boolean }) {
             <td className="column">
                 <Due job={job} />
             </td>
-            <td className="column">{job.disk ?? <span className="text-faint">not known</span>}</td>
+            <td className="column">
+                {job.disk ?? (
+                    <span className="text-faint">
+                        <Trans>not known</Trans>
+                    </span>
+                )}
+            </td>
         </tr>
     );
 }
 
 /** When each is ready, in the order in which they are rendered. */
 export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
-    const columns = ['frames', 'a frame takes', 'ready', 'due', 'disk'];
+    const columns = ['frames', t`a frame takes`, 'ready', 'due', 'disk'];
     const late = plan.jobs.filter((job) => job.word === 'late' || job.word === 'never').length;
 
     return (
         <table className="ledger mt-2">
-            <LedgerHead columns={[...(alone ? [] : ['deliverable']), ...columns].map((name) => [name] as const)} />
+            <LedgerHead columns={[...(alone ? [] : [t`deliverable`]), ...columns].map((name) => [name] as const)} />
             <tbody>
                 {plan.jobs.map((job) => (
                     <Row key={job.id} job={job} alone={alone} />
@@ -123,11 +147,17 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
             {!alone && (
                 <tfoot>
                     <tr>
-                        <td>all of it</td>
-                        <td className="column">{plan.frames} frames</td>
+                        <td>
+                            <Trans>all of it</Trans>
+                        </td>
+                        <td className="column">
+                            <Trans>{plan.frames} frames</Trans>
+                        </td>
                         <td className="column" />
-                        <td className="column">{plan.ready ?? 'never'}</td>
-                        <td className="column">{late} late</td>
+                        <td className="column">{plan.ready ?? t`never`}</td>
+                        <td className="column">
+                            <Trans>{late} late</Trans>
+                        </td>
                         <td className="column">{plan.bytes ?? ''}</td>
                     </tr>
                 </tfoot>
@@ -140,7 +170,7 @@ export function PlanTable({ plan, alone }: { plan: Plan; alone: boolean }) {
 export function FrameList({ plan }: { plan: Plan }) {
     return (
         <CopyButton text={plan.jobs.map((job) => `${job.code}\t${job.frames}`).join('\n')}>
-            Copy the list of frames
+            {t`Copy the list of frames`}
         </CopyButton>
     );
 }

@@ -1,3 +1,6 @@
+import { counted } from '../../lib/frames';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { Heading } from '../../parts/Heading';
@@ -7,28 +10,30 @@ import { PlanTable } from './PlanTable';
 /** When all of it is ready, in a sentence. */
 function readyInWords({ ready, frames, machines }: Plan): string {
     return ready === null
-        ? 'Not all of it can be rendered in these hours.'
-        : `${frames} frames on ${machines} ${machines === 1 ? 'machine' : 'machines'}, begun now: ready ${ready}.`;
+        ? t`Not all of it can be rendered in these hours.`
+        : t`${frames} frames on ${counted(machines, t`machine`, t`machines`)}, begun now: ready ${ready}.`;
 }
 
 /** What would make it be in time. */
 function needInWords({ needed, jobs, ready }: Plan): string {
     if (needed !== null) {
-        return `With ${needed} machines all of it would be in time.`;
+        return t`With ${needed} machines all of it would be in time.`;
     }
     if (jobs.some((job) => job.word === 'late')) {
-        return 'No count of machines would make it.';
+        return t`No count of machines would make it.`;
     }
 
-    return ready === null ? '' : 'All that has a date is in time.';
+    return ready === null ? '' : t`All that has a date is in time.`;
 }
 
 /** All that is due, as one list over one pool of machines. */
 export function Planned({ plan }: { plan: Plan }) {
     return plan.jobs.length === 0 ? (
         <p className="said max-w-[62ch] pt-4">
-            Nothing can be planned yet: no deliverable has frames left to render and a time for one of them. Type the
-            time of a frame on a deliverable’s page “Render”, or bring its log there.
+            <Trans>
+                Nothing can be planned yet: no deliverable has frames left to render and a time for one of them. Type
+                the time of a frame on a deliverable’s page “Render”, or bring its log there.
+            </Trans>
         </p>
     ) : (
         <div aria-live="polite">
@@ -43,8 +48,10 @@ export function Planned({ plan }: { plan: Plan }) {
 /** What is due, and cannot be planned. */
 export function Untimed({ lines }: { lines: RenderPlanPage['untimed'] }) {
     return lines.length === 0 ? null : (
-        <section className="pt-5" aria-label="Without a time">
-            <Heading>Due, and no time of a frame is known</Heading>
+        <section className="pt-5" aria-label={t`Without a time`}>
+            <Heading>
+                <Trans>Due, and no time of a frame is known</Trans>
+            </Heading>
             <ul>
                 {lines.map((each) => (
                     <li key={each.id} className="border-b border-rule py-1">

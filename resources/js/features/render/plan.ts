@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { tell } from '../../lib/ask';
 import { to } from '../../lib/route';
 import { useQuestion } from '../../lib/useQuestion';
@@ -14,7 +15,7 @@ export function useTriedPlan(
     const { answer, fault } = useQuestion(
         asked === null ? null : JSON.stringify(asked),
         (stop) => tell<{ plan: Plan | null }>(to('plan.try', { production }), asked, stop),
-        { wait: 200, otherwise: 'This could not be planned.' },
+        { wait: 200, otherwise: t`This could not be planned.` },
     );
 
     return { tried: answer?.plan ?? null, fault };

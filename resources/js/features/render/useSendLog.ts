@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { tellForm } from '../../lib/ask';
@@ -39,7 +40,7 @@ export function useSendLog(deliverable: number, shape: string) {
             }
             router.reload();
         } catch (trouble) {
-            setFault(sentence(trouble, 'This log could not be sent.'));
+            setFault(sentence(trouble, t`This log could not be sent.`));
         } finally {
             setSent(null);
         }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { bytes } from '../../lib/frames';
@@ -20,7 +22,7 @@ function Paste({ busy, onSend }: { busy: boolean; onSend: (text: string) => void
             }}
         >
             <label htmlFor="pasted" className="aside">
-                Settings as text: a document, USD text, lines, or cells copied from a sheet
+                <Trans>Settings as text: a document, USD text, lines, or cells copied from a sheet</Trans>
             </label>
             <textarea
                 id="pasted"
@@ -29,10 +31,12 @@ function Paste({ busy, onSend }: { busy: boolean; onSend: (text: string) => void
                 className="textarea mono"
                 value={text}
                 onChange={(event) => setText(event.target.value)}
-                placeholder={'resolution = 1920x1080\nfps = 24\nframes = 1001-1096'}
+                placeholder={t`resolution = 1920x1080
+fps = 24
+frames = 1001-1096`}
             />
             <button type="submit" className="btn btn-primary mt-1" disabled={busy || text.trim() === ''}>
-                Check this
+                <Trans>Check this</Trans>
             </button>
         </form>
     );
@@ -47,29 +51,31 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
         <div className="px-6 pt-3">
             <DropPlace
                 id="settings"
-                label="Settings file"
+                label={t`Settings file`}
                 says={
-                    first ? 'Drop the scene’s settings here before you render.' : 'Settings changed? Drop them again.'
+                    first ? t`Drop the scene’s settings here before you render.` : t`Settings changed? Drop them again.`
                 }
-                button={busy ? 'Reading…' : 'Choose a file'}
+                button={busy ? t`Reading…` : t`Choose a file`}
                 busy={busy}
                 accept={SETTINGS_FILES}
                 several={false}
                 onFiles={(files) => void send(files)}
             >
                 <button type="button" className="btn" aria-expanded={pasting} onClick={() => setPasting(!pasting)}>
-                    Paste text
+                    <Trans>Paste text</Trans>
                 </button>
                 <Link href={to('scene.entry', { deliverable })} className="btn">
-                    Type it in
+                    <Trans>Type it in</Trans>
                 </Link>
             </DropPlace>
             {pasting && <Paste busy={busy} onSend={(pasted) => post({ pasted }, () => setPasting(false))} />}
             {sent !== null && (
                 <p className="flex items-center gap-3 pt-1">
-                    <progress className="progress w-64" value={sent.done} max={sent.all} aria-label="Scene sent" />
+                    <progress className="progress w-64" value={sent.done} max={sent.all} aria-label={t`Scene sent`} />
                     <span className="text-faint">
-                        {bytes(sent.done)} of {bytes(sent.all)}
+                        <Trans>
+                            {bytes(sent.done)} of {bytes(sent.all)}
+                        </Trans>
                     </span>
                 </p>
             )}

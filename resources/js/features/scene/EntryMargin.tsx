@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import type { EntryRow, TypedAttempt } from '../../types/views';
@@ -30,7 +31,9 @@ export function EntryMargin({
             <Where row={row} />
             {causes.length > 0 && (
                 <section>
-                    <h2 className="aside pb-1">Why</h2>
+                    <h2 className="aside pb-1">
+                        <Trans>Why</Trans>
+                    </h2>
                     <ol>
                         {causes.map((cause, n) => (
                             <li key={n} className="note">
@@ -42,7 +45,9 @@ export function EntryMargin({
             )}
             {comesTo.length > 0 && (
                 <section>
-                    <h2 className="aside pb-1">What it comes to</h2>
+                    <h2 className="aside pb-1">
+                        <Trans>What it comes to</Trans>
+                    </h2>
                     <dl className="note">
                         {comesTo.map((line) => (
                             <div key={line.id} className="pb-1">

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Breaking } from '../../parts/Breaking';
 import { LedgerHead } from '../../parts/LedgerHead';
 import { MarkSign } from '../../parts/MarkSign';
@@ -15,7 +17,9 @@ function Says({ row, value, answer }: { row: EntryRow; value: string; answer: Ty
         <span id={`s-${row.field}`} className="text-[12.5px]">
             {fault !== undefined && value !== '' && <span className="text-red">{fault}</span>}
             {(fault === undefined || value === '') && read !== undefined && (
-                <span className="text-faint">read as {read}</span>
+                <span className="text-faint">
+                    <Trans>read as {read}</Trans>
+                </span>
             )}
         </span>
     );
@@ -102,10 +106,10 @@ export function EntryTable({
         <table className="ledger mt-2">
             <LedgerHead
                 columns={[
-                    ['setting', '26%'],
-                    ['required', '26%'],
-                    ['in the scene', '36%'],
-                    ['mark', '12%'],
+                    [t`setting`, '26%'],
+                    [t`required`, '26%'],
+                    [t`in the scene`, '36%'],
+                    [t`mark`, '12%'],
                 ]}
             />
             <tbody>
@@ -116,7 +120,11 @@ export function EntryTable({
                         <tr key={row.field} className={at === row.field ? 'touched' : ''}>
                             <th scope="row">
                                 <label htmlFor={`f-${row.field}`}>{row.label}</label>
-                                {row.level === 'should' && <span className="aside"> should</span>}
+                                {row.level === 'should' && (
+                                    <span className="aside">
+                                        <Trans> should</Trans>
+                                    </span>
+                                )}
                             </th>
                             <td className="column mono">
                                 <Breaking text={row.required ?? ''} />
@@ -137,7 +145,9 @@ export function EntryTable({
             <tfoot>
                 <tr>
                     <td colSpan={4}>
-                        {good} of {whole.length} balance
+                        <Trans>
+                            {good} of {whole.length} balance
+                        </Trans>
                     </td>
                 </tr>
             </tfoot>

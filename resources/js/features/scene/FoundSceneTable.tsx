@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { classes } from '../../lib/classes';
 import { to } from '../../lib/route';
@@ -26,13 +28,13 @@ function Owner({
     return (
         <td className="column">
             <select
-                aria-label={`Deliverable of ${scene.label}`}
+                aria-label={t`Deliverable of ${scene.label}`}
                 className={classes('select', scene.deliverable === null && 'border-red!')}
                 value={scene.deliverable ?? ''}
                 disabled={settled}
                 onChange={(event) => onPoint(event.target.value === '' ? null : Number(event.target.value))}
             >
-                <option value="">{scene.perhaps.length > 0 ? 'which of these?' : 'whose is it?'}</option>
+                <option value="">{scene.perhaps.length > 0 ? t`which of these?` : t`whose is it?`}</option>
                 {sorted.map((each) => (
                     <option key={each.id} value={each.id}>
                         {each.code}
@@ -40,7 +42,11 @@ function Owner({
                     </option>
                 ))}
             </select>
-            {twice && <span className="block text-[12.5px] text-ochre">brought twice; the later one counts</span>}
+            {twice && (
+                <span className="block text-[12.5px] text-ochre">
+                    <Trans>brought twice; the later one counts</Trans>
+                </span>
+            )}
         </td>
     );
 }
@@ -48,7 +54,11 @@ function Owner({
 /** What came of a scene. */
 function Result({ result }: { result: KeptScene | undefined }) {
     if (result === undefined) {
-        return <span className="text-faint">not checked yet</span>;
+        return (
+            <span className="text-faint">
+                <Trans>not checked yet</Trans>
+            </span>
+        );
     }
     if (result.fault !== null) {
         return (
@@ -93,10 +103,10 @@ export function FoundSceneTable({
         <table className="ledger mt-2">
             <LedgerHead
                 columns={[
-                    ['came as', '32%'],
-                    ['belongs to', '25%'],
-                    ['settings', '11%'],
-                    ['comes to', '32%'],
+                    [t`came as`, '32%'],
+                    [t`belongs to`, '25%'],
+                    [t`settings`, '11%'],
+                    [t`comes to`, '32%'],
                 ]}
             />
             <tbody>
@@ -115,7 +125,9 @@ export function FoundSceneTable({
                         <td className="column">
                             {scene.settings}
                             {scene.unknown > 0 && (
-                                <span className="block text-[12.5px] text-faint">{scene.unknown} not understood</span>
+                                <span className="block text-[12.5px] text-faint">
+                                    <Trans>{scene.unknown} not understood</Trans>
+                                </span>
                             )}
                         </td>
                         <td className="column">

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Breaking } from '../../parts/Breaking';
 import type { Ledger, ScenePage } from '../../types/views';
 import { PointAt } from './PointAt';
@@ -29,7 +31,9 @@ export function NotUnderstood({
     return many === 0 ? null : (
         <details className="mt-2" open>
             <summary className="cursor-pointer">
-                Not understood: {many} {many === 1 ? 'setting' : 'settings'}, kept and not compared
+                <Trans>
+                    Not understood: {many} {many === 1 ? t`setting` : t`settings`}, kept and not compared
+                </Trans>
             </summary>
             {unknown.length > 0 && (
                 <ul className="mt-1 border-y border-rule">

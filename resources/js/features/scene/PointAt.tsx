@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useId, useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
@@ -22,12 +24,14 @@ function UnitChoice({
 }) {
     return units.length === 0 ? null : (
         <select
-            aria-label={`Unit of ${name}`}
+            aria-label={t`Unit of ${name}`}
             className="select w-auto!"
             value={unit}
             onChange={(event) => onChange(event.target.value)}
         >
-            <option value="">as usual</option>
+            <option value="">
+                <Trans>as usual</Trans>
+            </option>
             {units.map((each) => (
                 <option key={each} value={each}>
                     {each}
@@ -50,7 +54,7 @@ export function PointAt({
     decides: boolean;
 }) {
     const [given, setGiven] = useState({ is: unknown.field ?? '', unit: '', stands: '', all: decides });
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const id = useId();
     const units = fields.find((field) => field.field === given.is)?.units ?? [];
     const means = given.is !== '' && given.is !== '-';
@@ -76,7 +80,9 @@ export function PointAt({
                     <span className="text-faint"> = </span>
                     <Breaking text={unknown.value} />
                 </label>
-                <span className="text-faint">is</span>
+                <span className="text-faint">
+                    <Trans>is</Trans>
+                </span>
                 <FieldChoice
                     id={id}
                     fields={fields}
@@ -91,11 +97,13 @@ export function PointAt({
                 />
                 {means && (
                     <label className="flex items-center gap-1.5">
-                        <span className="text-faint">and “{unknown.value}” means</span>
+                        <span className="text-faint">
+                            <Trans>and “{unknown.value}” means</Trans>
+                        </span>
                         <input
                             className="input w-28!"
                             value={given.stands}
-                            placeholder="what it says"
+                            placeholder={t`what it says`}
                             onChange={(event) => setGiven({ ...given, stands: event.target.value })}
                         />
                     </label>
@@ -108,11 +116,11 @@ export function PointAt({
                             checked={given.all}
                             onChange={(event) => setGiven({ ...given, all: event.target.checked })}
                         />
-                        for the whole production
+                        <Trans>for the whole production</Trans>
                     </label>
                 )}
                 <button type="submit" className="btn" disabled={action.busy || given.is === ''}>
-                    {action.busy ? 'Reading again…' : 'Keep and read again'}
+                    {action.busy ? t`Reading again…` : t`Save and read again`}
                 </button>
             </form>
             <Fault says={action.fault} />

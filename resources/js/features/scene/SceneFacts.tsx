@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { to } from '../../lib/route';
 import { Breaking } from '../../parts/Breaking';
 import type { CheckedScene } from '../../types/views';
@@ -7,7 +9,7 @@ export function ComesTo({ lines }: { lines: CheckedScene['comes_to'] }) {
     return lines.length === 0 ? null : (
         <dl
             className="mt-2 grid grid-cols-[150px_1fr] gap-x-3 border-y border-rule py-1.5"
-            aria-label="What the settings come to"
+            aria-label={t`What the settings come to`}
         >
             {lines.map((line) => (
                 <div key={`${line.part ?? ''}/${line.id}`} className="contents">
@@ -29,20 +31,24 @@ export function NoScene({ deliverable }: { deliverable: number }) {
     return (
         <div className="said max-w-[62ch] px-6 pt-5">
             <p>
-                No settings are known of this scene yet. They are compared with what is asked before anything is
-                rendered: the size and its scale, the range, the rate, the camera, the format, the output name.
+                <Trans>
+                    No settings are known of this scene yet. They are compared with what is asked before anything is
+                    rendered: the size and its scale, the range, the rate, the camera, the format, the output name.
+                </Trans>
             </p>
             <p className="mt-2 text-[15px] text-faint">
-                Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its render
-                settings as USD text, a line for each setting, or a sheet. For an exporter, or to fill in by hand:{' '}
-                <a className="link" href={to('scene.template', { deliverable, format: 'json' })} download>
-                    what is asked as JSON
-                </a>{' '}
-                or{' '}
-                <a className="link" href={to('scene.template', { deliverable, format: 'txt' })} download>
-                    as lines
-                </a>
-                .
+                <Trans>
+                    Settings come as a <span className="mono">plain-ledger/scene</span> document, a scene or its render
+                    settings as USD text, a line for each setting, or a sheet. To fill in, or for an exporter:{' '}
+                    <a className="link" href={to('scene.template', { deliverable, format: 'json' })} download>
+                        what is asked as JSON
+                    </a>{' '}
+                    or{' '}
+                    <a className="link" href={to('scene.template', { deliverable, format: 'txt' })} download>
+                        as lines
+                    </a>
+                    .
+                </Trans>
             </p>
         </div>
     );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { tellForm } from '../../lib/ask';
@@ -12,12 +13,12 @@ const LARGE = 4_000_000;
 const PIECE = 7_000_000;
 
 const SEVERAL =
-    'These are several files, and one scene belongs here. ' +
-    'Many at once are brought on the production’s page “Many scenes”.';
+    t`These are several files, and one scene belongs here. ` +
+    t`Many at once are brought on the production’s page “Many scenes”.`;
 
 /** The settings of one scene on their way to the server; a scene of many megabytes goes piece by piece. */
 export function useBringScene(deliverable: number) {
-    const action = useAction('This could not be read.');
+    const action = useAction(t`This could not be read.`);
     const [sent, setSent] = useState<{ done: number; all: number } | null>(null);
     const { setFault } = action;
     const post = (data: Record<string, string | File>, done?: () => void) =>
@@ -57,7 +58,7 @@ export function useBringScene(deliverable: number) {
                 post({ settings: await asText(file) });
             }
         } catch (trouble) {
-            setFault(sentence(trouble, 'This file could not be read.'));
+            setFault(sentence(trouble, t`This file could not be read.`));
         }
     };
 

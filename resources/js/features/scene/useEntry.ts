@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState, type KeyboardEvent } from 'react';
 import { tell } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -30,11 +31,11 @@ function go(form: HTMLFormElement, from: HTMLInputElement, way: -1 | 1) {
 export function useEntry(deliverable: number, entry: EntrySheet) {
     const { part } = entry;
     const [typed, setTyped] = useState<Record<string, string>>(() => ({ ...entry.typed }));
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const { answer, fault } = useQuestion(
         JSON.stringify(typed),
         (stop) => tell<TypedAttempt>(to('scene.try', { deliverable }), { part, typed }, stop),
-        { wait: 120, otherwise: 'This could not be checked just now.' },
+        { wait: 120, otherwise: t`This could not be checked just now.` },
     );
     const keep = () =>
         action.send('post', to('scene.typed', { deliverable }), { part, typed }, { names: ['settings'] });

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useReducer } from 'react';
 import { tell, tellFiles } from '../../lib/ask';
 import { to } from '../../lib/route';
@@ -76,8 +77,8 @@ async function readAll(production: number, list: File[], take: Take): Promise<Fo
     const files = await Promise.all(list.map(asText));
     let all = NONE;
     for (const [from, some] of batches(files)) {
-        const range = `${from + 1} to ${from + some.length} of ${files.length}`;
-        take({ does: 'say', busy: files.length > some.length ? `Reading ${range} files…` : 'Reading the files…' });
+        const range = t`${from + 1} to ${from + some.length} of ${files.length}`;
+        take({ does: 'say', busy: files.length > some.length ? t`Reading ${range} files…` : t`Reading the files…` });
         const answer = await tellFiles<FoundScenes>(to('scenes.read', { production }), 'files', some);
         all = {
             scenes: [...all.scenes, ...answer.scenes],
@@ -96,7 +97,7 @@ async function checkAll(production: number, { found, done }: State, take: Take) 
         .filter(({ scene, at }) => scene.deliverable !== null && done[at] === undefined);
     for (let from = 0; from < order.length; from += AT_ONCE) {
         const some = order.slice(from, from + AT_ONCE);
-        take({ does: 'say', busy: `Checking ${from + 1} to ${from + some.length} of ${order.length}…` });
+        take({ does: 'say', busy: t`Checking ${from + 1} to ${from + some.length} of ${order.length}…` });
         const scenes = some.map(({ scene: { deliverable, label, content } }) => ({ deliverable, label, content }));
         const answer = await tell<{ done: KeptScene[] }>(to('scenes.store', { production }), { scenes });
         const kept = some.map(({ at }, n) => [at, answer.done[n]] as const);
@@ -112,12 +113,12 @@ export function useManyScenes(production: number) {
             return;
         }
         take({ does: 'begin' });
-        take({ does: 'say', busy: 'Reading the files…' });
+        take({ does: 'say', busy: t`Reading the files…` });
         try {
             take({ does: 'find', found: await readAll(production, list, take) });
         } catch (trouble) {
             take({ does: 'find', found: null });
-            take({ does: 'fail', fault: sentence(trouble, 'These files could not be read.') });
+            take({ does: 'fail', fault: sentence(trouble, t`These files could not be read.`) });
         } finally {
             take({ does: 'say', busy: null });
         }
@@ -127,7 +128,7 @@ export function useManyScenes(production: number) {
         try {
             await checkAll(production, state, take);
         } catch (trouble) {
-            const otherwise = 'These scenes could not be checked. What is marked is done; press again for the rest.';
+            const otherwise = t`These scenes could not be checked. What is marked is done; press again for the rest.`;
             take({ does: 'fail', fault: sentence(trouble, otherwise) });
         } finally {
             take({ does: 'say', busy: null });

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useId, useState } from 'react';
 import { tellForm } from '../../lib/ask';
 import { sentence } from '../../lib/trouble';
@@ -16,7 +17,7 @@ export function ApprovePicture({ to, onPath }: { to: string; onPath: (path: stri
         try {
             onPath((await tellForm<{ path: string }>(to, { picture: file })).path);
         } catch (trouble) {
-            setFault(sentence(trouble, 'This picture could not be sent.'));
+            setFault(sentence(trouble, t`This picture could not be sent.`));
         } finally {
             setBusy(false);
         }
@@ -24,7 +25,7 @@ export function ApprovePicture({ to, onPath }: { to: string; onPath: (path: stri
 
     return (
         <p className="flex flex-wrap items-baseline gap-x-2 pt-1 text-[13px]">
-            <label htmlFor={id}>{busy ? 'Sending…' : 'Upload an approved picture (PNG, JPEG, OpenEXR)'}</label>
+            <label htmlFor={id}>{busy ? t`Sending…` : t`Upload an approved picture (PNG, JPEG, OpenEXR)`}</label>
             <input
                 id={id}
                 type="file"

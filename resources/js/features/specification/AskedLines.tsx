@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { LedgerHead } from '../../parts/LedgerHead';
 import type { AskedLine, ImpliedPart, SetBy } from '../../types/views';
 import { AskedRow } from './AskedRow';
@@ -41,8 +42,8 @@ export function AskedLines({
         <table className="ledger">
             <LedgerHead
                 columns={[
-                    ['requirement', '24%'],
-                    ['required', '32%'],
+                    [t`requirement`, '24%'],
+                    [t`required`, '32%'],
                     [title, '44%'],
                 ]}
             />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef } from 'react';
 import { useFocusBack } from '../../lib/focus';
 import { Breaking } from '../../parts/Breaking';
@@ -29,13 +31,17 @@ function Name({ line, notes }: { line: AskedLine; notes: number[] }) {
     return (
         <th scope="row">
             {line.label}
-            {line.level === 'should' && <span className="aside"> should</span>}
+            {line.level === 'should' && (
+                <span className="aside">
+                    <Trans> should</Trans>
+                </span>
+            )}
             {notes.map((note) => (
                 <a
                     key={note}
                     href={`#note-${note}`}
                     className="note-number ml-1.5 no-underline"
-                    aria-label={`note ${note}`}
+                    aria-label={t`note ${note}`}
                 >
                     {note}
                 </a>
@@ -46,14 +52,18 @@ function Name({ line, notes }: { line: AskedLine; notes: number[] }) {
 
 function Instead({ lower, value }: { lower: NonNullable<ReturnType<typeof below>>; value: string }) {
     return lower.value === value ? (
-        <>, the same as {OF_LAYER[lower.by]}</>
+        <>
+            <Trans>, the same as {OF_LAYER[lower.by]}</Trans>
+        </>
     ) : (
         <>
-            , instead of{' '}
-            <span className="mono not-italic">
-                <Breaking text={lower.value ?? 'nothing'} />
-            </span>{' '}
-            of {OF_LAYER[lower.by]}
+            <Trans>
+                , instead of{' '}
+                <span className="mono not-italic">
+                    <Breaking text={lower.value ?? 'nothing'} />
+                </span>{' '}
+                of {OF_LAYER[lower.by]}
+            </Trans>
         </>
     );
 }
@@ -79,7 +89,7 @@ function Origin({ line, place, editable, saysWho = true, changes }: Props) {
                 <>
                     {' · '}
                     <button type="button" className="link not-italic" onClick={takeBack}>
-                        take back
+                        <Trans>take back</Trans>
                     </button>
                 </>
             )}

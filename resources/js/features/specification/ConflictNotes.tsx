@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ConflictShown, SuggestedChange } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 
@@ -18,9 +19,9 @@ export function ConflictNotes({
     }
 
     return (
-        <section className="mb-5" aria-label="What does not agree">
+        <section className="mb-5" aria-label={t`What does not agree`}>
             <h2 className="pb-1 font-serif text-red italic">
-                {conflicts.length === 1 ? 'This does not agree' : `${conflicts.length} things do not agree`}
+                {conflicts.length === 1 ? t`This does not agree` : t`${conflicts.length} things do not agree`}
             </h2>
             <ol>
                 {conflicts.map(({ conflict, number }) => (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useId, useRef, type FocusEvent, type KeyboardEvent } from 'react';
 import { Breaking } from '../../parts/Breaking';
 import type { ImpliedPart } from '../../types/views';
@@ -17,10 +19,12 @@ function Says({ id, editing }: { id: string; editing: Editing }) {
             {fault !== null && <Breaking text={fault} />}
             {fault === null && understood !== null && (
                 <>
-                    read as{' '}
-                    <span className="mono">
-                        <Breaking text={understood.says ?? ''} />
-                    </span>
+                    <Trans>
+                        read as{' '}
+                        <span className="mono">
+                            <Breaking text={understood.says ?? ''} />
+                        </span>
+                    </Trans>
                 </>
             )}
         </p>
@@ -33,10 +37,10 @@ function Conflict({ editing }: { editing: Editing }) {
         <p role="alert" className="flex flex-wrap items-baseline gap-2 py-1 text-[13px] text-red">
             {editing.state.conflict}
             <button type="button" className="btn" onClick={() => editing.send(false, true)}>
-                Keep mine instead
+                <Trans>Save mine instead</Trans>
             </button>
             <button type="button" className="btn" onClick={() => editing.leave(false)}>
-                Leave theirs
+                <Trans>Leave theirs</Trans>
             </button>
         </p>
     );
@@ -62,21 +66,25 @@ function Foot({ name, editing, mayDrop }: { name: string; editing: Editing; mayD
                 </label>
             ))}
             <label className="sr-only" htmlFor={`${name}-why`}>
-                Why
+                <Trans>Why</Trans>
             </label>
             <input
                 id={`${name}-why`}
                 className="input w-40!"
-                placeholder="why, if it helps"
+                placeholder={t`why, if it helps`}
                 value={state.why}
                 onChange={(event) => take({ does: 'say', why: event.target.value })}
             />
             {mayDrop && (
                 <button type="button" className="link" onClick={() => editing.send(true, false)}>
-                    ask no more
+                    <Trans>remove</Trans>
                 </button>
             )}
-            {isReady && <span className="text-faint">Enter keeps it, Escape leaves it</span>}
+            {isReady && (
+                <span className="text-faint">
+                    <Trans>Enter saves it, Escape cancels</Trans>
+                </span>
+            )}
         </div>
     );
 }
@@ -123,7 +131,7 @@ function ValueField({
                 onChange={(event) => type(event.target.value)}
                 aria-describedby={`${name}-says`}
                 aria-invalid={editing.fault !== null}
-                placeholder={`like ${example}`}
+                placeholder={t`like ${example}`}
                 autoComplete="off"
                 spellCheck={false}
             />

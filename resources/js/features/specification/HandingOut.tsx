@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
@@ -8,29 +10,33 @@ import { Fault } from '../../parts/Fault';
 import type { ConflictShown, SheetLinkShown } from '../../types/views';
 
 const FILES: [string, string, string][] = [
-    ['pdf', 'PDF', 'one page of A4, to print or to attach'],
-    ['md', 'Markdown', 'for a wiki or a ticket'],
-    ['txt', 'Plain text', 'for a message'],
-    ['json', 'Specification document', 'read again by this program, on its pages and its command line'],
+    ['pdf', 'PDF', t`one page of A4, to print or to attach`],
+    ['md', t`Markdown`, t`for a wiki or a ticket`],
+    ['txt', t`Plain text`, t`for a message`],
+    ['json', t`Specification document`, t`read again by this program, on its pages and its command line`],
     [
         'usda',
-        'USD, as text',
-        'a stage with its rate and range, a camera and render settings: a scene can start from it',
+        t`USD, as text`,
+        t`a stage with its rate and range, a camera and render settings: a scene can start from it`,
     ],
-    ['csv', 'Requirements as CSV', 'for a spreadsheet'],
+    ['csv', t`Requirements as CSV`, t`for a spreadsheet`],
 ];
 
 /** What contradicts itself; the sheet says so too. */
 export function NotSettled({ conflicts }: { conflicts: ConflictShown[] }) {
     return conflicts.length === 0 ? null : (
         <section className="mb-5">
-            <h2 className="pb-1 font-serif text-red italic">Not settled yet</h2>
+            <h2 className="pb-1 font-serif text-red italic">
+                <Trans>Not settled yet</Trans>
+            </h2>
             {conflicts.map((conflict) => (
                 <p key={conflict.says} className="note">
                     <Breaking text={conflict.says} />
                 </p>
             ))}
-            <p className="text-[13px] text-faint">The sheet says so on its face until it is settled.</p>
+            <p className="text-[13px] text-faint">
+                <Trans>The sheet says so on its face until it is settled.</Trans>
+            </p>
         </section>
     );
 }
@@ -39,7 +45,9 @@ export function NotSettled({ conflicts }: { conflicts: ConflictShown[] }) {
 export function SheetFiles({ deliverable }: { deliverable: number }) {
     return (
         <section className="mb-5">
-            <h2 className="aside pb-1">As a file</h2>
+            <h2 className="aside pb-1">
+                <Trans>As a file</Trans>
+            </h2>
             <ul className="border-t border-ink">
                 {FILES.map(([format, name, says]) => (
                     <li key={format} className="border-b border-rule py-1.5">
@@ -55,8 +63,8 @@ export function SheetFiles({ deliverable }: { deliverable: number }) {
 }
 
 const KINDS: ['sheet' | 'check', string][] = [
-    ['sheet', 'read the sheet as it then is'],
-    ['check', 'check a folder of their own against it, before they hand it in; nothing of it is kept'],
+    ['sheet', t`read the sheet as it then is`],
+    ['check', t`check a folder of their own against it, before they hand it in; nothing of it is kept`],
 ];
 
 /** What a link is for, and for how long. */
@@ -64,7 +72,7 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
     const [days, setDays] = useState('30');
     const [anyway, setAnyway] = useState(false);
     const [kind, setKind] = useState<'sheet' | 'check'>('sheet');
-    const action = useAction('No link could be made.');
+    const action = useAction(t`No link could be made.`);
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         action.send('post', to('sheet.share', { deliverable }), { days, anyway, kind }, { names: ['days', 'refused'] });
@@ -72,7 +80,9 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
 
     return (
         <form className="border-t border-ink py-2 text-[13px]" onSubmit={submit}>
-            <p className="text-faint">Whoever has the link needs no sign-in, and can do this and nothing else:</p>
+            <p className="text-faint">
+                <Trans>Whoever has the link needs no sign-in, and can do this and nothing else:</Trans>
+            </p>
             {KINDS.map(([key, says]) => (
                 <label key={key} className="mt-1 flex items-start gap-1.5">
                     <input
@@ -86,14 +96,14 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
                 </label>
             ))}
             <label className="mt-1.5 flex items-center gap-1.5">
-                It lasts
+                <Trans>It lasts</Trans>
                 <input
                     className="input w-14!"
                     inputMode="numeric"
                     value={days}
                     onChange={(event) => setDays(event.target.value)}
                 />
-                days
+                <Trans>days</Trans>
             </label>
             {!isSettled && (
                 <label className="mt-1.5 flex items-center gap-1.5">
@@ -103,10 +113,12 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
                         checked={anyway}
                         onChange={(event) => setAnyway(event.target.checked)}
                     />
-                    although it is not settled
+                    <Trans>although it is not settled</Trans>
                 </label>
             )}
-            <button className="btn mt-2">Make a link</button>
+            <button className="btn mt-2">
+                <Trans>Make a link</Trans>
+            </button>
             <Fault says={action.fault} className="pt-1" />
         </form>
     );
@@ -114,28 +126,30 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
 
 function LinkLine({ link }: { link: SheetLinkShown }) {
     const takeBack = () => router.delete(to('sheet.revoke', { link: link.id }), { preserveScroll: true });
-    const opened = `opened ${link.opened} ${link.opened === 1 ? 'time' : 'times'}`;
+    const opened = t`opened ${link.opened} ${link.opened === 1 ? 'time' : 'times'}`;
 
     return (
         <li className="border-t border-rule py-1.5 text-[13px]">
             {link.path === null ? (
                 <span className="text-faint">
-                    {link.state}, was to last until {link.expires}
+                    <Trans>
+                        {link.state}, was to last until {link.expires}
+                    </Trans>
                 </span>
             ) : (
                 <>
                     <a className="link" href={link.path} target="_blank" rel="noreferrer">
-                        {link.kind === 'check' ? 'check a folder, until' : 'open until'} {link.expires}
+                        {link.kind === 'check' ? t`check a folder, until` : t`open until`} {link.expires}
                     </a>
                     <span className="mt-1 flex flex-wrap gap-1.5">
-                        <CopyButton text={window.location.origin + link.path}>Copy the link</CopyButton>
+                        <CopyButton text={window.location.origin + link.path}>{t`Copy the link`}</CopyButton>
                         <button type="button" className="btn" onClick={takeBack}>
-                            Take it back
+                            <Trans>Take it back</Trans>
                         </button>
                     </span>
                 </>
             )}
-            <span className="block text-faint">{link.opened === 0 ? 'not opened yet' : opened}</span>
+            <span className="block text-faint">{link.opened === 0 ? t`not opened yet` : opened}</span>
         </li>
     );
 }
@@ -152,7 +166,9 @@ export function SheetLinks({
 }) {
     return (
         <section>
-            <h2 className="aside pb-1">By a link</h2>
+            <h2 className="aside pb-1">
+                <Trans>By a link</Trans>
+            </h2>
             <NewLink deliverable={deliverable} isSettled={isSettled} />
             <ul>
                 {links.map((link) => (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ImpliedPart } from '../../types/views';
 import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
@@ -6,14 +8,20 @@ import { Outline, RangeRuler } from './Outline';
 /** What a part comes to: figures, ruler, shape, names, as they are asked or as they are being typed. */
 export function Implications({ part, several, typed }: { part: ImpliedPart; several: boolean; typed: boolean }) {
     return (
-        <section className="mb-5" aria-label={`What ${several ? part.name : 'this'} comes to`}>
+        <section className="mb-5" aria-label={t`What ${several ? part.name : 'this'} comes to`}>
             <h2 className="aside pb-1">
-                What this comes to{several && `: ${part.name}`}
-                {typed && <span className="text-ochre"> as typed</span>}
+                <Trans>
+                    What this comes to{several && `: ${part.name}`}
+                    {typed && (
+                        <span className="text-ochre">
+                            <Trans> as typed</Trans>
+                        </span>
+                    )}
+                </Trans>
             </h2>
             {part.consequences.length === 0 ? (
                 <p className="note">
-                    Ask for a range, a rate, a size or names, and what follows from them stands here.
+                    <Trans>Ask for a range, a rate, a size or names, and what follows from them stands here.</Trans>
                 </p>
             ) : (
                 <dl className="border-t border-ink">
@@ -34,11 +42,13 @@ export function Implications({ part, several, typed }: { part: ImpliedPart; seve
             {part.shape !== null && <Outline shape={part.shape} />}
             {part.names !== null && (
                 <div className="pt-3">
-                    <h3 className="aside pb-1">Names{several && ` of ${part.name}`}</h3>
+                    <h3 className="aside pb-1">
+                        <Trans>Names{several && t` of ${part.name}`}</Trans>
+                    </h3>
                     <pre
                         className="mono overflow-x-auto border-y border-rule py-1 text-[12.5px] leading-[1.5]"
                         tabIndex={0}
-                        aria-label="Folders and names"
+                        aria-label={t`Folders and names`}
                     >
                         {part.names.tree.join('\n')}
                     </pre>
@@ -55,7 +65,7 @@ export function Implications({ part, several, typed }: { part: ImpliedPart; seve
                                 )
                                 .join('\n')}
                         >
-                            Copy the names
+                            {t`Copy the names`}
                         </CopyButton>
                     </p>
                 </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../../lib/route';
@@ -36,11 +38,13 @@ export function MarginSum({ sums, parts }: { sums: OfferedSum[]; parts: AskedPar
             open={open}
             onToggle={(event) => setOpen(event.currentTarget.open)}
         >
-            <summary className="aside cursor-pointer">Calculator</summary>
+            <summary className="aside cursor-pointer">
+                <Trans>Calculator</Trans>
+            </summary>
             {open && chosen !== undefined && (
                 <>
                     <select
-                        aria-label="Which sum"
+                        aria-label={t`Which sum`}
                         className="select my-1.5"
                         value={word}
                         onChange={(event) => setWord(event.target.value)}
@@ -54,7 +58,7 @@ export function MarginSum({ sums, parts }: { sums: OfferedSum[]; parts: AskedPar
                     <Sum key={word} calculation={chosen} given={given} narrow />
                     <p className="pt-1 text-[13px]">
                         <Link href={to('calculator')} className="link">
-                            All sums on a page
+                            <Trans>All sums on a page</Trans>
                         </Link>
                     </p>
                 </>

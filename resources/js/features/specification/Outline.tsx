@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Ruler, ShapeShown } from '../../types/views';
 
 /** The picture's shape to scale as it is shown, in a 16:9 frame where that leaves bars. */
@@ -15,7 +17,7 @@ export function Outline({ shape }: { shape: ShapeShown }) {
                 width="236"
                 height={fh * unit + 4}
                 role="img"
-                aria-label={`the shape of the picture, ${shape.aspect} to 1, ${shape.spoken}`}
+                aria-label={t`the shape of the picture, ${shape.aspect} to 1, ${shape.spoken}`}
             >
                 <rect
                     x="2"
@@ -46,7 +48,9 @@ export function Outline({ shape }: { shape: ShapeShown }) {
                     {shape.aspect}
                 </text>
             </svg>
-            <figcaption className="text-[12.5px] text-faint">{shape.spoken}; the dashed frame is 16:9</figcaption>
+            <figcaption className="text-[12.5px] text-faint">
+                <Trans>{shape.spoken}; the dashed frame is 16:9</Trans>
+            </figcaption>
         </figure>
     );
 }
@@ -65,8 +69,8 @@ export function RangeRuler({ ruler }: { ruler: Ruler }) {
                 height={handles ? 46 : 34}
                 role="img"
                 aria-label={
-                    `frames ${first} to ${last}` +
-                    (handles ? `, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : '')
+                    t`frames ${first} to ${last}` +
+                    (handles ? t`, of them ${ruler.cut[0]} to ${ruler.cut[1]} in the cut` : '')
                 }
             >
                 {handles && (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef } from 'react';
 import { isSingleKey, useKeys } from '../../lib/useKeys';
 import { useOpenSet } from '../../lib/useOpenSet';
@@ -13,19 +15,21 @@ import type { Place } from './useEditor';
 function Dropped({ lines, onAsk }: { lines: DroppedLine[]; onAsk: ((line: DroppedLine) => void) | null }) {
     return lines.length === 0 ? null : (
         <p className="pt-2 text-[13px] text-faint">
-            Asked no more here:{' '}
+            <Trans>No longer asked here: </Trans>
             {lines.map((line, at) => (
                 <span key={line.id}>
-                    {at > 0 && '; '}
-                    {line.label.toLowerCase()} <span className="mono">{line.value}</span> of {OF_LAYER[line.from]}
-                    {onAsk !== null && (
-                        <>
-                            {' '}
-                            <button type="button" className="link" onClick={() => onAsk(line)}>
-                                ask again
-                            </button>
-                        </>
-                    )}
+                    <Trans>
+                        {at > 0 && '; '}
+                        {line.label.toLowerCase()} <span className="mono">{line.value}</span> of {OF_LAYER[line.from]}
+                        {onAsk !== null && (
+                            <>
+                                {' '}
+                                <button type="button" className="link" onClick={() => onAsk(line)}>
+                                    <Trans>ask again</Trans>
+                                </button>
+                            </>
+                        )}
+                    </Trans>
                 </span>
             ))}
         </p>
@@ -36,7 +40,11 @@ function Title({ part }: { part: AskedPart }) {
     return (
         <h2 className="title pt-4 text-[18px]">
             {part.name}
-            {part.madeFrom !== null && <span className="aside font-normal"> made from {part.madeFrom}</span>}
+            {part.madeFrom !== null && (
+                <span className="aside font-normal">
+                    <Trans> made from {part.madeFrom}</Trans>
+                </span>
+            )}
         </h2>
     );
 }
@@ -90,7 +98,7 @@ export function PartSheet({
     });
 
     return (
-        <section className="px-6 pb-6" aria-label={several ? part.name : 'What is asked'}>
+        <section className="px-6 pb-6" aria-label={several ? part.name : t`What is asked`}>
             {several && <Title part={part} />}
             <p className="said py-3">
                 <Breaking text={prose} />
@@ -98,7 +106,7 @@ export function PartSheet({
             {editable && (
                 <div className="pb-3">
                     <AskMore
-                        label={several ? `Ask more of ${part.name}` : 'Ask for more'}
+                        label={several ? t`Ask more of ${part.name}` : t`Ask for more`}
                         offered={offered}
                         asked={Object.fromEntries(part.lines.map((line) => [line.id, line.value]))}
                         field={finder}
@@ -110,11 +118,13 @@ export function PartSheet({
                 </div>
             )}
             {part.lines.length === 0 ? (
-                <p className="text-faint">Nothing is asked yet.</p>
+                <p className="text-faint">
+                    <Trans>Nothing is asked yet.</Trans>
+                </p>
             ) : (
                 <AskedLines
                     lines={part.lines}
-                    title="in words, and who set it"
+                    title={t`in words, and who set it`}
                     place={place}
                     layer={layer}
                     editable={editable}

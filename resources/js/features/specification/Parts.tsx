@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState, type SyntheticEvent } from 'react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
@@ -14,16 +16,16 @@ interface Part {
 type Send = (data: Record<string, string | null>, done: () => void) => void;
 
 const DELIVERS: [Delivers, string][] = [
-    ['frames', 'frames, one file each'],
-    ['still', 'one still picture'],
-    ['movie', 'a movie'],
-    ['file', 'another file beside them'],
+    ['frames', t`frames, one file each`],
+    ['still', t`one still picture`],
+    ['movie', t`a movie`],
+    ['file', t`another file beside them`],
 ];
 
 /** What is asked before a part is taken out. */
 const removal = (name: string, usedBy: number): string =>
-    `Take the part “${name}” and all that is asked of it out of the specification?` +
-    (usedBy > 1 ? ` ${usedBy} deliverables share it.` : '');
+    t`Take the part “${name}” and all that is asked of it out of the specification?` +
+    (usedBy > 1 ? t` ${usedBy} deliverables share it.` : '');
 
 function PartLine({ part, mayGo, usedBy, send }: { part: Part; mayGo: boolean; usedBy: number; send: Send }) {
     const [name, setName] = useState<string | null>(null);
@@ -39,7 +41,7 @@ function PartLine({ part, mayGo, usedBy, send }: { part: Part; mayGo: boolean; u
                 <span className="font-semibold">{part.name}</span>
             ) : (
                 <InlineField
-                    label={`What ${part.name} is to be called`}
+                    label={t`What ${part.name} is to be called`}
                     value={name}
                     className="input w-48!"
                     keepsOnBlur={false}
@@ -50,15 +52,15 @@ function PartLine({ part, mayGo, usedBy, send }: { part: Part; mayGo: boolean; u
             )}
             <span className="text-faint">
                 {DELIVERS.find(([word]) => word === part.delivers)?.[1] ?? part.delivers}
-                {part.madeFrom !== null && `, made from ${part.madeFrom}`}
+                {part.madeFrom !== null && t`, made from ${part.madeFrom}`}
             </span>
             <span className="ml-auto flex gap-3 text-[13px]">
                 <button type="button" className="link" onClick={() => setName(part.name)}>
-                    call it otherwise
+                    <Trans>call it otherwise</Trans>
                 </button>
                 {mayGo && (
                     <button type="button" className="link" onClick={remove}>
-                        take out
+                        <Trans>take out</Trans>
                     </button>
                 )}
             </span>
@@ -76,17 +78,17 @@ function AddPart({ parts, send, onClose }: { parts: Part[]; send: Send; onClose:
     return (
         <form className="flex flex-wrap items-end gap-3 py-2" onSubmit={submit}>
             <label className="text-[13px]">
-                Name
+                <Trans>Name</Trans>
                 <input
                     autoFocus
                     className="input block w-40!"
                     value={given.name}
-                    placeholder="preview"
+                    placeholder={t`preview`}
                     onChange={(event) => setGiven({ ...given, name: event.target.value })}
                 />
             </label>
             <label className="text-[13px]">
-                It delivers
+                <Trans>It delivers</Trans>
                 <select
                     className="select block"
                     value={given.delivers}
@@ -100,21 +102,25 @@ function AddPart({ parts, send, onClose }: { parts: Part[]; send: Send; onClose:
                 </select>
             </label>
             <label className="text-[13px]">
-                Made from
+                <Trans>Made from</Trans>
                 <select
                     className="select block"
                     value={given.made_from}
                     onChange={(event) => setGiven({ ...given, made_from: event.target.value })}
                 >
-                    <option value="">nothing of these</option>
+                    <option value="">
+                        <Trans>nothing of these</Trans>
+                    </option>
                     {parts.map((part) => (
                         <option key={part.name}>{part.name}</option>
                     ))}
                 </select>
             </label>
-            <button className="btn btn-primary">Add the part</button>
+            <button className="btn btn-primary">
+                <Trans>Add the part</Trans>
+            </button>
             <button type="button" className="btn" onClick={onClose}>
-                Leave it
+                <Trans>Cancel</Trans>
             </button>
         </form>
     );
@@ -123,14 +129,16 @@ function AddPart({ parts, send, onClose }: { parts: Part[]; send: Send; onClose:
 /** What a specification is made of: its parts added, called otherwise, taken away. */
 export function Parts({ parts, specification, usedBy }: { parts: Part[]; specification: number; usedBy: number }) {
     const [adding, setAdding] = useState(false);
-    const action = useAction('This could not be kept.');
+    const action = useAction(t`This could not be saved.`);
     const names = ['name', 'to', 'delivers', 'refused'];
     const send: Send = (data, done) =>
         action.send('post', to('specification.parts', { specification }), data, { names, done });
 
     return (
-        <section className="mx-6 mt-2 mb-10 max-w-[640px]" aria-label="Parts">
-            <h2 className="title border-b border-edge pb-1 text-[16px]">Parts</h2>
+        <section className="mx-6 mt-2 mb-10 max-w-[640px]" aria-label={t`Parts`}>
+            <h2 className="title border-b border-edge pb-1 text-[16px]">
+                <Trans>Parts</Trans>
+            </h2>
             <ul>
                 {parts.map((part) => (
                     <PartLine key={part.name} part={part} mayGo={parts.length > 1} usedBy={usedBy} send={send} />
@@ -141,11 +149,13 @@ export function Parts({ parts, specification, usedBy }: { parts: Part[]; specifi
             ) : (
                 <p className="py-1.5 text-[13px]">
                     <button type="button" className="link" onClick={() => setAdding(true)}>
-                        Add a part
+                        <Trans>Add a part</Trans>
                     </button>{' '}
                     <span className="text-faint">
-                        such as a preview movie, a still, a companion file
-                        {usedBy > 1 && `; it holds for all ${usedBy} that share this specification`}
+                        <Trans>
+                            such as a preview movie, a still, a companion file
+                            {usedBy > 1 && t`; it holds for all ${usedBy} that share this specification`}
+                        </Trans>
                     </span>
                 </p>
             )}

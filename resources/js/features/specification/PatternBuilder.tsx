@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState, type DragEvent, type KeyboardEvent, type RefObject } from 'react';
 import { classes } from '../../lib/classes';
 import { blocks, isNumber, joined, moved, PIECES, SEPARATORS, written, type Block } from './pattern';
@@ -78,14 +80,14 @@ function press(event: KeyboardEvent<HTMLUListElement>, { list, place, go, move, 
 }
 
 function BlockButton({ block, n, own, dragged }: { block: Block; n: number; own: Blocks; dragged: boolean }) {
-    const kind = block.kind === 'text' ? `text ${block.text}` : `piece ${said(block)}`;
+    const kind = block.kind === 'text' ? t`text ${block.text}` : t`piece ${said(block)}`;
 
     return (
         <button
             type="button"
             tabIndex={n === own.place ? 0 : -1}
             aria-pressed={n === own.place}
-            aria-label={`${kind}, ${n + 1} of ${own.list.length}`}
+            aria-label={t`${kind}, ${n + 1} of ${own.list.length}`}
             onClick={() => own.choose(n)}
             onFocus={() => own.choose(n)}
             className={classes(
@@ -115,7 +117,7 @@ function Row({ own, row }: { own: Blocks; row: RefObject<HTMLUListElement | null
         <ul
             ref={row}
             className="flex flex-wrap items-stretch gap-y-1"
-            aria-label="Pieces of the pattern: arrows go along, Alt and arrows move one, Delete takes it out"
+            aria-label={t`Pieces of the pattern: arrows go along, Alt and arrows move one, Delete takes it out`}
             onKeyDown={(event) => press(event, own)}
         >
             {own.list.map((block, n) => (
@@ -143,7 +145,7 @@ function OwnField({ block, onChange }: { block: Block; onChange: (block: Block) 
     if (block.kind === 'text') {
         return (
             <label className="flex items-center gap-1.5">
-                text
+                <Trans>text</Trans>
                 <input
                     data-own
                     className="input mono w-28!"
@@ -156,14 +158,14 @@ function OwnField({ block, onChange }: { block: Block; onChange: (block: Block) 
     if (!isNumber(block)) {
         return (
             <span className="text-faint">
-                {PIECES.find((each) => each.name === block.name)?.says ?? 'a value of your own'}
+                {PIECES.find((each) => each.name === block.name)?.says ?? t`a value of your own`}
             </span>
         );
     }
 
     return (
         <label className="flex items-center gap-1.5">
-            digits of {block.name}
+            <Trans>digits of {block.name}</Trans>
             <input
                 data-own
                 className="input mono w-12!"
@@ -186,7 +188,7 @@ function Chosen({ own }: { own: Blocks }) {
         <div className="flex flex-wrap items-center gap-2 pt-2 text-[13px]">
             <OwnField block={block} onChange={own.change} />
             <button type="button" className="link" disabled={place === 0} onClick={() => own.move(place, place - 1)}>
-                earlier
+                <Trans>earlier</Trans>
             </button>
             <button
                 type="button"
@@ -194,10 +196,10 @@ function Chosen({ own }: { own: Blocks }) {
                 disabled={place >= list.length - 1}
                 onClick={() => own.move(place, place + 1)}
             >
-                later
+                <Trans>later</Trans>
             </button>
             <button type="button" className="link" onClick={own.remove}>
-                take out
+                <Trans>take out</Trans>
             </button>
         </div>
     );
@@ -213,8 +215,10 @@ function Additions({ own, folder }: { own: Blocks; folder: boolean }) {
             : own.insert({ kind: 'piece', name, after });
 
     return (
-        <div className="flex flex-wrap items-center gap-1 pt-2 text-[13px]" role="group" aria-label="Add a piece">
-            <span className="aside pr-1">add</span>
+        <div className="flex flex-wrap items-center gap-1 pt-2 text-[13px]" role="group" aria-label={t`Add a piece`}>
+            <span className="aside pr-1">
+                <Trans>add</Trans>
+            </span>
             {PIECES.filter((piece) => !folder || !ONCE.includes(piece.name)).map((piece) => (
                 <button
                     key={piece.name}
@@ -234,7 +238,7 @@ function Additions({ own, folder }: { own: Blocks; folder: boolean }) {
                 <button
                     key={separator}
                     type="button"
-                    aria-label={`text ${separator}`}
+                    aria-label={t`text ${separator}`}
                     className={classes(
                         'mono min-w-6 cursor-pointer border border-rule border-dashed px-1.5',
                         'text-link hover:border-link',
@@ -263,7 +267,9 @@ export function PatternBuilder({
     return (
         <div data-builder className="my-1 border border-rule px-2 py-2">
             {own.list.length === 0 ? (
-                <p className="text-[13px] text-faint">No pieces yet. Add some, or type the pattern above.</p>
+                <p className="text-[13px] text-faint">
+                    <Trans>No pieces yet. Add some, or type the pattern above.</Trans>
+                </p>
             ) : (
                 <Row own={own} row={own.row} />
             )}

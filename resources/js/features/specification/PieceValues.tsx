@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { refusal } from '../../lib/trouble';
 import { Breaking } from '../../parts/Breaking';
@@ -45,14 +47,20 @@ export function PieceValues({
                 onEdit={() => setEditing(name)}
             />
         ) : (
-            <Breaking text={values[name] ?? 'nothing yet'} />
+            <Breaking text={values[name] ?? t`nothing yet`} />
         );
     };
 
     return (
-        <section className="mb-5" aria-label="Pieces of names">
-            <h2 className="aside pb-1">Pieces of names</h2>
-            {names.length === 0 && <p className="note">Nothing stands for a piece here yet.</p>}
+        <section className="mb-5" aria-label={t`Pieces of names`}>
+            <h2 className="aside pb-1">
+                <Trans>Pieces of names</Trans>
+            </h2>
+            {names.length === 0 && (
+                <p className="note">
+                    <Trans>Nothing stands for a piece here yet.</Trans>
+                </p>
+            )}
             <dl className="border-t border-ink">
                 {names.map((name) => (
                     <div key={name} className="flex items-baseline justify-between gap-3 border-b border-rule py-0.5">
@@ -65,7 +73,7 @@ export function PieceValues({
                                     className="link ml-2 font-sans text-[12.5px]"
                                     onClick={() => changes.send('patch', keep, { name, value: '' })}
                                 >
-                                    take back
+                                    <Trans>take back</Trans>
                                 </button>
                             )}
                         </dd>
@@ -103,7 +111,7 @@ function Value({
             { name, value: value.trim() },
             {
                 kept: onDone,
-                refused: (errors) => setFault(refusal(errors, 'This could not be kept.', 'value', 'name', 'refused')),
+                refused: (errors) => setFault(refusal(errors, t`This could not be saved.`, 'value', 'name', 'refused')),
             },
         );
     };

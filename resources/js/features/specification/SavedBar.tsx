@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Changes } from './changes';
 
 /** Whether everything is kept, and the way back. */
@@ -7,7 +9,7 @@ export function SavedBar({ changes }: { changes: Changes }) {
     return (
         <span className="flex items-baseline gap-3 text-[13px] whitespace-nowrap">
             <span role="status" className={state.kind === 'refused' ? 'text-red' : 'text-faint'}>
-                {state.kind === 'still' ? 'Everything is kept' : state.says}
+                {state.kind === 'still' ? t`Everything is saved` : state.says}
             </span>
             <button
                 type="button"
@@ -15,7 +17,7 @@ export function SavedBar({ changes }: { changes: Changes }) {
                 disabled={!changes.canUndo}
                 onClick={changes.undo}
             >
-                Undo
+                <Trans>Undo</Trans>
             </button>
             <button
                 type="button"
@@ -23,7 +25,7 @@ export function SavedBar({ changes }: { changes: Changes }) {
                 disabled={!changes.canRedo}
                 onClick={changes.redo}
             >
-                Redo
+                <Trans>Redo</Trans>
             </button>
         </span>
     );

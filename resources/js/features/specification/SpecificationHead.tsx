@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { Radios } from '../../parts/Field';
@@ -7,7 +9,7 @@ import { SavedBar } from './SavedBar';
 
 /** Which specification it is, and the ways from here. */
 function Source({ deliverable, asked, editable }: { deliverable: DeliverableHead; asked: Asked; editable: boolean }) {
-    const says = `${deliverable.specification}, revision ${deliverable.revision}`;
+    const says = t`${deliverable.specification}, revision ${deliverable.revision}`;
 
     return (
         <span className="text-[13px] text-faint">
@@ -18,10 +20,10 @@ function Source({ deliverable, asked, editable }: { deliverable: DeliverableHead
             ) : (
                 says
             )}
-            {asked.usedBy > 1 && `, shared by ${asked.usedBy} deliverables`}
+            {asked.usedBy > 1 && t`, shared by ${asked.usedBy} deliverables`}
             {' · '}
             <Link href={to('hand-out', { deliverable: deliverable.id })} className="link">
-                Hand it out
+                <Trans>Hand it out</Trans>
             </Link>
         </span>
     );
@@ -32,7 +34,7 @@ function Others({ others, changed }: { others: string[]; changed: string | null 
     return others.length === 0 && changed === null ? null : (
         <p role="status" className="mt-1 text-[13px] text-ochre">
             {changed}{' '}
-            {others.length > 0 && `${others.join(' and ')} ${others.length === 1 ? 'has' : 'have'} this open as well.`}
+            {others.length > 0 && t`${others.join(' and ')} ${others.length === 1 ? 'has' : 'have'} this open as well.`}
         </p>
     );
 }
@@ -55,11 +57,11 @@ export function SpecificationHead({
     changes: Changes;
     presence: { others: string[]; changed: string | null };
 }) {
-    const shared = asked.usedBy > 1 ? `all ${asked.usedBy} that share it` : 'its specification';
+    const shared = asked.usedBy > 1 ? t`all ${asked.usedBy} that share it` : t`its specification`;
     const scopes = [
-        ['deliverable', `${deliverable.code} only`],
+        ['deliverable', t`${deliverable.code} only`],
         ['specification', shared],
-        ['house', 'the whole house'],
+        ['house', t`the whole house`],
     ] as const;
 
     return (
@@ -70,17 +72,23 @@ export function SpecificationHead({
             </p>
             {editable ? (
                 <fieldset className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[13px]">
-                    <legend className="float-left mr-3">A change holds for</legend>
+                    <legend className="float-left mr-3">
+                        <Trans>A change holds for</Trans>
+                    </legend>
                     <Radios name="scope" words={scopes} chosen={scope} onChoose={onScope} />
                 </fieldset>
             ) : (
-                <p className="aside text-[13px]">Only a coordinator or an instructor changes what is asked.</p>
+                <p className="aside text-[13px]">
+                    <Trans>Only a coordinator or an instructor changes what is asked.</Trans>
+                </p>
             )}
             {editable && <Others {...presence} />}
             {asked.notUnderstood.length > 0 && (
                 <p className="mt-1 text-ochre">
-                    Not understood, kept and not compared:{' '}
-                    <span className="mono">{asked.notUnderstood.join(', ')}</span>
+                    <Trans>
+                        Not understood, kept and not compared:{' '}
+                        <span className="mono">{asked.notUnderstood.join(', ')}</span>
+                    </Trans>
                 </p>
             )}
         </div>

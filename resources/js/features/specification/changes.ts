@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useCallback, useSyncExternalStore } from 'react';
 import { to } from '../../lib/route';
@@ -34,12 +35,44 @@ export interface Changes {
     send: (method: 'patch' | 'post', url: string, data: Data, done?: Outcome) => void;
 }
 
+/** So many of them outlast a reload. */
+const MOST_KEPT = 100;
+
 const EMPTY: Stacks = { undo: [], redo: [], state: { kind: 'still', says: '' } };
 const all = new Map<string, Stacks>();
 const listeners = new Set<() => void>();
 
+/** Where they outlast a reload: as long as the window is open, and nowhere else. */
+const stored = (key: string): string => `changes:${key}`;
+
+function restored(key: string): Stacks {
+    try {
+        const { undo, redo } = JSON.parse(sessionStorage.getItem(stored(key)) ?? '{}') as Partial<Stacks>;
+
+        return { ...EMPTY, undo: numbers(undo), redo: numbers(redo) };
+    } catch {
+        return EMPTY;
+    }
+}
+
+const numbers = (list: unknown): number[] =>
+    Array.isArray(list) ? list.filter((each): each is number => Number.isInteger(each)).slice(-MOST_KEPT) : [];
+
+function stacksOf(key: string): Stacks {
+    const known = all.get(key) ?? restored(key);
+    all.set(key, known);
+
+    return known;
+}
+
 function put(key: string, change: (stacks: Stacks) => Stacks): void {
-    all.set(key, change(all.get(key) ?? EMPTY));
+    const next = change(stacksOf(key));
+    all.set(key, next);
+    try {
+        sessionStorage.setItem(stored(key), JSON.stringify({ undo: next.undo, redo: next.redo }));
+    } catch {
+        // where nothing can be kept, they last as long as the page
+    }
     listeners.forEach((listener) => listener());
 }
 
@@ -91,10 +124,10 @@ function clock(): string {
 
 const WORK = { preserveScroll: true, preserveState: true };
 
-const OUT_OF_REACH = { value: 'The server cannot be reached. What you typed is still here; try again.' };
+const OUT_OF_REACH = { value: t`The server cannot be reached. What you typed is still here; try again.` };
 
 function send(key: string, method: 'patch' | 'post', url: string, data: Data, done: Outcome): void {
-    tell(key, 'keeping', 'Keeping…');
+    tell(key, 'keeping', t`Saving…`);
     underWay++;
     router.visit(url, {
         ...WORK,
@@ -106,19 +139,19 @@ function send(key: string, method: 'patch' | 'post', url: string, data: Data, do
             put(key, (was) => ({
                 undo: typeof change === 'number' ? [...was.undo, change] : was.undo,
                 redo: typeof change === 'number' ? [] : was.redo,
-                state: { kind: 'kept', says: `Kept at ${clock()}` },
+                state: { kind: 'kept', says: t`Saved at ${clock()}` },
             }));
             done.kept?.();
         },
         onError: (errors) => {
             // what was typed is still in its field
             waiting = null;
-            tell(key, 'refused', 'Not kept');
+            tell(key, 'refused', t`Not saved`);
             done.refused?.(errors);
         },
         onNetworkError: () => {
             waiting = null;
-            tell(key, 'refused', 'Not kept: the server cannot be reached');
+            tell(key, 'refused', t`Not saved: the server cannot be reached`);
             done.refused?.(OUT_OF_REACH);
 
             return false;
@@ -128,13 +161,13 @@ function send(key: string, method: 'patch' | 'post', url: string, data: Data, do
 
 /** Takes the last change back, or makes the one again that was taken back last. */
 function turn(key: string, way: Way): void {
-    const change = (all.get(key) ?? EMPTY)[way].at(-1);
+    const change = stacksOf(key)[way].at(-1);
     if (change === undefined) {
         return;
     }
     const other = way === 'undo' ? 'redo' : 'undo';
     const without = (was: Stacks) => ({ ...was, [way]: was[way].slice(0, -1) });
-    tell(key, 'keeping', 'Keeping…');
+    tell(key, 'keeping', t`Saving…`);
     underWay++;
     router.post(
         to('change.turn', { change, way }),
@@ -144,12 +177,12 @@ function turn(key: string, way: Way): void {
             onFinish: arrived,
             onSuccess: () => {
                 put(key, (was) => ({ ...without(was), [other]: [...was[other], change] }));
-                tell(key, 'kept', way === 'undo' ? `Taken back at ${clock()}` : `Made again at ${clock()}`);
+                tell(key, 'kept', way === 'undo' ? t`Undone at ${clock()}` : t`Redone at ${clock()}`);
             },
             // it was changed again meanwhile, by whomever: it cannot be turned any more
             onError: () => {
                 put(key, without);
-                tell(key, 'refused', 'Not taken back');
+                tell(key, 'refused', t`Not undone`);
             },
         },
     );
@@ -170,7 +203,7 @@ function wayOf(event: KeyboardEvent): Way | null {
 
 /** @param key names the page */
 export function useChanges(key: string): Changes {
-    const stacks = useSyncExternalStore(listen, () => all.get(key) ?? EMPTY);
+    const stacks = useSyncExternalStore(listen, () => stacksOf(key));
     const sendOwn = useCallback<Changes['send']>(
         (method, url, data, done = {}) => send(key, method, url, data, done),
         [key],

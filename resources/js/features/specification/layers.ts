@@ -1,18 +1,19 @@
+import { t } from '@lingui/core/macro';
 import type { AskedLine, SetBy } from '../../types/views';
 
 /** Which layer says what, in words. */
 
 export const SET_BY: Record<SetBy, string> = {
     house: 'house',
-    specification: 'this specification',
-    deliverable: 'this deliverable',
+    specification: t`this specification`,
+    deliverable: t`this deliverable`,
 };
 
 /** Whose it is, behind “of”. */
 export const OF_LAYER: Record<SetBy, string> = {
-    house: 'the house',
-    specification: 'its specification',
-    deliverable: 'its specification',
+    house: t`the house`,
+    specification: t`its specification`,
+    deliverable: t`its specification`,
 };
 
 const ORDER: SetBy[] = ['house', 'specification', 'deliverable'];

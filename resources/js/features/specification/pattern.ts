@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { AskedPart } from '../../types/views';
 
 /** A name pattern as blocks that can be moved; whether it can be used is the server's word. */
@@ -11,19 +12,19 @@ export interface KnownPiece {
 }
 
 export const PIECES: KnownPiece[] = [
-    { name: 'production', after: '', says: 'code of the production' },
-    { name: 'shot', after: '', says: 'code of the deliverable' },
+    { name: 'production', after: '', says: t`code of the production` },
+    { name: 'shot', after: '', says: t`code of the deliverable` },
     { name: 'task', after: '', says: 'task' },
-    { name: 'part', after: '', says: 'part of the specification' },
+    { name: 'part', after: '', says: t`part of the specification` },
     { name: 'pass', after: '', says: 'pass' },
     { name: 'camera', after: '', says: 'camera' },
     { name: 'version', after: '3', says: 'version' },
-    { name: 'frame', after: '4', says: 'frame number' },
-    { name: 'resolution', after: '', says: 'width x height' },
-    { name: 'rate', after: '', says: 'frames a second' },
-    { name: 'date', after: '', says: 'day it is delivered, 20261124' },
-    { name: 'learner', after: '', says: 'whose work it is' },
-    { name: 'ext', after: '', says: 'extension of the format' },
+    { name: 'frame', after: '4', says: t`frame number` },
+    { name: 'resolution', after: '', says: t`width x height` },
+    { name: 'rate', after: '', says: t`frames a second` },
+    { name: 'date', after: '', says: t`day it is delivered, 20261124` },
+    { name: 'learner', after: '', says: t`whose work it is` },
+    { name: 'ext', after: '', says: t`extension of the format` },
 ];
 
 /** Pieces whose value comes from the frame, the pass or the format, not from a value given for it. */

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { router } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { tell } from '../../lib/ask';
@@ -31,8 +32,8 @@ export function usePresence(
         token.current = now.token;
         setChanged(
             now.by === null || now.by === me
-                ? 'Changed in another window; this is how it stands now.'
-                : `${now.by} changed this at ${now.at ?? ''}; this is how it stands now.`,
+                ? t`Changed in another window; this is how it stands now.`
+                : t`${now.by} changed this at ${now.at ?? ''}; this is how it stands now.`,
         );
         router.reload({ only: ['asked', 'deliverable'] });
     };

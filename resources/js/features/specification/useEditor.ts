@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useReducer, useRef } from 'react';
 import { tell } from '../../lib/ask';
 import { refusal } from '../../lib/trouble';
@@ -103,7 +104,7 @@ function useKeep(
         sending.current = false;
         take(
             errors.conflict === undefined
-                ? { does: 'refuse', says: refusal(errors, 'This could not be kept.', 'value', 'refused') }
+                ? { does: 'refuse', says: refusal(errors, t`This could not be saved.`, 'value', 'refused') }
                 : { does: 'meet', conflict: errors.conflict },
         );
     };

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { counted } from '../../lib/frames';
 import { to } from '../../lib/route';
@@ -24,11 +26,13 @@ function Whose({ page, piece, place }: { page: TreePage; piece: TreePiece | null
     return (
         <select
             className="select w-auto! max-w-56"
-            aria-label={`Whose is ${place}`}
+            aria-label={t`Whose is ${place}`}
             value={tree?.byHand[place] ?? ''}
             onChange={(event) => assign(event.target.value)}
         >
-            <option value="">nobody’s, so far</option>
+            <option value="">
+                <Trans>nobody’s, so far</Trans>
+            </option>
             {sorted.map(({ id, code, title }) => (
                 <option key={id} value={String(id)}>
                     {`${code}, ${title}${candidates.includes(String(id)) ? ' (fits)' : ''}`}
@@ -51,7 +55,7 @@ function Pieces({ page, title, pieces }: { page: TreePage; title: string; pieces
                         <span className="mono min-w-0 grow text-[13px]">
                             <Breaking text={placeOf(piece)} />{' '}
                             <span className="text-faint">
-                                {piece.frames} · {counted(piece.files, 'file')}
+                                {piece.frames} · {counted(piece.files, t`file`, t`files`)}
                             </span>
                         </span>
                         <Whose page={page} piece={piece} place={placeOf(piece)} />
@@ -69,16 +73,18 @@ export function NobodysPieces({ page }: { page: TreePage }) {
 
     return tree === null ? null : (
         <>
-            <Pieces page={page} title="Fits several alike" pieces={tree.several} />
-            <Pieces page={page} title="Nobody asked for" pieces={tree.none} />
+            <Pieces page={page} title={t`Fits several alike`} pieces={tree.several} />
+            <Pieces page={page} title={t`Nobody asked for`} pieces={tree.none} />
             {tree.noneCount > tree.none.length && (
                 <p className="px-6 pt-1 text-faint">
-                    and {(tree.noneCount - tree.none.length).toLocaleString('en')} more
+                    <Trans>and {(tree.noneCount - tree.none.length).toLocaleString('en')} more</Trans>
                 </p>
             )}
             {byHand.length > 0 && (
                 <section className="px-6 pt-5">
-                    <h2 className="aside border-b border-ink pb-1">Assigned by hand</h2>
+                    <h2 className="aside border-b border-ink pb-1">
+                        <Trans>Assigned by hand</Trans>
+                    </h2>
                     <ul>
                         {byHand.map((place) => (
                             <li key={place} className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1.5">

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { Folded } from '../../parts/Folded';
@@ -16,7 +18,7 @@ function Line({ line }: { line: TreeLine }) {
                 </Link>
             </th>
             <td className="py-1.5 pr-3">
-                {line.files === 0 ? 'nothing was delivered' : line.says}
+                {line.files === 0 ? t`nothing was delivered` : line.says}
                 {line.cause !== null && (
                     <span className="block text-[13px] text-faint">
                         <Folded text={line.cause} most={200} />
@@ -36,21 +38,21 @@ export function TreeLines({ lines, totals }: { lines: TreeLine[]; totals: TreeTo
         <table className="mx-6 mt-3 w-[calc(100%-48px)]">
             <thead>
                 <tr className="border-b border-ink text-left text-[13px]">
-                    <th scope="col" className="font-normal" aria-label="verdict" />
+                    <th scope="col" className="font-normal" aria-label={t`verdict`} />
                     <th scope="col" className="aside py-1 font-normal">
-                        deliverable
+                        <Trans>deliverable</Trans>
                     </th>
                     <th scope="col" className="aside py-1 font-normal">
-                        how it stands
+                        <Trans>how it stands</Trans>
                     </th>
                     <th scope="col" className="aside py-1 pr-3 text-right font-normal">
-                        files
+                        <Trans>files</Trans>
                     </th>
                     <th scope="col" className="aside py-1 pr-3 text-right font-normal">
-                        missing
+                        <Trans>missing</Trans>
                     </th>
                     <th scope="col" className="aside py-1 font-normal">
-                        folder
+                        <Trans>folder</Trans>
                     </th>
                 </tr>
             </thead>
@@ -63,10 +65,12 @@ export function TreeLines({ lines, totals }: { lines: TreeLine[]; totals: TreeTo
                 <tr className="border-t-[3px] border-double border-ink font-semibold">
                     <td />
                     <th scope="row" className="py-1.5 text-left">
-                        {totals.deliverables} in all
+                        <Trans>{totals.deliverables} in all</Trans>
                     </th>
                     <td className="py-1.5">
-                        {totals.balanced} balanced, {totals.unbalanced} not, {totals.open} open
+                        <Trans>
+                            {totals.balanced} balanced, {totals.unbalanced} not, {totals.open} open
+                        </Trans>
                     </td>
                     <td className="mono py-1.5 pr-3 text-right">{totals.files_answering.toLocaleString('en')}</td>
                     <td className="mono py-1.5 pr-3 text-right">{totals.frames_missing.toLocaleString('en')}</td>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { to } from '../../lib/route';
@@ -11,7 +13,7 @@ const EVERY = 1000;
 
 /** How far it is, asked for again and again. */
 function UnderWay({ tree, production }: { tree: ShownTree; production: number }) {
-    const action = useAction('It could not be stopped.');
+    const action = useAction(t`It could not be stopped.`);
     usePolling(async () => {
         await new Promise<void>((done) => router.reload({ only: ['tree'], onFinish: () => done() }));
 
@@ -21,12 +23,12 @@ function UnderWay({ tree, production }: { tree: ShownTree; production: number })
     const all = progress?.all ?? null;
 
     return (
-        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label="Tree being looked through">
+        <section className="mx-6 my-3 border border-edge px-3 py-2" aria-label={t`Tree being looked through`}>
             <p className="flex items-baseline gap-3">
                 <span className="said" role="status">
                     {progress === null || all === null
-                        ? 'Reading names.'
-                        : `${progress.done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`}
+                        ? t`Reading names.`
+                        : t`${progress.done.toLocaleString('en')} of ${all.toLocaleString('en')} files read.`}
                 </span>
                 <button
                     type="button"
@@ -34,14 +36,14 @@ function UnderWay({ tree, production }: { tree: ShownTree; production: number })
                     disabled={action.busy}
                     onClick={() => action.send('delete', to('tree.stop', { production }))}
                 >
-                    Stop
+                    <Trans>Stop</Trans>
                 </button>
             </p>
             <progress
                 className="progress mt-1"
                 value={all === null ? undefined : progress?.done}
                 max={all ?? 1}
-                aria-label="Files read"
+                aria-label={t`Files read`}
             />
             <p className="mono text-[12.5px] text-faint [overflow-wrap:anywhere]">{progress?.at}</p>
             <Fault says={action.fault} />
@@ -56,17 +58,22 @@ function Said({ tree, choosing, onChoose }: { tree: ShownTree; choosing: boolean
         <div className="px-6 pt-3">
             {totals !== null && (
                 <p className="said">
-                    {totals.balanced} of {totals.deliverables} balance.{' '}
-                    {totals.frames_missing > 0 && `${totals.frames_missing.toLocaleString('en')} frames are missing. `}
-                    {totals.nothing_delivered > 0 && `Nothing was delivered of ${totals.nothing_delivered}.`}
+                    <Trans>
+                        {totals.balanced} of {totals.deliverables} balance.{' '}
+                        {totals.frames_missing > 0 &&
+                            t`${totals.frames_missing.toLocaleString('en')} frames are missing. `}
+                        {totals.nothing_delivered > 0 && t`Nothing was delivered of ${totals.nothing_delivered}.`}
+                    </Trans>
                 </p>
             )}
             <p className="mt-1 flex flex-wrap items-center gap-3 text-[13px] text-faint">
                 <span>
-                    in <span className="mono [overflow-wrap:anywhere]">{tree.place}</span>, looked through {tree.at}
+                    <Trans>
+                        in <span className="mono [overflow-wrap:anywhere]">{tree.place}</span>, looked through {tree.at}
+                    </Trans>
                 </span>
                 <button type="button" className="btn" aria-expanded={choosing} onClick={onChoose}>
-                    {choosing ? 'Leave it' : 'Another tree'}
+                    {choosing ? t`Cancel` : t`Another tree`}
                 </button>
             </p>
         </div>
@@ -77,7 +84,7 @@ function Said({ tree, choosing, onChoose }: { tree: ShownTree; choosing: boolean
 function ChooseTree({ page, onBegun }: { page: TreePage; onBegun: () => void }) {
     const { tree, roots } = page;
     const production = page.book.production.id;
-    const action = useAction('This tree could not be looked through.');
+    const action = useAction(t`This tree could not be looked through.`);
     const begin = (at: Choice) =>
         action.send(
             'post',
@@ -100,7 +107,7 @@ function ChooseTree({ page, onBegun }: { page: TreePage; onBegun: () => void }) 
                     disabled={action.busy || !ready}
                     onClick={() => begin(at)}
                 >
-                    Look through this tree
+                    <Trans>Look through this tree</Trans>
                 </button>
             )}
         </FolderBrowser>
@@ -120,8 +127,10 @@ export function TreeTop({ page }: { page: TreePage }) {
         <>
             {tree === null ? (
                 <p className="said px-6 pt-4">
-                    A folder in which several deliverables were delivered is looked through once; each sequence and
-                    movie is matched to the deliverable it answers.
+                    <Trans>
+                        A folder in which several deliverables were delivered is looked through once; each sequence and
+                        movie is matched to the deliverable it answers.
+                    </Trans>
                 </p>
             ) : (
                 fault === null && <Said tree={tree} choosing={choosing} onChoose={() => setChoosing(!choosing)} />
