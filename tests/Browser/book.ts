@@ -33,7 +33,7 @@ export async function open(
 /** In which of the four places of a production each of its pages stands. */
 const PLACES: Record<string, string> = {
     Deliverables: 'Work',
-    Board: 'Work',
+    Specifications: 'Work',
     'Many together': 'Work',
     'Render plan': 'Render',
     'Many scenes': 'Bring in',
@@ -43,6 +43,7 @@ const PLACES: Record<string, string> = {
     Names: 'Production',
     People: 'Production',
     Outbox: 'Production',
+    History: 'Production',
     Settings: 'Production',
 };
 
@@ -71,13 +72,13 @@ export async function production(page: Page, name: string): Promise<void> {
 }
 
 /** No violation that axe calls serious or critical. */
-export async function accessible(page: Page, where: string): Promise<void> {
+export async function accessible(page: Page, where: string, least: 'serious' | 'any' = 'serious'): Promise<void> {
     const found = await new AxeBuilder({ page }).analyze();
-    const serious = found.violations.filter(
-        (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+    const violations = found.violations.filter(
+        ({ impact }) => least === 'any' || impact === 'serious' || impact === 'critical',
     );
     expect(
-        serious.map(
+        violations.map(
             (violation) =>
                 `${where}: ${violation.id}: ${violation.nodes
                     .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)

@@ -72,7 +72,7 @@ test('something else is asked since: it is said wherever the check is shown, and
     await page.goto('/');
     await page.getByRole('link', { name: 'The Tide Clock' }).click();
     await expect(page.getByRole('main').getByRole('row', { name: /TC_070/ })).toContainText('asked otherwise since');
-    await place(page, 'Board');
+    await place(page, 'Deliverables');
     await expect(page.getByRole('row', { name: /TC_070/ })).toContainText('Asked otherwise since.');
     await page.getByRole('button', { name: 'Asked otherwise since 1' }).click();
     await expect(page.getByRole('row', { name: /TC_0[1-4]0/ })).toHaveCount(0);

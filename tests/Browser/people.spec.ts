@@ -71,7 +71,7 @@ test('anything is found by keyboard', async ({ page }) => {
     await expect(page.getByRole('option', { name: /TC_030 scale below full/ })).toBeVisible();
     await accessible(page, 'finding something');
     await field.fill('lamp room');
-    await expect(page.getByRole('option')).toHaveCount(1);
+    await expect(page.getByRole('dialog').getByRole('option')).toHaveCount(1);
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('TC_020');
     await page.keyboard.press('Control+k');

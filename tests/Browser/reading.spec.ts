@@ -124,7 +124,7 @@ test('no page has a serious fault of access, by day or by night', async ({ page 
         await open(page, 'TC_FOYER', 'Movie');
         await accessible(page, `movie ${night}`);
         await production(page, 'The Tide Clock');
-        await place(page, 'Board');
+        await place(page, 'Deliverables');
         await page.getByRole('link', { name: 'All movies' }).click();
         await expect(page.getByRole('row', { name: /TC_REEL/ })).toContainText('made from frames');
         await accessible(page, `all movies ${night}`);

@@ -93,12 +93,12 @@ test('a name that is not understood is pointed at, once', async ({ page }) => {
     await page
         .getByRole('listitem')
         .filter({ hasText: 'Bildgroesse' })
-        .getByRole('button', { name: 'Keep and read again' })
+        .getByRole('button', { name: 'Save and read again' })
         .click();
     await expect(page.getByText('Not understood: 1 setting')).toBeVisible();
     const rate = page.getByRole('listitem').filter({ hasText: 'zwei Dutzend' });
     await rate.getByLabel(/means/).fill('24');
-    await rate.getByRole('button', { name: 'Keep and read again' }).click();
+    await rate.getByRole('button', { name: 'Save and read again' }).click();
     await expect(page.getByText('It balances')).toBeVisible();
     // from now on it is understood of everybody
     await open(page, 'VANE_Moro', 'Scene');
@@ -136,7 +136,7 @@ test('twelve learners’ scenes are dropped at once, and the one that tells noth
 test('the board is sorted, filtered and gone through by keys; owners are written to', async ({ page }) => {
     await signIn(page, 'corvin@harbour.example');
     await page.goto('/');
-    await place(page, 'Board');
+    await place(page, 'Deliverables');
     const rows = page.locator('tbody').first().getByRole('row');
     await expect(rows).toHaveCount(12);
     await accessible(page, 'the board');
@@ -201,7 +201,7 @@ test('a line is accepted with its reason, shown as such everywhere, until its va
     await expect(page.getByRole('navigation', { name: 'Folios' }).getByRole('img', { name: 'waived' })).toBeVisible();
     await accessible(page, 'an accepted line');
     await page.goto('/');
-    await place(page, 'Board');
+    await place(page, 'Deliverables');
     await expect(
         page.getByRole('row').filter({ hasText: 'VANE_Oske' }).getByRole('img', { name: 'Time: waived' }),
     ).toBeVisible();
@@ -255,7 +255,7 @@ test('an estimate answers as one types, and the plan lays all over one pool', as
     await expect(page.getByRole('alert')).toContainText('is not hours of the day');
     await page.getByLabel('Hours of the day that may be used').fill('all day');
     const pool = page.waitForResponse((response) => response.request().method() === 'PATCH');
-    await page.getByRole('button', { name: 'Keep these' }).click();
+    await page.getByRole('button', { name: 'Save these' }).click();
     await pool;
     await page.reload();
     await expect(page.getByLabel('Machines')).toHaveValue('1');
@@ -273,7 +273,7 @@ test('a shape of a log is written against a pasted piece of one', async ({ page 
     await page.getByLabel('a frame is finished').fill('[{frame}] ok {seconds}s');
     await expect(page.getByLabel('What the lines tell')).toContainText('finished: frame 1001, seconds 62.5');
     await accessible(page, 'a shape being written');
-    await page.getByRole('button', { name: 'Keep the shape' }).click();
+    await page.getByRole('button', { name: 'Save the shape' }).click();
     await expect(page.getByText('of this production')).toBeVisible();
 });
 
@@ -295,7 +295,7 @@ test('a token is made, shown once, and opens what its owner may', async ({ page,
     expect((await call('TC_030')).status()).toBe(404);
     await page.reload();
     await expect(page.getByText(token)).toHaveCount(0);
-    await page.getByRole('button', { name: 'take away the token exporter' }).click();
+    await page.getByRole('button', { name: 'remove the token exporter' }).click();
     await expect(page.getByText('You have no token yet.')).toBeVisible();
     expect((await call('TC_020')).status()).toBe(401);
 });
@@ -314,7 +314,7 @@ test('by night, and with names that are long', async ({ page }) => {
         ),
     ).toBe(true);
     await page.goto('/');
-    await place(page, 'Board');
+    await place(page, 'Deliverables');
     await expect(page.getByText('Common mistakes')).toBeVisible();
     await accessible(page, 'the board by night');
 });
@@ -371,12 +371,12 @@ test('names are taken along as a file, forgotten, and read again', async ({ page
     await page.getByLabel('Name as it stands there').fill('Massstab');
     await page.locator('#new-field').selectOption({ label: 'Render scale' });
     await page.getByLabel(/^in/).selectOption('factor');
-    await page.getByRole('button', { name: 'Keep the name' }).click();
+    await page.getByRole('button', { name: 'Save the name' }).click();
     await expect(page.getByRole('row').filter({ hasText: 'Massstab' })).toContainText('factor');
     await page.getByLabel('Name as it stands there').fill('Blur');
     await page.locator('#new-field').selectOption({ label: 'Motion blur' });
     await page.getByLabel('words for values').fill('Ja = on, Nein = off');
-    await page.getByRole('button', { name: 'Keep the name' }).click();
+    await page.getByRole('button', { name: 'Save the name' }).click();
     await expect(page.getByRole('row').filter({ hasText: 'Blur' })).toContainText('Ja = on, Nein = off');
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Take them as a file' }).click();
@@ -407,7 +407,7 @@ test('a learner sees the work to be done, and no more than what is theirs', asyn
     await page.getByLabel('Time for a frame, or of several').fill('62 s, 1:10, 58 s');
     await expect(page.getByText('58 s to 1 min 10 s')).toBeVisible();
     const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     // a reload would take back what is still on its way
     await kept;
     await page.reload();

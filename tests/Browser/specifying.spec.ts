@@ -20,7 +20,7 @@ async function askFor(page: Page, word: string, value: string): Promise<void> {
     await page.keyboard.type(value);
     await expect(page.getByText(/^read as/)).toBeVisible();
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/^Kept at/)).toBeVisible();
+    await expect(page.getByText(/^Saved at/)).toBeVisible();
     await expect(page.getByLabel('Ask for more')).toBeFocused();
 }
 
@@ -109,7 +109,7 @@ test('an override is kept when it is left, says what it replaced, is taken back,
     await page.getByLabel('Frame rate', { exact: true }).fill('23.976');
     await expect(page.getByText('read as 24000/1001')).toBeVisible();
     await page.getByLabel('Ask for more').focus();
-    await expect(page.getByText(/^Kept at/)).toBeVisible();
+    await expect(page.getByText(/^Saved at/)).toBeVisible();
     await expect(rate).toContainText('this deliverable, instead of 24 of the house');
     await expect(page.getByRole('region', { name: 'Who set what' })).toContainText(
         '24000/1001 here, not 24 of the house',
@@ -133,8 +133,8 @@ test('what the house asks is asked no more, and again', async ({ page }) => {
     await row(page, /^Pixel aspect/)
         .getByRole('button', { name: /Change/ })
         .click();
-    await page.getByRole('button', { name: 'ask no more' }).click();
-    await expect(page.getByText(/Asked no more here: pixel aspect/)).toBeVisible();
+    await page.getByRole('button', { name: 'remove', exact: true }).click();
+    await expect(page.getByText(/No longer asked here: pixel aspect/)).toBeVisible();
     await expect(row(page, /^Pixel aspect/)).toBeHidden();
     await page.getByRole('button', { name: 'ask again' }).click();
     await expect(row(page, /^Pixel aspect/)).toContainText('house');
@@ -155,7 +155,7 @@ test('requirements that conflict are named, and one press settles them', async (
     await expect(page.getByText('Not settled yet', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Make a link' }).click();
     await expect(page.getByRole('alert')).toContainText('What is asked contradicts itself.');
-    await page.goto('/productions/1');
+    await page.goto('/productions/1/specifications');
     await page.getByRole('button', { name: 'Proofread all that is asked' }).click();
     await expect(page.getByRole('region', { name: 'Proofreading' })).toContainText('Frame 1096 needs 4 digits');
     await open(page, 'TC_030', 'Specification');
@@ -374,9 +374,9 @@ test('revisions: a change after a check begins one, two are compared, what is ou
     await page.getByRole('button', { name: 'Check them again by what is asked now' }).click();
     await expect(page.getByRole('status')).toContainText('1 deliverable was checked again');
     await expect(page.getByRole('row', { name: /^2 / })).toContainText('1 of 1 deliverable');
-    await page.getByRole('button', { name: 'Keep as a preset' }).click();
+    await page.getByRole('button', { name: 'Save as a preset' }).click();
     await expect(page.getByText('“Titles” is among this production’s presets.')).toBeVisible();
-    await page.getByRole('link', { name: 'Deliverables', exact: true }).click();
+    await place(page, 'Specifications');
     await expect(page.getByRole('heading', { name: 'Presets of this production' })).toBeVisible();
 });
 
@@ -388,7 +388,7 @@ test('the house asks, and everything follows', async ({ page }) => {
     await page.keyboard.press('Enter');
     await page.keyboard.type('on');
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/^Kept at/)).toBeVisible();
+    await expect(page.getByText(/^Saved at/)).toBeVisible();
     await open(page, 'TC_010', 'Specification');
     await expect(row(page, /^Motion blur/)).toContainText('house');
     await page.goto('/productions/1/house');
