@@ -9,6 +9,7 @@ use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\KeepArchived;
 use App\Http\Middleware\NoteExports;
 use App\Http\Middleware\NoteVisit;
+use App\Http\Middleware\OpenSession;
 use App\Http\Middleware\PackAnswers;
 use App\Http\Middleware\RefuseOtherHosts;
 use App\Http\Middleware\SayHowLong;
@@ -23,6 +24,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use PlainLedger\Core\Text\PlainSentence;
 use Symfony\Component\HttpFoundation\Response;
@@ -44,7 +46,10 @@ return Application::configure(basePath: dirname(__DIR__))
         // the page writes it, for the server to read
         $middleware->encryptCookies([Moment::COOKIE]);
         $middleware->web(
-            append: [EndOldSessions::class, NoteVisit::class, NoteExports::class, ShareWithPages::class, KeepArchived::class],
+            append: [
+                EndOldSessions::class, NoteVisit::class, NoteExports::class, ShareWithPages::class, KeepArchived::class,
+            ],
+            replace: [StartSession::class => OpenSession::class],
         );
         $middleware->api(append: [KeepArchived::class]);
         // whoever may not see it is told nothing of it

@@ -226,4 +226,26 @@ final class PagesTest extends LedgerTestCase
         $this->check();
         self::assertSame(['scene' => null, 'frames' => 'equal'], $folios());
     }
+
+    /** A page that stands open asks for news also between an act and the page that tells of it. */
+    public function test_what_a_page_asks_beside_itself_uses_nothing_up_that_is_told_once(): void
+    {
+        $page = "/productions/{$this->production->id}/settings";
+        $name = (string) config('session.cookie');
+        $opened = $this->actingAs($this->coordinator)->withCredentials()->get($page)->assertOk();
+        $this->withCookie($name, $opened->getCookie($name)?->getValue() ?? '');
+        $this->post("/productions/{$this->production->id}/archive")->assertRedirect();
+
+        $this->getJson('/news')->assertOk();
+        $this->get($page, ['X-Inertia' => 'true', 'X-Inertia-Partial-Data' => 'book']);
+        $this->get("/productions/{$this->production->id}/index", ['Accept' => 'image/avif,*/*'])->assertOk();
+
+        self::assertStringContainsString('is archived', $this->page($page)['told']);
+        self::assertNull($this->page($page)['told']);
+        $written = session('written_at');
+        $this->travel(11)->minutes();
+        $this->getJson('/news')->assertOk();
+        // one that stands open for long keeps its session from growing old
+        self::assertGreaterThan($written, session('written_at'));
+    }
 }
