@@ -1,23 +1,24 @@
 import { defineConfig } from '@playwright/test';
+import { ledgers, type LedgerName } from './tests/Browser/ledgers';
 
-// another test, or a colleague's, may have one already: bin/test looks for a free one
-const port = Number(process.env.LEDGER_TEST_PORT ?? 8123);
-const home = process.env.LEDGER_TEST_HOME ?? `/tmp/plain-ledger-browser-test-${port}`;
-// tests look into it too
-process.env.LEDGER_TEST_HOME = home;
+// two ledgers of their own, each gone through by one test after another: tests change what is asked
+const acts = /(parts|people|scenes|specifying|telling|work)\.spec\.ts$/;
+const of = (name: LedgerName) => ({
+    name,
+    workers: 1,
+    use: { baseURL: ledgers[name].address },
+});
 
 export default defineConfig({
     testDir: 'tests/Browser',
-    // one ledger, one after another: tests change what is asked
-    workers: 1,
+    workers: 2,
     fullyParallel: false,
     // generous, since a busy machine is no fault
-    timeout: 120_000,
-    expect: { timeout: 15_000 },
+    timeout: 180_000,
+    expect: { timeout: 20_000 },
     reporter: 'list',
     outputDir: 'test-results',
     use: {
-        baseURL: `http://127.0.0.1:${port}`,
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',
@@ -33,17 +34,21 @@ export default defineConfig({
             ],
         },
     },
+    projects: [
+        { ...of('acts'), testMatch: acts },
+        { ...of('looks'), testIgnore: acts },
+    ],
+    globalSetup: './tests/Browser/all-open.ts',
     webServer: {
-        command: `mkdir -p ${home} && bin/start --fresh --port ${port}`,
-        url: `http://127.0.0.1:${port}/up`,
-        timeout: 240_000,
+        command: 'tests/Browser/serve',
+        url: `${ledgers.looks.address}/up`,
+        timeout: 300_000,
         reuseExistingServer: false,
         gracefulShutdown: { signal: 'SIGTERM', timeout: 8000 },
         env: {
-            DB_DATABASE: `${home}/ledger.sqlite`,
-            DB_SIDE_DATABASE: `${home}/side.sqlite`,
-            LEDGER_INTAKE: `${home}/intake`,
-            LEDGER_FILES_AT_ONCE: '90',
+            LEDGER_TEST_PLACES: Object.values(ledgers)
+                .map(({ port, home }) => `${port}:${home}`)
+                .join(' '),
         },
     },
 });

@@ -25,11 +25,23 @@ final readonly class StorageUse
                 $sum += is_file($database.$end) ? (int) filesize($database.$end) : 0;
             }
         }
+        $own = (string) config('filesystems.disks.local.root');
+        $folders = str_starts_with($own, storage_path('app')) ? [storage_path('app')] : [storage_path('app'), $own];
+
+        return $sum + array_sum(array_map(self::below(...), $folders));
+    }
+
+    private static function below(string $folder): int
+    {
+        if (! is_dir($folder)) {
+            return 0;
+        }
         $files = new \RecursiveIteratorIterator(
-            new \RecursiveDirectoryIterator(storage_path('app'), \FilesystemIterator::SKIP_DOTS),
+            new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
             \RecursiveIteratorIterator::LEAVES_ONLY,
             \RecursiveIteratorIterator::CATCH_GET_CHILD,
         );
+        $sum = 0;
         foreach ($files as $file) {
             $sum += $file instanceof \SplFileInfo && $file->isFile() && ! $file->isLink() ? (int) $file->getSize() : 0;
         }

@@ -1,15 +1,40 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { ledgers, type LedgerName } from './ledgers';
 
 /** Short ways through the book, shared by the tests. */
 
-export async function signIn(page: Page, email = 'odile@harbour.example'): Promise<void> {
+/** Who signed in before is signed in, as long as the ledger lets them. */
+type Cookies = Awaited<ReturnType<ReturnType<Page['context']>['cookies']>>;
+
+const sessions = new Map<string, Cookies>();
+
+/** Where the ledger that a test works on has its databases and its intake. */
+export const home = (): string => ledgers[test.info().project.name as LedgerName].home;
+
+export async function signInAnew(page: Page, email: string): Promise<void> {
     await page.goto('/sign-in');
     await page.getByLabel('Address').fill(email);
     await page.getByLabel('Password').fill('tide-clock');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+}
+
+export async function signIn(page: Page, email = 'odile@harbour.example'): Promise<void> {
+    const ledger = test.info().project.name;
+    const kept = sessions.get(`${ledger} ${email}`);
+    if (kept === undefined || !(await isStillSignedIn(page, kept))) {
+        await signInAnew(page, email);
+        sessions.set(`${ledger} ${email}`, await page.context().cookies());
+    }
     await page.waitForLoadState('networkidle');
+}
+
+async function isStillSignedIn(page: Page, kept: Cookies): Promise<boolean> {
+    await page.context().addCookies(kept);
+    await page.goto('/');
+
+    return !page.url().endsWith('/sign-in');
 }
 
 /** Opens a deliverable's folio by its code, as a reader would: by the index. */

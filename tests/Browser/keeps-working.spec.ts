@@ -1,8 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
-
-const home = process.env.LEDGER_TEST_HOME ?? '';
+import { accessible, home, open, production, signIn } from './book';
 
 /** Does to a database what a machine that fell over would have done. */
 function sql(file: 'ledger' | 'side', statement: string): void {
@@ -10,7 +8,7 @@ function sql(file: 'ledger' | 'side', statement: string): void {
         'php',
         [
             '-r',
-            `$d = new PDO('sqlite:${home}/${file}.sqlite');` +
+            `$d = new PDO('sqlite:${home()}/${file}.sqlite');` +
                 "$d->exec('pragma busy_timeout = 5000'); $d->exec($argv[1]);",
             statement,
         ],

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { accessible, open, production, signIn } from './book';
+import { accessible, home, open, production, signIn } from './book';
 
 test('a movie says what it is, and what was seen of its frames', async ({ page }) => {
     await signIn(page);
@@ -55,8 +55,7 @@ test('the folio of a movie says how it is made, beside what was made', async ({ 
 });
 
 test('pictures that this browser plays are held against the frames', async ({ page }) => {
-    const home = process.env.LEDGER_TEST_HOME ?? '';
-    const folder = join(home, 'intake/tide_clock/TC_REEL/v003');
+    const folder = join(home(), 'intake/tide_clock/TC_REEL/v003');
     const path = join(folder, 'TC_REEL_v003.mp4');
     const before = readFileSync(path);
     const made = (...how: string[]) => {
@@ -95,8 +94,7 @@ test('pictures that this browser plays are held against the frames', async ({ pa
 });
 
 test('a movie that browsers play is gone through picture by picture', async ({ page }) => {
-    const home = process.env.LEDGER_TEST_HOME ?? '';
-    const path = join(home, 'intake/tide_clock/TC_REEL/v003/TC_REEL_v003.mp4');
+    const path = join(home(), 'intake/tide_clock/TC_REEL/v003/TC_REEL_v003.mp4');
     const before = readFileSync(path);
     const check = async () => {
         await open(page, 'TC_REEL');

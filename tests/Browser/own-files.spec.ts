@@ -3,11 +3,11 @@ import { execFileSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, open, place, production, signIn } from './book';
+import { accessible, home, open, place, production, signIn } from './book';
 
 /** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
 function ownFrames(): string {
-    const from = join(process.env.LEDGER_TEST_HOME ?? '', 'intake/tide_clock/TC_010/v003');
+    const from = join(home(), 'intake/tide_clock/TC_010/v003');
     const folder = mkdtempSync(join(tmpdir(), 'own-'));
     for (const name of readdirSync(from)) {
         writeFileSync(join(folder, name), readFileSync(join(from, name)));
@@ -58,7 +58,7 @@ test('a folder of this machine is checked where it lies, and an archive is hande
 
 /** The browser's own folder for a page, filled with the demo's frames, stands in for one that somebody chooses. */
 async function chooseFrames(page: Page, below: string): Promise<void> {
-    const from = join(process.env.LEDGER_TEST_HOME ?? '', 'intake', below);
+    const from = join(home(), 'intake', below);
     const files = readdirSync(from).map((name) => [name, readFileSync(join(from, name)).toString('base64')]);
     await page.evaluate(async (all) => {
         const root = await navigator.storage.getDirectory();
@@ -117,7 +117,7 @@ test('names of a folder of this machine are put right there, and back', async ({
 });
 
 test('somebody without a sign-in checks a folder by a link', async ({ page, browser }) => {
-    const folder = join(process.env.LEDGER_TEST_HOME ?? '', 'intake/tide_clock/TC_020/v003');
+    const folder = join(home(), 'intake/tide_clock/TC_020/v003');
     await signIn(page);
     await production(page, 'The Tide Clock');
     await open(page, 'TC_020', 'Specification');

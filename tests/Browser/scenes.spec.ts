@@ -1,10 +1,9 @@
 import { appendFileSync, mkdirSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, open, place, production, signIn } from './book';
+import { accessible, home, open, place, production, signIn } from './book';
 
 /** Scenes before and during the render: typed, pasted, pointed at, dropped by the dozen, overseen, followed. */
 
-const home = process.env.LEDGER_TEST_HOME ?? '';
 const LEARNERS = [
     'wren',
     'pim',
@@ -212,7 +211,7 @@ test('a line is accepted with its reason, shown as such everywhere, until its va
 });
 
 test('a log is followed as it is written, and says where to go on', async ({ page }) => {
-    const folder = `${home}/intake/tide_clock/TC_030/logs`;
+    const folder = `${home()}/intake/tide_clock/TC_030/logs`;
     mkdirSync(folder, { recursive: true });
     const lines = (from: number, to: number, seconds = 60) =>
         Array.from(
