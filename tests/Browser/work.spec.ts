@@ -32,6 +32,35 @@ test('many deliverables are given a time and put away together, and a view is ke
     await expect(page.getByRole('columnheader', { name: 'specification' })).toBeVisible();
 });
 
+test('owner, due time and title of a line are changed where they stand, by keyboard', async ({ page }) => {
+    await signIn(page);
+    await production(page, 'The Tide Clock');
+    const title = page.getByRole('button', { name: /^TC_FOYER, title:/ });
+    await title.focus();
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Title of TC_FOYER').fill('Foyer loop');
+    await page.keyboard.press('Escape');
+    await expect(title).toBeFocused();
+    await expect(title).not.toContainText('Foyer loop');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Title of TC_FOYER').fill('Foyer loop');
+    await page.keyboard.press('Enter');
+    await expect(title).toHaveText('Foyer loop');
+    await expect(title).toBeFocused();
+
+    await page.getByRole('button', { name: /^TC_FOYER, owner:/ }).click();
+    await page.getByLabel('Owner of TC_FOYER').selectOption({ label: 'Brida, artist' });
+    // it is saved when it is left
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('button', { name: /^TC_FOYER, owner:/ })).toHaveText('Brida');
+    await page.getByRole('button', { name: /^TC_FOYER, due:/ }).click();
+    await page.getByLabel('Due time of TC_FOYER').fill('2031-05-06T07:08');
+    await accessible(page, 'a due time that is changed');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: /^TC_FOYER, due:/ }).click();
+    await expect(page.getByLabel('Due time of TC_FOYER')).toHaveValue('2031-05-06T07:08');
+});
+
 test('a production is archived, read, and taken back; its history tells so', async ({ page }) => {
     await signIn(page);
     await production(page, 'The Tide Clock');

@@ -13,8 +13,8 @@ final readonly class ChangeMany
 {
     /**
      * @param  list<int>  $ids
-     * @param  array{owner_id?: int|null, due_at?: Carbon|null, specification_id?: int,
-     *   put_away_at?: Carbon|null}  $values
+     * @param  array{owner_id?: int|null, due_at?: Carbon|null, title?: string,
+     *   specification_id?: int, put_away_at?: Carbon|null}  $values
      * @return int how many were changed
      */
     public function run(Production $production, array $ids, array $values): int

@@ -13,3 +13,10 @@ export function tellZone(): void {
         }
     }
 }
+
+/** A moment as a field for a time takes it, by this browser's clock: $stamp are seconds since 1970. */
+export function typedTime(stamp: number): string {
+    const at = new Date(stamp * 1000);
+
+    return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}

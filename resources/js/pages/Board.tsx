@@ -1,6 +1,6 @@
 import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Away } from '../features/board/Away';
 import { BoardTable } from '../features/board/BoardTable';
 import { BoardTools } from '../features/board/BoardTools';
@@ -50,8 +50,9 @@ function Exports({ production }: { production: number }) {
 }
 
 function Overview({ page }: { page: BoardPage }) {
-    const { board } = page;
+    const { board, people, specifications } = page;
     const production = page.book.production.id;
+    const given = useMemo(() => ({ production, people, specifications }), [production, people, specifications]);
     const view = useBoardView(board.rows);
     const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
     const choose = (ids: number[], on: boolean) =>
@@ -76,16 +77,8 @@ function Overview({ page }: { page: BoardPage }) {
                     </button>
                 </p>
             )}
-            {ids.length > 0 && (
-                <Selection
-                    production={production}
-                    chosen={ids}
-                    people={page.people}
-                    specifications={page.specifications}
-                    onClear={() => setChosen(new Set())}
-                />
-            )}
-            <BoardTable view={view} groups={board.groups} chosen={chosen} onChoose={choose} />
+            {ids.length > 0 && <Selection {...given} chosen={ids} onClear={() => setChosen(new Set())} />}
+            <BoardTable given={given} view={view} groups={board.groups} chosen={chosen} onChoose={choose} />
             {view.shown.length === 0 && (
                 <p className="pt-2 text-faint">
                     <Trans>Nothing fits.</Trans>

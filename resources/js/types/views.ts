@@ -166,7 +166,9 @@ export interface BoardRow {
     code: string;
     title: string;
     owner: string | null;
+    ownerId: number | null;
     specification: string;
+    specificationId: number;
     due: Due | null;
     /** seconds since 1970 */
     dueAt: number | null;

@@ -28,7 +28,11 @@ final readonly class BoardRow
 
     public ?string $owner;
 
+    public ?int $ownerId;
+
     public string $specification;
+
+    public int $specificationId;
 
     public ?Due $due;
 
@@ -83,12 +87,14 @@ final readonly class BoardRow
         $this->code = $line->code;
         $this->title = $line->title;
         $this->owner = $line->owner;
+        $this->ownerId = $deliverable->owner_id;
         $this->due = $line->due;
         $this->stale = $line->stale;
         $this->holdsUp = $line->holdsUp;
         $this->folio = $line->folio;
         $this->verdict = $line->verdict;
         $this->specification = $deliverable->specification->title;
+        $this->specificationId = $deliverable->specification_id;
         $this->dueAt = $line->due?->stamp();
         $this->changed = $newest === null ? null : self::changed($newest, $then);
         $summary ??= self::NOTHING;

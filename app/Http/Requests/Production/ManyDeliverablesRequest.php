@@ -10,7 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 
-/** What many deliverables are given together: an owner, a due time, a specification, or a place out of the way. */
+/** What many deliverables are given together: an owner, a due time, a title, a specification, or a place out of the way. */
 final class ManyDeliverablesRequest extends FormRequest
 {
     private const MOST = 2000;
@@ -28,6 +28,7 @@ final class ManyDeliverablesRequest extends FormRequest
             'ids.*' => ['integer'],
             'owner' => ['sometimes', 'nullable', 'integer', $of('memberships', 'user_id')],
             'due' => ['sometimes', 'nullable', 'date'],
+            'title' => ['sometimes', 'nullable', 'string', 'max:160'],
             'specification' => ['sometimes', 'integer', $of('specifications', 'id')],
             'away' => ['sometimes', 'boolean'],
         ];
@@ -50,12 +51,17 @@ final class ManyDeliverablesRequest extends FormRequest
         return array_values(array_map(intval(...), (array) $this->input('ids')));
     }
 
-    /** @return array{owner_id?: int|null, due_at?: Carbon|null, specification_id?: int, put_away_at?: Carbon|null} */
+    /**
+     * @return array{
+     *     owner_id?: int|null, due_at?: Carbon|null, title?: string, specification_id?: int, put_away_at?: Carbon|null
+     * }
+     */
     public function values(): array
     {
         return ($this->has('owner') ? ['owner_id' => $this->input('owner') === null ? null : $this->integer('owner')]
             : [])
             + ($this->has('due') ? ['due_at' => Moment::typed($this->input('due'))] : [])
+            + ($this->has('title') ? ['title' => $this->string('title')->toString()] : [])
             + ($this->has('specification') ? ['specification_id' => $this->integer('specification')] : [])
             + ($this->has('away') ? ['put_away_at' => $this->boolean('away') ? Carbon::now() : null] : []);
     }

@@ -7,6 +7,7 @@ import { Breaking } from '../../parts/Breaking';
 import { MarkSign, VerdictSign } from '../../parts/MarkSign';
 import type { BoardRow } from '../../types/views';
 import type { Column } from './columns';
+import { LineDue, LineOwner, LineSpecification, LineTitle, type Given } from './LineValues';
 
 function HoldsUp({ row }: { row: BoardRow }) {
     return (
@@ -51,22 +52,18 @@ function Marks({ row, groups }: { row: BoardRow; groups: string[] }) {
     });
 }
 
-function DueIn({ row }: { row: BoardRow }) {
-    return (
-        <td className="column text-[13px]" title={row.due?.at}>
-            <span className={row.due?.late === true ? 'text-red' : 'text-faint'}>{row.due?.words}</span>
-        </td>
-    );
-}
-
-const CELLS: Record<Column, (row: BoardRow, groups: string[]) => ReactNode> = {
-    marks: (row, groups) => <Marks row={row} groups={groups} />,
+const CELLS: Record<Column, (row: BoardRow, given: Given, groups: string[]) => ReactNode> = {
+    marks: (row, _, groups) => <Marks row={row} groups={groups} />,
     trouble: (row) => <HoldsUp row={row} />,
     balance: (row) => <td className="column text-[13px]">{row.all === 0 ? '' : `${row.good}/${row.all}`}</td>,
-    due: (row) => <DueIn row={row} />,
-    specification: (row) => (
+    due: (row, given) => (
+        <td className="column text-[13px]" title={row.due?.at}>
+            <LineDue row={row} given={given} />
+        </td>
+    ),
+    specification: (row, given) => (
         <td className="column text-[13px]">
-            <Breaking text={row.specification} />
+            <LineSpecification row={row} given={given} />
         </td>
     ),
     checked: (row) => <td className="column text-[13px]">{row.when}</td>,
@@ -75,6 +72,7 @@ const CELLS: Record<Column, (row: BoardRow, groups: string[]) => ReactNode> = {
 /** One deliverable on a board. */
 export const BoardRowLine = memo(function BoardRowLine({
     row,
+    given,
     place,
     groups,
     columns,
@@ -85,6 +83,7 @@ export const BoardRowLine = memo(function BoardRowLine({
     measure,
 }: {
     row: BoardRow;
+    given: Given;
     place: number;
     groups: string[];
     columns: Column[];
@@ -119,15 +118,13 @@ export const BoardRowLine = memo(function BoardRowLine({
                         >
                             {row.code}
                         </Link>
-                        {row.title !== '' && <span className="aside block truncate text-[12.5px]">{row.title}</span>}
-                        {row.owner !== null && (
-                            <span className="block truncate text-[12.5px] text-faint">{row.owner}</span>
-                        )}
+                        <LineTitle row={row} given={given} />
+                        <LineOwner row={row} given={given} />
                     </span>
                 </span>
             </th>
             {columns.map((column) => (
-                <Fragment key={column}>{CELLS[column](row, groups)}</Fragment>
+                <Fragment key={column}>{CELLS[column](row, given, groups)}</Fragment>
             ))}
         </tr>
     );

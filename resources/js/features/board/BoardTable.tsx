@@ -7,6 +7,7 @@ import { MarkLegend } from '../../parts/MarkLegend';
 import { BoardHead } from './BoardHead';
 import { BoardRowLine } from './BoardRowLine';
 import type { Column } from './columns';
+import type { Given } from './LineValues';
 import type { BoardView } from './useBoardView';
 
 const WAYS: Record<'letters' | 'arrows', Record<string, -1 | 1>> = {
@@ -15,7 +16,7 @@ const WAYS: Record<'letters' | 'arrows', Record<string, -1 | 1>> = {
 };
 
 const WIDTHS: Record<Column, string | undefined> = {
-    due: '72px',
+    due: '84px',
     marks: '46px',
     balance: '60px',
     specification: '130px',
@@ -90,11 +91,13 @@ function Room({ height, width }: { height: number; width: number }) {
 
 /** The rows of a board, sorted by a press on a heading. */
 export function BoardTable({
+    given,
     view,
     groups,
     chosen,
     onChoose,
 }: {
+    given: Given;
     view: BoardView;
     groups: string[];
     chosen: ReadonlySet<number>;
@@ -135,6 +138,7 @@ export function BoardTable({
                         <BoardRowLine
                             key={row.id}
                             row={row}
+                            given={given}
                             place={place}
                             groups={groups}
                             columns={columns}
