@@ -1,12 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useRef, useState } from 'react';
-import { classes } from '../../lib/classes';
+import { useRef } from 'react';
 import { filesOfDrop, filesOfField, type Dropped } from '../../lib/dropped';
+import { DropFrame } from '../../parts/DropFrame';
 
 /** A place for files and folders of any kind. */
 export function AnyDrop({ busy, onFiles }: { busy: boolean; onFiles: (files: Dropped[]) => void }) {
-    const [over, setOver] = useState(false);
     const files = useRef<HTMLInputElement>(null);
     const folder = useRef<HTMLInputElement>(null);
     const take = (field: HTMLInputElement) => {
@@ -17,22 +16,10 @@ export function AnyDrop({ busy, onFiles }: { busy: boolean; onFiles: (files: Dro
     };
 
     return (
-        <section
-            aria-label={t`Whatever is brought`}
-            className={classes(
-                'flex min-h-40 flex-col items-center justify-center gap-3 border border-dashed px-4 py-6 text-center',
-                over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge',
-            )}
-            onDragOver={(event) => {
-                event.preventDefault();
-                setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(event) => {
-                event.preventDefault();
-                setOver(false);
-                void filesOfDrop(event.dataTransfer.items).then((dropped) => onFiles(dropped.files));
-            }}
+        <DropFrame
+            label={t`Whatever is brought`}
+            className="flex min-h-40 flex-col items-center justify-center gap-3 px-4 py-6 text-center"
+            onDrop={(items) => void filesOfDrop(items).then((dropped) => onFiles(dropped.files))}
         >
             <p className="said max-w-[60ch]">
                 <Trans>
@@ -72,6 +59,6 @@ export function AnyDrop({ busy, onFiles }: { busy: boolean; onFiles: (files: Dro
                     <Trans>Choose a folder</Trans>
                 </button>
             </p>
-        </section>
+        </DropFrame>
     );
 }

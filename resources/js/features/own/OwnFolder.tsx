@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
-import { classes } from '../../lib/classes';
 import { counted } from '../../lib/frames';
 import { folderPicker } from '../../lib/ownDisk';
 import { useCarried } from '../../lib/useCarried';
+import { DropFrame } from '../../parts/DropFrame';
 import { Fault } from '../../parts/Fault';
 import type { CheckDocument } from '../../types/views';
 import { ofDrop, ofField, type Picked } from './pick';
@@ -128,7 +128,6 @@ export function OwnFolder({
     looks: boolean;
     onEnded: (check: number | null, document: CheckDocument | null) => void;
 }) {
-    const [over, setOver] = useState(false);
     const [whole, setWhole] = useState(false);
     const { state, start, stop, refuse } = useOwnFolder(begin, onEnded);
     useCarried('folder', (picked) => start(picked, false), deliverable);
@@ -141,22 +140,10 @@ export function OwnFolder({
     };
 
     return (
-        <section
-            aria-label={t`A folder on this machine`}
-            className={classes(
-                'mx-6 my-3 border border-dashed px-3 py-2',
-                over ? 'border-link bg-[color-mix(in_oklab,var(--color-primary)_9%,transparent)]' : 'border-edge',
-            )}
-            onDragOver={(event) => {
-                event.preventDefault();
-                setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(event) => {
-                event.preventDefault();
-                setOver(false);
-                void ofDrop(event.dataTransfer.items).then(take);
-            }}
+        <DropFrame
+            label={t`A folder on this machine`}
+            className="mx-6 my-3 px-3 py-2"
+            onDrop={(items) => void ofDrop(items).then(take)}
         >
             <div className="flex flex-wrap items-center gap-3">
                 {state.kind === 'idle' ? (
@@ -166,6 +153,6 @@ export function OwnFolder({
                 )}
             </div>
             <Fault says={state.kind === 'idle' ? state.fault : null} className="pt-1" />
-        </section>
+        </DropFrame>
     );
 }
