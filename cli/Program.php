@@ -41,6 +41,8 @@ final readonly class Program
         $application->add(new RetagCommand);
         $application->add(new ScenesCommand);
         $application->add(new LogCommand);
+        $application->add(new SealCommand);
+        $application->add(new VerifyCommand);
         try {
             self::knows($application, $argv[1] ?? '');
 

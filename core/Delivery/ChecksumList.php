@@ -4,25 +4,30 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Checksums\Manifest;
+use PlainLedger\Core\Checksums\SumLines;
 use PlainLedger\Core\Media\ByteSource;
 
 /**
- * A list of checksums: lines as `sha256sum` and `md5sum` write them, with or without the name of the algorithm, or an
- * ASC MHL document. Paths are relative to the folder the list lies in.
+ * A list of checksums as it lies among the files of a delivery. Its paths are relative to the folder it lies in; those
+ * of an ASC MHL document to the folder that its `ascmhl` lies in. Where all of them are absolute, they are relative to
+ * what they have in common: the list was written on another machine.
  */
 final readonly class ChecksumList
 {
-    private const NAMES = '~(?:\.(?:sha256|sha256sums?|sha1|md5|md5sums?|mhl)|(?:^|[._-])(?:checksums?|sha256sums?'
-        .'|md5sums?|hashes)(?:\.txt)?)$~i';
+    private const NAMES = '~(?:\.(?:sha(?:1|256|512)(?:sums?)?|md5(?:sums?)?|xxh(?:3|64|128)?|mhl)'
+        .'|(?:^|[._-])(?:checksums?|sha(?:1|256|512)sums?|md5sums?|xxh(?:64|128)?sums?|hashes)(?:\.txt)?)$~i';
 
-    public const LARGEST = 64_000_000;
+    /** Where ASC MHL keeps its documents, and which of them come after which. */
+    private const MHL_FOLDER = 'ascmhl';
 
-    /** By the count of hexadecimal digits. */
-    private const ALGORITHMS = [32 => 'md5', 40 => 'sha1', 64 => 'sha256', 128 => 'sha512', 16 => 'xxh64'];
+    private const CHAIN = '~(?:^|/)ascmhl/ascmhl_chain\.xml$~i';
+
+    public const LARGEST = 256_000_000;
 
     /**
-     * @param  array<string, array{string, string}>  $sums algorithm and sum in small letters, by path below the
-     *   delivery's root
+     * @param  array<array-key, array{string, string}>  $sums algorithm and sum in small letters, by path below the
+     *   delivery's root; a path that leads out of it keeps its leading dots
      */
     private function __construct(public array $sums) {}
 
@@ -31,61 +36,67 @@ final readonly class ChecksumList
         return preg_match(self::NAMES, $name) === 1;
     }
 
-    /** @param  string  $folder  in which the list lies */
-    public static function read(ByteSource $source, string $folder): self
+    /** What stands beside lists and is no file of the delivery, at a path below its root. */
+    public static function isChain(string $path): bool
+    {
+        return preg_match(self::CHAIN, $path) === 1;
+    }
+
+    /**
+     * @param  string  $folder  in which the list lies
+     * @param  string  $name  of the list
+     */
+    public static function read(ByteSource $source, string $folder, string $name = ''): self
     {
         $text = $source->read(0, min($source->size(), self::LARGEST));
-        $sums = str_contains(substr($text, 0, 2000), '<hashlist') ? self::manifest($text) : self::lines($text);
+        $isManifest = Manifest::isOne(substr($text, 0, 2000));
+        if ($isManifest && strcasecmp(basename($folder), self::MHL_FOLDER) === 0) {
+            $folder = dirname($folder) === '.' ? '' : dirname($folder);
+        }
+        $listed = [];
+        foreach ($isManifest ? Manifest::read($text) : SumLines::read($text, $name) as $sum) {
+            $listed[$sum->path] ??= [$sum->algorithm->value, $sum->sum];
+        }
+        $common = self::common(array_keys($listed));
         $placed = [];
-        foreach ($sums as $path => $sum) {
-            $placed[self::tidy($folder === '' ? (string) $path : "{$folder}/{$path}")] = $sum;
+        foreach ($listed as $path => $sum) {
+            $path = substr((string) $path, strlen($common));
+            $placed[self::tidy($folder === '' ? $path : "{$folder}/{$path}")] ??= $sum;
         }
 
         return new self($placed);
     }
 
-    /** @return array<string, array{string, string}> */
-    private static function lines(string $text): array
+    /**
+     * @param  list<array-key>  $paths
+     * @return string the folders that absolute paths begin with alike; empty where one of them is relative
+     */
+    private static function common(array $paths): string
     {
-        $sums = [];
-        foreach (preg_split('~\R~', $text) ?: [] as $line) {
-            if (preg_match('~^\s*\\\\?([0-9A-Fa-f]{32,128})\s[ *]?(.+?)\s*$~', $line, $m) === 1) {
-                [$sum, $path] = [$m[1], $m[2]];
-            } elseif (preg_match('~^\s*[A-Za-z0-9-]+\s*\((.+)\)\s*=\s*([0-9A-Fa-f]{32,128})\s*$~', $line, $m) === 1) {
-                [$sum, $path] = [$m[2], $m[1]];
-            } else {
-                continue;
+        $common = null;
+        foreach ($paths as $path) {
+            $path = (string) $path;
+            if (preg_match('~^(?:/|[A-Za-z]:/)~', $path) !== 1) {
+                return '';
             }
-            if (isset(self::ALGORITHMS[strlen($sum)])) {
-                $sums[$path] = [self::ALGORITHMS[strlen($sum)], strtolower($sum)];
+            $folder = substr($path, 0, (int) strrpos($path, '/') + 1);
+            $common ??= $folder;
+            while (! str_starts_with($folder, $common)) {
+                $common = substr($common, 0, (int) strrpos(rtrim($common, '/'), '/') + 1);
             }
         }
 
-        return $sums;
-    }
-
-    /** @return array<string, array{string, string}> */
-    private static function manifest(string $text): array
-    {
-        $sums = [];
-        preg_match_all('~<hash\b.*?</hash>~s', $text, $hashes);
-        foreach ($hashes[0] as $hash) {
-            if (
-                preg_match('~<path[^>]*>([^<]+)</path>~', $hash, $p) === 1
-                && preg_match('~<(md5|sha1|sha256|xxh64)\b[^>]*>([0-9A-Fa-f]+)</~', $hash, $m) === 1
-            ) {
-                $sums[html_entity_decode($p[1], ENT_QUOTES | ENT_XML1)] = [$m[1], strtolower($m[2])];
-            }
-        }
-
-        return $sums;
+        return $common ?? '';
     }
 
     private static function tidy(string $path): string
     {
+        if (! str_contains($path, './') && ! str_contains($path, '//') && ! str_starts_with($path, '/')) {
+            return $path;
+        }
         $parts = [];
-        foreach (explode('/', strtr($path, '\\', '/')) as $part) {
-            if ($part === '..') {
+        foreach (explode('/', $path) as $part) {
+            if ($part === '..' && $parts !== [] && end($parts) !== '..') {
                 array_pop($parts);
             } elseif ($part !== '' && $part !== '.') {
                 $parts[] = $part;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Delivery;
 
+use PlainLedger\Core\Media\SystemFiles;
 use PlainLedger\Core\Text\Text;
 
 /** Every file beside the lists of checksums that lie among them. */
@@ -37,7 +38,7 @@ final class ChecksumPass
         $at = 0;
         foreach ($lists === [] ? [] : self::files($names) as $file) {
             $path = $file->path();
-            if (isset($lists[$path])) {
+            if (isset($lists[$path]) || ChecksumList::isChain($path) || SystemFiles::has($path)) {
                 continue;
             }
             $sum = $expected[$path] ?? null;
@@ -68,19 +69,25 @@ final class ChecksumPass
     }
 
     /**
+     * What several lists say of one file has to be true of it by the first of them: of ASC MHL documents that is the
+     * one that was written first.
+     *
      * @return array{array<array-key, true>, array<array-key, array{string, string}>} paths of the lists, and what
      *   they list: algorithm and sum by path
      */
     private static function lists(ListedNames $names, FileReading $reading): array
     {
         $lists = [];
-        $listed = [];
         foreach (self::listsAmong($names) as $file) {
-            $lists[$file->path()] = true;
+            $lists[$file->path()] = $file;
+        }
+        ksort($lists, SORT_STRING);
+        $listed = [];
+        foreach ($lists as $file) {
             $listed += $reading->checksumList($file);
         }
 
-        return [$lists, $listed];
+        return [array_fill_keys(array_keys($lists), true), $listed];
     }
 
     /** @return \Generator<int, ListedFile> lists of checksums */

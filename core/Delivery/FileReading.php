@@ -101,11 +101,11 @@ final readonly class FileReading
         }
     }
 
-    /** @return array<string, array{string, string}> what a list of checksums has: algorithm and sum by path */
+    /** @return array<array-key, array{string, string}> what a list of checksums has: algorithm and sum by path */
     public function checksumList(ListedFile $file): array
     {
         try {
-            return ChecksumList::read($this->listing->open($file), $file->folder)->sums;
+            return ChecksumList::read($this->listing->open($file), $file->folder, $file->name)->sums;
         } catch (BytesMissing|SourceUnreadable) {
             return [];
         }

@@ -70,7 +70,8 @@ final readonly class LeftOver
         $row = $sequence->rows[0];
 
         return $this->delivery->factsOf($sequence->group, $row)->kind === null
-            && ChecksumList::isNamedSo($sequence->group->name($row));
+            && (ChecksumList::isNamedSo($sequence->group->name($row))
+                || ChecksumList::isChain($sequence->group->listed($row)->path()));
     }
 
     /** How a left-over name reads by the pattern of a part it could have been meant for. */

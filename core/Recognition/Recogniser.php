@@ -126,7 +126,7 @@ final readonly class Recogniser
     private static function checksums(ByteSource $source, string $name, array $whose): Brought
     {
         try {
-            $count = count(ChecksumList::read($source, '')->sums);
+            $count = count(ChecksumList::read($source, '', $name)->sums);
         } catch (BytesMissing) {
             return new Brought(BroughtKind::Checksums, 'a long list of checksums', $whose);
         }

@@ -7,6 +7,7 @@ namespace PlainLedger\Core\Scene;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
 use PlainLedger\Core\Measure\ByteSize;
+use PlainLedger\Core\Media\SystemFiles;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -16,8 +17,6 @@ use PlainLedger\Core\Text\Text;
 final readonly class SceneArchive
 {
     private const MOST_FILES = 2_000;
-
-    private const IGNORED = '~(?:^|/)(?:__MACOSX/|\._|\.DS_Store$|Thumbs\.db$|desktop\.ini$)~i';
 
     public static function looksLikeOne(string $head): bool
     {
@@ -77,7 +76,7 @@ final readonly class SceneArchive
         $names = [];
         for ($at = 0; $at < $all; $at++) {
             $name = $zip->getNameIndex($at, \ZipArchive::FL_ENC_RAW);
-            if (is_string($name) && ! str_ends_with($name, '/') && preg_match(self::IGNORED, $name) !== 1) {
+            if (is_string($name) && ! str_ends_with($name, '/') && ! SystemFiles::has($name)) {
                 $names[$at] = $name;
             }
         }

@@ -8,8 +8,8 @@ namespace Tests\Architecture;
 final readonly class Rooms
 {
     public const ORDER = [
-        'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Naming', 'Specification', 'Scene', 'Delivery', 'Matching',
-        'Checking',
+        'Text', 'Json', 'Tabular', 'Measure', 'Media', 'Checksums', 'Naming', 'Specification', 'Scene', 'Delivery',
+        'Sealing', 'Matching', 'Checking',
         'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Recognition', 'Assembly',
         'Messages', 'Report',
         'Calculator', 'Tree',

@@ -23,12 +23,12 @@ final class OpenSession extends StartSession
     {
         $session = $request->session();
         if ($this->isAside($request) && $this->isSameSession($request, $session)) {
-            if (now()->timestamp - (int) $session->get(self::WRITTEN, 0) < self::AGAIN) {
+            if (now()->getTimestamp() - (int) $session->get(self::WRITTEN, 0) < self::AGAIN) {
                 return;
             }
             $session->reflash();
         }
-        $session->put(self::WRITTEN, now()->timestamp);
+        $session->put(self::WRITTEN, now()->getTimestamp());
         parent::saveSession($request);
     }
 

@@ -329,6 +329,40 @@ final class ShownByFilesTest extends TestCase
             'equal',
             'present',
         ];
+        $xx = static fn (Workbench $b, string $how): \Closure => static fn (string $n): string => (string) hash_file(
+            $how,
+            "{$b->folder}/{$n}",
+        );
+        yield 'xxHash 64, and a file that a system left' => [
+            static fn (Workbench $b, array $n) => $b->put('.DS_Store', 'x')
+                ->put('all.xxh64', $list($n, $xx($b, 'xxh64'))),
+            'equal',
+            'present',
+        ];
+        yield 'xxHash 128, told by the name of the list' => [
+            static fn (Workbench $b, array $n) => $b->put('all.xxh128', $list($n, $xx($b, 'xxh128'))),
+            'equal',
+            'present',
+        ];
+        $manifest = static fn (array $names, \Closure $sum): string => '<hashlist version="2.0" '
+            .'xmlns="urn:ASC:MHL:v2.0"><hashes>'.implode('', array_map(static fn (string $n): string => '<hash><path>'
+            ."{$n}</path><xxh128 action=\"original\">{$sum($n)}</xxh128></hash>", $names)).'</hashes></hashlist>';
+        yield 'ASC MHL in its folder, with its chain' => [
+            static fn (Workbench $b, array $n) => $b->put('ascmhl/ascmhl_chain.xml', '<ascmhldirectory/>')
+                ->put('ascmhl/0001_x_2026-11-29_090000Z.mhl', $manifest($n, $xx($b, 'xxh128'))),
+            'equal',
+            'present',
+        ];
+        yield 'ASC MHL that does not agree' => [
+            static fn (Workbench $b, array $n) => $b->put('ascmhl/ascmhl_chain.xml', '<ascmhldirectory/>')->put(
+                'ascmhl/0001_x_2026-11-29_090000Z.mhl',
+                $manifest($n, static fn (string $f): string => $f === $n[0]
+                    ? str_repeat('0', 32)
+                    : $xx($b, 'xxh128')($f)),
+            ),
+            'unequal',
+            '1 file does not agree',
+        ];
         yield 'no list' => [static fn (Workbench $b) => $b, 'unequal', 'none'];
         yield 'one is not listed' => [
             static fn (Workbench $b, array $n) => $b->put('frames.sha256', $list(array_slice($n, 1), $sha($b))),

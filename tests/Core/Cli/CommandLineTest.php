@@ -943,4 +943,98 @@ final class CommandLineTest extends TestCase
 
         self::assertSame([], array_values($loaded));
     }
+
+    public function test_a_delivery_is_sealed_and_verified(): void
+    {
+        $this->bench->put('d/a/x.0001.exr', 'one')->put('d/a/x.0002.exr', 'two');
+        [$code, $output] = $this->run_(['seal', '--files', 'd']);
+        self::assertSame([0, "Sealed 2 files, 6 bytes, by SHA-256: checksums.sha256\n"], [$code, $output]);
+        self::assertSame(
+            hash('sha256', 'one')."  a/x.0001.exr\n".hash('sha256', 'two')."  a/x.0002.exr\n",
+            file_get_contents("{$this->bench->folder}/d/checksums.sha256"),
+        );
+        [$code, $output] = $this->run_(['verify', '--files', 'd']);
+        self::assertSame([0, "2 files are as they were sealed.\n"], [$code, $output]);
+
+        $this->bench->put('d/a/x.0001.exr', 'ONE')->put('d/a/y.exr', 'new');
+        rename("{$this->bench->folder}/d/a/x.0002.exr", "{$this->bench->folder}/d/a/x.2.exr");
+        [$code, $output] = $this->run_(['verify', '--files', 'd', '--json']);
+        $found = json_decode($output, true);
+        self::assertSame([1, false, 0], [$code, $found['holds'], $found['same']]);
+        self::assertSame(
+            [['a/x.0001.exr'], [], ['a/y.exr'], [['from' => 'a/x.0002.exr', 'to' => 'a/x.2.exr']]],
+            [$found['changed'], $found['missing'], $found['new'], $found['renamed']],
+        );
+        // what is not as it was is not sealed over
+        $before = file_get_contents("{$this->bench->folder}/d/checksums.sha256");
+        [$code, $output] = $this->run_(['seal', '--files', 'd']);
+        self::assertSame(1, $code);
+        self::assertSame("Differs: a/x.0001.exr is in a list and has other bytes now\n", $output);
+        self::assertSame($before, file_get_contents("{$this->bench->folder}/d/checksums.sha256"));
+    }
+
+    public function test_media_hash_lists_grow_by_generations(): void
+    {
+        $this->bench->put('d/x.0001.exr', 'one');
+        [$code, $output] = $this->run_(['seal', '--files', 'd', '--mhl', '--author', 'Odile']);
+        self::assertSame(0, $code);
+        self::assertMatchesRegularExpression(
+            '~^Sealed 1 file, 3 bytes, by xxHash 64: ascmhl/0001_d_\d{4}-\d\d-\d\d_\d{6}Z\.mhl\n$~',
+            $output,
+        );
+        $this->bench->put('d/x.0002.exr', 'two');
+        [$code] = $this->run_(['seal', '--files', 'd', '--mhl', '--with', 'md5,xxh128']);
+        self::assertSame(0, $code);
+        [$code, $output] = $this->run_(['verify', '--files', 'd']);
+        self::assertSame([0, "2 files are as they were sealed.\n"], [$code, $output]);
+        file_put_contents(glob("{$this->bench->folder}/d/ascmhl/0001*")[0] ?? '', "\n", FILE_APPEND);
+        [$code, $output] = $this->run_(['verify', '--files', 'd']);
+        self::assertSame(1, $code);
+        self::assertStringContainsString('was changed after it was written.', $output);
+        [$code, , $errors] = $this->run_(['seal', '--files', 'd', '--mhl']);
+        self::assertSame(3, $code);
+        self::assertStringContainsString('“ascmhl” is not as it was written', $errors);
+    }
+
+    public function test_an_archive_is_sealed_into_a_list_beside_it(): void
+    {
+        $zip = new \ZipArchive;
+        $zip->open("{$this->bench->folder}/d.zip", \ZipArchive::CREATE);
+        $zip->addFromString('v1/x.0001.exr', 'one');
+        $zip->close();
+        [$code, , $errors] = $this->run_(['seal', '--files', 'd.zip']);
+        self::assertSame([3, "Nothing can be written into what is no folder: give --out FILE.\n"], [$code, $errors]);
+        self::assertSame(0, $this->run_(['seal', '--files', 'd.zip', '--out', 'd.md5', '--with', 'md5'])[0]);
+        self::assertSame(md5('one')."  x.0001.exr\n", file_get_contents("{$this->bench->folder}/d.md5"));
+        self::assertSame(0, $this->run_(['verify', '--files', 'd.zip', '--list', 'd.md5'])[0]);
+        self::assertSame(md5('one')."  x.0001.exr\n", $this->run_(
+            ['seal', '--files', 'd.zip', '--with', 'md5', '--out', '-'],
+        )[1]);
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function sealsThatCannotBe(): iterable
+    {
+        yield 'no files' => [['seal'], '--files is needed: the delivery to seal.'];
+        yield 'nothing there' => [['verify', '--files', 'nowhere'], 'The folder “nowhere” is not there.'];
+        yield 'no list' => [['verify', '--files', 'd'], '“d” has no list of checksums in it; give --list FILE.'];
+        yield 'no algorithm' => [['seal', '--files', 'd', '--with', 'crc'], '--with is md5, sha1, sha256, sha512, '
+            .'xxh64, xxh3, xxh128, and “crc” is none of them.'];
+        yield 'SHA-256 in ASC MHL' => [['seal', '--files', 'd', '--mhl', '--with', 'sha256'],
+            'ASC MHL has no place for SHA-256; it holds xxh64, xxh3, xxh128, md5 and sha1.'];
+        yield 'two in one list' => [['seal', '--files', 'd', '--with', 'md5,sha1', '--out', 'x'],
+            'One list holds sums of one kind: give --with one of them beside --out.'];
+        yield 'an empty list' => [
+            ['verify', '--files', 'd', '--list', 'empty.md5'], '“empty.md5” holds no checksums.',
+        ];
+    }
+
+    /** @param  list<string>  $arguments */
+    #[DataProvider('sealsThatCannotBe')]
+    public function test_seals_that_cannot_be_are_refused_in_a_sentence(array $arguments, string $says): void
+    {
+        $this->bench->put('d/x.exr', 'one')->put('empty.md5', "\n");
+
+        self::assertSame([3, "{$says}\n"], [$this->run_($arguments)[0], $this->run_($arguments)[2]]);
+    }
 }

@@ -1,5 +1,13 @@
 /** Lists a folder of the visitor's own disk, and sends of its files what the server asks for, and nothing else. */
-import { createMD5, createSHA1, createSHA256, createSHA512, createXXHash64 } from 'hash-wasm';
+import {
+    createMD5,
+    createSHA1,
+    createSHA256,
+    createSHA512,
+    createXXHash128,
+    createXXHash3,
+    createXXHash64,
+} from 'hash-wasm';
 import type { Source } from '../../lib/ownDisk';
 import { body, isOfSystem, type Answer, type Order, type Sent, type Told, type Wanted, type Why } from './messages';
 
@@ -29,6 +37,8 @@ const HASHES: Record<string, () => ReturnType<typeof createMD5>> = {
     sha256: createSHA256,
     sha512: createSHA512,
     xxh64: createXXHash64,
+    xxh3: createXXHash3,
+    xxh128: createXXHash128,
 };
 
 const say = (told: Told) => postMessage(told);

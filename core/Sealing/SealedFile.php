@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Sealing;
+
+use PlainLedger\Core\Checksums\SumAlgorithm;
+
+/** A file and its sums, as they were when it was read. */
+final readonly class SealedFile
+{
+    /**
+     * @param  int  $size  bytes
+     * @param  int  $modified  seconds since 1970, UTC
+     * @param  array<string, string>  $sums  hexadecimal digits, small, by the algorithm's name
+     */
+    public function __construct(public string $path, public int $size, public int $modified, public array $sums) {}
+
+    public function sum(SumAlgorithm $algorithm): ?string
+    {
+        return $this->sums[$algorithm->value] ?? null;
+    }
+}
