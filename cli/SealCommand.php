@@ -77,11 +77,11 @@ final class SealCommand extends Command
     /** Whether what is asked can be written where it is asked. */
     private static function expectPlace(string $files, ?string $out, bool $isMhl, int $kinds): void
     {
-        if (is_file($files) && ($isMhl || $out === null)) {
-            throw new InvalidOptionException(
-                $isMhl ? 'ASC MHL is written into the folder it is of: --files is none.'
-                    : 'Nothing can be written into what is no folder: give --out FILE.',
-            );
+        if (is_file($files) && $isMhl) {
+            throw new InvalidOptionException('ASC MHL is written into the folder it is of: --files is none.');
+        }
+        if (is_file($files) && $out === null) {
+            throw new InvalidOptionException('Nothing can be written into what is no folder: give --out FILE.');
         }
         if ($isMhl && $out !== null) {
             throw new InvalidOptionException('ASC MHL lies in the folder it is of: --out cannot go with --mhl.');
@@ -105,13 +105,7 @@ final class SealCommand extends Command
             array_column($before, 0),
         ), SORT_REGULAR));
         $seal = self::sealed($listing, self::together($algorithms, $alsoBefore));
-        $differ = [];
-        foreach ($seal->files as $file) {
-            $then = $before[$file->path] ?? null;
-            if ($then !== null && ($file->sums[$then[0]] ?? '') !== $then[1]) {
-                $differ[] = $file->path;
-            }
-        }
+        $differ = self::differing($seal, $before);
         if ($differ !== []) {
             return $this->differs($differ, 'is in a list and has other bytes now', $output);
         }
@@ -129,6 +123,23 @@ final class SealCommand extends Command
         }
 
         return $this->left($seal, $output);
+    }
+
+    /**
+     * @param  array<array-key, array{string, string}>  $before  algorithm and sum, by path
+     * @return list<string>
+     */
+    private static function differing(Seal $seal, array $before): array
+    {
+        $differ = [];
+        foreach ($seal->files as $file) {
+            $then = $before[$file->path] ?? null;
+            if ($then !== null && ($file->sums[$then[0]] ?? '') !== $then[1]) {
+                $differ[] = $file->path;
+            }
+        }
+
+        return $differ;
     }
 
     /** @param  list<SumAlgorithm>  $algorithms */
