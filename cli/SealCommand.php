@@ -15,6 +15,7 @@ use PlainLedger\Core\Sealing\SealedSums;
 use PlainLedger\Core\Sealing\SealRefused;
 use PlainLedger\Core\Sealing\SealRun;
 use PlainLedger\Core\Sealing\SealWriter;
+use PlainLedger\Core\Sealing\Verification;
 use PlainLedger\Core\Text\Text;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -100,11 +101,7 @@ final class SealCommand extends Command
         OutputInterface $output,
     ): int {
         $before = SealedSums::in($listing)->sums;
-        $alsoBefore = array_values(array_unique(array_map(
-            SumAlgorithm::from(...),
-            array_column($before, 0),
-        ), SORT_REGULAR));
-        $seal = self::sealed($listing, self::together($algorithms, $alsoBefore));
+        $seal = self::sealed($listing, self::together($algorithms, Verification::algorithms($before)));
         $differ = self::differing($seal, $before);
         if ($differ !== []) {
             return $this->differs($differ, 'is in a list and has other bytes now', $output);
@@ -155,7 +152,7 @@ final class SealCommand extends Command
             throw SealRefused::because('ascmhl', 'is not as it was written, and is left as it is. '
                 .rtrim(implode(' ', $history->faults), '.'));
         }
-        $before = array_map(SumAlgorithm::from(...), array_values(array_unique(array_column($history->sums, 0))));
+        $before = Verification::algorithms($history->sums);
         $seal = self::sealed($listing, self::together($algorithms, $before));
         foreach ($seal->files as $file) {
             if (preg_match('~^[^\x00-\x1f]*$~u', $file->path) !== 1) {

@@ -7,6 +7,8 @@ namespace Tests\Core\Cli;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PlainLedger\Core\Submission\RecordKey;
+use PlainLedger\Core\Submission\SubmissionRecord;
 use Tests\Core\Support\Workbench;
 
 /** The console program as people and machines call it. */
@@ -1036,5 +1038,35 @@ final class CommandLineTest extends TestCase
         $this->bench->put('d/x.exr', 'one')->put('empty.md5', "\n");
 
         self::assertSame([3, "{$says}\n"], [$this->run_($arguments)[0], $this->run_($arguments)[2]]);
+    }
+
+    public function test_a_submission_record_is_verified_with_nothing_running(): void
+    {
+        $key = RecordKey::of(str_repeat('k', 32));
+        $record = SubmissionRecord::signed(['note' => 'fine', 'files' => [
+            ['path' => 'x.0001.exr', 'bytes' => 3, 'sums' => ['sha256' => hash('sha256', 'one')]],
+        ]], $key);
+        $this->bench->put('r.json', $record->write())->put('d/x.0001.exr', 'one');
+        $print = RecordKey::fingerprint($key->public);
+        [$code, $output] = $this->run_(['verify', '--record', 'r.json', '--files', 'd', '--key', $print]);
+        self::assertSame(
+            [0, "1 file is as it was sealed.\nThe record is as it was signed, by the key {$print}.\n"],
+            [$code, $output],
+        );
+        self::assertSame(0, $this->run_(['verify', '--record', 'r.json'])[0]);
+        $other = RecordKey::fingerprint(RecordKey::of(str_repeat('o', 32))->public);
+        [$code, $output] = $this->run_(['verify', '--record', 'r.json', '--key', $other]);
+        self::assertSame(1, $code);
+        self::assertStringContainsString("The record is signed by another key, {$print}.", $output);
+        $this->bench->put('d/x.0001.exr', 'One');
+        [$code, $output] = $this->run_(['verify', '--record', 'r.json', '--files', 'd', '--json']);
+        self::assertSame([1, ['x.0001.exr'], []], [
+            $code, json_decode($output, true)['changed'], json_decode($output, true)['faults'],
+        ]);
+        $this->bench->put('r.json', str_replace('fine', 'Fine', $record->write()));
+        [$code, $output] = $this->run_(['verify', '--record', 'r.json']);
+        self::assertSame([1, "The record is not as it was signed, or was signed by nobody.\n"], [$code, $output]);
+        self::assertSame(3, $this->run_(['verify', '--record', 'd/x.0001.exr'])[0]);
+        self::assertSame(3, $this->run_(['verify', '--record', 'r.json', '--list', 'r.json'])[0]);
     }
 }

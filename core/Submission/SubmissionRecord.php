@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PlainLedger\Core\Submission;
+
+use PlainLedger\Core\Json\CanonicalJson;
+use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Json\JsonRefused;
+
+/**
+ * A sign-off as the open `plain-ledger/submission` document: what was asked, found and accepted, the sums of all
+ * files, who signed it and when, and the signature of all that. Nothing in it can be changed afterwards unseen.
+ */
+final readonly class SubmissionRecord
+{
+    public const FORMAT = 'plain-ledger/submission';
+
+    /** Bytes: it names every file of a delivery. */
+    public const LARGEST = 256_000_000;
+
+    /** @param  array<string, mixed>  $data */
+    private function __construct(public array $data) {}
+
+    /** @param  array<string, mixed>  $content  all but format, version, key and signature */
+    public static function signed(array $content, RecordKey $key): self
+    {
+        $data = ['format' => self::FORMAT, 'version' => 1] + $content + ['key' => base64_encode($key->public)];
+
+        return new self($data + ['signature' => base64_encode($key->sign(self::bytes($data)))]);
+    }
+
+    /** @throws JsonRefused */
+    public static function read(string $text, string $label): self
+    {
+        return new self(JsonDocument::parse($text, $label, self::FORMAT, self::LARGEST)->data);
+    }
+
+    public function write(): string
+    {
+        return json_encode(
+            $this->data,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION
+                | JSON_THROW_ON_ERROR,
+        )."\n";
+    }
+
+    /** Whether it is, to the letter, what was signed by the key that it names. */
+    public function holds(): bool
+    {
+        $signature = $this->data['signature'] ?? null;
+
+        return is_string($signature)
+            && RecordKey::holds((string) base64_decode($signature, true), self::bytes($this->data), $this->key());
+    }
+
+    /** @return string 32 bytes; empty where none is named */
+    public function key(): string
+    {
+        $key = $this->data['key'] ?? null;
+
+        return is_string($key) ? (string) base64_decode($key, true) : '';
+    }
+
+    /** @return array<array-key, array{string, string}> the first sum of each file: algorithm and sum, by path */
+    public function sums(): array
+    {
+        $sums = [];
+        $files = $this->data['files'] ?? null;
+        foreach (is_array($files) ? $files : [] as $file) {
+            $path = is_array($file) ? $file['path'] ?? null : null;
+            $all = is_array($file) ? $file['sums'] ?? null : null;
+            $first = is_array($all) ? array_key_first($all) : null;
+            if (is_string($path) && is_array($all) && $first !== null && is_string($all[$first])) {
+                $sums[self::pathOf($path)] = [(string) $first, $all[$first]];
+            }
+        }
+
+        return $sums;
+    }
+
+    /** A path as JSON can hold it: bytes that are no letters are written as `%XX`, and the sign itself. */
+    public static function written(string $path): string
+    {
+        return mb_check_encoding($path, 'UTF-8') && ! str_contains($path, '%')
+            ? $path
+            : (string) preg_replace_callback(
+                '~%|[^\x20-\x7e]~',
+                static fn (array $m): string => sprintf('%%%02X', ord($m[0])),
+                $path,
+            );
+    }
+
+    private static function pathOf(string $written): string
+    {
+        return str_contains($written, '%') ? rawurldecode($written) : $written;
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private static function bytes(array $data): string
+    {
+        unset($data['signature']);
+        // as it is read again: what JSON does not tell apart is not told apart
+        /** @var array<string, mixed> $plain */
+        $plain = json_decode(
+            json_encode($data, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR),
+            true,
+            JsonDocument::DEEPEST + 8,
+            JSON_BIGINT_AS_STRING | JSON_THROW_ON_ERROR,
+        );
+
+        return CanonicalJson::write($plain);
+    }
+}
