@@ -10,6 +10,7 @@ use App\Http\Controllers\Production;
 use App\Http\Controllers\Render;
 use App\Http\Controllers\Scene;
 use App\Http\Controllers\Specification;
+use App\Http\Controllers\Submission;
 use App\Http\Controllers\Tree;
 use Illuminate\Support\Facades\Route;
 
@@ -157,6 +158,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
             ->middleware('throttle:costly')
             ->name('recipe');
         Route::get('/render', [Render\RenderController::class, 'show'])->name('render');
+        Route::get('/submission', [Submission\SubmissionController::class, 'show'])->name('submission');
         Route::get('/hand-out', [Specification\HandOutController::class, 'show'])->name('hand-out');
         Route::post('/presence', [Specification\PresenceController::class, 'store'])->name('presence');
         Route::get('/sheet.{format}', [Specification\SheetController::class, 'show'])
@@ -177,6 +179,9 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
         Route::post('/approved', [Specification\ApprovedPictureController::class, 'store'])->name('approved');
         Route::patch('/values', [Specification\NameValueController::class, 'update'])->name('values');
         Route::post('/sheets', [Specification\SheetLinkController::class, 'store'])->name('sheet.share');
+        Route::post('/submission', [Submission\SubmissionController::class, 'store'])
+            ->middleware('throttle:costly')
+            ->name('submission.sign');
     });
     Route::middleware('can:check,deliverable')->group(function (): void {
         Route::post('/scene', [Scene\SceneController::class, 'store'])->name('scene.store');
@@ -236,6 +241,23 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::delete('/waivers/{waiver}', [Check\WaiverController::class, 'destroy'])
         ->can('decide', 'waiver')
         ->name('waiver.drop');
+});
+
+Route::middleware(['auth', 'throttle:work'])->prefix('/submissions/{submission}')->group(function (): void {
+    Route::middleware('can:view,submission')->group(function (): void {
+        Route::get('/seal', [Submission\SealController::class, 'show'])->name('seal');
+        Route::get('/record.{format}', [Submission\RecordController::class, 'show'])
+            ->middleware('throttle:costly')
+            ->name('record');
+    });
+    Route::middleware('can:sign,submission')->group(function (): void {
+        Route::post('/withdraw', [Submission\SubmissionController::class, 'withdraw'])->name('submission.withdraw');
+        Route::post('/seal', [Submission\SealController::class, 'store'])
+            ->middleware('throttle:costly')
+            ->name('seal.again');
+        Route::delete('/seal', [Submission\SealController::class, 'destroy'])->name('seal.stop');
+        Route::post('/links', [Submission\RecordController::class, 'share'])->name('record.share');
+    });
 });
 
 Route::middleware(['auth', 'throttle:work'])->prefix('/checks/{check}')->group(function (): void {

@@ -7,12 +7,13 @@ use App\Http\Controllers\Check;
 use App\Http\Controllers\People;
 use App\Http\Controllers\Production;
 use App\Http\Controllers\Specification;
+use App\Http\Controllers\Submission;
 use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
     'change', 'check', 'deliverable', 'intakeRoot', 'invitation', 'link', 'log', 'membership', 'message', 'move',
-    'preset', 'production', 'specification', 'view', 'waiver', 'webhook',
+    'preset', 'production', 'specification', 'submission', 'view', 'waiver', 'webhook',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }
@@ -31,6 +32,10 @@ Route::middleware('guest')->group(function (): void {
 
 // for somebody without a sign-in: the signature is looked at by the controller, which says why a link is closed
 Route::get('/sheets/{link}', Specification\OpenSheetController::class)->middleware('throttle:60,1')->name('sheet.open');
+
+Route::get('/records/{link}', [Submission\RecordController::class, 'open'])
+    ->middleware('throttle:60,1')
+    ->name('record.open');
 
 // whoever has such a link comes in by it, once; the controller says why one is closed
 Route::middleware('throttle:30,1,join')->prefix('/join/{word}')->group(function (): void {

@@ -15,6 +15,7 @@ use App\Models\Preset;
 use App\Models\Production;
 use App\Models\SheetLink;
 use App\Models\Specification;
+use App\Models\Submission;
 use App\Models\User;
 use App\Models\Waiver;
 use App\Models\Webhook;
@@ -115,6 +116,13 @@ final readonly class Recordings
             About::Link,
             static fn (SheetLink $l): string => "a link ({$l->kind->value}) to ".self::whose($l->deliverable_id, null),
             ['revoked_at' => 'closed|opened again'],
+            $deliverables,
+        ))->observe();
+        (new Recorded(
+            Submission::class,
+            About::Submission,
+            static fn (Submission $s): string => 'a sign-off of '.self::whose($s->deliverable_id, null),
+            [],
             $deliverables,
         ))->observe();
         Change::created(static fn (Change $c) => Trail::note(About::Requirement, self::asked($c), $c->production_id));

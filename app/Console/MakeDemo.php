@@ -5,10 +5,20 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\Productions\BuildProduction;
+use App\Actions\Submissions\KeepSubmission;
+use App\Actions\Submissions\KeepVerification;
+use App\Actions\Submissions\Obstacles;
+use App\Actions\Submissions\SealSlice;
+use App\Actions\Submissions\SignOff;
+use App\Actions\Submissions\Withdraw;
+use App\Models\Deliverable;
 use App\Models\Notice;
+use App\Models\Submission;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\File;
+use PlainLedger\Core\Checking\Verdict;
+use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Demo\Handover;
 use PlainLedger\Demo\Scenario;
 
@@ -33,11 +43,44 @@ final class MakeDemo extends Command
             $build->run($plan, $people, $people['odile'], fn () => $this->output->write('.'));
         }
         $this->handOver();
+        $this->signOff($people['odile']);
         // somebody was here in the meantime, and missed what came last
         Notice::query()->where('id', '<=', (int) Notice::query()->max('id') - 2)->update(['read_at' => now()]);
         $this->newLine();
 
         return self::SUCCESS;
+    }
+
+    /** A shot that was handed over, and one whose first sign-off was taken back. */
+    private function signOff(User $by): void
+    {
+        $balanced = Deliverable::query()->whereHas('production', static fn ($p) => $p->where('code', 'TC'))
+            ->orderBy('code')->get()
+            ->filter(static fn (Deliverable $d): bool => Obstacles::checkOf($d)?->verdict === Verdict::Balanced)
+            ->take(2)->values();
+        foreach ($balanced as $at => $deliverable) {
+            $this->sign($deliverable, $by, 'All agreed with the client on Thursday.');
+            if ($at === 1) {
+                $first = Submission::query()->where('deliverable_id', $deliverable->id)->firstOrFail();
+                app(Withdraw::class)->run($first, 'The client asked for another slate.', $by);
+                $this->sign($deliverable, $by, 'With the new slate.');
+            }
+        }
+    }
+
+    private function sign(Deliverable $deliverable, User $by, string $note): void
+    {
+        $check = Obstacles::checkOf($deliverable->loadAsked());
+        $answers = [];
+        foreach (Obstacles::of($deliverable, $check) as $obstacle) {
+            if ($obstacle->line !== null) {
+                $answers[$obstacle->line->key()] = 'Looked at by eye, beside the cut.';
+            }
+        }
+        $algorithms = [SumAlgorithm::Sha256, SumAlgorithm::Xxh64];
+        $submission = app(SignOff::class)->run($deliverable, (int) $check?->id, $note, $answers, $algorithms, $by);
+        // a demo does not wait for the queue
+        (new SealSlice($submission->id))->handle(app(KeepSubmission::class), app(KeepVerification::class));
     }
 
     /** Several shots in one tree, and what a learner has packed. */

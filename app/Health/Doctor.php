@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Health;
 
+use App\Audit\Chain;
 use App\Database\Restore;
+use App\Models\Deliverable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -40,6 +42,7 @@ final readonly class Doctor
             ...self::databases(),
             'migrations' => self::migrations(),
             'clock' => self::clock(),
+            'histories' => self::histories(),
             'backups' => self::backups(),
             'schedule' => self::schedule(),
             ...array_map(
@@ -148,6 +151,27 @@ final readonly class Doctor
             $apart <= self::APART && Carbon::now()->year >= 2026,
             Carbon::now()->toIso8601ZuluString().($apart > self::APART ? ", and the disk is {$apart} s apart" : ''),
             'let the machine keep its clock by NTP',
+        );
+    }
+
+    /**
+     * Whether what happened to each deliverable is as it was written.
+     *
+     * @return Line
+     */
+    private static function histories(): array
+    {
+        $faults = Chain::faults();
+        $told = array_map(
+            static fn (int $id, string $fault): string => Deliverable::query()->whereKey($id)->value('code').": {$fault}",
+            array_keys($faults),
+            $faults,
+        );
+
+        return self::line(
+            $faults === [],
+            $faults === [] ? 'hold' : implode('; ', array_slice($told, 0, 5)),
+            'somebody changed the database beside the program: bring back a backup from before',
         );
     }
 

@@ -16,4 +16,5 @@ enum About: string
     case Files = 'files';
     case Link = 'link';
     case Account = 'account';
+    case Submission = 'submission';
 }

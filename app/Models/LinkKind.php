@@ -13,8 +13,15 @@ enum LinkKind: string
     /** Check a folder of their own against it. */
     case Check = 'check';
 
+    /** Read the record of a submission. */
+    case Record = 'record';
+
     public function route(): string
     {
-        return $this === self::Sheet ? 'sheet.open' : 'own.open';
+        return match ($this) {
+            self::Sheet => 'sheet.open',
+            self::Check => 'own.open',
+            self::Record => 'record.open',
+        };
     }
 }

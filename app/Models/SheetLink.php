@@ -19,13 +19,14 @@ use Illuminate\Support\Facades\URL;
  * @property Carbon $expires_at
  * @property Carbon|null $revoked_at
  * @property int $opened
+ * @property int|null $submission_id  whose record it leads to
  * @property LinkKind $kind
  * @property Carbon $created_at
  * @property Deliverable $deliverable
  */
 final class SheetLink extends Model
 {
-    protected $fillable = ['deliverable_id', 'user_id', 'expires_at', 'revoked_at', 'opened', 'kind'];
+    protected $fillable = ['deliverable_id', 'user_id', 'expires_at', 'revoked_at', 'opened', 'kind', 'submission_id'];
 
     protected $attributes = ['kind' => 'sheet'];
 
@@ -38,6 +39,12 @@ final class SheetLink extends Model
     public function deliverable(): BelongsTo
     {
         return $this->belongsTo(Deliverable::class);
+    }
+
+    /** @return BelongsTo<Submission, $this> */
+    public function submission(): BelongsTo
+    {
+        return $this->belongsTo(Submission::class);
     }
 
     public function isOpen(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Actions\Checks\ScanSlice;
+use App\Audit\ChainRecordings;
 use App\Audit\Recordings;
 use App\Database\ImmediateConnector;
 use App\Models\CheckEnded;
@@ -57,6 +58,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->watchWorkers();
         Recordings::begin();
+        ChainRecordings::begin();
         OnChange::begin();
         Announce::begin();
         Event::listen(CheckEnded::class, OnCheck::class);

@@ -21,7 +21,7 @@ final readonly class FileSums
 
     /**
      * @param  list<SumAlgorithm>  $algorithms
-     * @param  (\Closure(int): void)|null  $onBytes  told how many more were read
+     * @param  (\Closure(int): mixed)|null  $onBytes  told how many more were read
      *
      * @throws SourceUnreadable also where it never stands still
      */

@@ -26,6 +26,9 @@ final class SealRun
 
     public int $bytes = 0;
 
+    /** Files that were read by this run, and not by one before it. */
+    public int $read = 0;
+
     /**
      * @param  list<SumAlgorithm>  $algorithms  at least one
      * @param  list<SealedFile>  $known  what an earlier run came to
@@ -40,8 +43,11 @@ final class SealRun
         }
     }
 
-    /** @return \Generator<int, SealProgress> after each file */
-    public function steps(): \Generator
+    /**
+     * @param  (\Closure(int): mixed)|null  $onBytes  told how many more were read, a megabyte at a time
+     * @return \Generator<int, SealProgress> after each file
+     */
+    public function steps(?\Closure $onBytes = null): \Generator
     {
         $files = self::files($this->listing);
         $all = array_sum(array_map(static fn (ListedFile $file): int => $file->size, $files));
@@ -51,8 +57,9 @@ final class SealRun
         foreach ($files as $path => $file) {
             if (! $this->isKnown($file)) {
                 unset($this->done[$path]);
+                $this->read++;
                 try {
-                    $this->done[$path] = $sums->of($file, $this->algorithms);
+                    $this->done[$path] = $sums->of($file, $this->algorithms, $onBytes);
                 } catch (SourceUnreadable $gone) {
                     $this->refused[$path] = $gone->reason();
                 }

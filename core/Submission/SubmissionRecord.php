@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Core\Submission;
 
+use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Core\Json\CanonicalJson;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
@@ -73,6 +74,22 @@ final readonly class SubmissionRecord
             $first = is_array($all) ? array_key_first($all) : null;
             if (is_string($path) && is_array($all) && $first !== null && is_string($all[$first])) {
                 $sums[self::pathOf($path)] = [(string) $first, $all[$first]];
+            }
+        }
+
+        return $sums;
+    }
+
+    /** @return array<array-key, string> sums by path */
+    public function sumsBy(SumAlgorithm $algorithm): array
+    {
+        $sums = [];
+        $files = $this->data['files'] ?? null;
+        foreach (is_array($files) ? $files : [] as $file) {
+            $path = is_array($file) ? $file['path'] ?? null : null;
+            $sum = is_array($file) && is_array($file['sums'] ?? null) ? $file['sums'][$algorithm->value] ?? null : null;
+            if (is_string($path) && is_string($sum)) {
+                $sums[self::pathOf($path)] = $sum;
             }
         }
 

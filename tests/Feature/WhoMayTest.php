@@ -11,10 +11,13 @@ use App\Models\Check;
 use App\Models\FileMove;
 use App\Models\Message;
 use App\Models\SavedView;
+use App\Models\Submission;
 use App\Models\Waiver;
 use App\Models\Webhook;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PlainLedger\Core\Submission\RecordKey;
+use PlainLedger\Core\Submission\SubmissionRecord;
 use Tests\Feature\Factories\SheetLinkFactory;
 use Tests\Feature\Support\LedgerTestCase;
 
@@ -407,6 +410,15 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a script of that' => ['get', '/checks/C/moves.csv', $theirs];
         yield 'renaming' => ['post', '/checks/C/moves', ['artist' => 302, 'coordinator' => 302] + $theirs];
         yield 'undoing that' => ['delete', '/moves/V', ['artist' => 302, 'coordinator' => 302] + $theirs];
+        yield 'its submission' => ['get', '/deliverables/D/submission', $all];
+        yield 'signing it off' => ['post', '/deliverables/D/submission', $decides(302), ['check' => 0]];
+        yield 'how far its sums are' => ['get', '/submissions/Z/seal', $theirs];
+        yield 'looking at its files again' => ['post', '/submissions/Z/seal', $decides(302)];
+        yield 'looking at them no further' => ['delete', '/submissions/Z/seal', $decides(302)];
+        yield 'its record' => ['get', '/submissions/Z/record.html', $theirs];
+        yield 'withdrawing it' => ['post', '/submissions/Z/withdraw', $decides(302), ['why' => 'x']];
+        yield 'a link to its record' => ['post', '/submissions/Z/links', $decides(302), ['days' => 3]];
+        yield 'a record by its link' => ['get', '/records/L', ['stranger' => 403, 'artist' => 403]];
         yield 'stopping it' => [
             'post',
             '/checks/C/stop',
@@ -422,6 +434,16 @@ final class WhoMayTest extends LedgerTestCase
         );
 
         return Check::query()->firstOrFail();
+    }
+
+    private function submitted(): Submission
+    {
+        $record = SubmissionRecord::signed(['number' => 1], RecordKey::of(str_repeat('k', 32)));
+
+        return Submission::query()->create([
+            'deliverable_id' => $this->deliverable->id, 'number' => 1, 'state' => 'signed', 'note' => '',
+            'answers' => [], 'algorithms' => ['sha256'], 'record' => gzencode($record->write()),
+        ]);
     }
 
     /** @param  array<string, int>  $expected */
@@ -492,6 +514,7 @@ final class WhoMayTest extends LedgerTestCase
                 '/Q' => "/{$preset->id}",
                 '/Y' => "/{$view->id}",
                 '/H' => "/{$hook->id}",
+                '/Z' => '/'.$this->submitted()->id,
                 '/L' => "/{$link->id}",
                 '/X' => "/{$change?->id}",
                 '/P' => "/{$this->production->id}",
@@ -552,6 +575,9 @@ final class WhoMayTest extends LedgerTestCase
                         'sheet.html' => 'sheet.{format}',
                         '/productions/P' => '/productions/{production}',
                         '/deliverables/D' => '/deliverables/{deliverable}',
+                        '/submissions/Z' => '/submissions/{submission}',
+                        'record.html' => 'record.{format}',
+                        '/records/L' => '/records/{link}',
                         '/checks/C' => '/checks/{check}',
                         'report.json' => 'report.{format}',
                         'moves.csv' => 'moves.{format}',
@@ -620,7 +646,7 @@ final class WhoMayTest extends LedgerTestCase
         $own = [
             'sign-in', 'sign-in.store', 'sign-in.code', 'sign-in.code.store', 'codes.offer', 'codes.begin', 'codes.end',
             'sign-out', 'productions', 'calculator', 'calculate', 'tokens', 'tokens.store',
-            'tokens.drop', 'password', 'sheet.open', 'health', 'api.check', 'api.newest', 'api.template',
+            'tokens.drop', 'password', 'sheet.open', 'record.open', 'health', 'api.check', 'api.newest', 'api.template',
             // by a link, or by a word that only whoever began it was told: looked at in a test of their own
             'sign-out.elsewhere', 'find', 'news', 'causes', 'notices', 'notices.read', 'notices.wish',
             'join', 'join.new', 'join.known',

@@ -7,13 +7,15 @@ namespace App\Actions\Checks;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
+use App\Models\Submission;
 use Illuminate\Support\Carbon;
 
 /** Lets go of old checks by the rule that a production has for it, and of deliveries that no check needs any more. */
 final readonly class ThinOut
 {
     /**
-     * What stands longer than anything else: the newest of each deliverable, and the newest that balanced.
+     * What stands longer than anything else: the newest of each deliverable, the newest that balanced, and what was
+     * submitted.
      *
      * @return int how many checks went
      */
@@ -37,7 +39,8 @@ final readonly class ThinOut
             ->get(['id', 'verdict', 'updated_at', 'deliverable_id']);
         $kept = $done->take(max(1, $checks))->modelKeys();
         $balanced = $done->first(static fn (Check $c): bool => $c->verdict?->value === 'balanced');
-        $old = $done->reject(static fn (Check $c): bool => in_array($c->id, $kept, true)
+        $submitted = Submission::query()->where('deliverable_id', $deliverable->id)->pluck('check_id')->all();
+        $old = $done->reject(static fn (Check $c): bool => in_array($c->id, [...$kept, ...$submitted], true)
             || $c->is($balanced)
             || $c->updated_at->isAfter(Carbon::now()->subDays($days)));
         foreach ($old->chunk(200) as $some) {

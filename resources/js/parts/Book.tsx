@@ -25,7 +25,7 @@ interface Shared {
 
 const REGIONS = ['head', 'index', 'sheet', 'margin'];
 
-const FOLIOS = { '1': 'specification', '2': 'scene', '3': 'render', '4': 'frames' } as const;
+const FOLIOS = { '1': 'specification', '2': 'scene', '3': 'render', '4': 'frames', '6': 'submission' } as const;
 
 /** F6 goes from one region of the book to the next. */
 function goToRegion(way: 1 | -1): void {

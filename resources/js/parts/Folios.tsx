@@ -6,7 +6,7 @@ import { to } from '../lib/route';
 import type { Book, DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
-export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie';
+export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie' | 'submission';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
 export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
@@ -17,6 +17,7 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
         ['render', t`Render`, null],
         ['frames', t`Frames`, deliverable.folios.frames],
         ...(deliverable.owesMovie ? [['movie', t`Movie`, deliverable.movie] as [Folio, string, Mark | null]] : []),
+        ['submission', t`Submission`, deliverable.submitted ? 'equal' : null],
     ];
 
     return (

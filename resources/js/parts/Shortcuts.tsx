@@ -8,7 +8,7 @@ const KEYS: [string, string][] = [
     [t`Ctrl K`, t`find anything (always on)`],
     ['/', t`find in the index`],
     ['n  p', t`next and previous deliverable`],
-    ['1  2  3  4', 'specification, scene, render, frames'],
+    ['1  2  3  4  6', t`specification, scene, render, frames, submission`],
     ['j  k', 'on a board: next and previous line'],
     ['.  ,  +  −  Enter', 'on a frame strip: next and previous trouble, closer, further, show the frame'],
     ['a', 'on a specification: ask for more'],

@@ -13,6 +13,7 @@ export const routes: Config = {
         'sign-in.store': { uri: 'sign-in', methods: ['POST'] },
         'sign-in.code': { uri: 'sign-in/code', methods: ['GET', 'HEAD'] },
         'sign-in.code.store': { uri: 'sign-in/code', methods: ['POST'] },
+        'record.open': { uri: 'records/{link}', methods: ['GET', 'HEAD'], parameters: ['link'] },
         join: { uri: 'join/{word}', methods: ['GET', 'HEAD'], parameters: ['word'] },
         'join.new': { uri: 'join/{word}', methods: ['POST'], parameters: ['word'] },
         'join.known': { uri: 'join/{word}', methods: ['PUT'], parameters: ['word'] },
@@ -228,6 +229,11 @@ export const routes: Config = {
             parameters: ['deliverable', 'format'],
         },
         render: { uri: 'deliverables/{deliverable}/render', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
+        submission: {
+            uri: 'deliverables/{deliverable}/submission',
+            methods: ['GET', 'HEAD'],
+            parameters: ['deliverable'],
+        },
         'hand-out': {
             uri: 'deliverables/{deliverable}/hand-out',
             methods: ['GET', 'HEAD'],
@@ -258,6 +264,11 @@ export const routes: Config = {
         approved: { uri: 'deliverables/{deliverable}/approved', methods: ['POST'], parameters: ['deliverable'] },
         values: { uri: 'deliverables/{deliverable}/values', methods: ['PATCH'], parameters: ['deliverable'] },
         'sheet.share': { uri: 'deliverables/{deliverable}/sheets', methods: ['POST'], parameters: ['deliverable'] },
+        'submission.sign': {
+            uri: 'deliverables/{deliverable}/submission',
+            methods: ['POST'],
+            parameters: ['deliverable'],
+        },
         'scene.store': { uri: 'deliverables/{deliverable}/scene', methods: ['POST'], parameters: ['deliverable'] },
         'scene.piece': {
             uri: 'deliverables/{deliverable}/scene/pieces',
@@ -302,6 +313,20 @@ export const routes: Config = {
         'log.drop': { uri: 'logs/{log}', methods: ['DELETE'], parameters: ['log'] },
         'moves.undo': { uri: 'moves/{move}', methods: ['DELETE'], parameters: ['move'] },
         'waiver.drop': { uri: 'waivers/{waiver}', methods: ['DELETE'], parameters: ['waiver'] },
+        seal: { uri: 'submissions/{submission}/seal', methods: ['GET', 'HEAD'], parameters: ['submission'] },
+        record: {
+            uri: 'submissions/{submission}/record.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['submission', 'format'],
+        },
+        'submission.withdraw': {
+            uri: 'submissions/{submission}/withdraw',
+            methods: ['POST'],
+            parameters: ['submission'],
+        },
+        'seal.again': { uri: 'submissions/{submission}/seal', methods: ['POST'], parameters: ['submission'] },
+        'seal.stop': { uri: 'submissions/{submission}/seal', methods: ['DELETE'], parameters: ['submission'] },
+        'record.share': { uri: 'submissions/{submission}/links', methods: ['POST'], parameters: ['submission'] },
         check: { uri: 'checks/{check}', methods: ['GET', 'HEAD'], parameters: ['check'] },
         'check.progress': { uri: 'checks/{check}/progress', methods: ['GET', 'HEAD'], parameters: ['check'] },
         'check.again': { uri: 'checks/{check}/again', methods: ['POST'], parameters: ['check'] },
@@ -369,6 +394,7 @@ declare module 'ziggy-js' {
         'sign-in.store': readonly [];
         'sign-in.code': readonly [];
         'sign-in.code.store': readonly [];
+        'record.open': readonly [{ name: 'link'; required: true }];
         join: readonly [{ name: 'word'; required: true }];
         'join.new': readonly [{ name: 'word'; required: true }];
         'join.known': readonly [{ name: 'word'; required: true }];
@@ -484,6 +510,7 @@ declare module 'ziggy-js' {
         movie: readonly [{ name: 'deliverable'; required: true }];
         recipe: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
         render: readonly [{ name: 'deliverable'; required: true }];
+        submission: readonly [{ name: 'deliverable'; required: true }];
         'hand-out': readonly [{ name: 'deliverable'; required: true }];
         presence: readonly [{ name: 'deliverable'; required: true }];
         sheet: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
@@ -498,6 +525,7 @@ declare module 'ziggy-js' {
         approved: readonly [{ name: 'deliverable'; required: true }];
         values: readonly [{ name: 'deliverable'; required: true }];
         'sheet.share': readonly [{ name: 'deliverable'; required: true }];
+        'submission.sign': readonly [{ name: 'deliverable'; required: true }];
         'scene.store': readonly [{ name: 'deliverable'; required: true }];
         'scene.piece': readonly [{ name: 'deliverable'; required: true }];
         'scene.entry': readonly [{ name: 'deliverable'; required: true }];
@@ -526,6 +554,12 @@ declare module 'ziggy-js' {
         'log.drop': readonly [{ name: 'log'; required: true }];
         'moves.undo': readonly [{ name: 'move'; required: true }];
         'waiver.drop': readonly [{ name: 'waiver'; required: true }];
+        seal: readonly [{ name: 'submission'; required: true }];
+        record: readonly [{ name: 'submission'; required: true }, { name: 'format'; required: true }];
+        'submission.withdraw': readonly [{ name: 'submission'; required: true }];
+        'seal.again': readonly [{ name: 'submission'; required: true }];
+        'seal.stop': readonly [{ name: 'submission'; required: true }];
+        'record.share': readonly [{ name: 'submission'; required: true }];
         check: readonly [{ name: 'check'; required: true }];
         'check.progress': readonly [{ name: 'check'; required: true }];
         'check.again': readonly [{ name: 'check'; required: true }];

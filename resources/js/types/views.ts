@@ -11,7 +11,8 @@ export type About =
     | 'acceptance'
     | 'files'
     | 'link'
-    | 'account';
+    | 'account'
+    | 'submission';
 
 export interface AboutPage {
     book: Book;
@@ -326,6 +327,8 @@ export interface DeliverableHead extends IndexLine {
     /** Whether a movie is owed, whose folio has a mark of its own. */
     owesMovie: boolean;
     movie: Mark | null;
+    /** Whether a sign-off of it stands. */
+    submitted: boolean;
 }
 
 export type Delivers = 'frames' | 'still' | 'movie' | 'file';
@@ -615,7 +618,7 @@ export interface Ledger {
 
 export type Level = 'must' | 'should';
 
-export type LinkKind = 'sheet' | 'check';
+export type LinkKind = 'sheet' | 'check' | 'record';
 
 export interface ListPreview {
     headings: string[] | null;
@@ -919,6 +922,9 @@ export interface NoticesPage {
     mails: boolean;
 }
 
+export type ObstacleKind =
+    'not-checked' | 'unbalanced' | 'open' | 'out-of-date' | 'changed' | 'under-way' | 'elsewhere';
+
 export interface OfferedRequirement {
     id: RequirementId;
     label: string;
@@ -1182,6 +1188,19 @@ export interface ScenePage {
     broken: Unfinished | null;
 }
 
+export interface SealShown {
+    id: number;
+    underWay: boolean;
+    /** Files that were signed already are read once more. */
+    verifies: boolean;
+    files: number;
+    allFiles: number;
+    bytes: number;
+    allBytes: number;
+    /** Nobody works on what is queued. */
+    alone: boolean;
+}
+
 export type Sequence = {
     part: string | null;
     pass: string | null;
@@ -1332,6 +1351,48 @@ export type Strip = {
     pictures?: number[];
     layers?: string[];
 };
+
+export interface SubmissionPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    may: { sign: boolean };
+    check: { id: number; at: string; depth: string; verdict: Verdict | null; files: number; bytes: number } | null;
+    obstacles: { kind: ObstacleKind; says: string; key: string | null }[];
+    accepted: { id: string; part: string; required: string; found: string | null; reason: string }[];
+    algorithms: { value: string; label: string }[];
+    current: SubmissionShown | null;
+    /** all others, the newest first */
+    past: SubmissionShown[];
+    running: SealShown | null;
+    /** to the record of the one that stands */
+    links: SheetLinkShown[];
+    /** newest first */
+    history: { number: number; at: string; who: string; act: string; about: string; sum: string }[];
+    /** Where the chain of all that happened is broken. */
+    broken: string | null;
+    /** By which others know the key that records are signed with. */
+    key: string;
+}
+
+export interface SubmissionShown {
+    id: number;
+    number: number | null;
+    state: SubmissionState;
+    by: string | null;
+    at: string | null;
+    note: string;
+    files: number | null;
+    bytes: number | null;
+    fingerprint: string | null;
+    sums: string[];
+    /** Why it came to nothing. */
+    fault: string | null;
+    withdrawn: { by: string | null; at: string; why: string } | null;
+    verified: { at: string; holds: boolean; says: string[] } | null;
+    check: number | null;
+}
+
+export type SubmissionState = 'sealing' | 'signed' | 'failed' | 'withdrawn' | 'replaced';
 
 export type SuggestedChange = { requirement: RequirementId; value: string | null; says: string };
 

@@ -83,7 +83,10 @@ final class SubmissionTest extends TestCase
     {
         $asked = Workbench::specification(self::REQUIRE);
         $check = ['entries' => [
-            ['id' => 'time.rate', 'part' => 'frames', 'level' => 'must', 'mark' => 'equal', 'scene' => ['mark' => 'equal']],
+            [
+                'id' => 'time.rate', 'part' => 'frames', 'level' => 'must', 'mark' => 'equal',
+                'scene' => ['mark' => 'equal'],
+            ],
         ]];
         $found = Readiness::of($check, $asked);
 
@@ -163,7 +166,8 @@ final class SubmissionTest extends TestCase
         $again = json_encode(array_reverse((array) json_decode($text, true)), JSON_THROW_ON_ERROR);
         self::assertTrue(SubmissionRecord::read($again, 'x')->holds());
         foreach ([
-            ['agreed', 'Agreed'], ['"bytes": 3', '"bytes": 4'], ['balanced', 'unbalanced'], ['"signature": "', '"signature": "A'],
+            ['agreed', 'Agreed'], ['"bytes": 3', '"bytes": 4'], ['balanced', 'unbalanced'],
+            ['"signature": "', '"signature": "A'],
         ] as [$from, $to]) {
             self::assertFalse(SubmissionRecord::read(str_replace($from, $to, $text), 'x')->holds(), $to);
         }

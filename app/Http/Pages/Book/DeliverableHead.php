@@ -6,6 +6,8 @@ namespace App\Http\Pages\Book;
 
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\Submission;
+use App\Models\SubmissionState;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Specification\Part;
@@ -26,6 +28,9 @@ final readonly class DeliverableHead extends IndexLine
 
     public ?Mark $movie;
 
+    /** Whether a sign-off of it stands. */
+    public bool $submitted;
+
     /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public function __construct(Deliverable $deliverable)
     {
@@ -33,6 +38,8 @@ final readonly class DeliverableHead extends IndexLine
         $this->specification = $deliverable->specification->title;
         $this->revision = $deliverable->specification->latest->number;
         $newest = $deliverable->newest;
+        $this->submitted = Submission::query()->where('deliverable_id', $deliverable->id)
+            ->where('state', SubmissionState::Signed)->exists();
         $movies = self::movies($deliverable);
         $entries = $newest instanceof Check ? self::entries($newest) : [];
         $this->folios = ['scene' => self::together($entries, 'scene'), 'frames' => self::together($entries, 'files')];

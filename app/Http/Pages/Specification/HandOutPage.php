@@ -45,7 +45,7 @@ final readonly class HandOutPage
     /** @return list<SheetLinkShown> */
     private static function links(Deliverable $deliverable): array
     {
-        $links = SheetLink::query()->where('deliverable_id', $deliverable->id)
+        $links = SheetLink::query()->where('deliverable_id', $deliverable->id)->whereNull('submission_id')
             ->latest('id')
             ->limit(self::MOST_LINKS)
             ->get();

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Submissions;
+
+use App\Audit\Chain;
+use App\Models\Check;
+use App\Models\Submission;
+use App\Models\SubmissionState;
+use App\Security\RecordKeys;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PlainLedger\Core\Sealing\Seal;
+use PlainLedger\Core\Submission\FilesSince;
+use PlainLedger\Core\Submission\HistoryEntry;
+use PlainLedger\Core\Submission\SubmissionRecord;
+use PlainLedger\Core\Text\Text;
+
+/** Signs what was sealed, where everything still is as it was when somebody said so. */
+final readonly class KeepSubmission
+{
+    private const LEVEL = 5;
+
+    /** @throws SubmissionRefused */
+    public function run(Submission $submission, Seal $seal): void
+    {
+        $check = $submission->check ?? throw SubmissionRefused::because('The check is not kept any more.');
+        self::expectSame($check, $seal);
+        DB::transaction(static function () use ($submission, $check, $seal): void {
+            $deliverable = $submission->deliverable->loadAsked();
+            // it is under way itself
+            Submission::query()->whereKey($submission->id)->update(['progress' => null]);
+            if (Obstacles::checkOf($deliverable)?->id !== $check->id) {
+                throw SubmissionRefused::because('The files were checked again meanwhile. Look at that check first.');
+            }
+            $obstacles = Obstacles::of($deliverable, $check);
+            $left = Obstacles::unanswered($obstacles, $submission->answers);
+            if ($left !== []) {
+                throw SubmissionRefused::because($left[0]->says);
+            }
+            $earlier = Submission::query()->where('deliverable_id', $deliverable->id)
+                ->where('state', SubmissionState::Signed)->latest('id')->first();
+            $number = 1 + (int) Submission::query()->where('deliverable_id', $deliverable->id)->max('number');
+            $at = Carbon::now('UTC');
+            $last = Chain::last($deliverable->id);
+            $record = SubmissionRecord::signed(
+                (new RecordContent($submission, $check, $seal, $obstacles))->toArray($number, $at, [
+                    'replaces' => $earlier?->number,
+                    'history' => ['entries' => $last->number ?? 0, 'before' => $last->sum ?? HistoryEntry::NOTHING],
+                ]),
+                RecordKeys::own(),
+            );
+            $text = $record->write();
+            $earlier?->update(['state' => SubmissionState::Replaced]);
+            $submission->update([
+                'number' => $number, 'state' => SubmissionState::Signed, 'progress' => null, 'signed_at' => $at,
+                'file_count' => count($seal->files), 'total_size' => $seal->bytes(),
+                'fingerprint' => $seal->fingerprint(), 'record' => gzencode($text, self::LEVEL), 'fault' => null,
+            ]);
+            Chain::add($deliverable->id, 'signed off', [
+                'submission' => $number, 'record' => hash('sha256', $text), 'files' => count($seal->files),
+                'fingerprint' => $seal->fingerprint(), 'replaces' => $earlier?->number,
+            ], $submission->person);
+        });
+    }
+
+    /** @throws SubmissionRefused where the files are not those that were checked */
+    private static function expectSame(Check $check, Seal $seal): void
+    {
+        foreach ($seal->refused as $path => $why) {
+            throw SubmissionRefused::because('“'.Text::shown((string) $path)."” could not be read: {$why}.");
+        }
+        $delivery = $check->delivery ?? throw SubmissionRefused::because('What was checked is not kept any more.');
+        $since = FilesSince::of($delivery->scanned(), $seal);
+        if (! $since->areTheSame()) {
+            throw SubmissionRefused::because($since->inWords().' Check them again, then sign off.');
+        }
+    }
+
+    public function failed(Submission $submission, string $why): void
+    {
+        Submission::query()->whereKey($submission->id)->where('state', SubmissionState::Sealing)->update([
+            'state' => SubmissionState::Failed, 'progress' => null, 'fault' => Str::limit($why, 2000, '…'),
+        ]);
+    }
+}

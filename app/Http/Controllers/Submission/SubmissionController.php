@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Submission;
+
+use App\Actions\Submissions\SignOff;
+use App\Actions\Submissions\Withdraw;
+use App\Http\Pages\Submission\SubmissionPage;
+use App\Http\Requests\Submission\SignOffRequest;
+use App\Http\Requests\Submission\WithdrawRequest;
+use App\Models\Deliverable;
+use App\Models\Submission;
+use App\Models\User;
+use App\Queue\LostSeals;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Response;
+
+/** What is handed over, and sealed to the very files that were checked. */
+final class SubmissionController
+{
+    public function show(#[CurrentUser] User $reader, Deliverable $deliverable): Response
+    {
+        LostSeals::breakOff();
+
+        return (new SubmissionPage($deliverable->loadForPage(), $reader))->render();
+    }
+
+    public function store(
+        SignOffRequest $request,
+        #[CurrentUser] User $by,
+        Deliverable $deliverable,
+        SignOff $signOff,
+    ): RedirectResponse {
+        $signOff->run(
+            $deliverable,
+            $request->check(),
+            $request->note(),
+            $request->answers(),
+            $request->algorithms(),
+            $by,
+        );
+
+        return redirect()->route('submission', $deliverable->id);
+    }
+
+    public function withdraw(
+        WithdrawRequest $request,
+        #[CurrentUser] User $by,
+        Submission $submission,
+        Withdraw $withdraw,
+    ): RedirectResponse {
+        $withdraw->run($submission, $request->why(), $by);
+
+        return back()->with('told', "The submission {$submission->number} is withdrawn.");
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\Checks\CheckReporting;
+use App\Http\Pages\Submission\Standing;
+use App\Models\Submission;
+use App\Processes\SheetProcess;
+use Illuminate\Http\Response as PlainResponse;
+use PlainLedger\Core\Checksums\SumAlgorithm;
+use PlainLedger\Core\Checksums\SumLines;
+use PlainLedger\Core\Report\CsvReport;
+use PlainLedger\Core\Report\JunitReport;
+use PlainLedger\Core\Report\ReportWriter;
+use PlainLedger\Core\Submission\RecordHtml;
+
+/** The record of a sign-off, in any of its forms. */
+final readonly class WrittenRecord
+{
+    public static function of(Submission $submission, string $format): PlainResponse
+    {
+        $name = "{$submission->deliverable->code}-submission-{$submission->number}.{$format}";
+        $standing = Standing::inWords($submission);
+        $html = static fn (int $size = 95): string => (
+            new RecordHtml($standing, $size / 10 .'pt')
+        )->write($submission->signedRecord());
+        $algorithm = SumAlgorithm::tryFrom($format);
+
+        return match (true) {
+            $format === 'html' => Downloads::inline($html(), 'text/html; charset=utf-8', $name),
+            $format === 'pdf' => Downloads::inline(SheetProcess::make($html), 'application/pdf', $name),
+            $format === 'json' => Downloads::file($submission->signedRecord()->write(), 'application/json', $name),
+            $format === 'csv' => self::report($submission, new CsvReport, 'text/csv; charset=utf-8', $name),
+            $format === 'xml' => self::report($submission, new JunitReport, 'application/xml', $name),
+            $algorithm !== null => self::sums($submission, $algorithm, $name),
+            default => abort(404),
+        };
+    }
+
+    private static function report(Submission $submission, ReportWriter $as, string $type, string $name): PlainResponse
+    {
+        $check = $submission->check ?? abort(404);
+
+        return Downloads::file($as->write(app(CheckReporting::class)->asItWas($check)), $type, $name);
+    }
+
+    /** A list as `sha256sum` and its kin read it. */
+    private static function sums(Submission $submission, SumAlgorithm $algorithm, string $name): PlainResponse
+    {
+        abort_unless(in_array($algorithm, $submission->sumAlgorithms(), true), 404);
+        $sums = $submission->signedRecord()->sumsBy($algorithm);
+
+        return Downloads::file(
+            implode('', iterator_to_array(SumLines::write($sums), false)),
+            'text/plain; charset=utf-8',
+            $name,
+        );
+    }
+}

@@ -1,0 +1,70 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import { ask } from '../../lib/ask';
+import { bytes } from '../../lib/frames';
+import { to } from '../../lib/route';
+import { usePolling } from '../../lib/usePolling';
+import type { SealShown } from '../../types/views';
+
+const EVERY = 1000;
+
+function inWords({ allFiles, files, alone }: SealShown): string {
+    if (allFiles === 0) {
+        return alone ? t`Waiting: nobody works on what is queued.` : t`Waiting for its turn.`;
+    }
+
+    return t`${files.toLocaleString('en')} of ${allFiles.toLocaleString('en')} files read.`;
+}
+
+/** Files that are read for their checksums just now. */
+export function Sealing({ running }: { running: SealShown }) {
+    const [now, setNow] = useState(running);
+    const submission = running.id;
+    usePolling(async (stop) => {
+        try {
+            const seal = await ask<SealShown>(to('seal', { submission }), stop);
+            setNow(seal);
+            if (!seal.underWay) {
+                router.reload();
+
+                return null;
+            }
+        } catch {
+            // asked again
+        }
+
+        return EVERY;
+    }, EVERY);
+
+    return (
+        <section className="my-3 border border-edge px-3 py-2" aria-label={t`Checksums under way`}>
+            <p className="flex flex-wrap items-baseline gap-3">
+                <span className="said" role="status">
+                    {inWords(now)}
+                </span>
+                {now.allBytes > 0 && (
+                    <span className="text-faint">
+                        <Trans>
+                            {bytes(now.bytes)} of {bytes(now.allBytes)}
+                        </Trans>
+                    </span>
+                )}
+                <button
+                    type="button"
+                    className="btn ml-auto"
+                    onClick={() => router.delete(to('seal.stop', { submission }), { preserveScroll: true })}
+                >
+                    <Trans>Stop</Trans>
+                </button>
+            </p>
+            <progress
+                className="progress mt-1"
+                value={now.allBytes === 0 ? undefined : now.bytes}
+                max={now.allBytes === 0 ? 1 : now.allBytes}
+                aria-label={t`Bytes read`}
+            />
+        </section>
+    );
+}

@@ -1,0 +1,212 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { Link } from '@inertiajs/react';
+import { useState, type SyntheticEvent } from 'react';
+import { bytes } from '../../lib/frames';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Breaking } from '../../parts/Breaking';
+import { Fault } from '../../parts/Fault';
+import { MarkSign } from '../../parts/MarkSign';
+import type { SubmissionPage } from '../../types/views';
+
+type Obstacle = SubmissionPage['obstacles'][number];
+
+/** What was checked, and what would be signed by that. */
+export function WhatIsSigned({ page: { check, deliverable } }: { page: SubmissionPage }) {
+    return check === null ? (
+        <p className="said">
+            <Trans>
+                Nothing of {deliverable.code} was checked yet that could be handed over. Its files are checked on the
+                page{' '}
+                <Link className="link" href={to('frames', { deliverable: deliverable.id })}>
+                    Frames
+                </Link>
+                .
+            </Trans>
+        </p>
+    ) : (
+        <p>
+            <Trans>
+                By the{' '}
+                <Link className="link" href={to('check', { check: check.id })}>
+                    check of {check.at}
+                </Link>
+                : {check.files.toLocaleString('en')} files, {bytes(check.bytes)}.
+            </Trans>{' '}
+            {check.depth === 'full' ? t`Every byte was read then.` : t`Head and tail of each file were read then.`}
+        </p>
+    );
+}
+
+/** What stands in the way, for those who cannot sign. */
+export function InTheWay({ obstacles }: { obstacles: Obstacle[] }) {
+    return (
+        <section aria-labelledby="in-the-way" className="pt-4">
+            <h2 id="in-the-way" className="aside pb-1">
+                <Trans>What stands in the way</Trans>
+            </h2>
+            {obstacles.length === 0 ? (
+                <p className="said flex items-baseline gap-2">
+                    <MarkSign mark="equal" />
+                    <Trans>Nothing.</Trans>
+                </p>
+            ) : (
+                <ul className="border-t border-ink">
+                    {obstacles.map(({ kind, says, key }) => (
+                        <li key={key ?? says} className="flex items-baseline gap-2 border-b border-rule py-1.5">
+                            <MarkSign mark={kind === 'open' ? 'unknown' : 'unequal'} />
+                            <Breaking text={says} />
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+/** What was accepted as it is, and why: it is signed too. */
+export function Accepted({ accepted }: { accepted: SubmissionPage['accepted'] }) {
+    return accepted.length === 0 ? null : (
+        <section aria-labelledby="accepted" className="pt-4">
+            <h2 id="accepted" className="aside pb-1">
+                <Trans>What was accepted</Trans>
+            </h2>
+            <ul className="border-t border-ink">
+                {accepted.map(({ id, part, required, found, reason }) => (
+                    <li key={`${id} ${part}`} className="flex items-baseline gap-2 border-b border-rule py-1.5">
+                        <MarkSign mark="waived" label={t`accepted`} />
+                        <span>
+                            <Trans>
+                                {id} of {part}: asked {required}, found {found ?? '?'}
+                            </Trans>
+                            <span className="block text-faint">
+                                <Breaking text={reason} />
+                            </span>
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+/** What was done where nothing could tell. */
+function Answers({
+    open,
+    answers,
+    onChange,
+}: {
+    open: Obstacle[];
+    answers: Record<string, string>;
+    onChange: (key: string, text: string) => void;
+}) {
+    return open.map(({ key, says }) => (
+        <label key={key} className="mt-2 block">
+            <Breaking text={says} />
+            <span className="aside block">
+                <Trans>What was done instead</Trans>
+            </span>
+            <input
+                className="input w-full! max-w-[60ch]"
+                maxLength={500}
+                placeholder={t`looked at by eye`}
+                value={answers[key ?? ''] ?? ''}
+                onChange={(event) => onChange(key ?? '', event.target.value)}
+            />
+        </label>
+    ));
+}
+
+/** Which sums are made of the files. */
+function Sums({
+    algorithms,
+    chosen,
+    onChoose,
+}: {
+    algorithms: SubmissionPage['algorithms'];
+    chosen: string[];
+    onChoose: (chosen: string[]) => void;
+}) {
+    return (
+        <fieldset className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+            <legend className="aside">
+                <Trans>Checksums of the files</Trans>
+            </legend>
+            {algorithms.map(({ value, label }) => (
+                <label key={value} className="flex items-center gap-1.5">
+                    <input
+                        type="checkbox"
+                        className="checkbox"
+                        checked={chosen.includes(value)}
+                        onChange={(event) =>
+                            onChoose(
+                                algorithms
+                                    .map((each) => each.value)
+                                    .filter((each) => (each === value ? event.target.checked : chosen.includes(each))),
+                            )
+                        }
+                    />
+                    {label}
+                </label>
+            ))}
+        </fieldset>
+    );
+}
+
+/** Whoever may signs here. */
+export function SignOff({ page }: { page: SubmissionPage }) {
+    const { check, obstacles, algorithms, current, deliverable } = page;
+    const [note, setNote] = useState('');
+    const [answers, setAnswers] = useState<Record<string, string>>({});
+    const [sums, setSums] = useState(['sha256']);
+    const action = useAction(t`It could not be signed.`);
+    const open = obstacles.filter(({ kind }) => kind === 'open');
+    if (check === null || obstacles.length > open.length) {
+        return null;
+    }
+    const isAnswered = open.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
+    const submit = (event: SyntheticEvent) => {
+        event.preventDefault();
+        action.send(
+            'post',
+            to('submission.sign', { deliverable: deliverable.id }),
+            { check: check.id, note, answers, algorithms: sums },
+            { names: ['refused', 'check', 'note', 'answers', 'algorithms'] },
+        );
+    };
+
+    return (
+        <form className="mt-4 border border-edge bg-paper px-4 py-3" onSubmit={submit} aria-label={t`Sign off`}>
+            <Answers
+                open={open}
+                answers={answers}
+                onChange={(key, text) => setAnswers((was) => ({ ...was, [key]: text }))}
+            />
+            <label className="mt-2 block">
+                <span className="aside block">
+                    <Trans>Note</Trans>
+                </span>
+                <textarea
+                    className="textarea w-full max-w-[60ch]"
+                    rows={2}
+                    maxLength={2000}
+                    value={note}
+                    onChange={(event) => setNote(event.target.value)}
+                />
+            </label>
+            <Sums algorithms={algorithms} chosen={sums} onChoose={setSums} />
+            <p className="flex flex-wrap items-center gap-3 pt-3">
+                <button className="btn btn-primary" disabled={action.busy || !isAnswered || sums.length === 0}>
+                    {current === null ? t`Sign off` : t`Sign off anew`}
+                </button>
+                <span className="text-[13px] text-faint">
+                    {current === null
+                        ? t`All files are read for their checksums; then the record is signed.`
+                        : t`It takes the place of number ${current.number ?? ''}, whose record stays.`}
+                </span>
+            </p>
+            <Fault says={action.fault} className="pt-1" />
+        </form>
+    );
+}

@@ -1,0 +1,346 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\Checks\ThinOut;
+use App\Actions\Submissions\KeepSubmission;
+use App\Actions\Submissions\KeepVerification;
+use App\Actions\Submissions\SealSlice;
+use App\Actions\Submissions\SignOff;
+use App\Actions\Submissions\SubmissionRefused;
+use App\Audit\Chain;
+use App\Models\Check;
+use App\Models\HistoryEntry;
+use App\Models\SheetLink;
+use App\Models\Submission;
+use App\Models\SubmissionState;
+use App\Security\RecordKeys;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use PlainLedger\Core\Checksums\SumAlgorithm;
+use PlainLedger\Core\Submission\SubmissionRecord;
+use Tests\Core\Support\Workbench;
+use Tests\Feature\Support\LedgerTestCase;
+
+/** What is handed over is sealed to the very files that were checked. */
+final class SubmissionTest extends LedgerTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withSideTables();
+        $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', '1001-1010', Workbench::png());
+        // no picture tells its rate
+        $this->production->update(['house' => ['require' => []]]);
+    }
+
+    private function check(): Check
+    {
+        $this->actingAs($this->artist)->post(
+            "/deliverables/{$this->deliverable->id}/checks",
+            ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
+        )->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator);
+
+        return Check::query()->latest('id')->firstOrFail();
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function sign(Check $check, array $more = []): ?Submission
+    {
+        $this->actingAs($this->coordinator)
+            ->post("/deliverables/{$this->deliverable->id}/submission", ['check' => $check->id] + $more)
+            ->assertRedirect();
+
+        return Submission::query()->latest('id')->first();
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(): array
+    {
+        return $this->page("/deliverables/{$this->deliverable->id}/submission");
+    }
+
+    private function frame(int $number): string
+    {
+        return "{$this->intake->folder}/tide/TC_010/v1/TC_010.{$number}.png";
+    }
+
+    public function test_what_balances_is_signed_and_its_record_holds(): void
+    {
+        $check = $this->check();
+        self::assertSame([[], null], [$this->shown()['obstacles'], $this->shown()['current']]);
+        $signed = $this->sign($check, ['note' => 'As agreed.', 'algorithms' => ['sha256', 'md5']]);
+
+        self::assertSame([SubmissionState::Signed, 1, 10], [$signed?->state, $signed?->number, $signed?->file_count]);
+        $current = $this->shown()['current'];
+        self::assertSame(['As agreed.', ['SHA-256', 'MD5']], [$current['note'], $current['sums']]);
+        self::assertTrue($this->shown()['deliverable']['submitted']);
+        $text = (string) $this->get("/submissions/{$signed?->id}/record.json")->assertOk()->getContent();
+        $record = SubmissionRecord::read($text, 'record.json');
+        self::assertTrue($record->holds());
+        self::assertTrue(RecordKeys::isOurs($record->key()));
+        self::assertSame(
+            ['sha256', hash('sha256', Workbench::png())],
+            $record->sums()['TC_010.1001.png'],
+        );
+        self::assertSame(
+            ['TC_010', 'Coordinator', 'balanced', 10],
+            [
+                $record->data['deliverable']['code'], $record->data['signed_by'], $record->data['verdict'],
+                $record->data['totals']['files'],
+            ],
+        );
+        self::assertStringStartsWith(
+            md5(Workbench::png())."  TC_010.1001.png\n",
+            (string) $this->get("/submissions/{$signed?->id}/record.md5")->assertOk()->getContent(),
+        );
+        $this->get("/submissions/{$signed?->id}/record.xxh64")->assertNotFound();
+        $page = (string) $this->get("/submissions/{$signed?->id}/record.html")->assertOk()->getContent();
+        self::assertStringContainsString('As agreed.', $page);
+        self::assertStringContainsString((string) $signed?->fingerprint, $page);
+        self::assertStringNotContainsString('not as it was signed', $page);
+        foreach (['csv', 'xml'] as $format) {
+            $this->get("/submissions/{$signed?->id}/record.{$format}")->assertOk();
+        }
+        self::assertStringStartsWith(
+            '%PDF',
+            (string) $this->get("/submissions/{$signed?->id}/record.pdf")->assertOk()->getContent(),
+        );
+    }
+
+    public function test_what_differs_is_not_signed(): void
+    {
+        unlink($this->frame(1004));
+        $check = $this->check();
+        $says = implode(' ', array_column($this->shown()['obstacles'], 'says'));
+        self::assertStringContainsString('asked 1001-1010', $says);
+        self::assertNull($this->sign($check));
+        $this->post("/deliverables/{$this->deliverable->id}/submission", ['check' => $check->id])
+            ->assertSessionHasErrors('refused');
+    }
+
+    public function test_what_nothing_tells_is_answered_for(): void
+    {
+        $this->production->update(['house' => ['require' => ['time.rate' => '24']]]);
+        $check = $this->check();
+        [$open] = $this->shown()['obstacles'];
+        self::assertSame('open', $open['kind']);
+        self::assertNull($this->sign($check, ['answers' => [$open['key'] => '  ']]));
+        $signed = $this->sign($check, ['answers' => [$open['key'] => 'The timeline was looked at.', 'x' => 'y']]);
+
+        self::assertSame(SubmissionState::Signed, $signed?->state);
+        [$answered] = $signed->signedRecord()->data['answered'];
+        self::assertSame(
+            ['time.rate', 'The timeline was looked at.', 'Coordinator'],
+            [$answered['id'], $answered['done_instead'], $answered['by']],
+        );
+    }
+
+    public function test_what_was_accepted_stands_in_the_record(): void
+    {
+        unlink($this->frame(1004));
+        $check = $this->check();
+        foreach ($check->account()['entries'] as $entry) {
+            if ($entry['mark'] === 'unequal') {
+                $this->post("/checks/{$check->id}/waivers", [
+                    'id' => $entry['id'], 'part' => $entry['part'], 'required' => $entry['required'],
+                    'reason' => 'the cut changed', 'entry' => $entry['id'],
+                ])->assertSessionHasNoErrors();
+                $check = Check::query()->latest('id')->firstOrFail();
+            }
+        }
+        $signed = $this->sign($check);
+        self::assertSame(SubmissionState::Signed, $signed?->state);
+        self::assertSame('the cut changed', $signed->signedRecord()->data['accepted'][0]['reason']);
+        self::assertSame('the cut changed', $this->shown()['accepted'][0]['reason']);
+    }
+
+    public function test_files_that_change_between_check_and_signature_are_told(): void
+    {
+        $check = $this->check();
+        file_put_contents($this->frame(1003), Workbench::png(32, 18));
+        $signed = $this->sign($check);
+
+        self::assertSame(SubmissionState::Failed, $signed?->state);
+        self::assertSame(
+            'Files are others than those that were checked: TC_010.1003.png changed. Check them again, then sign off.',
+            $signed->fault,
+        );
+        self::assertSame([null, null], [$signed->record, $signed->progress]);
+        self::assertSame('failed', $this->shown()['past'][0]['state']);
+    }
+
+    public function test_something_else_is_asked_since(): void
+    {
+        $check = $this->check();
+        $this->deliverable->update(['overrides' => ['time.range' => '1001-1012']]);
+        self::assertSame(['out-of-date'], array_column($this->shown()['obstacles'], 'kind'));
+        self::assertNull($this->sign($check));
+        $this->deliverable->update(['overrides' => []]);
+        $older = $check->id;
+        $this->check();
+        $this->post("/deliverables/{$this->deliverable->id}/submission", ['check' => $older])
+            ->assertSessionHasErrors(['refused' => 'There is a newer check of this; look at that one first.']);
+    }
+
+    public function test_a_byte_is_altered_after_the_signature(): void
+    {
+        $signed = $this->sign($this->check());
+        $this->post("/submissions/{$signed?->id}/seal")->assertRedirect();
+        self::assertSame([true, ['10 files are as they were signed.']], [
+            $this->shown()['current']['verified']['holds'], $this->shown()['current']['verified']['says'],
+        ]);
+        // as long as before, and of the same time
+        $path = $this->frame(1005);
+        $time = (int) filemtime($path);
+        $bytes = (string) file_get_contents($path);
+        $bytes[strlen($bytes) - 20] = chr(ord($bytes[strlen($bytes) - 20]) ^ 1);
+        file_put_contents($path, $bytes);
+        touch($path, $time);
+        rename($this->frame(1006), dirname($path).'/TC_010.1006_old.png');
+        $this->post("/submissions/{$signed?->id}/seal")->assertRedirect();
+
+        self::assertSame([false, [
+            '8 files are as they were signed.', 'Changed: TC_010.1005.png.',
+            'Renamed: TC_010.1006.png is TC_010.1006_old.png now.',
+        ]], [$this->shown()['current']['verified']['holds'], $this->shown()['current']['verified']['says']]);
+        self::assertSame('verified', Chain::last($this->deliverable->id)?->act);
+    }
+
+    public function test_withdrawn_and_replaced_and_never_rewritten(): void
+    {
+        $first = $this->sign($this->check());
+        $before = $first?->signedRecord()->write();
+        $this->post("/submissions/{$first?->id}/withdraw", ['why' => ' '])->assertSessionHasErrors('why');
+        $this->post("/submissions/{$first?->id}/withdraw", ['why' => 'wrong <take>'])->assertSessionHasNoErrors();
+        $this->post("/submissions/{$first?->id}/withdraw", ['why' => 'twice'])->assertSessionHasErrors('refused');
+        self::assertNull($this->shown()['current']);
+        self::assertSame('wrong <take>', $this->shown()['past'][0]['withdrawn']['why']);
+        $page = (string) $this->get("/submissions/{$first?->id}/record.html")->getContent();
+        self::assertStringContainsString('Withdrawn by Coordinator', $page);
+        self::assertStringContainsString('wrong &lt;take&gt;', $page);
+
+        $second = $this->sign($this->check());
+        $third = $this->sign($this->check());
+        self::assertSame(
+            [SubmissionState::Withdrawn, SubmissionState::Replaced, SubmissionState::Signed],
+            [$first?->refresh()->state, $second?->refresh()->state, $third?->state],
+        );
+        self::assertSame([1, 2, 3], [$first?->number, $second?->number, $third?->number]);
+        self::assertSame($before, $first?->signedRecord()->write());
+        self::assertSame(2, $third?->signedRecord()->data['replaces']);
+        self::assertStringContainsString(
+            'A later submission stands in its place.',
+            (string) $this->get("/submissions/{$second?->id}/record.html")->getContent(),
+        );
+    }
+
+    public function test_the_history_is_a_chain_that_cannot_be_changed_unseen(): void
+    {
+        $signed = $this->sign($this->check());
+        $acts = array_column(array_reverse($this->shown()['history']), 'act');
+        self::assertSame(['checked', 'signed off'], $acts);
+        self::assertNull($this->shown()['broken']);
+        self::assertSame(
+            Chain::last($this->deliverable->id)?->before,
+            $signed?->signedRecord()->data['history']['before'],
+        );
+        try {
+            HistoryEntry::query()->where('number', 1)->update(['who' => 'somebody else']);
+            self::fail('It was changed.');
+        } catch (QueryException $refused) {
+            self::assertStringContainsString('what happened is written once', $refused->getMessage());
+        }
+        // whoever changes it beside the program is found out
+        DB::statement('drop trigger history_entries_stand');
+        HistoryEntry::query()->where('number', 1)->update(['who' => 'somebody else']);
+        self::assertSame('entry 1 was changed after it was written', $this->shown()['broken']);
+        self::assertSame([$this->deliverable->id], array_keys(Chain::faults()));
+        HistoryEntry::query()->where('number', 1)->delete();
+        self::assertSame('entry 1 is missing', Chain::fault($this->deliverable->id));
+    }
+
+    public function test_two_sign_offs_at_once(): void
+    {
+        $check = $this->check();
+        Queue::fake();
+        $this->sign($check);
+        $this->post("/deliverables/{$this->deliverable->id}/submission", ['check' => $check->id])
+            ->assertSessionHasErrors(['refused' => 'Its files are being read for their sums.']);
+        self::assertSame(1, Submission::query()->count());
+        // whoever stops it signs nothing
+        $running = Submission::query()->firstOrFail();
+        self::assertTrue($this->get("/submissions/{$running->id}/seal")->assertOk()->json('underWay'));
+        $this->delete("/submissions/{$running->id}/seal")->assertRedirect();
+        self::assertSame(0, Submission::query()->count());
+        (new SealSlice($running->id))->handle(
+            app(KeepSubmission::class),
+            app(KeepVerification::class),
+        );
+        self::assertSame(0, Submission::query()->count());
+    }
+
+    public function test_reading_goes_on_slice_by_slice(): void
+    {
+        $check = $this->check();
+        config(['ledger.slice' => 0, 'queue.default' => 'database']);
+        Queue::fake();
+        $submission = $this->sign($check, ['algorithms' => ['xxh64']]);
+        for ($slices = 0; $submission?->refresh()->state === SubmissionState::Sealing; $slices++) {
+            self::assertLessThan(20, $slices);
+            (new SealSlice($submission->id))->handle(
+                app(KeepSubmission::class),
+                app(KeepVerification::class),
+            );
+        }
+
+        self::assertGreaterThan(5, $slices);
+        self::assertSame([SubmissionState::Signed, 10], [$submission?->state, $submission?->file_count]);
+        self::assertSame(hash('xxh64', Workbench::png()), $submission?->signedRecord()->sums()['TC_010.1010.png'][1]);
+    }
+
+    public function test_a_link_to_the_record_needs_no_sign_in_and_ends(): void
+    {
+        $signed = $this->sign($this->check());
+        $this->post("/submissions/{$signed?->id}/links", ['days' => 0])->assertSessionHasErrors('days');
+        $this->post("/submissions/{$signed?->id}/links", ['days' => 3])->assertSessionHasNoErrors();
+        $path = $this->shown()['links'][0]['path'];
+        auth()->logout();
+        $page = (string) $this->get($path)->assertOk()->getContent();
+        self::assertStringContainsString('Submission TC_010, number 1', $page);
+        $this->get(str_replace('signature=', 'signature=0', $path))->assertForbidden();
+        // the same signature leads nowhere else
+        $this->get(str_replace('/records/', '/sheets/', $path))->assertForbidden();
+        $this->actingAs($this->coordinator)->delete('/sheets/'.SheetLink::query()->firstOrFail()->id);
+        auth()->logout();
+        $this->get($path)->assertForbidden();
+    }
+
+    public function test_checks_that_were_signed_are_never_thinned_out(): void
+    {
+        $check = $this->check();
+        $this->sign($check);
+        for ($n = 0; $n < 3; $n++) {
+            $this->check();
+        }
+        $this->travel(400)->days();
+        $this->production->update(['retention' => ['checks' => 1, 'days' => 1]]);
+        app(ThinOut::class)->run($this->production);
+
+        self::assertTrue(Check::query()->whereKey($check->id)->exists());
+        self::assertSame(2, Check::query()->count());
+    }
+
+    public function test_files_on_somebody_s_own_machine_cannot_be_signed_from_here(): void
+    {
+        $check = $this->check();
+        $check->delivery?->update(['origin' => 'own', 'intake_root_id' => null]);
+        self::assertSame(['elsewhere'], array_column($this->shown()['obstacles'], 'kind'));
+        $this->expectException(SubmissionRefused::class);
+        app(SignOff::class)->run($this->deliverable, $check->id, '', [], [SumAlgorithm::Md5], $this->coordinator);
+    }
+}
