@@ -163,7 +163,8 @@ final readonly class Doctor
     {
         $faults = Chain::faults();
         $told = array_map(
-            static fn (int $id, string $fault): string => Deliverable::query()->whereKey($id)->value('code').": {$fault}",
+            static fn (int $id, string $fault): string => Deliverable::query()->whereKey($id)->value('code')
+                .": {$fault}",
             array_keys($faults),
             $faults,
         );

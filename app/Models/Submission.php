@@ -25,7 +25,8 @@ use PlainLedger\Core\Submission\SubmissionRecord;
  * @property string $note
  * @property array<string, string> $answers  what was done instead, by the key of a line that could not be checked
  * @property list<string> $algorithms
- * @property array{files: int, all_files: int, bytes: int, all_bytes: int, verifies?: bool}|null $progress
+ * @property array{files: int, all_files: int, bytes: int, all_bytes: int, by?: int|null}|null $progress  `by`:
+ *   who has its files looked at again
  * @property Carbon|null $seen_at  when somebody last worked on it, or put it in the queue
  * @property string|null $fault
  * @property int|null $file_count

@@ -116,6 +116,8 @@ final readonly class Readiness
     {
         $label = self::asked($line, $asked)->descriptor->label ?? $line->id;
 
-        return $label.' of '.Text::shown($line->part).($line->pass === null ? '' : ', '.Text::shown($line->pass));
+        $part = count($asked->parts) > 1 ? ' of '.Text::shown($line->part) : '';
+
+        return $label.$part.($line->pass === null ? '' : ', '.Text::shown($line->pass));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Submission;
 
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Specification\Catalogue;
+use PlainLedger\Core\Specification\Level;
 use PlainLedger\Core\Text\Text;
 
 /** A record as one HTML page that needs nothing beside it, made to be printed on A4. */
@@ -50,7 +52,7 @@ h1 { font-size: 1.7em; margin: 0 0 2mm; padding-bottom: 1.5mm;
 h2 { font-size: 1.15em; margin: 1em 0 0.3em; }
 table { width: 100%; border-collapse: collapse; }
 thead { display: table-header-group; }
-th, td { text-align: left; vertical-align: top; padding: 0.14em 0.45em;
+th, td { text-align: left; vertical-align: baseline; padding: 0.14em 0.45em;
   border-bottom: 0.5px solid #dad4c5; font-weight: normal; overflow-wrap: anywhere; }
 thead th { font-style: italic; color: #58615f; border-bottom: 0.8px solid #20282b; }
 td.mono, .mono { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-size: 0.85em; }
@@ -91,13 +93,19 @@ CSS;
     private static function found(array $data): string
     {
         $rows = '';
-        foreach (self::rows(self::member($data, 'check'), 'entries') as $entry) {
+        $entries = self::rows(self::member($data, 'check'), 'entries');
+        $parts = array_map(static fn (array $entry): string => self::text($entry, 'part'), $entries);
+        $several = count(array_unique($parts)) > 1;
+        foreach ($entries as $entry) {
             $files = self::member($entry, 'files');
             $cell = $files === [] ? self::member($entry, 'scene') : $files;
             $mark = Mark::tryFrom(self::text($entry, 'mark')) ?? Mark::Unknown;
-            $of = self::text($entry, 'part').(self::text($entry, 'pass') === '' ? '' : ', '.self::text($entry, 'pass'));
-            $rows .= '<tr><th scope="row">'.self::e(self::text($entry, 'id')).' <span class="aside">'.self::e($of)
-                .(self::text($entry, 'level') === 'should' ? ', should' : '').'</span></th><td class="mono">'
+            $of = array_filter([
+                $several ? self::text($entry, 'part') : '', self::text($entry, 'pass'),
+                self::text($entry, 'level') === Level::Should->value ? 'should' : '',
+            ], static fn (string $word): bool => $word !== '');
+            $rows .= '<tr><th scope="row">'.self::e(self::label(self::text($entry, 'id'))).' <span class="aside">'
+                .self::e(implode(', ', $of)).'</span></th><td class="mono">'
                 .self::e(self::text($entry, 'required')).'</td><td class="mono">'.self::e(self::text($cell, 'found'))
                 .'</td><td>'.self::e(self::word($mark)).'</td></tr>';
         }
@@ -105,6 +113,11 @@ CSS;
         return $rows === '' ? '' : '<h2>What was asked and found</h2><table><thead><tr><th scope="col">requirement'
             .'</th><th scope="col" style="width:27%">asked</th><th scope="col" style="width:27%">found</th>'
             ."<th scope=\"col\" style=\"width:11%\"></th></tr></thead><tbody>{$rows}</tbody></table>";
+    }
+
+    private static function label(string $id): string
+    {
+        return Catalogue::standard()->find($id)->label ?? $id;
     }
 
     private static function word(Mark $mark): string
@@ -122,9 +135,10 @@ CSS;
     {
         $lines = '';
         foreach (self::rows($data, 'accepted') as $one) {
-            $lines .= '<li>'.self::e(self::text($one, 'id').' of '.self::text($one, 'part').' was accepted as '
-                .self::text($one, 'found').(self::text($one, 'by') === '' ? '' : ' by '.self::text($one, 'by')).': '
-                .self::text($one, 'reason')).'</li>';
+            $by = self::text($one, 'by');
+            $what = self::label(self::text($one, 'id')).' of '.self::text($one, 'part');
+            $lines .= '<li>'.self::e("{$what} was accepted as ".self::text($one, 'found')
+                .($by === '' ? '' : " by {$by}").': '.self::text($one, 'reason')).'</li>';
         }
         foreach (self::rows($data, 'answered') as $one) {
             $lines .= '<li>'.self::e(self::text($one, 'why').' Done instead, by '.self::text($one, 'by').': '

@@ -6,6 +6,7 @@ namespace App\Actions\Submissions;
 
 use App\Audit\Chain;
 use App\Models\Submission;
+use App\Models\User;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Sealing\Seal;
 use PlainLedger\Core\Sealing\Verification;
@@ -34,9 +35,15 @@ final readonly class KeepVerification
                 $says[] = ucfirst($word).': '.self::named($paths).'.';
             }
         }
+        $by = User::query()->find($submission->progress['by'] ?? 0);
         $holds = $found->holds() && $record->holds();
         $this->keep($submission, $holds, $says);
-        Chain::add($submission->deliverable_id, 'verified', ['submission' => $submission->number, 'holds' => $holds]);
+        Chain::add(
+            $submission->deliverable_id,
+            'verified',
+            ['submission' => $submission->number, 'holds' => $holds],
+            $by,
+        );
     }
 
     public function failed(Submission $submission, string $why): void

@@ -94,7 +94,7 @@ final class SealSlice implements ShouldQueue
         return Submission::query()->whereKey($submission->id)->whereNotNull('progress')->update([
             'progress' => json_encode([
                 'files' => $progress->files, 'all_files' => $progress->allFiles, 'bytes' => $progress->bytes,
-                'all_bytes' => $progress->allBytes,
+                'all_bytes' => $progress->allBytes, 'by' => $submission->progress['by'] ?? null,
             ], JSON_THROW_ON_ERROR),
             'seen_at' => Carbon::now(),
         ]) === 1;

@@ -30,9 +30,27 @@ function Proving({ print }: { print: string }) {
     );
 }
 
+/** What would be signed, and what stands in the way of that. */
+function ToSign({ page }: { page: SubmissionPage }) {
+    const { check, obstacles, running, may } = page;
+    const isAnswerable = obstacles.every(({ kind }) => kind === 'open');
+    const canSign = may.sign && running === null && isAnswerable;
+
+    return (
+        <>
+            <div className="pt-4">
+                <WhatIsSigned page={page} />
+            </div>
+            {check !== null && !(canSign && obstacles.length > 0) && <InTheWay obstacles={obstacles} />}
+            <Accepted accepted={page.accepted} />
+            {check !== null && canSign && <SignOff key={check.id} page={page} check={check.id} />}
+        </>
+    );
+}
+
 /** What is handed over, sealed to the very files that were checked. */
 export default function Submission(page: SubmissionPage) {
-    const { book, deliverable, current, running, may } = page;
+    const { book, deliverable, check, current, running, may } = page;
 
     return (
         <Book
@@ -42,7 +60,7 @@ export default function Submission(page: SubmissionPage) {
             margin={
                 <>
                     {may.sign && current !== null && <RecordLinks submission={current.id} links={page.links} />}
-                    <Proving print={page.key} />
+                    <Proving print={page.signsWith} />
                 </>
             }
         >
@@ -50,12 +68,8 @@ export default function Submission(page: SubmissionPage) {
             <div className="px-6 pb-10">
                 {running !== null && <Sealing key={running.id} running={running} />}
                 {current !== null && <Signed submission={current} may={may.sign && running === null} />}
-                <div className="pt-4">
-                    <WhatIsSigned page={page} />
-                </div>
-                {page.check !== null && <InTheWay obstacles={page.obstacles} />}
-                <Accepted accepted={page.accepted} />
-                {may.sign && running === null && <SignOff key={page.check?.id} page={page} />}
+                {/* the very check that was signed needs no second signature */}
+                {(current === null || current.check !== check?.id) && <ToSign page={page} />}
                 <Past past={page.past} />
                 <History page={page} />
             </div>

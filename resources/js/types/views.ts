@@ -1371,7 +1371,7 @@ export interface SubmissionPage {
     /** Where the chain of all that happened is broken. */
     broken: string | null;
     /** By which others know the key that records are signed with. */
-    key: string;
+    signsWith: string;
 }
 
 export interface SubmissionShown {

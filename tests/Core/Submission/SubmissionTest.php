@@ -59,7 +59,7 @@ final class SubmissionTest extends TestCase
         $found = self::obstacles(self::frames(), self::REQUIRE);
 
         self::assertSame(['open'], array_column($found, 0));
-        self::assertStringStartsWith('Frame rate of frames (24) could not be checked: ', $found[0][1]);
+        self::assertStringStartsWith('Frame rate (24) could not be checked: ', $found[0][1]);
         // a *should* need not be
         self::assertSame([], self::obstacles(self::frames(), [
             'time.rate' => ['value' => '24', 'level' => 'should'],

@@ -8,7 +8,9 @@ use App\Actions\Submissions\SealSlice;
 use App\Actions\Submissions\SubmissionRefused;
 use App\Http\Pages\Submission\SealShown;
 use App\Models\Submission;
+use App\Models\User;
 use App\Queue\LostSeals;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Carbon;
@@ -24,14 +26,14 @@ final class SealController
     }
 
     /** Its files are read once more, and compared with what was signed. */
-    public function store(Submission $submission): RedirectResponse
+    public function store(#[CurrentUser] User $by, Submission $submission): RedirectResponse
     {
         if (! $submission->state->isSigned()) {
             throw SubmissionRefused::because('It was never signed, so there is nothing to compare with.');
         }
         $begun = Submission::query()->whereKey($submission->id)->whereNull('progress')->update([
             'progress' => json_encode(
-                ['files' => 0, 'all_files' => 0, 'bytes' => 0, 'all_bytes' => 0],
+                ['files' => 0, 'all_files' => 0, 'bytes' => 0, 'all_bytes' => 0, 'by' => $by->id],
                 JSON_THROW_ON_ERROR,
             ),
             'seen_at' => Carbon::now(),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Submission;
 
+use PlainLedger\Core\Text\Text;
+
 /** What an entry of a history is about, in a few words. */
 final readonly class ActShown
 {
@@ -17,7 +19,7 @@ final readonly class ActShown
             isset($facts['verdict']) => "check {$text('check')}: {$text('verdict')}",
             isset($facts['holds']) => "{$of}: ".($facts['holds'] === true ? 'all as signed' : 'not as signed'),
             isset($facts['why']) => "{$of}: {$text('why')}",
-            isset($facts['submission']) => "{$of}, {$text('files')} files",
+            isset($facts['submission']) => "{$of}, ".Text::count((int) $text('files'), 'file'),
             isset($facts['reason']) => "{$text('id')} of {$text('part')}: {$text('reason')}",
             default => $text('key'),
         };

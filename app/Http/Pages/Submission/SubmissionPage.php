@@ -70,7 +70,7 @@ final readonly class SubmissionPage
     public ?string $broken;
 
     /** By which others know the key that records are signed with. */
-    public string $key;
+    public string $signsWith;
 
     public function __construct(Deliverable $deliverable, User $reader)
     {
@@ -101,7 +101,7 @@ final readonly class SubmissionPage
         $this->links = $may && $current !== null ? self::links($current) : [];
         $this->history = self::history($deliverable);
         $this->broken = Chain::fault($deliverable->id);
-        $this->key = RecordKey::fingerprint(RecordKeys::own()->public);
+        $this->signsWith = RecordKey::fingerprint(RecordKeys::own()->public);
     }
 
     /** @return array{id: int, at: string, depth: string, verdict: Verdict|null, files: int, bytes: int} */

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState, type SyntheticEvent } from 'react';
-import { bytes } from '../../lib/frames';
+import { bytes, counted } from '../../lib/frames';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
@@ -32,7 +32,7 @@ export function WhatIsSigned({ page: { check, deliverable } }: { page: Submissio
                 <Link className="link" href={to('check', { check: check.id })}>
                     check of {check.at}
                 </Link>
-                : {check.files.toLocaleString('en')} files, {bytes(check.bytes)}.
+                : {counted(check.files, t`file`, t`files`)}, {bytes(check.bytes)}.
             </Trans>{' '}
             {check.depth === 'full' ? t`Every byte was read then.` : t`Head and tail of each file were read then.`}
         </p>
@@ -155,23 +155,19 @@ function Sums({
 }
 
 /** Whoever may signs here. */
-export function SignOff({ page }: { page: SubmissionPage }) {
-    const { check, obstacles, algorithms, current, deliverable } = page;
+export function SignOff({ page, check }: { page: SubmissionPage; check: number }) {
+    const { obstacles, algorithms, current, deliverable } = page;
     const [note, setNote] = useState('');
     const [answers, setAnswers] = useState<Record<string, string>>({});
     const [sums, setSums] = useState(['sha256']);
     const action = useAction(t`It could not be signed.`);
-    const open = obstacles.filter(({ kind }) => kind === 'open');
-    if (check === null || obstacles.length > open.length) {
-        return null;
-    }
-    const isAnswered = open.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
+    const isAnswered = obstacles.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         action.send(
             'post',
             to('submission.sign', { deliverable: deliverable.id }),
-            { check: check.id, note, answers, algorithms: sums },
+            { check, note, answers, algorithms: sums },
             { names: ['refused', 'check', 'note', 'answers', 'algorithms'] },
         );
     };
@@ -179,7 +175,7 @@ export function SignOff({ page }: { page: SubmissionPage }) {
     return (
         <form className="mt-4 border border-edge bg-paper px-4 py-3" onSubmit={submit} aria-label={t`Sign off`}>
             <Answers
-                open={open}
+                open={obstacles}
                 answers={answers}
                 onChange={(key, text) => setAnswers((was) => ({ ...was, [key]: text }))}
             />

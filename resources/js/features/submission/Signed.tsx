@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link } from '@inertiajs/react';
 import { useState, type SyntheticEvent } from 'react';
-import { bytes } from '../../lib/frames';
+import { bytes, counted } from '../../lib/frames';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
@@ -127,7 +127,7 @@ export function Signed({ submission, may }: { submission: SubmissionShown; may: 
             </h2>
             <p>
                 <Trans>
-                    {(files ?? 0).toLocaleString('en')} files, {bytes(submission.bytes ?? 0)}, by{' '}
+                    {counted(files ?? 0, t`file`, t`files`)}, {bytes(submission.bytes ?? 0)}, by{' '}
                     {submission.sums.join(', ')}.
                 </Trans>
             </p>
