@@ -41,7 +41,7 @@ async function isStillSignedIn(page: Page, kept: Cookies): Promise<boolean> {
 export async function open(
     page: Page,
     code: string,
-    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' | 'Movie' = 'Frames',
+    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' | 'Movie' | 'Submission' = 'Frames',
 ): Promise<void> {
     await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
