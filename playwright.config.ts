@@ -20,6 +20,7 @@ export default defineConfig({
     outputDir: 'test-results',
     use: {
         viewport: { width: 1280, height: 800 },
+        actionTimeout: 30_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: [

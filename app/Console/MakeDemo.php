@@ -55,12 +55,12 @@ final class MakeDemo extends Command
     private function signOff(User $by): void
     {
         $balanced = Deliverable::query()->whereHas('production', static fn ($p) => $p->where('code', 'TC'))
-            ->orderBy('code')->get()
+            ->orderByDesc('code')->get()
             ->filter(static fn (Deliverable $d): bool => Obstacles::checkOf($d)?->verdict === Verdict::Balanced)
             ->take(2)->values();
         foreach ($balanced as $at => $deliverable) {
             $this->sign($deliverable, $by, 'All agreed with the client on Thursday.');
-            if ($at === 1) {
+            if ($at === 0) {
                 $first = Submission::query()->where('deliverable_id', $deliverable->id)->firstOrFail();
                 app(Withdraw::class)->run($first, 'The client asked for another slate.', $by);
                 $this->sign($deliverable, $by, 'With the new slate.');

@@ -49,10 +49,10 @@ test('owner, due time and title of a line are changed where they stand, by keybo
     await expect(title).toBeFocused();
 
     await page.getByRole('button', { name: /^TC_FOYER, owner:/ }).click();
-    await page.getByLabel('Owner of TC_FOYER').selectOption({ label: 'Brida, artist' });
+    await page.getByLabel('Owner of TC_FOYER').selectOption({ label: 'Brida Coil, artist' });
     // it is saved when it is left
     await page.keyboard.press('Tab');
-    await expect(page.getByRole('button', { name: /^TC_FOYER, owner:/ })).toHaveText('Brida');
+    await expect(page.getByRole('button', { name: /^TC_FOYER, owner:/ })).toHaveText('Brida Coil');
     await page.getByRole('button', { name: /^TC_FOYER, due:/ }).click();
     await page.getByLabel('Due time of TC_FOYER').fill('2031-05-06T07:08');
     await accessible(page, 'a due time that is changed');
