@@ -112,7 +112,7 @@ CSS;
 
         return $rows === '' ? '' : '<h2>What was asked and found</h2><table><thead><tr><th scope="col">requirement'
             .'</th><th scope="col" style="width:27%">asked</th><th scope="col" style="width:27%">found</th>'
-            ."<th scope=\"col\" style=\"width:11%\"></th></tr></thead><tbody>{$rows}</tbody></table>";
+            ."<th scope=\"col\" style=\"width:11%\">so it is</th></tr></thead><tbody>{$rows}</tbody></table>";
     }
 
     private static function label(string $id): string

@@ -1,5 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
 import { useRef, useState, type ReactNode } from 'react';
 import { useFocusBack } from '../../lib/focus';
 import { to } from '../../lib/route';
@@ -75,6 +74,11 @@ export function InPlace({
             onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && save()}
             onKeyDown={(event) => {
                 event.stopPropagation();
+                // also in a list of choices, where it would do nothing
+                if (event.key === 'Enter') {
+                    event.preventDefault();
+                    save();
+                }
                 if (event.key === 'Escape') {
                     action.setFault(null);
                     setTyped(null);
@@ -82,9 +86,6 @@ export function InPlace({
             }}
         >
             {field(typed, setTyped)}
-            <button type="submit" className="sr-only" disabled={action.busy}>
-                <Trans>Save</Trans>
-            </button>
             <Fault says={action.fault} />
         </form>
     );
