@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Submission;
 
+use App\Actions\Submissions\LostSeals;
 use App\Actions\Submissions\SealSlice;
 use App\Actions\Submissions\SubmissionRefused;
 use App\Http\Pages\Submission\SealShown;
 use App\Models\Submission;
 use App\Models\User;
-use App\Queue\LostSeals;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Submission;
 
+use App\Actions\Submissions\LostSeals;
 use App\Actions\Submissions\SignOff;
 use App\Actions\Submissions\Withdraw;
 use App\Http\Pages\Submission\SubmissionPage;
@@ -12,7 +13,6 @@ use App\Http\Requests\Submission\WithdrawRequest;
 use App\Models\Deliverable;
 use App\Models\Submission;
 use App\Models\User;
-use App\Queue\LostSeals;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Response;

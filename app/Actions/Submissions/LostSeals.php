@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Queue;
+namespace App\Actions\Submissions;
 
-use App\Actions\Submissions\SealSlice;
 use App\Models\Submission;
 use App\Models\SubmissionState;
+use App\Queue\Waiting;
 use Illuminate\Support\Carbon;
 
 /** Seals that nobody works on any more: whoever did was ended before they were done. */
