@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Health\MachineTrouble;
 use App\Http\Pages\Account\FaultPage;
+use App\Language\Phrase;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -28,7 +29,7 @@ final readonly class FaultReply
             return $response;
         }
         if ($status === 419) {
-            return back()->withErrors(['refused' => 'This page had been open too long. Try once more.']);
+            return back()->withErrors(['refused' => Phrase::of('This page had been open too long. Try once more.')]);
         }
         $says = $fault instanceof AuthorizationException ? $fault->getMessage() : null;
 

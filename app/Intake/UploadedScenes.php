@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Language\Phrase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Json\JsonDocument;
@@ -42,11 +43,14 @@ final readonly class UploadedScenes
         if ($file->getSize() > JsonDocument::LARGEST) {
             throw ValidationException::withMessages(
                 [
-                    'settings' => "{$name}: it has "
-                        .ByteSize::of((int) $file->getSize())
-                        .', and a settings file has at most '
-                        .ByteSize::of(JsonDocument::LARGEST)
-                        .'; this is probably another file.',
+                    'settings' => Phrase::of(
+                        ':name: it has :of, and a settings file has at most :of2; this is probably another '
+                            .'file.',
+                        [
+                            'name' => $name, 'of' => ByteSize::of((int) $file->getSize()),
+                            'of2' => ByteSize::of(JsonDocument::LARGEST),
+                        ],
+                    ),
                 ],
             );
         }

@@ -69,6 +69,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('sheet_links', function (Blueprint $table): void {
+            $table->dropIndex(['submission_id']);
             $table->dropConstrainedForeignId('submission_id');
         });
         Schema::dropIfExists('history_entries');

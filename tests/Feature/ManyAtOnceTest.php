@@ -56,7 +56,7 @@ final class ManyAtOnceTest extends LedgerTestCase
         $this->write(['text' => self::CSV, 'seal' => 'of something else'])->assertSessionHasErrors('file');
         $this->write(['text' => self::CSV, 'seal' => $plan['seal']])
             ->assertSessionHasNoErrors()
-            ->assertSessionHas('told', '1 deliverable made, 1 changed, 1 row left out.');
+            ->assertSessionHas('told', '1 deliverable made, 1 changed. 1 row left out.');
         $made = Deliverable::query()->where('code', 'TC_050')->firstOrFail();
         self::assertSame(
             [$this->other->id, ['time.range' => '1001-1040'], '2027-01-05 23:59'],

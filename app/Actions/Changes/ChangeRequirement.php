@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
+use App\Language\Phrase;
 use App\Models\Change;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +38,7 @@ final readonly class ChangeRequirement
             // what is not known and stands nowhere cannot be taken back either
             if ($before === null && ($json === null || $json === 'null') && ! self::isKnown($key)) {
                 throw ValidationException::withMessages(
-                    ['value' => 'There is no requirement “'.Text::shown($key).'”.'],
+                    ['value' => Phrase::of('There is no requirement “:shown”.', ['shown' => Text::shown($key)])],
                 );
             }
             if ($before === $json) {
@@ -65,7 +66,10 @@ final readonly class ChangeRequirement
             ? ': it is not asked here any more.'
             : '. Theirs stands now; yours is kept in the field.';
 
-        return ValidationException::withMessages(['conflict' => "{$who} has changed this meanwhile{$what}"]);
+        return ValidationException::withMessages(['conflict' => Phrase::of(
+            ':who has changed this meanwhile:what',
+            ['who' => $who, 'what' => $what],
+        )]);
     }
 
     private static function isKnown(string $key): bool

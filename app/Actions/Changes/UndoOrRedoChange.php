@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
+use App\Language\Phrase;
 use App\Models\Change;
 use App\Models\Deliverable;
 use App\Models\Production;
@@ -27,7 +28,7 @@ final readonly class UndoOrRedoChange
             [$from, $to] = $undo ? [$change->after, $change->before] : [$change->before, $change->after];
             if ($change->undone === $undo || $target->read($change->part, $change->key) !== $from) {
                 throw ValidationException::withMessages(
-                    ['refused' => 'This was changed again since, and stays as it is.'],
+                    ['refused' => Phrase::of('This was changed again since, and stays as it is.')],
                 );
             }
             $target->write($change->part, $change->key, $to, $by);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Changes;
 
+use App\Language\Phrase;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Descriptor;
@@ -60,6 +61,9 @@ final readonly class WrittenRequirement
     private static function descriptor(string $id): Descriptor
     {
         return Catalogue::standard()->find($id)
-            ?? throw ValidationException::withMessages(['value' => "“{$id}” is not known here."]);
+            ?? throw ValidationException::withMessages(['value' => Phrase::of(
+                '“:id” is not known here.',
+                ['id' => $id],
+            )]);
     }
 }

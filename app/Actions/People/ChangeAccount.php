@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\People;
 
 use App\Actions\Account\ChangePassword;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SecurityLog;
 use Illuminate\Support\Carbon;
@@ -39,7 +40,9 @@ final readonly class ChangeAccount
     {
         $others = User::query()->whereKeyNot($person->id)->where('is_administrator', true)->whereNull('disabled_at');
         if ($person->is_administrator && $person->disabled_at === null && ! $others->exists()) {
-            throw PeopleRefused::because('Somebody has to run this ledger: make another an administrator first.');
+            throw PeopleRefused::because(Phrase::of(
+                'Somebody has to run this ledger: make another an administrator first.',
+            ));
         }
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\People;
 
 use App\Actions\Account\ChangePassword;
 use App\Audit\Trail;
+use App\Language\Phrase;
 use App\Models\About;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
@@ -28,8 +29,9 @@ final readonly class FollowInvitation
     {
         return $this->once($invitation, function (Invitation $open) use ($name, $email, $password): User {
             if (User::query()->where('email', mb_strtolower(trim($email)))->exists()) {
-                throw PeopleRefused::because('Somebody with that address is here already. Sign in, then open the link '
-                    .'once more.');
+                throw PeopleRefused::because(Phrase::of(
+                    'Somebody with that address is here already. Sign in, then open the link once more.',
+                ));
             }
             $isAdministrator = $open->kind === InvitationKind::Administrator;
 
@@ -54,7 +56,7 @@ final readonly class FollowInvitation
     public function withPassword(Invitation $invitation, string $password, string $session): User
     {
         return $this->once($invitation, function (Invitation $open) use ($password, $session): User {
-            $user = $open->user ?? throw PeopleRefused::because('This link is for nobody any more.');
+            $user = $open->user ?? throw PeopleRefused::because(Phrase::of('This link is for nobody any more.'));
             $this->changePassword->run($user, $password, $session);
 
             return $user;
@@ -85,7 +87,9 @@ final readonly class FollowInvitation
                 ->where('expires_at', '>', Carbon::now())
                 ->update(['used_at' => Carbon::now()]);
             if ($taken !== 1) {
-                throw PeopleRefused::because('This link was used already, or its days are over. Ask for another.');
+                throw PeopleRefused::because(Phrase::of(
+                    'This link was used already, or its days are over. Ask for another.',
+                ));
             }
             $user = $work($invitation);
             $told = "came in by a link ({$invitation->kind->value})";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Language\Phrase;
 use App\Models\Membership;
 use App\Models\Production;
 use App\Models\Role;
@@ -45,7 +46,7 @@ final readonly class GiveRole
         $others = $production->memberships()->where('user_id', '!=', $user->id)->get();
         $isOne = $production->memberships()->where('user_id', $user->id)->first()?->role->decides() === true;
         if ($isOne && $others->filter(static fn (Membership $m): bool => $m->role->decides())->isEmpty()) {
-            throw PeopleRefused::because('Somebody has to decide here: give another that role first.');
+            throw PeopleRefused::because(Phrase::of('Somebody has to decide here: give another that role first.'));
         }
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Specifications;
 
 use App\Intake\IntakeFolder;
 use App\Intake\QuickLook;
+use App\Language\Phrase;
 use App\Models\IntakeRoot;
 use App\Models\Preset as OwnPreset;
 use App\Models\Production;
@@ -96,7 +97,7 @@ final readonly class StartingDocument
 
     private static function unknown(string $what): ValidationException
     {
-        return ValidationException::withMessages(['begin' => "There is no such {$what}."]);
+        return ValidationException::withMessages(['begin' => Phrase::of('There is no such :what.', ['what' => $what])]);
     }
 
     /**
@@ -118,7 +119,7 @@ final readonly class StartingDocument
     {
         $specification = Specification::query()->with('production', 'latest')->find($id);
         if ($specification === null || ! $by->can('decide', $specification->production)) {
-            throw ValidationException::withMessages(['begin' => 'There is no such specification.']);
+            throw ValidationException::withMessages(['begin' => Phrase::of('There is no such specification.')]);
         }
 
         return $specification->latest->data;
@@ -135,7 +136,7 @@ final readonly class StartingDocument
     {
         try {
             $found = IntakeRoot::query()->where('production_id', $production->id)->find($root)
-                ?? throw ValidationException::withMessages(['begin' => 'Choose a folder of the intake.']);
+                ?? throw ValidationException::withMessages(['begin' => Phrase::of('Choose a folder of the intake.')]);
             $folder = IntakeFolder::ofProduction($found, $below);
             $proposal = SpecificationProposal::from(QuickLook::at($folder), $code);
         } catch (PlainSentence $refused) {
@@ -144,7 +145,7 @@ final readonly class StartingDocument
 
         return $proposal->document
             ?? throw ValidationException::withMessages(
-                ['begin' => 'In that folder is no picture and no movie to begin from.'],
+                ['begin' => Phrase::of('In that folder is no picture and no movie to begin from.')],
             );
     }
 }

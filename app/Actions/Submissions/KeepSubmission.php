@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Submissions;
 
 use App\Audit\Chain;
+use App\Language\Phrase;
 use App\Models\Check;
 use App\Models\Submission;
 use App\Models\SubmissionState;
@@ -26,14 +27,16 @@ final readonly class KeepSubmission
     /** @throws SubmissionRefused */
     public function run(Submission $submission, Seal $seal): void
     {
-        $check = $submission->check ?? throw SubmissionRefused::because('The check is not kept any more.');
+        $check = $submission->check ?? throw SubmissionRefused::because(Phrase::of('The check is not kept any more.'));
         self::expectSame($check, $seal);
         DB::transaction(static function () use ($submission, $check, $seal): void {
             $deliverable = $submission->deliverable->loadAsked();
             // it is under way itself
             Submission::query()->whereKey($submission->id)->update(['progress' => null]);
             if (Obstacles::checkOf($deliverable)?->id !== $check->id) {
-                throw SubmissionRefused::because('The files were checked again meanwhile. Look at that check first.');
+                throw SubmissionRefused::because(Phrase::of(
+                    'The files were checked again meanwhile. Look at that check first.',
+                ));
             }
             $obstacles = Obstacles::of($deliverable, $check);
             $left = Obstacles::unanswered($obstacles, $submission->answers);
@@ -70,12 +73,20 @@ final readonly class KeepSubmission
     private static function expectSame(Check $check, Seal $seal): void
     {
         foreach ($seal->refused as $path => $why) {
-            throw SubmissionRefused::because('“'.Text::shown((string) $path)."” could not be read: {$why}.");
+            throw SubmissionRefused::because(Phrase::of(
+                '“:shown” could not be read: :why.',
+                ['shown' => Text::shown((string) $path), 'why' => $why],
+            ));
         }
-        $delivery = $check->delivery ?? throw SubmissionRefused::because('What was checked is not kept any more.');
+        $delivery = $check->delivery ?? throw SubmissionRefused::because(Phrase::of(
+            'What was checked is not kept any more.',
+        ));
         $since = FilesSince::of($delivery->scanned(), $seal);
         if (! $since->areTheSame()) {
-            throw SubmissionRefused::because($since->inWords().' Check them again, then sign off.');
+            throw SubmissionRefused::because(Phrase::of(
+                ':inWords Check them again, then sign off.',
+                ['inWords' => $since->inWords()],
+            ));
         }
     }
 

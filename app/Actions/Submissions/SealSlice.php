@@ -6,6 +6,7 @@ namespace App\Actions\Submissions;
 
 use App\Intake\CheckedPlace;
 use App\Intake\Spool;
+use App\Language\Phrase;
 use App\Models\Submission;
 use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -60,7 +61,9 @@ final class SealSlice implements ShouldQueue
     private function sealed(Submission $submission): ?Seal
     {
         $delivery = $submission->delivery
-            ?? throw SubmissionRefused::because('What was checked is not kept any more. Check the files again.');
+            ?? throw SubmissionRefused::because(Phrase::of(
+                'What was checked is not kept any more. Check the files again.',
+            ));
         $listing = CheckedPlace::of($delivery, $submission->deliverable, true)->listing();
         $run = new SealRun($listing, $submission->sumAlgorithms(), $this->known($submission));
         $until = microtime(true) + (int) config('ledger.slice');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Submissions;
 
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Submission;
 use App\Models\SubmissionState;
@@ -32,7 +33,7 @@ final readonly class SignOff
         $submission = DB::transaction(static function () use ($deliverable, $check, $note, $answers, $algorithms, $by) {
             $newest = Obstacles::checkOf($deliverable->loadAsked());
             if ($newest?->id !== $check) {
-                throw SubmissionRefused::because('There is a newer check of this; look at that one first.');
+                throw SubmissionRefused::because(Phrase::of('There is a newer check of this; look at that one first.'));
             }
             $left = Obstacles::unanswered(Obstacles::of($deliverable, $newest), $answers);
             if ($left !== []) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Submissions;
 
 use App\Audit\Chain;
+use App\Language\Phrase;
 use App\Models\Submission;
 use App\Models\SubmissionState;
 use App\Models\User;
@@ -23,7 +24,9 @@ final readonly class Withdraw
                 'withdrawn_by_id' => $by->id,
             ]);
             if ($done !== 1) {
-                throw SubmissionRefused::because('This is not signed any more: it was withdrawn or replaced.');
+                throw SubmissionRefused::because(Phrase::of(
+                    'This is not signed any more: it was withdrawn or replaced.',
+                ));
             }
             Chain::add(
                 $submission->deliverable_id,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\People\PeopleRefused;
+use App\Language\Phrase;
 use App\Models\Production;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
@@ -26,8 +27,11 @@ final readonly class KeepArchived
         if (! $request->isMethodSafe() && ! self::isAllowed((string) $request->route()?->getName())) {
             $production = self::production($request);
             if ($production?->archived_at !== null) {
-                throw PeopleRefused::because("{$production->name} is archived: it can be read, and nothing in it "
-                    .'changed. Whoever decides there can take it back from the archive.');
+                throw PeopleRefused::because(Phrase::of(
+                    ':name is archived: it can be read, and nothing in it changed. Whoever decides there '
+                        .'can take it back from the archive.',
+                    ['name' => $production->name],
+                ));
             }
         }
 

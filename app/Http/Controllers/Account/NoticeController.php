@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Account;
 
 use App\Http\Pages\Account\News;
 use App\Http\Pages\Account\NoticesPage;
+use App\Language\Phrase;
 use App\Models\NoticeKind;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -41,7 +42,7 @@ final class NoticeController
         }
         $reader->forceFill(['wishes' => $wishes])->save();
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     /** What is new since the page was opened: asked again and again. */

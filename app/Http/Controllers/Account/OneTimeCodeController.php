@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\OneTimeCodes;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\OneTimeCode;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -35,12 +36,14 @@ final class OneTimeCodeController
         $typed = $request->input('code');
         $fresh = is_string($secret) && is_string($typed) ? $codes->begin($by, $secret, mb_substr($typed, 0, 40)) : null;
         if ($fresh === null) {
-            throw ValidationException::withMessages(['code' => 'That is not the code of now. Is the clock right?']);
+            throw ValidationException::withMessages(['code' => Phrase::of(
+                'That is not the code of now. Is the clock right?',
+            )]);
         }
         $request->session()->forget(self::OFFERED);
 
         return redirect()->route('tokens')->with(self::FRESH, $fresh)
-            ->with('told', 'From now on a code is asked for when you sign in.');
+            ->with('told', Phrase::of('From now on a code is asked for when you sign in.'));
     }
 
     public function destroy(Request $request, #[CurrentUser] User $by, OneTimeCodes $codes): RedirectResponse
@@ -51,10 +54,10 @@ final class OneTimeCodeController
         }
         $password = $request->input('password');
         if (! is_string($password) || ! Hash::check($password, $by->password)) {
-            throw ValidationException::withMessages(['ends' => 'That is not your password.']);
+            throw ValidationException::withMessages(['ends' => Phrase::of('That is not your password.')]);
         }
         $codes->end($by);
 
-        return redirect()->route('tokens')->with('told', 'No code is asked for any more.');
+        return redirect()->route('tokens')->with('told', Phrase::of('No code is asked for any more.'));
     }
 }

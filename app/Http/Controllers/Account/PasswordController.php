@@ -6,11 +6,11 @@ namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\ChangePassword;
 use App\Http\Requests\Account\PasswordRequest;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SessionMark;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
-use PlainLedger\Core\Text\Text;
 
 final class PasswordController
 {
@@ -23,7 +23,16 @@ final class PasswordController
 
         return redirect()->route('tokens')->with(
             'told',
-            'Your password is changed.'.($out === 0 ? '' : ' Signed out elsewhere: '.Text::count($out, 'place').'.'),
+            Phrase::of('Your password is changed.')
+                .($out === 0 ? '' : ' '.self::elsewhere($out)),
+        );
+    }
+
+    private static function elsewhere(int $places): string
+    {
+        return Phrase::counted(
+            $places,
+            ':count place signed out elsewhere.|:count places signed out elsewhere.',
         );
     }
 }

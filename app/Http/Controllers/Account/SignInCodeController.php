@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\OneTimeCodes;
 use App\Http\Pages\Account\SignInCodePage;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SecurityLog;
 use Illuminate\Http\RedirectResponse;
@@ -43,18 +44,22 @@ final class SignInCodeController
     {
         $user = self::half($request);
         if ($user === null) {
-            return redirect()->route('sign-in')->withErrors(['email' => 'That took too long. Sign in once more.']);
+            return redirect()->route('sign-in')->withErrors(['email' => Phrase::of(
+                'That took too long. Sign in once more.',
+            )]);
         }
         $typed = $request->input('code');
         $key = "sign-in-code:{$user->id}";
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            return back()->withErrors(['code' => 'Too many tries. Wait a quarter of an hour, then try again.']);
+            return back()->withErrors(['code' => Phrase::of(
+                'Too many tries. Wait a quarter of an hour, then try again.',
+            )]);
         }
         RateLimiter::hit($key, 900);
         if (! is_string($typed) || ! $codes->use($user, mb_substr($typed, 0, 40))) {
             SecurityLog::note('one-time code refused', ['account' => $user->id]);
 
-            return back()->withErrors(['code' => 'That is no code that holds now. Each is used once.']);
+            return back()->withErrors(['code' => Phrase::of('That is no code that holds now. Each is used once.')]);
         }
         RateLimiter::clear($key);
         $request->session()->forget(self::HALF);

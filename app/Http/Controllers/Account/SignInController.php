@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Account;
 
 use App\Http\Pages\Account\SignInPage;
 use App\Http\Requests\Account\SignInRequest;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SecurityLog;
 use App\Security\SessionMark;
@@ -33,7 +34,7 @@ final class SignInController
             SecurityLog::note('sign-in slowed down');
 
             return back()->withErrors(
-                ['email' => 'Too many tries. Wait a minute, then try again.'],
+                ['email' => Phrase::of('Too many tries. Wait a minute, then try again.')],
             )->onlyInput('email');
         }
         $user = $signIn->attempt(
@@ -41,10 +42,12 @@ final class SignInController
             $request->string('password')->toString(),
         );
         if ($user === null) {
-            return back()->withErrors(['email' => 'This address and password do not go together.'])->onlyInput('email');
+            return back()->withErrors(['email' => Phrase::of(
+                'This address and password do not go together.',
+            )])->onlyInput('email');
         }
         if ($user->disabled_at !== null) {
-            return back()->withErrors(['email' => 'Your account is closed. Ask whoever runs this ledger.']);
+            return back()->withErrors(['email' => Phrase::of('Your account is closed. Ask whoever runs this ledger.')]);
         }
         if ($user->codes_since !== null) {
             return SignInCodeController::ask($request, $user);

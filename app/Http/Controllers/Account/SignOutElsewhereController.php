@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\ChangePassword;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SecurityLog;
 use App\Security\SessionMark;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use PlainLedger\Core\Text\Text;
 
 /** Signed out wherever else one is signed in. */
 final class SignOutElsewhereController
@@ -22,8 +22,13 @@ final class SignOutElsewhereController
         SessionMark::put($request->session(), $user);
         SecurityLog::note('signed out elsewhere', ['account' => $user->id, 'signed_out' => $out]);
 
-        $told = config('session.driver') === 'database' ? 'You were signed in nowhere else.' : 'Signed out elsewhere.';
+        $told = config('session.driver') === 'database'
+            ? Phrase::of('You were signed in nowhere else.')
+            : Phrase::of('Signed out elsewhere.');
 
-        return back()->with('told', $out === 0 ? $told : 'Signed out elsewhere: '.Text::count($out, 'place').'.');
+        return back()->with('told', $out === 0 ? $told : Phrase::counted(
+            $out,
+            ':count place signed out elsewhere.|:count places signed out elsewhere.',
+        ));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Account;
 
 use App\Http\Pages\Account\TokensPage;
 use App\Http\Requests\Account\TokenRequest;
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\SecurityLog;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -40,7 +41,10 @@ final class TokenController
     public function store(TokenRequest $request, #[CurrentUser] User $person): RedirectResponse
     {
         if ($person->tokens()->count() >= self::MOST) {
-            throw ValidationException::withMessages(['name' => 'You have '.self::MOST.' tokens; take one away first.']);
+            throw ValidationException::withMessages(['name' => Phrase::of(
+                'You have :most tokens; take one away first.',
+                ['most' => self::MOST],
+            )]);
         }
         $scope = $request->scope()->value;
         $token = $person->createToken(

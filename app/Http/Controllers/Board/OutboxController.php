@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Board;
 use App\Actions\Messages\WriteMessages;
 use App\Http\Pages\Board\OutboxPage;
 use App\Http\Requests\Production\MessagesRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -30,7 +31,7 @@ final class OutboxController
     ): RedirectResponse {
         if ($write->run($production, $request->deliverables(), $by) === 0) {
             throw ValidationException::withMessages(
-                ['messages' => 'There is nobody to write to: everything that has an owner balances.'],
+                ['messages' => Phrase::of('There is nobody to write to: everything that has an owner balances.')],
             );
         }
 

@@ -8,6 +8,7 @@ use App\Actions\Checks\CarryOutMoves;
 use App\Actions\Checks\PlanMoves;
 use App\Actions\Checks\UndoMoves;
 use App\Http\Pages\Check\PlannedMoves;
+use App\Language\Phrase;
 use App\Models\Check;
 use App\Models\CheckState;
 use App\Models\FileMove;
@@ -17,7 +18,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Text\PlainSentence;
-use PlainLedger\Core\Text\Text;
 
 /** Files of an intake renamed, moved and set aside as a check says, and back. */
 final class MoveController
@@ -37,7 +37,7 @@ final class MoveController
         abort_unless($check->state === CheckState::Done, 404);
         if ($check->deliverable->checks()->underWay()->exists()) {
             throw ValidationException::withMessages(
-                ['moves' => 'A check of this deliverable is under way; wait for it or stop it.'],
+                ['moves' => Phrase::of('A check of this deliverable is under way; wait for it or stop it.')],
             );
         }
         try {
@@ -47,7 +47,10 @@ final class MoveController
         }
 
         return redirect()->route('frames', $check->deliverable_id)
-            ->with('told', Text::count($move->files, 'file').' renamed or moved. Checked again.');
+            ->with('told', Phrase::counted(
+                $move->files,
+                ':count file renamed or moved. Checked again.|:count files renamed or moved. Checked again.',
+            ));
     }
 
     public function destroy(#[CurrentUser] User $by, FileMove $move, UndoMoves $undo): RedirectResponse
@@ -59,6 +62,9 @@ final class MoveController
         }
 
         return redirect()->route('frames', $move->deliverable_id)
-            ->with('told', Text::count($files, 'file').' back where '.($files === 1 ? 'it was.' : 'they were.'));
+            ->with('told', Phrase::counted(
+                $files,
+                ':count file back where it was.|:count files back where they were.',
+            ));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Check;
 
 use App\Actions\Checks\RepeatCheck;
+use App\Language\Phrase;
 use App\Models\Check;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -19,7 +20,7 @@ final class RepeatCheckController
         abort_if($check->isUnderWay(), 404);
         if ($check->deliverable->checks()->underWay()->exists()) {
             throw ValidationException::withMessages(
-                ['again' => 'A check of this deliverable is under way; wait for it or stop it.'],
+                ['again' => Phrase::of('A check of this deliverable is under way; wait for it or stop it.')],
             );
         }
         $told = $repeat->run($check, $by)->isUnderWay()

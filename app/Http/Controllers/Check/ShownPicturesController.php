@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Check;
 
 use App\Actions\Checks\CheckShown;
 use App\Http\CheckedMovie;
+use App\Language\Phrase;
 use App\Models\Check;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -31,15 +32,15 @@ final class ShownPicturesController
         $pictures = $request->input('pictures');
         $seen = SeenPictures::of($movie->file, $movie->count ?? 0, is_array($pictures) ? $pictures : []);
         if ($seen === null) {
-            throw ValidationException::withMessages(['pictures' => 'These are no pictures of that movie.']);
+            throw ValidationException::withMessages(['pictures' => Phrase::of('These are no pictures of that movie.')]);
         }
         if ($check->deliverable->checks()->underWay()->exists()) {
             throw ValidationException::withMessages(
-                ['pictures' => 'A check of this deliverable is under way; wait for it or stop it.'],
+                ['pictures' => Phrase::of('A check of this deliverable is under way; wait for it or stop it.')],
             );
         }
         $checkShown->run($check, $part, $seen, $by);
 
-        return back()->with('told', 'Its pictures are held against the frames.');
+        return back()->with('told', Phrase::of('Its pictures are held against the frames.'));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Check;
 use App\Actions\Checks\AcceptLine;
 use App\Actions\Checks\TakeWaiverBack;
 use App\Http\Requests\Check\WaiverRequest;
+use App\Language\Phrase;
 use App\Models\Check;
 use App\Models\User;
 use App\Models\Waiver;
@@ -28,13 +29,13 @@ final class WaiverController
         $newest = $deliverable->checks()->done()->latest('id')->firstOrFail();
         if ($newest->id !== $check->id) {
             throw ValidationException::withMessages(
-                ['reason' => 'There is a newer check of this; look at that one first.'],
+                ['reason' => Phrase::of('There is a newer check of this; look at that one first.')],
             );
         }
         $accepted = $accept->run($check, $request->isOf(...), $request->reason(), $request->forAll(), $by);
         if ($accepted === null) {
             throw ValidationException::withMessages(
-                ['reason' => 'This line is not unequal, so there is nothing to accept.'],
+                ['reason' => Phrase::of('This line is not unequal, so there is nothing to accept.')],
             );
         }
 

@@ -8,6 +8,7 @@ use App\Actions\Account\OneTimeCodes;
 use App\Actions\People\ChangeAccount;
 use App\Actions\People\Invite;
 use App\Http\Requests\People\AccountRequest;
+use App\Language\Phrase;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -26,7 +27,7 @@ final class AccountController
             $request->has('administrator') ? $request->boolean('administrator') : null,
         );
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     /** Whoever has lost telephone and recovery codes comes in by the password alone again. */
@@ -34,12 +35,12 @@ final class AccountController
     {
         $codes->end($user);
 
-        return back()->with('told', "{$user->name} is asked for no code any more.");
+        return back()->with('told', Phrase::of(':name is asked for no code any more.', ['name' => $user->name]));
     }
 
     public function password(User $user, #[CurrentUser] User $by, Invite $invite): RedirectResponse
     {
         return back()->with(self::FRESH, $invite->password($user, $by))
-            ->with('told', "A link for a new password of {$user->name} is made.");
+            ->with('told', Phrase::of('A link for a new password of :name is made.', ['name' => $user->name]));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\People;
 
+use App\Language\Phrase;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Artisan;
 
@@ -14,13 +15,13 @@ final class FailedWorkController
     {
         Artisan::call('queue:retry', ['id' => [$failed]]);
 
-        return back()->with('told', 'It waits for its turn once more.');
+        return back()->with('told', Phrase::of('It waits for its turn once more.'));
     }
 
     public function destroy(string $failed): RedirectResponse
     {
         Artisan::call('queue:forget', ['id' => $failed]);
 
-        return back()->with('told', 'It is dropped.');
+        return back()->with('told', Phrase::of('It is dropped.'));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\People;
 
+use App\Language\Phrase;
 use App\Models\Invitation;
 use App\Models\Production;
 use Illuminate\Http\RedirectResponse;
@@ -15,6 +16,6 @@ final class InvitationController
     {
         $invitation->delete();
 
-        return back()->with('told', 'The link is taken back.');
+        return back()->with('told', Phrase::of('The link is taken back.'));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\People;
 use App\Actions\People\MakeProduction;
 use App\Http\Pages\People\NewProductionPage;
 use App\Http\Requests\People\ProductionRequest;
+use App\Language\Phrase;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -38,6 +39,9 @@ final class NewProductionController
             $request->string('time_zone')->toString() ?: null,
         );
 
-        return redirect()->route('production', $made->id)->with('told', "{$made->name} is begun.");
+        return redirect()->route('production', $made->id)->with('told', Phrase::of(
+            ':name is begun.',
+            ['name' => $made->name],
+        ));
     }
 }

@@ -9,6 +9,7 @@ use App\Actions\People\Invite;
 use App\Http\Pages\People\PeoplePage;
 use App\Http\Requests\People\InvitationRequest;
 use App\Http\Requests\People\RoleRequest;
+use App\Language\Phrase;
 use App\Models\Membership;
 use App\Models\Production;
 use App\Models\User;
@@ -16,7 +17,6 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Response;
-use PlainLedger\Core\Text\Text;
 
 /** Who belongs to a production, and as what. */
 final class PeopleController
@@ -45,7 +45,10 @@ final class PeopleController
         );
 
         return redirect()->route('people', $production->id)->with(self::FRESH, $links)
-            ->with('told', Text::count(count($links), 'link').' made. Send each to whom it is for.');
+            ->with('told', Phrase::counted(
+                count($links),
+                ':count link made. Send it to whom it is for.|:count links made. Send each to whom it is for.',
+            ));
     }
 
     public function update(
@@ -56,13 +59,19 @@ final class PeopleController
     ): RedirectResponse {
         $giveRole->run($production, $membership->user, $request->role());
 
-        return back()->with('told', "{$membership->user->name} is {$request->role()->value} now.");
+        return back()->with('told', Phrase::of(
+            ':name is :value now.',
+            ['name' => $membership->user->name, 'value' => $request->role()->value],
+        ));
     }
 
     public function destroy(Production $production, Membership $membership, GiveRole $giveRole): RedirectResponse
     {
         $giveRole->takeOff($production, $membership->user);
 
-        return back()->with('told', "{$membership->user->name} is not in this production any more.");
+        return back()->with('told', Phrase::of(
+            ':name is not in this production any more.',
+            ['name' => $membership->user->name],
+        ));
     }
 }

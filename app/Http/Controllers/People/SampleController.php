@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\People;
 
 use App\Actions\Productions\MakeSample;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -18,7 +19,7 @@ final class SampleController
         $made = $sample->run($by);
 
         return redirect()->route('production', $made->id)
-            ->with('told', 'This is a sample. It is removed, with its files, on its page Settings.');
+            ->with('told', Phrase::of('This is a sample. It is removed, with its files, on its page Settings.'));
     }
 
     public function destroy(Production $production, MakeSample $sample): RedirectResponse
@@ -26,6 +27,6 @@ final class SampleController
         abort_unless($production->is_sample, 404);
         $sample->remove($production);
 
-        return redirect()->route('productions')->with('told', 'The sample is gone, with its files.');
+        return redirect()->route('productions')->with('told', Phrase::of('The sample is gone, with its files.'));
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Requests\People\IntakeRootRequest;
 use App\Http\Requests\People\ProductionRequest;
 use App\Http\Requests\People\RetentionRequest;
 use App\Intake\RootState;
+use App\Language\Phrase;
 use App\Models\IntakeRoot;
 use App\Models\Production;
 use App\Models\User;
@@ -32,7 +33,7 @@ final class SettingsController
     {
         $production->update($request->safe(['name', 'code', 'kind', 'time_zone']));
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     /** How long checks are kept. */
@@ -40,7 +41,7 @@ final class SettingsController
     {
         $production->update(['retention' => $request->retention()]);
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     public function addRoot(IntakeRootRequest $request, Production $production): RedirectResponse
@@ -48,9 +49,9 @@ final class SettingsController
         $root = $production->intakeRoots()->create($request->safe(['label', 'path']));
         SecurityLog::note('intake root added', ['production' => $production->id, 'root' => $root->id]);
 
-        return back()->with('told', RootState::make($root)
-            ? 'Added, and its folder is there.'
-            : 'Added. Its folder could not be made: make it by hand.');
+        return back()->with('told', RootState::make($root) ? Phrase::of(
+            'Added, and its folder is there.',
+        ) : Phrase::of('Added. Its folder could not be made: make it by hand.'));
     }
 
     public function updateRoot(
@@ -62,7 +63,7 @@ final class SettingsController
         SecurityLog::note('intake root changed', ['production' => $production->id, 'root' => $intakeRoot->id]);
         RootState::make($intakeRoot);
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     /** The folder and what is in it stay where they are. */
@@ -71,6 +72,6 @@ final class SettingsController
         $intakeRoot->delete();
         SecurityLog::note('intake root removed', ['production' => $production->id, 'root' => $intakeRoot->id]);
 
-        return back()->with('told', 'Removed. The folder itself stays as it is.');
+        return back()->with('told', Phrase::of('Removed. The folder itself stays as it is.'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\People;
 
 use App\Http\Requests\People\WebhookRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\Webhook;
 use App\Webhooks\Announce;
@@ -22,7 +23,10 @@ final class WebhookController
     public function store(WebhookRequest $request, Production $production): RedirectResponse
     {
         if (Webhook::query()->where('production_id', $production->id)->count() >= self::MOST) {
-            throw ValidationException::withMessages(['url' => 'At most '.self::MOST.' are called.']);
+            throw ValidationException::withMessages(['url' => Phrase::of(
+                'At most :most are called.',
+                ['most' => self::MOST],
+            )]);
         }
         $secret = bin2hex(random_bytes(32));
         Webhook::query()->create([
@@ -30,20 +34,20 @@ final class WebhookController
             'events' => array_values((array) $request->input('events')),
         ]);
 
-        return back()->with(self::FRESH, $secret)->with('told', 'It is called from now on.');
+        return back()->with(self::FRESH, $secret)->with('told', Phrase::of('It is called from now on.'));
     }
 
     public function test(Webhook $webhook): RedirectResponse
     {
         Announce::test($webhook);
 
-        return back()->with('told', 'A test is on its way. Whether it arrived stands below it.');
+        return back()->with('told', Phrase::of('A test is on its way. Whether it arrived stands below it.'));
     }
 
     public function destroy(Webhook $webhook): RedirectResponse
     {
         $webhook->delete();
 
-        return back()->with('told', "{$webhook->url} is called no more.");
+        return back()->with('told', Phrase::of(':url is called no more.', ['url' => $webhook->url]));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Production;
 
 use App\Http\Pages\Production\AboutPage;
 use App\Http\Requests\Production\AboutRequest;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,7 +30,7 @@ final class AboutController
             Deliverable::query()->findOrFail($deliverable->id)->loadAsked()->keepParts();
         });
 
-        return back()->with('told', 'Saved.');
+        return back()->with('told', Phrase::of('Saved.'));
     }
 
     /** Another one that is asked the same, of nobody yet. */
@@ -45,6 +46,9 @@ final class AboutController
             return $copy;
         });
 
-        return redirect()->route('about', $copy->id)->with('told', "{$copy->code} is in the book.");
+        return redirect()->route('about', $copy->id)->with('told', Phrase::of(
+            ':code is in the book.',
+            ['code' => $copy->code],
+        ));
     }
 }

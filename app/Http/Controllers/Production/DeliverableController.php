@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Production;
 use App\Actions\Specifications\MakeDeliverable;
 use App\Http\Pages\Production\NewDeliverablePage;
 use App\Http\Requests\Production\NewDeliverableRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,6 +30,9 @@ final class DeliverableController
     ): RedirectResponse {
         $made = $make->run($production, $request->deliverable(), $request->document($by), $by);
 
-        return redirect()->route('specification', $made->id)->with('told', "{$made->code} is in the book.");
+        return redirect()->route('specification', $made->id)->with('told', Phrase::of(
+            ':code is in the book.',
+            ['code' => $made->code],
+        ));
     }
 }

@@ -6,10 +6,10 @@ namespace App\Http\Controllers\Production;
 
 use App\Http\Downloads;
 use App\Http\Requests\Production\FieldMapRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response as PlainResponse;
-use PlainLedger\Core\Text\Text;
 
 /** The names of a production as a file. */
 final class FieldMapController
@@ -27,6 +27,10 @@ final class FieldMapController
         $map = $request->map();
         $production->alone(static fn (Production $now) => $now->keepFieldMap($now->fieldMap()->under($map)));
 
-        return back()->with('told', Text::count(count($map->meanings()), 'name')." read from {$request->name()}.");
+        return back()->with('told', Phrase::counted(
+            count($map->meanings()),
+            ':count name read from :file.|:count names read from :file.',
+            ['file' => $request->name()],
+        ));
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\Lists\PlanList;
 use App\Actions\Lists\WriteList;
 use App\Http\Pages\Production\FromListPage;
 use App\Http\Requests\Production\ListRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -15,7 +16,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
 use PlainLedger\Core\Shotlist\RowAction;
-use PlainLedger\Core\Text\Text;
 
 /** Deliverables from lists and timelines, or from a roster. */
 final class ListController
@@ -37,16 +37,23 @@ final class ListController
         $plan = $planning->run($production, $specification, $request->list()->rows);
         if ($plan->seal() !== $request->input('seal')) {
             throw ValidationException::withMessages(
-                ['file' => 'The book has changed since this was looked at. Look once more at what would be done.'],
+                ['file' => Phrase::of(
+                    'The book has changed since this was looked at. Look once more at what would be done.',
+                )],
             );
         }
         $done = $writing->run($production, $specification, $plan, $by);
         $refused = $plan->count(RowAction::Refuse);
-        $leftOut = $refused > 0 ? ', '.Text::count($refused, 'row').' left out' : '';
+        $made = Phrase::counted(
+            $done['made'],
+            ':count deliverable made, :changed changed.|:count deliverables made, :changed changed.',
+            ['changed' => $done['changed']],
+        );
+        $leftOut = Phrase::counted($refused, ':count row left out.|:count rows left out.');
 
         return redirect()->route('production', $production->id)->with(
             'told',
-            Text::count($done['made'], 'deliverable')." made, {$done['changed']} changed{$leftOut}.",
+            $refused > 0 ? "{$made} {$leftOut}" : $made,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Production;
 
 use App\Http\Requests\Production\LogShapeRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
@@ -25,7 +26,9 @@ final class LogShapeController
             ));
             $shapes = $made === null ? $shapes : [...$shapes, $made];
             if (count($shapes) > self::MOST) {
-                throw ValidationException::withMessages(['shape' => 'A production has at most 30 shapes of its own.']);
+                throw ValidationException::withMessages(['shape' => Phrase::of(
+                    'A production has at most 30 shapes of its own.',
+                )]);
             }
             $now->update(['log_shapes' => $shapes]);
         });

@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Production;
 
 use App\Actions\Specifications\ChangeMany;
 use App\Http\Requests\Production\ManyDeliverablesRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Http\RedirectResponse;
-use PlainLedger\Core\Text\Text;
 
 /** Many deliverables that are given the same owner, due time or specification. */
 final class ManyDeliverablesController
@@ -20,6 +20,9 @@ final class ManyDeliverablesController
     ): RedirectResponse {
         $changed = $changeMany->run($production, $request->ids(), $request->values());
 
-        return back()->with('told', Text::count($changed, 'deliverable').' changed.');
+        return back()->with(
+            'told',
+            Phrase::counted($changed, ':count deliverable changed.|:count deliverables changed.'),
+        );
     }
 }

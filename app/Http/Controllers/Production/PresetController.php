@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Production;
 
 use App\Http\Requests\Production\PresetRequest;
 use App\Http\Requests\Production\PresetTitleRequest;
+use App\Language\Phrase;
 use App\Models\Preset;
 use App\Models\Production;
 use App\Models\Specification;
@@ -22,7 +23,7 @@ final class PresetController
         // of the same title there is one
         $production->presets()->updateOrCreate(['title' => $title], ['document' => $data]);
 
-        return back()->with('told', "“{$title}” is among this production’s presets.");
+        return back()->with('told', Phrase::of('“:title” is among this production’s presets.', ['title' => $title]));
     }
 
     public function update(PresetTitleRequest $request, Preset $preset): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Production;
 
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Security\SecurityLog;
 use Illuminate\Http\RedirectResponse;
@@ -18,14 +19,17 @@ final class PutAwayController
         $deliverable->update(['put_away_at' => now()]);
 
         return redirect()->route('production', $deliverable->production_id)
-            ->with('told', "{$deliverable->code} is put away. It stands at the end of this page, and can be put back.");
+            ->with('told', Phrase::of(
+                ':code is put away. It stands at the end of this page, and can be put back.',
+                ['code' => $deliverable->code],
+            ));
     }
 
     public function destroy(Deliverable $deliverable): RedirectResponse
     {
         $deliverable->update(['put_away_at' => null]);
 
-        return back()->with('told', "{$deliverable->code} is back.");
+        return back()->with('told', Phrase::of(':code is back.', ['code' => $deliverable->code]));
     }
 
     /** With its checks and settings. Its files stay where they are. */
@@ -33,7 +37,10 @@ final class PutAwayController
     {
         if ($deliverable->put_away_at === null || $request->input('code') !== $deliverable->code) {
             throw ValidationException::withMessages([
-                'code' => "To delete it, put it away first, then type {$deliverable->code}.",
+                'code' => Phrase::of(
+                    'To delete it, put it away first, then type :code.',
+                    ['code' => $deliverable->code],
+                ),
             ]);
         }
         $deliverable->delete();
@@ -42,6 +49,9 @@ final class PutAwayController
         ]);
 
         return redirect()->route('production', $deliverable->production_id)
-            ->with('told', "{$deliverable->code} is deleted. Its files stay where they are.");
+            ->with('told', Phrase::of(
+                ':code is deleted. Its files stay where they are.',
+                ['code' => $deliverable->code],
+            ));
     }
 }

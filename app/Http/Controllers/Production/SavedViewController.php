@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Production;
 
 use App\Http\Requests\Production\SavedViewRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\SavedView;
 use App\Models\User;
@@ -25,20 +26,23 @@ final class SavedViewController
         $own = SavedView::query()->where('user_id', $reader->id)->where('production_id', $production->id);
         $name = trim($request->string('name')->toString());
         if ((clone $own)->where('name', '!=', $name)->count() >= self::MOST) {
-            throw ValidationException::withMessages(['name' => 'At most '.self::MOST.' are kept. Remove one first.']);
+            throw ValidationException::withMessages(['name' => Phrase::of(
+                'At most :most are kept. Remove one first.',
+                ['most' => self::MOST],
+            )]);
         }
         SavedView::query()->updateOrCreate(
             ['production_id' => $production->id, 'user_id' => $reader->id, 'name' => $name],
             ['state' => $request->state()],
         );
 
-        return back()->with('told', "“{$name}” is kept.");
+        return back()->with('told', Phrase::of('“:name” is kept.', ['name' => $name]));
     }
 
     public function destroy(SavedView $view): RedirectResponse
     {
         $view->delete();
 
-        return back()->with('told', "“{$view->name}” is removed.");
+        return back()->with('told', Phrase::of('“:name” is removed.', ['name' => $view->name]));
     }
 }

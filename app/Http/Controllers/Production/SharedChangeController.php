@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Production;
 use App\Actions\Changes\ChangeTogether;
 use App\Http\Pages\Production\TogetherPage;
 use App\Http\Requests\Production\SharedChangeRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -14,7 +15,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
 use PlainLedger\Core\Text\PlainSentence;
-use PlainLedger\Core\Text\Text;
 
 /** One change of many deliverables. */
 final class SharedChangeController
@@ -39,7 +39,7 @@ final class SharedChangeController
 
         return redirect()->route('together', $production->id)->with(
             'told',
-            Text::count($done, 'deliverable').' changed.',
+            Phrase::counted($done, ':count deliverable changed.|:count deliverables changed.'),
         );
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\Specifications\RenameSpecification;
 use App\Http\Pages\Production\RevisionsPage;
 use App\Http\Requests\Specification\RevisionsRequest;
 use App\Http\Requests\Specification\TitleRequest;
+use App\Language\Phrase;
 use App\Models\Specification;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -17,7 +18,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
-use PlainLedger\Core\Text\Text;
 
 /** A specification and its revisions. */
 final class SpecificationController
@@ -52,7 +52,10 @@ final class SpecificationController
             return $copy;
         });
 
-        return redirect()->route('revisions', $copy->id)->with('told', "“{$title}” is in the book.");
+        return redirect()->route('revisions', $copy->id)->with('told', Phrase::of(
+            '“:title” is in the book.',
+            ['title' => $title],
+        ));
     }
 
     /** Retired, or taken back into use: what follows it stays as it is, and nothing new is offered it. */
@@ -62,21 +65,25 @@ final class SpecificationController
         $specification->update(['retired_at' => $isRetired ? now() : null]);
 
         return back()->with('told', $isRetired
-            ? "“{$specification->title}” is retired: it is offered for nothing new."
-            : "“{$specification->title}” is in use again.");
+            ? Phrase::of('“:title” is retired: it is offered for nothing new.', ['title' => $specification->title])
+            : Phrase::of('“:title” is in use again.', ['title' => $specification->title]));
     }
 
     public function destroy(Specification $specification): RedirectResponse
     {
         $followers = $specification->deliverables()->count();
         if ($followers > 0) {
-            throw ValidationException::withMessages(['refused' => "“{$specification->title}” is followed by "
-                .Text::count($followers, 'deliverable').', also counting what was put away. Retire it instead.']);
+            throw ValidationException::withMessages(['refused' => Phrase::counted(
+                $followers,
+                '“:title” is followed by :count deliverable, also counting what was put away. Retire it instead.|'
+                    .'“:title” is followed by :count deliverables, also counting what was put away. Retire it instead.',
+                ['title' => $specification->title],
+            )]);
         }
         $specification->delete();
 
         return redirect()->route('specifications', $specification->production_id)
-            ->with('told', "“{$specification->title}” is deleted.");
+            ->with('told', Phrase::of('“:title” is deleted.', ['title' => $specification->title]));
     }
 
     private static function freeTitle(Specification $specification): string

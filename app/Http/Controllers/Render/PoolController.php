@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Render;
 
 use App\Http\Requests\Production\PoolRequest;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
@@ -22,8 +23,11 @@ final class PoolController
             if ($seen !== null && $stands !== $seen) {
                 $hours = $stands['hours'] === '' ? '' : " from {$stands['hours']}";
                 throw ValidationException::withMessages([
-                    'machines' => "Somebody has changed this meanwhile, to {$stands['machines']}{$hours}. "
-                        .'Theirs stands; keep yours once more to change it.',
+                    'machines' => Phrase::of(
+                        'Somebody has changed this meanwhile, to :machines:hours. Theirs stands; keep yours '
+                            .'once more to change it.',
+                        ['machines' => $stands['machines'], 'hours' => $hours],
+                    ),
                 ]);
             }
             $now->update(['pool' => $pool]);

@@ -8,6 +8,7 @@ use App\Actions\Scenes\BringTypedSettings;
 use App\Http\Pages\Scene\EnterScenePage;
 use App\Http\Requests\Scene\TypedPart;
 use App\Http\Requests\Scene\TypedSettingsRequest;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -34,7 +35,7 @@ final class TypedSceneController
     ): RedirectResponse {
         $typed = array_filter($request->typed(), static fn (string $value): bool => $value !== '');
         if ($typed === []) {
-            throw ValidationException::withMessages(['settings' => 'Nothing has been typed in yet.']);
+            throw ValidationException::withMessages(['settings' => Phrase::of('Nothing has been typed in yet.')]);
         }
         $deliverable->loadAsked();
         $bring->run($deliverable, $typed, TypedPart::of($request, $deliverable), $by);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Specification;
 
 use App\Http\Requests\Specification\SheetLinkRequest;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\SheetLink;
 use App\Models\User;
@@ -26,8 +27,10 @@ final class SheetLinkController
         $draft = $deliverable->loadAsked()->draft();
         if (! $request->boolean('anyway') && Proofreader::standard()->read($draft) !== []) {
             throw ValidationException::withMessages([
-                'days' => 'What is asked contradicts itself. Settle it first, or say that it is to be handed '
-                    .'out all the same.',
+                'days' => Phrase::of(
+                    'What is asked contradicts itself. Settle it first, or say that it is to be handed out '
+                        .'all the same.',
+                ),
             ]);
         }
         $days = $request->integer('days');

@@ -8,6 +8,7 @@ use App\Actions\Submissions\LostSeals;
 use App\Actions\Submissions\SealSlice;
 use App\Actions\Submissions\SubmissionRefused;
 use App\Http\Pages\Submission\SealShown;
+use App\Language\Phrase;
 use App\Models\Submission;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,7 +30,7 @@ final class SealController
     public function store(#[CurrentUser] User $by, Submission $submission): RedirectResponse
     {
         if (! $submission->state->isSigned()) {
-            throw SubmissionRefused::because('It was never signed, so there is nothing to compare with.');
+            throw SubmissionRefused::because(Phrase::of('It was never signed, so there is nothing to compare with.'));
         }
         $begun = Submission::query()->whereKey($submission->id)->whereNull('progress')->update([
             'progress' => json_encode(

@@ -10,6 +10,7 @@ use App\Actions\Submissions\Withdraw;
 use App\Http\Pages\Submission\SubmissionPage;
 use App\Http\Requests\Submission\SignOffRequest;
 use App\Http\Requests\Submission\WithdrawRequest;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Submission;
 use App\Models\User;
@@ -53,6 +54,9 @@ final class SubmissionController
     ): RedirectResponse {
         $withdraw->run($submission, $request->why(), $by);
 
-        return back()->with('told', "The submission {$submission->number} is withdrawn.");
+        return back()->with('told', Phrase::of(
+            'The submission :number is withdrawn.',
+            ['number' => $submission->number],
+        ));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Account;
 
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\PasswordRule;
 use App\Security\SecurityLog;
@@ -31,10 +32,10 @@ final class PasswordRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'current.required' => 'Type the password you have now.',
-            'password.required' => 'Type the new password.',
-            'password.max' => 'A password has at most 200 letters.',
-            'again.*' => 'The two are not the same.',
+            'current.required' => Phrase::of('Type the password you have now.'),
+            'password.required' => Phrase::of('Type the new password.'),
+            'password.max' => Phrase::of('A password has at most 200 letters.'),
+            'again.*' => Phrase::of('The two are not the same.'),
         ];
     }
 
@@ -43,7 +44,7 @@ final class PasswordRequest extends FormRequest
         $user = $this->user();
         if (! $user instanceof User || ! is_string($value) || ! Hash::check($value, $user->password)) {
             SecurityLog::note('password not changed', ['account' => $user?->getAuthIdentifier()]);
-            $fail('This is not the password you have now.');
+            $fail(Phrase::of('This is not the password you have now.'));
         }
     }
 

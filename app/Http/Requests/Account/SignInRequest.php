@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Account;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class SignInRequest extends FormRequest
@@ -21,7 +22,7 @@ final class SignInRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'required' => 'This is needed.',
+            'required' => Phrase::of('This is needed.'),
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Account;
 
+use App\Language\Phrase;
 use App\Models\User;
 use App\Security\TokenScope;
 use Illuminate\Foundation\Http\FormRequest;
@@ -26,8 +27,8 @@ final class TokenRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Say what it is for, so that you know it again.',
-            'days.*' => 'From 1 to 366 days.',
+            'name.required' => Phrase::of('Say what it is for, so that you know it again.'),
+            'days.*' => Phrase::of('From 1 to 366 days.'),
         ];
     }
 
@@ -37,7 +38,7 @@ final class TokenRequest extends FormRequest
         $user = $this->user();
         $isAdministrator = $user instanceof User && $user->is_administrator;
         if ($scope === TokenScope::Administer->value && ! $isAdministrator) {
-            $fail('That is for administrators.');
+            $fail(Phrase::of('That is for administrators.'));
         }
     }
 

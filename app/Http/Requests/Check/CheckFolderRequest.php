@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Check;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use PlainLedger\Core\Media\ScanDepth;
 
@@ -24,7 +25,7 @@ final class CheckFolderRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'root.required' => 'Choose a folder first.',
+            'root.required' => Phrase::of('Choose a folder first.'),
         ];
     }
 

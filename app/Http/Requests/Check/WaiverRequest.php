@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Check;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use PlainLedger\Core\Checking\Entry;
 
@@ -26,8 +27,8 @@ final class WaiverRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'reason.required' => 'Say why it is accepted: whoever reads it later will ask.',
-            'reason.min' => 'Say why it is accepted, in a word or two.',
+            'reason.required' => Phrase::of('Say why it is accepted: whoever reads it later will ask.'),
+            'reason.min' => Phrase::of('Say why it is accepted, in a word or two.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\Rules\RootPlace;
 use App\Models\User;
@@ -37,13 +38,18 @@ final class IntakeRootRequest extends FormRequest
         $own = $production->intakeRoots()->orderBy('id')->value('path');
         if (! $user->is_administrator) {
             $within = is_string($own) ? ' “'.RootPlace::base($own).'/”' : ' this production’s own folder';
-            $fail("It has to lie below{$within}. Elsewhere in the intake an administrator may put it.");
+            $fail(Phrase::of(
+                'It has to lie below:within. Elsewhere in the intake an administrator may put it.',
+                ['within' => $within],
+            ));
         }
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['label.*' => 'What is it called?', 'path.*' => 'A path below the intake is needed.'];
+        return ['label.*' => Phrase::of(
+            'What is it called?',
+        ), 'path.*' => Phrase::of('A path below the intake is needed.')];
     }
 }

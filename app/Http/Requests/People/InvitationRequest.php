@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use App\Models\Role;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -25,7 +26,7 @@ final class InvitationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['role.*' => 'Which role?'];
+        return ['role.*' => Phrase::of('Which role?')];
     }
 
     public function role(): Role
@@ -64,11 +65,11 @@ final class InvitationRequest extends FormRequest
     {
         $people = is_string($value) ? self::parted($value) : [];
         if (count($people) > self::MOST) {
-            $fail('At most '.self::MOST.' people at a time.');
+            $fail(Phrase::of('At most :most people at a time.', ['most' => self::MOST]));
         }
         foreach ($people as $each) {
             if ($each['email'] !== '' && filter_var($each['email'], FILTER_VALIDATE_EMAIL) === false) {
-                $fail("“{$each['email']}” is no address.");
+                $fail(Phrase::of('“:email” is no address.', ['email' => $each['email']]));
 
                 return;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use App\Models\Invitation;
 use App\Security\PasswordRule;
 use Illuminate\Foundation\Http\FormRequest;
@@ -26,10 +27,10 @@ final class JoinRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'What are you called?',
-            'email.*' => 'An address like name@house.example is needed: you sign in with it.',
-            'password.required' => 'Choose a password.',
-            'again.*' => 'The two are not the same.',
+            'name.required' => Phrase::of('What are you called?'),
+            'email.*' => Phrase::of('An address like name@house.example is needed: you sign in with it.'),
+            'password.required' => Phrase::of('Choose a password.'),
+            'again.*' => Phrase::of('The two are not the same.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** How much a production may take; nothing where it is as usual. */
@@ -20,7 +21,7 @@ final class LimitsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*' => 'A whole number is needed, or nothing for the usual one.'];
+        return ['*' => Phrase::of('A whole number is needed, or nothing for the usual one.')];
     }
 
     /** @return array{bytes?: int, checks?: int, archive?: int}|null */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\People;
 
 use App\Actions\People\MakeProduction;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -32,12 +33,12 @@ final class ProductionRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'What is it called?',
-            'code.regex' => 'A code has letters, digits, dashes and underscores.',
-            'code.required' => 'A short code is needed, like TC.',
-            'kind.*' => 'What is it?',
-            'preset.*' => 'There is no such preset.',
-            'time_zone.*' => 'There is no such time zone.',
+            'name.*' => Phrase::of('What is it called?'),
+            'code.regex' => Phrase::of('A code has letters, digits, dashes and underscores.'),
+            'code.required' => Phrase::of('A short code is needed, like TC.'),
+            'kind.*' => Phrase::of('What is it?'),
+            'preset.*' => Phrase::of('There is no such preset.'),
+            'time_zone.*' => Phrase::of('There is no such time zone.'),
         ];
     }
 
@@ -46,10 +47,10 @@ final class ProductionRequest extends FormRequest
         $own = $this->route('production');
         $there = is_string($code) ? Production::byCode($code) : null;
         if ($there !== null && ! ($own instanceof Production && $own->is($there))) {
-            $fail($there->trashed()
-                ? 'A production that was deleted has that code still. An administrator can bring it back, or choose '
-                    .'another code.'
-                : 'Another production has that code; small and large letters make no difference.');
+            $fail($there->trashed() ? Phrase::of(
+                'A production that was deleted has that code still. An administrator can bring it back, or '
+                    .'choose another code.',
+            ) : Phrase::of('Another production has that code; small and large letters make no difference.'));
         }
     }
 }

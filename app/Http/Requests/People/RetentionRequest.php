@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** How long checks are kept; nothing of it: for ever. */
@@ -21,7 +22,7 @@ final class RetentionRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*' => 'Both are needed, as whole numbers, or neither.'];
+        return ['*' => Phrase::of('Both are needed, as whole numbers, or neither.')];
     }
 
     /** @return array{checks: int, days: int}|null */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Language\Phrase;
 use App\Webhooks\PublicAddress;
 use App\Webhooks\WebhookEvent;
 use App\Webhooks\WebhookRefused;
@@ -27,8 +28,8 @@ final class WebhookRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'url.required' => 'An address like https://tools.house.example/ledger is needed.',
-            'events.*' => 'Of what is it to be told?',
+            'url.required' => Phrase::of('An address like https://tools.house.example/ledger is needed.'),
+            'events.*' => Phrase::of('Of what is it to be told?'),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Production;
 
 use App\Http\Moment;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -44,8 +45,8 @@ final class AboutRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'required' => 'This is needed.',
-            'due.date' => 'This is no date.',
+            'required' => Phrase::of('This is needed.'),
+            'due.date' => Phrase::of('This is no date.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Media\SliceSource;
@@ -36,7 +37,9 @@ final class BroughtRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['files.required' => 'Drop something first.', 'files.max' => 'At most '.self::MOST.' files in one go.'];
+        return ['files.required' => Phrase::of(
+            'Drop something first.',
+        ), 'files.max' => Phrase::of('At most :most files in one go.', ['most' => self::MOST])];
     }
 
     /**
@@ -68,7 +71,9 @@ final class BroughtRequest extends FormRequest
     {
         $bytes = base64_decode($text, true);
         if ($bytes === false) {
-            throw ValidationException::withMessages(['files' => 'What was sent of these files is damaged. Try again.']);
+            throw ValidationException::withMessages(['files' => Phrase::of(
+                'What was sent of these files is damaged. Try again.',
+            )]);
         }
 
         return $bytes;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Production;
 use Closure;
@@ -22,18 +23,23 @@ final readonly class DeliverableCode implements ValidationRule
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         if (! is_string($value) || preg_match(self::SHAPE, $value) !== 1) {
-            $fail('A code has letters, digits, dots, dashes and underscores, and begins with a letter or a digit.');
+            $fail(Phrase::of(
+                'A code has letters, digits, dots, dashes and underscores, and begins with a letter or a '
+                    .'digit.',
+            ));
 
             return;
         }
         if (strlen($value) > self::LONGEST) {
-            $fail('A code has at most '.self::LONGEST.' letters.');
+            $fail(Phrase::of('A code has at most :longest letters.', ['longest' => self::LONGEST]));
         }
         $there = $this->production->everything()->whereRaw('lower(code) = ?', [strtolower($value)])->first();
         if ($there !== null && ! $there->is($this->own)) {
-            $fail('This production has a deliverable of that code already'
-                .($there->put_away_at === null ? '' : ', which was put away')
-                .'; small and large letters make no difference.');
+            $fail($there->put_away_at === null
+                ? Phrase::of('This production has a deliverable of that code already; small and large letters make '
+                    .'no difference.')
+                : Phrase::of('This production has a deliverable of that code already, which was put away; small and '
+                    .'large letters make no difference.'));
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
@@ -27,7 +28,7 @@ final class FieldMapRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'map.*' => 'Choose a file with a field map.',
+            'map.*' => Phrase::of('Choose a file with a field map.'),
         ];
     }
 

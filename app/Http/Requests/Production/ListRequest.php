@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Production;
 
 use App\Actions\Lists\BroughtList;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\Specification;
 use Illuminate\Foundation\Http\FormRequest;
@@ -37,8 +38,8 @@ final class ListRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'specification.*' => 'Choose the specification that new deliverables follow.',
-            'file.max' => 'The file is larger than 50 MB; that is no list of deliverables.',
+            'specification.*' => Phrase::of('Choose the specification that new deliverables follow.'),
+            'file.max' => Phrase::of('The file is larger than 50 MB; that is no list of deliverables.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\RenderLog\LogShape;
@@ -30,7 +31,7 @@ final class LogShapeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give the shape a name.',
+            'name.required' => Phrase::of('Give the shape a name.'),
         ];
     }
 

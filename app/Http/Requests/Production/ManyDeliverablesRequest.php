@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Production;
 
 use App\Http\Moment;
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
@@ -38,10 +39,10 @@ final class ManyDeliverablesRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'ids.*' => 'Choose what is to be changed.',
-            'due.date' => 'This is no date.',
-            'owner.*' => 'There is no such person here.',
-            'specification.*' => 'There is no such specification here.',
+            'ids.*' => Phrase::of('Choose what is to be changed.'),
+            'due.date' => Phrase::of('This is no date.'),
+            'owner.*' => Phrase::of('There is no such person here.'),
+            'specification.*' => Phrase::of('There is no such specification here.'),
         ];
     }
 

@@ -8,6 +8,7 @@ use App\Actions\Specifications\NewDeliverable;
 use App\Actions\Specifications\StartingChoice;
 use App\Actions\Specifications\StartingDocument;
 use App\Http\Moment;
+use App\Language\Phrase;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
@@ -51,8 +52,8 @@ final class NewDeliverableRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'required' => 'This is needed.',
-            'due.date' => 'This is no date.',
+            'required' => Phrase::of('This is needed.'),
+            'due.date' => Phrase::of('This is no date.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Production;
 use App\Rendering\RenderWork;
@@ -29,7 +30,7 @@ final class PlanRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'machines.*' => 'There are from 1 to 10,000 machines.',
+            'machines.*' => Phrase::of('There are from 1 to 10,000 machines.'),
         ];
     }
 

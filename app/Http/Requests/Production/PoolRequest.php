@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use PlainLedger\Core\Measure\NotUnderstood;
@@ -28,7 +29,7 @@ final class PoolRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'machines.*' => 'There are from 1 to 10,000 machines.',
+            'machines.*' => Phrase::of('There are from 1 to 10,000 machines.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use App\Models\Production;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -25,7 +26,7 @@ final class PresetRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'title.required' => 'A preset needs a title.',
+            'title.required' => Phrase::of('A preset needs a title.'),
         ];
     }
 

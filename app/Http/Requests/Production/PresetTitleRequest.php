@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a preset is called. */
@@ -21,7 +22,7 @@ final class PresetTitleRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'title.required' => 'A preset needs a title.',
+            'title.required' => Phrase::of('A preset needs a title.'),
         ];
     }
 }

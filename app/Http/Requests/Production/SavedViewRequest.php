@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Production;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A way to see what is owed, by its name. */
@@ -27,7 +28,7 @@ final class SavedViewRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.*' => 'What is it called? At most 60 letters.'];
+        return ['name.*' => Phrase::of('What is it called? At most 60 letters.')];
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace App\Http\Requests\Production;
 
 use App\Actions\Changes\WrittenRequirement;
 use App\Http\FriendlyMessage;
+use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Production;
 use Illuminate\Foundation\Http\FormRequest;
@@ -32,8 +33,8 @@ final class SharedChangeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'deliverables.required' => 'Choose the deliverables first.',
-            'id.required' => 'Choose what is to be changed.',
+            'deliverables.required' => Phrase::of('Choose the deliverables first.'),
+            'id.required' => Phrase::of('Choose what is to be changed.'),
         ];
     }
 
@@ -44,7 +45,9 @@ final class SharedChangeRequest extends FormRequest
         $ids = $this->input('deliverables');
         $found = $production->deliverables()->whereIn('id', $ids)->withAsked()->orderBy('code')->get();
         if ($found->count() !== count(array_unique($ids))) {
-            throw ValidationException::withMessages(['deliverables' => 'Some of these are not in this production.']);
+            throw ValidationException::withMessages(['deliverables' => Phrase::of(
+                'Some of these are not in this production.',
+            )]);
         }
 
         return array_values($found->all());

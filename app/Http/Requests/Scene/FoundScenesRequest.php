@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Scene;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
@@ -24,8 +25,8 @@ final class FoundScenesRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'files.required' => 'Drop some files first.',
-            'files.max' => 'At most 500 files at once; pack more of them as a zip.',
+            'files.required' => Phrase::of('Drop some files first.'),
+            'files.max' => Phrase::of('At most 500 files at once; pack more of them as a zip.'),
         ];
     }
 
@@ -38,8 +39,11 @@ final class FoundScenesRequest extends FormRequest
         $most = (int) ini_get('max_file_uploads');
         if ($most > 0 && count($files) >= $most) {
             throw ValidationException::withMessages([
-                'files' => 'These are '.number_format($most).' files or more, and the server takes fewer at once. '
-                    .'Bring them in two goes, or pack them as a zip.',
+                'files' => Phrase::of(
+                    'These are :count files or more, and the server takes fewer at once. Bring them in two '
+                        .'goes, or pack them as a zip.',
+                    ['count' => number_format($most)],
+                ),
             ]);
         }
 

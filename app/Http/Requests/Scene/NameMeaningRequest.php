@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Scene;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Scene\FieldMeaning;
@@ -29,7 +30,7 @@ final class NameMeaningRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Say which name.',
+            'name.required' => Phrase::of('Say which name.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Scene;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use PlainLedger\Core\Measure\ByteSize;
@@ -29,7 +30,10 @@ final class ScenePieceRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'at.max' => 'Scenes of more than '.ByteSize::of(self::LARGEST).' are read by the console program alone.',
+            'at.max' => Phrase::of(
+                'Scenes of more than :of are read by the console program alone.',
+                ['of' => ByteSize::of(self::LARGEST)],
+            ),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Scene;
 
 use App\Intake\UploadedScenes;
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
@@ -32,7 +33,7 @@ final class SceneRequest extends FormRequest
         $pasted = $this->input('pasted');
         if (! is_string($pasted) || trim($pasted) === '') {
             throw ValidationException::withMessages(
-                ['settings' => 'Drop a settings file here, choose one, or paste the settings as text.'],
+                ['settings' => Phrase::of('Drop a settings file here, choose one, or paste the settings as text.')],
             );
         }
 

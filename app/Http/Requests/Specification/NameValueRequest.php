@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Specification;
 
 use App\Actions\Changes\WrittenRequirement;
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a piece of names stands for. */
@@ -23,8 +24,8 @@ final class NameValueRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.regex' => 'A piece is called by lower-case letters, digits and underscores.',
-            'value.not_regex' => 'A value holds no slash and no control character.',
+            'name.regex' => Phrase::of('A piece is called by lower-case letters, digits and underscores.'),
+            'value.not_regex' => Phrase::of('A value holds no slash and no control character.'),
         ];
     }
 

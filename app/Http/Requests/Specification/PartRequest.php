@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Specification;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use PlainLedger\Core\Specification\PartsEditor;
 
@@ -26,8 +27,8 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'A part needs a name.',
-            'delivers.required_if' => 'Say what the part delivers.',
+            'name.required' => Phrase::of('A part needs a name.'),
+            'delivers.required_if' => Phrase::of('Say what the part delivers.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Specification;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -22,7 +23,7 @@ final class PictureRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'picture.max' => 'The picture is larger than 8 MB; lay it in the intake, and name it there.',
+            'picture.max' => Phrase::of('The picture is larger than 8 MB; lay it in the intake, and name it there.'),
         ];
     }
 

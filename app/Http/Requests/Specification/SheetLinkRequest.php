@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Specification;
 
+use App\Language\Phrase;
 use App\Models\LinkKind;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -29,7 +30,7 @@ final class SheetLinkRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'days.*' => 'A link lasts from 1 to 365 days.',
+            'days.*' => Phrase::of('A link lasts from 1 to 365 days.'),
         ];
     }
 }

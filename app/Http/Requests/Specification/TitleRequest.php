@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Specification;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a specification is called. */
@@ -21,7 +22,7 @@ final class TitleRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'title.required' => 'A specification needs a title.',
+            'title.required' => Phrase::of('A specification needs a title.'),
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Submission;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 use PlainLedger\Core\Checksums\SumAlgorithm;
 
@@ -29,10 +30,10 @@ final class SignOffRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'check.*' => 'Say which check is signed.',
-            'note.max' => 'A note has at most 2000 letters.',
-            'answers.*' => 'What was done instead is told in at most 500 letters a line.',
-            'algorithms.*' => 'There are no such checksums.',
+            'check.*' => Phrase::of('Say which check is signed.'),
+            'note.max' => Phrase::of('A note has at most 2000 letters.'),
+            'answers.*' => Phrase::of('What was done instead is told in at most 500 letters a line.'),
+            'algorithms.*' => Phrase::of('There are no such checksums.'),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Submission;
 
+use App\Language\Phrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Why a sign-off is taken back. */
@@ -18,7 +19,9 @@ final class WithdrawRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['why.required' => 'Say why: whoever has the record reads it.', 'why.*' => 'That is too long.'];
+        return ['why.required' => Phrase::of(
+            'Say why: whoever has the record reads it.',
+        ), 'why.*' => Phrase::of('That is too long.')];
     }
 
     public function why(): string
