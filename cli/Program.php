@@ -43,6 +43,7 @@ final readonly class Program
         $application->add(new LogCommand);
         $application->add(new SealCommand);
         $application->add(new VerifyCommand);
+        $application->add(new PracticeCommand);
         try {
             self::knows($application, $argv[1] ?? '');
 

@@ -40,6 +40,8 @@ final class CoreLayersTest
                 Selector::inNamespace('PlainLedger\Cli'),
                 Selector::inNamespace('PlainLedger\Core'),
                 Selector::inNamespace('PlainLedger\Printing'),
+                // the stand-in renderer, which is plain PHP too
+                Selector::inNamespace('PlainLedger\Demo'),
                 Selector::inNamespace('Brick\Math'),
                 Selector::inNamespace('Symfony\Component\Console'),
             )

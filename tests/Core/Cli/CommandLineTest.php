@@ -1069,4 +1069,32 @@ final class CommandLineTest extends TestCase
         self::assertSame(3, $this->run_(['verify', '--record', 'd/x.0001.exr'])[0]);
         self::assertSame(3, $this->run_(['verify', '--record', 'r.json', '--list', 'r.json'])[0]);
     }
+
+    public function test_an_exercise_is_made_and_its_answer_marked(): void
+    {
+        self::assertSame(0, $this->run_(['practice', 'make', '--exercise', '6', '--for', 'wren', '--into', 'six'])[0]);
+        self::assertSame([1, "1 of 4 points\n"], [
+            $this->run_(['practice', 'mark', '--exercise', 'six', '--answer', 'six/answer.json'])[0],
+            substr($this->run_(['practice', 'mark', '--exercise', 'six', '--answer', 'six/answer.json'])[1], 0, 14),
+        ]);
+        $this->bench->put('six/answer.json', (string) json_encode([
+            'format' => 'plain-ledger/practice-answer', 'version' => 1, 'balances' => false,
+            'lines' => ['naming.pattern'], 'causes' => ['too-many-digits'], 'render' => '',
+        ]));
+        [$code, $output] = $this->run_([
+            'practice', 'mark', '--exercise', 'six', '--answer', 'six/answer.json', '--json',
+        ]);
+        $marks = json_decode($output, true);
+        self::assertSame([0, 4, 4], [$code, $marks['earned'], $marks['possible']]);
+        self::assertStringContainsString(' 6  1  Six digits', $this->run_(['practice', 'list'])[1]);
+        foreach ([
+            [['make', '--exercise', '6', '--into', 'six'], '“six” is there already, and nothing is written over.'],
+            [['make', '--exercise', '31', '--into', 'x'], 'Exercises are numbered from 1 to 30.'],
+            [['make', '--difficulty', '9', '--into', 'x'], '“9” is no difficulty: there are 1, 2, 3 and 4.'],
+            [['mark', '--exercise', '.', '--answer', 'x'], '“.” holds no exercise.'],
+            [['do'], 'Say list, make or mark.'],
+        ] as [$arguments, $says]) {
+            self::assertSame([3, '', "{$says}\n"], $this->run_(['practice', ...$arguments]));
+        }
+    }
 }
