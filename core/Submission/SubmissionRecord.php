@@ -26,7 +26,9 @@ final readonly class SubmissionRecord
     /** @param  array<string, mixed>  $content  all but format, version, key and signature */
     public static function signed(array $content, RecordKey $key): self
     {
-        $data = ['format' => self::FORMAT, 'version' => 1] + $content + ['key' => base64_encode($key->public)];
+        $data = self::plain(['format' => self::FORMAT, 'version' => 1] + $content + [
+            'key' => base64_encode($key->public),
+        ]);
 
         return new self($data + ['signature' => base64_encode($key->sign(self::bytes($data)))]);
     }
@@ -117,15 +119,27 @@ final readonly class SubmissionRecord
     private static function bytes(array $data): string
     {
         unset($data['signature']);
-        // as it is read again: what JSON does not tell apart is not told apart
+
+        return CanonicalJson::write(self::plain($data));
+    }
+
+    /**
+     * As it is read again: what JSON does not tell apart is not told apart, and bytes that are no letters are none.
+     *
+     * @param  array<string, mixed>  $data
+     * @return array<string, mixed>
+     */
+    private static function plain(array $data): array
+    {
+        $flags = JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR;
         /** @var array<string, mixed> $plain */
         $plain = json_decode(
-            json_encode($data, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR),
+            json_encode($data, $flags),
             true,
             JsonDocument::DEEPEST + 8,
             JSON_BIGINT_AS_STRING | JSON_THROW_ON_ERROR,
         );
 
-        return CanonicalJson::write($plain);
+        return $plain;
     }
 }
