@@ -6,6 +6,7 @@ use App\Http\Controllers\Account;
 use App\Http\Controllers\Board;
 use App\Http\Controllers\Check;
 use App\Http\Controllers\People;
+use App\Http\Controllers\Practice;
 use App\Http\Controllers\Production;
 use App\Http\Controllers\Render;
 use App\Http\Controllers\Scene;
@@ -73,6 +74,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::get('/', [Production\ProductionController::class, 'show'])->name('production');
         Route::get('/index', Production\IndexController::class)->name('index');
         Route::get('/bring', [Production\BringController::class, 'show'])->name('bring');
+        Route::get('/practice', [Practice\PracticeController::class, 'show'])->name('practice');
         Route::post('/bring', [Production\BringController::class, 'look'])
             ->middleware('throttle:costly')
             ->name('bring.look');
@@ -95,6 +97,9 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::post('/together', [Production\SharedChangeController::class, 'store'])->name('together.store');
         Route::get('/reference', [Production\ReferenceController::class, 'show'])->name('reference');
         Route::post('/presets', [Production\PresetController::class, 'store'])->name('preset.store');
+        Route::post('/practice', [Practice\PracticeController::class, 'store'])
+            ->middleware('throttle:costly')
+            ->name('practice.set');
         // where it stood once
         Route::get('/board', [Production\ProductionController::class, 'board'])->name('board');
         Route::get('/specifications', [Production\ProductionController::class, 'specifications'])
@@ -241,6 +246,20 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
     Route::delete('/waivers/{waiver}', [Check\WaiverController::class, 'destroy'])
         ->can('decide', 'waiver')
         ->name('waiver.drop');
+});
+
+Route::middleware(['auth', 'throttle:work'])->prefix('/practice/{exercise}')->group(function (): void {
+    Route::delete('/', [Practice\PracticeController::class, 'destroy'])->can('decide', 'exercise')->name('practice.drop');
+    Route::middleware('can:view,exercise')->group(function (): void {
+        Route::get('/', [Practice\TryController::class, 'show'])->name('try');
+        Route::post('/', [Practice\TryController::class, 'store'])->middleware('throttle:costly')->name('try.begin');
+        Route::post('/answer', [Practice\TryController::class, 'answer'])
+            ->middleware('throttle:costly')
+            ->name('try.answer');
+        Route::get('/files.zip', [Practice\TryController::class, 'files'])
+            ->middleware('throttle:costly')
+            ->name('try.files');
+    });
 });
 
 Route::middleware(['auth', 'throttle:work'])->prefix('/submissions/{submission}')->group(function (): void {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Practice\AnswerTry;
 use App\Actions\Productions\BuildProduction;
 use App\Actions\Submissions\KeepSubmission;
 use App\Actions\Submissions\KeepVerification;
@@ -13,13 +14,17 @@ use App\Actions\Submissions\SignOff;
 use App\Actions\Submissions\Withdraw;
 use App\Models\Deliverable;
 use App\Models\Notice;
+use App\Models\PracticeExercise;
+use App\Models\Production;
 use App\Models\Submission;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\File;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Checksums\SumAlgorithm;
+use PlainLedger\Core\Practice\PracticeAnswer;
 use PlainLedger\Demo\Handover;
+use PlainLedger\Demo\Practice\Exercise;
 use PlainLedger\Demo\Scenario;
 
 /** Makes the demo: people, productions, files as the stand-in renderer writes them, and a first check of each. */
@@ -28,6 +33,8 @@ final class MakeDemo extends Command
     protected $signature = 'ledger:demo {--only-if-empty : do nothing where there are people already}';
 
     protected $description = 'Makes the demo data';
+
+    private const EXERCISES = [1, 2, 12, 21, 29];
 
     public function handle(BuildProduction $build): int
     {
@@ -44,6 +51,7 @@ final class MakeDemo extends Command
         }
         $this->handOver();
         $this->signOff($people['odile']);
+        $this->practise($people['corvin'], $people['wren']);
         // somebody was here in the meantime, and missed what came last
         Notice::query()->where('id', '<=', (int) Notice::query()->max('id') - 2)->update(['read_at' => now()]);
         $this->newLine();
@@ -81,6 +89,22 @@ final class MakeDemo extends Command
         $submission = app(SignOff::class)->run($deliverable, (int) $check?->id, $note, $answers, $algorithms, $by);
         // a demo does not wait for the queue
         (new SealSlice($submission->id))->handle(app(KeepSubmission::class), app(KeepVerification::class));
+    }
+
+    /** Five exercises of the course, the first of them answered by a learner. */
+    private function practise(User $instructor, User $learner): void
+    {
+        $course = Production::query()->where('kind', 'course')->firstOrFail();
+        foreach (self::EXERCISES as $number) {
+            $ready = Exercise::find($number) ?? throw new \LogicException("There is no exercise {$number}.");
+            PracticeExercise::query()->create([
+                'production_id' => $course->id, 'user_id' => $instructor->id, 'title' => $ready->title,
+                'mistakes' => array_column($ready->blunders, 'value'),
+            ]);
+        }
+        $first = PracticeExercise::query()->orderBy('id')->firstOrFail();
+        $try = $first->tries()->create(['user_id' => $learner->id, 'word' => 'wren']);
+        app(AnswerTry::class)->run($try, new PracticeAnswer(false, ['picture.resolution'], ['smaller-preset'], []));
     }
 
     /** Several shots in one tree, and what a learner has packed. */

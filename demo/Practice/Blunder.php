@@ -97,32 +97,34 @@ enum Blunder: string
 
     private function picture(PracticeShot $shot): PracticeShot
     {
+        $asked = $shot->asked;
+
         return match ($this) {
             self::ScaleBelowFull => $shot->with(['picture.scale' => 50]),
-            self::SidesSwapped => $shot->with(['picture.resolution' => "{$shot->height}x{$shot->width}"]),
-            self::WrongShape => $shot->with(['picture.resolution' => $shot->width.'x'.($shot->height + 12)]),
-            default => $shot->with(['picture.resolution' => PracticeShot::STARTING_SIZE]),
+            self::SidesSwapped => $shot->with(['picture.resolution' => "{$asked->height}x{$asked->width}"]),
+            self::WrongShape => $shot->with(['picture.resolution' => $asked->width.'x'.($asked->height + 12)]),
+            default => $shot->with(['picture.resolution' => AskedShot::STARTING_SIZE]),
         };
     }
 
     private function time(PracticeShot $shot, Randomizer $chance): PracticeShot
     {
-        $all = FrameRange::of($shot->first, $shot->last);
-        $some = $chance->getInt($shot->first + 6, $shot->last - 6);
+        $all = FrameRange::of($shot->asked->first, $shot->asked->last);
+        $some = $chance->getInt($shot->asked->first + 6, $shot->asked->last - 6);
 
         return match ($this) {
-            self::RenderStopped => $shot->rendering(FrameRange::of($shot->first, $some)),
+            self::RenderStopped => $shot->rendering(FrameRange::of($shot->asked->first, $some)),
             self::FramesDropped => $shot->rendering(
                 $all->minus(FrameRange::fromNumbers([$some - 4, $some, $some + 1])),
             ),
-            self::LastFrameLeftOut => $shot->rendering(FrameRange::of($shot->first, $shot->last - 1)),
+            self::LastFrameLeftOut => $shot->rendering(FrameRange::of($shot->asked->first, $shot->asked->last - 1)),
             self::StepLeftOn => $shot->with(['time.step' => 2]),
-            self::NumberedFromElsewhere => $shot->rendering($all->shifted(-$shot->first)),
+            self::NumberedFromElsewhere => $shot->rendering($all->shifted(-$shot->asked->first)),
             self::SingleFrameMode => $shot->with(['time.extent' => 'one'])->rendering(
                 FrameRange::of($some, $some),
             ),
-            default => $shot->with(['time.range' => PracticeShot::STARTING_RANGE])->rendering(
-                FrameRange::parse(PracticeShot::STARTING_RANGE),
+            default => $shot->with(['time.range' => AskedShot::STARTING_RANGE])->rendering(
+                FrameRange::parse(AskedShot::STARTING_RANGE),
             ),
         };
     }
@@ -130,7 +132,7 @@ enum Blunder: string
     private function scene(PracticeShot $shot): PracticeShot
     {
         return match ($this) {
-            self::AnotherCamera => $shot->with(['camera.name' => PracticeShot::OTHER_CAMERA]),
+            self::AnotherCamera => $shot->with(['camera.name' => AskedShot::OTHER_CAMERA]),
             self::SceneNotSaved => $shot->unsaved(),
             self::RateOfAnotherStandard => $shot->with(['time.rate' => '25']),
             default => $shot->with(['render.samples' => 16]),
@@ -139,26 +141,29 @@ enum Blunder: string
 
     private function name(PracticeShot $shot): string
     {
-        $right = $shot->sceneName();
+        $right = $shot->asked->sceneName();
+        $task = $shot->asked->task;
 
         return match ($this) {
             self::TooManyDigits => str_replace('{frame:4}', '{frame:6}', $right),
-            self::SeparatorDiffers => str_replace("{$shot->code}_", "{$shot->code}-", $right),
+            self::SeparatorDiffers => str_replace("{$shot->asked->code}_", "{$shot->asked->code}-", $right),
             self::WrongVersion => str_replace('_v003', '_v002', $right),
-            self::CaseDiffers => str_replace($shot->task, ucfirst($shot->task), $right),
-            default => str_replace($shot->task, substr($shot->task, 0, -2).strrev(substr($shot->task, -2)), $right),
+            self::CaseDiffers => str_replace($task, ucfirst($task), $right),
+            default => str_replace($task, substr($task, 0, -2).strrev(substr($task, -2)), $right),
         };
     }
 
     private function content(PracticeShot $shot, Randomizer $chance): PracticeShot
     {
-        $at = $chance->getInt($shot->first + 3, $shot->last - 5);
+        $at = $chance->getInt($shot->asked->first + 3, $shot->asked->last - 5);
 
         return match ($this) {
             self::BlackFrames => $shot->spoilt(black: [$at, $at + 1, $at + 2]),
             self::FrozenFrames => $shot->spoilt(frozen: [$at + 1, $at + 2]),
             self::CutShort => $shot->spoilt(cutShort: [$at]),
-            default => $shot->littered(['preview.txt' => 'looked at on Monday', "{$shot->code}_old.log" => 'done']),
+            default => $shot->littered([
+                'preview.txt' => 'looked at on Monday', "{$shot->asked->code}_old.log" => 'done',
+            ]),
         };
     }
 }

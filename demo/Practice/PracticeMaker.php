@@ -87,7 +87,8 @@ final readonly class PracticeMaker
     private static function write(PracticeShot $shot, string $title, string $folder): void
     {
         $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
-        file_put_contents("{$folder}/specification.json", json_encode($shot->specification($title), $flags)."\n");
+        $specification = json_encode($shot->asked->specification($title), $flags);
+        file_put_contents("{$folder}/specification.json", "{$specification}\n");
         $scene = json_encode($shot->scene(), $flags)."\n";
         file_put_contents("{$folder}/scene.json", $scene);
         (new StandInRenderer(self::FINISHED))->render(

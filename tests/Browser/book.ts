@@ -60,6 +60,7 @@ const PLACES: Record<string, string> = {
     Deliverables: 'Work',
     Specifications: 'Work',
     'Many together': 'Work',
+    Practice: 'Work',
     'Render plan': 'Render',
     'Many scenes': 'Bring in',
     'Delivered tree': 'Bring in',

@@ -10,6 +10,7 @@ use App\Http\Middleware\AskScope;
 use App\Models\Check;
 use App\Models\FileMove;
 use App\Models\Message;
+use App\Models\PracticeExercise;
 use App\Models\SavedView;
 use App\Models\Submission;
 use App\Models\Waiver;
@@ -410,6 +411,17 @@ final class WhoMayTest extends LedgerTestCase
         yield 'a script of that' => ['get', '/checks/C/moves.csv', $theirs];
         yield 'renaming' => ['post', '/checks/C/moves', ['artist' => 302, 'coordinator' => 302] + $theirs];
         yield 'undoing that' => ['delete', '/moves/V', ['artist' => 302, 'coordinator' => 302] + $theirs];
+        yield 'what is set to practise on' => [
+            'get', '/productions/P/practice',
+            ['guest' => 302, 'stranger' => 403, 'artist' => 200, 'coordinator' => 200],
+        ];
+        yield 'setting an exercise' => ['post', '/productions/P/practice', $decides(302), ['number' => 1]];
+        yield 'removing an exercise' => ['delete', '/practice/A', $decides(302)];
+        $ours = ['guest' => 302, 'stranger' => 403];
+        yield 'an exercise' => ['get', '/practice/A', $ours + ['artist' => 200, 'coordinator' => 200]];
+        yield 'beginning it' => ['post', '/practice/A', $ours + ['artist' => 302, 'coordinator' => 302]];
+        yield 'answering it' => ['post', '/practice/A/answer', $ours + ['artist' => 404], ['balances' => true]];
+        yield 'its files' => ['get', '/practice/A/files.zip', $ours + ['artist' => 404]];
         yield 'its submission' => ['get', '/deliverables/D/submission', $all];
         yield 'signing it off' => ['post', '/deliverables/D/submission', $decides(302), ['check' => 0]];
         yield 'how far its sums are' => ['get', '/submissions/Z/seal', $theirs];
@@ -515,6 +527,9 @@ final class WhoMayTest extends LedgerTestCase
                 '/Y' => "/{$view->id}",
                 '/H' => "/{$hook->id}",
                 '/Z' => '/'.$this->submitted()->id,
+                '/A' => '/'.PracticeExercise::query()->create([
+                    'production_id' => $this->production->id, 'title' => 'One', 'mistakes' => [],
+                ])->id,
                 '/L' => "/{$link->id}",
                 '/X' => "/{$change?->id}",
                 '/P' => "/{$this->production->id}",
@@ -576,6 +591,7 @@ final class WhoMayTest extends LedgerTestCase
                         '/productions/P' => '/productions/{production}',
                         '/deliverables/D' => '/deliverables/{deliverable}',
                         '/submissions/Z' => '/submissions/{submission}',
+                        '/practice/A' => '/practice/{exercise}',
                         'record.html' => 'record.{format}',
                         '/records/L' => '/records/{link}',
                         '/checks/C' => '/checks/{check}',

@@ -13,6 +13,7 @@ const PLACES = [
             ['production', t`Deliverables`],
             ['specifications', t`Specifications`],
             ['together', t`Many together`],
+            ['practice', t`Practice`],
         ],
     ],
     [t`Render`, [['plan', t`Render plan`]]],
@@ -76,6 +77,29 @@ function Places({ production, at }: { production: number; at: ProductionFolio | 
     );
 }
 
+/** What there is for those who make: their work, and what is set to practise on. */
+function OwnPlaces({ production, at }: { production: number; at: ProductionFolio | null }) {
+    const places = [
+        ['production', t`Your work`],
+        ['practice', t`Practice`],
+    ] as const;
+
+    return (
+        <nav aria-label={t`Folios`} className="tabs mx-6 mt-2 flex-wrap border-b border-ink">
+            {places.map(([page, name]) => (
+                <Link
+                    key={page}
+                    href={to(page, { production })}
+                    aria-current={page === at ? 'page' : undefined}
+                    className={classes('tab', page === at && 'tab-active')}
+                >
+                    {name}
+                </Link>
+            ))}
+        </nav>
+    );
+}
+
 /** Head of a production's pages, and its folios for those who decide. */
 export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio | null }) {
     return (
@@ -92,6 +116,7 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                 </p>
             )}
             {book.decides && <Places production={book.production.id} at={at} />}
+            {!book.decides && book.practice > 0 && <OwnPlaces production={book.production.id} at={at} />}
         </>
     );
 }

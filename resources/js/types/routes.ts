@@ -99,6 +99,7 @@ export const routes: Config = {
         production: { uri: 'productions/{production}', methods: ['GET', 'HEAD'], parameters: ['production'] },
         index: { uri: 'productions/{production}/index', methods: ['GET', 'HEAD'], parameters: ['production'] },
         bring: { uri: 'productions/{production}/bring', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        practice: { uri: 'productions/{production}/practice', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'bring.look': { uri: 'productions/{production}/bring', methods: ['POST'], parameters: ['production'] },
         scenes: { uri: 'productions/{production}/scenes', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'scenes.store': { uri: 'productions/{production}/scenes', methods: ['POST'], parameters: ['production'] },
@@ -127,6 +128,7 @@ export const routes: Config = {
         'together.store': { uri: 'productions/{production}/together', methods: ['POST'], parameters: ['production'] },
         reference: { uri: 'productions/{production}/reference', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'preset.store': { uri: 'productions/{production}/presets', methods: ['POST'], parameters: ['production'] },
+        'practice.set': { uri: 'productions/{production}/practice', methods: ['POST'], parameters: ['production'] },
         board: { uri: 'productions/{production}/board', methods: ['GET', 'HEAD'], parameters: ['production'] },
         specifications: {
             uri: 'productions/{production}/specifications',
@@ -313,6 +315,11 @@ export const routes: Config = {
         'log.drop': { uri: 'logs/{log}', methods: ['DELETE'], parameters: ['log'] },
         'moves.undo': { uri: 'moves/{move}', methods: ['DELETE'], parameters: ['move'] },
         'waiver.drop': { uri: 'waivers/{waiver}', methods: ['DELETE'], parameters: ['waiver'] },
+        'practice.drop': { uri: 'practice/{exercise}', methods: ['DELETE'], parameters: ['exercise'] },
+        try: { uri: 'practice/{exercise}', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
+        'try.begin': { uri: 'practice/{exercise}', methods: ['POST'], parameters: ['exercise'] },
+        'try.answer': { uri: 'practice/{exercise}/answer', methods: ['POST'], parameters: ['exercise'] },
+        'try.files': { uri: 'practice/{exercise}/files.zip', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
         seal: { uri: 'submissions/{submission}/seal', methods: ['GET', 'HEAD'], parameters: ['submission'] },
         record: {
             uri: 'submissions/{submission}/record.{format}',
@@ -452,6 +459,7 @@ declare module 'ziggy-js' {
         production: readonly [{ name: 'production'; required: true }];
         index: readonly [{ name: 'production'; required: true }];
         bring: readonly [{ name: 'production'; required: true }];
+        practice: readonly [{ name: 'production'; required: true }];
         'bring.look': readonly [{ name: 'production'; required: true }];
         scenes: readonly [{ name: 'production'; required: true }];
         'scenes.store': readonly [{ name: 'production'; required: true }];
@@ -468,6 +476,7 @@ declare module 'ziggy-js' {
         'together.store': readonly [{ name: 'production'; required: true }];
         reference: readonly [{ name: 'production'; required: true }];
         'preset.store': readonly [{ name: 'production'; required: true }];
+        'practice.set': readonly [{ name: 'production'; required: true }];
         board: readonly [{ name: 'production'; required: true }];
         specifications: readonly [{ name: 'production'; required: true }];
         'view.keep': readonly [{ name: 'production'; required: true }];
@@ -554,6 +563,11 @@ declare module 'ziggy-js' {
         'log.drop': readonly [{ name: 'log'; required: true }];
         'moves.undo': readonly [{ name: 'move'; required: true }];
         'waiver.drop': readonly [{ name: 'waiver'; required: true }];
+        'practice.drop': readonly [{ name: 'exercise'; required: true }];
+        try: readonly [{ name: 'exercise'; required: true }];
+        'try.begin': readonly [{ name: 'exercise'; required: true }];
+        'try.answer': readonly [{ name: 'exercise'; required: true }];
+        'try.files': readonly [{ name: 'exercise'; required: true }];
         seal: readonly [{ name: 'submission'; required: true }];
         record: readonly [{ name: 'submission'; required: true }, { name: 'format'; required: true }];
         'submission.withdraw': readonly [{ name: 'submission'; required: true }];

@@ -201,6 +201,8 @@ export interface Book {
     decides: boolean;
     /** How many deliverables the reader may see in it: its index is asked for apart. */
     owed: number;
+    /** How much is set to practise on. */
+    practice: number;
 }
 
 export interface BookIndex {
@@ -1044,6 +1046,26 @@ export interface Pool {
     hours: string;
 }
 
+export interface PracticePage {
+    book: Book;
+    exercises: {
+        id: number;
+        title: string;
+        mistakes: string[] | null;
+        begun: number;
+        answered: number;
+        own: { earned: number; possible: number } | null;
+    }[];
+    /** those that ship; for those who decide */
+    ready: { number: number; title: string; difficulty: number }[];
+    /** mistakes that can be chosen */
+    mistakes: string[];
+    /** of all answers; the hardest first */
+    causes: { cause: string; right: number; of: number }[];
+    /** by exercise; for those who decide */
+    people: { id: number; name: string; marks: string[] }[];
+}
+
 export interface Presence {
     state: AskedState;
     others: string[];
@@ -1464,6 +1486,25 @@ export interface TriedPatterns {
     lines: { text: string; told: { event: string; at: number | string; pieces: Record<string, string> }[] }[];
     /** by place of the pattern */
     faults: Record<string, string>;
+}
+
+export interface TryPage {
+    book: Book;
+    exercise: { id: number; title: string };
+    may: { decides: boolean };
+    /** Whether there is something to look at. */
+    begun: boolean;
+    asked: { id: string; label: string; required: string }[];
+    /** what the scene is set to */
+    scene: { name: string; value: string }[];
+    files: { name: string; bytes: number; written: string }[];
+    /** all causes there are */
+    causes: { id: string; name: string; from: string }[];
+    marks: {
+        earned: number;
+        possible: number;
+        points: { about: string; key: string; mark: string; earned: number; possible: number; says: string }[];
+    } | null;
 }
 
 export interface TypedAttempt {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Book;
 
+use App\Models\PracticeExercise;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
@@ -21,6 +22,9 @@ final readonly class Book
     /** How many deliverables the reader may see in it: its index is asked for apart. */
     public int $owed;
 
+    /** How much is set to practise on. */
+    public int $practice;
+
     public function __construct(Production $production, User $reader)
     {
         $this->production = [
@@ -32,6 +36,7 @@ final readonly class Book
         ];
         $this->role = $reader->roleIn($production->id);
         $this->decides = $this->role?->decides() ?? false;
+        $this->practice = PracticeExercise::query()->where('production_id', $production->id)->count();
         $this->owed = $production->deliverablesFor($reader)->count();
     }
 }

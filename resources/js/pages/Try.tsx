@@ -1,0 +1,60 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { Link } from '@inertiajs/react';
+import { Answer } from '../features/practice/Answer';
+import { Given } from '../features/practice/Given';
+import { Marked } from '../features/practice/Marked';
+import { to } from '../lib/route';
+import { useAction } from '../lib/useAction';
+import { Book } from '../parts/Book';
+import { Fault } from '../parts/Fault';
+import { Heading } from '../parts/Heading';
+import { ProductionFolios } from '../parts/ProductionFolios';
+import type { TryPage } from '../types/views';
+
+function Begin({ exercise }: { exercise: number }) {
+    const action = useAction(t`It could not be made.`);
+
+    return (
+        <>
+            <p className="pt-4">
+                <button
+                    type="button"
+                    className="btn btn-primary"
+                    disabled={action.busy}
+                    onClick={() => action.send('post', to('try.begin', { exercise }))}
+                >
+                    {action.busy ? t`Being made…` : t`Begin`}
+                </button>
+            </p>
+            <Fault says={action.fault} />
+        </>
+    );
+}
+
+/** One exercise: what is given, what is said of it, and how that was marked. */
+export default function Try(page: TryPage) {
+    const { book, exercise, begun, marks } = page;
+
+    return (
+        <Book title={t`${exercise.title}, practice`} book={book}>
+            <ProductionFolios book={book} at="practice" />
+            <div className="px-6 pb-10">
+                <p className="pt-3 text-[13px] print:hidden">
+                    <Link className="link" href={to('practice', { production: book.production.id })}>
+                        <Trans>All exercises</Trans>
+                    </Link>
+                </p>
+                <Heading className="pt-2">{exercise.title}</Heading>
+                {begun ? (
+                    <>
+                        {marks === null ? <Answer key={exercise.id} page={page} /> : <Marked page={page} />}
+                        <Given page={page} />
+                    </>
+                ) : (
+                    <Begin exercise={exercise.id} />
+                )}
+            </div>
+        </Book>
+    );
+}
