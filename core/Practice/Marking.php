@@ -6,6 +6,7 @@ namespace PlainLedger\Core\Practice;
 
 use PlainLedger\Core\Diagnosis\CauseGuide;
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Text\Text;
 
 /**
@@ -67,13 +68,18 @@ final readonly class Marking
         foreach ($truth->lines as $id) {
             $isNamed = in_array($id, $answer->lines, true);
             $mark = $isNamed ? 'right' : 'missed';
-            $points[] = new MarkedPoint('line', $id, $mark, (int) $isNamed, 1, "{$id} differs.");
+            $points[] = new MarkedPoint('line', $id, $mark, (int) $isNamed, 1, self::named($id).' differs.');
         }
         foreach (array_diff($answer->lines, $truth->lines) as $id) {
-            $points[] = new MarkedPoint('line', $id, 'wrong', -1, 0, Text::shown($id).' does not differ.');
+            $points[] = new MarkedPoint('line', $id, 'wrong', -1, 0, self::named($id).' does not differ.');
         }
 
         return $points;
+    }
+
+    private static function named(string $id): string
+    {
+        return Catalogue::standard()->find($id)->label ?? Text::shown($id);
     }
 
     /** @return list<MarkedPoint> */

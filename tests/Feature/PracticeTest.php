@@ -60,7 +60,7 @@ final class PracticeTest extends LedgerTestCase
         $marks = $this->page("/practice/{$exercise->id}")['marks'];
         self::assertSame([6, 10], [$marks['earned'], $marks['possible']]);
         $says = implode("\n", array_column($marks['points'], 'says'));
-        self::assertStringContainsString('time.rate does not differ.', $says);
+        self::assertStringContainsString('Frame rate does not differ.', $says);
         self::assertStringContainsString('picture.scale is 50', $says);
         // once only
         $this->post("/practice/{$exercise->id}/answer", ['balances' => true])->assertSessionHasErrors('refused');

@@ -48,8 +48,10 @@ export default function Try(page: TryPage) {
                 <Heading className="pt-2">{exercise.title}</Heading>
                 {begun ? (
                     <>
-                        {marks === null ? <Answer key={exercise.id} page={page} /> : <Marked page={page} />}
+                        {/* looked at before it is answered, and below what was said of it */}
+                        {marks !== null && <Marked page={page} />}
                         <Given page={page} />
+                        {marks === null && <Answer key={exercise.id} page={page} />}
                     </>
                 ) : (
                     <Begin exercise={exercise.id} />

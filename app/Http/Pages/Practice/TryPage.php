@@ -90,9 +90,11 @@ final readonly class TryPage
         $scene = json_decode((string) file_get_contents("{$path}/scene.json"), true, 16, JSON_THROW_ON_ERROR);
         $lines = [];
         foreach (['scene.saved' => $scene['scene']['saved'] ?? null] + $scene['settings'] as $name => $value) {
-            $lines[] = ['name' => $name, 'value' => is_array($value)
-                ? implode(', ', array_filter($value, is_string(...)))
-                : (string) json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)];
+            $lines[] = ['name' => $name, 'value' => match (true) {
+                is_array($value) => implode(', ', array_filter($value, is_string(...))),
+                is_bool($value) => $value ? 'yes' : 'no',
+                default => is_scalar($value) ? (string) $value : '',
+            }];
         }
 
         return $lines;

@@ -24,7 +24,12 @@ export function Causes({ causes }: { causes: PracticePage['causes'] }) {
                         <tr key={cause}>
                             <th scope="row">{cause.replaceAll('-', ' ')}</th>
                             <td className="column">
-                                <meter className="mr-2 w-32 align-middle" min={0} max={of} value={right} aria-hidden />
+                                <progress
+                                    className="progress mr-2 w-32! align-middle"
+                                    max={of}
+                                    value={right}
+                                    aria-hidden
+                                />
                                 <Trans>
                                     {right} of {of}
                                 </Trans>
