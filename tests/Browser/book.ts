@@ -13,6 +13,8 @@ const sessions = new Map<string, Cookies>();
 export const home = (): string => ledgers[test.info().project.name as LedgerName].home;
 
 export async function signInAnew(page: Page, email: string): Promise<void> {
+    // whoever was signed in before is not any more
+    await page.context().clearCookies();
     await page.goto('/sign-in');
     await page.getByLabel('Address').fill(email);
     await page.getByLabel('Password').fill('tide-clock');
