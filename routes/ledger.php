@@ -121,6 +121,9 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
     });
     Route::middleware(['can:decide,production', 'throttle:costly'])->group(function (): void {
         Route::get('/deliverables.{format}', Production\ListFileController::class)->name('list.export');
+        Route::get('/delivery-note.{format}', Submission\DeliveryNoteController::class)
+            ->whereIn('format', ['html', 'pdf', 'csv'])
+            ->name('note');
         Route::post('/together/read', Production\SharedChangePreviewController::class)->name('together.read');
         Route::post('/tree', [Tree\TreeController::class, 'store'])->name('tree.begin');
         Route::post('/tree/checks', Tree\TreeChecksController::class)->name('tree.checks');
@@ -249,7 +252,9 @@ Route::middleware(['auth', 'throttle:work'])->group(function (): void {
 });
 
 Route::middleware(['auth', 'throttle:work'])->prefix('/practice/{exercise}')->group(function (): void {
-    Route::delete('/', [Practice\PracticeController::class, 'destroy'])->can('decide', 'exercise')->name('practice.drop');
+    Route::delete('/', [Practice\PracticeController::class, 'destroy'])
+        ->can('decide', 'exercise')
+        ->name('practice.drop');
     Route::middleware('can:view,exercise')->group(function (): void {
         Route::get('/', [Practice\TryController::class, 'show'])->name('try');
         Route::post('/', [Practice\TryController::class, 'store'])->middleware('throttle:costly')->name('try.begin');
@@ -265,6 +270,9 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/practice/{exercise}')->gr
 Route::middleware(['auth', 'throttle:work'])->prefix('/submissions/{submission}')->group(function (): void {
     Route::middleware('can:view,submission')->group(function (): void {
         Route::get('/seal', [Submission\SealController::class, 'show'])->name('seal');
+        Route::get('/package.zip', Submission\PackageController::class)
+            ->middleware('throttle:costly')
+            ->name('package');
         Route::get('/record.{format}', [Submission\RecordController::class, 'show'])
             ->middleware('throttle:costly')
             ->name('record');

@@ -98,6 +98,20 @@ final readonly class SubmissionRecord
         return $sums;
     }
 
+    /** @return array<array-key, int> bytes by path */
+    public function sizes(): array
+    {
+        $sizes = [];
+        $files = $this->data['files'] ?? null;
+        foreach (is_array($files) ? $files : [] as $file) {
+            if (is_array($file) && is_string($file['path'] ?? null) && is_int($file['bytes'] ?? null)) {
+                $sizes[self::pathOf($file['path'])] = $file['bytes'];
+            }
+        }
+
+        return $sizes;
+    }
+
     /** A path as JSON can hold it: bytes that are no letters are written as `%XX`, and the sign itself. */
     public static function written(string $path): string
     {

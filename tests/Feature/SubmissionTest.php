@@ -343,4 +343,37 @@ final class SubmissionTest extends LedgerTestCase
         $this->expectException(SubmissionRefused::class);
         app(SignOff::class)->run($this->deliverable, $check->id, '', [], [SumAlgorithm::Md5], $this->coordinator);
     }
+
+    public function test_all_of_it_goes_into_one_archive_that_proves_itself(): void
+    {
+        $signed = $this->sign($this->check(), ['algorithms' => ['sha256', 'md5']]);
+        $response = $this->get("/submissions/{$signed?->id}/package.zip")->assertOk();
+        $bytes = $response->streamedContent();
+        self::assertSame((string) strlen($bytes), $response->headers->get('content-length'));
+        $this->intake->put('out/p.zip', $bytes);
+        $folder = "{$this->intake->folder}/out";
+        $proof = 'unzip -q p.zip && cd TC_010 && sha256sum -c checksums.sha256 && md5sum -c checksums.md5';
+        exec("cd {$folder} && {$proof}", $l, $code);
+        self::assertSame(0, $code, implode("\n", $l));
+        self::assertFileExists("{$folder}/TC_010-sheet.html");
+        $record = (string) file_get_contents("{$folder}/TC_010-record.json");
+        self::assertTrue(SubmissionRecord::read($record, 'x')->holds());
+        // what is not as it was signed is not handed over
+        file_put_contents($this->frame(1002), 'other');
+        $this->get("/submissions/{$signed?->id}/package.zip")->assertSessionHasErrors([
+            'refused' => 'The files are not those that were signed. Look at them again to see which.',
+        ]);
+    }
+
+    public function test_a_note_of_all_that_is_signed_off(): void
+    {
+        $this->sign($this->check());
+        $url = "/productions/{$this->production->id}/delivery-note";
+        $csv = (string) $this->get("{$url}.csv")->assertOk()->getContent();
+        self::assertStringContainsString('TC_010,a shot,1,10,4030,', $csv);
+        self::assertStringContainsString('total,,1,10,4030,', $csv);
+        self::assertStringContainsString('1 deliverable, 10 files', (string) $this->get("{$url}.html")->getContent());
+        self::assertStringStartsWith('%PDF', (string) $this->get("{$url}.pdf")->assertOk()->getContent());
+        $this->actingAs($this->artist)->get("{$url}.csv")->assertForbidden();
+    }
 }

@@ -428,6 +428,10 @@ final class WhoMayTest extends LedgerTestCase
         yield 'looking at its files again' => ['post', '/submissions/Z/seal', $decides(302)];
         yield 'looking at them no further' => ['delete', '/submissions/Z/seal', $decides(302)];
         yield 'its record' => ['get', '/submissions/Z/record.html', $theirs];
+        yield 'all of it as an archive' => [
+            'get', '/submissions/Z/package.zip', ['artist' => 302, 'coordinator' => 302] + $theirs,
+        ];
+        yield 'a note of what is signed off' => ['get', '/productions/P/delivery-note.csv', $decides(200)];
         yield 'withdrawing it' => ['post', '/submissions/Z/withdraw', $decides(302), ['why' => 'x']];
         yield 'a link to its record' => ['post', '/submissions/Z/links', $decides(302), ['days' => 3]];
         yield 'a record by its link' => ['get', '/records/L', ['stranger' => 403, 'artist' => 403]];
@@ -593,6 +597,7 @@ final class WhoMayTest extends LedgerTestCase
                         '/submissions/Z' => '/submissions/{submission}',
                         '/practice/A' => '/practice/{exercise}',
                         'record.html' => 'record.{format}',
+                        'delivery-note.csv' => 'delivery-note.{format}',
                         '/records/L' => '/records/{link}',
                         '/checks/C' => '/checks/{check}',
                         'report.json' => 'report.{format}',

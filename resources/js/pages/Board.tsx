@@ -45,6 +45,18 @@ function Exports({ production }: { production: number }) {
             <a className="link" href={to('list.export', { production, format: 'otio' })}>
                 <Trans>OpenTimelineIO</Trans>
             </a>
+            <span className="aside">
+                <Trans>Delivery note of what is signed off:</Trans>
+            </span>
+            <a className="link" href={to('note', { production, format: 'pdf' })}>
+                <Trans>PDF</Trans>
+            </a>
+            <a className="link" href={to('note', { production, format: 'html' })}>
+                <Trans>Page</Trans>
+            </a>
+            <a className="link" href={to('note', { production, format: 'csv' })}>
+                <Trans>as CSV</Trans>
+            </a>
         </p>
     );
 }

@@ -162,6 +162,11 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['production', 'format'],
         },
+        note: {
+            uri: 'productions/{production}/delivery-note.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production', 'format'],
+        },
         'together.read': {
             uri: 'productions/{production}/together/read',
             methods: ['POST'],
@@ -321,6 +326,7 @@ export const routes: Config = {
         'try.answer': { uri: 'practice/{exercise}/answer', methods: ['POST'], parameters: ['exercise'] },
         'try.files': { uri: 'practice/{exercise}/files.zip', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
         seal: { uri: 'submissions/{submission}/seal', methods: ['GET', 'HEAD'], parameters: ['submission'] },
+        package: { uri: 'submissions/{submission}/package.zip', methods: ['GET', 'HEAD'], parameters: ['submission'] },
         record: {
             uri: 'submissions/{submission}/record.{format}',
             methods: ['GET', 'HEAD'],
@@ -494,6 +500,7 @@ declare module 'ziggy-js' {
         'names.export': readonly [{ name: 'production'; required: true }];
         'production.recheck': readonly [{ name: 'production'; required: true }];
         'list.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
+        note: readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];
         'together.read': readonly [{ name: 'production'; required: true }];
         'tree.begin': readonly [{ name: 'production'; required: true }];
         'tree.checks': readonly [{ name: 'production'; required: true }];
@@ -569,6 +576,7 @@ declare module 'ziggy-js' {
         'try.answer': readonly [{ name: 'exercise'; required: true }];
         'try.files': readonly [{ name: 'exercise'; required: true }];
         seal: readonly [{ name: 'submission'; required: true }];
+        package: readonly [{ name: 'submission'; required: true }];
         record: readonly [{ name: 'submission'; required: true }, { name: 'format'; required: true }];
         'submission.withdraw': readonly [{ name: 'submission'; required: true }];
         'seal.again': readonly [{ name: 'submission'; required: true }];

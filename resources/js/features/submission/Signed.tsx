@@ -140,6 +140,11 @@ export function Signed({ submission, may }: { submission: SubmissionShown; may: 
             <div className="pt-2">
                 <RecordFiles submission={submission} />
             </div>
+            <p className="pt-2">
+                <a className="link" href={to('package', { submission: submission.id })}>
+                    <Trans>All of it as a zip: the files, their checksums, the record, the sheet</Trans>
+                </a>
+            </p>
             {submission.verified !== null && <Verified verified={submission.verified} />}
             {may && (
                 <div className="flex flex-wrap gap-2 pt-3">
