@@ -28,11 +28,6 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('seal', 'Writes the checksums of all files of a delivery beside them.')]
 final class SealCommand extends Command
 {
-    /** What an ASC MHL document may hold. */
-    private const OF_MHL = [
-        SumAlgorithm::Xxh64, SumAlgorithm::Xxh3, SumAlgorithm::Xxh128, SumAlgorithm::Md5, SumAlgorithm::Sha1,
-    ];
-
     protected function configure(): void
     {
         $this->addOption('files', null, InputOption::VALUE_REQUIRED, 'required: the delivery, a folder or a zip of it')
@@ -244,7 +239,7 @@ final class SealCommand extends Command
                     '--with is '.implode(', ', array_column(SumAlgorithm::cases(), 'value')).', and “'
                     .Text::shown(trim($word)).'” is none of them.',
                 );
-            if ($isMhl && ! in_array($algorithm, self::OF_MHL, true)) {
+            if ($isMhl && ! in_array($algorithm, MhlGeneration::ALGORITHMS, true)) {
                 throw new InvalidOptionException(
                     "ASC MHL has no place for {$algorithm->label()}; it holds xxh64, xxh3, xxh128, md5 and sha1.",
                 );

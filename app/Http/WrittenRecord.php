@@ -14,6 +14,8 @@ use PlainLedger\Core\Checksums\SumLines;
 use PlainLedger\Core\Report\CsvReport;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\ReportWriter;
+use PlainLedger\Core\Sealing\MhlGeneration;
+use PlainLedger\Core\Sealing\MhlHistory;
 use PlainLedger\Core\Submission\RecordHtml;
 
 /** The record of a sign-off, in any of its forms. */
@@ -32,6 +34,7 @@ final readonly class WrittenRecord
             $format === 'html' => Downloads::inline($html(), 'text/html; charset=utf-8', $name),
             $format === 'pdf' => Downloads::inline(SheetProcess::make($html), 'application/pdf', $name),
             $format === 'json' => Downloads::file($submission->signedRecord()->write(), 'application/json', $name),
+            $format === 'mhl' => self::manifest($submission),
             $format === 'csv' => self::report($submission, new CsvReport, 'text/csv; charset=utf-8', $name),
             $format === 'xml' => self::report($submission, new JunitReport, 'application/xml', $name),
             $algorithm !== null => self::sums($submission, $algorithm, $name),
@@ -44,6 +47,25 @@ final readonly class WrittenRecord
         $check = $submission->check ?? abort(404);
 
         return Downloads::file($as->write(app(CheckReporting::class)->asItWas($check)), $type, $name);
+    }
+
+    /** The first generation of an ASC MHL of the very files that were signed. */
+    private static function manifest(Submission $submission): PlainResponse
+    {
+        $algorithms = array_values(array_filter(
+            $submission->sumAlgorithms(),
+            static fn (SumAlgorithm $a): bool => in_array($a, MhlGeneration::ALGORITHMS, true),
+        ));
+        abort_if($algorithms === [], 404);
+        $generation = new MhlGeneration(
+            $submission->signedRecord()->seal($algorithms),
+            MhlHistory::none(),
+            $submission->deliverable->code,
+            new \DateTimeImmutable($submission->signed_at?->toIso8601String() ?? 'now'),
+            (string) $submission->person?->name,
+        );
+
+        return Downloads::file($generation->document(), 'application/xml', $generation->name());
     }
 
     /** A list as `sha256sum` and its kin read it. */

@@ -12,6 +12,11 @@ final readonly class MhlGeneration
 {
     private const LIST = 'urn:ASC:MHL:v2.0';
 
+    /** The algorithms that such a document has a place for. */
+    public const ALGORITHMS = [
+        SumAlgorithm::Xxh64, SumAlgorithm::Xxh3, SumAlgorithm::Xxh128, SumAlgorithm::Md5, SumAlgorithm::Sha1,
+    ];
+
     private const CHAIN = 'urn:ASC:MHL:DIRECTORY:v2.0';
 
     private const TOOL = 'plain-ledger';

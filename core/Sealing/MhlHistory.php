@@ -32,6 +32,11 @@ final readonly class MhlHistory
         public array $faults,
     ) {}
 
+    public static function none(): self
+    {
+        return new self([], [], null, []);
+    }
+
     public function next(): int
     {
         return $this->generations === [] ? 1 : max(array_keys($this->generations)) + 1;

@@ -51,8 +51,8 @@ final readonly class DeliveryNote
             ."content=\"width=device-width\"><title>{$title}</title><style>"
             .str_replace('9.5pt', $size, self::STYLE)
             ."</style></head>\n<body><main aria-label=\"Delivery note\"><h1>{$title}</h1><table><thead>"
-            ."<tr>{$heads}</tr></thead><tbody>{$rows}</tbody></table><p>".self::e($this->total()).'</p><p class="aside">'
-            .self::e($this->foot)."</p></main></body></html>\n";
+            ."<tr>{$heads}</tr></thead><tbody>{$rows}</tbody></table><p>".self::e($this->total())
+            .'</p><p class="aside">'.self::e($this->foot)."</p></main></body></html>\n";
     }
 
     private const STYLE = <<<'CSS'

@@ -8,6 +8,8 @@ use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Core\Json\CanonicalJson;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
+use PlainLedger\Core\Sealing\Seal;
+use PlainLedger\Core\Sealing\SealedFile;
 
 /**
  * A sign-off as the open `plain-ledger/submission` document: what was asked, found and accepted, the sums of all
@@ -96,6 +98,35 @@ final readonly class SubmissionRecord
         }
 
         return $sums;
+    }
+
+    /**
+     * The files with their sums by some algorithms, as they were signed.
+     *
+     * @param  list<SumAlgorithm>  $algorithms
+     */
+    public function seal(array $algorithms): Seal
+    {
+        $sums = [];
+        foreach ($algorithms as $algorithm) {
+            foreach ($this->sumsBy($algorithm) as $path => $sum) {
+                $sums[$path][$algorithm->value] = $sum;
+            }
+        }
+        $files = [];
+        foreach ($this->sizes() as $path => $size) {
+            $files[] = new SealedFile((string) $path, $size, $this->signedAt(), $sums[$path] ?? []);
+        }
+
+        return new Seal($algorithms, $files);
+    }
+
+    /** @return int seconds since 1970 */
+    private function signedAt(): int
+    {
+        $at = $this->data['signed_at'] ?? null;
+
+        return is_string($at) ? (int) strtotime($at) : 0;
     }
 
     /** @return array<array-key, int> bytes by path */

@@ -20,6 +20,7 @@ use App\Security\RecordKeys;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use PlainLedger\Core\Checksums\Manifest;
 use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Core\Submission\SubmissionRecord;
 use Tests\Core\Support\Workbench;
@@ -99,6 +100,12 @@ final class SubmissionTest extends LedgerTestCase
             (string) $this->get("/submissions/{$signed?->id}/record.md5")->assertOk()->getContent(),
         );
         $this->get("/submissions/{$signed?->id}/record.xxh64")->assertNotFound();
+        $manifest = $this->get("/submissions/{$signed?->id}/record.mhl")->assertOk();
+        self::assertStringContainsString('<md5 action="original"', (string) $manifest->getContent());
+        self::assertSame(
+            md5(Workbench::png()),
+            iterator_to_array(Manifest::read((string) $manifest->getContent()), false)[0]->sum,
+        );
         $page = (string) $this->get("/submissions/{$signed?->id}/record.html")->assertOk()->getContent();
         self::assertStringContainsString('As agreed.', $page);
         self::assertStringContainsString((string) $signed?->fingerprint, $page);

@@ -27,6 +27,8 @@ const OF_SUMS: Record<string, string> = {
 
 /** The record in all its forms. */
 export function RecordFiles({ submission }: { submission: SubmissionShown }) {
+    // ASC MHL has no place for SHA-256
+    const mhl: [string, string][] = submission.sums.some((label) => label !== 'SHA-256') ? [['mhl', t`ASC MHL`]] : [];
     const lists = submission.sums.flatMap((label): [string, string][] => {
         const format = OF_SUMS[label];
 
@@ -38,7 +40,7 @@ export function RecordFiles({ submission }: { submission: SubmissionShown }) {
             <span className="aside">
                 <Trans>The record:</Trans>
             </span>
-            {[...FORMS, ...lists].map(([format, name]) => (
+            {[...FORMS, ...lists, ...mhl].map(([format, name]) => (
                 <a key={format} className="link" href={to('record', { submission: submission.id, format })}>
                     {name}
                 </a>
