@@ -14,6 +14,7 @@ use App\Models\PracticeTry;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Storage;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -32,6 +33,8 @@ final class TryController
         if ($last === null || $last->marked_at !== null) {
             $try = $exercise->tries()->create(['user_id' => $by->id, 'word' => bin2hex(random_bytes(12))]);
             $folder->of($try);
+            // they could be made again
+            $last === null || Storage::deleteDirectory($last->folder());
         }
 
         return redirect()->route('try', $exercise->id);
