@@ -13,7 +13,8 @@ const sessions = new Map<string, Cookies>();
 export const home = (): string => ledgers[test.info().project.name as LedgerName].home;
 
 export async function signInAnew(page: Page, email: string): Promise<void> {
-    // whoever was signed in before is not any more
+    // whoever was signed in before is not any more, also where an answer to their page is still on its way
+    await page.goto('about:blank');
     await page.context().clearCookies();
     await page.goto('/sign-in');
     await page.getByLabel('Address').fill(email);

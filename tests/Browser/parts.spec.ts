@@ -125,7 +125,7 @@ test('an approved picture is uploaded beside the field, and asked by its frame',
     await page.keyboard.press('Enter');
     const field = page.getByRole('textbox', { name: /approved picture/i }).last();
     await field.fill('frame 1004');
-    await page.getByLabel(/^Upload an approved picture/).setInputFiles('docs/screenshots/production.png');
+    await page.getByLabel(/^Upload an approved picture/).setInputFiles('docs/screenshots/board.png');
     await expect(field).toHaveValue(/^frame 1004: uploaded\/[0-9a-f]{16}\.png$/);
     await expect(page.getByText(/^read as frame 1004: uploaded/)).toBeVisible();
     await page.keyboard.press('Escape');

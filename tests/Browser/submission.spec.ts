@@ -7,7 +7,7 @@ test('a check is signed off, its files verified, a byte altered, and verified ag
     await production(page, 'The Tide Clock');
     await open(page, 'TC_STILL', 'Frames');
     const checked = page.waitForResponse((response) => response.request().method() === 'POST');
-    await page.getByRole('button', { name: 'Check again' }).click();
+    await page.getByRole('button', { name: 'Check again' }).first().click();
     await checked;
     await page.waitForLoadState('networkidle');
     await expect(page.getByRole('region', { name: 'Check under way' })).toBeHidden({ timeout: 60_000 });
