@@ -21,11 +21,15 @@ final readonly class Csv
         return $text;
     }
 
+    /** A value that no spreadsheet runs. */
+    public static function harmless(string $value): string
+    {
+        return self::runs(ltrim($value, "'")) ? "'{$value}" : $value;
+    }
+
     private static function field(string $value): string
     {
-        if (self::runs(ltrim($value, "'"))) {
-            $value = "'{$value}";
-        }
+        $value = self::harmless($value);
 
         return preg_match('~[",\r\n]~', $value) === 1 ? '"'.str_replace('"', '""', $value).'"' : $value;
     }

@@ -19,24 +19,53 @@ final readonly class SeparatedValues
      */
     public static function cells(string $bytes, string $label): array
     {
+        $rows = [];
+        foreach (self::asWritten($bytes, $label)[1] as $row) {
+            $rows[] = array_map(Csv::plain(...), $row);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Every value as it stands there, and how all of it was written.
+     *
+     * @return array{Dialect, list<list<string>>}
+     *
+     * @throws TableRefused
+     */
+    public static function asWritten(string $bytes, string $label): array
+    {
         if (strlen($bytes) > self::MOST_BYTES) {
             throw TableRefused::because($label, 'it has more than 20 MB; that is no list.');
         }
-        $text = self::decoded($bytes, $label);
+        [$encoding, $text] = self::decoded($bytes, $label);
+        $separator = self::separator($text);
 
-        return self::rows($text, self::separator($text), $label);
+        return [Dialect::of($bytes, $encoding, $text, $separator), self::rows($text, $separator, $label)];
     }
 
-    private static function decoded(string $bytes, string $label): string
+    /**
+     * @return array{string, string} encoding, and the text as UTF-8 without a mark
+     *
+     * @throws TableRefused
+     */
+    private static function decoded(string $bytes, string $label): array
     {
-        $text = match (true) {
-            str_starts_with($bytes, "\xEF\xBB\xBF") => substr($bytes, 3),
-            str_starts_with($bytes, "\xFF\xFE") => mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16LE'),
-            str_starts_with($bytes, "\xFE\xFF") => mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'),
-            default => $bytes,
+        [$encoding, $text] = match (true) {
+            str_starts_with($bytes, "\xEF\xBB\xBF") => ['UTF-8', substr($bytes, 3)],
+            str_starts_with($bytes, "\xFF\xFE") => [
+                'UTF-16LE',
+                mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16LE'),
+            ],
+            str_starts_with($bytes, "\xFE\xFF") => [
+                'UTF-16BE',
+                mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'),
+            ],
+            default => ['UTF-8', $bytes],
         };
         if (! mb_check_encoding($text, 'UTF-8')) {
-            $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+            [$encoding, $text] = ['Windows-1252', mb_convert_encoding($text, 'UTF-8', 'Windows-1252')];
         }
         if (str_contains(substr($text, 0, 4096), "\0") || str_starts_with($bytes, "PK\x03\x04")) {
             throw TableRefused::because(
@@ -45,10 +74,14 @@ final readonly class SeparatedValues
             );
         }
 
-        return $text;
+        return [$encoding, $text];
     }
 
-    /** The one that stands most evenly in the first lines; a comma where none does. */
+    /**
+     * The one that stands most evenly in the first lines; a comma where none does.
+     *
+     * @return non-empty-string
+     */
     private static function separator(string $text): string
     {
         $lines = array_slice(preg_split('~\R~', substr($text, 0, 20_000)) ?: [], 0, 10);
@@ -78,10 +111,7 @@ final readonly class SeparatedValues
         fwrite($stream, str_replace(["\r\n", "\r"], "\n", $text));
         rewind($stream);
         while (($row = fgetcsv($stream, null, $between, '"', '')) !== false) {
-            $rows[] = array_map(
-                static fn (?string $cell): string => Csv::plain($cell ?? ''),
-                array_slice($row, 0, Table::MOST_COLUMNS),
-            );
+            $rows[] = array_map(strval(...), array_slice($row, 0, Table::MOST_COLUMNS));
             if (count($rows) > Table::MOST_ROWS + 40) {
                 break;
             }

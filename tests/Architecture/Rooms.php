@@ -12,7 +12,7 @@ final readonly class Rooms
         'Sealing', 'Matching', 'Checking',
         'Diagnosis', 'Remedy', 'RenderPlanning', 'RenderLog', 'Proposal', 'Shotlist', 'Recognition', 'Assembly',
         'Messages', 'Report',
-        'Calculator', 'Tree', 'Submission', 'Practice',
+        'Calculator', 'Tree', 'Submission', 'Practice', 'Course',
     ];
 
     /** @return list<string> the rooms that one may use, itself last */
