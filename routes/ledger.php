@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Account;
 use App\Http\Controllers\Board;
 use App\Http\Controllers\Check;
+use App\Http\Controllers\Course;
 use App\Http\Controllers\People;
 use App\Http\Controllers\Practice;
 use App\Http\Controllers\Production;
@@ -51,6 +52,12 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::post('/people', [People\PeopleController::class, 'store'])->name('people.invite');
         Route::patch('/people/{membership}', [People\PeopleController::class, 'update'])->name('people.role');
         Route::delete('/people/{membership}', [People\PeopleController::class, 'destroy'])->name('people.drop');
+        Route::post('/roster', People\RosterController::class)->middleware('throttle:costly')->name('roster');
+        Route::get('/people/{membership}/data.zip', [People\LearnerDataController::class, 'show'])
+            ->middleware('throttle:costly')
+            ->name('people.data');
+        Route::delete('/people/{membership}/data', [People\LearnerDataController::class, 'destroy'])
+            ->name('people.forget');
         Route::delete('/invitations/{invitation}', [People\InvitationController::class, 'destroy'])
             ->name('invitation.drop');
         Route::get('/history', [People\HistoryController::class, 'show'])->name('history');
@@ -100,6 +107,14 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/productions/{production}'
         Route::post('/practice', [Practice\PracticeController::class, 'store'])
             ->middleware('throttle:costly')
             ->name('practice.set');
+        Route::get('/gradebook', [Course\GradebookController::class, 'show'])->name('gradebook');
+        Route::patch('/phrases', [Course\GradebookController::class, 'phrases'])->name('phrases');
+        Route::post('/gradebook/read', [Course\GradebookController::class, 'read'])
+            ->middleware('throttle:costly')
+            ->name('gradebook.read');
+        Route::post('/gradebook', [Course\GradebookController::class, 'fill'])
+            ->middleware('throttle:costly')
+            ->name('gradebook.fill');
         // where it stood once
         Route::get('/board', [Production\ProductionController::class, 'board'])->name('board');
         Route::get('/specifications', [Production\ProductionController::class, 'specifications'])
@@ -149,6 +164,16 @@ Route::middleware(['auth', 'throttle:work', 'can:decide,specification'])->prefix
         Route::patch('/', [Production\SpecificationController::class, 'update'])->name('specification.rename');
         Route::delete('/', [Production\SpecificationController::class, 'destroy'])->name('specification.drop');
         Route::post('/copy', [Production\SpecificationController::class, 'copy'])->name('specification.copy');
+        Route::get('/assignment', [Course\AssignmentController::class, 'show'])->name('assignment');
+        Route::patch('/assignment', [Course\AssignmentController::class, 'update'])->name('assignment.save');
+        Route::post('/everybody', [Course\AssignmentController::class, 'everybody'])->name('assignment.everybody');
+        Route::post('/release', [Course\AssignmentController::class, 'release'])->name('assignment.release');
+        Route::delete('/release', [Course\AssignmentController::class, 'takeBack'])->name('assignment.hide');
+        Route::post('/extensions', [Course\AssignmentController::class, 'extend'])->name('assignment.extend');
+        Route::post('/returns', [Course\AssignmentController::class, 'return'])->name('assignment.return');
+        Route::get('/feedback.zip', [Course\FeedbackController::class, 'all'])
+            ->middleware('throttle:costly')
+            ->name('feedback.all');
         Route::put('/retired', [Production\SpecificationController::class, 'retire'])->name('specification.retire');
         Route::post('/parts', [Production\SpecificationPartController::class, 'store'])->name('specification.parts');
         Route::post('/recheck', [Check\RepeatChecksController::class, 'specification'])->name('specification.recheck');
@@ -167,6 +192,7 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
             ->name('recipe');
         Route::get('/render', [Render\RenderController::class, 'show'])->name('render');
         Route::get('/submission', [Submission\SubmissionController::class, 'show'])->name('submission');
+        Route::get('/hand-in', [Course\HandInController::class, 'show'])->name('hand-in');
         Route::get('/hand-out', [Specification\HandOutController::class, 'show'])->name('hand-out');
         Route::post('/presence', [Specification\PresenceController::class, 'store'])->name('presence');
         Route::get('/sheet.{format}', [Specification\SheetController::class, 'show'])
@@ -187,11 +213,14 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/deliverables/{deliverable
         Route::post('/approved', [Specification\ApprovedPictureController::class, 'store'])->name('approved');
         Route::patch('/values', [Specification\NameValueController::class, 'update'])->name('values');
         Route::post('/sheets', [Specification\SheetLinkController::class, 'store'])->name('sheet.share');
+        Route::put('/extension', [Course\HandInController::class, 'extend'])->name('extension');
+        Route::put('/team', [Course\HandInController::class, 'team'])->name('team');
         Route::post('/submission', [Submission\SubmissionController::class, 'store'])
             ->middleware('throttle:costly')
             ->name('submission.sign');
     });
     Route::middleware('can:check,deliverable')->group(function (): void {
+        Route::post('/hand-in', [Course\HandInController::class, 'store'])->name('hand-in.store');
         Route::post('/scene', [Scene\SceneController::class, 'store'])->name('scene.store');
         Route::post('/scene/pieces', [Scene\ScenePieceController::class, 'store'])->name('scene.piece');
         Route::get('/scene/enter', [Scene\TypedSceneController::class, 'create'])->name('scene.entry');
@@ -264,6 +293,20 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/practice/{exercise}')->gr
         Route::get('/files.zip', [Practice\TryController::class, 'files'])
             ->middleware('throttle:costly')
             ->name('try.files');
+    });
+});
+
+Route::middleware(['auth', 'throttle:work'])->prefix('/hand-ins/{handIn}')->group(function (): void {
+    Route::get('/', [Course\FeedbackController::class, 'show'])->can('view', 'handIn')->name('feedback');
+    Route::get('/feedback.{format}', [Course\FeedbackController::class, 'file'])
+        ->whereIn('format', ['html', 'pdf', 'json'])
+        ->middleware('throttle:costly')
+        ->can('view', 'handIn')
+        ->name('feedback.file');
+    Route::middleware('can:mark,handIn')->group(function (): void {
+        Route::put('/mark', [Course\FeedbackController::class, 'mark'])->name('feedback.mark');
+        Route::put('/agreed', [Course\FeedbackController::class, 'agree'])->name('feedback.agree');
+        Route::post('/return', [Course\FeedbackController::class, 'return'])->name('feedback.return');
     });
 });
 

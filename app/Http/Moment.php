@@ -69,10 +69,16 @@ final readonly class Moment
         return $at === null ? '' : self::local($at)->format('Y-m-d\TH:i');
     }
 
-    /** What was typed on the reader's clock; null where nothing was. */
-    public static function typed(mixed $text): ?Carbon
+    /** The same on the clock of a place of its own, as a course has one. */
+    public static function inZone(?DateTimeInterface $at, string $zone): string
     {
-        return is_string($text) && trim($text) !== '' ? Carbon::parse($text, self::zone())->utc() : null;
+        return $at === null ? '' : Carbon::instance($at)->setTimezone($zone)->format('Y-m-d\TH:i');
+    }
+
+    /** What was typed on the reader's clock, or on that of another place; null where nothing was. */
+    public static function typed(mixed $text, ?string $zone = null): ?Carbon
+    {
+        return is_string($text) && trim($text) !== '' ? Carbon::parse($text, $zone ?? self::zone())->utc() : null;
     }
 
     private static function said(DateTimeInterface $at, string $day, string $time): string

@@ -170,4 +170,10 @@ final readonly class UploadedArchive
     {
         Storage::delete($this->part);
     }
+
+    /** What was handed in of a deliverable that is not there any more. */
+    public static function forget(int $deliverable): void
+    {
+        Storage::deleteDirectory(self::PLACE."/{$deliverable}");
+    }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
@@ -34,6 +36,9 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  * @property Specification $specification
  * @property User|null $owner
  * @property Check|null $newest
+ * @property Extension|null $extension
+ * @property Collection<int, User> $team
+ * @property Collection<int, HandIn> $handIns
  */
 final class Deliverable extends Model
 {
@@ -66,6 +71,50 @@ final class Deliverable extends Model
     public function owner(): BelongsTo
     {
         return $this->belongsTo(User::class, 'owner_id');
+    }
+
+    /**
+     * Those who answer for it together with its owner.
+     *
+     * @return BelongsToMany<User, $this>
+     */
+    public function team(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'team_members')->withTimestamps();
+    }
+
+    /** @return list<User> everybody who answers for it, its owner first */
+    public function people(): array
+    {
+        return [...($this->owner === null ? [] : [$this->owner]), ...array_values($this->team->all())];
+    }
+
+    /** @return HasOne<Extension, $this> */
+    public function extension(): HasOne
+    {
+        return $this->hasOne(Extension::class);
+    }
+
+    /** @return HasMany<HandIn, $this> */
+    public function handIns(): HasMany
+    {
+        return $this->hasMany(HandIn::class)->orderBy('number');
+    }
+
+    /**
+     * What somebody answers for, alone or with others.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeOwedBy(Builder $query, User $user): void
+    {
+        $query->where(fn (Builder $any) => $any->where('owner_id', $user->id)
+            ->orWhereHas('team', fn (Builder $team) => $team->whereKey($user->id)));
+    }
+
+    public function isOwedBy(User $user): bool
+    {
+        return $this->owner_id === $user->id || $this->team()->whereKey($user->id)->exists();
     }
 
     /** @return HasMany<Part, $this> */
@@ -134,7 +183,7 @@ final class Deliverable extends Model
         $in = $reader->memberships()->get();
         $decides = $in->filter(static fn (Membership $m): bool => $m->role->decides());
         $query->whereIn('production_id', $in->pluck('production_id'))
-            ->where(fn (Builder $any) => $any->where('owner_id', $reader->id)
+            ->where(fn (Builder $any) => $any->owedBy($reader)
                 ->orWhereIn('production_id', $decides->pluck('production_id')));
     }
 

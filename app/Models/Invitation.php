@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $user_id
  * @property string|null $name
  * @property string|null $email
+ * @property string|null $number  what they are called in another system
  * @property Carbon $expires_at
  * @property Carbon|null $used_at
  * @property Production|null $production
@@ -27,7 +28,8 @@ use Illuminate\Support\Carbon;
 final class Invitation extends Model
 {
     protected $fillable = [
-        'kind', 'token', 'production_id', 'role', 'user_id', 'name', 'email', 'by_id', 'expires_at', 'used_at',
+        'kind', 'token', 'production_id', 'role', 'user_id', 'name', 'email', 'number', 'by_id', 'expires_at',
+        'used_at',
     ];
 
     protected $hidden = ['token'];

@@ -11,12 +11,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $user_id
  * @property int $production_id
  * @property Role $role
+ * @property string|null $number  what they are called in another system
  * @property User $user
  * @property Production $production
  */
 final class Membership extends Model
 {
-    protected $fillable = ['production_id', 'user_id', 'role'];
+    protected $fillable = ['production_id', 'user_id', 'role', 'number'];
 
     protected function casts(): array
     {

@@ -31,6 +31,8 @@ use PlainLedger\Core\Specification\SetBy;
  * @property array{checks: int, days: int}|null $retention  how many checks of each deliverable are kept, and those of
  *   how many days; null: all
  * @property bool $is_sample
+ * @property array<string, mixed>|null $gradebook  which of its columns are whose, as `GradebookColumns` gives it
+ * @property array<string, string>|null $phrases  what is said of causes in its own words
  * @property Carbon|null $archived_at  since when it can be read, and nothing in it changed
  * @property Carbon|null $deleted_at
  */
@@ -41,7 +43,7 @@ final class Production extends Model
 
     protected $fillable = [
         'code', 'name', 'kind', 'house', 'field_map', 'log_shapes', 'pool', 'limits', 'time_zone', 'archived_at',
-        'retention',
+        'retention', 'gradebook', 'phrases',
     ];
 
     protected function casts(): array
@@ -55,6 +57,8 @@ final class Production extends Model
             'archived_at' => 'datetime',
             'is_sample' => 'boolean',
             'retention' => 'array',
+            'gradebook' => 'array',
+            'phrases' => 'array',
         ];
     }
 
@@ -201,7 +205,7 @@ final class Production extends Model
     {
         $decides = $reader->roleIn($this->id)?->decides() ?? false;
 
-        return $decides ? $this->deliverables() : $this->deliverables()->where('owner_id', $reader->id);
+        return $decides ? $this->deliverables() : $this->deliverables()->owedBy($reader);
     }
 
     public function houseLayer(): Layer

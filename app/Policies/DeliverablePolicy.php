@@ -9,12 +9,12 @@ use App\Models\User;
 
 final class DeliverablePolicy
 {
-    /** A coordinator sees all of a production; an artist what is theirs. */
+    /** A coordinator sees all of a production; an artist what is theirs, alone or with others. */
     public function view(User $user, Deliverable $deliverable): bool
     {
         $role = $user->roleIn($deliverable->production_id);
 
-        return $role !== null && ($role->decides() || $deliverable->owner_id === $user->id);
+        return $role !== null && ($role->decides() || $deliverable->isOwedBy($user));
     }
 
     public function check(User $user, Deliverable $deliverable): bool

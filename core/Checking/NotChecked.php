@@ -14,11 +14,48 @@ final readonly class NotChecked
 {
     private const LAYERS = 'the passes are layers of one file, which does not tell it of each';
 
-    private function __construct(public string $id, public string $part, public ?string $pass, public string $why) {}
+    /**
+     * @param  bool  $filesCould  whether files could have told it: of what their format does not say, or is not decoded
+     *   here, no other work on them helps
+     * @param  bool  $sceneCould  whether settings could have told it, and none were given
+     */
+    private function __construct(
+        public string $id,
+        public string $part,
+        public ?string $pass,
+        public string $why,
+        public bool $filesCould,
+        public bool $sceneCould,
+    ) {}
 
     public static function of(Requirement $requirement, Subject $subject, ?string $pass = null): self
     {
-        return new self($requirement->id(), $subject->part->name, $pass, self::why($requirement, $subject, $pass));
+        $descriptor = $requirement->descriptor;
+        $inFiles = $descriptor->inFiles() || $descriptor->inDelivery();
+
+        return new self(
+            $requirement->id(),
+            $subject->part->name,
+            $pass,
+            self::why($requirement, $subject, $pass),
+            $inFiles && ! self::hasWhole($subject, $pass),
+            $descriptor->inScene() && $subject->scene === null,
+        );
+    }
+
+    /** @param  string|null  $of  of one pass alone */
+    private static function hasWhole(Subject $subject, ?string $of): bool
+    {
+        foreach ($subject->match->passes ?? [] as $pass) {
+            $isOther = $of !== null && $subject->part->passesByFiles() && $pass->pass !== $of;
+            foreach ($isOther ? [] : $pass->frames->table() as $facts) {
+                if ($facts->isWhole()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private static function why(Requirement $requirement, Subject $subject, ?string $pass): string

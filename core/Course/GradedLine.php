@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace PlainLedger\Core\Course;
 
 use PlainLedger\Core\Checking\Mark;
+use PlainLedger\Core\Checking\NotChecked;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Group;
 use PlainLedger\Core\Specification\Level;
-use PlainLedger\Core\Specification\Requirement;
-use PlainLedger\Core\Specification\Specification;
 
 /** One line of a check, as far as it counts towards points. */
 final readonly class GradedLine
@@ -25,27 +25,23 @@ final readonly class GradedLine
     ) {}
 
     /**
-     * Every line of a check, and what was asked and not looked at; of that, what another side would show than the one
-     * that is handed in is left out.
+     * Every line of a check, and what was asked and not looked at; of that, what nothing that is handed in could show
+     * is left out.
      *
-     * @param  array<string, mixed>  $check  a `plain-ledger/check` document
-     * @param  Specification  $asked  what it was checked against
      * @return list<self>
      */
-    public static function among(array $check, Specification $asked, Needed $needed): array
+    public static function among(CheckReport $report, Needed $needed): array
     {
         $lines = [];
-        foreach (self::rows($check['entries'] ?? null) as $row) {
-            $line = self::line($row, Mark::tryFrom(self::text($row, 'mark')) ?? Mark::Unknown, $asked);
-            $level = Level::tryFrom(self::text($row, 'level'));
-            if ($line !== null && $level !== null) {
-                $lines[] = new self($line->id, $line->group, $line->part, $line->pass, $level, $line->mark);
-            }
+        foreach ($report->check->entries as $entry) {
+            $group = $entry->requirement->descriptor->group;
+            $lines[] = new self($entry->id(), $group, $entry->part, $entry->pass, $entry->level(), $entry->mark);
         }
-        foreach (self::rows($check['not_checked'] ?? null) as $row) {
-            $line = self::line($row, Mark::Unknown, $asked);
-            if ($line !== null && self::isOwed($line, $needed)) {
-                $lines[] = $line;
+        foreach ($report->check->notChecked as $left) {
+            $requirement = $report->specification->part($left->part)?->ofPass($left->pass)->find($left->id);
+            if ($requirement !== null && self::isOwed($left, $needed)) {
+                $group = $requirement->descriptor->group;
+                $lines[] = new self($left->id, $group, $left->part, $left->pass, $requirement->level, Mark::Unknown);
             }
         }
 
@@ -87,48 +83,9 @@ final readonly class GradedLine
         return Catalogue::standard()->find($this->id)->label ?? $this->id;
     }
 
-    /** @param  array<string, mixed>  $row */
-    private static function line(array $row, Mark $mark, Specification $asked): ?self
+    private static function isOwed(NotChecked $left, Needed $needed): bool
     {
-        $pass = self::text($row, 'pass');
-        $id = self::text($row, 'id');
-        $part = self::text($row, 'part');
-        $requirement = $asked->part($part)?->ofPass($pass === '' ? null : $pass)->find($id);
-        $group = $requirement->descriptor->group ?? Catalogue::standard()->find($id)?->group;
-
-        return $group === null
-            ? null
-            : new self($id, $group, $part, $pass === '' ? null : $pass, self::level($requirement), $mark);
-    }
-
-    private static function level(?Requirement $requirement): Level
-    {
-        return $requirement->level ?? Level::Must;
-    }
-
-    private static function isOwed(self $line, Needed $needed): bool
-    {
-        $descriptor = Catalogue::standard()->find($line->id);
-        if ($descriptor === null) {
-            return $needed->needsScene();
-        }
-        $inFiles = $descriptor->inFiles() || $descriptor->inDelivery();
-
-        return ($needed->needsFiles() && $inFiles) || ($needed->needsScene() && $descriptor->inScene());
-    }
-
-    /** @return list<array<string, mixed>> */
-    private static function rows(mixed $rows): array
-    {
-        $kept = [];
-        foreach (is_array($rows) ? $rows : [] as $row) {
-            if (is_array($row)) {
-                /** @var array<string, mixed> $row */
-                $kept[] = $row;
-            }
-        }
-
-        return $kept;
+        return ($needed->needsFiles() && $left->filesCould) || ($needed->needsScene() && $left->sceneCould);
     }
 
     /** @param  array<string, mixed>  $row */

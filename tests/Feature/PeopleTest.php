@@ -31,7 +31,12 @@ final class PeopleTest extends LedgerTestCase
 
     private function invited(Role $role = Role::Artist, string $email = ''): string
     {
-        return app(Invite::class)->member($this->production, $role, '', $email, $this->coordinator);
+        return app(Invite::class)->member(
+            $this->production,
+            $role,
+            ['name' => '', 'email' => $email],
+            $this->coordinator,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -9,6 +9,7 @@ use App\Actions\Changes\ChangeRequirement;
 use App\Http\Middleware\AskScope;
 use App\Models\Check;
 use App\Models\FileMove;
+use App\Models\HandIn;
 use App\Models\Message;
 use App\Models\PracticeExercise;
 use App\Models\SavedView;
@@ -422,6 +423,36 @@ final class WhoMayTest extends LedgerTestCase
         yield 'beginning it' => ['post', '/practice/A', $ours + ['artist' => 302, 'coordinator' => 302]];
         yield 'answering it' => ['post', '/practice/A/answer', $ours + ['artist' => 404], ['balances' => true]];
         yield 'its files' => ['get', '/practice/A/files.zip', $ours + ['artist' => 404]];
+        // this production is no course, and there are no assignments outside of courses
+        yield 'an assignment' => ['get', '/specifications/S/assignment', $decides(404)];
+        yield 'how it is judged' => [
+            'patch', '/specifications/S/assignment', $decides(302), ['rules' => ['counts' => 'best']],
+        ];
+        yield 'giving it to everybody' => ['post', '/specifications/S/everybody', $decides(302)];
+        yield 'telling points' => ['post', '/specifications/S/release', $decides(302)];
+        yield 'telling them no more' => ['delete', '/specifications/S/release', $decides(302)];
+        yield 'more time for many' => ['post', '/specifications/S/extensions', $decides(302), ['ids' => ['D']]];
+        yield 'returning many' => ['post', '/specifications/S/returns', $decides(302), ['why' => 'x', 'ids' => [0]]];
+        yield 'everybodys feedback' => ['get', '/specifications/S/feedback.zip', $decides(200)];
+        yield 'what a learner is asked' => [
+            'get', '/deliverables/D/hand-in', ['artist' => 404, 'coordinator' => 404] + $all,
+        ];
+        yield 'handing in' => ['post', '/deliverables/D/hand-in', ['artist' => 404, 'coordinator' => 404] + $theirs];
+        yield 'more time for one' => ['put', '/deliverables/D/extension', $decides(302)];
+        yield 'who answers for it too' => ['put', '/deliverables/D/team', $decides(302), ['members' => []]];
+        // points are not told yet
+        yield 'feedback' => ['get', '/hand-ins/N', $decides(200)];
+        yield 'feedback on paper' => ['get', '/hand-ins/N/feedback.html', $decides(200)];
+        yield 'marking' => ['put', '/hand-ins/N/mark', $decides(302), ['remark' => 'x']];
+        yield 'agreeing' => ['put', '/hand-ins/N/agreed', $decides(302), ['points' => '5']];
+        yield 'returning it' => ['post', '/hand-ins/N/return', $decides(302), ['why' => 'x']];
+        yield 'the gradebook' => ['get', '/productions/P/gradebook', $decides(404)];
+        yield 'what a gradebook is' => ['post', '/productions/P/gradebook/read', $decides(302)];
+        yield 'filling a gradebook' => ['post', '/productions/P/gradebook', $decides(302)];
+        yield 'own words for causes' => ['patch', '/productions/P/phrases', $decides(302), ['phrases' => []]];
+        yield 'a roster' => ['post', '/productions/P/roster', $decides(302)];
+        yield 'all that is kept of somebody' => ['get', '/productions/P/people/E/data.zip', $decides(200)];
+        yield 'deleting all of that' => ['delete', '/productions/P/people/E/data', $decides(302), ['name' => 'Other']];
         yield 'its submission' => ['get', '/deliverables/D/submission', $all];
         yield 'signing it off' => ['post', '/deliverables/D/submission', $decides(302), ['check' => 0]];
         yield 'how far its sums are' => ['get', '/submissions/Z/seal', $theirs];
@@ -450,6 +481,14 @@ final class WhoMayTest extends LedgerTestCase
         );
 
         return Check::query()->firstOrFail();
+    }
+
+    private function handedIn(): HandIn
+    {
+        return $this->deliverable->handIns()->create([
+            'number' => 1, 'handed_at' => now(), 'counted_at' => now(), 'verdict' => 'open', 'lines' => [],
+            'causes' => [],
+        ]);
     }
 
     private function submitted(): Submission
@@ -531,6 +570,7 @@ final class WhoMayTest extends LedgerTestCase
                 '/Y' => "/{$view->id}",
                 '/H' => "/{$hook->id}",
                 '/Z' => '/'.$this->submitted()->id,
+                '/N' => '/'.$this->handedIn()->id,
                 '/A' => '/'.PracticeExercise::query()->create([
                     'production_id' => $this->production->id, 'title' => 'One', 'mistakes' => [],
                 ])->id,
@@ -557,7 +597,7 @@ final class WhoMayTest extends LedgerTestCase
                 $this->actingAs($this->{$who});
             }
             $response = $this->call(strtoupper($method), $path, $data);
-            self::assertSame($status, $response->status(), "{$method} {$path} as {$who}");
+            self::assertSame($status, $response->getStatusCode(), "{$method} {$path} as {$who}");
             if ($who === 'guest') {
                 $response->assertRedirect('/sign-in');
             }
@@ -596,6 +636,8 @@ final class WhoMayTest extends LedgerTestCase
                         '/deliverables/D' => '/deliverables/{deliverable}',
                         '/submissions/Z' => '/submissions/{submission}',
                         '/practice/A' => '/practice/{exercise}',
+                        '/hand-ins/N' => '/hand-ins/{handIn}',
+                        'feedback.html' => 'feedback.{format}',
                         'record.html' => 'record.{format}',
                         'delivery-note.csv' => 'delivery-note.{format}',
                         '/records/L' => '/records/{link}',

@@ -6,6 +6,7 @@ namespace App\Actions\Checks;
 
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\HandIn;
 use App\Models\Production;
 use App\Models\Submission;
 use Illuminate\Support\Carbon;
@@ -15,7 +16,7 @@ final readonly class ThinOut
 {
     /**
      * What stands longer than anything else: the newest of each deliverable, the newest that balanced, and what was
-     * submitted.
+     * submitted or handed in.
      *
      * @return int how many checks went
      */
@@ -39,7 +40,8 @@ final readonly class ThinOut
             ->get(['id', 'verdict', 'updated_at', 'deliverable_id']);
         $kept = $done->take(max(1, $checks))->modelKeys();
         $balanced = $done->first(static fn (Check $c): bool => $c->verdict?->value === 'balanced');
-        $submitted = Submission::query()->where('deliverable_id', $deliverable->id)->pluck('check_id')->all();
+        $submitted = Submission::query()->where('deliverable_id', $deliverable->id)->pluck('check_id')
+            ->merge(HandIn::query()->where('deliverable_id', $deliverable->id)->pluck('check_id'))->all();
         $old = $done->reject(static fn (Check $c): bool => in_array($c->id, [...$kept, ...$submitted], true)
             || $c->is($balanced)
             || $c->updated_at->isAfter(Carbon::now()->subDays($days)));

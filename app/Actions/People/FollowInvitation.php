@@ -10,6 +10,7 @@ use App\Language\Phrase;
 use App\Models\About;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
+use App\Models\Membership;
 use App\Models\User;
 use App\Security\SecurityLog;
 use Illuminate\Support\Carbon;
@@ -70,9 +71,20 @@ final readonly class FollowInvitation
             // a link makes nobody less than they are
             $isMore = $user->roleIn($production->id)?->decides() === true && ! $invitation->role->decides();
             $isMore ? null : $this->giveRole->run($production, $user, $invitation->role);
+            self::keepNumber($invitation, $user);
         }
 
         return $user;
+    }
+
+    /** What another system calls them, where nobody else is called so. */
+    private static function keepNumber(Invitation $invitation, User $user): void
+    {
+        $members = Membership::query()->where('production_id', $invitation->production_id);
+        $number = $invitation->number;
+        if ($number !== null && (clone $members)->where('number', $number)->doesntExist()) {
+            $members->where('user_id', $user->id)->first()?->update(['number' => $number]);
+        }
     }
 
     /**

@@ -18,12 +18,17 @@ use Illuminate\Support\Facades\Mail;
 /** Makes links by which people come in. What stands in one is told once, and only its hash is kept. */
 final readonly class Invite
 {
-    /** @return string the link */
-    public function member(Production $production, Role $role, string $name, string $email, User $by): string
+    /**
+     * @param  array{name: string, email: string, number?: string}  $whom  each may be empty
+     * @return string the link
+     */
+    public function member(Production $production, Role $role, array $whom, User $by): string
     {
+        ['name' => $name, 'email' => $email] = $whom;
+        $told = static fn (string $text): ?string => $text === '' ? null : $text;
         $link = $this->link(InvitationKind::Member, [
-            'production_id' => $production->id, 'role' => $role, 'name' => $name === '' ? null : $name,
-            'email' => $email === '' ? null : mb_strtolower($email), 'by_id' => $by->id,
+            'production_id' => $production->id, 'role' => $role, 'name' => $told($name),
+            'email' => $told(mb_strtolower($email)), 'number' => $told($whom['number'] ?? ''), 'by_id' => $by->id,
         ]);
         if ($email !== '' && Tell::mails()) {
             $days = InvitationKind::Member->days();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Productions;
 
 use App\Audit\Trail;
+use App\Intake\UploadedArchive;
 use App\Models\About;
 use App\Models\Production;
 use Illuminate\Support\Facades\DB;
@@ -17,12 +18,14 @@ final readonly class ForgetProduction
 
     public function run(Production $production): void
     {
+        $gone = $production->everything()->pluck('id')->all();
         DB::transaction(static function () use ($production): void {
             // a specification that is followed cannot go first
             $production->everything()->delete();
             $production->forceDelete();
             Trail::note(About::Production, "deleted the production {$production->code} for good", null);
         });
+        array_map(UploadedArchive::forget(...), $gone);
     }
 
     /** @return int how many were forgotten whose days are over */

@@ -129,6 +129,14 @@ export const routes: Config = {
         reference: { uri: 'productions/{production}/reference', methods: ['GET', 'HEAD'], parameters: ['production'] },
         'preset.store': { uri: 'productions/{production}/presets', methods: ['POST'], parameters: ['production'] },
         'practice.set': { uri: 'productions/{production}/practice', methods: ['POST'], parameters: ['production'] },
+        gradebook: { uri: 'productions/{production}/gradebook', methods: ['GET', 'HEAD'], parameters: ['production'] },
+        phrases: { uri: 'productions/{production}/phrases', methods: ['PATCH'], parameters: ['production'] },
+        'gradebook.read': {
+            uri: 'productions/{production}/gradebook/read',
+            methods: ['POST'],
+            parameters: ['production'],
+        },
+        'gradebook.fill': { uri: 'productions/{production}/gradebook', methods: ['POST'], parameters: ['production'] },
         board: { uri: 'productions/{production}/board', methods: ['GET', 'HEAD'], parameters: ['production'] },
         specifications: {
             uri: 'productions/{production}/specifications',
@@ -206,6 +214,46 @@ export const routes: Config = {
             methods: ['POST'],
             parameters: ['specification'],
         },
+        assignment: {
+            uri: 'specifications/{specification}/assignment',
+            methods: ['GET', 'HEAD'],
+            parameters: ['specification'],
+        },
+        'assignment.save': {
+            uri: 'specifications/{specification}/assignment',
+            methods: ['PATCH'],
+            parameters: ['specification'],
+        },
+        'assignment.everybody': {
+            uri: 'specifications/{specification}/everybody',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'assignment.release': {
+            uri: 'specifications/{specification}/release',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'assignment.hide': {
+            uri: 'specifications/{specification}/release',
+            methods: ['DELETE'],
+            parameters: ['specification'],
+        },
+        'assignment.extend': {
+            uri: 'specifications/{specification}/extensions',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'assignment.return': {
+            uri: 'specifications/{specification}/returns',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
+        'feedback.all': {
+            uri: 'specifications/{specification}/feedback.zip',
+            methods: ['GET', 'HEAD'],
+            parameters: ['specification'],
+        },
         'specification.retire': {
             uri: 'specifications/{specification}/retired',
             methods: ['PUT'],
@@ -241,6 +289,7 @@ export const routes: Config = {
             methods: ['GET', 'HEAD'],
             parameters: ['deliverable'],
         },
+        'hand-in': { uri: 'deliverables/{deliverable}/hand-in', methods: ['GET', 'HEAD'], parameters: ['deliverable'] },
         'hand-out': {
             uri: 'deliverables/{deliverable}/hand-out',
             methods: ['GET', 'HEAD'],
@@ -271,11 +320,14 @@ export const routes: Config = {
         approved: { uri: 'deliverables/{deliverable}/approved', methods: ['POST'], parameters: ['deliverable'] },
         values: { uri: 'deliverables/{deliverable}/values', methods: ['PATCH'], parameters: ['deliverable'] },
         'sheet.share': { uri: 'deliverables/{deliverable}/sheets', methods: ['POST'], parameters: ['deliverable'] },
+        extension: { uri: 'deliverables/{deliverable}/extension', methods: ['PUT'], parameters: ['deliverable'] },
+        team: { uri: 'deliverables/{deliverable}/team', methods: ['PUT'], parameters: ['deliverable'] },
         'submission.sign': {
             uri: 'deliverables/{deliverable}/submission',
             methods: ['POST'],
             parameters: ['deliverable'],
         },
+        'hand-in.store': { uri: 'deliverables/{deliverable}/hand-in', methods: ['POST'], parameters: ['deliverable'] },
         'scene.store': { uri: 'deliverables/{deliverable}/scene', methods: ['POST'], parameters: ['deliverable'] },
         'scene.piece': {
             uri: 'deliverables/{deliverable}/scene/pieces',
@@ -325,6 +377,15 @@ export const routes: Config = {
         'try.begin': { uri: 'practice/{exercise}', methods: ['POST'], parameters: ['exercise'] },
         'try.answer': { uri: 'practice/{exercise}/answer', methods: ['POST'], parameters: ['exercise'] },
         'try.files': { uri: 'practice/{exercise}/files.zip', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
+        feedback: { uri: 'hand-ins/{handIn}', methods: ['GET', 'HEAD'], parameters: ['handIn'] },
+        'feedback.file': {
+            uri: 'hand-ins/{handIn}/feedback.{format}',
+            methods: ['GET', 'HEAD'],
+            parameters: ['handIn', 'format'],
+        },
+        'feedback.mark': { uri: 'hand-ins/{handIn}/mark', methods: ['PUT'], parameters: ['handIn'] },
+        'feedback.agree': { uri: 'hand-ins/{handIn}/agreed', methods: ['PUT'], parameters: ['handIn'] },
+        'feedback.return': { uri: 'hand-ins/{handIn}/return', methods: ['POST'], parameters: ['handIn'] },
         seal: { uri: 'submissions/{submission}/seal', methods: ['GET', 'HEAD'], parameters: ['submission'] },
         package: { uri: 'submissions/{submission}/package.zip', methods: ['GET', 'HEAD'], parameters: ['submission'] },
         record: {
@@ -483,6 +544,10 @@ declare module 'ziggy-js' {
         reference: readonly [{ name: 'production'; required: true }];
         'preset.store': readonly [{ name: 'production'; required: true }];
         'practice.set': readonly [{ name: 'production'; required: true }];
+        gradebook: readonly [{ name: 'production'; required: true }];
+        phrases: readonly [{ name: 'production'; required: true }];
+        'gradebook.read': readonly [{ name: 'production'; required: true }];
+        'gradebook.fill': readonly [{ name: 'production'; required: true }];
         board: readonly [{ name: 'production'; required: true }];
         specifications: readonly [{ name: 'production'; required: true }];
         'view.keep': readonly [{ name: 'production'; required: true }];
@@ -516,6 +581,14 @@ declare module 'ziggy-js' {
         'specification.rename': readonly [{ name: 'specification'; required: true }];
         'specification.drop': readonly [{ name: 'specification'; required: true }];
         'specification.copy': readonly [{ name: 'specification'; required: true }];
+        assignment: readonly [{ name: 'specification'; required: true }];
+        'assignment.save': readonly [{ name: 'specification'; required: true }];
+        'assignment.everybody': readonly [{ name: 'specification'; required: true }];
+        'assignment.release': readonly [{ name: 'specification'; required: true }];
+        'assignment.hide': readonly [{ name: 'specification'; required: true }];
+        'assignment.extend': readonly [{ name: 'specification'; required: true }];
+        'assignment.return': readonly [{ name: 'specification'; required: true }];
+        'feedback.all': readonly [{ name: 'specification'; required: true }];
         'specification.retire': readonly [{ name: 'specification'; required: true }];
         'specification.parts': readonly [{ name: 'specification'; required: true }];
         'specification.recheck': readonly [{ name: 'specification'; required: true }];
@@ -527,6 +600,7 @@ declare module 'ziggy-js' {
         recipe: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
         render: readonly [{ name: 'deliverable'; required: true }];
         submission: readonly [{ name: 'deliverable'; required: true }];
+        'hand-in': readonly [{ name: 'deliverable'; required: true }];
         'hand-out': readonly [{ name: 'deliverable'; required: true }];
         presence: readonly [{ name: 'deliverable'; required: true }];
         sheet: readonly [{ name: 'deliverable'; required: true }, { name: 'format'; required: true }];
@@ -541,7 +615,10 @@ declare module 'ziggy-js' {
         approved: readonly [{ name: 'deliverable'; required: true }];
         values: readonly [{ name: 'deliverable'; required: true }];
         'sheet.share': readonly [{ name: 'deliverable'; required: true }];
+        extension: readonly [{ name: 'deliverable'; required: true }];
+        team: readonly [{ name: 'deliverable'; required: true }];
         'submission.sign': readonly [{ name: 'deliverable'; required: true }];
+        'hand-in.store': readonly [{ name: 'deliverable'; required: true }];
         'scene.store': readonly [{ name: 'deliverable'; required: true }];
         'scene.piece': readonly [{ name: 'deliverable'; required: true }];
         'scene.entry': readonly [{ name: 'deliverable'; required: true }];
@@ -575,6 +652,11 @@ declare module 'ziggy-js' {
         'try.begin': readonly [{ name: 'exercise'; required: true }];
         'try.answer': readonly [{ name: 'exercise'; required: true }];
         'try.files': readonly [{ name: 'exercise'; required: true }];
+        feedback: readonly [{ name: 'handIn'; required: true }];
+        'feedback.file': readonly [{ name: 'handIn'; required: true }, { name: 'format'; required: true }];
+        'feedback.mark': readonly [{ name: 'handIn'; required: true }];
+        'feedback.agree': readonly [{ name: 'handIn'; required: true }];
+        'feedback.return': readonly [{ name: 'handIn'; required: true }];
         seal: readonly [{ name: 'submission'; required: true }];
         package: readonly [{ name: 'submission'; required: true }];
         record: readonly [{ name: 'submission'; required: true }, { name: 'format'; required: true }];

@@ -133,6 +133,89 @@ export interface AskedState {
     at: string | null;
 }
 
+export interface AssignmentForm {
+    /** As a field for a day and a time has it, on the course's clock; empty for none. */
+    due: string;
+    zone: string;
+    grace: number;
+    percent: string;
+    most: string;
+    closes: number | null;
+    attempts: number | null;
+    counts: CountingAttempt;
+    needed: Needed;
+    share: Share;
+    bonus: string;
+    anonymous: boolean;
+    /** by group, `*` for all that have none of their own */
+    groups: { name: string; points: string }[];
+    /** lines with points of their own */
+    lines: { id: string; points: string }[];
+    /** what is asked */
+    asked: { id: string; label: string; group: string }[];
+}
+
+export interface AssignmentPage {
+    book: Book;
+    id: number;
+    title: string;
+    /** others of the course */
+    others: { id: number; title: string }[];
+    form: AssignmentForm;
+    released: string | null;
+    hidesNames: boolean;
+    rows: AssignmentRow[];
+    /** learners who have none of it yet */
+    without: string[];
+    /** the commonest first */
+    common: { cause: string; says: string; who: string[] }[];
+    distribution: { from: number; to: number; count: number }[];
+    same: {
+        a: string;
+        b: string;
+        files: [string, string][];
+        fileCount: number;
+        pictureCount: number;
+        pictures: [string, string][];
+        told: string[];
+        timeCount: number;
+    }[];
+    /** of causes that were found here */
+    phrases: { cause: string; usual: string; own: string }[];
+}
+
+export interface AssignmentRow {
+    id: number;
+    who: string;
+    /** Null where names are kept from those who mark. */
+    code: string | null;
+    due: string | null;
+    /** Whether another time than everybody's, or more attempts, were granted. */
+    extended: boolean;
+    attempts: number;
+    returned: boolean;
+    /** Whether anything was checked yet. */
+    checked: boolean;
+    /** Null where nothing was handed in. */
+    counting: CountingShown | null;
+}
+
+export interface AttemptShown {
+    id: number;
+    number: number;
+    at: string;
+    by: string | null;
+    late: string;
+    isLate: boolean;
+    verdict: Verdict;
+    /** Whether a learner's points are those of this one. */
+    counts: boolean;
+    /** Null where points are not told yet. */
+    points: string | null;
+    of: string;
+    returned: string | null;
+}
+
 export interface Board {
     rows: BoardRow[];
     /** those that anybody is asked something of */
@@ -321,6 +404,34 @@ export interface ConflictShown {
     resolutions: SuggestedChange[];
 }
 
+export type CountingAttempt = 'last' | 'best';
+
+export interface CountingShown {
+    handIn: number;
+    at: string;
+    /** Null where it came in time. */
+    late: string | null;
+    verdict: Verdict;
+    /** Null where those who mark do not agree. */
+    points: string | null;
+    of: string;
+    /** What somebody who looks may still give; null where nothing is open. */
+    open: string | null;
+    /** Percent of the points, 0 to 100 and above; null where there are none, or none agreed on. */
+    percent: number | null;
+    disputed: boolean;
+    /** Whether somebody has marked it by hand. */
+    marked: boolean;
+    /** What most likely went wrong first. */
+    cause: string | null;
+}
+
+export interface CourseTable {
+    assignments: { id: number; title: string; of: string | null; hidden: boolean }[];
+    /** by assignment */
+    people: { id: number; name: string; number: string | null; points: string[] }[];
+}
+
 export interface DeliverableHead extends IndexLine {
     specification: string;
     revision: number;
@@ -398,6 +509,42 @@ export interface EntrySheet {
 export interface FaultPage {
     status: number;
     says: string | null;
+}
+
+export interface FeedbackPage {
+    book: Book;
+    id: number;
+    who: string;
+    assignment: string;
+    specification: number;
+    /** Null where names are kept from those who mark. */
+    deliverable: number | null;
+    check: number | null;
+    feedback: FeedbackShown;
+    decides: boolean;
+    /** what the reader has to say of it */
+    own: { points: string | null; remark: string };
+    /** what others who mark have to say */
+    others: { by: string; points: string | null; remark: string }[];
+    disputed: boolean;
+    agreed: string | null;
+    returned: string | null;
+    mayReturn: boolean;
+    /** hand-ins that count of others, in the order of the assignment */
+    beside: { before: number | null; after: number | null };
+}
+
+export interface FeedbackShown {
+    /** whose, of what, when */
+    about: { name: string; value: string }[];
+    lines: { label: string; earned: string; of: string; open: string; bad: string[]; untold: string[] }[];
+    /** what is added to them, and taken off */
+    sums: { label: string; points: string }[];
+    /** Null where those who mark do not agree yet. */
+    total: string | null;
+    possible: string;
+    causes: { says: string; next: string }[];
+    remarks: { by: string; text: string }[];
 }
 
 export type FieldUnit =
@@ -499,6 +646,39 @@ export interface FromListPage {
     /** what a column can mean */
     columns: { word: string; label: string }[];
     learners: { id: number; name: string; handle: string }[];
+}
+
+export interface GradebookPage {
+    book: Book;
+    assignments: { id: number; title: string }[];
+    table: CourseTable;
+}
+
+export interface HandInPage {
+    book: Book;
+    deliverable: DeliverableHead;
+    own: OwnLine;
+    needed: Needed;
+    /** what would be handed in */
+    check: { id: number; at: string; verdict: Verdict | null; scene: boolean; files: boolean } | null;
+    /** Why nothing can be handed in now. */
+    obstacle: string | null;
+    /** How late it would be now; null where it would be in time. */
+    late: string | null;
+    left: number | null;
+    counts: CountingAttempt;
+    /** the newest first */
+    attempts: AttemptShown[];
+    /** what is wrong now, the likeliest first */
+    causes: { says: string; next: string }[];
+    /** the least work that puts it right, in order */
+    fixes: string[];
+    rules: { zone: string; due: string | null; grace: number; percent: string; closes: number | null };
+    /** what was granted beyond the rules */
+    extension: { due: boolean; attempts: number; why: string } | null;
+    team: { members: { id: number; name: string }[]; possible: { id: number; name: string }[] };
+    released: boolean;
+    may: { handIn: boolean; decide: boolean };
 }
 
 export interface HandOutPage {
@@ -846,6 +1026,8 @@ export type NameReading = {
 
 export type NameSet = { pass: string | null; folder: string; names: string[] };
 
+export type NamedBy = 'number' | 'address' | 'handle' | 'name';
+
 export interface NamedField {
     field: string;
     label: string;
@@ -887,6 +1069,8 @@ export interface Need {
     /** the page that has the trouble */
     folio: 'scene' | 'frames';
 }
+
+export type Needed = 'files' | 'scene' | 'both';
 
 export interface NewDeliverablePage {
     book: Book;
@@ -1266,6 +1450,8 @@ export interface SettingsPage {
 
 export type ShapeShown = { width: number; height: number; aspect: string; spoken: string };
 
+export type Share = 'part' | 'all';
+
 export type SharedSetting = {
     specification: string;
     id: string;
@@ -1481,6 +1667,18 @@ export type TreeTotals = {
     files_fitting_several: number;
     files_nobody_asked: number;
 };
+
+export interface TriedGradebook {
+    headings: string[];
+    columns: { whose: string[]; by: NamedBy; points: string; remark: string | null } | null;
+    filled: number;
+    /** Rows that had other points before. */
+    changed: number;
+    unknown: string[];
+    twice: string[];
+    absent: string[];
+    pointless: string[];
+}
 
 export interface TriedPatterns {
     lines: { text: string; told: { event: string; at: number | string; pieces: Record<string, string> }[] }[];

@@ -30,7 +30,9 @@ final class LatenessTest extends TestCase
         yield 'the day before' => ['2026-03-05 23:59:00', 0, 'in time'];
         yield 'on the dot' => ['2026-03-06 23:59:00', 0, 'in time'];
         yield 'a second on' => ['2026-03-06 23:59:01', 0, '1 second after the due time, within the grace time'];
-        yield 'the last of the grace' => ['2026-03-07 00:14:00', 0, '15 minutes after the due time, within the grace time'];
+        yield 'the last of the grace' => [
+            '2026-03-07 00:14:00', 0, '15 minutes after the due time, within the grace time',
+        ];
         yield 'a second beyond it' => ['2026-03-07 00:14:01', 1, '15 minutes late, 1st day: 10 % off'];
         yield 'the end of the first day' => ['2026-03-07 23:59:00', 1, '24 hours late, 1st day: 10 % off'];
         yield 'the second day' => ['2026-03-07 23:59:01', 2, '24 hours late, 2nd day: 20 % off'];

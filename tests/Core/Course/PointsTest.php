@@ -21,6 +21,7 @@ use PlainLedger\Core\Course\PointLine;
 use PlainLedger\Core\Course\Points;
 use PlainLedger\Core\Course\PointScheme;
 use PlainLedger\Core\Json\JsonRefused;
+use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Catalogue;
 use PlainLedger\Core\Specification\Level;
 use Tests\Core\Support\Workbench;
@@ -228,31 +229,37 @@ final class PointsTest extends TestCase
             'render.samples' => ['min' => 64, 'level' => 'should'],
             'naming.pattern' => 'a.{frame:4}.png',
         ]);
-        $check = (new Workbench)->frames('a.%04d.png', '1-3', Workbench::png())->check($asked);
-        $marks = static function (Needed $needed) use ($check, $asked): array {
+        $bench = (new Workbench)->frames('a.%04d.png', '1-3', Workbench::png());
+        $report = $bench->report($asked);
+        $marks = static function (Needed $needed, CheckReport $of): array {
             $by = [];
-            foreach (GradedLine::among($check, $asked, $needed) as $line) {
+            foreach (GradedLine::among($of, $needed) as $line) {
                 $by[$line->id] = "{$line->level->value} {$line->mark->value}";
             }
 
             return $by;
         };
 
-        $ofFiles = $marks(Needed::Files);
+        $ofFiles = $marks(Needed::Files, $report);
         self::assertSame('must unequal', $ofFiles['picture.resolution']);
         self::assertSame('must equal', $ofFiles['format.kind']);
         self::assertSame('must equal', $ofFiles['naming.pattern']);
         // only a scene shows them, and none was asked for
         self::assertArrayNotHasKey('render.samples', $ofFiles);
         // with a scene owed, they could not be told
-        $ofBoth = $marks(Needed::Both);
+        $ofBoth = $marks(Needed::Both, $report);
         self::assertSame('should unknown', $ofBoth['render.samples']);
         self::assertSame('must unknown', $ofBoth['camera.name']);
         // kept and read again they are the same
-        foreach (GradedLine::among($check, $asked, Needed::Both) as $line) {
+        foreach (GradedLine::among($report, Needed::Both) as $line) {
             self::assertEquals($line, GradedLine::fromArray($line->toArray()));
         }
         self::assertNull(GradedLine::fromArray(['id' => 'time.rate', 'group' => 'Nothing']));
-        self::assertSame([], GradedLine::among(['entries' => [7], 'not_checked' => 'x'], $asked, Needed::Both));
+        // such files never tell their rate, and that is nobody's fault; none at all would be
+        self::assertArrayNotHasKey('time.rate', $ofFiles);
+        $asked = Workbench::specification(['content.black' => 'none', 'format.kind' => 'png']);
+        $nothing = $marks(Needed::Files, (new Workbench)->report($asked));
+        self::assertSame('must unknown', $nothing['content.black']);
+        self::assertNotContains('must equal', $nothing);
     }
 }

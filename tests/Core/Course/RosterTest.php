@@ -14,7 +14,7 @@ use PlainLedger\Core\Tabular\TableRefused;
 
 final class RosterTest extends TestCase
 {
-    private const USERS = "sourcedId,status,dateLastModified,enabledUser,orgSourcedIds,role,username,userIds,givenName,"
+    private const USERS = 'sourcedId,status,dateLastModified,enabledUser,orgSourcedIds,role,username,userIds,givenName,'
         ."familyName,middleName,identifier,email,sms,phone,agentSourcedIds,grades,password\n"
         ."u1,,,true,o1,student,wren,,Wren,Reed,,417,wren@practice.example,,,,,\n"
         ."u2,,,true,o1,student,tarn,,Tarn,Holm,,,tarn@practice.example,,,,,\n"
@@ -23,7 +23,8 @@ final class RosterTest extends TestCase
         ."u5,,,false,o1,student,off,,Out,Side,,,off@practice.example,,,,,\n"
         ."u6,,,true,o1,student,other,,Other,Class,,,other@practice.example,,,,,\n";
 
-    private const ENROLLED = "sourcedId,status,dateLastModified,classSourcedId,schoolSourcedId,userSourcedId,role,primary\n"
+    private const ENROLLED = 'sourcedId,status,dateLastModified,classSourcedId,schoolSourcedId,userSourcedId,role,'
+        ."primary\n"
         ."e1,,,c1,o1,u1,student,\ne2,,,c1,o1,u2,student,\ne3,,,c1,o1,u3,teacher,true\ne5,,,c1,o1,u5,student,\n"
         ."e6,,,c2,o1,u6,student,\ne7,tobedeleted,,c2,o1,u1,student,\ne8,,,c1,o1,u9,student,\n";
 
@@ -47,7 +48,8 @@ final class RosterTest extends TestCase
             'u3|Corvin Ash|corvin@practice.example|corvin|teaches',
         ], self::people($roster));
         self::assertSame([
-            ['id' => 'c1', 'title' => 'Lighting', 'people' => 5], ['id' => 'c2', 'title' => 'Compositing', 'people' => 1],
+            ['id' => 'c1', 'title' => 'Lighting', 'people' => 5],
+            ['id' => 'c2', 'title' => 'Compositing', 'people' => 1],
         ], $roster->classes);
         self::assertSame([
             'Out Side is not enabled there, and is left out.', '1 person enrolled in it stand in no users.csv.',
@@ -62,7 +64,8 @@ final class RosterTest extends TestCase
         $roster = OneRoster::read([
             'users.csv' => "sourcedId,status,enabledUser,username,givenName,familyName,preferredGivenName,email\n"
                 ."u1,,true,wren,Wrenna,Reed,Wren,w@practice.example\nu3,,true,corvin,Corvin,Ash,,c@practice.example\n",
-            'roles.csv' => "sourcedId,status,userSourcedId,roleType,role\nr1,,u1,primary,student\nr2,,u3,primary,teacher\n",
+            'roles.csv' => "sourcedId,status,userSourcedId,roleType,role\nr1,,u1,primary,student\n"
+                ."r2,,u3,primary,teacher\n",
         ]);
 
         self::assertSame(
@@ -112,8 +115,8 @@ final class RosterTest extends TestCase
         self::assertSame([
             'Wren Reed stands there twice, and is taken once.',
             'Tarn Holm and Isla Moor have the same id, “2”; none of them is taken until that is put right.',
-            'Fenn Lowe and Finn Lowe have the same address, “f@practice.example”; none of them is taken until that is put'
-                .' right.',
+            'Fenn Lowe and Finn Lowe have the same address, “f@practice.example”; none of them is taken until that is'
+                .' put right.',
         ], $roster->notes);
     }
 

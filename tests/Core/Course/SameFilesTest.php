@@ -75,7 +75,8 @@ final class SameFilesTest extends TestCase
         $prints = [];
         foreach (['wren', 'tarn', 'isla', 'fenn', 'lowe'] as $at => $name) {
             $own = $name === 'lowe' ? 103 : 100 + $at;
-            $prints[$name] = self::of(['given.png' => self::png(1), "{$name}.png" => self::png($own)], 1_700_000_000 + $at);
+            $files = ['given.png' => self::png(1), "{$name}.png" => self::png($own)];
+            $prints[$name] = self::of($files, 1_700_000_000 + $at);
         }
 
         self::assertSame(['fenn lowe: 1 files, 0 pictures, 0 told, 0 times'], self::among($prints));

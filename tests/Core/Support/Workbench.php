@@ -180,4 +180,10 @@ final class Workbench
     ): array {
         return CheckReport::of($specification, $scene, $this->scan($depth, $now, $specification))->toArray();
     }
+
+    /** The same, with its values. */
+    public function report(Specification $specification, ?SceneSettings $scene = null): CheckReport
+    {
+        return CheckReport::of($specification, $scene, $this->scan(ScanDepth::Quick, self::NOW, $specification));
+    }
 }

@@ -37,18 +37,33 @@ final class PeopleController
         Production $production,
         Invite $invite,
     ): RedirectResponse {
-        $links = array_map(
-            static fn (array $each): array => $each + [
-                'link' => $invite->member($production, $request->role(), $each['name'], $each['email'], $by),
-            ],
+        $new = array_values(array_filter(
             $request->people(),
-        );
+            static fn (array $each): bool => ! self::isHere($production, $each['email'], $each['number']),
+        ));
+        $links = array_map(static fn (array $each): array => [
+            'name' => $each['name'], 'email' => $each['email'],
+            'link' => $invite->member($production, $request->role(), $each, $by),
+        ], $new);
 
         return redirect()->route('people', $production->id)->with(self::FRESH, $links)
             ->with('told', Phrase::counted(
                 count($links),
                 ':count link made. Send it to whom it is for.|:count links made. Send each to whom it is for.',
             ));
+    }
+
+    /** Who is here already gets no link; what another system calls them is kept. */
+    private static function isHere(Production $production, string $email, string $number): bool
+    {
+        $member = $email === '' ? null : $production->memberships()
+            ->whereHas('user', static fn ($q) => $q->where('email', mb_strtolower($email)))->first();
+        $isTaken = $production->memberships()->where('number', $number)->exists();
+        if ($member !== null && $number !== '' && ! $isTaken) {
+            $member->update(['number' => $number]);
+        }
+
+        return $member !== null;
     }
 
     public function update(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Production;
 
+use App\Intake\UploadedArchive;
 use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Security\SecurityLog;
@@ -44,6 +45,7 @@ final class PutAwayController
             ]);
         }
         $deliverable->delete();
+        UploadedArchive::forget($deliverable->id);
         SecurityLog::note('deliverable deleted', [
             'production' => $deliverable->production_id, 'deliverable' => $deliverable->id,
         ]);

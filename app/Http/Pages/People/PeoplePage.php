@@ -19,7 +19,10 @@ final readonly class PeoplePage
 
     public Book $book;
 
-    /** @var list<array{id: int, name: string, email: string, handle: string, role: Role, owes: int, isReader: bool}> */
+    /**
+     * @var list<array{id: int, name: string, email: string, handle: string, number: string|null, role: Role,
+     *   owes: int, isReader: bool}>
+     */
     public array $members;
 
     /** @var list<array{id: int, name: string, email: string, role: Role, until: string}> */
@@ -42,7 +45,8 @@ final readonly class PeoplePage
         );
         $this->members = array_values($members->map(static fn (Membership $m): array => [
             'id' => $m->id, 'name' => $m->user->name, 'email' => $m->user->email, 'handle' => $m->user->handle,
-            'role' => $m->role, 'owes' => (int) $owes->get($m->user_id, 0), 'isReader' => $m->user_id === $reader->id,
+            'number' => $m->number, 'role' => $m->role, 'owes' => (int) $owes->get($m->user_id, 0),
+            'isReader' => $m->user_id === $reader->id,
         ])->all());
         $open = $production->invitations()->whereNull('used_at')->where('expires_at', '>', now())
             ->orderByDesc('id')->limit(500)->get();

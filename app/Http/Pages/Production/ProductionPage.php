@@ -23,7 +23,7 @@ final readonly class ProductionPage
     public function __construct(Production $production, User $reader)
     {
         $this->book = new Book($production, $reader);
-        $own = $production->deliverables()->where('owner_id', $reader->id)->forBoard()
+        $own = $production->deliverables()->owedBy($reader)->forBoard()
             ->orderByRaw('due_at is null, due_at, code')->get();
         $this->own = array_values($own->map(static fn (Deliverable $d): OwnLine => new OwnLine($d))->all());
     }

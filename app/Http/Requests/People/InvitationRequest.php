@@ -9,7 +9,7 @@ use App\Models\Role;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** People to invite: a line each, a name, an address, or both. */
+/** People to invite: a line each, a name, an address, or both; and `#` before what another system calls them. */
 final class InvitationRequest extends FormRequest
 {
     private const MOST = 200;
@@ -34,15 +34,15 @@ final class InvitationRequest extends FormRequest
         return Role::from($this->string('role')->toString());
     }
 
-    /** @return list<array{name: string, email: string}> one without either where nobody is named */
+    /** @return list<array{name: string, email: string, number: string}> one without any where nobody is named */
     public function people(): array
     {
         $people = self::parted($this->string('people')->toString());
 
-        return $people === [] ? [['name' => '', 'email' => '']] : $people;
+        return $people === [] ? [['name' => '', 'email' => '', 'number' => '']] : $people;
     }
 
-    /** @return list<array{name: string, email: string}> */
+    /** @return list<array{name: string, email: string, number: string}> */
     private static function parted(string $text): array
     {
         $people = [];
@@ -52,9 +52,13 @@ final class InvitationRequest extends FormRequest
                 preg_split('~[,;\t]|(?=<)~', $line) ?: [],
             ), static fn (string $cell): bool => $cell !== ''));
             $addresses = array_values(array_filter($cells, static fn (string $c): bool => str_contains($c, '@')));
-            $names = array_values(array_diff($cells, $addresses));
+            $numbers = array_values(array_filter($cells, static fn (string $c): bool => str_starts_with($c, '#')));
+            $names = array_values(array_diff($cells, $addresses, $numbers));
             if ($cells !== []) {
-                $people[] = ['name' => mb_substr(implode(' ', $names), 0, 120), 'email' => $addresses[0] ?? ''];
+                $people[] = [
+                    'name' => mb_substr(implode(' ', $names), 0, 120), 'email' => $addresses[0] ?? '',
+                    'number' => mb_substr(ltrim($numbers[0] ?? '', '# '), 0, 120),
+                ];
             }
         }
 

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Course;
+
+use App\Actions\Courses\GiveToEverybody;
+use App\Actions\Courses\GrantExtension;
+use App\Actions\Courses\ReleaseFeedback;
+use App\Actions\Courses\ReturnHandIn;
+use App\Actions\Courses\SaveAssignment;
+use App\Http\Pages\Course\AssignmentPage;
+use App\Http\Requests\Course\AssignmentRequest;
+use App\Http\Requests\Course\ExtensionRequest;
+use App\Http\Requests\Course\ReturnRequest;
+use App\Language\Phrase;
+use App\Models\Deliverable;
+use App\Models\Specification;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Response;
+
+/** An assignment: how it is judged, and how everybody stands in it. */
+final class AssignmentController
+{
+    public function show(#[CurrentUser] User $reader, Specification $specification): Response
+    {
+        abort_unless($specification->production->kind === 'course', 404);
+
+        return (new AssignmentPage($specification, $reader))->render();
+    }
+
+    public function update(
+        AssignmentRequest $request,
+        Specification $specification,
+        SaveAssignment $save,
+    ): RedirectResponse {
+        $save->run(
+            $specification,
+            $request->judgedBy(),
+            $request->due($specification),
+            $request->boolean('anonymous'),
+        );
+
+        return back()->with('told', Phrase::of('Everybody is judged so from now on, also what was handed in before.'));
+    }
+
+    public function everybody(
+        #[CurrentUser] User $by,
+        Specification $specification,
+        GiveToEverybody $give,
+    ): RedirectResponse {
+        return back()->with('told', Phrase::counted(
+            $give->run($specification, $by),
+            'It is made for :count learner.|It is made for :count learners.',
+        ));
+    }
+
+    public function release(Specification $specification, ReleaseFeedback $release): RedirectResponse
+    {
+        $release->run($specification);
+
+        return back()->with('told', Phrase::of('Learners see their points now, and were told so.'));
+    }
+
+    public function takeBack(Specification $specification, ReleaseFeedback $release): RedirectResponse
+    {
+        $release->takeBack($specification);
+
+        return back()->with('told', Phrase::of('Points are not shown to learners any more.'));
+    }
+
+    public function extend(
+        ExtensionRequest $request,
+        #[CurrentUser] User $by,
+        Specification $specification,
+        GrantExtension $grant,
+    ): RedirectResponse {
+        $due = $request->due($specification->production);
+        $chosen = self::chosen($specification, $request->ids());
+        foreach ($chosen as $deliverable) {
+            $grant->run($deliverable, $due, $request->attempts(), $request->why(), $by);
+        }
+
+        return back()->with('told', Phrase::counted(
+            $chosen->count(),
+            'Granted to :count learner.|Granted to :count learners.',
+        ));
+    }
+
+    public function return(
+        ReturnRequest $request,
+        #[CurrentUser] User $by,
+        Specification $specification,
+        ReturnHandIn $return,
+    ): RedirectResponse {
+        $due = $request->due($specification->production);
+        $returned = 0;
+        foreach (self::chosen($specification, $request->ids()) as $deliverable) {
+            $last = $deliverable->handIns->last();
+            if ($last !== null && $last->returned_at === null) {
+                $return->run($last->setRelation('deliverable', $deliverable), $request->why(), $due, $by);
+                $returned++;
+            }
+        }
+
+        return back()->with('told', Phrase::counted(
+            $returned,
+            ':count hand-in is returned for another attempt.|:count hand-ins are returned for another attempt.',
+        ));
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return Collection<int, Deliverable> those of this assignment
+     */
+    private static function chosen(Specification $specification, array $ids): Collection
+    {
+        return Deliverable::query()->where('specification_id', $specification->id)->whereKey($ids)
+            ->with('handIns', 'owner', 'team', 'production', 'specification')->orderBy('id')->get();
+    }
+}
