@@ -36,7 +36,7 @@ final class MakeDemo extends Command
 
     private const EXERCISES = [1, 2, 12, 21, 29];
 
-    public function handle(BuildProduction $build): int
+    public function handle(BuildProduction $build, DemoCourse $course): int
     {
         if ($this->option('only-if-empty') && User::query()->exists()) {
             return self::SUCCESS;
@@ -52,6 +52,7 @@ final class MakeDemo extends Command
         $this->handOver();
         $this->signOff($people['odile']);
         $this->practise($people['corvin'], $people['wren']);
+        $course->run(Production::query()->where('kind', 'course')->firstOrFail(), $people['corvin']);
         // somebody was here in the meantime, and missed what came last
         Notice::query()->where('id', '<=', (int) Notice::query()->max('id') - 2)->update(['read_at' => now()]);
         $this->newLine();

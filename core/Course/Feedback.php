@@ -44,7 +44,7 @@ final readonly class Feedback
         return new self(
             $about,
             array_map(static fn (PointLine $line): array => [
-                'label' => $line->label(), 'earned' => Decimal::shown($line->earned),
+                'label' => $line->label, 'earned' => Decimal::shown($line->earned),
                 'of' => Decimal::shown($line->possible),
                 'open' => $line->open->isZero() ? '' : Decimal::shown($line->open),
                 'bad' => $line->bad, 'untold' => $line->untold,

@@ -85,6 +85,15 @@ final readonly class PointScheme
         ];
     }
 
+    public function label(string $source): string
+    {
+        return match (true) {
+            $source !== self::REST => Catalogue::standard()->find($source)->label ?? $source,
+            count($this->groups) + count($this->lines) > 1 => 'All others',
+            default => 'All lines',
+        };
+    }
+
     /** Where a line's points come from: its own id, its group, or all that are left; null where it is worth nothing. */
     public function sourceOf(GradedLine $line): ?string
     {

@@ -43,7 +43,7 @@ final readonly class Points
         }
         $found = [];
         foreach ([...$scheme->groups, ...$scheme->lines] as $source => $worth) {
-            $found[] = self::line((string) $source, $worth, $bySource[$source] ?? [], $scheme->share);
+            $found[] = self::line((string) $source, $scheme, $worth, $bySource[$source] ?? []);
         }
         // a group of which nothing is asked is worth nothing
         $found = array_values(array_filter($found, static fn (PointLine $l): bool => ! $l->possible->isZero()));
@@ -86,14 +86,16 @@ final readonly class Points
     }
 
     /** @param  list<GradedLine>  $lines */
-    private static function line(string $source, BigRational $worth, array $lines, Share $share): PointLine
+    private static function line(string $source, PointScheme $scheme, BigRational $worth, array $lines): PointLine
     {
+        $share = $scheme->share;
+        $label = $scheme->label($source);
         $bad = array_values(array_filter($lines, static fn (GradedLine $l): bool => $l->mark === Mark::Unequal));
         $untold = array_values(array_filter($lines, static fn (GradedLine $l): bool => $l->mark === Mark::Unknown));
         $zero = BigRational::zero();
         $all = count($lines);
         if ($all === 0) {
-            return new PointLine($source, $zero, $zero, $zero, [], []);
+            return new PointLine($source, $label, $zero, $zero, $zero, [], []);
         }
         $isWhole = $bad === [] && $untold === [];
         $each = $worth->dividedBy($all);
@@ -107,7 +109,7 @@ final readonly class Points
             default => [$zero, $zero],
         };
 
-        return new PointLine($source, $earned, $open, $worth, self::labels($bad), self::labels($untold));
+        return new PointLine($source, $label, $earned, $open, $worth, self::labels($bad), self::labels($untold));
     }
 
     /**

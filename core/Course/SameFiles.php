@@ -12,15 +12,18 @@ final readonly class SameFiles
 
     private const MOST_PAIRS = 200;
 
+    /** So many may share something though they are more than half. */
+    private const FEW = 4;
+
     /**
-     * What more than half of at least four people share was most likely given to all of them, and is left out.
+     * What more than half, and more than four people, share was most likely given to all of them, and is left out.
      *
      * @param  array<array-key, DeliveryPrint>  $prints  by whose it is
      * @return list<SharedTraits> those with most in common first
      */
     public static function among(array $prints): array
     {
-        $most = count($prints) < 4 ? count($prints) : intdiv(count($prints), 2);
+        $most = max(self::FEW, intdiv(count($prints), 2));
         $files = self::pairs(array_map(static fn (DeliveryPrint $p): array => $p->files, $prints), $most);
         $pictures = self::pairs(array_map(static fn (DeliveryPrint $p): array => $p->pictures, $prints), $most);
         $told = self::pairs(array_map(self::saysBy(...), $prints), $most);

@@ -44,7 +44,7 @@ async function isStillSignedIn(page: Page, kept: Cookies): Promise<boolean> {
 export async function open(
     page: Page,
     code: string,
-    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' | 'Movie' | 'Submission' = 'Frames',
+    folio: 'Specification' | 'Scene' | 'Render' | 'Frames' | 'Movie' | 'Submission' | 'Hand in' = 'Frames',
 ): Promise<void> {
     await page.getByRole('navigation', { name: 'Index of deliverables' }).getByText(code, { exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
@@ -62,6 +62,7 @@ export async function open(
 const PLACES: Record<string, string> = {
     Deliverables: 'Work',
     Specifications: 'Work',
+    Points: 'Work',
     'Many together': 'Work',
     Practice: 'Work',
     'Render plan': 'Render',

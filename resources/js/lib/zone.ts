@@ -1,6 +1,9 @@
 import { router } from '@inertiajs/react';
 
-/** Tells the server which clock this browser's reader looks at; times on pages are written by it. */
+/**
+ * Tells the server which clock this browser's reader looks at; times on pages are written by it. To be called before
+ * the first page is drawn: it is asked for anew once it stands, since only then it can be.
+ */
 export function tellZone(): void {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     const told = document.cookie.split('; ').find((each) => each.startsWith('zone='));
@@ -9,7 +12,10 @@ export function tellZone(): void {
         document.cookie = `zone=${encodeURIComponent(zone)}; Path=/; Max-Age=31536000; SameSite=Lax${secure}`;
         // without a word the server writes UTC
         if (told !== undefined || !['UTC', 'Etc/UTC'].includes(zone)) {
-            router.reload();
+            const stop = router.on('navigate', () => {
+                stop();
+                router.reload();
+            });
         }
     }
 }

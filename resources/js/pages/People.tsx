@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { Invitation } from '../features/people/Invitation';
+import { Kept } from '../features/people/Kept';
 import { Links } from '../features/people/Links';
 import { to } from '../lib/route';
 import { Book } from '../parts/Book';
@@ -31,7 +32,14 @@ function MemberLine({ member, page }: { member: Member; page: PeoplePage }) {
                 )}
                 <span className="block text-[13px] font-normal text-faint">{member.email}</span>
             </th>
-            <td className="column mono">{member.handle}</td>
+            <td className="column mono">
+                {member.handle}
+                {member.number !== null && (
+                    <span className="block text-[13px] text-faint" title={t`in another system`}>
+                        {member.number}
+                    </span>
+                )}
+            </td>
             <td className="column">
                 <select
                     className="select w-40!"
@@ -51,6 +59,9 @@ function MemberLine({ member, page }: { member: Member; page: PeoplePage }) {
                 <button type="button" className="link" onClick={drop}>
                     <Trans>Remove</Trans>
                 </button>
+                {(member.role === 'learner' || member.role === 'artist') && (
+                    <Kept production={of.production} membership={member.id} name={member.name} />
+                )}
             </td>
         </tr>
     );
@@ -106,7 +117,7 @@ export default function People(page: PeoplePage) {
                 <table className="ledger mt-2">
                     <LedgerHead
                         columns={[
-                            [t`who`, '40%'],
+                            [t`who`, '36%'],
                             [t`in names`, '14%'],
                             [t`is`, '22%'],
                             [t`owes`, '10%'],
@@ -114,7 +125,7 @@ export default function People(page: PeoplePage) {
                                 <span className="sr-only">
                                     <Trans>what to do</Trans>
                                 </span>,
-                                '14%',
+                                '18%',
                             ],
                         ]}
                     />

@@ -17,7 +17,7 @@ export default function Production({ book, own }: ProductionPage) {
                         <Trans>Nothing is owed by you in this production. When something is, it will stand here.</Trans>
                     </p>
                 ) : (
-                    <OwnWork lines={own} />
+                    <OwnWork lines={own} isCourse={book.production.kind === 'course'} />
                 )}
                 {own.length > 1 && (
                     <p className="pt-4">

@@ -27,6 +27,11 @@ const REGIONS = ['head', 'index', 'sheet', 'margin'];
 
 const FOLIOS = { '1': 'specification', '2': 'scene', '3': 'render', '4': 'frames', '6': 'submission' } as const;
 
+/** What is signed off elsewhere is handed in in a course. */
+function folioOf(key: keyof typeof FOLIOS, book: BookData | null) {
+    return key === '6' && book?.production.kind === 'course' ? 'hand-in' : FOLIOS[key];
+}
+
 /** F6 goes from one region of the book to the next. */
 function goToRegion(way: 1 | -1): void {
     const there = REGIONS.filter((name) => document.querySelector(`[data-region="${name}"]`) !== null);
@@ -78,7 +83,7 @@ function useBookKeys(
         } else if (isSingleKey(event)) {
             does[event.key]?.(event);
             if (event.key in FOLIOS && deliverable !== undefined) {
-                router.visit(to(FOLIOS[event.key as keyof typeof FOLIOS], { deliverable }));
+                router.visit(to(folioOf(event.key as keyof typeof FOLIOS, book), { deliverable }));
             }
         }
     });

@@ -6,18 +6,24 @@ import { to } from '../lib/route';
 import type { Book, DeliverableHead, Mark } from '../types/views';
 import { MarkSign } from './MarkSign';
 
-export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie' | 'submission';
+export type Folio = 'specification' | 'scene' | 'render' | 'frames' | 'movie' | 'submission' | 'hand-in';
 
 /** Head of a deliverable's pages, and its folios in the order of the work. */
 export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: Folio | null }) {
-    const decides = usePage<{ book: Book | null; [key: string]: unknown }>().props.book?.decides === true;
+    const { book } = usePage<{ book: Book | null; [key: string]: unknown }>().props;
+    const decides = book?.decides === true;
+    // what is signed off elsewhere is handed in and marked in a course
+    const last: [Folio, string, Mark | null] =
+        book?.production.kind === 'course'
+            ? ['hand-in', t`Hand in`, null]
+            : ['submission', t`Submission`, deliverable.submitted ? 'equal' : null];
     const folios: [Folio, string, Mark | null][] = [
         ['specification', t`Specification`, null],
         ['scene', t`Scene`, deliverable.folios.scene],
         ['render', t`Render`, null],
         ['frames', t`Frames`, deliverable.folios.frames],
         ...(deliverable.owesMovie ? [['movie', t`Movie`, deliverable.movie] as [Folio, string, Mark | null]] : []),
-        ['submission', t`Submission`, deliverable.submitted ? 'equal' : null],
+        last,
     ];
 
     return (

@@ -12,6 +12,7 @@ const PLACES = [
         [
             ['production', t`Deliverables`],
             ['specifications', t`Specifications`],
+            ['gradebook', t`Points`],
             ['together', t`Many together`],
             ['practice', t`Practice`],
         ],
@@ -41,7 +42,8 @@ const PLACES = [
 
 type ProductionFolio = (typeof PLACES)[number][1][number][0];
 
-function Places({ production, at }: { production: number; at: ProductionFolio | null }) {
+function Places({ book, at }: { book: Book; at: ProductionFolio | null }) {
+    const production = book.production.id;
     // what stands in no row of its own is reached from the first
     const here = at === null ? PLACES[0] : PLACES.find(([, pages]) => pages.some(([page]) => page === at));
 
@@ -61,16 +63,19 @@ function Places({ production, at }: { production: number; at: ProductionFolio | 
             </p>
             {here !== undefined && here[1].length > 1 && (
                 <p className="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule py-1.5">
-                    {here[1].map(([page, name]) => (
-                        <Link
-                            key={page}
-                            href={to(page, { production })}
-                            aria-current={page === at ? 'page' : undefined}
-                            className={page === at ? 'font-semibold' : 'link'}
-                        >
-                            {name}
-                        </Link>
-                    ))}
+                    {here[1]
+                        // points are a course's matter
+                        .filter(([page]) => page !== 'gradebook' || book.production.kind === 'course')
+                        .map(([page, name]) => (
+                            <Link
+                                key={page}
+                                href={to(page, { production })}
+                                aria-current={page === at ? 'page' : undefined}
+                                className={page === at ? 'font-semibold' : 'link'}
+                            >
+                                {name}
+                            </Link>
+                        ))}
                 </p>
             )}
         </nav>
@@ -115,7 +120,7 @@ export function ProductionFolios({ book, at }: { book: Book; at: ProductionFolio
                     <Trans>Archived: it can be read, and nothing in it changed.</Trans>
                 </p>
             )}
-            {book.decides && <Places production={book.production.id} at={at} />}
+            {book.decides && <Places book={book} at={at} />}
             {!book.decides && book.practice > 0 && <OwnPlaces production={book.production.id} at={at} />}
         </>
     );

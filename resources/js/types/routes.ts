@@ -64,6 +64,17 @@ export const routes: Config = {
             methods: ['DELETE'],
             parameters: ['production', 'membership'],
         },
+        roster: { uri: 'productions/{production}/roster', methods: ['POST'], parameters: ['production'] },
+        'people.data': {
+            uri: 'productions/{production}/people/{membership}/data.zip',
+            methods: ['GET', 'HEAD'],
+            parameters: ['production', 'membership'],
+        },
+        'people.forget': {
+            uri: 'productions/{production}/people/{membership}/data',
+            methods: ['DELETE'],
+            parameters: ['production', 'membership'],
+        },
         'invitation.drop': {
             uri: 'productions/{production}/invitations/{invitation}',
             methods: ['DELETE'],
@@ -511,6 +522,9 @@ declare module 'ziggy-js' {
         'people.invite': readonly [{ name: 'production'; required: true }];
         'people.role': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
         'people.drop': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
+        roster: readonly [{ name: 'production'; required: true }];
+        'people.data': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
+        'people.forget': readonly [{ name: 'production'; required: true }, { name: 'membership'; required: true }];
         'invitation.drop': readonly [{ name: 'production'; required: true }, { name: 'invitation'; required: true }];
         history: readonly [{ name: 'production'; required: true }];
         'history.export': readonly [{ name: 'production'; required: true }, { name: 'format'; required: true }];

@@ -1175,7 +1175,16 @@ export interface PastCheck {
 
 export interface PeoplePage {
     book: Book;
-    members: { id: number; name: string; email: string; handle: string; role: Role; owes: number; isReader: boolean }[];
+    members: {
+        id: number;
+        name: string;
+        email: string;
+        handle: string;
+        number: string | null;
+        role: Role;
+        owes: number;
+        isReader: boolean;
+    }[];
     invited: { id: number; name: string; email: string; role: Role; until: string }[];
     /** those that fit its kind first */
     roles: Role[];
@@ -1369,6 +1378,13 @@ export interface RevisionsPage {
 }
 
 export type Role = 'coordinator' | 'instructor' | 'artist' | 'learner';
+
+export interface RosterRead {
+    people: { name: string; email: string; number: string; teaches: boolean; isHere: boolean }[];
+    classes: { id: string; title: string; people: number }[];
+    /** what was left out, and why */
+    notes: string[];
+}
 
 export type RowAction = 'make' | 'change' | 'same' | 'refuse';
 

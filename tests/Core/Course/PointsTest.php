@@ -74,7 +74,7 @@ final class PointsTest extends TestCase
         self::assertSame('60', Decimal::shown($points->earned()));
         self::assertSame('20', Decimal::shown($points->open()));
         self::assertSame('100', Decimal::shown($points->possible()));
-        self::assertSame('All lines', $points->lines[0]->label());
+        self::assertSame('All lines', $points->lines[0]->label);
         self::assertSame(['Frame rate'], $points->lines[0]->untold);
     }
 
@@ -85,7 +85,7 @@ final class PointsTest extends TestCase
             'lines' => ['naming.pattern' => 3, 'picture.pixel_aspect' => '2,5'],
         ]);
         $of = array_map(
-            static fn (PointLine $l): array => [$l->label(), Decimal::shown($l->earned), Decimal::shown($l->possible)],
+            static fn (PointLine $l): array => [$l->label, Decimal::shown($l->earned), Decimal::shown($l->possible)],
             $points->lines,
         );
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Board;
 
+use App\Actions\Courses\Standing;
 use App\Http\Downloads;
+use App\Models\Assignment;
 use App\Models\Deliverable;
 use App\Models\Production;
 use Illuminate\Http\Response as PlainResponse;
+use PlainLedger\Core\Course\Decimal;
 use PlainLedger\Core\Tabular\Csv;
 
 /** One line a deliverable, for a gradebook or a sheet of one’s own. */
@@ -18,13 +21,26 @@ final class ResultsController
         'percent', 'waived', 'first cause', 'says',
     ];
 
+    /** Of a course, behind the others. */
+    private const OF_COURSE = ['number', 'handed in', 'late', 'attempts', 'points', 'points of'];
+
     public function __invoke(Production $production): PlainResponse
     {
         $deliverables = $production->deliverables()->forBoard()->orderBy('code')->get();
+        $headings = self::HEADINGS;
         $rows = array_values($deliverables->map(self::row(...))->all());
+        if ($production->kind === 'course') {
+            $headings = [...$headings, ...self::OF_COURSE];
+            $deliverables->load('handIns.marks', 'extension', 'team');
+            $numbers = $production->memberships()->pluck('number', 'user_id');
+            foreach ($deliverables->values() as $at => $deliverable) {
+                $number = (string) $numbers->get($deliverable->owner_id ?? 0);
+                $rows[$at] = [...$rows[$at], $number, ...self::handedIn($deliverable)];
+            }
+        }
 
         return Downloads::file(
-            Csv::of([self::HEADINGS, ...$rows]),
+            Csv::of([$headings, ...$rows]),
             'text/csv; charset=utf-8',
             "{$production->code}-results.csv",
         );
@@ -46,6 +62,26 @@ final class ResultsController
             $newest?->updated_at->setTimezone($zone)->format('Y-m-d H:i') ?? '',
             $newest->verdict->value ?? 'not checked',
             ...self::result($newest->summary ?? null),
+        ];
+    }
+
+    /** @return list<string> when, how late, attempts, points, and of how many */
+    private static function handedIn(Deliverable $deliverable): array
+    {
+        $assignment = Assignment::of($deliverable->specification);
+        $standing = new Standing($deliverable, $assignment);
+        $handIn = $standing->countingHandIn();
+        // points beside names would say whose is whose
+        if ($handIn === null || $standing->counting === null || $assignment->hidesNames()) {
+            return ['', '', (string) count($standing->attempts), '', ''];
+        }
+
+        return [
+            $handIn->handed_at->setTimezone($deliverable->production->zone())->format('Y-m-d H:i'),
+            $standing->counting->lateness->isLate() ? $standing->counting->lateness->says() : '',
+            (string) count($standing->attempts),
+            $standing->points() ?? '',
+            Decimal::shown($standing->counting->points->possible()),
         ];
     }
 

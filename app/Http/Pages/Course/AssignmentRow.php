@@ -40,7 +40,9 @@ final readonly class AssignmentRow
         $this->who = $named->of($deliverable);
         $this->code = $named->isHidden() ? null : $deliverable->code;
         $this->due = $deliverable->due_at === null ? null : Moment::due($deliverable->due_at);
-        $this->extended = $deliverable->extension !== null;
+        // what is returned is granted another attempt, and told as that
+        $extension = $deliverable->extension;
+        $this->extended = $extension !== null && ($extension->due_at !== null || $extension->why !== '');
         $this->attempts = count($standing->attempts);
         $this->returned = $deliverable->handIns->last()?->returned_at !== null;
         $this->checked = $deliverable->newest !== null;

@@ -5,6 +5,7 @@ import { to } from '../../lib/route';
 import { useCarried } from '../../lib/useCarried';
 import { Field } from '../../parts/Field';
 import type { PeoplePage } from '../../types/views';
+import { Roster } from './Roster';
 
 /** Invites one person, or many from a list. */
 export function Invitation({ production, roles }: { production: number; roles: PeoplePage['roles'] }) {
@@ -22,6 +23,7 @@ export function Invitation({ production, roles }: { production: number; roles: P
 
     return (
         <form className="max-w-[720px]" onSubmit={submit}>
+            <Roster production={production} onRead={(people) => setData('people', people)} />
             <Field id="invite-role" label={t`As`} fault={form.errors.role}>
                 <select
                     id="invite-role"
@@ -38,7 +40,10 @@ export function Invitation({ production, roles }: { production: number; roles: P
                 id="invite-people"
                 label={t`Whom`}
                 fault={form.errors.people}
-                help={t`A line each: a name, an address, or both with a comma between. Empty: for anybody.`}
+                help={[
+                    t`A line each: a name, an address, or both with a comma between. Empty: for anybody.`,
+                    t`Behind # stands what another system calls them.`,
+                ].join(' ')}
             >
                 <textarea
                     id="invite-people"

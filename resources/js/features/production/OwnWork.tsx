@@ -34,7 +34,7 @@ function Next({ line }: { line: OwnLine }) {
     );
 }
 
-function Work({ line }: { line: OwnLine }) {
+function Work({ line, isCourse }: { line: OwnLine; isCourse: boolean }) {
     const of = { deliverable: line.id };
 
     return (
@@ -79,6 +79,11 @@ function Work({ line }: { line: OwnLine }) {
                         <Link href={to('frames', of)} className="btn btn-primary">
                             {line.verdict === 'balanced' ? t`See my files` : t`Check my files`}
                         </Link>
+                        {isCourse && (
+                            <Link href={to('hand-in', of)} className="btn">
+                                <Trans>Hand in</Trans>
+                            </Link>
+                        )}
                     </p>
                 </div>
                 {line.folders.map((folder) => (
@@ -96,11 +101,11 @@ function Work({ line }: { line: OwnLine }) {
 }
 
 /** What somebody owes: what is asked, what is next, and the way to hand it in. */
-export function OwnWork({ lines }: { lines: OwnLine[] }) {
+export function OwnWork({ lines, isCourse }: { lines: OwnLine[]; isCourse: boolean }) {
     return (
         <ul className="mt-2">
             {lines.map((line) => (
-                <Work key={line.id} line={line} />
+                <Work key={line.id} line={line} isCourse={isCourse} />
             ))}
         </ul>
     );

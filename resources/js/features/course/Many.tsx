@@ -1,0 +1,106 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { useState } from 'react';
+import { to } from '../../lib/route';
+import { useAction } from '../../lib/useAction';
+import { Fault } from '../../parts/Fault';
+import { Labelled } from '../../parts/Field';
+import type { AssignmentPage } from '../../types/views';
+
+/** Which of them are chosen with one press. */
+function Choices({ page: { rows }, onChoose }: { page: AssignmentPage; onChoose: (chosen: number[]) => void }) {
+    const sets: [string, number[]][] = [
+        [t`all`, rows.map(({ id }) => id)],
+        [t`nothing handed in`, rows.filter(({ counting }) => counting === null).map(({ id }) => id)],
+        [t`late`, rows.filter(({ counting }) => counting?.late != null).map(({ id }) => id)],
+        [
+            t`not balanced`,
+            rows.filter(({ counting }) => counting !== null && counting.verdict !== 'balanced').map(({ id }) => id),
+        ],
+        [t`none`, []],
+    ];
+
+    return (
+        <p className="flex flex-wrap gap-x-4 pt-3 text-[13px]">
+            <span className="aside">
+                <Trans>choose</Trans>
+            </span>
+            {sets.map(([name, ids]) => (
+                <button key={name} type="button" className="link" onClick={() => onChoose(ids)}>
+                    {name}
+                </button>
+            ))}
+        </p>
+    );
+}
+
+/** More time, or back for another attempt, for all that are chosen. */
+export function Many({
+    page,
+    chosen,
+    onChoose,
+}: {
+    page: AssignmentPage;
+    chosen: number[];
+    onChoose: (chosen: number[]) => void;
+}) {
+    const [due, setDue] = useState('');
+    const [why, setWhy] = useState('');
+    const action = useAction(t`That could not be done.`);
+    const send = (name: 'assignment.extend' | 'assignment.return') =>
+        action.send(
+            'post',
+            to(name, { specification: page.id }),
+            { ids: chosen, due: due === '' ? null : due, why, attempts: 0 },
+            { names: ['why', 'due', 'ids', 'refused'], done: () => onChoose([]) },
+        );
+
+    return (
+        <>
+            <Choices page={page} onChoose={onChoose} />
+            {chosen.length > 0 && (
+                <section
+                    className="mt-2 flex flex-wrap items-end gap-x-3 gap-y-2 border border-edge bg-paper px-3 py-2"
+                    aria-label={t`What is chosen`}
+                >
+                    <strong className="self-center">
+                        <Trans>{chosen.length} chosen</Trans>
+                    </strong>
+                    <Labelled label={t`due, ${page.form.zone}`}>
+                        <input
+                            type="datetime-local"
+                            className="input w-52!"
+                            value={due}
+                            onChange={(event) => setDue(event.target.value)}
+                        />
+                    </Labelled>
+                    <Labelled label={t`why`}>
+                        <input
+                            className="input w-60!"
+                            maxLength={400}
+                            value={why}
+                            onChange={(event) => setWhy(event.target.value)}
+                        />
+                    </Labelled>
+                    <button
+                        type="button"
+                        className="btn"
+                        disabled={action.busy || due === ''}
+                        onClick={() => send('assignment.extend')}
+                    >
+                        <Trans>Grant that time</Trans>
+                    </button>
+                    <button
+                        type="button"
+                        className="btn"
+                        disabled={action.busy || why.trim() === ''}
+                        onClick={() => send('assignment.return')}
+                    >
+                        <Trans>Return for another attempt</Trans>
+                    </button>
+                    <Fault says={action.fault} className="w-full" />
+                </section>
+            )}
+        </>
+    );
+}
