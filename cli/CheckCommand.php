@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
-use PlainLedger\Core\Checking\Rules\ChecksumsRule;
-use PlainLedger\Core\Checking\Rules\PixelRules;
-use PlainLedger\Core\Delivery\Delivery;
-use PlainLedger\Core\Delivery\PlaceListing;
-use PlainLedger\Core\Delivery\Scan;
-use PlainLedger\Core\Matching\MovieLook;
-use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Report\CsvReport;
@@ -18,7 +11,6 @@ use PlainLedger\Core\Report\JsonReport;
 use PlainLedger\Core\Report\JunitReport;
 use PlainLedger\Core\Report\ReportWriter;
 use PlainLedger\Core\Report\TextReport;
-use PlainLedger\Core\Specification\Specification;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -90,7 +82,7 @@ final class CheckCommand extends Command
             ? null
             : Inputs::scene($scenePath, $specification, $this->text($input, 'map'), $this->text($input, 'part'));
         $depth = $input->getOption('full') === true ? ScanDepth::Full : ScanDepth::Quick;
-        $delivery = $folder === null ? null : $this->scanned($specification, $spec, $folder, $depth, $jobs);
+        $delivery = $folder === null ? null : Inputs::delivery($specification, $spec, $folder, $depth, $jobs);
         $account = CheckReport::of($specification, $scene, $delivery);
         $output->write($writer->write($account), false, OutputInterface::OUTPUT_RAW);
 
@@ -123,26 +115,6 @@ final class CheckCommand extends Command
         }
 
         return [$spec, $scene, $folder];
-    }
-
-    private function scanned(
-        Specification $specification,
-        string $path,
-        string $folder,
-        ScanDepth $depth,
-        ParallelScan $jobs,
-    ): Delivery {
-        $listing = PlaceListing::of($folder);
-        $sampler = PixelRules::sampler($specification, Inputs::approved($specification, $path));
-        $scan = new Scan(
-            $listing,
-            Probe::standard(),
-            $depth,
-            $sampler,
-            ChecksumsRule::isAskedBy($specification),
-        );
-
-        return MovieLook::at($specification, $jobs->run($scan, $listing, time()), $listing, $sampler);
     }
 
     private function text(InputInterface $input, string $option): ?string

@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace PlainLedger\Cli;
 
+use PlainLedger\Core\Checking\Rules\ChecksumsRule;
+use PlainLedger\Core\Checking\Rules\PixelRules;
+use PlainLedger\Core\Delivery\Delivery;
+use PlainLedger\Core\Delivery\PlaceListing;
+use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Json\JsonRefused;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\ApprovedComparison;
 use PlainLedger\Core\Media\FileSource;
 use PlainLedger\Core\Media\Pixels;
+use PlainLedger\Core\Media\Probe;
+use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Media\TextFile;
 use PlainLedger\Core\Report\CheckDocument;
 use PlainLedger\Core\Scene\FieldMap;
@@ -101,6 +109,31 @@ final readonly class Inputs
                 str_starts_with($picture, '/') ? $picture : "{$folder}/{$picture}",
             ),
         );
+    }
+
+    /**
+     * What lies in a folder or an archive, scanned for all that is asked of it.
+     *
+     * @param  string  $path  of the specification, beside which approved pictures lie
+     */
+    public static function delivery(
+        Specification $specification,
+        string $path,
+        string $folder,
+        ScanDepth $depth,
+        ParallelScan $jobs,
+    ): Delivery {
+        $listing = PlaceListing::of($folder);
+        $sampler = PixelRules::sampler($specification, self::approved($specification, $path));
+        $scan = new Scan(
+            $listing,
+            Probe::standard(),
+            $depth,
+            $sampler,
+            ChecksumsRule::isAskedBy($specification),
+        );
+
+        return MovieLook::at($specification, $jobs->run($scan, $listing, time()), $listing, $sampler);
     }
 
     private static function standard(): string

@@ -44,6 +44,7 @@ final readonly class Program
         $application->add(new SealCommand);
         $application->add(new VerifyCommand);
         $application->add(new PracticeCommand);
+        $application->add(new CourseCommand);
         try {
             self::knows($application, $argv[1] ?? '');
 

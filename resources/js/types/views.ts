@@ -661,6 +661,8 @@ export interface HandInPage {
     needed: Needed;
     /** what would be handed in */
     check: { id: number; at: string; verdict: Verdict | null; scene: boolean; files: boolean } | null;
+    /** Whether a check of it has not come to its end yet. */
+    underWay: boolean;
     /** Why nothing can be handed in now. */
     obstacle: string | null;
     /** How late it would be now; null where it would be in time. */

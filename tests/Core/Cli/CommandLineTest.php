@@ -9,35 +9,19 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Submission\RecordKey;
 use PlainLedger\Core\Submission\SubmissionRecord;
+use Tests\Core\Support\RunsProgram;
 use Tests\Core\Support\Workbench;
 
 /** The console program as people and machines call it. */
 final class CommandLineTest extends TestCase
 {
+    use RunsProgram;
+
     private Workbench $bench;
 
     protected function setUp(): void
     {
         $this->bench = new Workbench;
-    }
-
-    /**
-     * @param  list<string>  $arguments
-     * @return array{int, string, string} exit code, output, errors
-     */
-    private function run_(array $arguments): array
-    {
-        $process = proc_open(
-            [PHP_BINARY, dirname(__DIR__, 3).'/bin/plain-ledger', ...$arguments],
-            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
-            $pipes,
-            $this->bench->folder,
-        );
-        self::assertIsResource($process);
-        $output = (string) stream_get_contents($pipes[1]);
-        $errors = (string) stream_get_contents($pipes[2]);
-
-        return [proc_close($process), $output, $errors];
     }
 
     /** @param  array<string, mixed>  $more */

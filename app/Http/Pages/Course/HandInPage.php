@@ -40,6 +40,9 @@ final readonly class HandInPage
     /** @var array{id: int, at: string, verdict: Verdict|null, scene: bool, files: bool}|null what would be handed in */
     public ?array $check;
 
+    /** Whether a check of it has not come to its end yet. */
+    public bool $underWay;
+
     /** Why nothing can be handed in now. */
     public ?string $obstacle;
 
@@ -84,6 +87,7 @@ final readonly class HandInPage
         $this->own = new OwnLine($deliverable);
         $this->needed = $standing->rules->needed;
         $this->check = $check === null ? null : self::checked($check);
+        $this->underWay = $deliverable->checks()->underWay()->exists();
         $this->obstacle = HandInCheck::obstacle($standing, $check, Carbon::now());
         $this->late = self::late($standing);
         $this->left = $standing->left();

@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { Link } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
+import { usePolling } from '../../lib/usePolling';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { Heading } from '../../parts/Heading';
@@ -120,8 +121,16 @@ function Button({ page }: { page: HandInPage }) {
 
 /** How it stands now, and handing it in. */
 export function HandingIn({ page }: { page: HandInPage }) {
-    const { check, obstacle, deliverable, needed, own, may } = page;
+    const { check, obstacle, deliverable, needed, own, may, underWay } = page;
     const of = { deliverable: deliverable.id };
+    usePolling(
+        async () => {
+            await new Promise<void>((done) => router.reload({ onFinish: () => done() }));
+
+            return 2000;
+        },
+        underWay ? 1000 : null,
+    );
 
     return (
         <section aria-labelledby="handing-in">
