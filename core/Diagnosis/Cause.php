@@ -12,6 +12,7 @@ final readonly class Cause
      * @param  list<CauseId>  $or  causes between which the facts do not decide
      * @param  string|null  $pass  the one pass of several that it concerns; null where it holds for all
      * @param  list<int>  $places  of the passes that it concerns; empty where there are none
+     * @param  string|null  $from  the part whose mistake it is, and which this part shows
      */
     public function __construct(
         public Finding $finding,
@@ -20,7 +21,23 @@ final readonly class Cause
         public array $or,
         public ?string $pass = null,
         public array $places = [],
+        public ?string $from = null,
     ) {}
+
+    /** What another part shows of a mistake that was made there. */
+    public function carriedFrom(self $origin): self
+    {
+        $more = "So it is with {$origin->part}, of which it is made.";
+        $finding = $this->finding->calledAs($origin->finding->id, $more);
+
+        return new self($finding, $this->part, $this->explains, $origin->or, null, $this->places, $origin->part);
+    }
+
+    /** Whether it is what another part shows of that one. */
+    public function isCarriedFrom(self $origin): bool
+    {
+        return $this->from === $origin->part && $this->finding->id === $origin->finding->id;
+    }
 
     /** What it says, with the pass it says it of. */
     public function says(): string

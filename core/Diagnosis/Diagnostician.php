@@ -86,11 +86,12 @@ final readonly class Diagnostician
             );
             $causes = [...$causes, ...$this->ofPart($own)];
         }
+        $causes = CarriedOver::in($causes, $check->lines);
         $catalogue = Catalogue::standard();
         $groups = Group::cases();
         $parts = array_flip(array_map(static fn (Subject $s): string => $s->part->name, $check->subjects));
         $weights = array_map(static fn (Cause $c): array => [
-            -count($c->explains), $parts[$c->part] ?? 0,
+            -self::reach($c, $causes), $parts[$c->part] ?? 0,
             min(
                 [
                     count($groups),
@@ -106,6 +107,19 @@ final readonly class Diagnostician
         array_multisort($weights, $causes);
 
         return $causes;
+    }
+
+    /**
+     * How many lines it explains, those included in which another part shows it.
+     *
+     * @param  list<Cause>  $causes
+     */
+    private static function reach(Cause $cause, array $causes): int
+    {
+        $carried = array_filter($causes, static fn (Cause $other): bool => $other->isCarriedFrom($cause));
+
+        return count($cause->explains)
+            + array_sum(array_map(static fn (Cause $other): int => count($other->explains), $carried));
     }
 
     /**

@@ -84,6 +84,14 @@ final readonly class Finding
         return new self($this->id, $this->side, $this->says, $this->evidence, $this->touches, $fixes, $this->standing);
     }
 
+    /** The same as another cause, with one sentence more. */
+    public function calledAs(CauseId $id, string $more): self
+    {
+        $says = "{$this->says} {$more}";
+
+        return new self($id, $this->side, $says, $this->evidence, $this->touches, $this->fixes, $this->standing);
+    }
+
     public function seenIn(Side $side): self
     {
         return new self($this->id, $side, $this->says, $this->evidence, $this->touches, $this->fixes, $this->standing);

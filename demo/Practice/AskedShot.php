@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PlainLedger\Demo\Practice;
 
+use PlainLedger\Core\Measure\Resolution;
 use Random\Randomizer;
 
 /** What is asked of the shot of an exercise. */
@@ -25,14 +26,21 @@ final readonly class AskedShot
 
     private const FIRST = 1001;
 
+    /** Where several passes are asked. */
+    public const PASSES = ['beauty', 'mist', 'shadow'];
+
+    /** Of the first picture of its movie, as frames since midnight and as it is asked: its number at 24 a second. */
+    public const TIMECODE = [self::FIRST, '00:00:41:17'];
+
+    /** @param  'frames'|'passes'|'movie'  $owes  frames alone, in several passes, or with a movie made from them */
     private function __construct(
         public string $code,
         public string $task,
         public string $camera,
-        public int $width,
-        public int $height,
+        public Resolution $size,
         public int $first,
         public int $last,
+        public string $owes = 'frames',
     ) {}
 
     public static function any(Randomizer $chance): self
@@ -44,22 +52,32 @@ final readonly class AskedShot
             $of(self::CODES).'_'.str_pad((string) (10 * $chance->getInt(1, 29)), 3, '0', STR_PAD_LEFT),
             $of(self::TASKS),
             $of(self::CAMERAS),
-            $width,
-            $height,
+            Resolution::of($width, $height),
             self::FIRST,
             self::FIRST + $chance->getInt(23, 35),
         );
     }
 
+    /** @param  'passes'|'movie'  $what */
+    public function owing(string $what): self
+    {
+        return new self($this->code, $this->task, $this->camera, $this->size, $this->first, $this->last, $what);
+    }
+
     /** The name that the scene writes, as it should be. */
     public function sceneName(): string
     {
-        return "{$this->code}_{$this->task}_v003.{frame:4}.{ext}";
+        return "{$this->code}_{$this->task}".($this->owes === 'passes' ? '_{pass}' : '').'_v003.{frame:4}.{ext}';
+    }
+
+    public function movieName(): string
+    {
+        return "{$this->code}_{$this->task}_v003.mp4";
     }
 
     public function size(): string
     {
-        return "{$this->width}x{$this->height}";
+        return "{$this->size->width}x{$this->size->height}";
     }
 
     public function range(): string
@@ -76,21 +94,35 @@ final readonly class AskedShot
     /** @return array<string, mixed> a `plain-ledger/specification` document */
     public function specification(string $title): array
     {
+        $frames = [
+            'picture.resolution' => $this->size(), 'picture.scale' => 100,
+            'time.rate' => '24', 'time.range' => $this->range(), 'time.step' => 1,
+            'time.extent' => 'listed', 'camera.name' => $this->camera, 'scene.saved' => 'yes',
+            'render.samples' => ['min' => 64], 'format.kind' => 'png', 'format.bit_depth' => 16,
+            'format.channels' => 'RGBA', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
+            'content.whole' => 'yes', 'content.black' => 'none', 'content.frozen' => 'none',
+            'delivery.extras' => 'none',
+        ];
+        if ($this->owes === 'passes') {
+            $frames['passes'] = self::PASSES;
+            $frames['naming.pattern'] = '{shot}_{task}_{pass}_v{version:3}.{frame:4}.{ext}';
+        }
+        $movie = [
+            'format.kind' => 'mp4', 'format.index' => 'first', 'time.rate' => '24',
+            'time.start_timecode' => self::TIMECODE[1], 'naming.pattern' => '{shot}_{task}_v{version:3}.{ext}',
+        ];
+
         return [
-            'format' => 'plain-ledger/specification', 'version' => 1, 'title' => $title, 'delivers' => 'frames',
+            'format' => 'plain-ledger/specification', 'version' => 1, 'title' => $title,
             'values' => ['shot' => $this->code, 'task' => $this->task, 'version' => 3],
-            'require' => [
-                'picture.resolution' => $this->size(), 'picture.scale' => 100,
-                'time.rate' => '24', 'time.range' => $this->range(), 'time.step' => 1,
-                'time.extent' => 'listed', 'camera.name' => $this->camera, 'scene.saved' => 'yes',
-                'render.samples' => ['min' => 64], 'format.kind' => 'png', 'format.bit_depth' => 16,
-                'format.channels' => 'RGBA', 'naming.pattern' => '{shot}_{task}_v{version:3}.{frame:4}.{ext}',
-                'content.whole' => 'yes', 'content.black' => 'none', 'content.frozen' => 'none',
-                'delivery.extras' => 'none',
-            ],
             'starting_values' => [
                 'picture.resolution' => [self::STARTING_SIZE], 'time.range' => [self::STARTING_RANGE],
             ],
-        ];
+        ] + ($this->owes === 'movie'
+            ? ['parts' => [
+                ['name' => 'frames', 'delivers' => 'frames', 'require' => $frames],
+                ['name' => 'movie', 'delivers' => 'movie', 'made_from' => 'frames', 'require' => $movie],
+            ]]
+            : ['delivers' => 'frames', 'require' => $frames]);
     }
 }

@@ -37,6 +37,13 @@ enum Blunder: string
     case FrozenFrames = 'frozen-frames';
     case CutShort = 'cut-short';
     case Leftovers = 'leftovers';
+    case PassMissing = 'pass-missing';
+    case PassShort = 'pass-short';
+    case MovieShort = 'movie-short';
+    case IndexLast = 'index-last';
+    case NoStartTimecode = 'no-start-timecode';
+    case VariableRate = 'variable-rate';
+    case TurnedByMetadata = 'turned-by-metadata';
 
     /** Two of one kind would hide each other, or make a third. */
     public function kind(): string
@@ -50,7 +57,16 @@ enum Blunder: string
             self::TooManyDigits, self::SeparatorDiffers, self::WrongVersion, self::CaseDiffers,
             self::ValueMisspelled => 'naming',
             self::BlackFrames, self::FrozenFrames, self::CutShort, self::Leftovers => 'content',
+            self::PassMissing, self::PassShort => 'passes',
+            self::MovieShort, self::IndexLast, self::NoStartTimecode, self::VariableRate,
+            self::TurnedByMetadata => 'movie',
         };
+    }
+
+    /** Whether it takes a shot that owes passes, or a movie. */
+    public function owesMore(): bool
+    {
+        return in_array($this->kind(), ['passes', 'movie'], true);
     }
 
     /**
@@ -71,8 +87,9 @@ enum Blunder: string
         $chosen = [];
         foreach ($chance->shuffleArray(self::cases()) as $one) {
             // of two that concern frames one may be about frames that the other leaves out
-            $kind = $one->kind() === 'content' ? 'time' : $one->kind();
-            if (count($chosen) < (int) $number) {
+            $kind = in_array($one->kind(), ['content', 'passes', 'movie'], true) ? 'time' : $one->kind();
+            // a movie on its side may show frames that lie on theirs upright
+            if (count($chosen) < (int) $number && $one !== self::TurnedByMetadata) {
                 $chosen[$kind] ??= $one;
             }
         }
@@ -91,18 +108,20 @@ enum Blunder: string
                 ? ['format.bit_depth' => 8]
                 : ['format.channels' => 'RGB']),
             'naming' => $shot->named($this->name($shot)),
+            'passes' => $this->passes($shot, $chance),
+            'movie' => $shot->withMovie($this->movie($chance)),
             default => $this->content($shot, $chance),
         };
     }
 
     private function picture(PracticeShot $shot): PracticeShot
     {
-        $asked = $shot->asked;
+        [$width, $height] = [$shot->asked->size->width, $shot->asked->size->height];
 
         return match ($this) {
             self::ScaleBelowFull => $shot->with(['picture.scale' => 50]),
-            self::SidesSwapped => $shot->with(['picture.resolution' => "{$asked->height}x{$asked->width}"]),
-            self::WrongShape => $shot->with(['picture.resolution' => $asked->width.'x'.($asked->height + 12)]),
+            self::SidesSwapped => $shot->with(['picture.resolution' => "{$height}x{$width}"]),
+            self::WrongShape => $shot->with(['picture.resolution' => $width.'x'.($height + 12)]),
             default => $shot->with(['picture.resolution' => AskedShot::STARTING_SIZE]),
         };
     }
@@ -150,6 +169,28 @@ enum Blunder: string
             self::WrongVersion => str_replace('_v003', '_v002', $right),
             self::CaseDiffers => str_replace($task, ucfirst($task), $right),
             default => str_replace($task, substr($task, 0, -2).strrev(substr($task, -2)), $right),
+        };
+    }
+
+    private function passes(PracticeShot $shot, Randomizer $chance): PracticeShot
+    {
+        $some = $chance->getInt($shot->asked->first + 6, $shot->asked->last - 6);
+
+        return $shot->inPasses($this === self::PassMissing
+            ? ['mist' => FrameRange::none()]
+            : ['shadow' => FrameRange::of($shot->asked->first + 2, $some)]);
+    }
+
+    private function movie(Randomizer $chance): MadeMovie
+    {
+        return match ($this) {
+            self::MovieShort => new MadeMovie(leftOut: $chance->getInt(3, 6)),
+            self::IndexLast => new MadeMovie(indexFirst: false),
+            self::NoStartTimecode => new MadeMovie(hasTimecode: false),
+            self::VariableRate => new MadeMovie(
+                held: [$chance->getInt(3, 8) => 1, $chance->getInt(10, 15) => 2],
+            ),
+            default => new MadeMovie(rotation: 90),
         };
     }
 

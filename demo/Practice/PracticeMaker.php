@@ -8,13 +8,13 @@ use PlainLedger\Core\Checking\Rules\PixelRules;
 use PlainLedger\Core\Delivery\FolderListing;
 use PlainLedger\Core\Delivery\Scan;
 use PlainLedger\Core\Json\JsonDocument;
+use PlainLedger\Core\Matching\MovieLook;
 use PlainLedger\Core\Media\Probe;
 use PlainLedger\Core\Media\ScanDepth;
 use PlainLedger\Core\Practice\PracticeTruth;
 use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Core\Specification\Specification;
-use PlainLedger\Demo\StandInRenderer;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -24,9 +24,6 @@ use Random\Randomizer;
  */
 final readonly class PracticeMaker
 {
-    /** Seconds since 1970: long enough ago that nothing is still on its way. */
-    private const FINISHED = 1_761_998_400;
-
     private const TRIES = 12;
 
     /**
@@ -46,7 +43,9 @@ final readonly class PracticeMaker
             if (array_diff($wanted, array_keys($truth->causes)) === [] && ($wanted !== [] || $truth->balances())) {
                 return $truth;
             }
-            self::clear($folder);
+            if (getenv('DBG')) {
+                echo implode(',', array_keys($truth->causes)),'; ';
+            } self::clear($folder);
         }
         throw PracticeRefused::because(
             implode(', ', array_column($blunders, 'value')),
@@ -62,14 +61,12 @@ final readonly class PracticeMaker
             JsonDocument::parse($read('specification.json'), 'specification.json', Specification::FORMAT),
         );
         $scene = (new SceneJson)->read($read('scene.json'), 'scene.json');
-        $scan = new Scan(
-            FolderListing::of("{$folder}/files"),
-            Probe::standard(),
-            ScanDepth::Full,
-            PixelRules::sampler($specification),
-        );
+        $listing = FolderListing::of("{$folder}/files");
+        $sampler = PixelRules::sampler($specification);
+        $scan = new Scan($listing, Probe::standard(), ScanDepth::Full, $sampler);
+        $delivery = MovieLook::at($specification, $scan->run(time()), $listing, $sampler);
 
-        return PracticeTruth::of(CheckReport::of($specification, $scene, $scan->run(time()))->toArray());
+        return PracticeTruth::of(CheckReport::of($specification, $scene, $delivery)->toArray());
     }
 
     /** @param  list<Blunder>  $blunders */
@@ -77,6 +74,8 @@ final readonly class PracticeMaker
     {
         $chance = new Randomizer(new Mt19937(crc32($word)));
         $shot = PracticeShot::any($chance);
+        // what is owed besides frames changes what a name should be, so that comes first
+        usort($blunders, static fn (Blunder $a, Blunder $b): int => $b->owesMore() <=> $a->owesMore());
         foreach ($blunders as $blunder) {
             $shot = $blunder->befall($shot, $chance);
         }
@@ -91,11 +90,7 @@ final readonly class PracticeMaker
         file_put_contents("{$folder}/specification.json", "{$specification}\n");
         $scene = json_encode($shot->scene(), $flags)."\n";
         file_put_contents("{$folder}/scene.json", $scene);
-        (new StandInRenderer(self::FINISHED))->render(
-            (new SceneJson)->read($scene, 'scene.json'),
-            "{$folder}/files",
-            $shot->mistakes(),
-        );
+        $shot->renderInto("{$folder}/files");
     }
 
     private static function clear(string $folder): void

@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace PlainLedger\Demo\Practice;
 
 use PlainLedger\Core\Measure\FrameRange;
+use PlainLedger\Core\Scene\Readers\SceneJson;
 use PlainLedger\Demo\Mistakes;
 use PlainLedger\Demo\SpoiltFrames;
+use PlainLedger\Demo\StandInRenderer;
 use Random\Randomizer;
 
 /** A shot of an exercise: what is asked of it, what its scene is set to otherwise, and what its render came to. */
 final readonly class PracticeShot
 {
+    /** Seconds since 1970: long enough ago that nothing is still on its way. */
+    private const FINISHED = 1_761_998_400;
+
     /**
      * @param  array<string, mixed>  $settings  what the scene is set to otherwise than asked
      * @param  array<string, string>  $strays  files laid beside, by name
+     * @param  array<string, FrameRange>|MadeMovie  $besides  what was rendered of single passes, by name; or the movie
+     *   that was made
      */
     private function __construct(
         public AskedShot $asked,
@@ -23,6 +30,7 @@ final readonly class PracticeShot
         private SpoiltFrames $spoilt = new SpoiltFrames,
         private array $strays = [],
         private bool $isSaved = true,
+        private array|MadeMovie $besides = [],
     ) {}
 
     /** One in which nothing is wrong yet. */
@@ -69,12 +77,41 @@ final readonly class PracticeShot
         return $this->changed(['isSaved' => false]);
     }
 
-    public function mistakes(): Mistakes
+    /** @param  array<string, FrameRange>  $rendered  what was rendered of single passes, where it is not all */
+    public function inPasses(array $rendered): self
     {
-        return new Mistakes(render: $this->rendered, spoilt: $this->spoilt, strays: $this->strays);
+        return $this->changed(['asked' => $this->asked->owing('passes'), 'besides' => $rendered]);
     }
 
-    /** @return array<string, mixed> a `plain-ledger/scene` document */
+    public function withMovie(MadeMovie $movie): self
+    {
+        return $this->changed(['asked' => $this->asked->owing('movie'), 'besides' => $movie]);
+    }
+
+    /** What comes into a folder: a render a pass, and a movie of it. */
+    public function renderInto(string $folder): void
+    {
+        $renderer = new StandInRenderer(self::FINISHED);
+        $scene = $this->scene();
+        foreach ($this->asked->owes === 'passes' ? AskedShot::PASSES : [''] as $pass) {
+            $name = str_replace('{pass}', $pass, (string) $scene['settings']['naming.pattern']);
+            $told = ['settings' => ['naming.pattern' => $name] + $scene['settings']] + $scene;
+            $rendered = is_array($this->besides) ? $this->besides[$pass] ?? $this->rendered : $this->rendered;
+            if ($rendered === null || ! $rendered->isEmpty()) {
+                $renderer->render(
+                    (new SceneJson)->read(json_encode($told, JSON_THROW_ON_ERROR), 'scene.json'),
+                    $folder,
+                    new Mistakes(render: $rendered, spoilt: $this->spoilt, strays: $this->strays),
+                );
+            }
+        }
+        if ($this->besides instanceof MadeMovie) {
+            $this->besides->write($folder, $this->asked->movieName(), self::FINISHED);
+        }
+    }
+
+    /** @return array{format: string, version: int, scene: array<string, mixed>, settings: array<string, mixed>} a
+     *   `plain-ledger/scene` document */
     public function scene(): array
     {
         return [
@@ -90,7 +127,10 @@ final readonly class PracticeShot
                 'camera.all' => $this->asked->cameras(), 'render.samples' => 128,
                 'format.kind' => 'png', 'format.bit_depth' => 16, 'format.channels' => 'RGBA',
                 'naming.pattern' => $this->asked->sceneName(),
-            ],
+            ] + ($this->asked->owes === 'passes' ? ['passes' => array_map(
+                static fn (string $pass): array => ['name' => $pass, 'saved' => true],
+                AskedShot::PASSES,
+            )] : []),
         ];
     }
 

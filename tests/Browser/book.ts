@@ -34,6 +34,9 @@ export async function signIn(page: Page, email = 'odile@harbour.example'): Promi
 }
 
 async function isStillSignedIn(page: Page, kept: Cookies): Promise<boolean> {
+    // an answer to whoever was here before would bring their cookie back
+    await page.goto('about:blank');
+    await page.context().clearCookies();
     await page.context().addCookies(kept);
     await page.goto('/');
 

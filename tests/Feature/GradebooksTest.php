@@ -65,6 +65,29 @@ final class GradebooksTest extends CourseTestCase
         self::assertSame(['number', 2], [$ids['columns']['by'], $ids['filled']]);
     }
 
+    public function test_results_of_a_course_have_points_in_them(): void
+    {
+        $before = now()->subHour()->setTimezone('Europe/Berlin')->format('Y-m-d\TH:i');
+        $this->judged(['late' => ['percent' => 10]], $before);
+        $this->handIn($this->deliverable, $this->artist);
+        $this->member($this->artist)->update(['number' => '=4711']);
+        $csv = (string) $this->actingAs($this->coordinator)
+            ->get("/productions/{$this->production->id}/results.csv")->assertOk()->getContent();
+        $rows = array_map(static fn (string $row): array => str_getcsv($row, escape: ''), explode("\r\n", trim($csv)));
+        $of = array_combine($rows[0], $rows[1]);
+
+        self::assertSame(['artist', "'=4711", '90', '100', '1'], [
+            $of['learner'], $of['number'], $of['points'], $of['points of'], $of['attempts'],
+        ]);
+        self::assertStringContainsString('1st day: 10 % off', $of['late']);
+        $other = array_combine($rows[0], $rows[2]);
+        self::assertSame(['other', '', '0'], [$other['learner'], $other['points'], $other['attempts']]);
+        // points beside names would say whose is whose
+        $this->judged([], null, true);
+        $csv = (string) $this->get("/productions/{$this->production->id}/results.csv")->getContent();
+        self::assertStringNotContainsString(',100,100', $csv);
+    }
+
     public function test_what_is_no_gradebook_is_told(): void
     {
         $this->actingAs($this->coordinator);

@@ -30,7 +30,7 @@ final class PointsTest extends TestCase
 {
     private static function line(string $id, Mark $mark, Level $level = Level::Must, ?string $pass = null): GradedLine
     {
-        $group = Catalogue::standard()->find($id)?->group ?? self::fail("{$id} is no requirement");
+        $group = Catalogue::standard()->find($id)->group ?? self::fail("{$id} is no requirement");
 
         return new GradedLine($id, $group, 'frames', $pass, $level, $mark);
     }

@@ -185,6 +185,39 @@ final class PracticeTest extends TestCase
         Blunder::some('5', 'x');
     }
 
+    public function test_passes_and_movies_are_owed_and_come(): void
+    {
+        $made = static function (Blunder ...$blunders): array {
+            $bench = new Workbench;
+            (new PracticeMaker)->make('x', array_values($blunders), 'wren', $bench->folder);
+            $names = array_map(basename(...), glob("{$bench->folder}/files/*") ?: []);
+            $asked = json_decode((string) file_get_contents("{$bench->folder}/specification.json"), true);
+
+            return [$names, $asked];
+        };
+        [$names, $asked] = $made(Blunder::PassShort, Blunder::CaseDiffers);
+        self::assertSame(['beauty', 'mist', 'shadow'], $asked['require']['passes']);
+        $of = static fn (string $pass): int => count(preg_grep("~_{$pass}_v003~", $names) ?: []);
+        self::assertSame($of('beauty'), $of('mist'));
+        self::assertLessThan($of('beauty'), $of('shadow'));
+        [$names] = $made(Blunder::PassMissing);
+        self::assertSame([], preg_grep('~mist~', $names));
+
+        [$names, $asked] = $made(Blunder::NoStartTimecode);
+        self::assertSame(['frames', 'movie'], array_column($asked['parts'], 'name'));
+        self::assertCount(1, preg_grep('~_v003\.mp4$~', $names) ?: []);
+        // the timecode that is asked is the first frame's
+        self::assertSame('00:00:41:17', $asked['parts'][1]['require']['time.start_timecode']);
+        self::assertSame(1001, (41 * 24) + 17);
+        foreach ([Blunder::IndexLast, Blunder::VariableRate, Blunder::MovieShort] as $blunder) {
+            // beside what happened to its frames each is told, and nothing else
+            $bench = new Workbench;
+            $truth = (new PracticeMaker)->make('x', [Blunder::RenderStopped, $blunder], 'w2', $bench->folder);
+            self::assertContains('render-stopped', array_keys($truth->causes));
+            self::assertNotContains('frames-in-wrong-order', array_keys($truth->causes));
+        }
+    }
+
     public function test_mistakes_that_hide_each_other_are_refused(): void
     {
         $this->expectExceptionMessage(
