@@ -6,6 +6,8 @@ namespace App\Http;
 
 use App\Actions\Checks\CheckReporting;
 use App\Http\Pages\Submission\Standing;
+use App\Models\LinkKind;
+use App\Models\SheetLink;
 use App\Models\Submission;
 use App\Processes\SheetProcess;
 use Illuminate\Http\Response as PlainResponse;
@@ -25,8 +27,10 @@ final readonly class WrittenRecord
     {
         $name = "{$submission->deliverable->code}-submission-{$submission->number}.{$format}";
         $standing = Standing::inWords($submission);
+        // on paper, a link that is open is a code too
+        $link = $format === 'pdf' ? self::openLink($submission) : '';
         $html = static fn (int $size = 95): string => (
-            new RecordHtml($standing, $size / 10 .'pt')
+            new RecordHtml($standing, $size / 10 .'pt', $link)
         )->write($submission->signedRecord());
         $algorithm = SumAlgorithm::tryFrom($format);
 
@@ -40,6 +44,15 @@ final readonly class WrittenRecord
             $algorithm !== null => self::sums($submission, $algorithm, $name),
             default => abort(404),
         };
+    }
+
+    /** Whoever may open the record in full may hand its link on. */
+    private static function openLink(Submission $submission): string
+    {
+        $links = SheetLink::query()->where('submission_id', $submission->id)->where('kind', LinkKind::Record);
+        $open = $links->latest('id')->get()->first(static fn (SheetLink $link): bool => $link->isOpen());
+
+        return $open === null ? '' : url($open->path());
     }
 
     private static function report(Submission $submission, ReportWriter $as, string $type, string $name): PlainResponse

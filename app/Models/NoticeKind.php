@@ -11,6 +11,7 @@ enum NoticeKind: string
     case HandedIn = 'handed-in';
     case AskedOtherwise = 'asked-otherwise';
     case Accepted = 'accepted';
+    case SignedOff = 'signed-off';
     case Due = 'due';
     case Message = 'message';
 
@@ -21,6 +22,7 @@ enum NoticeKind: string
             self::HandedIn => 'somebody has brought something in where I decide',
             self::AskedOtherwise => 'something else is asked of what I owe',
             self::Accepted => 'a line of what I owe is accepted as it is',
+            self::SignedOff => 'what I owe is signed off, or a sign-off of it taken back',
             self::Due => 'something I owe is due within a day, and does not balance',
             self::Message => 'somebody has written to me',
         };

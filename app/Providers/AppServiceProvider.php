@@ -10,6 +10,7 @@ use App\Audit\Recordings;
 use App\Database\ImmediateConnector;
 use App\Models\CheckEnded;
 use App\Models\User;
+use App\Notices\OnAct;
 use App\Notices\OnChange;
 use App\Notices\OnCheck;
 use App\Queue\Waiting;
@@ -62,6 +63,7 @@ final class AppServiceProvider extends ServiceProvider
         OnChange::begin();
         Announce::begin();
         Event::listen(CheckEnded::class, OnCheck::class);
+        OnAct::begin();
         Gate::define('administer', static fn (User $user): bool => $user->is_administrator);
         Sanctum::authenticateAccessTokensUsing(static function (PersonalAccessToken $token, bool $isValid): bool {
             $holder = $token->tokenable;

@@ -7,6 +7,7 @@ namespace App\Webhooks;
 use App\Models\Change;
 use App\Models\CheckEnded;
 use App\Models\Deliverable;
+use App\Models\HistoryEntry;
 use App\Models\Production;
 use App\Models\Waiver;
 use App\Models\Webhook;
@@ -21,6 +22,7 @@ final readonly class Announce
     public static function begin(): void
     {
         Event::listen(CheckEnded::class, self::checked(...));
+        HistoryEntry::created(self::act(...));
         Deliverable::created(static fn (Deliverable $d) => self::event(
             WebhookEvent::DeliverableAdded,
             $d->production_id,
@@ -47,6 +49,23 @@ final readonly class Announce
                     : self::deliverable(Deliverable::query()->findOrFail($w->deliverable_id)),
             ],
         ));
+    }
+
+    /** What is written into the chain of a deliverable, as far as others elsewhere want to know of it. */
+    private static function act(HistoryEntry $entry): void
+    {
+        $event = match ($entry->act) {
+            'signed off' => WebhookEvent::SubmissionSigned,
+            'withdrew' => WebhookEvent::SubmissionWithdrawn,
+            'handed in' => WebhookEvent::HandedIn,
+            default => null,
+        };
+        $deliverable = $event === null ? null : Deliverable::query()->find($entry->deliverable_id);
+        if ($event !== null && $deliverable !== null) {
+            self::event($event, $deliverable->production_id, static fn (): array => [
+                'deliverable' => self::deliverable($deliverable), 'by' => $entry->who, 'about' => $entry->facts,
+            ]);
+        }
     }
 
     public static function test(Webhook $hook): void

@@ -11,5 +11,8 @@ enum WebhookEvent: string
     case DeliverableAdded = 'deliverable.added';
     case RequirementChanged = 'requirement.changed';
     case LineAccepted = 'line.accepted';
+    case SubmissionSigned = 'submission.signed';
+    case SubmissionWithdrawn = 'submission.withdrawn';
+    case HandedIn = 'work.handed-in';
     case Test = 'test';
 }

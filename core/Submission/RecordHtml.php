@@ -18,8 +18,13 @@ final readonly class RecordHtml
     /**
      * @param  string  $standing  what became of it since; empty where it stands as it was signed
      * @param  string  $size  of the letters, as CSS has it
+     * @param  string  $link  an address that opens it with no sign-in; empty where there is none
      */
-    public function __construct(private string $standing = '', private string $size = '9.5pt') {}
+    public function __construct(
+        private string $standing = '',
+        private string $size = '9.5pt',
+        private string $link = '',
+    ) {}
 
     public function write(SubmissionRecord $record): string
     {
@@ -58,7 +63,9 @@ thead th { font-style: italic; color: #58615f; border-bottom: 0.8px solid #20282
 td.mono, .mono { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; font-size: 0.85em; }
 .standing { color: #a8261d; border: 1px solid #a8261d; padding: 1mm 2mm; }
 .aside { font-style: italic; color: #58615f; }
-.signature { margin-top: 1.2em; border: 0.8px solid #20282b; padding: 2mm 3mm; page-break-inside: avoid; }
+.signature { margin-top: 1.2em; border: 0.8px solid #20282b; padding: 2mm 3mm; page-break-inside: avoid;
+  min-height: 32mm; }
+.code { float: right; width: 32mm; height: 32mm; margin-left: 3mm; }
 @media screen { body { padding: 4mm; } }
 @media print { body { background: none; } }
 CSS;
@@ -190,10 +197,21 @@ CSS;
     {
         $signature = self::text($record->data, 'signature');
 
-        return '<div class="signature"><p style="margin:0">Signed by the installation’s key (Ed25519) '
+        return '<div class="signature">'.$this->code().'<p style="margin:0">Signed by the installation’s key (Ed25519) '
             .'<span class="mono">'.self::e(RecordKey::fingerprint($record->key())).'</span></p><p class="mono" '
             .'style="margin:1mm 0">'.self::e($signature).'</p><p class="aside" style="margin:0">To be proved with '
             .'nothing running: bin/plain-ledger verify --record RECORD.json --files DIR</p></div>';
+    }
+
+    /** The address as a code that a telephone reads. */
+    private function code(): string
+    {
+        $code = $this->link === '' ? null : QrCode::of($this->link);
+
+        return $code === null
+            ? ''
+            : '<img class="code" alt="'.self::e($this->link).'" src="data:image/svg+xml;base64,'
+                .base64_encode($code->svg()).'">';
     }
 
     /** @param  array<string, mixed>  $data */

@@ -34,6 +34,11 @@ final class CoursesTest extends CourseTestCase
         self::assertNull($page['left']);
         // the chain knows of it
         self::assertContains('handed in', HistoryEntry::query()->pluck('act')->all());
+        // and so do those who decide
+        self::assertContains(
+            'TC_010 is handed in by Artist, attempt 1',
+            Notice::query()->where('user_id', $this->coordinator->id)->pluck('says')->all(),
+        );
         $board = $this->board();
         $own = array_values(array_filter($board['rows'], static fn (array $row): bool => $row['code'] === 'TC_010'))[0];
         self::assertSame('100', $own['counting']['points']);

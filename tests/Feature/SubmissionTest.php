@@ -13,9 +13,11 @@ use App\Actions\Submissions\SubmissionRefused;
 use App\Audit\Chain;
 use App\Models\Check;
 use App\Models\HistoryEntry;
+use App\Models\Notice;
 use App\Models\SheetLink;
 use App\Models\Submission;
 use App\Models\SubmissionState;
+use App\Models\Webhook;
 use App\Security\RecordKeys;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -57,6 +59,40 @@ final class SubmissionTest extends LedgerTestCase
             ->assertRedirect();
 
         return Submission::query()->latest('id')->first();
+    }
+
+    public function test_on_paper_an_open_link_is_a_code(): void
+    {
+        $submission = $this->sign($this->check());
+        $url = "/submissions/{$submission?->id}/record.pdf";
+        $without = strlen((string) $this->get($url)->getContent());
+        $this->post("/submissions/{$submission?->id}/links", ['days' => 3])->assertSessionHasNoErrors();
+        $with = strlen((string) $this->get($url)->getContent());
+        self::assertGreaterThan($without + 1000, $with);
+        SheetLink::query()->update(['revoked_at' => now()]);
+        self::assertLessThan($with - 1000, strlen((string) $this->get($url)->getContent()));
+    }
+
+    public function test_others_are_told_of_it(): void
+    {
+        $hook = Webhook::query()->create([
+            'production_id' => $this->production->id, 'url' => 'https://127.0.0.1/', 'secret' => 's',
+            'events' => ['submission.signed', 'submission.withdrawn'],
+        ]);
+        $first = $this->sign($this->check());
+        $this->post("/submissions/{$first?->id}/withdraw", ['why' => 'another slate']);
+
+        $told = Notice::query()->where('user_id', $this->artist->id)->where('kind', 'signed-off')->pluck('says')->all();
+        // of the same page what comes later stands for what came before it and was not read
+        self::assertSame(['TC_010 is not signed off any more: another slate'], $told);
+        $own = Notice::query()->where('user_id', $this->coordinator->id)->where('kind', 'signed-off');
+        self::assertSame(0, $own->count());
+        $read = static fn (string $body): array => json_decode($body, true);
+        $calls = $hook->calls()->orderBy('id')->pluck('body')->map($read);
+        self::assertSame(['submission.signed', 'submission.withdrawn'], $calls->pluck('event')->all());
+        self::assertSame([1, 'another slate'], [
+            $calls[0]['about']['submission'], $calls[1]['about']['why'],
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -1101,7 +1101,7 @@ export interface News {
     underWay: number[];
 }
 
-export type NoticeKind = 'checked' | 'handed-in' | 'asked-otherwise' | 'accepted' | 'due' | 'message';
+export type NoticeKind = 'checked' | 'handed-in' | 'asked-otherwise' | 'accepted' | 'signed-off' | 'due' | 'message';
 
 export interface NoticesPage {
     notices: { id: number; says: string; url: string; at: string; production: string; isNew: boolean }[];
