@@ -51,7 +51,10 @@ foreach ([...$asked, ...$asked] as [$deliverable, $check, $token]) {
     $handle = curl_init("{$base}/api/v1/deliverables/{$deliverable}/hand-in");
     curl_setopt_array($handle, [
         CURLOPT_POST => true, CURLOPT_POSTFIELDS => json_encode(['check' => $check]), CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_HTTPHEADER => ["Authorization: Bearer {$token}", 'Content-Type: application/json', 'Accept: application/json'],
+        CURLOPT_HTTPHEADER => [
+            "Authorization: Bearer {$token}", 'Content-Type: application/json',
+            'Accept: application/json',
+        ],
     ]);
     curl_multi_add_handle($many, $handle);
     $handles[] = $handle;
@@ -66,9 +69,10 @@ $codes = array_count_values(array_map(static fn ($h): int => curl_getinfo($h, CU
 $slowest = max(array_map(static fn ($h): float => curl_getinfo($h, CURLINFO_TOTAL_TIME), $handles));
 $ids = array_column($asked, 0);
 $kept = HandIn::query()->whereIn('deliverable_id', $ids)->get();
-$late = $kept->filter(static fn (HandIn $h): bool => $h->handed_at->diffInSeconds($kept->min('handed_at'), true) > $took);
+$first = $kept->min('handed_at');
+$late = $kept->filter(static fn (HandIn $h): bool => $h->handed_at->diffInSeconds($first, true) > $took);
 printf(
-    "%d asked in %.1f s, the slowest took %.1f s; answered %s\n%d learners, %d hand-ins, %d of them with another time\n",
+    "%d asked in %.1f s, the slowest took %.1f s; answered %s\n%d learners, %d hand-ins, %d of another time\n",
     count($handles),
     $took,
     $slowest,

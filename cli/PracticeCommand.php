@@ -9,7 +9,9 @@ use PlainLedger\Core\Media\TextFile;
 use PlainLedger\Core\Practice\MarkedPoint;
 use PlainLedger\Core\Practice\Marking;
 use PlainLedger\Core\Practice\PracticeAnswer;
+use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Demo\Practice\Blunder;
+use PlainLedger\Demo\Practice\Brief;
 use PlainLedger\Demo\Practice\Exercise;
 use PlainLedger\Demo\Practice\PracticeMaker;
 use PlainLedger\Demo\Practice\PracticeRefused;
@@ -35,6 +37,8 @@ final class PracticeCommand extends Command
         $this->addArgument('what', InputArgument::REQUIRED, 'list, make or mark')
             ->addOption('exercise', null, InputOption::VALUE_REQUIRED, 'make: its number; mark: its folder')
             ->addOption('mistakes', null, InputOption::VALUE_REQUIRED, 'make: causes instead of a number, by commas')
+            ->addOption('brief', null, InputOption::VALUE_NONE, 'make: a job in words, to write a specification for')
+            ->addOption('specification', null, InputOption::VALUE_REQUIRED, 'mark: what was written for a brief')
             ->addOption('difficulty', null, InputOption::VALUE_REQUIRED, 'make: so many mistakes, whichever')
             ->addOption('for', null, InputOption::VALUE_REQUIRED, 'make: whose it is; each gets another one', 'anybody')
             ->addOption('into', null, InputOption::VALUE_REQUIRED, 'make: a folder that is not there yet')
@@ -50,6 +54,8 @@ final class PracticeCommand extends Command
                   bin/plain-ledger practice make --mistakes scale-below-full,cut-short --into mine
                   bin/plain-ledger practice make --difficulty 3 --for wren --into hard
                   bin/plain-ledger practice mark --exercise wren-7 --answer wren-7/answer.json
+                  bin/plain-ledger practice make --brief --for wren --into job
+                  bin/plain-ledger practice mark --exercise job --specification job/specification.json
 
                 Exit code of mark: 0 all right, 1 not all, 3 the input could not be used.
                 HELP);
@@ -80,11 +86,15 @@ final class PracticeCommand extends Command
         $into = $this->text($input, 'into')
             ?? throw new InvalidOptionException('--into is needed: a folder that is not there yet.');
         $word = (string) $this->text($input, 'for');
-        [$title, $blunders] = $this->chosen($input, $word);
+        $isBrief = $input->getOption('brief') === true;
+        [$title, $blunders] = $isBrief ? ['', []] : $this->chosen($input, $word);
         if (file_exists($into) || ! @mkdir($into, 0o775, true)) {
             throw PracticeRefused::because($into, file_exists($into)
                 ? 'is there already, and nothing is written over'
                 : 'could not be made: permission is missing');
+        }
+        if ($isBrief) {
+            return $this->describe($word, $into, $output);
         }
         (new PracticeMaker)->make($title, $blunders, "{$word}/{$title}", $into);
         $blank = json_encode(self::ANSWER, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
@@ -93,6 +103,39 @@ final class PracticeCommand extends Command
         $output->writeln("bin/plain-ledger practice mark --exercise {$into} --answer {$into}/answer.json");
 
         return 0;
+    }
+
+    private function describe(string $word, string $into, OutputInterface $output): int
+    {
+        $brief = Brief::of($word);
+        $how = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
+        $known = ['format' => Brief::FORMAT, 'version' => 1, 'word' => $word];
+        file_put_contents("{$into}/brief.txt", wordwrap($brief->text(), 100)."\n");
+        file_put_contents("{$into}/brief.json", json_encode($known, $how)."\n");
+        // nothing is asked yet, and what is not asked is an object all the same
+        $blank = json_encode(['require' => new \stdClass] + $brief->blank(), $how);
+        file_put_contents("{$into}/specification.json", "{$blank}\n");
+        $output->writeln("Write into {$into}/specification.json what {$into}/brief.txt describes, then:");
+        $output->writeln(
+            "bin/plain-ledger practice mark --exercise {$into} --specification {$into}/specification.json",
+        );
+
+        return 0;
+    }
+
+    private function markSpecification(string $folder, string $path): Marking
+    {
+        $brief = Inputs::document("{$folder}/brief.json", Brief::FORMAT)->data['word'] ?? null;
+        if (! is_string($brief)) {
+            throw PracticeRefused::because($folder, 'holds no brief');
+        }
+        $tried = sys_get_temp_dir().'/plain-ledger-brief-'.bin2hex(random_bytes(6));
+        mkdir($tried);
+        try {
+            return Brief::of($brief)->mark(Inputs::document($path, Specification::FORMAT), $tried);
+        } finally {
+            rmdir($tried);
+        }
     }
 
     /** @return array{string, list<Blunder>} a title and what goes wrong */
@@ -126,14 +169,10 @@ final class PracticeCommand extends Command
     {
         $folder = $this->text($input, 'exercise')
             ?? throw new InvalidOptionException('--exercise is needed: the folder it was made in.');
-        $path = $this->text($input, 'answer')
-            ?? throw new InvalidOptionException('--answer is needed: what somebody says of it.');
-        if (! is_file("{$folder}/specification.json") || ! is_dir("{$folder}/files")) {
-            throw PracticeRefused::because($folder, 'holds no exercise');
-        }
-        $text = $path === '-' ? (string) file_get_contents('php://stdin') : TextFile::read($path, $path);
-        $guide = CauseGuide::read((string) file_get_contents(dirname(__DIR__).'/docs/causes.md'));
-        $marking = Marking::of(PracticeMaker::truth($folder), PracticeAnswer::read($text, $path), $guide);
+        $written = $this->text($input, 'specification');
+        $marking = $written === null
+            ? $this->markAnswer($folder, $input)
+            : $this->markSpecification($folder, $written);
         $output->write(
             $input->getOption('json') === true ? self::json($marking) : self::words($marking),
             false,
@@ -141,6 +180,19 @@ final class PracticeCommand extends Command
         );
 
         return $marking->isPerfect() ? 0 : 1;
+    }
+
+    private function markAnswer(string $folder, InputInterface $input): Marking
+    {
+        $path = $this->text($input, 'answer')
+            ?? throw new InvalidOptionException('--answer is needed: what somebody says of it.');
+        if (! is_file("{$folder}/specification.json") || ! is_dir("{$folder}/files")) {
+            throw PracticeRefused::because($folder, 'holds no exercise');
+        }
+        $text = $path === '-' ? (string) file_get_contents('php://stdin') : TextFile::read($path, $path);
+        $guide = CauseGuide::read((string) file_get_contents(dirname(__DIR__).'/docs/causes.md'));
+
+        return Marking::of(PracticeMaker::truth($folder), PracticeAnswer::read($text, $path), $guide);
     }
 
     private static function words(Marking $marking): string

@@ -290,6 +290,9 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/practice/{exercise}')->gr
         Route::post('/answer', [Practice\TryController::class, 'answer'])
             ->middleware('throttle:costly')
             ->name('try.answer');
+        Route::post('/specification', [Practice\TryController::class, 'write'])
+            ->middleware('throttle:costly')
+            ->name('try.write');
         Route::get('/files.zip', [Practice\TryController::class, 'files'])
             ->middleware('throttle:costly')
             ->name('try.files');

@@ -18,12 +18,15 @@ use PlainLedger\Demo\Practice\Blunder;
  * @property int|null $user_id
  * @property string $title
  * @property list<string> $mistakes
+ * @property 'find'|'write' $kind  whether mistakes are to be found, or a specification written for a described job
  * @property Carbon $created_at
  * @property Production $production
  */
 final class PracticeExercise extends Model
 {
-    protected $fillable = ['production_id', 'user_id', 'title', 'mistakes'];
+    protected $fillable = ['production_id', 'user_id', 'title', 'mistakes', 'kind'];
+
+    protected $attributes = ['kind' => 'find'];
 
     protected $hidden = ['mistakes'];
 
@@ -42,6 +45,11 @@ final class PracticeExercise extends Model
     public function tries(): HasMany
     {
         return $this->hasMany(PracticeTry::class);
+    }
+
+    public function isBrief(): bool
+    {
+        return $this->kind === 'write';
     }
 
     /** @return list<Blunder> */

@@ -15,7 +15,8 @@ use Illuminate\Support\Carbon;
  * @property int $practice_exercise_id
  * @property int $user_id
  * @property string $word  by which it is made, and made again the same
- * @property array{balances: bool, lines: list<string>, causes: list<string>, render: string}|null $answer
+ * @property array{balances?: bool, lines?: list<string>, causes?: list<string>, render?: string,
+ *   require?: array<string, string>}|null $answer  what was found; or `require`, what was written for a described job
  * @property array{earned: int, possible: int, points: list<array{about: string, key: string, mark: string, earned: int,
  *   possible: int, says: string}>}|null $marks
  * @property Carbon|null $marked_at

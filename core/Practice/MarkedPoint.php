@@ -8,8 +8,8 @@ namespace PlainLedger\Core\Practice;
 final readonly class MarkedPoint
 {
     /**
-     * @param  'verdict'|'line'|'cause'|'frames'  $about
-     * @param  string  $key  the id of the line or cause; the part of frames
+     * @param  'verdict'|'line'|'cause'|'frames'|'delivery'|'conflict'  $about
+     * @param  string  $key  the id of the line or cause; the part of frames; which delivery or conflict
      * @param  'right'|'near'|'missed'|'wrong'  $mark
      * @param  int  $earned  points; below zero for what is wrong
      * @param  int  $possible  points

@@ -32,6 +32,12 @@ final readonly class Marking
         ]);
     }
 
+    /** @param  list<MarkedPoint>  $points */
+    public static function points(array $points): self
+    {
+        return new self($points);
+    }
+
     public function earned(): int
     {
         return max(0, array_sum(array_map(static fn (MarkedPoint $p): int => $p->earned, $this->points)));

@@ -8,6 +8,7 @@ use App\Models\PracticeExercise;
 use App\Models\PracticeTry;
 use App\Models\User;
 use Illuminate\Support\Facades\Storage;
+use PlainLedger\Demo\Practice\Brief;
 use PlainLedger\Demo\Practice\PracticeMaker;
 use Tests\Feature\Support\LedgerTestCase;
 
@@ -72,6 +73,67 @@ final class PracticeTest extends LedgerTestCase
         self::assertNull($this->page("/practice/{$exercise->id}")['marks']);
         // who began and has not answered gets no third
         self::assertSame($next->id, $this->begun($exercise, $this->artist)->id);
+    }
+
+    public function test_whatever_differs_can_be_chosen(): void
+    {
+        foreach (['movie-short', 'turned-by-metadata', 'pass-missing', 'no-start-timecode'] as $mistake) {
+            $exercise = $this->set(['title' => $mistake, 'mistakes' => [$mistake]]);
+            $try = $this->begun($exercise, $this->artist);
+            $page = $this->page("/practice/{$exercise->id}");
+            $truth = PracticeMaker::truth(Storage::path($try->folder()));
+            $offered = array_column($page['asked'], 'id');
+            self::assertSame([], array_values(array_diff($truth->lines, $offered)), $mistake);
+            self::assertSame($offered, array_values(array_unique($offered)));
+            $this->post("/practice/{$exercise->id}/answer", [
+                'balances' => false, 'lines' => $truth->lines, 'causes' => array_keys($truth->causes),
+                'render' => (string) ($truth->render['frames'] ?? ''),
+            ])->assertSessionHasNoErrors();
+            $marks = $this->page("/practice/{$exercise->id}")['marks'];
+            self::assertSame($marks['possible'], $marks['earned'], $mistake);
+        }
+        // what is asked of either part stands there with whose it is
+        $kinds = array_column($page['asked'], 'required', 'id')['format.kind'];
+        self::assertSame('png (frames), mp4 (movie)', $kinds);
+        self::assertContains('beauty, mist, shadow', array_column(
+            $this->page('/practice/'.PracticeExercise::query()->where('title', 'pass-missing')->value('id'))['scene'],
+            'value',
+        ));
+    }
+
+    public function test_a_specification_is_written_for_a_described_job(): void
+    {
+        $exercise = $this->set(['title' => 'Ask for it', 'kind' => 'write']);
+        $try = $this->begun($exercise, $this->artist);
+        $page = $this->page("/practice/{$exercise->id}");
+        self::assertSame(Brief::of($try->word)->text(), $page['brief']);
+        self::assertSame([[], [], []], [$page['files'], $page['scene'], $page['asked']]);
+        self::assertContains('format.bit_depth', array_column($page['offered'], 'id'));
+        self::assertNotContains('render.samples', array_column($page['offered'], 'id'));
+        // what cannot be read is told, and nothing is marked
+        $lines = static fn (array $values): array => ['lines' => array_map(
+            static fn (string $id, string $value): array => ['id' => $id, 'value' => $value],
+            array_keys($values),
+            $values,
+        )];
+        $this->post("/practice/{$exercise->id}/specification", $lines(['picture.resolution' => 'large']))
+            ->assertSessionHasErrors('refused');
+        self::assertNull($try->refresh()->marked_at);
+        $this->post("/practice/{$exercise->id}/answer", ['balances' => true])->assertNotFound();
+        $this->get("/practice/{$exercise->id}/files.zip")->assertNotFound();
+
+        $this->post("/practice/{$exercise->id}/specification", $lines([
+            'format.bit_depth' => '16', 'content.black' => 'none', 'time.rate' => '',
+        ]))->assertSessionHas('told', '5 of 11 points.');
+        $page = $this->page("/practice/{$exercise->id}");
+        self::assertSame(['format.bit_depth' => '16', 'content.black' => 'none'], $page['written']);
+        self::assertCount(9, $page['marks']['points']);
+        $this->post("/practice/{$exercise->id}/specification", $lines([]))->assertSessionHasErrors('refused');
+        self::assertSame([], Storage::directories('practice'));
+        // another one describes another job
+        $next = $this->begun($exercise, $this->artist);
+        self::assertNotSame($page['brief'], $this->page("/practice/{$exercise->id}")['brief']);
+        self::assertNotSame($try->id, $next->id);
     }
 
     public function test_each_gets_another_one_and_sees_only_their_own(): void

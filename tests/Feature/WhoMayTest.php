@@ -422,6 +422,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'an exercise' => ['get', '/practice/A', $ours + ['artist' => 200, 'coordinator' => 200]];
         yield 'beginning it' => ['post', '/practice/A', $ours + ['artist' => 302, 'coordinator' => 302]];
         yield 'answering it' => ['post', '/practice/A/answer', $ours + ['artist' => 404], ['balances' => true]];
+        yield 'writing for it' => ['post', '/practice/A/specification', $ours + ['artist' => 404], ['lines' => []]];
         yield 'its files' => ['get', '/practice/A/files.zip', $ours + ['artist' => 404]];
         // this production is no course, and there are no assignments outside of courses
         yield 'an assignment' => ['get', '/specifications/S/assignment', $decides(404)];

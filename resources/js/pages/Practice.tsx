@@ -9,6 +9,17 @@ import { Heading } from '../parts/Heading';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { PracticePage } from '../types/views';
 
+/** What goes wrong in it, for those who set it. */
+function mistakes(line: PracticePage['exercises'][number]): string {
+    if (line.kind === 'write') {
+        return t`a specification is to be written`;
+    }
+
+    return line.mistakes === null || line.mistakes.length === 0
+        ? t`nothing goes wrong`
+        : line.mistakes.map((each) => each.replaceAll('-', ' ')).join(', ');
+}
+
 function Line({ line, decides }: { line: PracticePage['exercises'][number]; decides: boolean }) {
     const remove = () => {
         if (window.confirm(t`Remove “${line.title}” with all its answers?`)) {
@@ -30,11 +41,7 @@ function Line({ line, decides }: { line: PracticePage['exercises'][number]; deci
             )}
             {decides && (
                 <>
-                    <span className="text-faint">
-                        {line.mistakes === null || line.mistakes.length === 0
-                            ? t`nothing goes wrong`
-                            : line.mistakes.map((each) => each.replaceAll('-', ' ')).join(', ')}
-                    </span>
+                    <span className="text-faint">{mistakes(line)}</span>
                     <span className="text-[13px] text-faint">
                         <Trans>
                             {line.begun} began, {line.answered} answered

@@ -4,6 +4,7 @@ import { Link } from '@inertiajs/react';
 import { Answer } from '../features/practice/Answer';
 import { Given } from '../features/practice/Given';
 import { Marked } from '../features/practice/Marked';
+import { Job, Writing, Written } from '../features/practice/Writing';
 import { to } from '../lib/route';
 import { useAction } from '../lib/useAction';
 import { Book } from '../parts/Book';
@@ -32,9 +33,32 @@ function Begin({ exercise }: { exercise: number }) {
     );
 }
 
+/** What is given, and what is said of it. */
+function Practising({ page }: { page: TryPage }) {
+    const { exercise, marks, brief } = page;
+    if (brief !== null) {
+        return (
+            <>
+                <Job brief={brief} />
+                {marks === null ? <Writing key={exercise.id} page={page} /> : <Marked page={page} />}
+                <Written page={page} />
+            </>
+        );
+    }
+
+    return (
+        <>
+            {/* looked at before it is answered, and below what was said of it */}
+            {marks !== null && <Marked page={page} />}
+            <Given page={page} />
+            {marks === null && <Answer key={exercise.id} page={page} />}
+        </>
+    );
+}
+
 /** One exercise: what is given, what is said of it, and how that was marked. */
 export default function Try(page: TryPage) {
-    const { book, exercise, begun, marks } = page;
+    const { book, exercise, begun } = page;
 
     return (
         <Book title={t`${exercise.title}, practice`} book={book}>
@@ -46,16 +70,7 @@ export default function Try(page: TryPage) {
                     </Link>
                 </p>
                 <Heading className="pt-2">{exercise.title}</Heading>
-                {begun ? (
-                    <>
-                        {/* looked at before it is answered, and below what was said of it */}
-                        {marks !== null && <Marked page={page} />}
-                        <Given page={page} />
-                        {marks === null && <Answer key={exercise.id} page={page} />}
-                    </>
-                ) : (
-                    <Begin exercise={exercise.id} />
-                )}
+                {begun ? <Practising page={page} /> : <Begin exercise={exercise.id} />}
             </div>
         </Book>
     );

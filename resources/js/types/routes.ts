@@ -387,6 +387,7 @@ export const routes: Config = {
         try: { uri: 'practice/{exercise}', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
         'try.begin': { uri: 'practice/{exercise}', methods: ['POST'], parameters: ['exercise'] },
         'try.answer': { uri: 'practice/{exercise}/answer', methods: ['POST'], parameters: ['exercise'] },
+        'try.write': { uri: 'practice/{exercise}/specification', methods: ['POST'], parameters: ['exercise'] },
         'try.files': { uri: 'practice/{exercise}/files.zip', methods: ['GET', 'HEAD'], parameters: ['exercise'] },
         feedback: { uri: 'hand-ins/{handIn}', methods: ['GET', 'HEAD'], parameters: ['handIn'] },
         'feedback.file': {
@@ -665,6 +666,7 @@ declare module 'ziggy-js' {
         try: readonly [{ name: 'exercise'; required: true }];
         'try.begin': readonly [{ name: 'exercise'; required: true }];
         'try.answer': readonly [{ name: 'exercise'; required: true }];
+        'try.write': readonly [{ name: 'exercise'; required: true }];
         'try.files': readonly [{ name: 'exercise'; required: true }];
         feedback: readonly [{ name: 'handIn'; required: true }];
         'feedback.file': readonly [{ name: 'handIn'; required: true }, { name: 'format'; required: true }];

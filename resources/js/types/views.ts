@@ -1246,6 +1246,7 @@ export interface PracticePage {
     exercises: {
         id: number;
         title: string;
+        kind: 'find' | 'write';
         mistakes: string[] | null;
         begun: number;
         answered: number;
@@ -1708,6 +1709,12 @@ export interface TryPage {
     book: Book;
     exercise: { id: number; title: string };
     may: { decides: boolean };
+    /** The job that a specification is to be written for; null where mistakes are to be found. */
+    brief: string | null;
+    /** what a specification can ask */
+    offered: { id: string; label: string; group: string }[];
+    /** what was written, by requirement */
+    written: Record<string, string>;
     /** Whether there is something to look at. */
     begun: boolean;
     asked: { id: string; label: string; required: string }[];

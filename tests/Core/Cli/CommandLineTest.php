@@ -1076,6 +1076,7 @@ final class CommandLineTest extends TestCase
             [['make', '--exercise', '31', '--into', 'x'], 'Exercises are numbered from 1 to 30.'],
             [['make', '--difficulty', '9', '--into', 'x'], '“9” is no difficulty: there are 1, 2, 3 and 4.'],
             [['mark', '--exercise', '.', '--answer', 'x'], '“.” holds no exercise.'],
+            [['mark', '--exercise', 'six', '--specification', 'x'], 'six/brief.json: there is no such file.'],
             [['do'], 'Say list, make or mark.'],
         ] as [$arguments, $says]) {
             self::assertSame([3, '', "{$says}\n"], $this->run_(['practice', ...$arguments]));

@@ -33,18 +33,28 @@ final class PracticeController
         PracticeMaker $maker,
     ): RedirectResponse {
         $values = $request->values();
-        // mistakes that hide each other are refused here, and not when somebody wants to begin
-        $probe = 'practice/probe-'.bin2hex(random_bytes(6));
-        Storage::makeDirectory($probe);
-        try {
-            $blunders = array_map(Blunder::from(...), $values['mistakes']);
-            $maker->make($values['title'], $blunders, 'probe', Storage::path($probe));
-        } finally {
-            Storage::deleteDirectory($probe);
+        if ($values['kind'] === 'find') {
+            self::expectTellable($values['title'], $values['mistakes'], $maker);
         }
         PracticeExercise::query()->create($values + ['production_id' => $production->id, 'user_id' => $by->id]);
 
         return back()->with('told', Phrase::of('“:title” is set.', ['title' => $values['title']]));
+    }
+
+    /**
+     * Mistakes that hide each other are refused here, and not when somebody wants to begin.
+     *
+     * @param  list<string>  $mistakes
+     */
+    private static function expectTellable(string $title, array $mistakes, PracticeMaker $maker): void
+    {
+        $probe = 'practice/probe-'.bin2hex(random_bytes(6));
+        Storage::makeDirectory($probe);
+        try {
+            $maker->make($title, array_map(Blunder::from(...), $mistakes), 'probe', Storage::path($probe));
+        } finally {
+            Storage::deleteDirectory($probe);
+        }
     }
 
     public function destroy(PracticeExercise $exercise): RedirectResponse

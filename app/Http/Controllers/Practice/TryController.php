@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Practice;
 
 use App\Actions\Practice\AnswerTry;
+use App\Actions\Practice\MarkWritten;
 use App\Actions\Practice\PractiseFolder;
 use App\Http\Pages\Practice\TryPage;
 use App\Http\Requests\Practice\AnswerRequest;
+use App\Http\Requests\Practice\WrittenSpecificationRequest;
 use App\Language\Phrase;
 use App\Models\PracticeExercise;
 use App\Models\PracticeTry;
@@ -32,7 +34,7 @@ final class TryController
         $last = self::newest($exercise, $by);
         if ($last === null || $last->marked_at !== null) {
             $try = $exercise->tries()->create(['user_id' => $by->id, 'word' => bin2hex(random_bytes(12))]);
-            $folder->of($try);
+            $exercise->isBrief() ? null : $folder->of($try);
             // they could be made again
             $last === null || Storage::deleteDirectory($last->folder());
         }
@@ -46,7 +48,24 @@ final class TryController
         PracticeExercise $exercise,
         AnswerTry $answerTry,
     ): RedirectResponse {
+        abort_if($exercise->isBrief(), 404);
         $marking = $answerTry->run(self::newest($exercise, $by) ?? abort(404), $request->answer());
+
+        return redirect()->route('try', $exercise->id)->with('told', Phrase::of(
+            ':earned of :possible points.',
+            ['earned' => $marking->earned(), 'possible' => $marking->possible()],
+        ));
+    }
+
+    /** What was written for a described job: marked by proofreading it, and by what it lets pass. */
+    public function write(
+        WrittenSpecificationRequest $request,
+        #[CurrentUser] User $by,
+        PracticeExercise $exercise,
+        MarkWritten $markWritten,
+    ): RedirectResponse {
+        abort_unless($exercise->isBrief(), 404);
+        $marking = $markWritten->run(self::newest($exercise, $by) ?? abort(404), $request->lines());
 
         return redirect()->route('try', $exercise->id)->with('told', Phrase::of(
             ':earned of :possible points.',
@@ -60,6 +79,7 @@ final class TryController
         PracticeExercise $exercise,
         PractiseFolder $folder,
     ): BinaryFileResponse {
+        abort_if($exercise->isBrief(), 404);
         $path = $folder->of(self::newest($exercise, $by) ?? abort(404));
         $zip = tempnam(sys_get_temp_dir(), 'practice') ?: abort(500);
         $archive = new \ZipArchive;

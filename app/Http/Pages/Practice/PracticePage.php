@@ -22,8 +22,8 @@ final readonly class PracticePage
     public Book $book;
 
     /**
-     * @var list<array{id: int, title: string, mistakes: list<string>|null, begun: int, answered: int,
-     *   own: array{earned: int, possible: int}|null}>
+     * @var list<array{id: int, title: string, kind: 'find'|'write', mistakes: list<string>|null, begun: int,
+     *   answered: int, own: array{earned: int, possible: int}|null}>
      */
     public array $exercises;
 
@@ -64,8 +64,8 @@ final readonly class PracticePage
 
     /**
      * @param  list<PracticeTry>  $tries
-     * @return array{id: int, title: string, mistakes: list<string>|null, begun: int, answered: int,
-     *   own: array{earned: int, possible: int}|null}
+     * @return array{id: int, title: string, kind: 'find'|'write', mistakes: list<string>|null, begun: int,
+     *   answered: int, own: array{earned: int, possible: int}|null}
      */
     private static function line(PracticeExercise $exercise, array $tries, User $reader, bool $decides): array
     {
@@ -79,7 +79,8 @@ final readonly class PracticePage
         }
 
         return [
-            'id' => $exercise->id, 'title' => $exercise->title, 'mistakes' => $decides ? $exercise->mistakes : null,
+            'id' => $exercise->id, 'title' => $exercise->title, 'kind' => $exercise->kind,
+            'mistakes' => $decides ? $exercise->mistakes : null,
             'begun' => count(array_unique(array_column($tries, 'user_id'))),
             'answered' => count(array_unique(array_map(static fn (PracticeTry $t): int => $t->user_id, $answered))),
             'own' => $best,

@@ -7,27 +7,32 @@ import { Fault } from '../../parts/Fault';
 import { Labelled } from '../../parts/Field';
 import type { PracticePage } from '../../types/views';
 
-/** What is set: one that ships, or mistakes of one's own choice. */
+/** What is sent of that: of one that ships its number alone. */
+function given(number: string, title: string, mistakes: string[]) {
+    if (number === 'write') {
+        return { kind: 'write', title };
+    }
+
+    return number === '' ? { title, mistakes } : { number };
+}
+
+/** What is set: one that ships, mistakes of one's own choice, or a job to be specified. */
 export function Setting({ page: { book, ready, mistakes } }: { page: PracticePage }) {
     const [number, setNumber] = useState('1');
     const [title, setTitle] = useState('');
     const [chosen, setChosen] = useState<string[]>([]);
     const action = useAction(t`It could not be set.`);
     const isOwn = number === '';
+    const isBrief = number === 'write';
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        action.send(
-            'post',
-            to('practice.set', { production: book.production.id }),
-            isOwn ? { title, mistakes: chosen } : { number },
-            {
-                names: ['title', 'number', 'mistakes', 'refused'],
-                done: () => {
-                    setTitle('');
-                    setChosen([]);
-                },
+        action.send('post', to('practice.set', { production: book.production.id }), given(number, title, chosen), {
+            names: ['title', 'number', 'mistakes', 'refused'],
+            done: () => {
+                setTitle('');
+                setChosen([]);
             },
-        );
+        });
     };
 
     return (
@@ -46,9 +51,10 @@ export function Setting({ page: { book, ready, mistakes } }: { page: PracticePag
                             </option>
                         ))}
                         <option value="">{t`mistakes of your own choice`}</option>
+                        <option value="write">{t`write the specification of a described job`}</option>
                     </select>
                 </Labelled>
-                {isOwn && (
+                {(isOwn || isBrief) && (
                     <Labelled label={t`Title`}>
                         <input
                             className="input"
